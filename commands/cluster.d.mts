@@ -1,0 +1,10 @@
+export interface Cluster {
+  readonly port: number;
+  readonly url: (database: string) => string;
+  readonly createDatabase: (database: string) => void;
+  readonly dropDatabase: (database: string) => void;
+  readonly stop: (mode?: "fast" | "immediate") => void;
+}
+export function findPostgres(): string | null;
+export function freePort(): Promise<number>;
+export function startCluster(folder: string): Promise<Cluster>;

@@ -1,0 +1,105 @@
+import type pg from "pg";
+import type PgBoss from "pg-boss";
+import type { z } from "zod";
+import type { Json } from "../core/assessment/facts";
+import { type Actor, actorKey } from "../core/rights/actor";
+import { type Database, inTransaction } from "../db/connection";
+import { event } from "../db/schema";
+
+/**
+ * Acts are the only way to write. An act names its input, who may do it, and what it writes; everything happens in one
+ * transaction, together with the event it leaves and the jobs it enqueues. Expected failures are values with a code.
+ */
+export interface Runtime {
+  readonly pool: pg.Pool;
+  readonly boss: PgBoss;
+  /** Business time: injected, so that a test or the demo can move it. */
+  readonly now: () => Date;
+}
+
+export interface ActContext {
+  readonly db: Database;
+  readonly client: pg.PoolClient;
+  readonly boss: PgBoss;
+  readonly actor: Actor;
+  readonly now: Date;
+  readonly emit: (act: string, applicationId: string | null, about: Readonly<Record<string, Json>>) => Promise<void>;
+}
+
+export const REASONS = [
+  "invalid-input",
+  "not-yours",
+  "not-found",
+  "round-closed",
+  "round-not-open",
+  "not-complete",
+  "locked",
+  "already-done",
+  "link-ended",
+  "document-refused",
+  "too-large",
+  "check-failed",
+  "needs-reason",
+  "needs-second-person",
+  "not-eligible",
+  "not-confirmed",
+  "already-applied",
+  "too-many-choices",
+  "nothing-due",
+  "changed-meanwhile",
+  "too-late-to-undo",
+] as const;
+export type Reason = (typeof REASONS)[number];
+
+export type Outcome<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly reason: Reason; readonly details?: Readonly<Record<string, Json>> };
+
+export const done = <T>(value: T): Outcome<T> => ({ ok: true, value });
+export const refuse = (reason: Reason, details?: Readonly<Record<string, Json>>): Outcome<never> => ({ ok: false, reason, ...(details ? { details } : {}) });
+
+export interface Act<Schema extends z.ZodType, Value> {
+  readonly name: string;
+  readonly input: Schema;
+  readonly may: (ctx: ActContext, input: z.output<Schema>) => boolean | Promise<boolean>;
+  readonly run: (ctx: ActContext, input: z.output<Schema>) => Promise<Outcome<Value>>;
+}
+
+export function defineAct<Schema extends z.ZodType, Value>(act: Act<Schema, Value>): Act<Schema, Value> {
+  return act;
+}
+
+/** Carries a refusal out of the transaction, so that nothing of a refused act stays. */
+class Refusal extends Error {
+  constructor(readonly outcome: Outcome<never>) {
+    super("refused");
+  }
+}
+
+/** Runs an act: checks the input and the right, then writes in one transaction. `now` is the moment of receipt. */
+export async function runAct<Schema extends z.ZodType, Value>(runtime: Runtime, act: Act<Schema, Value>, actor: Actor, rawInput: z.input<Schema>): Promise<Outcome<Value>> {
+  const now = runtime.now();
+  const parsed = act.input.safeParse(rawInput);
+  if (!parsed.success) return refuse("invalid-input", { fields: parsed.error.issues.map((issue) => issue.path.join(".")) });
+  try {
+    return await inTransaction(runtime.pool, async ({ db, client }) => {
+      const ctx: ActContext = {
+        db,
+        client,
+        boss: runtime.boss,
+        actor,
+        now,
+        emit: async (name, applicationId, about) => {
+          await db.insert(event).values({ at: now, act: name, actor: actorKey(actor), applicationId, about });
+        },
+      };
+      if (!(await act.may(ctx, parsed.data))) throw new Refusal(refuse("not-yours"));
+      const outcome = await act.run(ctx, parsed.data);
+      if (!outcome.ok) throw new Refusal(outcome);
+      return outcome;
+    });
+  } catch (error) {
+    if (error instanceof Refusal) return error.outcome;
+    throw error;
+  }
+}

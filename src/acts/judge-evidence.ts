@@ -1,0 +1,154 @@
+import { and, eq, gt, inArray, isNull } from "drizzle-orm";
+import { z } from "zod";
+import type { RequirementResult } from "../core/assessment/result";
+import { atLeastProof, proofLevelSchema } from "../core/requirements/definition";
+import { addWorking } from "../core/calendar/working-days";
+import { formatDay } from "../core/time/day";
+import { dayAt } from "../core/time/zone";
+import { ask, evidence, message, referenceRequest } from "../db/schema";
+import { type ActContext, done, refuse } from "./act";
+import { defineFileAct, type OpenFile } from "./file-act";
+import { mailApplicant } from "./mail";
+
+/** How long an act that can be taken back keeps its mail waiting. */
+export const UNDO_MS = 10_000;
+
+/** Why a document goes back; the sentences stand in the catalogues as `return.<reason>`. */
+export const RETURN_REASONS = ["unreadable", "incomplete", "wrong-document", "not-matching", "expired", "translation-needed", "other"] as const;
+
+const place = { requirement: z.string().max(60), scope: z.string().max(40), entry: z.string().max(40).default("") };
+
+function instance(file: OpenFile, at: { requirement: string; scope: string; entry: string }): RequirementResult | undefined {
+  return file.assessment.requirements.find((r) => r.key === at.requirement && r.scope === at.scope && r.entry === at.entry);
+}
+
+function submitted(file: OpenFile, result: RequirementResult): boolean {
+  return file.facts.choices.some((c) => result.choices.includes(c.id) && c.submittedAt !== null);
+}
+
+/** Accepts what was supplied for a requirement. A check that fails refuses it: such a document goes back with an ask. */
+export const acceptEvidence = defineFileAct({
+  name: "accept-evidence",
+  input: z.object({ applicationId: z.uuid(), ...place, proof: proofLevelSchema.default("copy") }),
+  right: "office",
+  about: ({ requirement, scope, entry, proof }) => ({ requirement, scope, entry, proof }),
+  run: async (ctx, file, input) => {
+    const result = instance(file, input);
+    if (!result || result.evidence.length === 0) return refuse("not-found");
+    if (!submitted(file, result)) return refuse("locked");
+    const judged = { judgement: "accepted", judgedAt: ctx.now, judgedById: ctx.actor.kind === "person" ? ctx.actor.id : null };
+    if (result.kind === "reference") {
+      await ctx.db.update(referenceRequest).set(judged).where(inArray(referenceRequest.id, [...result.evidence]));
+      return done(null);
+    }
+    const failed = result.checks.find((c) => c.trace.truth === "not met");
+    if (failed) return refuse("check-failed", { check: failed.title.en });
+    const raises = file.facts.evidence.some((e) => result.evidence.includes(e.id) && (e.judgement !== "accepted" || !atLeastProof(e.proof, input.proof)));
+    if (!raises) return refuse("already-done");
+    await ctx.db
+      .update(evidence)
+      .set({ ...judged, proof: input.proof, reason: null })
+      .where(inArray(evidence.id, [...result.evidence]));
+    return done(null);
+  },
+});
+
+async function openAsk(ctx: ActContext, file: OpenFile, at: { requirement: string; scope: string; entry: string }, text: string, due: string): Promise<string> {
+  const byId = ctx.actor.kind === "person" ? ctx.actor.id : file.ownerId;
+  const [row] = await ctx.db
+    .insert(ask)
+    .values({ applicationId: file.id, ...at, text, due, askedAt: ctx.now, byId })
+    .returning({ id: ask.id });
+  if (!row) throw new Error("the ask was not written");
+  return row.id;
+}
+
+/** Sends a document back with a reason and an ask with a date. The mail waits for the time in which it can be undone. */
+export const returnEvidence = defineFileAct({
+  name: "return-evidence",
+  input: z.object({ applicationId: z.uuid(), ...place, reason: z.enum(RETURN_REASONS), text: z.string().trim().max(2000).default(""), due: z.iso.date() }),
+  right: "office",
+  about: ({ requirement, scope, entry, reason }) => ({ requirement, scope, entry, reason }),
+  run: async (ctx, file, input) => {
+    const result = instance(file, input);
+    if (!result || result.kind !== "document" || result.evidence.length === 0) return refuse("not-found");
+    if (!submitted(file, result)) return refuse("locked");
+    if (input.reason === "other" && input.text === "") return refuse("needs-reason");
+    const judged = { judgement: "returned", judgedAt: ctx.now, judgedById: ctx.actor.kind === "person" ? ctx.actor.id : null, reason: input.reason };
+    await ctx.db
+      .update(evidence)
+      .set(judged)
+      .where(inArray(evidence.id, [...result.evidence]));
+    const at = { requirement: input.requirement, scope: input.scope, entry: input.entry };
+    const askId = await openAsk(ctx, file, at, input.text, input.due);
+    await mailApplicant(
+      ctx,
+      file.id,
+      file.ownerId,
+      "evidence-returned",
+      { number: file.facts.application.number, documentEn: result.title.en, documentFr: result.title.fr, reason: input.reason, text: input.text, due: input.due, link: `/my/${file.facts.application.number}` },
+      new Date(ctx.now.getTime() + UNDO_MS),
+    );
+    return done({ askId });
+  },
+});
+
+/** Asks for something that was supplied but does not suffice, or was never supplied. */
+export const askApplicant = defineFileAct({
+  name: "ask-applicant",
+  input: z.object({ applicationId: z.uuid(), ...place, text: z.string().trim().min(1).max(2000), due: z.iso.date() }),
+  right: "office",
+  about: ({ requirement, scope, entry }) => ({ requirement, scope, entry }),
+  run: async (ctx, file, input) => {
+    const result = instance(file, input);
+    if (!result || !submitted(file, result)) return refuse("not-found");
+    const at = { requirement: input.requirement, scope: input.scope, entry: input.entry };
+    const askId = await openAsk(ctx, file, at, input.text, input.due);
+    await mailApplicant(
+      ctx,
+      file.id,
+      file.ownerId,
+      "asked",
+      { number: file.facts.application.number, documentEn: result.title.en, documentFr: result.title.fr, text: input.text, due: input.due, link: `/my/${file.facts.application.number}` },
+      new Date(ctx.now.getTime() + UNDO_MS),
+    );
+    return done({ askId });
+  },
+});
+
+/** Takes a judgement back within the undo time: the waiting mail is withdrawn, the ask goes away, the evidence is to check again. */
+export const undoJudgement = defineFileAct({
+  name: "undo-judgement",
+  input: z.object({ applicationId: z.uuid(), ...place }),
+  right: "office",
+  about: ({ requirement, scope, entry }) => ({ requirement, scope, entry }),
+  run: async (ctx, file, input) => {
+    const result = instance(file, input);
+    const since = ctx.now.getTime() - UNDO_MS;
+    const recent = file.facts.evidence.filter((e) => result?.evidence.includes(e.id) && e.judgedAt !== null && Date.parse(e.judgedAt) >= since);
+    if (!result || recent.length === 0) return refuse("too-late-to-undo");
+    await ctx.db
+      .update(message)
+      .set({ state: "withdrawn" })
+      .where(and(eq(message.applicationId, file.id), eq(message.template, "evidence-returned"), eq(message.state, "queued"), gt(message.queuedAt, new Date(since))));
+    await ctx.db
+      .delete(ask)
+      .where(and(eq(ask.applicationId, file.id), eq(ask.requirement, result.key), eq(ask.scope, result.scope), eq(ask.entry, result.entry), isNull(ask.answeredAt), gt(ask.askedAt, new Date(since))));
+    await ctx.db
+      .update(evidence)
+      .set({ judgement: null, judgedAt: null, judgedById: null, reason: null, proof: "copy" })
+      .where(
+        inArray(
+          evidence.id,
+          recent.map((e) => e.id),
+        ),
+      );
+    return done(null);
+  },
+});
+
+/** The day proposed for an ask: the office's target in working days from now. */
+export function proposedAskDay(file: Pick<OpenFile, "office">, now: Date): string {
+  const today = dayAt(file.office.zone, now.getTime());
+  return formatDay(addWorking(file.office.calendar, today, file.office.set.targets.ask) ?? today + 14);
+}

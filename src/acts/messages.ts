@@ -1,0 +1,85 @@
+import { and, eq, inArray, lte, sql } from "drizzle-orm";
+import { z } from "zod";
+import { message, referenceRequest, trayMail } from "../db/schema";
+import { defineAct, done } from "./act";
+import { settle } from "./settle";
+
+const MOST_ATTEMPTS = 8;
+
+/** Claims a mail that is due: whoever changes its state to "sending" sends it, nobody else. */
+export const claimMessage = defineAct({
+  name: "claim-message",
+  input: z.object({ messageId: z.uuid() }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, { messageId }) => {
+    const [row] = await ctx.db
+      .update(message)
+      .set({ state: "sending", attempts: sql`${message.attempts} + 1` })
+      .where(and(eq(message.id, messageId), eq(message.state, "queued"), lte(message.dueAt, ctx.now)))
+      .returning();
+    return done(row ?? null);
+  },
+});
+
+/**
+ * Reports how sending went. A sent mail keeps its words but no longer its link; a refused address makes a reference request
+ * undeliverable, which puts the turn back to the applicant; any other failure is tried again, up to a limit.
+ */
+export const reportMessage = defineAct({
+  name: "report-message",
+  input: z.object({ messageId: z.uuid(), result: z.enum(["sent", "failed", "refused"]), failure: z.string().max(500).nullable().default(null) }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, { messageId, result, failure }) => {
+    const [row] = await ctx.db.select().from(message).where(eq(message.id, messageId));
+    if (!row || row.state !== "sending") return done(null);
+    const { link: _link, ...kept } = row.values;
+    if (result === "sent") await ctx.db.update(message).set({ state: "sent", sentAt: ctx.now, values: kept }).where(eq(message.id, messageId));
+    else {
+      const over = result === "refused" || row.attempts >= MOST_ATTEMPTS;
+      await ctx.db
+        .update(message)
+        .set({ state: over ? "failed" : "queued", failure })
+        .where(eq(message.id, messageId));
+      if (over && row.applicationId && row.template === "reference-asked") {
+        await ctx.client.query("select 1 from application where id = $1 for update", [row.applicationId]);
+        const failed = await ctx.db
+          .update(referenceRequest)
+          .set({ state: "undeliverable", closedAt: ctx.now })
+          .where(and(eq(referenceRequest.applicationId, row.applicationId), eq(referenceRequest.email, row.toAddress), eq(referenceRequest.state, "asked")))
+          .returning({ id: referenceRequest.id });
+        await ctx.emit("reference-undeliverable", row.applicationId, { requests: failed.map((f) => f.id) });
+        await settle(ctx, row.applicationId);
+      }
+    }
+    return done(null);
+  },
+});
+
+/** Wakes mails whose sender was killed in the middle: what has been "sending" for long is queued again. */
+export const releaseStuckMessages = defineAct({
+  name: "release-stuck-messages",
+  input: z.object({}),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx) => {
+    const stuck = await ctx.db.select({ id: message.id }).from(message).where(and(eq(message.state, "sending"), lte(message.dueAt, new Date(ctx.now.getTime() - 5 * 60_000))));
+    if (stuck.length > 0)
+      await ctx.db.update(message).set({ state: "queued" }).where(
+        inArray(
+          message.id,
+          stuck.map((s) => s.id),
+        ),
+      );
+    return done({ count: stuck.length });
+  },
+});
+
+/** The mail stand-in keeps what it received, once for each message. */
+export const keepTrayMail = defineAct({
+  name: "keep-tray-mail",
+  input: z.object({ messageId: z.uuid(), toAddress: z.string(), subject: z.string(), body: z.string() }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, mail) => {
+    await ctx.db.insert(trayMail).values({ ...mail, receivedAt: ctx.now }).onConflictDoNothing();
+    return done(null);
+  },
+});

@@ -1,0 +1,173 @@
+import { and, eq } from "drizzle-orm";
+import { z } from "zod";
+import type { Json } from "../core/assessment/facts";
+import { checkValue, type ValueIssue } from "../core/sections/check-value";
+import type { Field, Section } from "../core/sections/definition";
+import { mayChange } from "../core/sections/lock";
+import { COMPLETE_FIELD } from "../core/sections/typed-facts";
+import { actorKey } from "../core/rights/actor";
+import { answer, answerVersion } from "../db/schema";
+import { type ActContext, done, refuse } from "./act";
+import { defineFileAct, type OpenFile } from "./file-act";
+import { settleDormant } from "./settle-dormant";
+
+const LONGEST_VALUE = 24_000;
+
+const json: z.ZodType<Json> = z.lazy(() => z.union([z.string(), z.number(), z.boolean(), z.null(), z.array(json), z.record(z.string(), json)]));
+
+const placeSchema = { scope: z.string().max(40), section: z.string().max(60), entry: z.string().max(40), field: z.string().max(60) };
+
+const input = z.object({
+  applicationId: z.uuid(),
+  changes: z
+    .array(
+      z.object({
+        ...placeSchema,
+        value: json.refine((v) => JSON.stringify(v).length <= LONGEST_VALUE, "too long"),
+        /** The version that the writer saw; 0 for a field that was empty. */
+        seen: z.int().min(0),
+      }),
+    )
+    .max(2000)
+    .default([]),
+  removed: z.array(z.object({ scope: placeSchema.scope, section: placeSchema.section, entry: z.string().min(1).max(40) })).max(200).default([]),
+});
+
+type Change = z.output<typeof input>["changes"][number];
+
+export type SaveResult =
+  | { readonly state: "saved"; readonly version: number; readonly issue: ValueIssue | null }
+  | { readonly state: "conflict"; readonly version: number; readonly value: Json }
+  | { readonly state: "locked" };
+
+interface Target {
+  readonly section: Section;
+  readonly field: Field | null;
+}
+
+function findTarget(file: OpenFile, change: Pick<Change, "scope" | "section" | "field">): Target | null {
+  for (const choice of file.facts.choices) {
+    if (change.scope !== "file" && change.scope !== choice.id) continue;
+    const section = file.rulebooks[choice.rulebookId]?.body.sections.find((s) => s.key === change.section && (s.scope === "file") === (change.scope === "file"));
+    if (!section) continue;
+    const field = section.fields.find((f) => f.key === change.field);
+    if (field || (section.repeats && change.field === COMPLETE_FIELD)) return { section, field: field ?? null };
+  }
+  return null;
+}
+
+function usedBy(file: OpenFile, section: string) {
+  return file.facts.choices.filter((c) => file.rulebooks[c.rulebookId]?.body.sections.some((s) => s.key === section));
+}
+
+interface Stored {
+  readonly version: number;
+  readonly value: Json;
+  readonly position: number;
+}
+
+async function stored(ctx: ActContext, applicationId: string, place: Omit<Change, "value" | "seen">): Promise<Stored | null> {
+  const [row] = await ctx.db
+    .select({ version: answer.version, value: answer.value, position: answer.position })
+    .from(answer)
+    .where(
+      and(
+        eq(answer.applicationId, applicationId),
+        eq(answer.scope, place.scope),
+        eq(answer.section, place.section),
+        eq(answer.entry, place.entry),
+        eq(answer.field, place.field),
+      ),
+    );
+  return row ? { ...row, value: row.value ?? null } : null;
+}
+
+async function write(ctx: ActContext, file: OpenFile, change: Change, version: number, position: number): Promise<void> {
+  const { scope, section, entry, field, value } = change;
+  const row = { applicationId: file.id, scope, section, entry, field, value, version, savedAt: ctx.now };
+  await ctx.db
+    .insert(answer)
+    .values({ ...row, position })
+    .onConflictDoUpdate({ target: [answer.applicationId, answer.scope, answer.section, answer.entry, answer.field], set: { value, version, savedAt: ctx.now, dormant: false } });
+  await ctx.db.insert(answerVersion).values({ ...row, savedBy: actorKey(ctx.actor) });
+}
+
+/** Entries keep the order in which they were added. */
+function positions(file: OpenFile): (scope: string, section: string, entry: string) => number {
+  const known = new Map<string, number>();
+  const last = new Map<string, number>();
+  for (const a of file.facts.answers) {
+    known.set(`${a.scope}|${a.section}|${a.entry}`, a.position);
+    last.set(`${a.scope}|${a.section}`, Math.max(last.get(`${a.scope}|${a.section}`) ?? 0, a.position));
+  }
+  return (scope, section, entry) => {
+    if (entry === "") return 0;
+    const place = `${scope}|${section}|${entry}`;
+    const position = known.get(place) ?? (last.get(`${scope}|${section}`) ?? 0) + 1;
+    known.set(place, position);
+    last.set(`${scope}|${section}`, Math.max(last.get(`${scope}|${section}`) ?? 0, position));
+    return position;
+  };
+}
+
+async function nextVersion(ctx: ActContext, file: OpenFile, change: Change): Promise<number> {
+  const { rows } = await ctx.client.query<{ version: number }>(
+    "select coalesce(max(version), 0) + 1 as version from answer_version where application_id = $1 and scope = $2 and section = $3 and entry = $4 and field = $5",
+    [file.id, change.scope, change.section, change.entry, change.field],
+  );
+  return rows[0]?.version ?? 1;
+}
+
+async function save(ctx: ActContext, file: OpenFile, change: Change, position: number): Promise<SaveResult | null> {
+  const target = findTarget(file, change);
+  if (!target) return null;
+  const current = await stored(ctx, file.id, change);
+  const empty = current === null || current.value === null || current.value === "";
+  if (!mayChange(change.scope, usedBy(file, change.section), empty)) return { state: "locked" };
+  const test = file.facts.answers.find((a) => a.scope === change.scope && a.section === change.section && a.entry === change.entry && a.field === "test")?.value;
+  const issue = target.field ? checkValue(target.field, file.office.set, change.value, typeof test === "string" ? test : undefined) : null;
+  if (current && JSON.stringify(current.value) === JSON.stringify(change.value)) return { state: "saved", version: current.version, issue };
+  // Somebody wrote here since this writer looked: neither of the two values is thrown away, the person decides.
+  if (current && current.version > change.seen) return { state: "conflict", version: current.version, value: current.value };
+  const version = await nextVersion(ctx, file, change);
+  await write(ctx, file, change, version, position);
+  return { state: "saved", version, issue };
+}
+
+/** Takes an entry out of a list; its answers stay in the history. */
+async function removeEntry(ctx: ActContext, file: OpenFile, place: { scope: string; section: string; entry: string }): Promise<boolean> {
+  if (!mayChange(place.scope, usedBy(file, place.section), false)) return false;
+  const where = and(eq(answer.applicationId, file.id), eq(answer.scope, place.scope), eq(answer.section, place.section), eq(answer.entry, place.entry));
+  const gone = await ctx.db.delete(answer).where(where).returning();
+  for (const row of gone) {
+    const version = row.version + 1;
+    await ctx.db.insert(answerVersion).values({ ...row, value: null, version, savedAt: ctx.now, savedBy: actorKey(ctx.actor) });
+  }
+  return true;
+}
+
+/**
+ * Saves fields of the form as they are left. Gaps and wrong values are kept, so nothing typed is lost; what is wrong with a
+ * value comes back beside it. A field that changed in another window is not overwritten: both values come back.
+ */
+export const saveAnswers = defineFileAct({
+  name: "save-answers",
+  input,
+  right: "applicant",
+  about: ({ changes, removed }) => ({
+    fields: [...new Set(changes.map((c) => `${c.section}.${c.field}`))].slice(0, 40),
+    removed: removed.map((r) => `${r.section}/${r.entry}`),
+  }),
+  run: async (ctx, file, { changes, removed }) => {
+    const results: SaveResult[] = [];
+    const positionOf = positions(file);
+    for (const change of changes) {
+      const result = await save(ctx, file, change, positionOf(change.scope, change.section, change.entry));
+      if (!result) return refuse("not-found", { field: `${change.section}.${change.field}` });
+      results.push(result);
+    }
+    for (const place of removed) if (!(await removeEntry(ctx, file, place))) return refuse("locked");
+    await settleDormant(ctx, file.id);
+    return done({ results, savedAt: ctx.now.toISOString() });
+  },
+});

@@ -1,0 +1,142 @@
+import { randomInt } from "node:crypto";
+import { and, eq, isNull, ne } from "drizzle-orm";
+import { assess } from "../core/assessment/assess";
+import { combText } from "../core/assessment/comb";
+import type { FileFacts } from "../core/assessment/facts";
+import type { Assessment, FileResult } from "../core/assessment/result";
+import { reasonOf } from "../core/assessment/reason";
+import { fold } from "../core/identity/fold";
+import type { Office } from "../core/office/reference-set";
+import { type LoadedFile, loadFile } from "../db/load-file";
+import { currentOffice } from "../db/office";
+import { charge, chargeAdjustment, choice, choiceStanding, fileName, fileStanding, turnChange } from "../db/schema";
+import type { ActContext } from "./act";
+
+/** Why a file is assessed again: somebody did something, or only time went by. */
+type Cause = "act" | "time passed";
+
+/** Files without a date are ordered after all others. */
+const NO_DUE = new Date("9999-12-31T00:00:00Z");
+
+/** A payment reference with fixed letters and a random number; the letters are none that are mistaken for digits. */
+function paymentReference(number: string): string {
+  return `UV${number.replace("-", "")}P${randomInt(10_000, 99_999)}`;
+}
+
+/** Writes charges and adjustments where what is due has changed. */
+async function settleCharges(ctx: ActContext, facts: FileFacts, assessment: Assessment): Promise<boolean> {
+  let changed = false;
+  for (const due of assessment.fees) {
+    const known = facts.charges.find((c) => c.item === due.item && c.scope === due.scope);
+    if (!known) {
+      await ctx.db.insert(charge).values({
+        applicationId: facts.application.id,
+        item: due.item,
+        scope: due.scope,
+        minor: due.amount.minor,
+        currency: due.amount.currency,
+        paymentReference: paymentReference(facts.application.number),
+        madeAt: ctx.now,
+      });
+      changed = true;
+    } else if (known.minor !== due.amount.minor) {
+      await ctx.db.insert(chargeAdjustment).values({ chargeId: known.id, minor: due.amount.minor - known.minor, reason: "due changed", at: ctx.now });
+      changed = true;
+    }
+  }
+  for (const known of facts.charges) {
+    if (known.minor === 0 || assessment.fees.some((f) => f.item === known.item && f.scope === known.scope)) continue;
+    await ctx.db.insert(chargeAdjustment).values({ chargeId: known.id, minor: -known.minor, reason: "no longer due", at: ctx.now });
+    changed = true;
+  }
+  return changed;
+}
+
+/** Remembers when a choice first became complete: its promise counts from then. */
+async function settleComplete(ctx: ActContext, facts: FileFacts, assessment: Assessment): Promise<boolean> {
+  const reached = assessment.choices.filter((c) => c.stage === "complete" && facts.choices.some((f) => f.id === c.id && f.completeAt === null));
+  for (const { id } of reached) await ctx.db.update(choice).set({ completeAt: ctx.now }).where(and(eq(choice.id, id), isNull(choice.completeAt)));
+  return reached.length > 0;
+}
+
+async function settleTurn(ctx: ActContext, facts: FileFacts, file: FileResult): Promise<boolean> {
+  if (facts.turns.at(-1)?.turn === file.turn) return false;
+  await ctx.db
+    .insert(turnChange)
+    .values({ applicationId: facts.application.id, at: ctx.now, turn: file.turn })
+    .onConflictDoUpdate({ target: [turnChange.applicationId, turnChange.at], set: { turn: file.turn } });
+  return true;
+}
+
+/** The name under which the office knows a file: as the applicant wrote it, family name last; one-name people have one. */
+export function shownName(facts: FileFacts): string {
+  const value = (field: string) => facts.answers.find((a) => a.section === "person" && a.field === field)?.value;
+  return [value("givenNames"), value("familyName")].filter((v): v is string => typeof v === "string" && v !== "").join(" ");
+}
+
+function standingRow(loaded: LoadedFile, assessment: Assessment, office: Office, now: Date) {
+  const { file } = assessment;
+  const due = file.dueAt === null ? null : new Date(file.dueAt);
+  return {
+    number: loaded.facts.application.number,
+    stage: file.stage,
+    turn: file.turn,
+    reason: reasonOf(assessment),
+    requirement: file.next?.requirement ?? null,
+    nextTitle: file.next?.title?.en ?? null,
+    nextCount: file.next?.count ?? null,
+    dueAt: due,
+    orderAt: due ?? NO_DUE,
+    comb: combText(file.comb),
+    programmes: loaded.facts.choices.map((c) => c.programme).join(" "),
+    lastEventAt: now,
+    validUntil: file.validUntil === null ? null : new Date(file.validUntil),
+    assessedAt: now,
+    officeVersion: office.version,
+  };
+}
+
+async function writeProjection(ctx: ActContext, loaded: LoadedFile, assessment: Assessment, office: Office, cause: Cause): Promise<void> {
+  const applicationId = loaded.facts.application.id;
+  const row = standingRow(loaded, assessment, office, ctx.now);
+  const { lastEventAt, ...unmoved } = row;
+  await ctx.db
+    .insert(fileStanding)
+    .values({ applicationId, ...row })
+    .onConflictDoUpdate({ target: fileStanding.applicationId, set: cause === "act" ? { ...unmoved, lastEventAt } : unmoved });
+  for (const result of assessment.choices) {
+    const standing = {
+      applicationId,
+      stage: result.stage,
+      closedAs: result.closedAs,
+      eligibility: result.eligibility,
+      findings: result.findings.map(({ key, finding, basis }) => ({ key, finding, basis })),
+    };
+    await ctx.db.insert(choiceStanding).values({ choiceId: result.id, ...standing }).onConflictDoUpdate({ target: choiceStanding.choiceId, set: standing });
+  }
+  const shown = shownName(loaded.facts);
+  const name = { shown, folded: `${fold(shown)} ${loaded.facts.application.number}` };
+  await ctx.db
+    .insert(fileName)
+    .values({ applicationId, ...name })
+    .onConflictDoUpdate({ target: fileName.applicationId, set: name, setWhere: ne(fileName.folded, name.folded) });
+}
+
+/**
+ * Brings everything that follows from a file's facts up to date: charges, the moment of completeness, the turn, and the
+ * stored projection. Called at the end of each act on the file, in its transaction.
+ */
+export async function settle(ctx: ActContext, applicationId: string, cause: Cause = "act"): Promise<Assessment> {
+  const office = await currentOffice(ctx.db);
+  for (let pass = 0; pass < 4; pass += 1) {
+    const loaded = await loadFile(ctx.client, applicationId);
+    if (!loaded) throw new Error("a file went away while it was locked");
+    const assessment = assess({ ...loaded, office, at: ctx.now.getTime() });
+    const changed =
+      (await settleCharges(ctx, loaded.facts, assessment)) || (await settleComplete(ctx, loaded.facts, assessment)) || (await settleTurn(ctx, loaded.facts, assessment.file));
+    if (changed) continue;
+    await writeProjection(ctx, loaded, assessment, office, cause);
+    return assessment;
+  }
+  throw new Error("a file did not settle: its charges, completeness and turn keep changing each other");
+}

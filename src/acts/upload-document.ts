@@ -1,0 +1,67 @@
+import { and, eq, isNull } from "drizzle-orm";
+import { z } from "zod";
+import { actorKey } from "../core/rights/actor";
+import { maySupply } from "../core/documents/may-supply";
+import { storeContent } from "../db/content";
+import { ask, evidence, upload } from "../db/schema";
+import { type ActContext, done, refuse } from "./act";
+import { defineFileAct, type OpenFile } from "./file-act";
+
+const instance = { requirement: z.string().max(60), scope: z.string().max(40), entry: z.string().max(40).default("") };
+
+const input = z.object({
+  applicationId: z.uuid(),
+  ...instance,
+  name: z.string().max(255),
+  bytes: z.instanceof(Buffer),
+  mediaType: z.enum(["application/pdf", "image/jpeg", "image/png"]),
+  pages: z.int().min(1),
+  marks: z.array(z.string()),
+});
+
+/** File names are kept for display only: without control signs and direction marks that could disguise an ending. */
+function displayName(name: string): string {
+  const clean = name.replace(/[\p{Cc}\p{Cf}]/gu, "").replace(/^.*[\\/]/u, "").trim();
+  return clean === "" ? "document" : clean.slice(0, 150);
+}
+
+/** What was sent back, or is replaced by a higher proof, makes room for what comes now; it stays in the history. */
+async function replaceOld(ctx: ActContext, file: OpenFile, place: { requirement: string; scope: string; entry: string }): Promise<void> {
+  const returned = file.facts.evidence.some((e) => e.requirement === place.requirement && e.scope === place.scope && e.entry === place.entry && e.judgement !== null);
+  if (!returned) return;
+  const where = and(eq(evidence.applicationId, file.id), eq(evidence.requirement, place.requirement), eq(evidence.scope, place.scope), eq(evidence.entry, place.entry), isNull(evidence.replacedAt));
+  await ctx.db.update(evidence).set({ replacedAt: ctx.now }).where(where);
+}
+
+/** Takes a document that has been looked at, and links it to the requirement that it answers. An open ask for it is answered. */
+export const uploadDocument = defineFileAct({
+  name: "upload-document",
+  input,
+  right: "applicant",
+  about: ({ requirement, scope, entry }) => ({ requirement, scope, entry }),
+  run: async (ctx, file, document) => {
+    const place = { requirement: document.requirement, scope: document.scope, entry: document.entry };
+    if (!maySupply(file.facts, file.assessment, place)) return refuse("locked");
+    const sha256 = await storeContent(ctx.client, document.bytes, document.mediaType);
+    const [row] = await ctx.db
+      .insert(upload)
+      .values({
+        applicationId: file.id,
+        sha256,
+        name: displayName(document.name),
+        pages: document.pages,
+        marks: document.marks,
+        uploadedAt: ctx.now,
+        uploadedBy: actorKey(ctx.actor),
+      })
+      .returning({ id: upload.id });
+    if (!row) throw new Error("the upload was not written");
+    await replaceOld(ctx, file, place);
+    await ctx.db.insert(evidence).values({ applicationId: file.id, ...place, uploadId: row.id, lastPage: document.pages, suppliedAt: ctx.now });
+    await ctx.db
+      .update(ask)
+      .set({ answeredAt: ctx.now })
+      .where(and(eq(ask.applicationId, file.id), eq(ask.requirement, place.requirement), eq(ask.scope, place.scope), eq(ask.entry, place.entry), isNull(ask.answeredAt)));
+    return done({ uploadId: row.id });
+  },
+});

@@ -1,0 +1,22 @@
+import { say } from "../../../text/say";
+import { AccountForm } from "../../../ui/account-form.client";
+import { locale } from "../../request";
+import { lostPasswordAction } from "../account/account.action";
+
+export default async function LostPasswordPage() {
+  const language = await locale();
+  const t = (key: Parameters<typeof say>[1]) => say(language, key);
+  return (
+    <div className="sheet narrow">
+      <h1>{t("account.lostTitle")}</h1>
+      <p>{t("account.lostIntro")}</p>
+      <AccountForm
+        action={lostPasswordAction}
+        submit={t("account.lostSend")}
+        fields={[{ name: "email", kind: "email", label: t("account.email"), autoComplete: "email" }]}
+        problems={{}}
+        done={<p>{t("account.sentAgain")}</p>}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,37 @@
+import type { Locale } from "../../../../../core/text/local-text";
+import { formatMoney } from "../../../../../text/format";
+import { say } from "../../../../../text/say";
+import { PayPress } from "../../../../../ui/pay-press.client";
+import type { MyApplication } from "../../../../../views/my-application";
+import { pay } from "../application.action";
+
+/** What is due, by charge, each with its own payment reference. */
+export function FeePage({ application, language }: { application: MyApplication; language: Locale }) {
+  const fees = application.assessment.requirements.filter((r) => r.kind === "fee");
+  const due = application.charges.filter((c) => c.minor > 0 || c.paidMinor > 0);
+  return (
+    <>
+      <h2 className="page-title">{fees[0]?.title[language]}</h2>
+      {application.assessment.file.group === null ? <p>{say(language, "fee.unknown")}</p> : null}
+      {application.assessment.file.group !== null && due.length === 0 ? <p>{say(language, "fee.none")}</p> : null}
+      {due.map((charge) => {
+        const open = charge.minor - charge.paidMinor;
+        const amount = formatMoney(language, { minor: Math.max(open, 0), currency: charge.currency });
+        const programme = application.choices.find((c) => c.id === charge.scope);
+        return (
+          <section key={charge.id} className="charge">
+            <p className="serif next-sentence">{open > 0 ? say(language, "fee.due", { amount }) : say(language, "fee.paid")}</p>
+            <p className="quiet">
+              {programme ? `${programme.award} ${programme.title[language]} · ` : ""}
+              {say(language, "fee.reference", { reference: charge.reference })}
+            </p>
+            {open > 0 && charge.last === "declined" ? <p className="wrong">{say(language, "fee.declined")}</p> : null}
+            {open > 0 && charge.last === "abandoned" ? <p className="wrong">{say(language, "fee.abandoned")}</p> : null}
+            {open > 0 ? <PayPress action={pay.bind(null, application.number, application.id, charge.id)} label={say(language, "fee.pay", { amount })} /> : null}
+          </section>
+        );
+      })}
+      <p className="quiet">{say(language, "fee.change")}</p>
+    </>
+  );
+}

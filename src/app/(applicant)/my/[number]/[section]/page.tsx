@@ -1,0 +1,58 @@
+import Link from "next/link";
+import { notFound } from "next/navigation";
+import { say } from "../../../../../text/say";
+import { SectionForm } from "../../../../../ui/section-form.client";
+import { DocumentsPage } from "./documents-page";
+import { FeePage } from "./fee-page";
+import { RefereeRequests } from "./referee-requests";
+import { locale } from "../../../../request";
+import { loadApplication } from "../load";
+import type { FormSection } from "../../../../../views/my-application";
+
+/** The sections on one page: test results stand with the question that opens them. */
+function together(sections: readonly FormSection[], key: string): readonly FormSection[] {
+  const at = sections.findIndex((s) => s.key === key);
+  const after = sections[at + 1];
+  return sections.filter((s) => s.key === key || (after?.core === "tests" && s === after));
+}
+
+export default async function SectionPage({ params }: { params: Promise<{ number: string; section: string }> }) {
+  const { number, section: key } = await params;
+  const language = await locale();
+  const { application, personId } = await loadApplication(number);
+  if (key === "documents") return <DocumentsPage application={application} language={language} />;
+  if (key === "fee") return <FeePage application={application} language={language} />;
+  const tests = application.sections.find((s) => s.core === "tests");
+  const asked = tests?.key === key ? (application.sections[application.sections.indexOf(tests) - 1]?.key ?? key) : key;
+  const sections = together(application.sections, asked);
+  const [first] = sections;
+  if (!first) notFound();
+  const pages = application.sections.filter((s) => s.applies && s.core !== "tests");
+  const following = pages[pages.findIndex((s) => s.key === asked) + 1];
+  return (
+    <>
+      <h2 className="page-title">{first.title[language]}</h2>
+      <SectionForm
+        key={asked}
+        applicationId={application.id}
+        number={number}
+        personId={personId}
+        zone={application.zone}
+        locale={language}
+        sections={sections}
+        office={application.office}
+      />
+      {first.core === "referees" ? <RefereeRequests application={application} language={language} /> : null}
+      <p className="page-foot">
+        {following ? (
+          <Link className="press" href={`/my/${number}/${following.key}`}>
+            {say(language, "form.next", { section: following.title[language] })}
+          </Link>
+        ) : null}
+        <Link className="plain-button" href={`/my/${number}`}>
+          {say(language, "form.toOverview")}
+        </Link>
+      </p>
+    </>
+  );
+}

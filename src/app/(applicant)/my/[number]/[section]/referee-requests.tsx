@@ -1,0 +1,48 @@
+import { formatDate } from "../../../../../text/format";
+import { isTextKey, say } from "../../../../../text/say";
+import type { Locale } from "../../../../../core/text/local-text";
+import { ConfirmPress } from "../../../../../ui/confirm-press.client";
+import type { MyApplication } from "../../../../../views/my-application";
+import { askReferee, withdrawRequest } from "../application.action";
+
+/** Each referee with the state of the request, and the press that sends or withdraws it. */
+export function RefereeRequests({ application, language }: { application: MyApplication; language: Locale }) {
+  const section = application.sections.find((s) => s.core === "referees");
+  if (!section) return null;
+  return (
+    <ul className="requests" aria-label={section.title[language]}>
+      {section.entries.map((entry) => {
+        const value = (field: string) => String(entry.values[field]?.value ?? "");
+        const requests = application.references.filter((r) => r.referee === entry.id);
+        const last = requests.at(-1);
+        const live = last !== undefined && ["asked", "opened", "given"].includes(last.state);
+        const state = `referee.state.${last?.state ?? ""}`;
+        const ready = value("name") !== "" && value("email") !== "" && value("role") !== "";
+        return (
+          <li key={entry.id}>
+            <span className="strong">{value("name") || "—"}</span> <span className="quiet">{value("email")}</span>
+            {last && isTextKey(state) ? <p>{say(language, state, { date: formatDate(language, last.askedAt.slice(0, 10)) })}</p> : null}
+            {live || !ready ? null : (
+              <ConfirmPress
+                action={askReferee.bind(null, application.number, application.id, entry.id)}
+                label={say(language, "referee.send")}
+                question={say(language, "referee.sendAsk", { name: value("name"), email: value("email") })}
+                primary
+                locale={language}
+              />
+            )}
+            {live || ready ? null : <p className="quiet">{say(language, "referee.sendFirst")}</p>}
+            {last && (last.state === "asked" || last.state === "opened") ? (
+              <ConfirmPress
+                action={withdrawRequest.bind(null, application.number, application.id, last.id)}
+                label={say(language, "referee.withdraw")}
+                question={say(language, "referee.withdraw")}
+                locale={language}
+              />
+            ) : null}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,57 @@
+"use server";
+
+import { revalidatePath } from "next/cache";
+import type { Outcome } from "../../../../acts/act";
+import { answerDecision } from "../../../../acts/decisions";
+import { withdraw } from "../../../../acts/keep-files";
+import { startPayment } from "../../../../acts/payments";
+import { removeDocument } from "../../../../acts/remove-document";
+import { requestReference, withdrawReference } from "../../../../acts/request-reference";
+import { submitApplication } from "../../../../acts/submit-application";
+import { webRuntime } from "../../../../runtime";
+import { say } from "../../../../text/say";
+import { locale, perform, requirePerson } from "../../../request";
+
+/** What a press answers: nothing when it worked, else the sentence that says what to do. */
+export type Pressed = string | null;
+
+async function answer(number: string, outcome: Outcome<unknown>): Promise<Pressed> {
+  revalidatePath(`/my/${number}`, "layout");
+  if (outcome.ok) return null;
+  return say(await locale(), `refused.${outcome.reason}`, { check: String(outcome.details?.check ?? "") });
+}
+
+const person = (number: string) => requirePerson(`/my/${number}`);
+
+export async function submitChoices(number: string, applicationId: string, choiceId: string): Promise<Pressed> {
+  return answer(number, await perform(submitApplication, (await person(number)).actor, { applicationId, choiceIds: [choiceId] }));
+}
+
+export async function withdrawApplication(number: string, applicationId: string): Promise<Pressed> {
+  return answer(number, await perform(withdraw, (await person(number)).actor, { applicationId }));
+}
+
+export async function answerOffer(number: string, applicationId: string, choiceId: string, given: "accepted" | "declined"): Promise<Pressed> {
+  return answer(number, await perform(answerDecision, (await person(number)).actor, { applicationId, choiceId, answer: given }));
+}
+
+export async function askReferee(number: string, applicationId: string, referee: string): Promise<Pressed> {
+  return answer(number, await perform(requestReference, (await person(number)).actor, { applicationId, referee }));
+}
+
+export async function withdrawRequest(number: string, applicationId: string, requestId: string): Promise<Pressed> {
+  return answer(number, await perform(withdrawReference, (await person(number)).actor, { applicationId, requestId }));
+}
+
+export async function takeOutDocument(number: string, applicationId: string, evidenceId: string): Promise<Pressed> {
+  return answer(number, await perform(removeDocument, (await person(number)).actor, { applicationId, evidenceId }));
+}
+
+/** Begins a payment and gives the address of the card service's page. */
+export async function pay(number: string, applicationId: string, chargeId: string): Promise<{ readonly page: string } | { readonly refused: string }> {
+  const outcome = await perform(startPayment, (await person(number)).actor, { applicationId, chargeId });
+  if (!outcome.ok) return { refused: (await answer(number, outcome)) ?? "" };
+  const { card } = await webRuntime();
+  const { paymentId, minor, currency } = outcome.value;
+  return { page: card.pageFor({ paymentId, minor, currency, returnPath: `/my/${number}/fee` }) };
+}

@@ -1,0 +1,234 @@
+import Link from "next/link";
+import type { ChoiceResult, RequirementResult } from "../../../../core/assessment/result";
+import type { Locale } from "../../../../core/text/local-text";
+import { formatDate, formatMoment, formatZone } from "../../../../text/format";
+import { isTextKey, say } from "../../../../text/say";
+import { applicantStep, gapHref, requirementHref, standingWord } from "../../../../ui/applicant-step";
+import { CombBar } from "../../../../ui/comb";
+import { ConfirmPress } from "../../../../ui/confirm-press.client";
+import { LocalMoment } from "../../../../ui/local-moment.client";
+import type { MyApplication } from "../../../../views/my-application";
+import { locale } from "../../../request";
+import { answerOffer, submitChoices, withdrawApplication } from "./application.action";
+import { loadApplication } from "./load";
+
+interface PartProps {
+  readonly application: MyApplication;
+  readonly language: Locale;
+}
+
+function NextStep({ application, language }: PartProps) {
+  const { assessment } = application;
+  const drafts = assessment.choices.filter((c) => c.stage === "preparing");
+  return (
+    <section className="next-step" data-turn={assessment.file.turn} aria-label={say(language, "app.next")}>
+      <h2>{say(language, "app.next")}</h2>
+      <p className="serif next-sentence">{applicantStep(language, assessment)}</p>
+      {drafts.map((c) => (
+        <p key={c.id} className="quiet">
+          {say(language, "app.closes", { when: formatMoment(language, c.closesAt, application.zone), zone: formatZone(application.zone) })}{" "}
+          <LocalMoment instant={c.closesAt} officeZone={application.zone} locale={language} />
+        </p>
+      ))}
+      <p className="quiet">{application.groupTitle ? say(language, "app.group", { group: application.groupTitle[language] }) : say(language, "app.groupOpen")}</p>
+    </section>
+  );
+}
+
+function Decisions({ application, language }: PartProps) {
+  return application.choices.map((choice) => {
+    const { decision } = choice;
+    if (!decision) return null;
+    const programme = `${choice.award} ${choice.title[language]}`;
+    const key = `decision.${decision.kind}`;
+    return (
+      <section key={choice.id} className="decision">
+        <h2>{say(language, "decision.title")}</h2>
+        {isTextKey(key) ? <p className="serif next-sentence">{say(language, key, { programme, start: formatDate(language, choice.start) })}</p> : null}
+        {decision.conditions.length > 0 ? (
+          <ul className="dashes">
+            {decision.conditions.map((c) => (
+              <li key={c.en}>{c[language]}</li>
+            ))}
+          </ul>
+        ) : null}
+        {decision.reason ? <p>{say(language, "decision.reason", { reason: decision.reason })}</p> : null}
+        {decision.answer ? (
+          <p className="strong">
+            {say(language, decision.answer === "accepted" ? "decision.accepted" : "decision.declined", { date: decision.answeredAt ? formatDate(language, decision.answeredAt.slice(0, 10)) : "" })}
+          </p>
+        ) : decision.answerBy ? (
+          <>
+            <p>{say(language, "decision.answerBy", { date: formatDate(language, decision.answerBy) })}</p>
+            <div className="presses">
+              <ConfirmPress
+                action={answerOffer.bind(null, application.number, application.id, choice.id, "accepted")}
+                label={say(language, "decision.accept")}
+                question={say(language, "decision.acceptAsk", { programme })}
+                primary
+                locale={language}
+              />
+              <ConfirmPress
+                action={answerOffer.bind(null, application.number, application.id, choice.id, "declined")}
+                label={say(language, "decision.decline")}
+                question={say(language, "decision.declineAsk", { programme })}
+                locale={language}
+              />
+            </div>
+          </>
+        ) : null}
+      </section>
+    );
+  });
+}
+
+function Asks({ application, language }: PartProps) {
+  if (application.asks.length === 0) return null;
+  return (
+    <section className="asks">
+      <h2>{say(language, "app.asked")}</h2>
+      <ul>
+        {application.asks.map((ask) => {
+          const result = application.assessment.requirements.find((r) => r.key === ask.requirement && r.scope === ask.scope && r.entry === ask.entry);
+          const reason = `return.${result?.reason ?? ""}`;
+          return (
+            <li key={`${ask.requirement}-${ask.entry}-${ask.due}`}>
+              <Link href={result ? requirementHref(application.number, result) : `/my/${application.number}/documents`}>{result?.title[language] ?? ask.requirement}</Link>{" "}
+              <span className="quiet">{say(language, "app.askedUntil", { date: formatDate(language, ask.due) })}</span>
+              <p>
+                {isTextKey(reason) ? `${say(language, reason)} ` : ""}
+                {ask.text}
+              </p>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function RequirementLine({ application, language, requirement }: PartProps & { requirement: RequirementResult }) {
+  const entry = application.documents.find((d) => d.requirement === requirement.key && d.entry === requirement.entry && d.scope === requirement.scope)?.entryTitle;
+  const holds = application.assessment.file.next?.requirement === requirement.key && application.assessment.file.next.entry === requirement.entry;
+  return (
+    <li>
+      <Link href={requirementHref(application.number, requirement)}>
+        <span className="comb" data-turn={application.assessment.file.turn}>
+          <CombBar standing={requirement.standing} holds={holds} large />
+        </span>
+        <span>
+          {requirement.title[language]}
+          {entry ? <span className="quiet"> · {entry}</span> : null}
+        </span>
+        <span className="quiet">{standingWord(language, requirement)}</span>
+      </Link>
+    </li>
+  );
+}
+
+function missingLines(application: MyApplication, language: Locale, choice: ChoiceResult): readonly { readonly href: string; readonly text: string }[] {
+  const wanted = application.assessment.requirements.filter((r) => choice.missing.some((m) => m.requirement === r.key && m.scope === r.scope && m.entry === r.entry));
+  return wanted.flatMap((r) => {
+    if (r.kind === "document") return [{ href: requirementHref(application.number, r), text: say(language, "gap.document", { title: r.title[language] }) }];
+    if (r.kind === "reference") return [{ href: requirementHref(application.number, r), text: say(language, "gap.reference", { title: r.title[language] }) }];
+    if (r.kind === "fee") return [{ href: requirementHref(application.number, r), text: say(language, "gap.fee", { title: r.title[language] }) }];
+    return r.gaps.map((gap) => {
+      const section = application.sections.find((s) => s.key === gap.section && s.scope === gap.scope);
+      const field = section?.fields.find((f) => f.key === gap.field)?.title[language] ?? gap.field;
+      return { href: gapHref(application.number, gap), text: say(language, `gap.${gap.code}`, { field, section: section?.title[language] ?? gap.section }) };
+    });
+  });
+}
+
+function Submission({ application, language, choice }: PartProps & { choice: ChoiceResult }) {
+  const lines = missingLines(application, language, choice);
+  const programme = application.choices.find((c) => c.id === choice.id);
+  const title = programme ? `${programme.award} ${programme.title[language]}` : choice.programme;
+  return (
+    <section className="submission">
+      <h2>
+        {say(language, "app.submit")} · {title}
+      </h2>
+      <p>{say(language, "app.missing", { count: lines.length })}</p>
+      <ul className="dashes" data-testid="missing">
+        {lines.map((line) => (
+          <li key={line.href + line.text}>
+            <Link href={line.href}>{line.text}</Link>
+          </li>
+        ))}
+      </ul>
+      {choice.round === "not yet open" ? <p>{say(language, "app.waitsForOpening", { when: formatMoment(language, choice.opensAt, application.zone) })}</p> : null}
+      <div className="presses">
+        <Link className="plain-button" href={`/my/${application.number}/review`}>
+          {say(language, "app.review")}
+        </Link>
+        {lines.length === 0 && choice.round === "open" ? (
+          <ConfirmPress
+            action={submitChoices.bind(null, application.number, application.id, choice.id)}
+            label={say(language, "app.submit")}
+            question={say(language, "app.submitAsk", { programme: title })}
+            primary
+            locale={language}
+          />
+        ) : null}
+      </div>
+    </section>
+  );
+}
+
+/** One application on one page: what comes next, what is here, what is missing, and what has happened. */
+export default async function ApplicationPage({ params }: { params: Promise<{ number: string }> }) {
+  const { number } = await params;
+  const language = await locale();
+  const { application } = await loadApplication(number);
+  const { assessment } = application;
+  const open = assessment.choices.some((c) => c.stage !== "closed");
+  return (
+    <>
+      <NextStep application={application} language={language} />
+      <Decisions application={application} language={language} />
+      <Asks application={application} language={language} />
+      {assessment.choices
+        .filter((c) => c.stage === "preparing")
+        .map((choice) => (
+          <Submission key={choice.id} application={application} language={language} choice={choice} />
+        ))}
+      {assessment.choices
+        .filter((c) => c.closedAs === "lapsed")
+        .map((c) => (
+          <p key={c.id} className="notice">
+            {say(language, "app.roundClosed", { when: formatMoment(language, c.closesAt, application.zone) })}
+          </p>
+        ))}
+      <section>
+        <h2>{say(language, "app.what")}</h2>
+        <ul className="big-comb">
+          {assessment.requirements.map((r) => (
+            <RequirementLine key={`${r.scope}-${r.key}-${r.entry}`} application={application} language={language} requirement={r} />
+          ))}
+        </ul>
+      </section>
+      <section>
+        <h2>{say(language, "app.history")}</h2>
+        <ol className="history">
+          {application.events.map((event) => {
+            const key = `event.${event.act}`;
+            return (
+              <li key={event.at + event.act}>
+                <span className="quiet">{formatMoment(language, event.at, application.zone)}</span> {isTextKey(key) ? say(language, key) : event.act}
+              </li>
+            );
+          })}
+        </ol>
+      </section>
+      {open ? (
+        <ConfirmPress
+          action={withdrawApplication.bind(null, number, application.id)}
+          label={say(language, "app.withdraw")}
+          question={say(language, "app.withdrawAsk", { number })}
+          locale={language}
+        />
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,41 @@
+import Link from "next/link";
+import { redirect } from "next/navigation";
+import { readComb } from "../../../core/assessment/comb";
+import { isTextKey, say } from "../../../text/say";
+import { Comb } from "../../../ui/comb";
+import { myApplications } from "../../../views/my-application";
+import { isOffice, locale, requirePerson, see } from "../../request";
+
+export default async function MyPage() {
+  const language = await locale();
+  const person = await requirePerson("/my");
+  if (isOffice(person)) redirect("/office");
+  const lines = (await see(myApplications, person.actor, {})) ?? [];
+  return (
+    <div className="sheet">
+      <h1>{say(language, "mine.title")}</h1>
+      {lines.length === 0 ? (
+        <div className="empty">
+          <p>{say(language, "mine.none")}</p>
+          <Link className="press" href="/">
+            {say(language, "mine.choose")}
+          </Link>
+        </div>
+      ) : null}
+      <ul className="mine">
+        {lines.map((line) => {
+          const key = `stage.${line.stage}`;
+          return (
+            <li key={line.number}>
+              <Link href={`/my/${line.number}`}>{line.choices.map((c) => `${c.award} ${c.title[language]}`).join(", ")}</Link>
+              <span className="quiet">
+                {say(language, "mine.number", { number: line.number })} · {isTextKey(key) ? say(language, key) : line.stage}
+              </span>
+              <Comb bars={readComb(line.comb)} turn={line.turn} words={isTextKey(key) ? say(language, key) : line.stage} />
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}

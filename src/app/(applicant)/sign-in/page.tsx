@@ -1,0 +1,33 @@
+import Link from "next/link";
+import { say } from "../../../text/say";
+import { AccountForm } from "../../../ui/account-form.client";
+import { locale } from "../../request";
+import { signInAction } from "../account/account.action";
+
+export default async function SignInPage({ searchParams }: { searchParams: Promise<{ to?: string }> }) {
+  const language = await locale();
+  const { to } = await searchParams;
+  const t = (key: Parameters<typeof say>[1]) => say(language, key);
+  return (
+    <div className="sheet narrow">
+      <h1>{t("account.signInTitle")}</h1>
+      <AccountForm
+        action={signInAction}
+        submit={t("account.signIn")}
+        hidden={{ to: to ?? "" }}
+        fields={[
+          { name: "email", kind: "email", label: t("account.email"), autoComplete: "username" },
+          { name: "password", kind: "password", label: t("account.password"), autoComplete: "current-password" },
+        ]}
+        problems={{ wrong: { text: t("account.wrong") }, locked: { text: t("account.locked") } }}
+        done={null}
+      />
+      <p>
+        <Link href="/lost-password">{t("account.lost")}</Link>
+      </p>
+      <p>
+        <Link href="/sign-up">{t("account.signUp")}</Link>
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,48 @@
+import Link from "next/link";
+import { say } from "../../../text/say";
+import { AccountForm } from "../../../ui/account-form.client";
+import { sendAgainAction, signUpAction } from "../account/account.action";
+import { locale } from "../../request";
+
+export default async function SignUpPage() {
+  const language = await locale();
+  const t = (key: Parameters<typeof say>[1]) => say(language, key);
+  return (
+    <div className="sheet narrow">
+      <h1>{t("account.signUpTitle")}</h1>
+      <AccountForm
+        action={signUpAction}
+        submit={t("account.signUp")}
+        fields={[
+          { name: "name", kind: "text", label: t("account.name"), help: t("account.nameHelp"), autoComplete: "name" },
+          { name: "email", kind: "email", label: t("account.email"), autoComplete: "email" },
+          { name: "password", kind: "password", label: t("account.password"), help: t("account.passwordHelp"), autoComplete: "new-password" },
+          { name: "consent", kind: "check", label: t("account.consent") },
+        ]}
+        problems={{
+          badName: { text: t("account.badName"), field: "name" },
+          badEmail: { text: t("account.badEmail"), field: "email" },
+          badPassword: { text: t("account.badPassword"), field: "password" },
+          passwordFromForm: { text: t("account.passwordFromForm"), field: "password" },
+          noConsent: { text: t("account.noConsent"), field: "consent" },
+        }}
+        done={
+          <>
+            <p>{t("account.signUpDone")}</p>
+            <h2>{t("account.noMail")}</h2>
+            <AccountForm
+              action={sendAgainAction}
+              submit={t("account.sendAgain")}
+              fields={[{ name: "email", kind: "email", label: t("account.email"), autoComplete: "email" }]}
+              problems={{}}
+              done={<p>{t("account.sentAgain")}</p>}
+            />
+          </>
+        }
+      />
+      <p>
+        <Link href="/sign-in">{t("account.signIn")}</Link>
+      </p>
+    </div>
+  );
+}

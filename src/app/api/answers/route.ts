@@ -1,0 +1,25 @@
+import { saveAnswers } from "../../../acts/save-answers";
+import { myApplication } from "../../../views/my-application";
+import { identity, perform, see } from "../../request";
+import { isSameOrigin } from "../same-origin";
+
+const MOST_BYTES = 2_000_000;
+
+/** Saves fields as they are left. Sending the same fields again does no harm: an equal value is saved already. */
+export async function POST(request: Request): Promise<Response> {
+  if (!(await isSameOrigin(request))) return Response.json({ reason: "not-yours" }, { status: 403 });
+  const person = await identity();
+  if (!person) return Response.json({ reason: "signed-out" }, { status: 401 });
+  const body = await request.text();
+  if (body.length > MOST_BYTES) return Response.json({ reason: "too-large" }, { status: 413 });
+  let input: Parameters<typeof perform<(typeof saveAnswers)["input"], unknown>>[2] & { number?: string };
+  try {
+    input = JSON.parse(body);
+  } catch {
+    return Response.json({ reason: "invalid-input" }, { status: 400 });
+  }
+  const outcome = await perform(saveAnswers, person.actor, input);
+  if (!outcome.ok) return Response.json(outcome, { status: outcome.reason === "not-yours" ? 403 : 422 });
+  const application = await see(myApplication, person.actor, { number: String(input.number ?? "") });
+  return Response.json({ ...outcome.value, sections: application?.sections ?? [], officeZone: application?.zone ?? "UTC" });
+}

@@ -1,0 +1,34 @@
+"use server";
+
+import { revalidatePath } from "next/cache";
+import type { z } from "zod";
+import type { Act } from "../../../../acts/act";
+import { confirmValues } from "../../../../acts/confirm-values";
+import { dropDecision, prepareDecision, releaseDecision } from "../../../../acts/decisions";
+import { acceptEvidence, askApplicant, returnEvidence, undoJudgement } from "../../../../acts/judge-evidence";
+import { excuseRequirement, takeFile } from "../../../../acts/keep-files";
+import { REFUSED_WORDS } from "../../../../text/office";
+import { perform, requirePerson } from "../../../request";
+
+/** What an act of the office answers: null when it was done, else the sentence that says why not. */
+export type Said = string | null;
+
+async function run<Schema extends z.ZodType, Value>(number: string, act: Act<Schema, Value>, input: z.input<Schema>): Promise<Said> {
+  const person = await requirePerson(`/office/files/${number}`);
+  const outcome = await perform(act, person.actor, input);
+  revalidatePath(`/office/files/${number}`);
+  if (outcome.ok) return null;
+  const more = outcome.details?.check ? ` (${String(outcome.details.check)})` : "";
+  return (REFUSED_WORDS[outcome.reason] ?? outcome.reason) + more;
+}
+
+export const accept = async (number: string, input: z.input<(typeof acceptEvidence)["input"]>): Promise<Said> => run(number, acceptEvidence, input);
+export const sendBack = async (number: string, input: z.input<(typeof returnEvidence)["input"]>): Promise<Said> => run(number, returnEvidence, input);
+export const ask = async (number: string, input: z.input<(typeof askApplicant)["input"]>): Promise<Said> => run(number, askApplicant, input);
+export const undo = async (number: string, input: z.input<(typeof undoJudgement)["input"]>): Promise<Said> => run(number, undoJudgement, input);
+export const confirm = async (number: string, input: z.input<(typeof confirmValues)["input"]>): Promise<Said> => run(number, confirmValues, input);
+export const excuse = async (number: string, input: z.input<(typeof excuseRequirement)["input"]>): Promise<Said> => run(number, excuseRequirement, input);
+export const take = async (number: string, input: z.input<(typeof takeFile)["input"]>): Promise<Said> => run(number, takeFile, input);
+export const prepare = async (number: string, input: z.input<(typeof prepareDecision)["input"]>): Promise<Said> => run(number, prepareDecision, input);
+export const drop = async (number: string, input: z.input<(typeof dropDecision)["input"]>): Promise<Said> => run(number, dropDecision, input);
+export const release = async (number: string, input: z.input<(typeof releaseDecision)["input"]>): Promise<Said> => run(number, releaseDecision, input);

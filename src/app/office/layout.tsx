@@ -1,0 +1,26 @@
+import type { ReactNode } from "react";
+import { holds, OFFICE } from "../../core/rights/actor";
+import { Band } from "../../ui/band.client";
+import { Library } from "../../ui/library.client";
+import { signOut } from "../(applicant)/account/sign-out.action";
+import { nonce, requirePerson } from "../request";
+
+/** The office's face: a dark band of words, and below it the whole page is work. */
+export default async function OfficeLayout({ children }: { children: ReactNode }) {
+  const [person, token] = await Promise.all([requirePerson("/office"), nonce()]);
+  const words = [
+    ...(holds(person.actor, OFFICE) ? [{ href: "/office", word: "Turns" }] : []),
+    ...(holds(person.actor, ["administrator"]) ? [{ href: "/office/people", word: "Settings" }] : []),
+  ];
+  return (
+    <Library nonce={token} locale="en" face="office">
+      <div className="office" lang="en">
+        <a className="skip" href="#page">
+          Skip to the page
+        </a>
+        <Band words={words} name={person.actor.name} signOut={signOut} />
+        <main id="page">{children}</main>
+      </div>
+    </Library>
+  );
+}

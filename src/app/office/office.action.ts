@@ -1,0 +1,18 @@
+"use server";
+
+import { revalidatePath } from "next/cache";
+import { takeFile } from "../../acts/keep-files";
+import { REFUSED_WORDS } from "../../text/office";
+import { perform, requirePerson } from "../request";
+
+/** Takes files in hand, each in a transaction of its own; gives the sentence for the first that was refused. */
+export async function takeInHand(applicationIds: readonly string[]): Promise<string | null> {
+  const person = await requirePerson("/office");
+  let refused: string | null = null;
+  for (const applicationId of applicationIds.slice(0, 200)) {
+    const outcome = await perform(takeFile, person.actor, { applicationId, mine: true });
+    if (!outcome.ok) refused ??= REFUSED_WORDS[outcome.reason] ?? outcome.reason;
+  }
+  revalidatePath("/office");
+  return refused;
+}

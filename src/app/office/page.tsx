@@ -1,0 +1,93 @@
+import Link from "next/link";
+import { redirect } from "next/navigation";
+import { fold } from "../../core/identity/fold";
+import { holds, OFFICE } from "../../core/rights/actor";
+import { TURNS } from "../../core/assessment/facts";
+import { REASON_WORDS, TURN_WORDS } from "../../text/office";
+import { TurnList } from "../../ui/turn-list.client";
+import { turns, type TurnsData } from "../../views/turns";
+import { officeClock } from "./office-clock";
+import { identity, requirePerson, see } from "../request";
+import { takeInHand } from "./office.action";
+
+interface Query {
+  readonly turn?: string;
+  readonly reason?: string;
+  readonly mine?: string;
+  readonly find?: string;
+  readonly after?: string;
+}
+
+function address(query: Query, change: Query): string {
+  const merged = Object.entries({ ...query, ...change }).filter((e): e is [string, string] => typeof e[1] === "string" && e[1] !== "");
+  return merged.length === 0 ? "/office" : `/office?${new URLSearchParams(merged)}`;
+}
+
+function TurnNav({ data, query }: { data: TurnsData; query: Query }) {
+  return (
+    <nav className="turn-nav" aria-label="Whose turn">
+      <h2>Whose turn</h2>
+      {TURNS.map((turn) => {
+        const reasons = data.counts.filter((c) => c.turn === turn).sort((a, b) => b.count - a.count);
+        const total = reasons.reduce((sum, r) => sum + r.count, 0);
+        const open = (query.turn ?? "office") === turn && query.find === undefined;
+        return (
+          <div key={turn}>
+            <Link href={address({ mine: query.mine ?? "" }, { turn })} aria-current={open && !query.reason ? "page" : undefined} className="turn-line">
+              <span className="turn-mark" data-turn={turn} />
+              <span>{turn === "office" ? "Ours" : TURN_WORDS[turn]}</span>
+              <span className="count">{total}</span>
+            </Link>
+            {open ? (
+              <ul>
+                {reasons.map((r) => (
+                  <li key={r.reason}>
+                    <Link href={address({ mine: query.mine ?? "" }, { turn, reason: r.reason })} aria-current={query.reason === r.reason ? "page" : undefined} data-turn={turn}>
+                      <span>{REASON_WORDS[r.reason] ?? r.reason}</span>
+                      <span className="count">{r.count}</span>
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+            ) : null}
+          </div>
+        );
+      })}
+    </nav>
+  );
+}
+
+/** The officer's home: the files whose turn is ours, the most urgent first. */
+export default async function TurnsPage({ searchParams }: { searchParams: Promise<Query> }) {
+  const query = await searchParams;
+  const person = await requirePerson("/office");
+  if (!holds(person.actor, OFFICE)) redirect(holds(person.actor, ["administrator"]) ? "/office/people" : (await identity())?.actor.grants.length ? "/office/no-permission" : "/my");
+  const finding = query.find !== undefined && query.find !== "";
+  const turn = finding ? null : (query.turn ?? "office");
+  const data = await see(turns, person.actor, {
+    turn,
+    reason: query.reason ?? null,
+    mine: query.mine === "1",
+    find: finding ? fold(query.find ?? "").slice(0, 100) : null,
+    after: query.after ?? null,
+  });
+  if (!data) redirect("/office/no-permission");
+  const title = finding ? `Found: ${query.find}` : query.reason ? (REASON_WORDS[query.reason] ?? query.reason) : turn === "office" ? "Ours" : (TURN_WORDS[turn ?? ""] ?? "");
+  const clock = await officeClock();
+  return (
+    <div className="turns">
+      <TurnNav data={data} query={query} />
+      <TurnList
+        key={JSON.stringify(query)}
+        title={title}
+        total={finding ? data.rows.length : data.total}
+        rows={data.rows.map((row) => clock.line(row, Date.parse(data.now)))}
+        mine={query.mine === "1"}
+        mineHref={address(query, { mine: query.mine === "1" ? "" : "1", after: "" })}
+        nextHref={data.next ? address(query, { after: data.next }) : null}
+        firstHref={query.after ? address(query, { after: "" }) : null}
+        take={takeInHand}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,34 @@
+"use server";
+
+import { revalidatePath } from "next/cache";
+import type { Outcome } from "../../../acts/act";
+import { declineReference, giveReference, openReference } from "../../../acts/answer-reference";
+import { hashToken } from "../../../acts/token";
+import type { Actor } from "../../../core/rights/actor";
+import { webRuntime } from "../../../runtime";
+import { say } from "../../../text/say";
+import { requestOfLink } from "../../../views/reference-page";
+import { locale, perform, VISITOR } from "../../request";
+
+async function holder(token: string): Promise<Actor> {
+  const requestId = await requestOfLink((await webRuntime()).pool, hashToken(token));
+  return requestId ? { kind: "link", requestId } : VISITOR;
+}
+
+async function answer(token: string, outcome: Outcome<unknown>): Promise<string | null> {
+  revalidatePath(`/reference/${token}`);
+  if (outcome.ok) return null;
+  return say(await locale(), outcome.reason === "not-yours" ? "reference.ended" : outcome.reason === "link-ended" ? "reference.ended" : "refused.invalid-input");
+}
+
+export async function begin(token: string): Promise<string | null> {
+  return answer(token, await perform(openReference, await holder(token), {}));
+}
+
+export async function give(token: string, answers: { readonly known: string; readonly rating: string; readonly text: string }): Promise<string | null> {
+  return answer(token, await perform(giveReference, await holder(token), { answers: answers as never })); // the act checks it
+}
+
+export async function decline(token: string): Promise<string | null> {
+  return answer(token, await perform(declineReference, await holder(token), {}));
+}

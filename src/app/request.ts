@@ -1,0 +1,74 @@
+import "server-only";
+import { cookies, headers } from "next/headers";
+import { redirect } from "next/navigation";
+import { cache } from "react";
+import type { Act, Outcome } from "../acts/act";
+import { runAct } from "../acts/act";
+import { type Actor, holds, OFFICE, type Role } from "../core/rights/actor";
+import type { Locale } from "../core/text/local-text";
+import { webRuntime } from "../runtime";
+import { pickLocale } from "../text/say";
+import { type Identity, identityOf } from "../views/identity";
+import { readView, type View } from "../views/view";
+import type { z } from "zod";
+
+/** What a page needs to know of the request it answers, worked out once a request. */
+export const LOCALE_COOKIE = "unvex-locale";
+
+export const nonce = async (): Promise<string> => (await headers()).get("x-nonce") ?? "";
+
+export const currentSession = cache(async () => {
+  const { auth } = await webRuntime();
+  return auth.api.getSession({ headers: await headers() });
+});
+
+export const identity = cache(async (): Promise<Identity | null> => {
+  const session = await currentSession();
+  return session ? identityOf((await webRuntime()).pool, session.user.id) : null;
+});
+
+export const locale = cache(async (): Promise<Locale> => {
+  const chosen = (await cookies()).get(LOCALE_COOKIE)?.value;
+  return pickLocale(chosen, (await headers()).get("accept-language"));
+});
+
+export const VISITOR: Actor = { kind: "visitor" };
+export const SYSTEM: Actor = { kind: "system" };
+
+/** The person signed in; others are led to the sign-in page and back. */
+export async function requirePerson(back: string): Promise<Identity> {
+  const person = await identity();
+  if (!person) redirect(`/sign-in?to=${encodeURIComponent(back)}`);
+  return person;
+}
+
+export const isOffice = (person: Identity): boolean => holds(person.actor, OFFICE);
+
+/** A member of staff with one of the roles; everybody else gets the page that says so. */
+export async function requireStaff(back: string, roles: readonly Role[]): Promise<Identity> {
+  const person = await requirePerson(back);
+  if (!holds(person.actor, roles)) redirect("/office/no-permission");
+  return person;
+}
+
+/** Reads a view as the actor of this request. */
+export async function see<Schema extends z.ZodType, Data>(view: View<Schema, Data>, actor: Actor, input: z.input<Schema>): Promise<Data | null> {
+  return readView(await webRuntime(), view, actor, input);
+}
+
+/** Runs an act as the actor of this request, and logs its name and outcome with the request's id. */
+export async function perform<Schema extends z.ZodType, Value>(act: Act<Schema, Value>, actor: Actor, input: z.input<Schema>): Promise<Outcome<Value>> {
+  const runtime = await webRuntime();
+  const requestId = (await headers()).get("x-request-id") ?? undefined;
+  const began = performance.now();
+  const outcome = await runAct(runtime, act, actor, input);
+  runtime.log.info({ act: act.name, requestId, ms: Math.round(performance.now() - began), outcome: outcome.ok ? "ok" : outcome.reason }, "act");
+  return outcome;
+}
+
+/** The reader's network address, believed only from a configured front server; null where none is configured. */
+export async function networkAddress(): Promise<string | null> {
+  const { settings } = await webRuntime();
+  if (settings.addressHeader === "") return null;
+  return (await headers()).get(settings.addressHeader)?.split(",")[0]?.trim() || null;
+}

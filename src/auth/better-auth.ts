@@ -1,0 +1,39 @@
+import { hash, verify } from "@node-rs/argon2";
+import { betterAuth } from "better-auth";
+import { drizzleAdapter } from "better-auth/adapters/drizzle";
+import { nextCookies } from "better-auth/next-js";
+import type { Database } from "../db/connection";
+import * as schema from "../db/schema";
+
+/** OWASP's first choice for argon2id; the library's default algorithm is argon2id. */
+const ARGON2 = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
+export const LEAST_PASSWORD = 12;
+const SESSION_SECONDS = 14 * 24 * 3600;
+
+/**
+ * The auth package, set up in one place. It owns accounts, credentials and sessions; links, mails, guesses and rights are ours,
+ * so none of its own addresses is reachable from outside.
+ */
+export function makeAuth(db: Database, settings: { readonly url: string; readonly secret: string }) {
+  return betterAuth({
+    baseURL: settings.url,
+    secret: settings.secret,
+    trustedOrigins: [settings.url],
+    telemetry: { enabled: false },
+    database: drizzleAdapter(db, { provider: "pg", schema }),
+    emailAndPassword: {
+      enabled: true,
+      requireEmailVerification: true,
+      autoSignIn: false,
+      minPasswordLength: LEAST_PASSWORD,
+      maxPasswordLength: 200,
+      password: { hash: (password) => hash(password, ARGON2), verify: ({ hash: stored, password }) => verify(stored, password) },
+    },
+    session: { expiresIn: SESSION_SECONDS, updateAge: 24 * 3600 },
+    rateLimit: { enabled: false },
+    advanced: { useSecureCookies: settings.url.startsWith("https://"), cookiePrefix: "unvex" },
+    plugins: [nextCookies()],
+  });
+}
+
+export type Auth = ReturnType<typeof makeAuth>;

@@ -1,0 +1,167 @@
+import { readClock } from "../calendar/clock";
+import { feesDue } from "../fees/fees-due";
+import type { Office } from "../office/reference-set";
+import { reachedBy } from "../requirements/definition";
+import { enoughToSubmit, isSettled, requirementResults } from "../requirements/standings";
+import type { Rulebook } from "../rulebook/rulebook";
+import { AnswerIndex } from "../sections/typed-facts";
+import { formatDay } from "../time/day";
+import { dayAt, toInstant } from "../time/zone";
+import { comb } from "./comb";
+import { type ChoiceContext, closingFor, contexts } from "./context";
+import { type FileFacts, type Round, TURNS } from "./facts";
+import { eligibilityOf, findingsOf } from "./findings";
+import {
+  type Assessment,
+  type ChoiceResult,
+  type FileResult,
+  type RequirementResult,
+  STAGES,
+  type Stage,
+  type Step,
+} from "./result";
+import { owedSteps, pausesOf } from "./steps";
+
+export interface AssessInput {
+  readonly facts: FileFacts;
+  readonly rulebooks: Readonly<Record<string, Rulebook>>;
+  readonly rounds: Readonly<Record<string, Round>>;
+  readonly office: Office;
+  /** Epoch milliseconds. */
+  readonly at: number;
+}
+
+/**
+ * Works out one file, whole: where each requirement stands, what each entry rule finds and why, what is owed, which stage the
+ * file is in, whose turn it is and by when. Pure: the same facts, versions and instant give the same result.
+ */
+export function assess({ facts, rulebooks, rounds, office, at }: AssessInput): Assessment {
+  const index = new AnswerIndex(facts);
+  const all = contexts(facts, index, rulebooks, rounds, office);
+  const live = all.filter((c) => c.choice.withdrawnAt === null && facts.application.withdrawnAt === null);
+  const asked = live.length > 0 ? live : all;
+  const fees = feesDue(asked);
+  const requirements = requirementResults(asked.map((context) => ({ context, facts, index, office, fees })));
+  const pauses = pausesOf(facts, office);
+  const choices = all.map((context) => choiceResult(context, facts, requirements, office, pauses, at));
+  const owed = owedSteps({ facts, index, office, contexts: all, requirements, choices });
+  return { file: fileResult(all, choices, owed, requirements, at), requirements, choices, fees };
+}
+
+function roundState(context: ChoiceContext, at: number): ChoiceResult["round"] {
+  if (at < Date.parse(context.round.opensAt)) return "not yet open";
+  return at < closingFor(context.round, context.group) ? "open" : "closed";
+}
+
+/** Complete: everything needed by review is accepted, excused or not needed, and no ask is open. */
+function isComplete(choiceId: string, requirements: readonly RequirementResult[], facts: FileFacts): boolean {
+  const own = requirements.filter((r) => r.choices.includes(choiceId) && reachedBy(r.neededBy, "review"));
+  return own.every(isSettled) && facts.asks.every((a) => a.answeredAt !== null);
+}
+
+function stageOf(
+  context: ChoiceContext,
+  facts: FileFacts,
+  requirements: readonly RequirementResult[],
+  at: number,
+): Pick<ChoiceResult, "stage" | "closedAs"> {
+  const { choice } = context;
+  if (choice.withdrawnAt !== null || facts.application.withdrawnAt !== null)
+    return { stage: "closed", closedAs: "withdrawn" };
+  if (choice.submittedAt === null)
+    return roundState(context, at) === "closed"
+      ? { stage: "closed", closedAs: "lapsed" }
+      : { stage: "preparing", closedAs: null };
+  const { decision } = choice;
+  if (decision?.answer === "declined") return { stage: "closed", closedAs: "declined" };
+  if (decision?.answer === "accepted") return { stage: "answered", closedAs: null };
+  if (decision?.releasedAt)
+    return decision.kind === "refusal"
+      ? { stage: "closed", closedAs: "refused" }
+      : { stage: "decided", closedAs: null };
+  return { stage: isComplete(choice.id, requirements, facts) ? "complete" : "submitted", closedAs: null };
+}
+
+function choiceResult(
+  context: ChoiceContext,
+  facts: FileFacts,
+  requirements: readonly RequirementResult[],
+  office: Office,
+  pauses: ReturnType<typeof pausesOf>,
+  at: number,
+): ChoiceResult {
+  const { choice, round, group } = context;
+  const findings = findingsOf(context);
+  const today = dayAt(office.zone, at);
+  const complete = choice.completeAt === null ? null : dayAt(office.zone, Date.parse(choice.completeAt));
+  const clock = complete === null ? null : readClock(complete, round.promiseDays, pauses, today, office.calendar);
+  return {
+    id: choice.id,
+    programme: choice.programme,
+    rank: choice.rank,
+    ...stageOf(context, facts, requirements, at),
+    findings,
+    eligibility: eligibilityOf(findings),
+    opensAt: round.opensAt,
+    closesAt: toInstant(closingFor(round, group)),
+    round: roundState(context, at),
+    missing: requirements
+      .filter((r) => r.choices.includes(choice.id) && !enoughToSubmit(r))
+      .map((r) => ({ requirement: r.key, scope: r.scope, entry: r.entry })),
+    promise: clock && {
+      days: round.promiseDays,
+      used: clock.used,
+      due: clock.due === null ? null : formatDay(clock.due),
+    },
+  };
+}
+
+function fileStage(choices: readonly ChoiceResult[]): Stage {
+  const live = choices.filter((c) => c.stage !== "closed");
+  const submitted = live.filter((c) => c.stage !== "preparing");
+  if (submitted.length > 0)
+    return submitted.reduce<Stage>(
+      (least, c) => (STAGES.indexOf(c.stage) < STAGES.indexOf(least) ? c.stage : least),
+      "answered",
+    );
+  return live.length > 0 ? "preparing" : "closed";
+}
+
+/** The turn is the first in the fixed order that owes something; the next step is that turn's earliest due. */
+function nextStep(owed: readonly Step[], preparing: boolean): Step | null {
+  const turns = preparing ? (["applicant"] as const) : TURNS;
+  for (const turn of turns) {
+    const own = owed.filter((s) => s.turn === turn);
+    const first = own.reduce<Step | null>(
+      (best, s) => (best === null || (s.dueAt ?? "9999") < (best.dueAt ?? "9999") ? s : best),
+      null,
+    );
+    if (first) return first;
+  }
+  return null;
+}
+
+function fileResult(
+  all: readonly ChoiceContext[],
+  choices: readonly ChoiceResult[],
+  owed: readonly Step[],
+  requirements: readonly RequirementResult[],
+  at: number,
+): FileResult {
+  const stage = fileStage(choices);
+  const next = nextStep(owed, stage === "preparing");
+  const changes = all
+    .filter((c) => c.choice.submittedAt === null)
+    .flatMap((c) => [Date.parse(c.round.opensAt), closingFor(c.round, c.group)])
+    .filter((t) => t > at);
+  return {
+    group: all[0]?.group ?? null,
+    stage,
+    turn: next?.turn ?? (stage === "preparing" ? "applicant" : "nobody"),
+    next,
+    owed,
+    dueAt: next?.dueAt ?? null,
+    validUntil: changes.length > 0 ? toInstant(Math.min(...changes)) : null,
+    comb: comb(requirements, next),
+  };
+}

@@ -1,0 +1,41 @@
+import type { Standing } from "../requirements/definition";
+import type { Bar, RequirementResult, Step } from "./result";
+
+/** Worst first: a bar shared by repeated entries shows the worst of them. */
+const WORST: readonly Standing[] = ["returned", "missing", "to check", "promised", "accepted", "excused", "not needed"];
+
+/** One bar for each requirement, in the order of the first choice's rulebook; the one that the next step is about holds the file up. */
+export function comb(requirements: readonly RequirementResult[], next: Step | null): readonly Bar[] {
+  const bars = new Map<string, Bar>();
+  for (const r of requirements) {
+    const known = bars.get(r.key);
+    const holds =
+      (known?.holds ?? false) || (next?.requirement === r.key && (next.scope === undefined || next.scope === r.scope));
+    const standing = known && WORST.indexOf(known.standing) <= WORST.indexOf(r.standing) ? known.standing : r.standing;
+    bars.set(r.key, { key: r.key, title: r.title, standing, holds });
+  }
+  return [...bars.values()];
+}
+
+const LETTERS: Readonly<Record<Standing, string>> = {
+  missing: "m",
+  promised: "p",
+  "to check": "c",
+  accepted: "a",
+  returned: "r",
+  excused: "x",
+  "not needed": "n",
+};
+
+/** The comb as short text for lists: a letter a bar, upper case for the one that holds the file up. */
+export function combText(bars: readonly Bar[]): string {
+  return bars.map((b) => (b.holds ? LETTERS[b.standing].toUpperCase() : LETTERS[b.standing])).join("");
+}
+
+/** Reads back what `combText` wrote. */
+export function readComb(text: string): readonly Pick<Bar, "standing" | "holds">[] {
+  return [...text].flatMap((letter) => {
+    const standing = WORST.find((s) => LETTERS[s] === letter.toLowerCase());
+    return standing ? [{ standing, holds: letter !== letter.toLowerCase() }] : [];
+  });
+}

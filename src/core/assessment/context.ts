@@ -1,0 +1,98 @@
+import type { Office } from "../office/reference-set";
+import type { Rulebook } from "../rulebook/rulebook";
+import { evaluate } from "../rules/evaluate";
+import { type Fact, type FactList, type FactSource, UNKNOWN } from "../rules/fact";
+import { type AnswerIndex, typedFacts } from "../sections/typed-facts";
+import { requireDay } from "../time/zone";
+import type { ChoiceFact, FileFacts, Round } from "./facts";
+import { measureFact } from "./measures";
+
+/** One choice with the versions it stands on and the facts that its rules see. */
+export interface ChoiceContext {
+  readonly choice: ChoiceFact;
+  readonly rulebook: Rulebook;
+  readonly round: Round;
+  readonly source: FactSource;
+  readonly group: string | null;
+}
+
+const NO_LIST: FactList = { entries: [], open: true };
+
+function sourceOf(
+  facts: FileFacts,
+  index: AnswerIndex,
+  choice: ChoiceFact,
+  rulebook: Rulebook,
+  office: Office,
+): { source: FactSource; group: string | null } {
+  const { sections, measures } = rulebook.body;
+  const typed = typedFacts(index, sections, choice.id, choice.submittedAt !== null);
+  const start: Fact = { kind: "value", value: choice.start, confirmed: true };
+  const computed = new Map<string, Fact>();
+  const tests = sections.find((s) => s.core === "tests");
+  const scope = tests?.scope === "choice" ? choice.id : "file";
+  const scoresOf = (entry: string) => {
+    const confirmation = tests ? index.confirmed(scope, tests.key, entry, "scores") : undefined;
+    const value = confirmation ? confirmation.value : tests ? index.claim(scope, tests.key, entry, "scores") : null;
+    return { value, confirmed: confirmation !== undefined };
+  };
+  let group: string | null = null;
+  const measure = (key: string): Fact => {
+    const known = computed.get(key);
+    if (known) return known;
+    const definition = measures.find((m) => m.key === key);
+    const fact = definition ? measureFact(definition, source, office, requireDay(choice.start), scoresOf) : UNKNOWN;
+    computed.set(key, fact);
+    return fact;
+  };
+  const source: FactSource = {
+    list: (name) => typed.lists.get(name) ?? NO_LIST,
+    scalar: (name) => {
+      if (name === "start") return start;
+      if (name === "group") return group === null ? UNKNOWN : { kind: "value", value: group, confirmed: true };
+      if (name.startsWith("measure.")) return measure(name.slice(8));
+      return typed.scalars.get(name) ?? UNKNOWN;
+    },
+  };
+  group = facts.application.groupAtSubmission ?? applicantGroup(source, office);
+  return { source, group };
+}
+
+/**
+ * The applicant group: the first of the office's ordered rules that is met. A rule that is still open stops the search,
+ * because a better group may yet be found: the group is then unknown.
+ */
+export function applicantGroup(source: FactSource, office: Office): string | null {
+  for (const group of office.set.groups) {
+    const { truth } = evaluate(group.when, source);
+    if (truth === "met") return group.key;
+    if (truth === "open") return null;
+  }
+  return null;
+}
+
+/** The contexts of all live choices, in the order of their rank. */
+export function contexts(
+  facts: FileFacts,
+  index: AnswerIndex,
+  rulebooks: Readonly<Record<string, Rulebook>>,
+  rounds: Readonly<Record<string, Round>>,
+  office: Office,
+): readonly ChoiceContext[] {
+  return [...facts.choices]
+    .sort((a, b) => a.rank - b.rank)
+    .flatMap((choice) => {
+      const rulebook = rulebooks[choice.rulebookId];
+      const round = rounds[choice.roundId];
+      if (!rulebook || !round)
+        throw new Error(`assess needs rulebook ${choice.rulebookId} and round ${choice.roundId}`);
+      return [{ choice, rulebook, round, ...sourceOf(facts, index, choice, rulebook, office) }];
+    });
+}
+
+/** The exclusive closing instant for the group; the earliest of all while the group is unknown. */
+export function closingFor(round: Round, group: string | null): number {
+  const own = round.closings.find((c) => c.group === group);
+  const at = own ? Date.parse(own.at) : Math.min(...round.closings.map((c) => Date.parse(c.at)));
+  return round.closedAt === null ? at : Math.min(at, Date.parse(round.closedAt));
+}

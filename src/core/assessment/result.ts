@@ -1,0 +1,132 @@
+import type { Money } from "../fees/fee-item";
+import type { Instant, PlainDate } from "../ids";
+import type { Moment, ProofLevel, Standing } from "../requirements/definition";
+import type { Trace } from "../rules/evaluate";
+import type { Gap } from "../sections/completeness";
+import type { LocalText } from "../text/local-text";
+import type { Turn } from "./facts";
+
+export const STAGES = ["preparing", "submitted", "complete", "in review", "decided", "answered", "closed"] as const;
+export type Stage = (typeof STAGES)[number];
+
+export const STEP_KINDS = [
+  "fill",
+  "submit",
+  "check",
+  "confirm",
+  "decide",
+  "release",
+  "supply",
+  "supply again",
+  "answer ask",
+  "name referee",
+  "pay",
+  "book payment",
+  "give reference",
+  "await result",
+  "answer offer",
+  "prove",
+  "load calendar",
+] as const;
+export type StepKind = (typeof STEP_KINDS)[number];
+
+/** One open step: who must do what by when. A step names ids and keys, never sentences. */
+export interface Step {
+  readonly turn: Turn;
+  readonly kind: StepKind;
+  readonly requirement?: string;
+  readonly title?: LocalText;
+  readonly scope?: string;
+  readonly entry?: string;
+  /** How many things are open in it (fields to fill, values to confirm). */
+  readonly count?: number;
+  readonly due: PlainDate | null;
+  /** The instant after which it is late. */
+  readonly dueAt: Instant | null;
+}
+
+export interface RequirementResult {
+  readonly key: string;
+  readonly kind: "sections" | "document" | "reference" | "fee";
+  readonly title: LocalText;
+  readonly scope: string;
+  readonly entry: string;
+  readonly standing: Standing;
+  readonly neededBy: Moment;
+  readonly toSubmit: Standing | null;
+  readonly proof: ProofLevel;
+  /** A higher level that is still to come by a later moment. */
+  readonly owedProof: { readonly level: ProofLevel; readonly neededBy: Moment } | null;
+  readonly evidence: readonly string[];
+  /** The sections that answer it, for one of kind `sections`. */
+  readonly sections: readonly string[];
+  readonly checks: readonly { readonly key: string; readonly title: LocalText; readonly trace: Trace }[];
+  readonly gaps: readonly Gap[];
+  readonly shows: readonly string[];
+  /** For a returned one: the reason code or the text that the officer gave. */
+  readonly reason: string | null;
+  readonly amount: Money | null;
+  readonly choices: readonly string[];
+}
+
+export interface FindingResult {
+  readonly key: string;
+  readonly title: LocalText;
+  readonly finding: "met" | "not met" | "open";
+  readonly canChange: boolean;
+  readonly basis: "claimed" | "confirmed";
+  readonly trace: Trace;
+  /** How it may still be met, while that is possible. */
+  readonly way: LocalText | null;
+}
+
+export type Eligibility = "eligible" | "eligible on conditions" | "not eligible" | "open";
+
+export interface ChoiceResult {
+  readonly id: string;
+  readonly programme: string;
+  readonly rank: number;
+  readonly stage: Stage;
+  readonly closedAs: "withdrawn" | "refused" | "declined" | "lapsed" | null;
+  readonly findings: readonly FindingResult[];
+  readonly eligibility: Eligibility;
+  readonly opensAt: Instant;
+  readonly closesAt: Instant;
+  readonly round: "not yet open" | "open" | "closed";
+  /** What still keeps it from being submitted. */
+  readonly missing: readonly { readonly requirement: string; readonly scope: string; readonly entry: string }[];
+  /** The day by which the decision was promised; null while the clock stands still or has not begun. */
+  readonly promise: { readonly days: number; readonly used: number; readonly due: PlainDate | null } | null;
+}
+
+export interface FileResult {
+  readonly group: string | null;
+  readonly stage: Stage;
+  readonly turn: Turn;
+  readonly next: Step | null;
+  readonly owed: readonly Step[];
+  readonly dueAt: Instant | null;
+  readonly validUntil: Instant | null;
+  readonly comb: readonly Bar[];
+}
+
+export interface Bar {
+  readonly key: string;
+  readonly title: LocalText;
+  readonly standing: Standing;
+  readonly holds: boolean;
+}
+
+export interface FeeDue {
+  readonly item: string;
+  readonly title: LocalText;
+  readonly scope: string;
+  readonly amount: Money;
+}
+
+export interface Assessment {
+  readonly file: FileResult;
+  readonly requirements: readonly RequirementResult[];
+  readonly choices: readonly ChoiceResult[];
+  readonly fees: readonly FeeDue[];
+}

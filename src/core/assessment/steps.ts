@@ -1,0 +1,269 @@
+import type { Pause } from "../calendar/clock";
+import { addWorking } from "../calendar/working-days";
+import type { Office } from "../office/reference-set";
+import { reachedBy } from "../requirements/definition";
+import { isSettled } from "../requirements/standings";
+import type { AnswerIndex } from "../sections/typed-facts";
+import { type Day, formatDay } from "../time/day";
+import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
+import type { ChoiceContext } from "./context";
+import type { FileFacts, Turn } from "./facts";
+import { ruleInputs } from "./findings";
+import type { ChoiceResult, FindingResult, RequirementResult, Step, StepKind } from "./result";
+
+export interface StepInput {
+  readonly facts: FileFacts;
+  readonly index: AnswerIndex;
+  readonly office: Office;
+  readonly contexts: readonly ChoiceContext[];
+  readonly requirements: readonly RequirementResult[];
+  readonly choices: readonly ChoiceResult[];
+}
+
+function step(input: StepInput, turn: Turn, kind: StepKind, due: Day | null, about: Partial<Step> = {}): Step {
+  return {
+    turn,
+    kind,
+    ...about,
+    due: due === null ? null : formatDay(due),
+    dueAt: due === null ? null : toInstant(startOfDay(input.office.zone, due + 1)),
+  };
+}
+
+function about(result: RequirementResult): Partial<Step> {
+  return { requirement: result.key, title: result.title, scope: result.scope, entry: result.entry };
+}
+
+/** A target in working days from an instant. A year without a calendar leaves the due day open. */
+function target(input: StepInput, from: string | null, days: number): Day | null {
+  return from === null ? null : addWorking(input.office.calendar, dayAt(input.office.zone, Date.parse(from)), days);
+}
+
+function later(a: string | null, b: string | null): string | null {
+  return a === null ? b : b === null || a > b ? a : b;
+}
+
+/** The first submission among the choices that a requirement serves: nothing is owed on it before. */
+function submittedAt(input: StepInput, result: RequirementResult): string | null {
+  const times = input.contexts
+    .filter((c) => result.choices.includes(c.choice.id))
+    .flatMap((c) => c.choice.submittedAt ?? []);
+  return [...times].sort()[0] ?? null;
+}
+
+function answered(input: StepInput, result: RequirementResult): boolean {
+  return input.contexts.some((c) => result.choices.includes(c.choice.id) && c.choice.decision?.answer === "accepted");
+}
+
+function cameAt(input: StepInput, result: RequirementResult): string | null {
+  const evidence = input.facts.evidence.filter((e) => result.evidence.includes(e.id)).map((e) => e.suppliedAt);
+  const given = input.facts.references.filter((r) => result.evidence.includes(r.id)).flatMap((r) => r.givenAt ?? []);
+  return [...evidence, ...given].reduce<string | null>((a, b) => later(a, b), null);
+}
+
+function askDue(input: StepInput, result: RequirementResult): Day | null {
+  const open = input.facts.asks.filter(
+    (a) =>
+      a.answeredAt === null && a.requirement === result.key && a.scope === result.scope && a.entry === result.entry,
+  );
+  return open.length === 0 ? null : Math.min(...open.map((a) => requireDay(a.due)));
+}
+
+function missingStep(input: StepInput, result: RequirementResult): Step {
+  if (result.kind === "fee") return step(input, "payment", "pay", askDue(input, result), about(result));
+  if (result.kind === "reference")
+    return step(input, "applicant", "name referee", askDue(input, result), about(result));
+  return step(input, "applicant", "supply", askDue(input, result), about(result));
+}
+
+function promisedStep(input: StepInput, result: RequirementResult): Step {
+  if (result.kind === "fee") return step(input, "payment", "book payment", null, about(result));
+  return step(
+    input,
+    "third party",
+    result.kind === "reference" ? "give reference" : "await result",
+    null,
+    about(result),
+  );
+}
+
+function requirementStep(input: StepInput, result: RequirementResult): readonly Step[] {
+  const submitted = submittedAt(input, result);
+  if (submitted === null) return [];
+  if (!reachedBy(result.neededBy, "decision") && !answered(input, result)) return [];
+  switch (result.standing) {
+    case "to check":
+      return [
+        step(
+          input,
+          "office",
+          "check",
+          target(input, later(submitted, cameAt(input, result)), input.office.set.targets.check),
+          about(result),
+        ),
+      ];
+    case "returned":
+      return [step(input, "applicant", "supply again", askDue(input, result), about(result))];
+    case "missing":
+      return [missingStep(input, result)];
+    case "promised":
+      return [promisedStep(input, result)];
+    case "accepted":
+    case "excused":
+    case "not needed":
+      return proofStep(input, result);
+  }
+}
+
+/** A higher proof that is needed by enrolment is owed once the offer was accepted. */
+function proofStep(input: StepInput, result: RequirementResult): readonly Step[] {
+  if (!result.owedProof || !answered(input, result)) return [];
+  const start = input.contexts.find((c) => c.choice.decision?.answer === "accepted")?.choice.start;
+  return [step(input, "applicant", "prove", start ? requireDay(start) : null, about(result))];
+}
+
+/** The values beside an accepted document that entry rules use and that nobody has confirmed, or whose claim has changed since. */
+export function unconfirmed(
+  input: Pick<StepInput, "contexts" | "index">,
+  result: RequirementResult,
+): readonly { readonly scope: string; readonly section: string; readonly entry: string; readonly field: string }[] {
+  return input.contexts
+    .filter((c) => result.choices.includes(c.choice.id))
+    .flatMap(({ rulebook, choice }) => {
+      const used = new Set([...ruleInputs(rulebook.body).values()].flatMap((fields) => [...fields]));
+      return result.shows
+        .filter((name) => used.has(name))
+        .flatMap((name) => {
+          const [sectionKey = "", field = ""] = name.split(".");
+          const section = rulebook.body.sections.find((s) => s.key === sectionKey);
+          if (!section) return [];
+          const scope = section.scope === "file" ? "file" : choice.id;
+          const entries = section.repeats ? input.index.entries(scope, sectionKey) : [""];
+          const own = result.entry !== "" && entries.includes(result.entry) ? [result.entry] : entries;
+          return own
+            .filter((entry) => {
+              const confirmation = input.index.confirmed(scope, sectionKey, entry, field);
+              const claim = input.index.claim(scope, sectionKey, entry, field);
+              return confirmation ? input.index.isStale(confirmation) : claim !== null && claim !== "";
+            })
+            .map((entry) => ({ scope, section: sectionKey, entry, field }));
+        });
+    });
+}
+
+function confirmSteps(input: StepInput): readonly Step[] {
+  return input.requirements
+    .filter(
+      (r) =>
+        r.kind === "document" &&
+        r.standing === "accepted" &&
+        submittedAt(input, r) !== null &&
+        r.choices.some((id) => undecided(input, id)),
+    )
+    .flatMap((result) => {
+      const open = unconfirmed(input, result);
+      if (open.length === 0) return [];
+      const judged = input.facts.evidence
+        .filter((e) => result.evidence.includes(e.id))
+        .reduce<string | null>((a, e) => later(a, e.judgedAt), null);
+      return [
+        step(
+          input,
+          "office",
+          "confirm",
+          target(input, later(submittedAt(input, result), judged), input.office.set.targets.check),
+          { ...about(result), count: open.length },
+        ),
+      ];
+    });
+}
+
+function undecided(input: StepInput, choiceId: string): boolean {
+  const choice = input.contexts.find((c) => c.choice.id === choiceId)?.choice;
+  return choice !== undefined && choice.decision === null && choice.withdrawnAt === null;
+}
+
+/** Asks that belong to no returned document: a question, or something the rulebook does not know. */
+function askSteps(input: StepInput): readonly Step[] {
+  const returned = new Set(
+    input.requirements.filter((r) => !isSettled(r)).map((r) => `${r.scope}|${r.key}|${r.entry}`),
+  );
+  return input.facts.asks
+    .filter((a) => a.answeredAt === null && !returned.has(`${a.scope}|${a.requirement}|${a.entry}`))
+    .map((a) =>
+      step(input, "applicant", "answer ask", requireDay(a.due), {
+        requirement: a.requirement,
+        scope: a.scope,
+        entry: a.entry,
+      }),
+    );
+}
+
+function draftStep(input: StepInput, result: ChoiceResult): Step {
+  const count = result.missing.length;
+  const kind = count === 0 ? "submit" : "fill";
+  return {
+    turn: "applicant",
+    kind,
+    scope: result.id,
+    count,
+    due: formatDay(dayAt(input.office.zone, Date.parse(result.closesAt) - 1)),
+    dueAt: result.closesAt,
+  };
+}
+
+function decisionStep(input: StepInput, context: ChoiceContext, result: ChoiceResult): readonly Step[] {
+  const { decision } = context.choice;
+  const due = result.promise?.due ? requireDay(result.promise.due) : null;
+  if (result.stage === "complete") {
+    if (decision) return [step(input, "office", "release", due, { scope: result.id })];
+    return [step(input, "office", "decide", due, { scope: result.id })];
+  }
+  const open =
+    decision?.releasedAt && decision.answer === null && decision.kind !== "waiting list" && result.stage === "decided";
+  return open
+    ? [
+        step(input, "applicant", "answer offer", decision.answerBy ? requireDay(decision.answerBy) : null, {
+          scope: result.id,
+        }),
+      ]
+    : [];
+}
+
+/** Every open step of the file: who must do what by when. A step that waits for an unmet requirement is not owed by anyone yet. */
+export function owedSteps(input: StepInput): readonly Step[] {
+  const live = input.choices.filter((c) => c.stage !== "closed");
+  const wanted = (r: RequirementResult) => r.choices.some((id) => live.some((c) => c.id === id));
+  const confirming = confirmSteps(input);
+  const steps = [
+    ...input.requirements.filter(wanted).flatMap((r) => requirementStep(input, r)),
+    ...(live.length > 0 ? [...confirming, ...askSteps(input)] : []),
+  ];
+  for (const result of live) {
+    const context = input.contexts.find((c) => c.choice.id === result.id);
+    if (!context) continue;
+    if (result.stage === "preparing") steps.push(draftStep(input, result));
+    else if (confirming.length === 0 || result.stage !== "complete" || context.choice.decision)
+      steps.push(...decisionStep(input, context, result));
+  }
+  return steps;
+}
+
+/** The days on which the office's and the faculty's clock stood still, from the recorded turns. */
+export function pausesOf(facts: FileFacts, office: Office): readonly Pause[] {
+  return facts.turns.flatMap((interval, i) => {
+    if (interval.turn === "office" || interval.turn === "faculty") return [];
+    const next = facts.turns[i + 1];
+    return [
+      {
+        from: dayAt(office.zone, Date.parse(interval.from)),
+        to: next ? dayAt(office.zone, Date.parse(next.from)) : null,
+      },
+    ];
+  });
+}
+
+/** Whether every finding stands on confirmed values: what an unconditional offer needs. */
+export function allConfirmed(findings: readonly FindingResult[]): boolean {
+  return findings.every((f) => f.basis === "confirmed");
+}

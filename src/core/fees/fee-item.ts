@@ -1,0 +1,21 @@
+import { z } from "zod";
+import { conditionSchema } from "../rules/condition";
+import { localTextSchema } from "../text/local-text";
+
+/** An amount of money: whole minor units (cents) and the ISO 4217 currency code. */
+export const moneySchema = z.object({ minor: z.int(), currency: z.string().length(3) });
+export type Money = z.infer<typeof moneySchema>;
+
+/**
+ * Something that is charged: for the file or for each choice, by applicant group. The same item from several choices
+ * of a file is charged once, at the highest amount.
+ */
+export const feeItemSchema = z.object({
+  key: z.string(),
+  title: localTextSchema,
+  per: z.enum(["file", "choice"]),
+  currency: z.string().length(3),
+  amounts: z.array(z.object({ group: z.string(), minor: z.int().min(0) })),
+  when: conditionSchema.optional(),
+});
+export type FeeItem = z.infer<typeof feeItemSchema>;

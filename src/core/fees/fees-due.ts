@@ -1,0 +1,28 @@
+import type { ChoiceContext } from "../assessment/context";
+import type { FeeDue } from "../assessment/result";
+import { applies } from "../sections/completeness";
+
+/**
+ * What is due by the fee items of all choices. An item for the file that comes from several choices is due once, at the
+ * highest amount; an item for a choice is due for each. Nothing is due while the group is unknown.
+ */
+export function feesDue(choices: readonly ChoiceContext[]): readonly FeeDue[] {
+  const due = new Map<string, FeeDue>();
+  for (const { choice, rulebook, source, group } of choices) {
+    for (const item of rulebook.body.fees) {
+      if (!applies(item.when, source)) continue;
+      const minor = item.amounts.find((a) => a.group === group)?.minor ?? 0;
+      if (minor === 0) continue;
+      const scope = item.per === "file" ? "file" : choice.id;
+      const known = due.get(`${scope}|${item.key}`);
+      if (known && known.amount.minor >= minor) continue;
+      due.set(`${scope}|${item.key}`, {
+        item: item.key,
+        title: item.title,
+        scope,
+        amount: { minor, currency: item.currency },
+      });
+    }
+  }
+  return [...due.values()];
+}

@@ -1,0 +1,17 @@
+const STROKES: Readonly<Record<string, string>> = { ß: "ss", æ: "ae", œ: "oe", ø: "o", đ: "d", ð: "d", þ: "th", ł: "l", ı: "i", ħ: "h", ŋ: "n", ə: "a" };
+
+/**
+ * A name's key for finding and comparing: lower case, strokes and accents folded, apostrophes and full stops dropped, every
+ * other run of signs one blank. Never displayed and never written back.
+ */
+export function fold(name: string): string {
+  return name
+    .normalize("NFC")
+    .toLowerCase()
+    .replace(/[ßæœøđðþłıħŋə]/gu, (letter) => STROKES[letter] ?? letter)
+    .normalize("NFKD")
+    .replace(/\p{M}+/gu, "")
+    .replace(/['’ʼ`.]/gu, "")
+    .replace(/[^\p{L}\p{N}]+/gu, " ")
+    .trim();
+}

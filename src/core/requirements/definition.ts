@@ -1,0 +1,66 @@
+import { z } from "zod";
+import { conditionSchema } from "../rules/condition";
+import { localTextSchema } from "../text/local-text";
+
+/** The moments by which something can be needed, in the order in which a file passes them. */
+export const MOMENTS = ["submission", "checking", "review", "decision", "answer", "enrolment"] as const;
+export type Moment = (typeof MOMENTS)[number];
+export const momentSchema = z.enum(MOMENTS);
+
+/** How far a value or a document is proved, weakest first. */
+export const PROOF_LEVELS = ["claimed", "copy", "certified copy", "original seen", "from the issuer"] as const;
+export type ProofLevel = (typeof PROOF_LEVELS)[number];
+export const proofLevelSchema = z.enum(PROOF_LEVELS);
+
+/** Where a requirement stands. */
+export const STANDINGS = ["missing", "promised", "to check", "accepted", "returned", "excused", "not needed"] as const;
+export type Standing = (typeof STANDINGS)[number];
+
+const common = {
+  key: z.string().regex(/^[a-z][A-Za-z0-9]*$/u),
+  title: localTextSchema,
+  help: localTextSchema.optional(),
+  scope: z.enum(["file", "choice"]),
+  neededBy: momentSchema,
+  /** The least standing with which an application may be submitted; left out where it does not matter by then. */
+  toSubmit: z.enum(["promised", "to check", "accepted"]).optional(),
+  when: conditionSchema.optional(),
+};
+
+/** One thing that the file must have, by kind of what answers it. */
+export const requirementSchema = z.discriminatedUnion("kind", [
+  z.object({ ...common, kind: z.literal("sections"), sections: z.array(z.string()).min(1) }),
+  z.object({
+    ...common,
+    kind: z.literal("document"),
+    proof: proofLevelSchema,
+    /** A higher level that is needed by a later moment. */
+    laterProof: z.object({ level: proofLevelSchema, neededBy: momentSchema }).optional(),
+    /** Asked once for each entry of this section. */
+    perEntryOf: z.string().optional(),
+    /** What must hold for it to be accepted; read on the values beside the document. */
+    checks: z.array(z.object({ key: z.string(), title: localTextSchema, rule: conditionSchema })).default([]),
+    /** While this is met and nothing was supplied, the evidence is on its way. */
+    promise: conditionSchema.optional(),
+    /** The fields whose claimed values stand beside the document, as `section.field`. */
+    shows: z.array(z.string()).default([]),
+    mostBytes: z.int().optional(),
+  }),
+  z.object({
+    ...common,
+    kind: z.literal("reference"),
+    count: z.int().min(1),
+    role: z.enum(["academic", "professional", "any"]),
+  }),
+  z.object({ ...common, kind: z.literal("fee"), item: z.string() }),
+]);
+export type Requirement = z.infer<typeof requirementSchema>;
+export type DocumentRequirement = Extract<Requirement, { kind: "document" }>;
+
+export function reachedBy(moment: Moment, at: Moment): boolean {
+  return MOMENTS.indexOf(moment) <= MOMENTS.indexOf(at);
+}
+
+export function atLeastProof(have: ProofLevel, need: ProofLevel): boolean {
+  return PROOF_LEVELS.indexOf(have) >= PROOF_LEVELS.indexOf(need);
+}

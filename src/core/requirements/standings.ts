@@ -1,0 +1,273 @@
+import type { ChoiceContext } from "../assessment/context";
+import type { EvidenceFact, FileFacts, ReferenceFact } from "../assessment/facts";
+import type { FeeDue, RequirementResult } from "../assessment/result";
+import type { Office } from "../office/reference-set";
+import { evaluate } from "../rules/evaluate";
+import { applies, type Gap, sectionGaps } from "../sections/completeness";
+import { factName } from "../sections/definition";
+import type { AnswerIndex } from "../sections/typed-facts";
+import {
+  atLeastProof,
+  type DocumentRequirement,
+  MOMENTS,
+  PROOF_LEVELS,
+  type ProofLevel,
+  type Requirement,
+  type Standing,
+} from "./definition";
+
+/** What the standings of one choice are read from. */
+export interface StandingInput {
+  readonly context: ChoiceContext;
+  readonly facts: FileFacts;
+  readonly index: AnswerIndex;
+  readonly office: Office;
+  readonly fees: readonly FeeDue[];
+}
+
+type Draft = Omit<RequirementResult, "choices">;
+
+function base(requirement: Requirement, scope: string, entry: string): Draft {
+  return {
+    key: requirement.key,
+    kind: requirement.kind,
+    title: requirement.title,
+    scope,
+    entry,
+    standing: "missing",
+    neededBy: requirement.neededBy,
+    toSubmit: requirement.toSubmit ?? (requirement.neededBy === "submission" ? "to check" : null),
+    proof: "claimed",
+    owedProof: null,
+    evidence: [],
+    sections: requirement.kind === "sections" ? requirement.sections : [],
+    checks: [],
+    gaps: [],
+    shows: [],
+    reason: null,
+    amount: null,
+  };
+}
+
+function sectionsStanding(
+  requirement: Extract<Requirement, { kind: "sections" }>,
+  input: StandingInput,
+  scope: string,
+): Draft {
+  const { context, index, office } = input;
+  const sections = context.rulebook.body.sections.filter(
+    (s) => requirement.sections.includes(s.key) && applies(s.when, context.source),
+  );
+  const gaps = sections.flatMap((section): readonly Gap[] =>
+    sectionGaps(
+      section,
+      section.scope === "file" ? "file" : context.choice.id,
+      index,
+      context.source,
+      factName(section),
+      office.set,
+    ),
+  );
+  const standing: Standing = sections.length === 0 ? "not needed" : gaps.length > 0 ? "missing" : "accepted";
+  return { ...base(requirement, scope, ""), standing, gaps };
+}
+
+function evidenceStanding(evidence: readonly EvidenceFact[], proof: ProofLevel): Standing {
+  if (evidence.some((e) => e.judgement === null)) return "to check";
+  if (evidence.some((e) => e.judgement === "returned")) return "returned";
+  return evidence.some((e) => e.judgement === "accepted" && atLeastProof(e.proof, proof)) ? "accepted" : "to check";
+}
+
+function documentStanding(requirement: DocumentRequirement, input: StandingInput, scope: string, entry: string): Draft {
+  const { context, facts } = input;
+  const evidence = facts.evidence.filter(
+    (e) => e.requirement === requirement.key && e.scope === scope && e.entry === entry,
+  );
+  const checks = requirement.checks.map((c) => ({
+    key: c.key,
+    title: c.title,
+    trace: evaluate(c.rule, context.source),
+  }));
+  const failed = checks.find((c) => c.trace.truth === "not met");
+  const draft = {
+    ...base(requirement, scope, entry),
+    proof: requirement.proof,
+    checks,
+    shows: requirement.shows,
+    evidence: evidence.map((e) => e.id),
+  };
+  if (evidence.length === 0) {
+    const promised = requirement.promise !== undefined && evaluate(requirement.promise, context.source).truth === "met";
+    return { ...draft, standing: promised ? "promised" : "missing" };
+  }
+  const standing = evidenceStanding(evidence, requirement.proof);
+  const best = evidence.reduce<ProofLevel>(
+    (level, e) =>
+      e.judgement === "accepted" && PROOF_LEVELS.indexOf(e.proof) > PROOF_LEVELS.indexOf(level) ? e.proof : level,
+    "claimed",
+  );
+  const later = requirement.laterProof;
+  // A check that fails on an accepted document takes it back: the applicant is asked for another, never refused for it.
+  const settled: Standing = standing === "accepted" && failed ? "returned" : standing;
+  return {
+    ...draft,
+    standing: settled,
+    owedProof: later && !atLeastProof(best, later.level) ? later : null,
+    reason:
+      settled === "returned" ? (evidence.find((e) => e.judgement === "returned")?.reason ?? failed?.key ?? null) : null,
+  };
+}
+
+function requestStanding(request: ReferenceFact | undefined): Standing {
+  if (!request) return "missing";
+  switch (request.state) {
+    case "asked":
+    case "opened":
+      return "promised";
+    case "given":
+      return request.judgement === "accepted" ? "accepted" : request.judgement === "returned" ? "returned" : "to check";
+    case "declined":
+    case "withdrawn":
+    case "undeliverable":
+      return "missing";
+  }
+}
+
+const FURTHEST: readonly Standing[] = ["accepted", "to check", "promised", "missing", "returned"];
+
+/** References are taken up into the slots of a requirement, the furthest first; a request that failed fills no slot. */
+function referenceStandings(
+  requirement: Extract<Requirement, { kind: "reference" }>,
+  input: StandingInput,
+  scope: string,
+): readonly Draft[] {
+  const { facts, context, index } = input;
+  const section = context.rulebook.body.sections.find((s) => s.core === "referees");
+  const roleFits = (request: ReferenceFact) =>
+    requirement.role === "any" ||
+    (section !== undefined && index.claim("file", section.key, request.referee, "role") === requirement.role);
+  const requests = facts.references
+    .filter((r) => (r.scopes.includes("file") || r.scopes.includes(context.choice.id)) && roleFits(r))
+    .filter((r) => requestStanding(r) !== "missing")
+    .sort((a, b) => FURTHEST.indexOf(requestStanding(a)) - FURTHEST.indexOf(requestStanding(b)));
+  return Array.from({ length: requirement.count }, (_, slot) => {
+    const request = requests[slot];
+    return {
+      ...base(requirement, scope, requirement.count === 1 ? "" : String(slot + 1)),
+      standing: requestStanding(request),
+      proof: "from the issuer",
+      evidence: request ? [request.id] : [],
+    } satisfies Draft;
+  });
+}
+
+function feeStanding(requirement: Extract<Requirement, { kind: "fee" }>, input: StandingInput, scope: string): Draft {
+  const { context, facts, fees } = input;
+  const draft = { ...base(requirement, scope, ""), proof: "from the issuer" as const };
+  const due = fees.find((f) => f.item === requirement.item && (f.scope === "file" || f.scope === context.choice.id));
+  if (!due) {
+    const item = context.rulebook.body.fees.find((f) => f.key === requirement.item);
+    const mayCome = context.group === null && item?.amounts.some((a) => a.minor > 0);
+    return { ...draft, standing: mayCome ? "missing" : "not needed" };
+  }
+  const charges = facts.charges.filter((c) => c.item === due.item && c.scope === due.scope);
+  const paid = charges.reduce((sum, c) => sum + c.paidMinor, 0);
+  const announced = charges.some((c) => c.announcedAt !== null);
+  return {
+    ...draft,
+    amount: due.amount,
+    evidence: charges.map((c) => c.id),
+    standing: paid >= due.amount.minor ? "accepted" : announced ? "promised" : "missing",
+  };
+}
+
+function instances(requirement: Requirement, input: StandingInput): readonly Draft[] {
+  const { context, index } = input;
+  const scope = requirement.scope === "file" ? "file" : context.choice.id;
+  if (!applies(requirement.when, context.source)) return [{ ...base(requirement, scope, ""), standing: "not needed" }];
+  switch (requirement.kind) {
+    case "sections":
+      return [sectionsStanding(requirement, input, scope)];
+    case "reference":
+      return referenceStandings(requirement, input, scope);
+    case "fee":
+      return [feeStanding(requirement, input, scope)];
+    case "document": {
+      if (requirement.perEntryOf === undefined) return [documentStanding(requirement, input, scope, "")];
+      const entries = index.entries("file", requirement.perEntryOf);
+      return entries.length === 0
+        ? [documentStanding(requirement, input, scope, "")]
+        : entries.map((entry) => documentStanding(requirement, input, scope, entry));
+    }
+  }
+}
+
+function excused(draft: Draft, facts: FileFacts): Draft {
+  const excuse = facts.excuses.some(
+    (e) => e.requirement === draft.key && e.scope === draft.scope && e.entry === draft.entry,
+  );
+  return excuse && draft.standing !== "accepted" ? { ...draft, standing: "excused" } : draft;
+}
+
+/** The same thing asked by two choices: needed by the earlier moment, at the higher proof, once. */
+function merge(a: RequirementResult, b: RequirementResult): RequirementResult {
+  const earlier = MOMENTS.indexOf(a.neededBy) <= MOMENTS.indexOf(b.neededBy) ? a.neededBy : b.neededBy;
+  const needed =
+    a.standing === "not needed"
+      ? b
+      : b.standing === "not needed"
+        ? a
+        : PROOF_LEVELS.indexOf(a.proof) >= PROOF_LEVELS.indexOf(b.proof)
+          ? a
+          : b;
+  const gaps = [
+    ...a.gaps,
+    ...b.gaps.filter((g) => !a.gaps.some((h) => h.section === g.section && h.entry === g.entry && h.field === g.field)),
+  ];
+  const standing = needed.kind === "sections" ? (gaps.length > 0 ? "missing" : needed.standing) : needed.standing;
+  return {
+    ...needed,
+    standing,
+    gaps,
+    neededBy: earlier,
+    toSubmit: a.toSubmit ?? b.toSubmit,
+    choices: [...a.choices, ...b.choices],
+  };
+}
+
+/** Every requirement of every live choice with its standing, the first choice's order first. */
+export function requirementResults(inputs: readonly StandingInput[]): readonly RequirementResult[] {
+  const results = new Map<string, RequirementResult>();
+  for (const input of inputs)
+    for (const requirement of input.context.rulebook.body.requirements)
+      for (const draft of instances(requirement, input)) {
+        const result: RequirementResult = { ...excused(draft, input.facts), choices: [input.context.choice.id] };
+        const place = `${result.scope}|${result.key}|${result.entry}`;
+        const known = results.get(place);
+        results.set(place, known ? merge(known, result) : result);
+      }
+  return [...results.values()];
+}
+
+/** Whether a standing is enough to submit with. */
+export function enoughToSubmit(result: RequirementResult): boolean {
+  if (result.toSubmit === null) return true;
+  switch (result.standing) {
+    case "accepted":
+    case "excused":
+    case "not needed":
+      return true;
+    case "to check":
+      return result.toSubmit !== "accepted";
+    case "promised":
+      return result.toSubmit === "promised";
+    case "missing":
+    case "returned":
+      return false;
+  }
+}
+
+/** Whether nothing more is to come for a requirement. */
+export function isSettled(result: RequirementResult): boolean {
+  return result.standing === "accepted" || result.standing === "excused" || result.standing === "not needed";
+}

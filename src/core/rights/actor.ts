@@ -1,0 +1,37 @@
+/** Who acts or reads. Rights are ours: a person's grants, or being the holder of one link. */
+export const ROLES = ["officer", "lead officer", "finance", "assessor", "administrator", "agent"] as const;
+export type Role = (typeof ROLES)[number];
+
+export interface Grant {
+  readonly role: Role;
+  /** `*`, or the code of one programme. */
+  readonly scope: string;
+}
+
+export type Actor =
+  | { readonly kind: "person"; readonly id: string; readonly name: string; readonly grants: readonly Grant[] }
+  | { readonly kind: "link"; readonly requestId: string }
+  | { readonly kind: "visitor" }
+  | { readonly kind: "system" };
+
+/** How an actor is written into events: an id, never a name. */
+export function actorKey(actor: Actor): string {
+  switch (actor.kind) {
+    case "person":
+      return `person:${actor.id}`;
+    case "link":
+      return `link:${actor.requestId}`;
+    case "visitor":
+    case "system":
+      return actor.kind;
+  }
+}
+
+/** Whether somebody holds one of the roles, over everything or over one of the programmes. */
+export function holds(actor: Actor, roles: readonly Role[], programmes?: readonly string[]): boolean {
+  if (actor.kind !== "person") return false;
+  return actor.grants.some((g) => roles.includes(g.role) && (g.scope === "*" || programmes === undefined || programmes.includes(g.scope)));
+}
+
+/** The roles that work on files. A lead officer may do all that an officer may. */
+export const OFFICE: readonly Role[] = ["officer", "lead officer"];

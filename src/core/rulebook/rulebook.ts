@@ -1,0 +1,64 @@
+import { z } from "zod";
+import { feeItemSchema } from "../fees/fee-item";
+import { requirementSchema } from "../requirements/definition";
+import { conditionSchema } from "../rules/condition";
+import { sectionSchema } from "../sections/definition";
+import { localTextSchema } from "../text/local-text";
+
+/** A computed fact that rules read as `measure.key`. */
+export const measureSchema = z.discriminatedUnion("kind", [
+  z.object({
+    key: z.string(),
+    kind: z.literal("grade"),
+    title: localTextSchema,
+    /** Which degree counts; of several the one that ends last. */
+    degree: conditionSchema,
+    decimals: z.int().min(0).max(3),
+    rounding: z.enum(["truncate", "half_up", "half_even"]),
+    compare: z.enum(["exact", "rounded"]),
+  }),
+  z.object({
+    key: z.string(),
+    kind: z.literal("level"),
+    title: localTextSchema,
+    language: z.string(),
+    tests: z.array(z.string()),
+  }),
+  z.object({
+    key: z.string(),
+    kind: z.literal("studyMonths"),
+    title: localTextSchema,
+    language: z.string(),
+    degree: conditionSchema,
+  }),
+]);
+export type Measure = z.infer<typeof measureSchema>;
+
+/** A condition for eligibility. */
+export const entryRuleSchema = z.object({
+  key: z.string(),
+  title: localTextSchema,
+  rule: conditionSchema,
+  /** How the rule may still be met later, and the condition under which that is possible at all. */
+  curable: z.object({ way: localTextSchema, possible: conditionSchema }).nullable(),
+});
+export type EntryRule = z.infer<typeof entryRuleSchema>;
+
+/**
+ * Everything an intake asks for, as one immutable, versioned document. Published rulebooks stand alone: shared parts
+ * are copied in, so that a file that was submitted under one is judged by the same words for ever.
+ */
+export const rulebookSchema = z.object({
+  sections: z.array(sectionSchema).min(1),
+  requirements: z.array(requirementSchema).min(1),
+  measures: z.array(measureSchema),
+  entryRules: z.array(entryRuleSchema),
+  fees: z.array(feeItemSchema),
+});
+export type RulebookBody = z.infer<typeof rulebookSchema>;
+
+export interface Rulebook {
+  readonly id: string;
+  readonly version: number;
+  readonly body: RulebookBody;
+}

@@ -1,0 +1,116 @@
+import { compare, parseDecimal, type Ratio, whole } from "../numbers/ratio";
+import { addMonths, formatDay, parseDay } from "../time/day";
+import type { Comparison, Limit } from "./condition";
+import type { Fact, FactSource, Scalar } from "./fact";
+
+/** Three values, ordered so that "and" is the smaller and "or" the larger: not met, open, met (Kleene's strong logic). */
+export type Truth = "not met" | "open" | "met";
+
+/** The levels of the Common European Framework in ascending order, plus levels included. */
+export const CEFR = ["pre-A1", "A1", "A2", "A2+", "B1", "B1+", "B2", "B2+", "C1", "C2"] as const;
+
+function isRatio(value: Scalar): value is Ratio {
+  return typeof value === "object" && "n" in value;
+}
+
+function asRatio(value: Scalar | number): Ratio | null {
+  if (typeof value === "number") return Number.isInteger(value) ? whole(value) : parseDecimal(String(value));
+  if (typeof value === "string") return parseDecimal(value);
+  return typeof value === "object" && isRatio(value) ? value : null;
+}
+
+/** Orders two values of the same kind: levels by their place, dates by the calendar, numbers exactly. */
+function order(a: Scalar, b: Scalar | number): number | null {
+  if (typeof a === "string" && typeof b === "string") {
+    const levelA = CEFR.indexOf(a as (typeof CEFR)[number]); // -1 for anything that is no level
+    const levelB = CEFR.indexOf(b as (typeof CEFR)[number]);
+    if (levelA >= 0 && levelB >= 0) return levelA - levelB;
+    const dayA = parseDay(a);
+    const dayB = parseDay(b);
+    if (dayA !== null && dayB !== null) return dayA - dayB;
+  }
+  const left = asRatio(a);
+  const right = asRatio(b);
+  return left && right ? compare(left, right) : null;
+}
+
+function same(a: Scalar, b: Scalar | number): boolean {
+  if (typeof a === "string" && typeof b === "string") return a === b;
+  if (typeof a === "boolean" || typeof b === "boolean") return a === b;
+  return order(a, b) === 0;
+}
+
+/** The plain value behind a limit; null while it depends on a fact that nobody has stated. */
+export function limitValue(limit: Limit | undefined, facts: FactSource): Scalar | number | null {
+  if (limit === undefined) return null;
+  if (typeof limit !== "object" || Array.isArray(limit)) return limit;
+  const fact = facts.scalar(limit.fact);
+  if (fact.kind !== "value") return null;
+  if (limit.plusMonths === undefined) return fact.value;
+  const day = typeof fact.value === "string" ? parseDay(fact.value) : null;
+  return day === null ? null : formatDay(addMonths(day, limit.plusMonths));
+}
+
+function decide(yes: boolean): Truth {
+  return yes ? "met" : "not met";
+}
+
+function compareRange(low: Ratio, high: Ratio | null, is: Comparison, limit: Ratio): Truth {
+  const lowSide = compare(low, limit);
+  const highSide = high === null ? 1 : compare(high, limit);
+  switch (is) {
+    case "atLeast":
+      return lowSide >= 0 ? "met" : highSide < 0 ? "not met" : "open";
+    case "over":
+      return lowSide > 0 ? "met" : highSide <= 0 ? "not met" : "open";
+    case "atMost":
+      return highSide <= 0 && high !== null ? "met" : lowSide > 0 ? "not met" : "open";
+    case "under":
+      return highSide < 0 && high !== null ? "met" : lowSide >= 0 ? "not met" : "open";
+    case "equals":
+      return lowSide > 0 || (high !== null && highSide < 0) ? "not met" : "open";
+    case "known":
+      return "met";
+    default:
+      return "open";
+  }
+}
+
+/** Compares one fact with a limit. A value of the wrong kind for the comparison is open: it cannot be judged. */
+export function compareFact(fact: Fact, is: Comparison, limit: Scalar | number | null): Truth {
+  if (is === "known") return decide(fact.kind !== "unknown");
+  if (fact.kind === "unknown" || limit === null) return "open";
+  if (fact.kind === "range") {
+    const bound = asRatio(limit);
+    return bound ? compareRange(fact.low, fact.high, is, bound) : "open";
+  }
+  const truth = compareValue(fact.value, is, limit);
+  return truth === "not met" && fact.mayRise && (is === "atLeast" || is === "over") ? "open" : truth;
+}
+
+function compareValue(value: Scalar, is: Comparison, limit: Scalar | number): Truth {
+  switch (is) {
+    case "equals":
+      return decide(same(value, limit));
+    case "differs":
+      return decide(!same(value, limit));
+    case "oneOf":
+      return decide(Array.isArray(limit) && typeof value === "string" && limit.includes(value));
+    case "includesOneOf":
+      return decide(Array.isArray(limit) && Array.isArray(value) && value.some((v) => limit.includes(v)));
+    case "known":
+      return "met";
+  }
+  const position = order(value, limit);
+  if (position === null) return "open";
+  switch (is) {
+    case "atLeast":
+      return decide(position >= 0);
+    case "atMost":
+      return decide(position <= 0);
+    case "over":
+      return decide(position > 0);
+    case "under":
+      return decide(position < 0);
+  }
+}

@@ -1,0 +1,91 @@
+import type { Json } from "../assessment/facts";
+import { checkScores, type Scores } from "../language/test-definition";
+import type { ReferenceSet } from "../office/reference-set";
+import { evaluate } from "../rules/evaluate";
+import type { FactSource } from "../rules/fact";
+import { UNKNOWN } from "../rules/fact";
+import { checkValue } from "./check-value";
+import type { Field, Section } from "./definition";
+import { type AnswerIndex, COMPLETE_FIELD } from "./typed-facts";
+
+/** A field that still needs something, by place: each leads the applicant to it. */
+export interface Gap {
+  readonly scope: string;
+  readonly section: string;
+  readonly entry: string;
+  /** The field, or `entry` when an entry is missing, or `complete` when nobody said "that is all". */
+  readonly field: string;
+  readonly code: "missing" | "wrong" | "too-few" | "say-complete";
+}
+
+function missing(field: Field, value: Json): boolean {
+  if (field.kind === "agree") return value !== true;
+  return value === null || value === "" || (Array.isArray(value) && value.length === 0);
+}
+
+/** Whether a section or a field applies; one whose condition is still open does not yet apply. */
+export function applies(when: Section["when"], facts: FactSource): boolean {
+  return when === undefined || evaluate(when, facts).truth === "met";
+}
+
+/** Reads `it.field` from the entry's own claims, so that a field can depend on its neighbour. */
+function withEntry(facts: FactSource, list: string, entry: string): FactSource {
+  if (entry === "") return facts;
+  const fields = facts.list(list).entries.find((e) => e.id === entry)?.fields;
+  return {
+    list: facts.list,
+    scalar: (name) => (name.startsWith("it.") ? (fields?.[name.slice(3)] ?? UNKNOWN) : facts.scalar(name)),
+  };
+}
+
+function fieldGap(field: Field, office: ReferenceSet, value: Json, test: Json): Gap["code"] | null {
+  if (missing(field, value)) return field.required ? "missing" : null;
+  const named = typeof test === "string" ? test : undefined;
+  if (checkValue(field, office, value, named)) return "wrong";
+  if (field.kind !== "scores") return null;
+  const definition = office.tests.find((t) => t.key === named);
+  return definition && checkScores(definition, value as Scores).length > 0 ? "missing" : null; // checkValue let only scores pass
+}
+
+/** The fields of an entry (or of a plain section) that apply now. */
+export function fieldsThatApply(
+  section: Section,
+  facts: FactSource,
+  listName: string,
+  entry: string,
+): readonly Field[] {
+  const source = withEntry(facts, listName, entry);
+  return section.fields.filter((field) => applies(field.when, source));
+}
+
+/** Everything that a section still lacks. An empty answer is a gap only where the field is required. */
+export function sectionGaps(
+  section: Section,
+  scope: string,
+  index: AnswerIndex,
+  facts: FactSource,
+  listName: string,
+  office: ReferenceSet,
+): readonly Gap[] {
+  if (!applies(section.when, facts)) return [];
+  const at = (entry: string, field: string, code: Gap["code"]): Gap => ({
+    scope,
+    section: section.key,
+    entry,
+    field,
+    code,
+  });
+  const read = (entry: string) =>
+    fieldsThatApply(section, facts, listName, entry).flatMap((field) => {
+      const test = section.core === "tests" ? index.claim(scope, section.key, entry, "test") : null;
+      const code = fieldGap(field, office, index.claim(scope, section.key, entry, field.key), test);
+      return code ? [at(entry, field.key, code)] : [];
+    });
+  if (!section.repeats) return read("");
+  const entries = index.entries(scope, section.key);
+  const gaps = entries.flatMap(read);
+  if (entries.length < section.repeats.min) return [...gaps, at("", "entry", "too-few")];
+  const said =
+    section.repeats.max === section.repeats.min || index.claim(scope, section.key, "", COMPLETE_FIELD) === true;
+  return said ? gaps : [...gaps, at("", COMPLETE_FIELD, "say-complete")];
+}

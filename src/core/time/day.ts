@@ -1,0 +1,108 @@
+import type { PlainDate } from "../ids";
+
+/**
+ * Calendar days as whole numbers (days since 1 January 1970), because the assessment compares and counts
+ * thousands of them. The civil-date arithmetic is the proleptic Gregorian one over 400-year eras.
+ */
+export type Day = number;
+
+const DATE = /^(\d{4})-(\d{2})-(\d{2})$/u;
+
+interface Civil {
+  readonly year: number;
+  readonly month: number;
+  readonly day: number;
+}
+
+function fromCivil({ year, month, day }: Civil): Day {
+  const y = month <= 2 ? year - 1 : year;
+  const era = Math.floor(y / 400);
+  const yearOfEra = y - era * 400;
+  const dayOfYear = Math.floor((153 * (month + (month > 2 ? -3 : 9)) + 2) / 5) + day - 1;
+  const dayOfEra = yearOfEra * 365 + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100) + dayOfYear;
+  return era * 146097 + dayOfEra - 719468;
+}
+
+function toCivil(value: Day): Civil {
+  const z = value + 719468;
+  const era = Math.floor(z / 146097);
+  const dayOfEra = z - era * 146097;
+  const yearOfEra = Math.floor(
+    (dayOfEra - Math.floor(dayOfEra / 1460) + Math.floor(dayOfEra / 36524) - Math.floor(dayOfEra / 146096)) / 365,
+  );
+  const dayOfYear = dayOfEra - (365 * yearOfEra + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100));
+  const shifted = Math.floor((5 * dayOfYear + 2) / 153);
+  const month = shifted < 10 ? shifted + 3 : shifted - 9;
+  return {
+    year: yearOfEra + era * 400 + (month <= 2 ? 1 : 0),
+    month,
+    day: dayOfYear - Math.floor((153 * shifted + 2) / 5) + 1,
+  };
+}
+
+function daysInMonth(year: number, month: number): number {
+  return (
+    fromCivil({ year: month === 12 ? year + 1 : year, month: month === 12 ? 1 : month + 1, day: 1 }) -
+    fromCivil({ year, month, day: 1 })
+  );
+}
+
+/**
+ * The day number of a `YYYY-MM-DD` date.
+ * @returns null when the text is no such date or the day does not exist (30 February)
+ */
+export function parseDay(text: string): Day | null {
+  const match = DATE.exec(text);
+  if (!match) return null;
+  const civil = { year: Number(match[1]), month: Number(match[2]), day: Number(match[3]) };
+  if (civil.month < 1 || civil.month > 12 || civil.day < 1 || civil.day > daysInMonth(civil.year, civil.month))
+    return null;
+  return fromCivil(civil);
+}
+
+/** The `YYYY-MM-DD` date of a day number. */
+export function formatDay(value: Day): PlainDate {
+  const { year, month, day } = toCivil(value);
+  const pad = (n: number, width: number) => String(n).padStart(width, "0");
+  return `${pad(year, 4)}-${pad(month, 2)}-${pad(day, 2)}` as PlainDate; // built in the branded shape
+}
+
+export function yearOf(value: Day): number {
+  return toCivil(value).year;
+}
+
+/** ISO weekday, 1 = Monday … 7 = Sunday. */
+export function weekday(value: Day): number {
+  return ((((value + 3) % 7) + 7) % 7) + 1;
+}
+
+/** Adds months, keeps the day and clamps it to the end of the month: 31 January + 1 is 28 or 29 February. */
+export function addMonths(value: Day, months: number): Day {
+  const civil = toCivil(value);
+  const total = civil.year * 12 + civil.month - 1 + months;
+  const year = Math.floor(total / 12);
+  const month = total - year * 12 + 1;
+  return fromCivil({ year, month, day: Math.min(civil.day, daysInMonth(year, month)) });
+}
+
+/** Whole months from one day to a later one; 0 when the second is not later. */
+export function monthsBetween(from: Day, to: Day): number {
+  if (to <= from) return 0;
+  const a = toCivil(from);
+  const b = toCivil(to);
+  const months = (b.year - a.year) * 12 + b.month - a.month;
+  return addMonths(from, months) > to ? months - 1 : months;
+}
+
+/**
+ * Completed years on a day. Somebody born on 29 February has their birthday on 1 March in common years,
+ * or on 28 February where the jurisdiction says so.
+ */
+export function ageOn(born: Day, on: Day, leap: "mar1" | "feb28" = "mar1"): number {
+  const b = toCivil(born);
+  const o = toCivil(on);
+  const leapDay = b.month === 2 && b.day === 29 && daysInMonth(o.year, 2) === 28;
+  const month = leapDay && leap === "mar1" ? 3 : b.month;
+  const day = leapDay ? (leap === "mar1" ? 1 : 28) : b.day;
+  return o.year - b.year - (o.month < month || (o.month === month && o.day < day) ? 1 : 0);
+}

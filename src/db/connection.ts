@@ -1,0 +1,44 @@
+import { drizzle, type NodePgDatabase } from "drizzle-orm/node-postgres";
+import pg from "pg";
+import * as schema from "./schema";
+
+/**
+ * The connection to PostgreSQL. A transaction runs on one client of the pool, so that a job can be enqueued on the same
+ * client and commits or goes away with the rest.
+ */
+export type Database = NodePgDatabase<typeof schema>;
+
+export interface Transaction {
+  readonly db: Database;
+  readonly client: pg.PoolClient;
+}
+
+export function openPool(url: string, max = 10): pg.Pool {
+  const pool = new pg.Pool({ connectionString: url, max, application_name: "unvex" });
+  // An idle client whose server went away must not end the process; the next query gets a fresh one.
+  pool.on("error", () => undefined);
+  return pool;
+}
+
+export function database(pool: pg.Pool): Database {
+  return drizzle(pool, { schema });
+}
+
+/** Runs `work` in one transaction; an exception rolls everything back and is passed on. */
+export async function inTransaction<T>(pool: pg.Pool, work: (tx: Transaction) => Promise<T>): Promise<T> {
+  const client = await pool.connect();
+  let broken = false;
+  try {
+    await client.query("begin");
+    const result = await work({ db: drizzle(client, { schema }), client });
+    await client.query("commit");
+    return result;
+  } catch (error) {
+    await client.query("rollback").catch(() => {
+      broken = true;
+    });
+    throw error;
+  } finally {
+    client.release(broken);
+  }
+}

@@ -1,0 +1,101 @@
+import type pg from "pg";
+import type { FileFacts, Round } from "../core/assessment/facts";
+import type { Rulebook } from "../core/rulebook/rulebook";
+
+/** One file as `assess` needs it: facts, and the versions of rulebooks and rounds that its choices stand on. */
+export interface LoadedFile {
+  readonly facts: FileFacts;
+  readonly rulebooks: Readonly<Record<string, Rulebook>>;
+  readonly rounds: Readonly<Record<string, Round>>;
+}
+
+type Queryable = Pick<pg.Pool, "query"> | Pick<pg.PoolClient, "query">;
+
+const ISO = `'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'`;
+const iso = (column: string) => `to_char(${column} at time zone 'UTC', ${ISO})`;
+const list = (object: string, from: string, order: string) => `coalesce((select json_agg(${object} order by ${order}) from ${from}), '[]'::json)`;
+
+/** Everything that belongs to one file, in one statement and so one round trip. */
+const FACTS = `
+select json_build_object(
+  'application', json_build_object('id', a.id, 'number', a.number, 'createdAt', ${iso("a.created_at")},
+    'withdrawnAt', ${iso("a.withdrawn_at")}, 'groupAtSubmission', a.group_at_submission),
+  'answers', ${list(
+    `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'value', x.value, 'version', x.version, 'position', x.position)`,
+    "answer x where x.application_id = a.id and not x.dormant",
+    "x.section, x.position, x.entry, x.field",
+  )},
+  'confirmations', ${list(
+    `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'value', x.value, 'at', ${iso("x.at")}, 'answerVersion', x.answer_version)`,
+    "confirmation x where x.application_id = a.id",
+    "x.section, x.entry, x.field",
+  )},
+  'choices', ${list(
+    `json_build_object('id', c.id, 'rank', c.rank, 'rulebookId', c.rulebook_id, 'roundId', c.round_id, 'programme', p.code, 'start', i.starts_on,
+      'submittedAt', ${iso("c.submitted_at")}, 'withdrawnAt', ${iso("c.withdrawn_at")}, 'completeAt', ${iso("c.complete_at")},
+      'decision', (select json_build_object('kind', d.kind, 'preparedAt', ${iso("d.prepared_at")}, 'preparedBy', d.prepared_by_id, 'releasedAt', ${iso("d.released_at")},
+        'answerBy', d.answer_by, 'answer', d.answer, 'answeredAt', ${iso("d.answered_at")}) from decision d where d.choice_id = c.id))`,
+    "choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id where c.application_id = a.id",
+    "c.rank",
+  )},
+  'evidence', ${list(
+    `json_build_object('id', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'suppliedAt', ${iso("x.supplied_at")}, 'judgement', x.judgement,
+      'judgedAt', ${iso("x.judged_at")}, 'reason', x.reason, 'proof', x.proof)`,
+    "evidence x where x.application_id = a.id and x.replaced_at is null",
+    "x.supplied_at, x.id",
+  )},
+  'excuses', ${list(`json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'at', ${iso("x.at")})`, "excuse x where x.application_id = a.id", "x.at")},
+  'references', ${list(
+    `json_build_object('id', x.id, 'referee', x.referee, 'scopes', x.scopes, 'state', x.state, 'askedAt', ${iso("x.asked_at")}, 'givenAt', ${iso("x.given_at")}, 'judgement', x.judgement)`,
+    "reference_request x where x.application_id = a.id",
+    "x.asked_at, x.id",
+  )},
+  'charges', ${list(
+    `json_build_object('id', x.id, 'item', x.item, 'scope', x.scope, 'currency', x.currency,
+      'minor', x.minor + coalesce((select sum(j.minor) from charge_adjustment j where j.charge_id = x.id), 0),
+      'paidMinor', coalesce((select sum(y.minor) from payment y where y.charge_id = x.id and y.state = 'booked'), 0),
+      'announcedAt', null)`,
+    "charge x where x.application_id = a.id",
+    "x.made_at, x.id",
+  )},
+  'asks', ${list(
+    `json_build_object('id', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'askedAt', ${iso("x.asked_at")}, 'due', x.due, 'answeredAt', ${iso("x.answered_at")})`,
+    "ask x where x.application_id = a.id",
+    "x.asked_at, x.id",
+  )},
+  'turns', ${list(`json_build_object('turn', x.turn, 'from', ${iso("x.at")})`, "turn_change x where x.application_id = a.id", "x.at")}
+) as facts,
+coalesce((select json_agg(json_build_object('id', r.id, 'opensAt', ${iso("r.opens_at")}, 'closings', r.closings, 'closedAt', ${iso("r.closed_at")}, 'promiseDays', r.promise_days))
+  from round r where r.id in (select round_id from choice where application_id = a.id)), '[]'::json) as rounds,
+coalesce((select json_agg(distinct c.rulebook_id) from choice c where c.application_id = a.id), '[]'::json) as rulebooks
+from application a where a.id = any($1::uuid[])`;
+
+const published = new Map<string, Rulebook>();
+
+/** Rulebooks by id. Published and superseded ones never change, so each is read once a process. */
+async function rulebooksById(client: Queryable, ids: readonly string[]): Promise<Record<string, Rulebook>> {
+  const lacking = ids.filter((id) => !published.has(id));
+  if (lacking.length > 0) {
+    const { rows } = await client.query<Rulebook & { status: string }>("select id, version, body, status from rulebook where id = any($1::uuid[])", [lacking]);
+    for (const { id, version, body, status } of rows) if (status !== "draft") published.set(id, { id, version, body });
+  }
+  return Object.fromEntries(ids.flatMap((id) => {
+    const rulebook = published.get(id);
+    return rulebook ? [[id, rulebook]] : [];
+  }));
+}
+
+/** Loads files by id; an id that does not exist is left out. */
+export async function loadFiles(client: Queryable, ids: readonly string[]): Promise<readonly LoadedFile[]> {
+  const { rows } = await client.query<{ facts: FileFacts; rounds: Round[]; rulebooks: string[] }>(FACTS, [ids]);
+  const rulebooks = await rulebooksById(client, [...new Set(rows.flatMap((r) => r.rulebooks))]);
+  return rows.map((row) => ({
+    facts: row.facts,
+    rulebooks: Object.fromEntries(row.rulebooks.flatMap((id) => (rulebooks[id] ? [[id, rulebooks[id]]] : []))),
+    rounds: Object.fromEntries(row.rounds.map((r) => [r.id, r])),
+  }));
+}
+
+export async function loadFile(client: Queryable, id: string): Promise<LoadedFile | null> {
+  return (await loadFiles(client, [id]))[0] ?? null;
+}

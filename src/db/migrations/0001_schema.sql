@@ -1,0 +1,540 @@
+CREATE TABLE "answer" (
+	"application_id" uuid NOT NULL,
+	"scope" text NOT NULL,
+	"section" text NOT NULL,
+	"entry" text DEFAULT '' NOT NULL,
+	"field" text NOT NULL,
+	"value" jsonb,
+	"version" integer NOT NULL,
+	"position" integer DEFAULT 0 NOT NULL,
+	"saved_at" timestamp with time zone NOT NULL,
+	"dormant" boolean DEFAULT false NOT NULL,
+	CONSTRAINT "answer_application_id_scope_section_entry_field_pk" PRIMARY KEY("application_id","scope","section","entry","field")
+);
+--> statement-breakpoint
+CREATE TABLE "answer_version" (
+	"application_id" uuid NOT NULL,
+	"scope" text NOT NULL,
+	"section" text NOT NULL,
+	"entry" text NOT NULL,
+	"field" text NOT NULL,
+	"version" integer NOT NULL,
+	"value" jsonb,
+	"saved_at" timestamp with time zone NOT NULL,
+	"saved_by" text NOT NULL,
+	CONSTRAINT "answer_version_application_id_scope_section_entry_field_version_pk" PRIMARY KEY("application_id","scope","section","entry","field","version")
+);
+--> statement-breakpoint
+CREATE TABLE "application" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"number" text NOT NULL,
+	"person_id" uuid NOT NULL,
+	"cycle_id" uuid NOT NULL,
+	"procedure_id" uuid NOT NULL,
+	"created_at" timestamp with time zone NOT NULL,
+	"withdrawn_at" timestamp with time zone,
+	"group_at_submission" text,
+	"officer_id" uuid,
+	CONSTRAINT "application_number_unique" UNIQUE("number"),
+	CONSTRAINT "application_once" UNIQUE("person_id","cycle_id","procedure_id")
+);
+--> statement-breakpoint
+CREATE TABLE "ask" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"requirement" text NOT NULL,
+	"scope" text NOT NULL,
+	"entry" text DEFAULT '' NOT NULL,
+	"text" text NOT NULL,
+	"due" text NOT NULL,
+	"asked_at" timestamp with time zone NOT NULL,
+	"by_id" uuid NOT NULL,
+	"answered_at" timestamp with time zone
+);
+--> statement-breakpoint
+CREATE TABLE "choice" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"intake_id" uuid NOT NULL,
+	"round_id" uuid NOT NULL,
+	"rulebook_id" uuid NOT NULL,
+	"rank" integer NOT NULL,
+	"campus" text,
+	"mode" text,
+	"track" text,
+	"added_at" timestamp with time zone NOT NULL,
+	"submitted_at" timestamp with time zone,
+	"withdrawn_at" timestamp with time zone,
+	"complete_at" timestamp with time zone,
+	CONSTRAINT "choice_once" UNIQUE("application_id","intake_id")
+);
+--> statement-breakpoint
+CREATE TABLE "confirmation" (
+	"application_id" uuid NOT NULL,
+	"scope" text NOT NULL,
+	"section" text NOT NULL,
+	"entry" text DEFAULT '' NOT NULL,
+	"field" text NOT NULL,
+	"value" jsonb,
+	"answer_version" integer NOT NULL,
+	"upload_id" uuid,
+	"note" text,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	CONSTRAINT "confirmation_application_id_scope_section_entry_field_pk" PRIMARY KEY("application_id","scope","section","entry","field")
+);
+--> statement-breakpoint
+CREATE TABLE "decision" (
+	"choice_id" uuid PRIMARY KEY NOT NULL,
+	"kind" text NOT NULL,
+	"reason" text,
+	"conditions" jsonb NOT NULL,
+	"prepared_by_id" uuid NOT NULL,
+	"prepared_at" timestamp with time zone NOT NULL,
+	"released_by_id" uuid,
+	"released_at" timestamp with time zone,
+	"answer_by" text,
+	"answer" text,
+	"answered_at" timestamp with time zone,
+	CONSTRAINT "decision_kind" CHECK ("decision"."kind" in ('offer','offer on conditions','waiting list','refusal')),
+	CONSTRAINT "decision_answer" CHECK ("decision"."answer" in ('accepted','declined')),
+	CONSTRAINT "decision_second_person" CHECK ("decision"."released_by_id" is null or "decision"."released_by_id" <> "decision"."prepared_by_id")
+);
+--> statement-breakpoint
+CREATE TABLE "excuse" (
+	"application_id" uuid NOT NULL,
+	"requirement" text NOT NULL,
+	"scope" text NOT NULL,
+	"entry" text DEFAULT '' NOT NULL,
+	"reason" text NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	CONSTRAINT "excuse_application_id_requirement_scope_entry_pk" PRIMARY KEY("application_id","requirement","scope","entry")
+);
+--> statement-breakpoint
+CREATE TABLE "submission" (
+	"application_id" uuid NOT NULL,
+	"no" integer NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	"choices" jsonb NOT NULL,
+	"answers" jsonb NOT NULL,
+	"uploads" jsonb NOT NULL,
+	"office_version" integer NOT NULL,
+	CONSTRAINT "submission_application_id_no_pk" PRIMARY KEY("application_id","no")
+);
+--> statement-breakpoint
+CREATE TABLE "turn_change" (
+	"application_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	"turn" text NOT NULL,
+	CONSTRAINT "turn_change_application_id_at_pk" PRIMARY KEY("application_id","at")
+);
+--> statement-breakpoint
+CREATE TABLE "auth_account" (
+	"id" text PRIMARY KEY NOT NULL,
+	"account_id" text NOT NULL,
+	"provider_id" text NOT NULL,
+	"user_id" text NOT NULL,
+	"access_token" text,
+	"refresh_token" text,
+	"id_token" text,
+	"access_token_expires_at" timestamp with time zone,
+	"refresh_token_expires_at" timestamp with time zone,
+	"scope" text,
+	"password" text,
+	"created_at" timestamp with time zone NOT NULL,
+	"updated_at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "auth_session" (
+	"id" text PRIMARY KEY NOT NULL,
+	"user_id" text NOT NULL,
+	"token" text NOT NULL,
+	"expires_at" timestamp with time zone NOT NULL,
+	"ip_address" text,
+	"user_agent" text,
+	"created_at" timestamp with time zone NOT NULL,
+	"updated_at" timestamp with time zone NOT NULL,
+	CONSTRAINT "auth_session_token_unique" UNIQUE("token")
+);
+--> statement-breakpoint
+CREATE TABLE "auth_user" (
+	"id" text PRIMARY KEY NOT NULL,
+	"name" text NOT NULL,
+	"email" "citext" NOT NULL,
+	"email_verified" boolean DEFAULT false NOT NULL,
+	"image" text,
+	"created_at" timestamp with time zone NOT NULL,
+	"updated_at" timestamp with time zone NOT NULL,
+	CONSTRAINT "auth_user_email_unique" UNIQUE("email")
+);
+--> statement-breakpoint
+CREATE TABLE "auth_verification" (
+	"id" text PRIMARY KEY NOT NULL,
+	"identifier" text NOT NULL,
+	"value" text NOT NULL,
+	"expires_at" timestamp with time zone NOT NULL,
+	"created_at" timestamp with time zone,
+	"updated_at" timestamp with time zone
+);
+--> statement-breakpoint
+CREATE TABLE "cycle" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"key" text NOT NULL,
+	"title" jsonb NOT NULL,
+	"last_number" integer DEFAULT 0 NOT NULL,
+	CONSTRAINT "cycle_key_unique" UNIQUE("key")
+);
+--> statement-breakpoint
+CREATE TABLE "intake" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"programme_id" uuid NOT NULL,
+	"cycle_id" uuid NOT NULL,
+	"starts_on" date NOT NULL,
+	"places" integer NOT NULL,
+	CONSTRAINT "intake_once" UNIQUE("programme_id","cycle_id","starts_on")
+);
+--> statement-breakpoint
+CREATE TABLE "office_reference" (
+	"version" integer PRIMARY KEY NOT NULL,
+	"body" jsonb NOT NULL,
+	"created_at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "procedure" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"key" text NOT NULL,
+	"title" jsonb NOT NULL,
+	"most_choices" integer NOT NULL,
+	CONSTRAINT "procedure_key_unique" UNIQUE("key")
+);
+--> statement-breakpoint
+CREATE TABLE "programme" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"procedure_id" uuid NOT NULL,
+	"code" text NOT NULL,
+	"title" jsonb NOT NULL,
+	"award" text NOT NULL,
+	"level" text NOT NULL,
+	"language" text NOT NULL,
+	"ects" integer NOT NULL,
+	"campuses" jsonb NOT NULL,
+	"modes" jsonb DEFAULT '[]'::jsonb NOT NULL,
+	"tracks" jsonb DEFAULT '[]'::jsonb NOT NULL,
+	"description" jsonb NOT NULL,
+	CONSTRAINT "programme_code_unique" UNIQUE("code")
+);
+--> statement-breakpoint
+CREATE TABLE "round" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"intake_id" uuid NOT NULL,
+	"key" text NOT NULL,
+	"version" integer DEFAULT 1 NOT NULL,
+	"opens_at" timestamp with time zone NOT NULL,
+	"closings" jsonb NOT NULL,
+	"closed_at" timestamp with time zone,
+	"promise_days" integer NOT NULL,
+	CONSTRAINT "round_once" UNIQUE("intake_id","key")
+);
+--> statement-breakpoint
+CREATE TABLE "rulebook" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"intake_id" uuid NOT NULL,
+	"version" integer NOT NULL,
+	"status" text NOT NULL,
+	"body" jsonb NOT NULL,
+	"published_at" timestamp with time zone,
+	CONSTRAINT "rulebook_version" UNIQUE("intake_id","version"),
+	CONSTRAINT "rulebook_status" CHECK ("rulebook"."status" in ('draft','published','superseded'))
+);
+--> statement-breakpoint
+CREATE TABLE "content" (
+	"sha256" text PRIMARY KEY NOT NULL,
+	"size" integer NOT NULL,
+	"media_type" text NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "content_chunk" (
+	"sha256" text NOT NULL,
+	"no" integer NOT NULL,
+	"bytes" "bytea" NOT NULL,
+	CONSTRAINT "content_chunk_sha256_no_pk" PRIMARY KEY("sha256","no")
+);
+--> statement-breakpoint
+CREATE TABLE "evidence" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"requirement" text NOT NULL,
+	"scope" text NOT NULL,
+	"entry" text DEFAULT '' NOT NULL,
+	"upload_id" uuid NOT NULL,
+	"first_page" integer DEFAULT 1 NOT NULL,
+	"last_page" integer NOT NULL,
+	"supplied_at" timestamp with time zone NOT NULL,
+	"replaced_at" timestamp with time zone,
+	"judgement" text,
+	"judged_at" timestamp with time zone,
+	"judged_by_id" uuid,
+	"reason" text,
+	"proof" text DEFAULT 'copy' NOT NULL,
+	CONSTRAINT "evidence_judgement" CHECK ("evidence"."judgement" in ('accepted','returned'))
+);
+--> statement-breakpoint
+CREATE TABLE "reference_request" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"referee" text NOT NULL,
+	"scopes" jsonb NOT NULL,
+	"name" text NOT NULL,
+	"email" text NOT NULL,
+	"token_hash" text NOT NULL,
+	"state" text NOT NULL,
+	"asked_at" timestamp with time zone NOT NULL,
+	"ends_at" timestamp with time zone NOT NULL,
+	"opened_at" timestamp with time zone,
+	"given_at" timestamp with time zone,
+	"closed_at" timestamp with time zone,
+	"answers" jsonb,
+	"upload_id" uuid,
+	"judgement" text,
+	"judged_at" timestamp with time zone,
+	"judged_by_id" uuid,
+	CONSTRAINT "reference_request_token_hash_unique" UNIQUE("token_hash"),
+	CONSTRAINT "reference_state" CHECK ("reference_request"."state" in ('asked','opened','given','declined','withdrawn','undeliverable'))
+);
+--> statement-breakpoint
+CREATE TABLE "upload" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"sha256" text NOT NULL,
+	"name" text NOT NULL,
+	"pages" integer NOT NULL,
+	"marks" jsonb NOT NULL,
+	"uploaded_at" timestamp with time zone NOT NULL,
+	"uploaded_by" text NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "charge" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"item" text NOT NULL,
+	"scope" text NOT NULL,
+	"minor" integer NOT NULL,
+	"currency" text NOT NULL,
+	"payment_reference" text NOT NULL,
+	"made_at" timestamp with time zone NOT NULL,
+	CONSTRAINT "charge_payment_reference_unique" UNIQUE("payment_reference"),
+	CONSTRAINT "charge_once" UNIQUE("application_id","item","scope")
+);
+--> statement-breakpoint
+CREATE TABLE "charge_adjustment" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"charge_id" uuid NOT NULL,
+	"minor" integer NOT NULL,
+	"reason" text NOT NULL,
+	"at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "payment" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"charge_id" uuid NOT NULL,
+	"minor" integer NOT NULL,
+	"currency" text NOT NULL,
+	"state" text NOT NULL,
+	"provider_key" text,
+	"started_at" timestamp with time zone NOT NULL,
+	"settled_at" timestamp with time zone,
+	CONSTRAINT "payment_provider_key_unique" UNIQUE("provider_key"),
+	CONSTRAINT "payment_state" CHECK ("payment"."state" in ('started','booked','declined','abandoned'))
+);
+--> statement-breakpoint
+CREATE TABLE "consent" (
+	"person_id" uuid NOT NULL,
+	"text_key" text NOT NULL,
+	"text_version" text NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	CONSTRAINT "consent_person_id_text_key_text_version_pk" PRIMARY KEY("person_id","text_key","text_version")
+);
+--> statement-breakpoint
+CREATE TABLE "role_grant" (
+	"person_id" uuid NOT NULL,
+	"role" text NOT NULL,
+	"scope" text DEFAULT '*' NOT NULL,
+	"granted_at" timestamp with time zone NOT NULL,
+	CONSTRAINT "role_grant_person_id_role_scope_pk" PRIMARY KEY("person_id","role","scope"),
+	CONSTRAINT "role_grant_role" CHECK ("role_grant"."role" in ('officer','lead officer','finance','assessor','administrator','agent'))
+);
+--> statement-breakpoint
+CREATE TABLE "mail_link" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"token_hash" text NOT NULL,
+	"purpose" text NOT NULL,
+	"person_id" uuid NOT NULL,
+	"created_at" timestamp with time zone NOT NULL,
+	"ends_at" timestamp with time zone NOT NULL,
+	"used_at" timestamp with time zone,
+	"replaced_at" timestamp with time zone,
+	CONSTRAINT "mail_link_token_hash_unique" UNIQUE("token_hash"),
+	CONSTRAINT "mail_link_purpose" CHECK ("mail_link"."purpose" in ('confirm address','set password'))
+);
+--> statement-breakpoint
+CREATE TABLE "person" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"account_id" text,
+	"name" text NOT NULL,
+	"email" "citext" NOT NULL,
+	"locale" text DEFAULT 'en' NOT NULL,
+	"created_at" timestamp with time zone NOT NULL,
+	"confirmed_at" timestamp with time zone,
+	CONSTRAINT "person_account_id_unique" UNIQUE("account_id"),
+	CONSTRAINT "person_email_unique" UNIQUE("email")
+);
+--> statement-breakpoint
+CREATE TABLE "wrong_guess" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"subject" text NOT NULL,
+	"at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "choice_standing" (
+	"choice_id" uuid PRIMARY KEY NOT NULL,
+	"application_id" uuid NOT NULL,
+	"stage" text NOT NULL,
+	"closed_as" text,
+	"eligibility" text NOT NULL,
+	"findings" jsonb NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "event" (
+	"id" bigserial PRIMARY KEY NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	"act" text NOT NULL,
+	"actor" text NOT NULL,
+	"application_id" uuid,
+	"about" jsonb NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "file_name" (
+	"application_id" uuid PRIMARY KEY NOT NULL,
+	"shown" text NOT NULL,
+	"folded" text NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "file_standing" (
+	"application_id" uuid PRIMARY KEY NOT NULL,
+	"number" text NOT NULL,
+	"stage" text NOT NULL,
+	"turn" text NOT NULL,
+	"reason" text NOT NULL,
+	"requirement" text,
+	"next_title" text,
+	"next_count" integer,
+	"due_at" timestamp with time zone,
+	"order_at" timestamp with time zone NOT NULL,
+	"comb" text NOT NULL,
+	"programmes" text NOT NULL,
+	"officer_id" uuid,
+	"last_event_at" timestamp with time zone NOT NULL,
+	"valid_until" timestamp with time zone,
+	"assessed_at" timestamp with time zone NOT NULL,
+	"office_version" integer NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "message" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid,
+	"person_id" uuid,
+	"to_address" text NOT NULL,
+	"template" text NOT NULL,
+	"locale" text NOT NULL,
+	"values" jsonb NOT NULL,
+	"state" text NOT NULL,
+	"due_at" timestamp with time zone NOT NULL,
+	"queued_at" timestamp with time zone NOT NULL,
+	"sent_at" timestamp with time zone,
+	"attempts" integer DEFAULT 0 NOT NULL,
+	"failure" text,
+	CONSTRAINT "message_state" CHECK ("message"."state" in ('queued','sending','sent','failed','withdrawn'))
+);
+--> statement-breakpoint
+CREATE TABLE "tray_mail" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"message_id" uuid NOT NULL,
+	"to_address" text NOT NULL,
+	"subject" text NOT NULL,
+	"body" text NOT NULL,
+	"received_at" timestamp with time zone NOT NULL,
+	CONSTRAINT "tray_mail_message_id_unique" UNIQUE("message_id")
+);
+--> statement-breakpoint
+ALTER TABLE "answer" ADD CONSTRAINT "answer_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "answer_version" ADD CONSTRAINT "answer_version_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "application" ADD CONSTRAINT "application_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "application" ADD CONSTRAINT "application_cycle_id_cycle_id_fk" FOREIGN KEY ("cycle_id") REFERENCES "public"."cycle"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "application" ADD CONSTRAINT "application_procedure_id_procedure_id_fk" FOREIGN KEY ("procedure_id") REFERENCES "public"."procedure"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "application" ADD CONSTRAINT "application_officer_id_person_id_fk" FOREIGN KEY ("officer_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "ask" ADD CONSTRAINT "ask_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "ask" ADD CONSTRAINT "ask_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "choice" ADD CONSTRAINT "choice_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "choice" ADD CONSTRAINT "choice_intake_id_intake_id_fk" FOREIGN KEY ("intake_id") REFERENCES "public"."intake"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "choice" ADD CONSTRAINT "choice_round_id_round_id_fk" FOREIGN KEY ("round_id") REFERENCES "public"."round"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "choice" ADD CONSTRAINT "choice_rulebook_id_rulebook_id_fk" FOREIGN KEY ("rulebook_id") REFERENCES "public"."rulebook"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "confirmation" ADD CONSTRAINT "confirmation_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "confirmation" ADD CONSTRAINT "confirmation_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "decision" ADD CONSTRAINT "decision_choice_id_choice_id_fk" FOREIGN KEY ("choice_id") REFERENCES "public"."choice"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "decision" ADD CONSTRAINT "decision_prepared_by_id_person_id_fk" FOREIGN KEY ("prepared_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "decision" ADD CONSTRAINT "decision_released_by_id_person_id_fk" FOREIGN KEY ("released_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "excuse" ADD CONSTRAINT "excuse_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "excuse" ADD CONSTRAINT "excuse_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "submission" ADD CONSTRAINT "submission_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "turn_change" ADD CONSTRAINT "turn_change_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "auth_account" ADD CONSTRAINT "auth_account_user_id_auth_user_id_fk" FOREIGN KEY ("user_id") REFERENCES "public"."auth_user"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "auth_session" ADD CONSTRAINT "auth_session_user_id_auth_user_id_fk" FOREIGN KEY ("user_id") REFERENCES "public"."auth_user"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "intake" ADD CONSTRAINT "intake_programme_id_programme_id_fk" FOREIGN KEY ("programme_id") REFERENCES "public"."programme"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "intake" ADD CONSTRAINT "intake_cycle_id_cycle_id_fk" FOREIGN KEY ("cycle_id") REFERENCES "public"."cycle"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "programme" ADD CONSTRAINT "programme_procedure_id_procedure_id_fk" FOREIGN KEY ("procedure_id") REFERENCES "public"."procedure"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "round" ADD CONSTRAINT "round_intake_id_intake_id_fk" FOREIGN KEY ("intake_id") REFERENCES "public"."intake"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "rulebook" ADD CONSTRAINT "rulebook_intake_id_intake_id_fk" FOREIGN KEY ("intake_id") REFERENCES "public"."intake"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "content_chunk" ADD CONSTRAINT "content_chunk_sha256_content_sha256_fk" FOREIGN KEY ("sha256") REFERENCES "public"."content"("sha256") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "evidence" ADD CONSTRAINT "evidence_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "evidence" ADD CONSTRAINT "evidence_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "evidence" ADD CONSTRAINT "evidence_judged_by_id_person_id_fk" FOREIGN KEY ("judged_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "reference_request" ADD CONSTRAINT "reference_request_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "reference_request" ADD CONSTRAINT "reference_request_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "reference_request" ADD CONSTRAINT "reference_request_judged_by_id_person_id_fk" FOREIGN KEY ("judged_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "upload" ADD CONSTRAINT "upload_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "upload" ADD CONSTRAINT "upload_sha256_content_sha256_fk" FOREIGN KEY ("sha256") REFERENCES "public"."content"("sha256") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "charge" ADD CONSTRAINT "charge_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "charge_adjustment" ADD CONSTRAINT "charge_adjustment_charge_id_charge_id_fk" FOREIGN KEY ("charge_id") REFERENCES "public"."charge"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "payment" ADD CONSTRAINT "payment_charge_id_charge_id_fk" FOREIGN KEY ("charge_id") REFERENCES "public"."charge"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "consent" ADD CONSTRAINT "consent_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "role_grant" ADD CONSTRAINT "role_grant_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "mail_link" ADD CONSTRAINT "mail_link_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "choice_standing" ADD CONSTRAINT "choice_standing_choice_id_choice_id_fk" FOREIGN KEY ("choice_id") REFERENCES "public"."choice"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "choice_standing" ADD CONSTRAINT "choice_standing_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "event" ADD CONSTRAINT "event_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "file_name" ADD CONSTRAINT "file_name_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "file_standing" ADD CONSTRAINT "file_standing_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "message" ADD CONSTRAINT "message_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "message" ADD CONSTRAINT "message_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+CREATE INDEX "ask_application" ON "ask" USING btree ("application_id");--> statement-breakpoint
+CREATE INDEX "choice_intake" ON "choice" USING btree ("intake_id");--> statement-breakpoint
+CREATE UNIQUE INDEX "rulebook_one_published" ON "rulebook" USING btree ("intake_id") WHERE "rulebook"."status" = 'published';--> statement-breakpoint
+CREATE INDEX "evidence_application" ON "evidence" USING btree ("application_id");--> statement-breakpoint
+CREATE INDEX "reference_application" ON "reference_request" USING btree ("application_id");--> statement-breakpoint
+CREATE UNIQUE INDEX "reference_one_live" ON "reference_request" USING btree ("application_id","referee") WHERE "reference_request"."state" in ('asked','opened','given');--> statement-breakpoint
+CREATE INDEX "upload_application" ON "upload" USING btree ("application_id");--> statement-breakpoint
+CREATE INDEX "upload_content" ON "upload" USING btree ("sha256");--> statement-breakpoint
+CREATE INDEX "adjustment_charge" ON "charge_adjustment" USING btree ("charge_id");--> statement-breakpoint
+CREATE INDEX "payment_charge" ON "payment" USING btree ("charge_id");--> statement-breakpoint
+CREATE UNIQUE INDEX "mail_link_one_live" ON "mail_link" USING btree ("person_id","purpose") WHERE "mail_link"."used_at" is null and "mail_link"."replaced_at" is null;--> statement-breakpoint
+CREATE INDEX "wrong_guess_subject" ON "wrong_guess" USING btree ("subject","at");--> statement-breakpoint
+CREATE INDEX "choice_standing_application" ON "choice_standing" USING btree ("application_id");--> statement-breakpoint
+CREATE INDEX "event_application" ON "event" USING btree ("application_id","id");--> statement-breakpoint
+CREATE INDEX "file_name_trigram" ON "file_name" USING gin ("folded" gin_trgm_ops);--> statement-breakpoint
+CREATE INDEX "standing_turn" ON "file_standing" USING btree ("turn","reason","order_at","number");--> statement-breakpoint
+CREATE INDEX "standing_officer" ON "file_standing" USING btree ("officer_id","turn","reason");--> statement-breakpoint
+CREATE INDEX "standing_valid" ON "file_standing" USING btree ("valid_until");--> statement-breakpoint
+CREATE INDEX "message_due" ON "message" USING btree ("due_at") WHERE "message"."state" = 'queued';--> statement-breakpoint
+CREATE INDEX "message_person" ON "message" USING btree ("person_id","queued_at");--> statement-breakpoint
+CREATE INDEX "tray_to" ON "tray_mail" USING btree ("to_address","received_at");

@@ -1,0 +1,18 @@
+CREATE FUNCTION refuse_change() RETURNS trigger LANGUAGE plpgsql AS $$
+BEGIN
+  RAISE EXCEPTION '% is append-only', TG_TABLE_NAME USING ERRCODE = 'restrict_violation';
+END $$;
+--> statement-breakpoint
+CREATE TRIGGER event_is_append_only BEFORE UPDATE OR DELETE OR TRUNCATE ON event FOR EACH STATEMENT EXECUTE FUNCTION refuse_change();
+--> statement-breakpoint
+CREATE FUNCTION refuse_published_change() RETURNS trigger LANGUAGE plpgsql AS $$
+BEGIN
+  IF OLD.status <> 'draft' AND (NEW.body IS DISTINCT FROM OLD.body OR NEW.status = 'draft' OR NEW.version <> OLD.version) THEN
+    RAISE EXCEPTION 'a published rulebook never changes' USING ERRCODE = 'restrict_violation';
+  END IF;
+  RETURN NEW;
+END $$;
+--> statement-breakpoint
+CREATE TRIGGER rulebook_published_never_changes BEFORE UPDATE ON rulebook FOR EACH ROW EXECUTE FUNCTION refuse_published_change();
+--> statement-breakpoint
+CREATE TRIGGER office_reference_never_changes BEFORE UPDATE OR DELETE ON office_reference FOR EACH STATEMENT EXECUTE FUNCTION refuse_change();

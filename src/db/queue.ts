@@ -1,0 +1,41 @@
+import type pg from "pg";
+import PgBoss from "pg-boss";
+import { z } from "zod";
+
+/**
+ * The job queue in PostgreSQL. Names and payloads stand here, so that acts can enqueue without knowing the handlers.
+ * A job only wakes somebody: the truth (a message row, a file) is always in the tables, so a job that runs twice does no harm.
+ */
+export const JOBS = {
+  "send-message": z.object({ messageId: z.uuid() }),
+  "sweep-messages": z.object({}),
+  "reassess-aged": z.object({}),
+} as const;
+export type JobName = keyof typeof JOBS;
+export type JobPayload<Name extends JobName> = z.infer<(typeof JOBS)[Name]>;
+export const JOB_NAMES = Object.keys(JOBS) as readonly JobName[];
+
+const RETRY = { retryLimit: 8, retryDelay: 15, retryBackoff: true } as const;
+
+/** The queue as a process that only enqueues needs it. */
+export function openQueue(url: string, options: Partial<PgBoss.ConstructorOptions> = {}): PgBoss {
+  const boss = new PgBoss({ connectionString: url, supervise: false, schedule: false, max: 2, ...options });
+  boss.on("error", () => undefined); // a lost connection is met by the next call, which reports it
+  return boss;
+}
+
+/** Starts the queue and makes sure that every job's queue exists: sending to one that does not is silently lost. */
+export async function startQueue(boss: PgBoss): Promise<void> {
+  await boss.start();
+  for (const name of JOB_NAMES) await boss.createQueue(name, { name, policy: "standard", ...RETRY });
+}
+
+/** Enqueues inside the caller's transaction: the job exists if, and only if, the transaction commits. */
+export async function enqueue<Name extends JobName>(boss: PgBoss, client: pg.PoolClient, name: Name, payload: JobPayload<Name>, startAfter?: Date): Promise<void> {
+  const id = await boss.send(name, payload, {
+    ...RETRY,
+    ...(startAfter ? { startAfter } : {}),
+    db: { executeSql: async (text: string, values: unknown[]) => client.query(text, values) },
+  });
+  if (id === null) throw new Error(`the queue ${name} does not exist`);
+}

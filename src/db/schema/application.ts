@@ -1,0 +1,219 @@
+import { sql } from "drizzle-orm";
+import { boolean, check, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, unique, uuid } from "drizzle-orm/pg-core";
+import type { Json } from "../../core/assessment/facts";
+import { cycle, intake, procedure, round, rulebook } from "./catalogue";
+import { instant } from "./columns";
+import { person } from "./people";
+
+/** One person's application in one cycle and procedure: the office's file. */
+export const application = pgTable(
+  "application",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    number: text("number").notNull().unique(),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+    cycleId: uuid("cycle_id")
+      .notNull()
+      .references(() => cycle.id),
+    procedureId: uuid("procedure_id")
+      .notNull()
+      .references(() => procedure.id),
+    createdAt: instant("created_at").notNull(),
+    withdrawnAt: instant("withdrawn_at"),
+    groupAtSubmission: text("group_at_submission"),
+    officerId: uuid("officer_id").references(() => person.id),
+  },
+  (t) => [unique("application_once").on(t.personId, t.cycleId, t.procedureId)],
+);
+
+export const choice = pgTable(
+  "choice",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    intakeId: uuid("intake_id")
+      .notNull()
+      .references(() => intake.id),
+    roundId: uuid("round_id")
+      .notNull()
+      .references(() => round.id),
+    rulebookId: uuid("rulebook_id")
+      .notNull()
+      .references(() => rulebook.id),
+    rank: integer("rank").notNull(),
+    campus: text("campus"),
+    mode: text("mode"),
+    track: text("track"),
+    addedAt: instant("added_at").notNull(),
+    submittedAt: instant("submitted_at"),
+    withdrawnAt: instant("withdrawn_at"),
+    completeAt: instant("complete_at"),
+  },
+  (t) => [unique("choice_once").on(t.applicationId, t.intakeId), index("choice_intake").on(t.intakeId)],
+);
+
+/** A numbered version of what was submitted: which choices, and which version of each answer. It holds references, never values. */
+export const submission = pgTable(
+  "submission",
+  {
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    no: integer("no").notNull(),
+    at: instant("at").notNull(),
+    choices: jsonb("choices").$type<readonly string[]>().notNull(),
+    answers: jsonb("answers").$type<readonly { readonly place: string; readonly version: number }[]>().notNull(),
+    uploads: jsonb("uploads").$type<readonly string[]>().notNull(),
+    officeVersion: integer("office_version").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.no] })],
+);
+
+/** One row per answer: the applicant's claim, by its place in the form. `scope` is `file` or the id of a choice. */
+export const answer = pgTable(
+  "answer",
+  {
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    scope: text("scope").notNull(),
+    section: text("section").notNull(),
+    entry: text("entry").notNull().default(""),
+    field: text("field").notNull(),
+    value: jsonb("value").$type<Json>(),
+    version: integer("version").notNull(),
+    position: integer("position").notNull().default(0),
+    savedAt: instant("saved_at").notNull(),
+    /** Kept aside: it does not apply at present and is not submitted. */
+    dormant: boolean("dormant").notNull().default(false),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.scope, t.section, t.entry, t.field] })],
+);
+
+/** Every version that an answer ever had; append-only, emptied by erasure alone. */
+export const answerVersion = pgTable(
+  "answer_version",
+  {
+    applicationId: uuid("application_id").notNull(),
+    scope: text("scope").notNull(),
+    section: text("section").notNull(),
+    entry: text("entry").notNull(),
+    field: text("field").notNull(),
+    version: integer("version").notNull(),
+    value: jsonb("value").$type<Json>(),
+    savedAt: instant("saved_at").notNull(),
+    savedBy: text("saved_by").notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.applicationId, t.scope, t.section, t.entry, t.field, t.version] }),
+    foreignKey({ columns: [t.applicationId], foreignColumns: [application.id] }),
+  ],
+);
+
+/** What the office established, beside the claim. */
+export const confirmation = pgTable(
+  "confirmation",
+  {
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    scope: text("scope").notNull(),
+    section: text("section").notNull(),
+    entry: text("entry").notNull().default(""),
+    field: text("field").notNull(),
+    value: jsonb("value").$type<Json>(),
+    answerVersion: integer("answer_version").notNull(),
+    uploadId: uuid("upload_id"),
+    note: text("note"),
+    byId: uuid("by_id")
+      .notNull()
+      .references(() => person.id),
+    at: instant("at").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.scope, t.section, t.entry, t.field] })],
+);
+
+/** A requirement that an officer excused, with the reason. */
+export const excuse = pgTable(
+  "excuse",
+  {
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    requirement: text("requirement").notNull(),
+    scope: text("scope").notNull(),
+    entry: text("entry").notNull().default(""),
+    reason: text("reason").notNull(),
+    byId: uuid("by_id")
+      .notNull()
+      .references(() => person.id),
+    at: instant("at").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.requirement, t.scope, t.entry] })],
+);
+
+/** What the office asks the applicant to supply or correct, with a date. */
+export const ask = pgTable(
+  "ask",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    requirement: text("requirement").notNull(),
+    scope: text("scope").notNull(),
+    entry: text("entry").notNull().default(""),
+    text: text("text").notNull(),
+    due: text("due").notNull(),
+    askedAt: instant("asked_at").notNull(),
+    byId: uuid("by_id")
+      .notNull()
+      .references(() => person.id),
+    answeredAt: instant("answered_at"),
+  },
+  (t) => [index("ask_application").on(t.applicationId)],
+);
+
+/** A decision on a choice: prepared by one person, released by another, answered by the applicant. */
+export const decision = pgTable(
+  "decision",
+  {
+    choiceId: uuid("choice_id")
+      .primaryKey()
+      .references(() => choice.id),
+    kind: text("kind").notNull(),
+    reason: text("reason"),
+    conditions: jsonb("conditions").$type<readonly { readonly rule: string; readonly way: { en: string; fr: string } }[]>().notNull(),
+    preparedById: uuid("prepared_by_id")
+      .notNull()
+      .references(() => person.id),
+    preparedAt: instant("prepared_at").notNull(),
+    releasedById: uuid("released_by_id").references(() => person.id),
+    releasedAt: instant("released_at"),
+    answerBy: text("answer_by"),
+    answer: text("answer"),
+    answeredAt: instant("answered_at"),
+  },
+  (t) => [
+    check("decision_kind", sql`${t.kind} in ('offer','offer on conditions','waiting list','refusal')`),
+    check("decision_answer", sql`${t.answer} in ('accepted','declined')`),
+    check("decision_second_person", sql`${t.releasedById} is null or ${t.releasedById} <> ${t.preparedById}`),
+  ],
+);
+
+/** Whose turn it was from when on: clocks read these intervals. */
+export const turnChange = pgTable(
+  "turn_change",
+  {
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    at: instant("at").notNull(),
+    turn: text("turn").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.at] })],
+);

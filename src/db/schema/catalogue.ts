@@ -1,0 +1,101 @@
+import { sql } from "drizzle-orm";
+import { check, date, integer, jsonb, pgTable, text, unique, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import type { ReferenceSet } from "../../core/office/reference-set";
+import type { RulebookBody } from "../../core/rulebook/rulebook";
+import type { LocalText } from "../../core/text/local-text";
+import { instant } from "./columns";
+
+/** One campaign, named after the year of entry; numbers of applications are counted within it. */
+export const cycle = pgTable("cycle", {
+  id: uuid("id").primaryKey().defaultRandom(),
+  key: text("key").notNull().unique(),
+  title: jsonb("title").$type<LocalText>().notNull(),
+  lastNumber: integer("last_number").notNull().default(0),
+});
+
+/** A family of programmes that share one application. */
+export const procedure = pgTable("procedure", {
+  id: uuid("id").primaryKey().defaultRandom(),
+  key: text("key").notNull().unique(),
+  title: jsonb("title").$type<LocalText>().notNull(),
+  mostChoices: integer("most_choices").notNull(),
+});
+
+export const programme = pgTable("programme", {
+  id: uuid("id").primaryKey().defaultRandom(),
+  procedureId: uuid("procedure_id")
+    .notNull()
+    .references(() => procedure.id),
+  code: text("code").notNull().unique(),
+  title: jsonb("title").$type<LocalText>().notNull(),
+  award: text("award").notNull(),
+  level: text("level").notNull(),
+  language: text("language").notNull(),
+  ects: integer("ects").notNull(),
+  campuses: jsonb("campuses").$type<readonly string[]>().notNull(),
+  modes: jsonb("modes").$type<readonly string[]>().notNull().default([]),
+  tracks: jsonb("tracks").$type<readonly string[]>().notNull().default([]),
+  description: jsonb("description").$type<LocalText>().notNull(),
+});
+
+export const intake = pgTable(
+  "intake",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    programmeId: uuid("programme_id")
+      .notNull()
+      .references(() => programme.id),
+    cycleId: uuid("cycle_id")
+      .notNull()
+      .references(() => cycle.id),
+    startsOn: date("starts_on").notNull(),
+    places: integer("places").notNull(),
+  },
+  (t) => [unique("intake_once").on(t.programmeId, t.cycleId, t.startsOn)],
+);
+
+/** A window for applying to an intake. Closings are exclusive instants by applicant group. */
+export const round = pgTable(
+  "round",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    intakeId: uuid("intake_id")
+      .notNull()
+      .references(() => intake.id),
+    key: text("key").notNull(),
+    version: integer("version").notNull().default(1),
+    opensAt: instant("opens_at").notNull(),
+    closings: jsonb("closings").$type<readonly { readonly group: string; readonly at: string }[]>().notNull(),
+    /** Set when the office closes a round early. */
+    closedAt: instant("closed_at"),
+    promiseDays: integer("promise_days").notNull(),
+  },
+  (t) => [unique("round_once").on(t.intakeId, t.key)],
+);
+
+/** The versioned sections, requirements, entry rules and fee items of an intake. A published one never changes (a trigger refuses it). */
+export const rulebook = pgTable(
+  "rulebook",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    intakeId: uuid("intake_id")
+      .notNull()
+      .references(() => intake.id),
+    version: integer("version").notNull(),
+    status: text("status").notNull(),
+    body: jsonb("body").$type<RulebookBody>().notNull(),
+    publishedAt: instant("published_at"),
+  },
+  (t) => [
+    unique("rulebook_version").on(t.intakeId, t.version),
+    uniqueIndex("rulebook_one_published").on(t.intakeId).where(sql`${t.status} = 'published'`),
+    check("rulebook_status", sql`${t.status} in ('draft','published','superseded')`),
+  ],
+);
+
+/** The office's reference set; the newest version counts, older ones stay for what was assessed by them. */
+export const officeReference = pgTable("office_reference", {
+  version: integer("version").primaryKey(),
+  body: jsonb("body").$type<ReferenceSet>().notNull(),
+  createdAt: instant("created_at").notNull(),
+});

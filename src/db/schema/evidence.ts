@@ -1,0 +1,107 @@
+import { sql } from "drizzle-orm";
+import { check, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import { application } from "./application";
+import { bytea, instant } from "./columns";
+import { person } from "./people";
+
+/** A document's bytes, once for each content, by the SHA-256 of the whole. */
+export const content = pgTable("content", {
+  sha256: text("sha256").primaryKey(),
+  size: integer("size").notNull(),
+  mediaType: text("media_type").notNull(),
+});
+
+export const contentChunk = pgTable(
+  "content_chunk",
+  {
+    sha256: text("sha256")
+      .notNull()
+      .references(() => content.sha256, { onDelete: "cascade" }),
+    no: integer("no").notNull(),
+    bytes: bytea("bytes").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.sha256, t.no] })],
+);
+
+/** A document of one file: points to its content. A replaced one stays. */
+export const upload = pgTable(
+  "upload",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    sha256: text("sha256")
+      .notNull()
+      .references(() => content.sha256),
+    name: text("name").notNull(),
+    pages: integer("pages").notNull(),
+    marks: jsonb("marks").$type<readonly string[]>().notNull(),
+    uploadedAt: instant("uploaded_at").notNull(),
+    uploadedBy: text("uploaded_by").notNull(),
+  },
+  (t) => [index("upload_application").on(t.applicationId), index("upload_content").on(t.sha256)],
+);
+
+/** Links a requirement instance to an upload and a range of its pages, with the office's judgement. */
+export const evidence = pgTable(
+  "evidence",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    requirement: text("requirement").notNull(),
+    scope: text("scope").notNull(),
+    entry: text("entry").notNull().default(""),
+    uploadId: uuid("upload_id")
+      .notNull()
+      .references(() => upload.id),
+    firstPage: integer("first_page").notNull().default(1),
+    lastPage: integer("last_page").notNull(),
+    suppliedAt: instant("supplied_at").notNull(),
+    replacedAt: instant("replaced_at"),
+    judgement: text("judgement"),
+    judgedAt: instant("judged_at"),
+    judgedById: uuid("judged_by_id").references(() => person.id),
+    reason: text("reason"),
+    proof: text("proof").notNull().default("copy"),
+  },
+  (t) => [
+    index("evidence_application").on(t.applicationId),
+    check("evidence_judgement", sql`${t.judgement} in ('accepted','returned')`),
+  ],
+);
+
+/** One reference request per referee and file, with the choices it serves. Only the hash of its link is kept. */
+export const referenceRequest = pgTable(
+  "reference_request",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    /** The entry id of the referee in the form. */
+    referee: text("referee").notNull(),
+    scopes: jsonb("scopes").$type<readonly string[]>().notNull(),
+    name: text("name").notNull(),
+    email: text("email").notNull(),
+    tokenHash: text("token_hash").notNull().unique(),
+    state: text("state").notNull(),
+    askedAt: instant("asked_at").notNull(),
+    endsAt: instant("ends_at").notNull(),
+    openedAt: instant("opened_at"),
+    givenAt: instant("given_at"),
+    closedAt: instant("closed_at"),
+    answers: jsonb("answers").$type<{ readonly known: string; readonly rating: string; readonly text: string } | null>(),
+    uploadId: uuid("upload_id").references(() => upload.id),
+    judgement: text("judgement"),
+    judgedAt: instant("judged_at"),
+    judgedById: uuid("judged_by_id").references(() => person.id),
+  },
+  (t) => [
+    index("reference_application").on(t.applicationId),
+    uniqueIndex("reference_one_live").on(t.applicationId, t.referee).where(sql`${t.state} in ('asked','opened','given')`),
+    check("reference_state", sql`${t.state} in ('asked','opened','given','declined','withdrawn','undeliverable')`),
+  ],
+);

@@ -1,0 +1,79 @@
+import { sql } from "drizzle-orm";
+import { check, index, pgTable, primaryKey, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import { citext, instant } from "./columns";
+
+/** Somebody known to the office: an applicant or a member of staff. */
+export const person = pgTable("person", {
+  id: uuid("id").primaryKey().defaultRandom(),
+  accountId: text("account_id").unique(),
+  name: text("name").notNull(),
+  email: citext("email").notNull().unique(),
+  locale: text("locale").notNull().default("en"),
+  createdAt: instant("created_at").notNull(),
+  confirmedAt: instant("confirmed_at"),
+});
+
+/** A role that a person holds: over everything, or over one programme. */
+export const grant = pgTable(
+  "role_grant",
+  {
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+    role: text("role").notNull(),
+    /** `*`, or the code of a programme. */
+    scope: text("scope").notNull().default("*"),
+    grantedAt: instant("granted_at").notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.personId, t.role, t.scope] }),
+    check("role_grant_role", sql`${t.role} in ('officer','lead officer','finance','assessor','administrator','agent')`),
+  ],
+);
+
+/** Which version of which text somebody agreed to, and when. */
+export const consent = pgTable(
+  "consent",
+  {
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+    textKey: text("text_key").notNull(),
+    textVersion: text("text_version").notNull(),
+    at: instant("at").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.personId, t.textKey, t.textVersion] })],
+);
+
+/** A link that was mailed: only its hash is kept; it works once, until it ends or a newer one replaces it. */
+export const mailLink = pgTable(
+  "mail_link",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    tokenHash: text("token_hash").notNull().unique(),
+    purpose: text("purpose").notNull(),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+    createdAt: instant("created_at").notNull(),
+    endsAt: instant("ends_at").notNull(),
+    usedAt: instant("used_at"),
+    replacedAt: instant("replaced_at"),
+  },
+  (t) => [
+    check("mail_link_purpose", sql`${t.purpose} in ('confirm address','set password')`),
+    uniqueIndex("mail_link_one_live").on(t.personId, t.purpose).where(sql`${t.usedAt} is null and ${t.replacedAt} is null`),
+  ],
+);
+
+/** A wrong guess at a password, counted for the account and for the network address. */
+export const wrongGuess = pgTable(
+  "wrong_guess",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    /** `account:<address>` or `network:<address>`. */
+    subject: text("subject").notNull(),
+    at: instant("at").notNull(),
+  },
+  (t) => [index("wrong_guess_subject").on(t.subject, t.at)],
+);

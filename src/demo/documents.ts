@@ -1,0 +1,158 @@
+import { readFileSync } from "node:fs";
+import path from "node:path";
+import { PDFDocument, type PDFFont, type PDFPage, rgb } from "@cantoo/pdf-lib";
+import * as fontkit from "fontkit";
+import type { Profile } from "./profile";
+
+/** Real PDF documents for the demo's invented people, made the same way every time. */
+const FONTS = path.join(process.cwd(), "node_modules/@expo-google-fonts/noto-sans");
+const A4: [number, number] = [595, 842];
+const INK = rgb(0.11, 0.14, 0.19);
+const LINE = rgb(0.75, 0.72, 0.66);
+
+interface Sheet {
+  readonly document: PDFDocument;
+  readonly plain: PDFFont;
+  readonly bold: PDFFont;
+}
+
+async function sheet(title: string, madeOn: Date): Promise<Sheet> {
+  const document = await PDFDocument.create();
+  document.registerFontkit(fontkit);
+  document.setTitle(title);
+  document.setCreationDate(madeOn);
+  document.setModificationDate(madeOn);
+  const font = (name: string) => document.embedFont(readFileSync(path.join(FONTS, name)), { subset: true });
+  return { document, plain: await font("400Regular/NotoSans_400Regular.ttf"), bold: await font("700Bold/NotoSans_700Bold.ttf") };
+}
+
+function heading({ bold, plain }: Sheet, page: PDFPage, title: string, under: string): void {
+  page.drawText(title, { x: 60, y: 770, size: 18, font: bold, color: INK });
+  page.drawText(under, { x: 60, y: 748, size: 10, font: plain, color: INK });
+  page.drawLine({ start: { x: 60, y: 736 }, end: { x: 535, y: 736 }, thickness: 0.7, color: LINE });
+}
+
+function rows(made: Sheet, page: PDFPage, pairs: readonly (readonly [string, string])[], top = 700): void {
+  pairs.forEach(([label, value], i) => {
+    page.drawText(label, { x: 60, y: top - i * 26, size: 9, font: made.plain, color: INK });
+    page.drawText(value, { x: 220, y: top - i * 26, size: 12, font: made.bold, color: INK });
+  });
+}
+
+function wrap(text: string, font: PDFFont, size: number, width: number): readonly string[] {
+  const lines: string[] = [];
+  let line = "";
+  for (const word of text.split(" ")) {
+    const longer = line === "" ? word : `${line} ${word}`;
+    if (font.widthOfTextAtSize(longer, size) > width && line !== "") {
+      lines.push(line);
+      line = word;
+    } else line = longer;
+  }
+  return [...lines, line];
+}
+
+function paragraphs(made: Sheet, page: PDFPage, text: string, top: number): void {
+  let y = top;
+  for (const paragraph of text.split("\n")) {
+    for (const line of wrap(paragraph, made.plain, 11, 475)) {
+      page.drawText(line, { x: 60, y, size: 11, font: made.plain, color: INK });
+      y -= 17;
+    }
+    y -= 8;
+  }
+}
+
+const fullName = (p: Profile) => [p.given, p.family].filter(Boolean).join(" ");
+
+export async function passport(p: Profile, madeOn: Date): Promise<Buffer> {
+  const made = await sheet("Passport", madeOn);
+  const page = made.document.addPage([A4[1], A4[0]]);
+  page.drawRectangle({ x: 60, y: 60, width: 720, height: 470, borderColor: LINE, borderWidth: 1, color: rgb(0.97, 0.96, 0.93) });
+  page.drawText("PASSPORT · SPECIMEN", { x: 90, y: 480, size: 16, font: made.bold, color: INK });
+  page.drawRectangle({ x: 90, y: 230, width: 170, height: 220, color: rgb(0.87, 0.85, 0.8) });
+  page.drawCircle({ x: 175, y: 375, size: 38, color: rgb(0.62, 0.6, 0.55) });
+  page.drawEllipse({ x: 175, y: 275, xScale: 62, yScale: 45, color: rgb(0.62, 0.6, 0.55) });
+  const shown: readonly (readonly [string, string])[] = [
+    ["Surname", p.family],
+    ["Given names", p.given || "—"],
+    ["Nationality", p.citizenships[0] ?? ""],
+    ["Date of birth", p.birthDate],
+    ["Place of birth", p.birthPlace],
+    ["Number", p.passportNumber],
+    ["Date of expiry", p.passportOnPaper ?? p.passportExpiry],
+  ];
+  shown.forEach(([label, value], i) => {
+    page.drawText(label, { x: 300, y: 445 - i * 34, size: 9, font: made.plain, color: INK });
+    page.drawText(value, { x: 420, y: 445 - i * 34, size: 14, font: made.bold, color: INK });
+  });
+  return Buffer.from(await made.document.save());
+}
+
+export async function certificate(p: Profile, madeOn: Date): Promise<Buffer> {
+  const made = await sheet("Degree certificate", madeOn);
+  const page = made.document.addPage(A4);
+  const done = p.degree.status === "completed";
+  heading(made, page, p.degree.institution, done ? "Certificate of award" : "Confirmation of an expected award");
+  rows(made, page, [
+    ["This certifies that", fullName(p)],
+    ["born on", p.birthDate],
+    [done ? "was awarded the degree" : "is expected to be awarded", p.degree.title],
+    [done ? "on" : "by", p.degree.end],
+    ["Final grade", p.degree.grade ?? "not yet determined"],
+    ["Language of teaching", p.degree.language],
+  ]);
+  return Buffer.from(await made.document.save());
+}
+
+const COURSES_A_PAGE = 26;
+
+export async function transcript(p: Profile, madeOn: Date, pagesMissing = false): Promise<Buffer> {
+  const made = await sheet("Transcript of records", madeOn);
+  const all = p.courses;
+  for (let from = 0; from < all.length; from += COURSES_A_PAGE) {
+    const page = made.document.addPage(A4);
+    heading(made, page, `${p.degree.institution} · Academic record`, `${fullName(p)} · ${p.degree.title} · page ${from / COURSES_A_PAGE + 1}`);
+    page.drawText("Course", { x: 60, y: 716, size: 9, font: made.bold, color: INK });
+    page.drawText("Credits", { x: 390, y: 716, size: 9, font: made.bold, color: INK });
+    page.drawText("Grade", { x: 470, y: 716, size: 9, font: made.bold, color: INK });
+    all.slice(from, from + COURSES_A_PAGE).forEach((course, i) => {
+      const y = 696 - i * 23;
+      page.drawText(course.title, { x: 60, y, size: 10.5, font: made.plain, color: INK });
+      page.drawText(course.credits, { x: 390, y, size: 10.5, font: made.plain, color: INK });
+      page.drawText(course.grade ?? (course.status === "completed" ? "passed" : "running"), { x: 470, y, size: 10.5, font: made.plain, color: INK });
+      page.drawLine({ start: { x: 60, y: y - 7 }, end: { x: 535, y: y - 7 }, thickness: 0.4, color: LINE });
+    });
+    if (pagesMissing) break;
+  }
+  return Buffer.from(await made.document.save());
+}
+
+export async function motivation(p: Profile, madeOn: Date): Promise<Buffer> {
+  const made = await sheet("Letter of motivation", madeOn);
+  const page = made.document.addPage(A4);
+  heading(made, page, "Letter of motivation", fullName(p));
+  paragraphs(made, page, p.motivation, 700);
+  return Buffer.from(await made.document.save());
+}
+
+export async function englishProof(p: Profile, madeOn: Date): Promise<Buffer> {
+  const made = await sheet("Proof of English", madeOn);
+  const page = made.document.addPage(A4);
+  if (p.english.way === "taught") {
+    heading(made, page, p.degree.institution, "Certificate of teaching in English");
+    paragraphs(made, page, `This certifies that the programme ${p.degree.title}, followed by ${fullName(p)}, is taught entirely in English.`, 700);
+  } else {
+    heading(made, page, p.english.test === "het" ? "Harbour English Test" : "Keel Language Examination", "Test report");
+    rows(made, page, [["Candidate", fullName(p)], ["Day of the test", p.english.date], ...Object.entries(p.english.scores ?? {}).map(([part, score]) => [`Part ${part}`, score] as const)]);
+  }
+  return Buffer.from(await made.document.save());
+}
+
+export async function letterOfReference(p: Profile, madeOn: Date): Promise<Buffer> {
+  const made = await sheet("Reference", madeOn);
+  const page = made.document.addPage(A4);
+  heading(made, page, `Reference for ${fullName(p)}`, `${p.referee.name} · ${p.referee.institution}`);
+  paragraphs(made, page, p.referee.words, 700);
+  return Buffer.from(await made.document.save());
+}

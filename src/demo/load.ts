@@ -1,0 +1,195 @@
+import { giveReference, openReference, declineReference } from "../acts/answer-reference";
+import type { Runtime } from "../acts/act";
+import { confirmValues } from "../acts/confirm-values";
+import { answerDecision, prepareDecision, releaseDecision } from "../acts/decisions";
+import { acceptEvidence, returnEvidence } from "../acts/judge-evidence";
+import { takeFile, withdraw } from "../acts/keep-files";
+import { recordPayment, startPayment } from "../acts/payments";
+import { requestReference } from "../acts/request-reference";
+import { startApplication } from "../acts/start-application";
+import { submitApplication } from "../acts/submit-application";
+import { AnswerIndex } from "../core/sections/typed-facts";
+import { assess } from "../core/assessment/assess";
+import { contexts } from "../core/assessment/context";
+import { unconfirmed } from "../core/assessment/steps";
+import { formatDay, parseDay } from "../core/time/day";
+import type { Actor } from "../core/rights/actor";
+import { database } from "../db/connection";
+import { loadFile } from "../db/load-file";
+import { currentOffice } from "../db/office";
+import { act, type Filled, fillForm, formOf, supply } from "./applicant";
+import { saveAnswers } from "../acts/save-answers";
+import { momentFrom } from "./catalogue";
+import * as documents from "./documents";
+import type { Profile } from "./profile";
+import type { Moment, Story } from "./story";
+
+/**
+ * Plays a story: the demo's files are made only by running acts, each at its own moment, with due mail sent in between.
+ * Nothing else inserts a file, so their histories read like real ones.
+ */
+export interface Stage {
+  readonly runtime: Runtime;
+  /** Moves the clock. */
+  readonly moveTo: (instant: Date) => void;
+  /** Sends what is due and assesses what has aged. */
+  readonly drain: () => Promise<void>;
+  readonly anchor: string;
+  readonly roundId: string;
+  readonly staff: Readonly<Record<"officer" | "second" | "lead", Actor>>;
+  readonly applicantFor: (profile: Profile) => Promise<Actor>;
+}
+
+interface Play {
+  readonly stage: Stage;
+  readonly profile: Profile;
+  readonly actor: Actor;
+  applicationId: string;
+  choiceId: string;
+  filled: Filled;
+}
+
+const DOCUMENTS = ["passport", "certificate", "transcript", "motivation", "english"] as const;
+const PER_DEGREE = new Set(["certificate", "transcript"]);
+const SYSTEM: Actor = { kind: "system" };
+
+function bytesOf(play: Play, requirement: (typeof DOCUMENTS)[number], incomplete: boolean): Promise<Buffer> {
+  const madeOn = play.stage.runtime.now();
+  switch (requirement) {
+    case "passport":
+      return documents.passport(play.profile, madeOn);
+    case "certificate":
+      return documents.certificate(play.profile, madeOn);
+    case "transcript":
+      return documents.transcript(play.profile, madeOn, incomplete);
+    case "motivation":
+      return documents.motivation(play.profile, madeOn);
+    case "english":
+      return documents.englishProof(play.profile, madeOn);
+  }
+}
+
+const placeOf = (play: Play, requirement: string) => ({ applicationId: play.applicationId, requirement, scope: "file", entry: PER_DEGREE.has(requirement) ? play.filled.degree : "" });
+
+async function supplyAll(play: Play, which: readonly (typeof DOCUMENTS)[number][], incomplete: boolean): Promise<void> {
+  for (const requirement of which) {
+    const { entry } = placeOf(play, requirement);
+    await supply(play.stage.runtime, play.actor, play.applicationId, requirement, entry, `${requirement}.pdf`, await bytesOf(play, requirement, incomplete));
+  }
+}
+
+async function payFee(play: Play, result: "booked" | "declined"): Promise<void> {
+  const { runtime } = play.stage;
+  const loaded = await loadFile(runtime.pool, play.applicationId);
+  for (const charge of loaded?.facts.charges ?? []) {
+    if (charge.minor <= charge.paidMinor) continue;
+    const { paymentId } = await act(runtime, startPayment, play.actor, { applicationId: play.applicationId, chargeId: charge.id });
+    await act(runtime, recordPayment, SYSTEM, { paymentId, providerKey: `demo-${paymentId}`, result });
+  }
+}
+
+async function linkHolder(play: Play): Promise<Actor> {
+  const { rows } = await play.stage.runtime.pool.query<{ id: string }>("select id from reference_request where application_id = $1 order by asked_at desc limit 1", [play.applicationId]);
+  return { kind: "link", requestId: rows[0]?.id ?? "" };
+}
+
+/** Confirms everything beside accepted documents that an entry rule uses, with a change where the story wants one. */
+async function confirmAll(play: Play, changed: Readonly<Record<string, string>>): Promise<void> {
+  const { runtime } = play.stage;
+  const office = await currentOffice(database(runtime.pool));
+  const loaded = await loadFile(runtime.pool, play.applicationId);
+  if (!loaded) return;
+  const index = new AnswerIndex(loaded.facts);
+  const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office);
+  const { requirements } = assess({ ...loaded, office, at: runtime.now().getTime() });
+  const values = requirements
+    .filter((r) => r.standing === "accepted")
+    .flatMap((r) => unconfirmed({ contexts: all, index }, r))
+    .map((v) => {
+      const value = changed[`${v.section}.${v.field}`];
+      return value === undefined ? v : { ...v, value };
+    });
+  if (values.length > 0) await act(runtime, confirmValues, play.stage.staff.officer, { applicationId: play.applicationId, values, note: Object.keys(changed).length > 0 ? "As it stands on the document" : null });
+}
+
+async function decide(play: Play, moment: Extract<Moment, { do: "decide" }>): Promise<void> {
+  const { runtime, staff } = play.stage;
+  const target = { applicationId: play.applicationId, choiceId: play.choiceId };
+  await act(runtime, prepareDecision, staff.officer, { ...target, kind: moment.kind, reason: moment.reason ?? null });
+  if (moment.release) await act(runtime, releaseDecision, staff.lead, target);
+}
+
+function dayAfter(play: Play, days: number): string {
+  return formatDay((parseDay(play.stage.runtime.now().toISOString().slice(0, 10)) ?? 0) + days);
+}
+
+async function perform(play: Play, moment: Moment): Promise<void> {
+  const { runtime, staff } = play.stage;
+  const { applicationId, choiceId } = play;
+  switch (moment.do) {
+    case "fill":
+      play.filled = await fillForm(runtime, play.actor, applicationId, play.profile);
+      return;
+    case "fill some": {
+      const { sections } = formOf(play.profile);
+      for (const section of sections.slice(0, moment.sections)) await act(runtime, saveAnswers, play.actor, { applicationId, changes: section });
+      return;
+    }
+    case "supply":
+      return supplyAll(play, moment.which ?? DOCUMENTS, moment.incomplete ?? false);
+    case "ask referee":
+      await act(runtime, requestReference, play.actor, { applicationId, referee: play.filled.referee });
+      return;
+    case "reference given": {
+      const holder = await linkHolder(play);
+      await act(runtime, openReference, holder, {});
+      await act(runtime, giveReference, holder, { answers: { known: "Two years, as teacher and supervisor of the thesis", rating: "very good", text: play.profile.referee.words } });
+      return;
+    }
+    case "reference declined":
+      await act(runtime, declineReference, await linkHolder(play), {});
+      return;
+    case "pay":
+      return payFee(play, moment.result ?? "booked");
+    case "submit":
+      await act(runtime, submitApplication, play.actor, { applicationId, choiceIds: [choiceId] });
+      return;
+    case "take":
+      await act(runtime, takeFile, staff[moment.by], { applicationId, mine: true });
+      return;
+    case "accept":
+      for (const requirement of moment.which) await act(runtime, acceptEvidence, staff.officer, { ...placeOf(play, requirement), proof: moment.proof ?? "copy" });
+      return;
+    case "send back":
+      await act(runtime, returnEvidence, staff.officer, { ...placeOf(play, moment.which), reason: moment.reason, text: moment.text, due: dayAfter(play, moment.days) });
+      return;
+    case "confirm":
+      return confirmAll(play, moment.changed ?? {});
+    case "decide":
+      return decide(play, moment);
+    case "answer":
+      await act(runtime, answerDecision, play.actor, { applicationId, choiceId, answer: moment.answer });
+      return;
+    case "withdraw":
+      await act(runtime, withdraw, play.actor, { applicationId });
+      return;
+  }
+}
+
+/** Plays one story from its first moment to its last. */
+export async function playStory(stage: Stage, story: Story): Promise<string> {
+  const at = (moment: Moment) => new Date(momentFrom(stage.anchor, moment.day, moment.at ?? "10:30"));
+  const [first] = story.moments;
+  stage.moveTo(first ? at(first) : new Date(momentFrom(stage.anchor, -30)));
+  const actor = await stage.applicantFor(story.profile);
+  const { applicationId, number } = await act(stage.runtime, startApplication, actor, { roundId: stage.roundId });
+  const { rows } = await stage.runtime.pool.query<{ id: string }>("select id from choice where application_id = $1", [applicationId]);
+  const play: Play = { stage, profile: story.profile, actor, applicationId, choiceId: rows[0]?.id ?? "", filled: { degree: "", referee: "" } };
+  for (const moment of story.moments) {
+    stage.moveTo(at(moment));
+    await perform(play, moment);
+    stage.moveTo(new Date(at(moment).getTime() + 60_000));
+    await stage.drain();
+  }
+  return number;
+}

@@ -1,0 +1,94 @@
+import type { ReferenceSet } from "../core/office/reference-set";
+
+/** The countries of the European Economic Area and Switzerland. */
+const HOME_COUNTRIES = "AT BE BG CH CY CZ DE DK EE ES FI FR GR HR HU IE IS IT LI LT LU LV MT NL NO PL PT RO SE SI SK".split(" ");
+
+/** 24 December to 2 January, Easter Monday and the first and last Mondays, by year. */
+const MOVING: Readonly<Record<number, readonly string[]>> = {
+  2024: ["04-01", "05-06", "06-03", "08-05", "10-28"],
+  2025: ["04-21", "05-05", "06-02", "08-04", "10-27"],
+  2026: ["04-06", "05-04", "06-01", "08-03", "10-26"],
+  2027: ["03-29", "05-03", "06-07", "08-02", "10-25"],
+  2028: ["04-17", "05-01", "06-05", "08-07", "10-30"],
+  2029: ["04-02", "05-07", "06-04", "08-06", "10-29"],
+  2030: ["04-22", "05-06", "06-03", "08-05", "10-28"],
+};
+const FIXED = ["01-01", "01-02", "03-17", "12-24", "12-25", "12-26", "12-27", "12-28", "12-29", "12-30", "12-31"];
+
+const level = (level: "B1" | "B2" | "C1" | "C2", total: number | null, every: number) => ({ level, total, every });
+const part = (key: string, en: string, fr: string, min: number, max: number) => ({ key, title: { en, fr }, min, max, step: 1 });
+
+/** The office's reference set of the Merrow Institute, version 1. */
+export const referenceSet: ReferenceSet = {
+  name: { en: "Merrow Institute of Coast and Water", fr: "Institut Merrow du littoral et de l’eau" },
+  zone: "Europe/Dublin",
+  currency: "EUR",
+  calendar: {
+    weekend: [6, 7],
+    holidays: Object.fromEntries(Object.entries(MOVING).map(([year, days]) => [year, [...FIXED, ...days].map((d) => `${year}-${d}`)])),
+  },
+  groups: [
+    {
+      key: "home",
+      title: { en: "home group", fr: "groupe européen" },
+      when: {
+        any: [
+          { fact: "citizenship.citizenships", is: "includesOneOf", value: HOME_COUNTRIES },
+          { fact: "citizenship.residence", is: "oneOf", value: HOME_COUNTRIES },
+        ],
+      },
+    },
+    { key: "overseas", title: { en: "overseas group", fr: "groupe d’outre-mer" }, when: { all: [] } },
+  ],
+  scales: [
+    { key: "to20", title: { en: "20 to 0, pass 10", fr: "20 à 0, réussite à 10" }, best: "20", pass: "10", worst: "0" },
+    { key: "down6", title: { en: "1 (best) to 6, pass 4", fr: "1 (meilleure) à 6, réussite à 4" }, best: "1", pass: "4", worst: "6" },
+    {
+      key: "letters4",
+      title: { en: "letters, A (4.0) to F (0), pass D", fr: "lettres, A (4,0) à F (0), réussite à D" },
+      best: "4.0",
+      pass: "1.0",
+      worst: "0",
+      letters: ["A 4.0", "A- 3.7", "B+ 3.3", "B 3.0", "B- 2.7", "C+ 2.3", "C 2.0", "C- 1.7", "D 1.0", "F 0"].map((row) => {
+        const [label = "", points = ""] = row.split(" ");
+        return { label, points };
+      }),
+    },
+    { key: "percent40", title: { en: "percentage, pass 40", fr: "pourcentage, réussite à 40" }, best: "100", pass: "40", worst: "0" },
+    { key: "to10", title: { en: "10 to 0, pass 5", fr: "10 à 0, réussite à 5" }, best: "10", pass: "5", worst: "0" },
+  ],
+  tests: [
+    {
+      key: "het",
+      title: { en: "HET, Harbour English Test", fr: "HET, Harbour English Test" },
+      language: "en",
+      parts: [part("L", "Listening", "Écoute", 0, 50), part("R", "Reading", "Lecture", 0, 50), part("W", "Writing", "Écriture", 0, 50), part("S", "Speaking", "Oral", 0, 50)],
+      total: { method: "mean", round: "whole" },
+      validMonths: 18,
+      levels: [level("B1", 20, 17), level("B2", 29, 26), level("C1", 38, 34), level("C2", 45, 42)],
+    },
+    {
+      key: "kle",
+      title: { en: "KLE, Keel Language Examination", fr: "KLE, Keel Language Examination" },
+      language: "en",
+      parts: [
+        part("L", "Listening", "Écoute", 1, 6),
+        part("R", "Reading", "Lecture", 1, 6),
+        part("W", "Writing", "Écriture", 1, 6),
+        part("S", "Speaking", "Oral", 1, 6),
+        part("M", "Mediation", "Médiation", 1, 6),
+      ],
+      total: null,
+      validMonths: 36,
+      levels: [level("B1", null, 2), level("B2", null, 3), level("C1", null, 4), level("C2", null, 6)],
+    },
+  ],
+  areas: [
+    { key: "natural", title: { en: "Natural sciences", fr: "Sciences naturelles" } },
+    { key: "mathematics", title: { en: "Mathematics and statistics", fr: "Mathématiques et statistique" } },
+    { key: "engineering", title: { en: "Engineering", fr: "Ingénierie" } },
+    { key: "social", title: { en: "Social sciences and humanities", fr: "Sciences sociales et humaines" } },
+    { key: "other", title: { en: "Other", fr: "Autre" } },
+  ],
+  targets: { check: 5, answer: 2, ask: 10, acceptOffer: 15 },
+};

@@ -1,0 +1,56 @@
+import { runAct, type Runtime } from "../acts/act";
+import { reassessFiles } from "../acts/keep-files";
+import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/messages";
+import type { Locale } from "../core/text/local-text";
+import { JOBS, type JobName, type JobPayload } from "../db/queue";
+import type { MailService } from "../outside/mail";
+import { renderMail } from "../text/mail";
+import { agedFiles } from "../views/aged-files";
+import { dueMessages } from "../views/due-messages";
+
+/** What the handlers need: the runtime of the acts, and the ports to outside services. */
+export interface JobContext {
+  readonly runtime: Runtime;
+  readonly mail: MailService;
+  readonly baseUrl: string;
+}
+
+const SYSTEM = { kind: "system" } as const;
+const BATCH = 200;
+
+/** Sends one mail: claims it, calls the mail service outside any transaction, and reports how it went. */
+async function sendMessage({ runtime, mail, baseUrl }: JobContext, { messageId }: JobPayload<"send-message">): Promise<void> {
+  const claimed = await runAct(runtime, claimMessage, SYSTEM, { messageId });
+  if (!claimed.ok || !claimed.value) return;
+  const { toAddress, template, locale, values } = claimed.value;
+  const rendered = renderMail(locale as Locale, template, values, baseUrl); // written by ourselves from a checked locale
+  const outcome = await mail.send({ messageId, to: toAddress, ...rendered });
+  await runAct(runtime, reportMessage, SYSTEM, { messageId, result: outcome.result, failure: outcome.result === "sent" ? null : outcome.failure });
+}
+
+/** Sends whatever is due and was missed: a worker may have been killed between the act and the job. */
+async function sweepMessages(ctx: JobContext): Promise<void> {
+  await runAct(ctx.runtime, releaseStuckMessages, SYSTEM, {});
+  for (const messageId of await dueMessages(ctx.runtime.pool, ctx.runtime.now())) await sendMessage(ctx, { messageId });
+}
+
+/** Assesses files again whose result time alone has changed, in batches that each lock their files. */
+async function reassessAged({ runtime }: JobContext): Promise<void> {
+  for (;;) {
+    const applicationIds = await agedFiles(runtime.pool, runtime.now(), BATCH);
+    if (applicationIds.length === 0) return;
+    await runAct(runtime, reassessFiles, SYSTEM, { applicationIds: [...applicationIds] });
+  }
+}
+
+/** Runs one job: checks its payload and calls its handler. */
+export async function runJob(ctx: JobContext, name: JobName, payload: unknown): Promise<void> {
+  switch (name) {
+    case "send-message":
+      return sendMessage(ctx, JOBS["send-message"].parse(payload));
+    case "sweep-messages":
+      return sweepMessages(ctx);
+    case "reassess-aged":
+      return reassessAged(ctx);
+  }
+}

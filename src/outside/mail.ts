@@ -1,0 +1,47 @@
+import nodemailer from "nodemailer";
+
+/** The port to a mail service. A refused address is final; any other failure may be tried again. */
+export interface OutgoingMail {
+  readonly messageId: string;
+  readonly to: string;
+  readonly subject: string;
+  readonly body: string;
+}
+
+export type MailResult = { readonly result: "sent" } | { readonly result: "refused" | "failed"; readonly failure: string };
+
+export interface MailService {
+  readonly send: (mail: OutgoingMail) => Promise<MailResult>;
+}
+
+const PERMANENT = 500;
+
+/** A real mail server over SMTP. The message id makes a mail that is sent twice recognisable as one. */
+export function smtpMail(url: string, from: string): MailService {
+  const transport = nodemailer.createTransport(url);
+  return {
+    send: async ({ messageId, to, subject, body }) => {
+      try {
+        await transport.sendMail({ from, to, subject, text: body, messageId: `<${messageId}@unvex>` });
+        return { result: "sent" };
+      } catch (error) {
+        const code = typeof error === "object" && error !== null && "responseCode" in error ? Number(error.responseCode) : 0;
+        return { result: code >= PERMANENT ? "refused" : "failed", failure: `SMTP ${code || "connection"}` };
+      }
+    },
+  };
+}
+
+/** Where the stand-in keeps what it received; the root files give it its store. */
+export type TrayStore = (mail: OutgoingMail) => Promise<void>;
+
+/** The simulated mail service: keeps every mail in a tray. Addresses at `bounce.example` do not exist there. */
+export function trayMail(keep: TrayStore): MailService {
+  return {
+    send: async (mail) => {
+      if (mail.to.toLowerCase().endsWith("@bounce.example")) return { result: "refused", failure: "no such mailbox" };
+      await keep(mail);
+      return { result: "sent" };
+    },
+  };
+}

@@ -1,0 +1,217 @@
+import type { Step } from "../core/assessment/result";
+import type { Leaf, Trace } from "../core/rules/evaluate";
+import { addWorking, type WorkingCalendar, workingBetween } from "../core/calendar/working-days";
+import { dayAt, type ZoneTable } from "../core/time/zone";
+import { countryName, formatDate } from "./format";
+
+/** The office side's sentences, in English. */
+export const TURN_WORDS: Readonly<Record<string, string>> = {
+  office: "Office",
+  faculty: "Faculty",
+  applicant: "Applicant",
+  payment: "Payment",
+  "third party": "Third party",
+  nobody: "Nobody",
+};
+
+/** Under each turn, why files are held there. */
+export const REASON_WORDS: Readonly<Record<string, string>> = {
+  check: "Evidence to check",
+  confirm: "Values to confirm",
+  decide: "To decide",
+  release: "To release",
+  fill: "Preparing",
+  submit: "Ready to submit",
+  supply: "To supply",
+  "supply again": "Sent back to them",
+  "answer ask": "Asked",
+  "name referee": "To name a referee",
+  "answer offer": "Offer to answer",
+  prove: "Original to show",
+  pay: "To be paid",
+  "book payment": "On its way",
+  "give reference": "Reference asked for",
+  "await result": "Test result to come",
+  withdrawn: "Withdrawn",
+  refused: "Refused",
+  declined: "Declined our offer",
+  lapsed: "Not submitted in time",
+  decided: "Waiting list",
+  answered: "Accepted our offer",
+  closed: "Closed",
+};
+
+/** What has to be done, without who and by when: "check the transcript of records". */
+export function stepDeed(step: Pick<Step, "kind" | "count"> & { readonly title?: string | undefined }): string {
+  const title = step.title?.toLowerCase() ?? "evidence";
+  const count = step.count ?? 1;
+  switch (step.kind) {
+    case "check":
+      return `check ${title}`;
+    case "confirm":
+      return `confirm ${count} ${count === 1 ? "value" : "values"} beside ${title}`;
+    case "decide":
+      return "decide";
+    case "release":
+      return "release the decision, by a second person";
+    case "fill":
+      return `fill in ${count} more ${count === 1 ? "part" : "parts"} and submit`;
+    case "submit":
+      return "submit";
+    case "supply":
+      return `supply ${title}`;
+    case "supply again":
+      return `supply ${title} again`;
+    case "answer ask":
+      return "answer what we asked";
+    case "name referee":
+      return "name a referee and send the request";
+    case "pay":
+      return `pay the ${title}`;
+    case "book payment":
+      return `wait for the ${title} to be booked`;
+    case "give reference":
+      return "give the reference";
+    case "await result":
+      return "wait for the test result";
+    case "answer offer":
+      return "answer the offer";
+    case "prove":
+      return `show the original: ${title}`;
+    case "load calendar":
+      return "load the calendar of working days";
+  }
+}
+
+/** Lateness as people say it: "2 working days late", "today", "4 working days left". */
+export function timeLeft(dueAt: string | null, now: number, calendar: WorkingCalendar, zone: ZoneTable): { readonly text: string; readonly late: boolean } {
+  if (dueAt === null) return { text: "no date", late: false };
+  const due = dayAt(zone, Date.parse(dueAt) - 1);
+  const today = dayAt(zone, now);
+  if (due < today) {
+    const days = Math.max(1, workingBetween(calendar, due, today));
+    return { text: `${days} ${days === 1 ? "working day" : "working days"} late`, late: true };
+  }
+  if (due === today) return { text: "today", late: false };
+  const days = workingBetween(calendar, today, due);
+  return { text: `${days} ${days === 1 ? "working day" : "working days"} left`, late: false };
+}
+
+/** The same for a narrow column: "2 d late", "today", "4 d". */
+export function shortTimeLeft(dueAt: string | null, now: number, calendar: WorkingCalendar, zone: ZoneTable): { readonly text: string; readonly late: boolean } {
+  const { text, late } = timeLeft(dueAt, now, calendar, zone);
+  return { text: text.replace(/ working days?/u, " d").replace(" left", ""), late };
+}
+
+export function proposedDay(calendar: WorkingCalendar, zone: ZoneTable, now: number, days: number): number {
+  const today = dayAt(zone, now);
+  return addWorking(calendar, today, days) ?? today + days;
+}
+
+const COMPARED: Readonly<Record<Leaf["is"], string>> = {
+  equals: "must be",
+  differs: "must not be",
+  oneOf: "must be one of",
+  includesOneOf: "must include one of",
+  atLeast: "must be at least",
+  atMost: "must be at most",
+  over: "must be over",
+  under: "must be under",
+  known: "must be known",
+};
+
+/** What facts are called: titles from the rulebook's fields and measures, by the names that rules use. */
+export type FactTitles = Readonly<Record<string, string>>;
+
+const OWN_WORDS: FactTitles = { "courses.ects": "ECTS", degrees: "degrees", courses: "courses", tests: "test results", referees: "referees", start: "start of studies", group: "applicant group" };
+
+function factWord(name: string, titles: FactTitles): string {
+  return OWN_WORDS[name] ?? titles[name] ?? name.replace(/^(answers|it)\./u, "").replace(/\./gu, ", ");
+}
+
+function shown(value: string | null): string {
+  if (value === null) return "not known";
+  if (/^\d{4}-\d{2}-\d{2}$/u.test(value)) return formatDate("en", value);
+  if (/^([A-Z]{2}, )+[A-Z]{2}$/u.test(value)) return `${value.split(", ").slice(0, 3).map((c) => countryName("en", c)).join(", ")} …`;
+  return value;
+}
+
+/** How a measured value came about: the formula with its numbers. */
+export function detailLines(leaf: Leaf): readonly string[] {
+  const { detail } = leaf;
+  if (!detail) return [];
+  switch (detail.kind) {
+    case "grade":
+      return [
+        detail.from === "final grade" ? `Final grade ${detail.got}; best ${detail.best}, lowest pass ${detail.pass}` : `Mean ${detail.got} over ${detail.credits} credits; best ${detail.best}, lowest pass ${detail.pass}`,
+        `1 + 3 × (${detail.best} − ${detail.got}) ÷ (${detail.best} − ${detail.pass}) = ${detail.exact}`,
+        detail.shown === "not passed" ? "beyond 4: not passed" : `cut to ${detail.shown}, compared ${detail.compare === "rounded" ? `as ${detail.shown}` : `exactly, as ${detail.exact}`}`,
+      ];
+    case "level":
+      return [
+        `${detail.test.toUpperCase()} of ${formatDate("en", detail.date)}: ${Object.entries(detail.scores)
+          .map(([part, score]) => `${part} ${score}`)
+          .join(", ")}${detail.total ? `, total ${detail.total}` : ""}`,
+        `that is ${detail.level ?? "below every level of the table"}`,
+      ];
+    case "years":
+      return [`${detail.months} months of degree study taught in the language`];
+  }
+}
+
+/** One leaf as a sentence with the numbers. */
+export function leafSentence(trace: Trace, titles: FactTitles): string {
+  const { leaf } = trace;
+  if (!leaf) return "";
+  const from = leaf.open && leaf.seen !== null && (trace.op === "sum" || trace.op === "count") ? "at least " : "";
+  if (trace.op === "some") return `${leaf.seen} of ${leaf.entries} ${factWord(leaf.fact, titles)} fit${leaf.open ? "; the list is not whole yet" : ""}`;
+  if (trace.op === "sum") return `${from}${shown(leaf.seen)} ${factWord(leaf.fact, titles)} over ${leaf.entries} courses; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
+  if (trace.op === "count") return `${from}${shown(leaf.seen)} ${factWord(leaf.fact, titles)}; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
+  return `${factWord(leaf.fact, titles)}: ${shown(leaf.seen)}; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
+}
+
+/** Acts in the history, as something that somebody did. */
+export const EVENT_WORDS: Readonly<Record<string, string>> = {
+  "start-application": "began the application",
+  "add-choice": "added a programme",
+  "save-answers": "filled in",
+  "upload-document": "supplied",
+  "remove-document": "took a document out",
+  "request-reference": "asked a referee",
+  "withdraw-reference": "withdrew the request to a referee",
+  "open-reference": "opened the request",
+  "give-reference": "gave the reference",
+  "decline-reference": "declined to give a reference",
+  "reference-undeliverable": "mail to the referee could not be delivered",
+  "start-payment": "began a card payment",
+  "record-payment": "card payment settled",
+  "submit-application": "submitted",
+  "accept-evidence": "accepted",
+  "return-evidence": "sent back",
+  "undo-judgement": "took the judgement back",
+  "ask-applicant": "asked for",
+  "confirm-values": "confirmed values",
+  "excuse-requirement": "excused",
+  "prepare-decision": "prepared a decision",
+  "drop-decision": "took the prepared decision back",
+  "release-decision": "released the decision",
+  "answer-decision": "answered the offer",
+  "take-file": "took the file in hand",
+  withdraw: "withdrew",
+  "time-passed": "time passed",
+};
+
+export const REFUSED_WORDS: Readonly<Record<string, string>> = {
+  "not-yours": "You may not do this with your role.",
+  "not-found": "This is no longer here. Load the page again.",
+  "already-done": "Somebody has done this already. Load the page again to see it.",
+  locked: "This cannot be changed now.",
+  "check-failed": "A check fails, so it cannot be accepted. Send it back instead.",
+  "needs-reason": "Say why.",
+  "needs-second-person": "You prepared this decision; a second person has to release it.",
+  "not-eligible": "The entry rules do not allow this kind of decision.",
+  "not-confirmed": "Some findings stand on claimed values. Confirm them first.",
+  "not-complete": "The file is not complete yet.",
+  "too-late-to-undo": "Ten seconds have passed: this can no longer be undone.",
+  "invalid-input": "Something in the form is not right.",
+};

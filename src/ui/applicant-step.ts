@@ -1,0 +1,45 @@
+import type { Assessment, RequirementResult } from "../core/assessment/result";
+import type { Locale } from "../core/text/local-text";
+import { formatDate } from "../text/format";
+import { isTextKey, say } from "../text/say";
+
+/** The one next step, as a sentence to the applicant. */
+export function applicantStep(locale: Locale, assessment: Assessment): string {
+  const { next, stage } = assessment.file;
+  if (!next) return say(locale, stage === "closed" ? "next.closed" : "next.none");
+  const key = `next.${next.kind}`;
+  if (!isTextKey(key)) return say(locale, "next.none");
+  const title = next.title?.[locale] ?? "";
+  return say(locale, key, { count: next.count ?? 1, due: next.due ? formatDate(locale, next.due) : "—", title });
+}
+
+/** The standing of a requirement in the applicant's words: a filled section is complete, not accepted. */
+export function standingWord(locale: Locale, requirement: Pick<RequirementResult, "kind" | "standing">): string {
+  if (requirement.kind === "sections" && requirement.standing === "accepted") return say(locale, "standing.complete");
+  if (requirement.kind === "fee" && requirement.standing === "accepted") return say(locale, "fee.paid");
+  const key = `standing.${requirement.standing}`;
+  return isTextKey(key) ? say(locale, key) : requirement.standing;
+}
+
+/** Where on the applicant's side a requirement is answered. */
+export function requirementHref(number: string, requirement: Pick<RequirementResult, "kind" | "key" | "entry" | "gaps" | "sections" | "standing">): string {
+  const base = `/my/${number}`;
+  switch (requirement.kind) {
+    case "sections": {
+      const gap = requirement.gaps[0];
+      return gap ? gapHref(number, gap) : `${base}/${requirement.sections[0] ?? ""}`;
+    }
+    case "document":
+      return `${base}/documents#${requirement.key}-${requirement.entry}`;
+    case "reference":
+      return `${base}/referees`;
+    case "fee":
+      return `${base}/fee`;
+  }
+}
+
+/** The field that a gap is about: an entry that is missing leads to its section. */
+export function gapHref(number: string, gap: { readonly section: string; readonly entry: string; readonly field: string; readonly code: string }): string {
+  const anchor = gap.code === "missing" || gap.code === "wrong" ? `${gap.section}-${gap.entry}-${gap.field}` : gap.section;
+  return `/my/${number}/${gap.section}#${anchor}`;
+}

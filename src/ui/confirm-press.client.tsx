@@ -1,0 +1,52 @@
+"use client";
+
+import { App, Button } from "antd";
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import type { Locale } from "../core/text/local-text";
+
+const CANCEL: Readonly<Record<Locale, string>> = { en: "Not now", fr: "Pas maintenant" };
+
+/** A button for what cannot be taken back: it says exactly what will happen before it does it. */
+export function ConfirmPress({
+  action,
+  label,
+  question,
+  primary = false,
+  locale,
+}: {
+  action: () => Promise<string | null>;
+  label: string;
+  question: string;
+  primary?: boolean;
+  locale: Locale;
+}) {
+  const { modal } = App.useApp();
+  const router = useRouter();
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const run = async () => {
+    setBusy(true);
+    const refused = await action();
+    setBusy(false);
+    setWrong(refused);
+    router.refresh();
+  };
+  return (
+    <span>
+      <Button
+        type={primary ? "primary" : "default"}
+        loading={busy}
+        onClick={() => void modal.confirm({ title: label, content: question, icon: null, okText: label, cancelText: CANCEL[locale], onOk: () => void run() })}
+      >
+        {label}
+      </Button>
+      {wrong ? (
+        <span className="wrong" role="alert">
+          {" "}
+          {wrong}
+        </span>
+      ) : null}
+    </span>
+  );
+}

@@ -1,0 +1,76 @@
+"use client";
+
+import { useEffect, useRef, useState } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
+import { Document, Page, pdfjs } from "react-pdf";
+import "react-pdf/dist/Page/TextLayer.css";
+
+pdfjs.GlobalWorkerOptions.workerSrc = new URL("pdfjs-dist/build/pdf.worker.min.mjs", import.meta.url).toString();
+
+const ZOOMS = [0.75, 1, 1.4, 2] as const;
+
+/** A document in the page: turned with `r`, enlarged with `z`, paged with `n` and `b`. Nothing in it is run. */
+export default function DocumentViewer({ uploadId, mediaType, name }: { uploadId: string; mediaType: string; name: string }) {
+  const url = `/api/documents/${uploadId}?show=1`;
+  const [pages, setPages] = useState(1);
+  const [page, setPage] = useState(1);
+  const [turned, setTurned] = useState(0);
+  const [zoom, setZoom] = useState(1);
+  const box = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(520);
+  useEffect(() => {
+    const element = box.current;
+    if (!element) return;
+    const watch = new ResizeObserver(() => setWidth(Math.max(280, element.clientWidth - 4)));
+    watch.observe(element);
+    return () => watch.disconnect();
+  }, []);
+  const step = (by: number) => setPage((p) => Math.max(1, Math.min(pages, p + by)));
+  useHotkeys("n", () => step(1), [pages]);
+  useHotkeys("b", () => step(-1), [pages]);
+  useHotkeys("r", () => setTurned((t) => (t + 90) % 360));
+  useHotkeys("z", () => setZoom((z) => (z + 1) % ZOOMS.length));
+  const scale = ZOOMS[zoom] ?? 1;
+  return (
+    <div className="viewer">
+      <p className="viewer-line">
+        <strong>{name}</strong>
+        <span className="quiet">
+          page {page} of {pages} · {Math.round(scale * 100)} % ·{" "}
+          <button type="button" className="link-button" onClick={() => step(-1)} disabled={page === 1}>
+            back <span className="key">b</span>
+          </button>{" "}
+          <button type="button" className="link-button" onClick={() => step(1)} disabled={page === pages}>
+            next <span className="key">n</span>
+          </button>{" "}
+          <button type="button" className="link-button" onClick={() => setTurned((t) => (t + 90) % 360)}>
+            turn <span className="key">r</span>
+          </button>{" "}
+          <button type="button" className="link-button" onClick={() => setZoom((z) => (z + 1) % ZOOMS.length)}>
+            size <span className="key">z</span>
+          </button>
+        </span>
+      </p>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region has to be reached by the keyboard */}
+      <div ref={box} className="viewer-page" tabIndex={0} role="region" aria-label={`${name}, page ${page}`}>
+        {mediaType === "application/pdf" ? (
+          <Document
+            file={url}
+            loading={<p className="quiet">Opening the document …</p>}
+            error={<p className="wrong">This document cannot be shown here. Download it instead.</p>}
+            onLoadSuccess={({ numPages }) => setPages(numPages)}
+            externalLinkTarget="_blank"
+          >
+            <Page pageNumber={page} width={width * scale} rotate={turned || null} renderAnnotationLayer={false} />
+          </Document>
+        ) : (
+          // biome-ignore lint/performance/noImgElement: a private document, served once, not an image of the site
+          <img src={url} alt={name} style={{ width: width * scale, transform: `rotate(${turned}deg)` }} />
+        )}
+      </div>
+      <p>
+        <a href={`/api/documents/${uploadId}`}>Download</a>
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,191 @@
+"use client";
+
+import { Checkbox, DatePicker, Input, Radio, Select } from "antd";
+import dayjs from "dayjs";
+import customParseFormat from "dayjs/plugin/customParseFormat";
+import type { Json } from "../core/assessment/facts";
+import type { ReferenceSet } from "../core/office/reference-set";
+import type { Field } from "../core/sections/definition";
+import type { Locale } from "../core/text/local-text";
+import { countryOptions, languageOptions } from "../text/code-lists";
+import { say } from "../text/say";
+
+dayjs.extend(customParseFormat);
+
+/** One input for each kind of field. `onLeave` is called with the value as soon as the person is done with it. */
+export interface FieldInputProps {
+  readonly id: string;
+  readonly field: Field;
+  readonly value: Json;
+  readonly locale: Locale;
+  readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
+  readonly test: string | null;
+  readonly disabled: boolean;
+  readonly invalid: boolean;
+  readonly describedBy: string | undefined;
+  readonly onChange: (value: Json) => void;
+  readonly onLeave: (value: Json) => void;
+}
+
+const DATE_FORMATS = ["D MMM YYYY", "D MMMM YYYY", "YYYY-MM-DD", "D/M/YYYY", "D.M.YYYY"];
+
+function optionsOf({ field, office, locale }: Pick<FieldInputProps, "field" | "office" | "locale">) {
+  switch (field.kind) {
+    case "country":
+    case "countries":
+      return countryOptions(locale);
+    case "language":
+      return languageOptions(locale);
+    case "scale":
+      return [...office.scales.map((s) => ({ value: s.key, label: s.title[locale] })), { value: "other", label: say(locale, "form.other") }];
+    case "area":
+      return office.areas.map((a) => ({ value: a.key, label: a.title[locale] }));
+    case "test":
+      return office.tests.map((t) => ({ value: t.key, label: t.title[locale] }));
+    default:
+      return (field.options ?? []).map((o) => ({ value: o.value, label: o.title[locale] }));
+  }
+}
+
+function Choice(props: FieldInputProps) {
+  const { field, value, locale, onChange, onLeave } = props;
+  const options = optionsOf(props);
+  const pick = (picked: Json) => {
+    onChange(picked);
+    onLeave(picked);
+  };
+  const shared = {
+    id: props.id,
+    disabled: props.disabled,
+    options,
+    placeholder: say(locale, "form.choose"),
+    style: { width: "100%" },
+    status: props.invalid ? ("error" as const) : ("" as const),
+    "aria-describedby": props.describedBy,
+    "aria-required": field.required,
+    showSearch: { optionFilterProp: "label" },
+  };
+  if (field.kind === "countries") return <Select {...shared} mode="multiple" value={Array.isArray(value) ? (value as string[]) : []} onChange={(picked: string[]) => pick(picked)} />;
+  return <Select {...shared} allowClear={!field.required} value={typeof value === "string" && value !== "" ? value : undefined} onChange={(picked?: string) => pick(picked ?? null)} />;
+}
+
+function Scores({ id, value, office, test, locale, disabled, onChange, onLeave }: FieldInputProps) {
+  const definition = office.tests.find((t) => t.key === test);
+  const scores = typeof value === "object" && value !== null && !Array.isArray(value) ? (value as Readonly<Record<string, Json>>) : {};
+  if (!definition) return <p className="help">{say(locale, "form.choose")}</p>;
+  return (
+    <div className="scores">
+      {definition.parts.map((part) => (
+        <div key={part.key}>
+          <label htmlFor={`${id}-${part.key}`}>{say(locale, "form.score", { part: part.title[locale], min: part.min, max: part.max })}</label>
+          <Input
+            id={`${id}-${part.key}`}
+            inputMode="numeric"
+            disabled={disabled}
+            value={String(scores[part.key] ?? "")}
+            onChange={(e) => onChange({ ...scores, [part.key]: e.target.value.trim() })}
+            onBlur={() => onLeave(scores)}
+          />
+        </div>
+      ))}
+    </div>
+  );
+}
+
+function DateInput({ id, value, disabled, invalid, describedBy, field, onChange, onLeave }: FieldInputProps) {
+  const pick = (date: dayjs.Dayjs | null) => {
+    const picked = date?.isValid() ? date.format("YYYY-MM-DD") : null;
+    onChange(picked);
+    onLeave(picked);
+  };
+  return (
+    <DatePicker
+      id={id}
+      style={{ width: "100%" }}
+      disabled={disabled}
+      status={invalid ? "error" : ""}
+      format={DATE_FORMATS}
+      placeholder="3 Feb 2027"
+      value={typeof value === "string" && value !== "" ? dayjs(value) : null}
+      onChange={pick}
+      aria-describedby={describedBy}
+      aria-required={field.required}
+      preserveInvalidOnBlur
+    />
+  );
+}
+
+export function FieldInput(props: FieldInputProps) {
+  const { id, field, value, locale, disabled, invalid, describedBy, onChange, onLeave } = props;
+  const text = typeof value === "string" ? value : "";
+  const shared = {
+    id,
+    disabled,
+    status: invalid ? ("error" as const) : ("" as const),
+    "aria-describedby": describedBy,
+    "aria-required": field.required,
+    "aria-invalid": invalid,
+    value: text,
+    onBlur: () => onLeave(value),
+  };
+  switch (field.kind) {
+    case "date":
+      return <DateInput {...props} />;
+    case "scores":
+      return <Scores {...props} />;
+    case "country":
+    case "countries":
+    case "language":
+    case "choice":
+    case "scale":
+    case "area":
+    case "test":
+      return <Choice {...props} />;
+    case "agree":
+      return null; // drawn with its label by the field row
+    case "yesNo":
+      return (
+        <Radio.Group
+          id={id}
+          disabled={disabled}
+          value={value}
+          onChange={(e) => {
+            onChange(e.target.value);
+            onLeave(e.target.value);
+          }}
+          options={[
+            { value: true, label: say(locale, "form.yes") },
+            { value: false, label: say(locale, "form.no") },
+          ]}
+        />
+      );
+    case "longText":
+      return <Input.TextArea {...shared} autoSize={{ minRows: 4 }} onChange={(e) => onChange(e.target.value)} />;
+    case "decimal":
+      return <Input {...shared} inputMode="decimal" onChange={(e) => onChange(e.target.value)} onBlur={() => onLeave(text.trim().replace(",", "."))} />;
+    case "email":
+    case "phone":
+      return <Input {...shared} type={field.kind === "email" ? "email" : "tel"} onChange={(e) => onChange(e.target.value)} onBlur={() => onLeave(text.trim())} />;
+    case "text":
+    case "name":
+    case "institution":
+      return <Input {...shared} onChange={(e) => onChange(e.target.value)} />;
+  }
+}
+
+/** A box to tick, with its sentence as label. */
+export function AgreeInput({ id, field, value, locale, disabled, onChange, onLeave }: FieldInputProps) {
+  return (
+    <Checkbox
+      id={id}
+      disabled={disabled}
+      checked={value === true}
+      onChange={(e) => {
+        onChange(e.target.checked);
+        onLeave(e.target.checked);
+      }}
+    >
+      {field.title[locale]}
+    </Checkbox>
+  );
+}

@@ -1,0 +1,347 @@
+"use client";
+
+import { App, Button } from "antd";
+import dynamic from "next/dynamic";
+import { useRouter } from "next/navigation";
+import { useEffect, useMemo, useState } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
+import type { RequirementResult } from "../core/assessment/result";
+import { formatDate, formatMoney } from "../text/format";
+import type { FileData } from "../views/file";
+import { CombBar } from "./comb";
+import { DecisionPanel } from "./decision-panel.client";
+import { Findings } from "./findings";
+import { KeyList } from "./key-list.client";
+import { ReturnForm } from "./return-form.client";
+import { ValuePanel } from "./value-panel.client";
+
+const DocumentViewer = dynamic(() => import("./document-viewer.client"), { ssr: false, loading: () => <p className="quiet">Opening the document …</p> });
+
+type Said = string | null;
+type Acting<Input> = (input: Input) => Promise<Said>;
+export interface Place {
+  readonly applicationId: string;
+  readonly requirement: string;
+  readonly scope: string;
+  readonly entry: string;
+}
+
+export interface FileActs {
+  readonly accept: Acting<Place & { readonly proof?: "copy" | "certified copy" | "original seen" | "from the issuer" }>;
+  readonly sendBack: Acting<Place & { readonly reason: "unreadable" | "incomplete" | "wrong-document" | "not-matching" | "expired" | "translation-needed" | "other"; readonly text: string; readonly due: string }>;
+  readonly ask: Acting<Place & { readonly text: string; readonly due: string }>;
+  readonly undo: Acting<Place>;
+  readonly confirm: Acting<{
+    readonly applicationId: string;
+    readonly values: { readonly scope: string; readonly section: string; readonly entry: string; readonly field: string; readonly value?: string }[];
+    readonly uploadId?: string | null;
+    readonly note?: string | null;
+  }>;
+  readonly excuse: Acting<Place & { readonly reason: string }>;
+  readonly take: Acting<{ readonly applicationId: string; readonly mine: boolean }>;
+  readonly prepare: Acting<{ readonly applicationId: string; readonly choiceId: string; readonly kind: "offer" | "offer on conditions" | "waiting list" | "refusal"; readonly reason?: string | null }>;
+  readonly drop: Acting<{ readonly applicationId: string; readonly choiceId: string }>;
+  readonly release: Acting<{ readonly applicationId: string; readonly choiceId: string }>;
+}
+
+interface Props {
+  readonly data: FileData;
+  readonly me: { readonly id: string; readonly lead: boolean };
+  readonly askDay: string;
+  readonly acts: FileActs;
+}
+
+const UNDO_MS = 10_000;
+const KEYS = [
+  ["j / ↓, k / ↑", "next, previous requirement"],
+  ["y", "accept"],
+  ["x", "send back"],
+  ["q", "ask for something"],
+  ["c", "confirm all values as claimed"],
+  ["u", "undo, for ten seconds"],
+  ["n, b", "next page, page before"],
+  ["r, z", "turn, resize the page"],
+  ["d", "to the decision"],
+] as const;
+
+const placeOf = (r: { scope: string; key: string; entry: string }) => `${r.scope}|${r.key}|${r.entry}`;
+
+function entryName(data: FileData, entry: string): string {
+  if (entry === "") return "";
+  const value = (field: string) => data.values.find((v) => v.entry === entry && v.field === field)?.claim;
+  return String(value("title") ?? value("institution") ?? "");
+}
+
+/** A second line under a requirement: what it holds at present. */
+function noteOf(data: FileData, r: RequirementResult): string {
+  if (r.kind === "fee") return r.amount ? formatMoney("en", r.amount) : "";
+  if (r.kind === "sections") return r.gaps.length > 0 ? `${r.gaps.length} open` : "";
+  if (r.kind === "reference") return data.references.find((f) => r.evidence.includes(f.id))?.name ?? "";
+  const own = data.documents.filter((d) => r.evidence.includes(d.evidenceId));
+  const pages = own.reduce((sum, d) => sum + d.pages, 0);
+  const parts = [entryName(data, r.entry), pages > 0 ? `${pages} ${pages === 1 ? "page" : "pages"}` : ""];
+  return parts.filter(Boolean).join(" · ");
+}
+
+/** The middle: the evidence itself. */
+function Evidence({ data, requirement }: { data: FileData; requirement: RequirementResult }) {
+  const current = data.documents.filter((d) => requirement.evidence.includes(d.evidenceId));
+  const older = data.documents.filter((d) => d.replacedAt !== null && d.requirement === requirement.key && d.scope === requirement.scope && d.entry === requirement.entry);
+  const reference = data.references.find((f) => requirement.evidence.includes(f.id));
+  const [chosen, setChosen] = useState(0);
+  const shown = current[chosen] ?? current[0];
+  if (requirement.kind === "reference")
+    return reference ? (
+      <div className="reference">
+        <h2>{reference.name}</h2>
+        <p className="quiet">
+          {reference.email} · asked {formatDate("en", reference.askedAt.slice(0, 10))} · {reference.state}
+          {reference.givenAt ? ` on ${formatDate("en", reference.givenAt.slice(0, 10))}` : ""}
+        </p>
+        {reference.answers ? (
+          <>
+            <p>
+              <span className="quiet">Knows the applicant:</span> {reference.answers.known}
+            </p>
+            <p>
+              <span className="quiet">Compared with others:</span> {reference.answers.rating}
+            </p>
+            <p className="letter">{reference.answers.text}</p>
+          </>
+        ) : (
+          <p>The referee has not answered yet. The link works until {formatDate("en", reference.endsAt.slice(0, 10))}.</p>
+        )}
+        {reference.uploadId ? <DocumentViewer uploadId={reference.uploadId} mediaType="application/pdf" name="Letter" /> : null}
+      </div>
+    ) : (
+      <p className="empty">No referee was asked yet.</p>
+    );
+  if (requirement.kind === "fee") {
+    const charges = data.charges.filter((c) => requirement.evidence.includes(c.id));
+    return (
+      <div className="reference">
+        <h2>{requirement.title.en}</h2>
+        {charges.length === 0 ? <p>Nothing is due.</p> : null}
+        {charges.map((c) => (
+          <p key={c.id}>
+            {formatMoney("en", { minor: c.minor, currency: c.currency })} due, {formatMoney("en", { minor: c.paidMinor, currency: c.currency })} paid <span className="quiet">{c.reference}</span>
+          </p>
+        ))}
+      </div>
+    );
+  }
+  if (requirement.kind === "sections") return <p className="empty">These are answers of the form. They stand on the right.</p>;
+  if (!shown)
+    return (
+      <p className="empty">
+        Nothing was supplied yet.
+        {older.length > 0 ? ` ${older.length} earlier ${older.length === 1 ? "document is" : "documents are"} kept in the history.` : ""}
+      </p>
+    );
+  return (
+    <>
+      {current.length > 1 ? (
+        <p className="pages">
+          {current.map((d, i) => (
+            <button key={d.evidenceId} type="button" className="link-button" aria-current={i === chosen ? "page" : undefined} onClick={() => setChosen(i)}>
+              {d.name}
+            </button>
+          ))}
+        </p>
+      ) : null}
+      {shown.marks.length > 0 ? <p className="notice">{shown.marks.map((m) => m.replace(/_/gu, " ")).join(", ")}</p> : null}
+      {shown.alsoIn.length > 0 ? <p className="notice">The same document stands in file {shown.alsoIn.join(", ")}.</p> : null}
+      <DocumentViewer key={shown.uploadId} uploadId={shown.uploadId} mediaType={shown.mediaType} name={requirement.title.en} />
+      {older.map((d) => (
+        <p key={d.evidenceId} className="quiet">
+          Replaced: <a href={`/api/documents/${d.uploadId}`}>{d.name}</a>
+          {d.reason ? `, sent back as ${d.reason.replace(/-/gu, " ")}` : ""}
+        </p>
+      ))}
+    </>
+  );
+}
+
+export function FileWork({ data, me, askDay, acts }: Props) {
+  const router = useRouter();
+  const { modal } = App.useApp();
+  const requirements = data.assessment.requirements;
+  const firstOpen = requirements.findIndex((r) => r.key === data.assessment.file.next?.requirement && r.scope === data.assessment.file.next.scope && r.entry === data.assessment.file.next.entry);
+  const deciding = firstOpen < 0 && ["decide", "release"].includes(data.assessment.file.next?.kind ?? "");
+  const [at, setAt] = useState(deciding ? -1 : Math.max(0, firstOpen));
+  const [form, setForm] = useState<"none" | "return" | "ask">("none");
+  const [said, setSaid] = useState<string | null>(null);
+  const [undoable, setUndoable] = useState<Place | null>(null);
+  const requirement = at < 0 ? undefined : requirements[at];
+  const place = useMemo<Place | null>(
+    () => (requirement ? { applicationId: data.id, requirement: requirement.key, scope: requirement.scope, entry: requirement.entry } : null),
+    [requirement, data.id],
+  );
+  useEffect(() => {
+    if (!undoable) return;
+    const wait = setTimeout(() => setUndoable(null), UNDO_MS);
+    return () => clearTimeout(wait);
+  }, [undoable]);
+
+  const after = (refused: Said, done: string, undo: Place | null = null) => {
+    setSaid(refused ?? done);
+    setUndoable(refused ? null : undo);
+    if (!refused) setForm("none");
+    router.refresh();
+    return refused;
+  };
+  const choose = (index: number) => {
+    setAt(Math.max(-1, Math.min(requirements.length - 1, index)));
+    setForm("none");
+  };
+  const checkable = requirement !== undefined && (requirement.kind === "document" || requirement.kind === "reference") && requirement.evidence.length > 0 && data.assessment.file.stage !== "preparing";
+  const canJudge = checkable && requirement.standing === "to check";
+  const canRaise = checkable && requirement.kind === "document" && requirement.standing === "accepted" && requirement.owedProof !== null;
+  const accept = async (proof: "copy" | "original seen" = "copy") => {
+    if (!place || !requirement) return;
+    const refused = after(await acts.accept({ ...place, proof }), `${requirement.title.en}: accepted.`, place);
+    const following = requirements.findIndex((r, i) => i > at && r.standing === "to check");
+    if (!refused && following >= 0) setAt(following);
+  };
+  const undo = async () => {
+    if (undoable) after(await acts.undo(undoable), "Taken back.");
+  };
+  const shows = requirement ? (data.shows[placeOf(requirement)] ?? []) : [];
+  const confirmAll = async () => {
+    if (shows.length === 0) return;
+    const values = shows.map((key) => {
+      const [scope = "", section = "", entry = "", field = ""] = key.split("|");
+      return { scope, section, entry, field };
+    });
+    after(await acts.confirm({ applicationId: data.id, values }), `${values.length} ${values.length === 1 ? "value" : "values"} confirmed.`);
+  };
+
+  useHotkeys("j,down", () => choose(at + 1), { preventDefault: true }, [at, requirements]);
+  useHotkeys("k,up", () => choose(at - 1), { preventDefault: true }, [at, requirements]);
+  useHotkeys("y", () => void accept(), { enabled: canJudge }, [at, data]);
+  useHotkeys("x", () => setForm("return"), { enabled: canJudge && requirement?.kind === "document", preventDefault: true }, [at, data]);
+  useHotkeys("q", () => setForm("ask"), { enabled: place !== null && data.assessment.file.stage !== "preparing", preventDefault: true }, [at, data]);
+  useHotkeys("c", () => void confirmAll(), { enabled: shows.length > 0 && requirement?.standing === "accepted" }, [at, data]);
+  useHotkeys("u", () => void undo(), { enabled: undoable !== null }, [undoable]);
+  useHotkeys("d", () => choose(-1), [requirements]);
+  useHotkeys("escape", () => setForm("none"));
+
+  const excuse = () => {
+    if (!place || !requirement) return;
+    let reason = "";
+    void modal.confirm({
+      title: `Excuse: ${requirement.title.en}`,
+      icon: null,
+      content: (
+        <label>
+          Why it is not needed from this applicant
+          <textarea rows={3} style={{ width: "100%" }} onChange={(e) => (reason = e.target.value)} />
+        </label>
+      ),
+      okText: "Excuse",
+      onOk: async () => {
+        after(await acts.excuse({ ...place, reason }), `${requirement.title.en}: excused.`);
+      },
+    });
+  };
+
+  return (
+    <div className="file-work">
+      <nav className="requirements" aria-label="Requirements">
+        <ul>
+          {requirements.map((r, i) => (
+            <li key={placeOf(r)}>
+              <button type="button" aria-current={i === at ? "true" : undefined} onClick={() => choose(i)}>
+                <span className="comb" data-turn={data.assessment.file.turn}>
+                  <CombBar standing={r.standing} holds={i === firstOpen} />
+                </span>
+                <span className="what">
+                  {r.title.en}
+                  <span className="quiet note">{noteOf(data, r)}</span>
+                </span>
+                <span className="quiet">{r.standing}</span>
+              </button>
+            </li>
+          ))}
+          <li>
+            <button type="button" aria-current={at === -1 ? "true" : undefined} onClick={() => choose(-1)}>
+              <span className="comb" />
+              <span className="what">
+                Decision<span className="quiet note">{data.assessment.choices.map((c) => c.eligibility).join(", ")}</span>
+              </span>
+              <span className="key">d</span>
+            </button>
+          </li>
+        </ul>
+        <KeyList keys={KEYS} />
+      </nav>
+      <section className="evidence" aria-label="Evidence">
+        {requirement ? <Evidence key={placeOf(requirement)} data={data} requirement={requirement} /> : <Findings data={data} />}
+      </section>
+      <section className="claims" aria-label="Claims, rules and acts">
+        {said ? (
+          <p role="status" className="said">
+            {said}{" "}
+            {undoable ? (
+              <Button size="small" onClick={() => void undo()}>
+                Undo <span className="key">u</span>
+              </Button>
+            ) : null}
+          </p>
+        ) : null}
+        {requirement && place ? (
+          <>
+            <h2>
+              {requirement.title.en} <span className="quiet">{requirement.standing}</span>
+            </h2>
+            {form === "none" ? (
+              <div className="presses">
+                {canJudge ? (
+                  <Button type="primary" onClick={() => void accept()}>
+                    Accept <span className="key">y</span>
+                  </Button>
+                ) : null}
+                {canJudge && requirement.kind === "document" ? (
+                  <Button onClick={() => setForm("return")}>
+                    Send back <span className="key">x</span>
+                  </Button>
+                ) : null}
+                {canRaise ? <Button onClick={() => void accept("original seen")}>Original seen</Button> : null}
+                {shows.length > 0 && requirement.standing === "accepted" ? (
+                  <Button type="primary" onClick={() => void confirmAll()}>
+                    Confirm {shows.length} as claimed <span className="key">c</span>
+                  </Button>
+                ) : null}
+                {data.assessment.file.stage === "preparing" ? (
+                  <p className="quiet">The applicant is still preparing; nothing can be judged before it is submitted.</p>
+                ) : (
+                  <>
+                    <Button onClick={() => setForm("ask")}>
+                      Ask <span className="key">q</span>
+                    </Button>
+                    {["missing", "promised", "returned"].includes(requirement.standing) && (requirement.kind !== "fee" || me.lead) ? <Button onClick={excuse}>Excuse</Button> : null}
+                  </>
+                )}
+              </div>
+            ) : (
+              <ReturnForm
+                kind={form}
+                due={askDay}
+                onCancel={() => setForm("none")}
+                onSend={async (input) =>
+                  form === "return"
+                    ? after(await acts.sendBack({ ...place, ...input }), `${requirement.title.en}: sent back. The applicant is told in ten seconds.`, place)
+                    : after(await acts.ask({ ...place, text: input.text, due: input.due }), "Asked. The applicant is told in ten seconds.")
+                }
+              />
+            )}
+            <ValuePanel data={data} requirement={requirement} onConfirm={async (value, note) => after(await acts.confirm({ applicationId: data.id, values: [value], note }), "Confirmed.")} />
+            <Findings data={data} about={requirement} />
+          </>
+        ) : (
+          <DecisionPanel data={data} me={me} acts={acts} after={after} />
+        )}
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,26 @@
+"use client";
+
+import { useState } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
+
+/** The keys of a screen, shown by `?`. */
+export function KeyList({ keys }: { keys: readonly (readonly [string, string])[] }) {
+  const [open, setOpen] = useState(false);
+  useHotkeys("shift+slash", () => setOpen((o) => !o), { preventDefault: true });
+  useHotkeys("escape", () => setOpen(false));
+  return (
+    <details className="key-list" open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>
+      <summary>
+        Keys <span className="key">?</span>
+      </summary>
+      <dl>
+        {keys.map(([key, what]) => (
+          <div key={key}>
+            <dt>{key}</dt>
+            <dd>{what}</dd>
+          </div>
+        ))}
+      </dl>
+    </details>
+  );
+}

@@ -1,0 +1,44 @@
+import type { ThemeConfig } from "antd";
+
+/** Paper and ink: our tokens for the component library. */
+const INK = "#1B2430";
+const QUIET = "#5A6472";
+const LINE = "#DDD8CC";
+const SPRUCE = "#17594A";
+
+export const theme: ThemeConfig = {
+  cssVar: { key: "unvex" },
+  hashed: false,
+  token: {
+    colorPrimary: SPRUCE,
+    colorLink: SPRUCE,
+    colorInfo: SPRUCE,
+    colorSuccess: SPRUCE,
+    colorError: "#9A2B22",
+    colorWarning: "#8A5C0C",
+    colorText: INK,
+    colorTextSecondary: QUIET,
+    colorTextPlaceholder: "#666E79",
+    colorTextDisabled: "#666E79",
+    colorBorder: "#8D8878",
+    colorBorderSecondary: LINE,
+    colorBgLayout: "#F6F4EE",
+    borderRadius: 2,
+    borderRadiusLG: 2,
+    borderRadiusSM: 2,
+    fontFamily: "'Public Sans Variable', system-ui, sans-serif",
+    fontSize: 14,
+    boxShadow: "none",
+    boxShadowSecondary: "0 2px 0 rgba(27,36,48,0.10)",
+    controlOutlineWidth: 2,
+    motionDurationMid: "0.1s",
+    motionDurationSlow: "0.12s",
+  },
+  components: {
+    Button: { fontWeight: 600, primaryShadow: "none", defaultShadow: "none" },
+    Modal: { titleFontSize: 18 },
+  },
+};
+
+/** The applicant's side: the same paper and ink, larger to the finger. */
+export const applicantTheme: ThemeConfig = { ...theme, token: { ...theme.token, fontSize: 16, controlHeight: 42 } };

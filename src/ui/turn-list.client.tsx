@@ -1,0 +1,229 @@
+"use client";
+
+import { Button, Checkbox } from "antd";
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import { useEffect, useRef, useState } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
+import type { Bar } from "../core/assessment/result";
+import { formatDate } from "../text/format";
+import type { PeekData } from "../views/peek";
+import { Comb, CombBar } from "./comb";
+import { KeyList } from "./key-list.client";
+
+export interface TurnLine {
+  readonly id: string;
+  readonly number: string;
+  readonly name: string;
+  readonly programmes: string;
+  readonly turn: string;
+  readonly turnWord: string;
+  readonly comb: readonly Pick<Bar, "standing" | "holds">[];
+  readonly deed: string;
+  readonly left: string;
+  readonly late: boolean;
+  readonly due: string;
+  readonly last: string;
+  readonly officer: string | null;
+}
+
+interface Props {
+  readonly title: string;
+  readonly total: number;
+  readonly rows: readonly TurnLine[];
+  readonly mine: boolean;
+  readonly mineHref: string;
+  readonly nextHref: string | null;
+  readonly firstHref: string | null;
+  readonly take: (ids: readonly string[]) => Promise<string | null>;
+}
+
+const KEYS = [
+  ["j / ↓", "next file"],
+  ["k / ↑", "previous file"],
+  ["Enter", "open the file"],
+  ["x", "mark or unmark the file"],
+  ["t", "take the marked files, or this one"],
+  ["/", "find anyone, any number"],
+] as const;
+
+export function TurnList({ title, total, rows, mine, mineHref, nextHref, firstHref, take }: Props) {
+  const router = useRouter();
+  const [cursor, setCursor] = useState(0);
+  const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
+  const [said, setSaid] = useState<string | null>(null);
+  const list = useRef<HTMLOListElement>(null);
+  const row = rows[cursor];
+
+  const move = (by: number) => {
+    const to = Math.max(0, Math.min(rows.length - 1, cursor + by));
+    setCursor(to);
+    list.current?.children[to]?.scrollIntoView({ block: "nearest" });
+  };
+  const open = () => row && router.push(`/office/files/${row.number}`);
+  const mark = (id: string) =>
+    setMarked((all) => {
+      const next = new Set(all);
+      if (!next.delete(id)) next.add(id);
+      return next;
+    });
+  const takeThem = async () => {
+    const ids = marked.size > 0 ? [...marked] : row ? [row.id] : [];
+    const refused = await take(ids);
+    setSaid(refused ?? `${ids.length} ${ids.length === 1 ? "file is" : "files are"} in your hands.`);
+    setMarked(new Set());
+    router.refresh();
+  };
+  useHotkeys("j,down", () => move(1), { preventDefault: true }, [cursor, rows]);
+  useHotkeys("k,up", () => move(-1), { preventDefault: true }, [cursor, rows]);
+  useHotkeys("enter", open, { enabled: row !== undefined }, [cursor, rows]);
+  useHotkeys("x", () => row && mark(row.id), {}, [cursor, rows]);
+  useHotkeys("t", () => void takeThem(), {}, [cursor, rows, marked]);
+
+  return (
+    <>
+      <section className="turn-list" aria-label={title}>
+        <header>
+          <h1>{title}</h1>
+          <span className="quiet">
+            {total} {total === 1 ? "file" : "files"} · {rows.filter((r) => r.late).length} late on this page · most urgent first
+          </span>
+          <span className="list-tools">
+            <Link href={mineHref} aria-pressed={mine} className="filter">
+              {mine ? "Mine only" : "Everybody’s"}
+            </Link>
+            {marked.size > 0 ? (
+              <Button size="small" onClick={() => void takeThem()}>
+                Take {marked.size} <span className="key">t</span>
+              </Button>
+            ) : null}
+          </span>
+        </header>
+        {said ? (
+          <p role="status" className="said">
+            {said}
+          </p>
+        ) : null}
+        {rows.length === 0 ? <p className="empty">Nothing waits here. Choose another turn on the left, or press / to find a file.</p> : null}
+        <ol ref={list}>
+          {rows.map((line, i) => (
+            // biome-ignore lint/a11y/useKeyWithClickEvents: the keyboard moves the cursor with j and k; the name is a link
+            <li key={line.id} data-cursor={i === cursor} onClick={() => setCursor(i)}>
+              <Checkbox checked={marked.has(line.id)} onChange={() => mark(line.id)} aria-label={`Mark ${line.name}`} />
+              <span className={line.late ? "left late" : "left"} title={line.due}>
+                {line.left}
+              </span>
+              <Link href={`/office/files/${line.number}`} className="serif name" prefetch={false}>
+                {line.name}
+              </Link>
+              <span className="quiet codes">{line.programmes}</span>
+              <Comb bars={line.comb} turn={line.turn} words={combWords(line.comb)} />
+              <span className="deed">
+                {line.turn === "office" ? null : (
+                  <>
+                    <span className="turn-word" data-turn={line.turn}>
+                      {line.turnWord}
+                    </span>{" "}
+                  </>
+                )}
+                {line.deed}
+              </span>
+              <span className="quiet last">{line.last}</span>
+            </li>
+          ))}
+        </ol>
+        <footer>
+          {firstHref ? <Link href={firstHref}>First page</Link> : null} {nextHref ? <Link href={nextHref}>Next page</Link> : null}
+          <KeyList keys={KEYS} />
+        </footer>
+      </section>
+      <aside className="peek" aria-label="A look at the file">
+        {row ? <Peek key={row.number} line={row} onOpen={open} onTake={() => void takeThem()} /> : <p className="quiet">No file is chosen.</p>}
+      </aside>
+    </>
+  );
+}
+
+/** The comb in words: how many of each standing. */
+function combWords(bars: TurnLine["comb"]): string {
+  const counts = new Map<string, number>();
+  for (const bar of bars) counts.set(bar.standing, (counts.get(bar.standing) ?? 0) + 1);
+  return [...counts].map(([standing, count]) => `${count} ${standing}`).join(", ");
+}
+
+function Peek({ line, onOpen, onTake }: { line: TurnLine; onOpen: () => void; onTake: () => void }) {
+  const [data, setData] = useState<PeekData | null>(null);
+  useEffect(() => {
+    const stop = new AbortController();
+    const wait = setTimeout(() => {
+      fetch(`/api/peek/${line.number}`, { signal: stop.signal })
+        .then((r) => (r.ok ? (r.json() as Promise<PeekData>) : null))
+        .then(setData)
+        .catch(() => undefined);
+    }, 120);
+    return () => {
+      clearTimeout(wait);
+      stop.abort();
+    };
+  }, [line.number]);
+  return (
+    <>
+      <h2 className="serif">{line.name}</h2>
+      <p className="quiet">
+        No. {line.number}
+        {data?.group ? ` · ${data.group}` : ""}
+        {data?.birthDate ? ` · born ${formatDate("en", data.birthDate)}` : ""}
+      </p>
+      <h3>Next step</h3>
+      <p>
+        <span className="turn-word" data-turn={line.turn}>
+          {line.turnWord}
+        </span>
+        : {line.deed.charAt(0).toLowerCase() + line.deed.slice(1)}
+        {line.due ? (
+          <>
+            , <span className={line.late ? "late" : ""}>{line.left}</span>
+          </>
+        ) : null}
+        .
+      </p>
+      <div className="presses">
+        <Button type="primary" onClick={onOpen}>
+          Open <span className="key">↵</span>
+        </Button>
+        <Button onClick={onTake}>
+          Take <span className="key">t</span>
+        </Button>
+      </div>
+      {data ? (
+        <>
+          <h3>Choices</h3>
+          {data.choices.map((c) => (
+            <p key={c.code}>
+              {c.rank} · {c.code} {c.title} <span className="quiet">{c.stage === "preparing" ? "preparing" : c.eligibility}</span>
+            </p>
+          ))}
+          <h3>What is here</h3>
+          <ul className="peek-list">
+            {data.requirements.map((r) => (
+              <li key={r.title}>
+                <span className="comb">
+                  <CombBar standing={r.standing} holds={false} />
+                </span>
+                <span>{r.title}</span> <span className="quiet">{r.note ?? r.standing}</span>
+              </li>
+            ))}
+          </ul>
+          {data.promise ? (
+            <p className="quiet">
+              Clock: {data.promise.used} of {data.promise.days} working days used by us.
+            </p>
+          ) : null}
+          {line.officer ? <p className="quiet">In the hands of {line.officer}.</p> : null}
+        </>
+      ) : (
+        <p className="quiet">Looking …</p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,146 @@
+"use client";
+
+import { Button, Progress } from "antd";
+import { useRouter } from "next/navigation";
+import { type DragEvent, useId, useRef, useState } from "react";
+import { DEFAULT_MOST_BYTES } from "../core/documents/limits";
+import type { Locale } from "../core/text/local-text";
+import { formatBytes } from "../text/format";
+import { isTextKey, say } from "../text/say";
+
+interface Shown {
+  readonly evidenceId: string;
+  readonly uploadId: string;
+  readonly name: string;
+  readonly pagesText: string;
+  readonly sizeText: string;
+  readonly marks: readonly string[];
+  readonly judged: boolean;
+}
+
+interface Props {
+  readonly applicationId: string;
+  readonly requirement: string;
+  readonly scope: string;
+  readonly entry: string;
+  readonly open: boolean;
+  readonly locale: Locale;
+  readonly title: string;
+  readonly supplied: readonly Shown[];
+  readonly remove: (evidenceId: string) => Promise<string | null>;
+}
+
+/** Sends a form with progress; `fetch` does not tell how far it is. */
+export function sendForm(url: string, form: FormData, onProgress: (percent: number) => void): Promise<{ readonly status: number; readonly body: unknown }> {
+  return new Promise((resolve, reject) => {
+    const request = new XMLHttpRequest();
+    request.open("POST", url);
+    request.upload.onprogress = (e) => onProgress(e.lengthComputable ? Math.round((100 * e.loaded) / e.total) : 0);
+    request.onerror = () => reject(new Error("network"));
+    request.onload = () => {
+      let body: unknown = null;
+      try {
+        body = JSON.parse(request.responseText);
+      } catch {
+        // no JSON: the status alone tells
+      }
+      resolve({ status: request.status, body });
+    };
+    request.send(form);
+  });
+}
+
+/** The sentence for a refused document. */
+export function refusedText(locale: Locale, body: unknown): string {
+  const answer = typeof body === "object" && body !== null ? (body as { reason?: string; document?: string }) : {};
+  const key = answer.document ? `doc.refused.${answer.document}` : `refused.${answer.reason ?? ""}`;
+  return isTextKey(key) ? say(locale, key, { size: formatBytes(locale, DEFAULT_MOST_BYTES), check: "" }) : say(locale, "doc.failed");
+}
+
+/** Supplies a document for one requirement: choose it or drop it, see it go, see it here. */
+export function UploadBox({ applicationId, requirement, scope, entry, open, locale, title, supplied, remove }: Props) {
+  const id = useId();
+  const input = useRef<HTMLInputElement>(null);
+  const router = useRouter();
+  const [percent, setPercent] = useState<number | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [over, setOver] = useState(false);
+
+  const send = async (file: File | undefined) => {
+    if (!file) return;
+    setWrong(null);
+    if (file.size > DEFAULT_MOST_BYTES) return setWrong(refusedText(locale, { document: "too_large" }));
+    const form = new FormData();
+    for (const [name, value] of Object.entries({ applicationId, requirement, scope, entry })) form.set(name, value);
+    form.set("file", file);
+    setPercent(0);
+    try {
+      const { status, body } = await sendForm("/api/uploads", form, setPercent);
+      if (status >= 400) setWrong(refusedText(locale, body));
+      router.refresh();
+    } catch {
+      setWrong(say(locale, "doc.failed"));
+    } finally {
+      setPercent(null);
+      if (input.current) input.current.value = "";
+    }
+  };
+
+  const drop = (e: DragEvent) => {
+    e.preventDefault();
+    setOver(false);
+    void send(e.dataTransfer.files[0]);
+  };
+
+  return (
+    <div>
+      <ul className="supplied">
+        {supplied.map((document) => (
+          <li key={document.evidenceId}>
+            <a href={`/api/documents/${document.uploadId}`}>{document.name}</a>{" "}
+            <span className="quiet">
+              {document.pagesText}, {document.sizeText}
+            </span>
+            {open && !document.judged ? (
+              <Button type="text" size="small" onClick={() => void remove(document.evidenceId).then(setWrong).then(() => router.refresh())} aria-label={`${say(locale, "doc.remove")}: ${document.name}`}>
+                {say(locale, "doc.remove")}
+              </Button>
+            ) : null}
+            {document.marks.map((mark) => {
+              const key = `doc.mark.${mark}`;
+              return isTextKey(key) ? (
+                <p key={mark} className="quiet">
+                  {say(locale, key)}
+                </p>
+              ) : null;
+            })}
+          </li>
+        ))}
+      </ul>
+      {open ? (
+        // biome-ignore lint/a11y/noStaticElementInteractions: dropping is a second way; the button below is the first
+        <div
+          className="drop"
+          data-over={over}
+          onDragOver={(e) => {
+            e.preventDefault();
+            setOver(true);
+          }}
+          onDragLeave={() => setOver(false)}
+          onDrop={drop}
+        >
+          <input ref={input} id={id} type="file" className="hidden-text" tabIndex={-1} accept=".pdf,.jpg,.jpeg,.png" aria-label={title} onChange={(e) => void send(e.target.files?.[0])} />
+          <Button onClick={() => input.current?.click()} disabled={percent !== null} aria-label={`${say(locale, "doc.upload")}: ${title}`}>
+            {say(locale, "doc.upload")}
+          </Button>
+          {percent !== null ? <Progress percent={percent} size="small" aria-label={say(locale, "doc.uploading", { percent })} /> : null}
+        </div>
+      ) : null}
+      {wrong ? (
+        <p className="wrong" role="alert">
+          {wrong}
+        </p>
+      ) : null}
+    </div>
+  );
+}

@@ -1,0 +1,38 @@
+import type { Json } from "../core/assessment/facts";
+import type { ReferenceSet } from "../core/office/reference-set";
+import type { Field } from "../core/sections/definition";
+import type { Locale } from "../core/text/local-text";
+import { countryName, formatDate, languageName } from "../text/format";
+import { say } from "../text/say";
+
+type Office = Pick<ReferenceSet, "scales" | "tests" | "areas">;
+
+/** A value in words: codes become names, dates get month names; "—" where nobody has answered. */
+export function valueText(locale: Locale, field: Pick<Field, "kind" | "options">, value: Json, office: Office): string {
+  if (value === null || value === "") return "—";
+  if (typeof value === "boolean") return say(locale, value ? "form.yes" : "form.no");
+  if (Array.isArray(value)) return value.map((v) => (field.kind === "countries" && typeof v === "string" ? countryName(locale, v) : String(v))).join(", ");
+  if (typeof value === "object")
+    return Object.entries(value)
+      .map(([part, score]) => `${part} ${String(score)}`)
+      .join(" · ");
+  const text = String(value);
+  switch (field.kind) {
+    case "country":
+      return countryName(locale, text);
+    case "language":
+      return languageName(locale, text);
+    case "date":
+      return formatDate(locale, text);
+    case "scale":
+      return office.scales.find((s) => s.key === text)?.title[locale] ?? say(locale, "form.other");
+    case "area":
+      return office.areas.find((a) => a.key === text)?.title[locale] ?? text;
+    case "test":
+      return office.tests.find((t) => t.key === text)?.title[locale] ?? text;
+    case "choice":
+      return field.options?.find((o) => o.value === text)?.title[locale] ?? text;
+    default:
+      return text;
+  }
+}

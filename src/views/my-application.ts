@@ -1,0 +1,256 @@
+import { z } from "zod";
+import { assess } from "../core/assessment/assess";
+import { contexts } from "../core/assessment/context";
+import type { Json } from "../core/assessment/facts";
+import type { Assessment } from "../core/assessment/result";
+import type { ReferenceSet } from "../core/office/reference-set";
+import { applies, fieldsThatApply } from "../core/sections/completeness";
+import { factName, type Field, type Section } from "../core/sections/definition";
+import { mayChange } from "../core/sections/lock";
+import { AnswerIndex, COMPLETE_FIELD } from "../core/sections/typed-facts";
+import type { LocalText } from "../core/text/local-text";
+import { database } from "../db/connection";
+import { type LoadedFile, loadFile } from "../db/load-file";
+import { currentOffice } from "../db/office";
+import { maySupply } from "../core/documents/may-supply";
+import { defineView, type ViewContext } from "./view";
+
+/** A section as the applicant's page shows it: definitions, answers, and which fields apply at present. */
+export interface FormSection {
+  readonly key: string;
+  readonly scope: string;
+  readonly core: Section["core"];
+  readonly title: LocalText;
+  readonly intro: LocalText | null;
+  readonly repeats: { readonly min: number; readonly max: number } | null;
+  readonly fields: readonly Field[];
+  readonly applies: boolean;
+  readonly open: boolean;
+  readonly complete: boolean;
+  readonly entries: readonly FormEntry[];
+  readonly gaps: readonly { readonly entry: string; readonly field: string; readonly code: string }[];
+  readonly programme: string | null;
+}
+
+export interface FormEntry {
+  readonly id: string;
+  readonly values: Readonly<Record<string, { readonly value: Json; readonly version: number }>>;
+  readonly shown: readonly string[];
+}
+
+export interface Supplied {
+  readonly evidenceId: string;
+  readonly uploadId: string;
+  readonly name: string;
+  readonly pages: number;
+  readonly marks: readonly string[];
+  readonly size: number;
+  readonly judged: boolean;
+}
+
+export interface MyApplication {
+  readonly id: string;
+  readonly number: string;
+  readonly zone: string;
+  readonly now: string;
+  readonly assessment: Assessment;
+  readonly groupTitle: LocalText | null;
+  readonly sections: readonly FormSection[];
+  readonly documents: readonly { readonly requirement: string; readonly scope: string; readonly entry: string; readonly open: boolean; readonly help: LocalText | null; readonly entryTitle: string | null; readonly supplied: readonly Supplied[] }[];
+  readonly references: readonly { readonly id: string; readonly referee: string; readonly state: string; readonly askedAt: string }[];
+  readonly charges: readonly { readonly id: string; readonly scope: string; readonly item: string; readonly minor: number; readonly paidMinor: number; readonly currency: string; readonly reference: string; readonly last: string | null }[];
+  readonly asks: readonly { readonly requirement: string; readonly scope: string; readonly entry: string; readonly text: string; readonly due: string }[];
+  readonly choices: readonly { readonly id: string; readonly code: string; readonly title: LocalText; readonly award: string; readonly start: string; readonly decision: MyDecision | null; readonly submittedAt: string | null }[];
+  readonly events: readonly { readonly act: string; readonly at: string }[];
+  readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
+}
+
+export interface MyDecision {
+  readonly kind: string;
+  readonly reason: string | null;
+  readonly conditions: readonly LocalText[];
+  readonly answerBy: string | null;
+  readonly answer: string | null;
+  readonly answeredAt: string | null;
+}
+
+const SHOWN_EVENTS = [
+  "start-application",
+  "add-choice",
+  "submit-application",
+  "upload-document",
+  "request-reference",
+  "give-reference",
+  "decline-reference",
+  "record-payment",
+  "accept-evidence",
+  "return-evidence",
+  "ask-applicant",
+  "release-decision",
+  "answer-decision",
+  "withdraw",
+];
+
+function formSections(loaded: LoadedFile, index: AnswerIndex, all: ReturnType<typeof contexts>, assessment: Assessment): readonly FormSection[] {
+  const sections = new Map<string, FormSection>();
+  for (const { choice, rulebook, source } of all) {
+    for (const section of rulebook.body.sections) {
+      const scope = section.scope === "file" ? "file" : choice.id;
+      const key = `${scope}|${section.key}`;
+      if (sections.has(key)) continue;
+      const using = all.filter((c) => c.rulebook.body.sections.some((s) => s.key === section.key)).map((c) => c.choice);
+      const empty = !loaded.facts.answers.some((a) => a.scope === scope && a.section === section.key);
+      const ids = section.repeats ? index.entries(scope, section.key) : [""];
+      const gaps = assessment.requirements.flatMap((r) => r.gaps).filter((g) => g.scope === scope && g.section === section.key);
+      sections.set(key, {
+        key: section.key,
+        scope,
+        core: section.core,
+        title: section.title,
+        intro: section.intro ?? null,
+        repeats: section.repeats ?? null,
+        fields: section.fields,
+        applies: applies(section.when, source),
+        open: mayChange(scope, using, empty),
+        complete: index.claim(scope, section.key, "", COMPLETE_FIELD) === true,
+        entries: ids.map((id) => ({
+          id,
+          values: Object.fromEntries(
+            loaded.facts.answers
+              .filter((a) => a.scope === scope && a.section === section.key && a.entry === id)
+              .map((a) => [a.field, { value: a.value, version: a.version }]),
+          ),
+          shown: fieldsThatApply(section, source, factName(section), id).map((f) => f.key),
+        })),
+        gaps: gaps.map(({ entry, field, code }) => ({ entry, field, code })),
+        programme: section.scope === "choice" ? choice.programme : null,
+      });
+    }
+  }
+  return [...sections.values()];
+}
+
+interface Extras {
+  uploads: { evidence_id: string; requirement: string; scope: string; entry: string; upload_id: string; name: string; pages: number; marks: string[]; size: number; judged: boolean }[] | null;
+  charges: MyApplication["charges"] | null;
+  asks: MyApplication["asks"] | null;
+  choices: (Omit<MyApplication["choices"][number], "decision"> & { decision: (Omit<MyDecision, "conditions"> & { conditions: { way: LocalText }[]; released: boolean }) | null })[] | null;
+  events: MyApplication["events"] | null;
+}
+
+const EXTRAS = `select
+  (select json_agg(json_build_object('evidence_id', e.id, 'requirement', e.requirement, 'scope', e.scope, 'entry', e.entry, 'upload_id', u.id, 'name', u.name, 'pages', u.pages,
+     'marks', u.marks, 'size', c.size, 'judged', e.judgement is not null) order by e.supplied_at)
+   from evidence e join upload u on u.id = e.upload_id join content c on c.sha256 = u.sha256 where e.application_id = $1 and e.replaced_at is null) as uploads,
+  (select json_agg(json_build_object('id', c.id, 'scope', c.scope, 'item', c.item, 'minor', c.minor + coalesce((select sum(j.minor) from charge_adjustment j where j.charge_id = c.id), 0),
+     'paidMinor', coalesce((select sum(p.minor) from payment p where p.charge_id = c.id and p.state = 'booked'), 0), 'currency', c.currency, 'reference', c.payment_reference,
+     'last', (select p.state from payment p where p.charge_id = c.id order by p.started_at desc limit 1))) from charge c where c.application_id = $1) as charges,
+  (select json_agg(json_build_object('requirement', a.requirement, 'scope', a.scope, 'entry', a.entry, 'text', a.text, 'due', a.due) order by a.due) from ask a
+   where a.application_id = $1 and a.answered_at is null) as asks,
+  (select json_agg(json_build_object('id', c.id, 'code', p.code, 'title', p.title, 'award', p.award, 'start', i.starts_on, 'submittedAt', c.submitted_at,
+     'decision', (select json_build_object('kind', d.kind, 'reason', d.reason, 'conditions', d.conditions, 'answerBy', d.answer_by, 'answer', d.answer, 'answeredAt', d.answered_at, 'released', d.released_at is not null)
+       from decision d where d.choice_id = c.id)) order by c.rank)
+   from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id where c.application_id = $1) as choices,
+  (select json_agg(json_build_object('act', v.act, 'at', v.at) order by v.id) from event v where v.application_id = $1 and v.act = any($2::text[])) as events`;
+
+/** What the applicant may know of the assessment: not how the entry rules stand, and nothing of a decision before its release. */
+function applicantsShare(assessment: Assessment, released: ReadonlySet<string>): Assessment {
+  return {
+    ...assessment,
+    choices: assessment.choices.map((c) => ({ ...c, findings: [], eligibility: "open", promise: released.has(c.id) ? null : c.promise })),
+    requirements: assessment.requirements.map((r) => ({ ...r, shows: [], checks: [] })),
+  };
+}
+
+async function readApplication(ctx: ViewContext, id: string): Promise<MyApplication | null> {
+  const db = database(ctx.pool);
+  const office = await currentOffice(db);
+  const loaded = await loadFile(ctx.pool, id);
+  if (!loaded) return null;
+  const assessment = assess({ ...loaded, office, at: ctx.now.getTime() });
+  const index = new AnswerIndex(loaded.facts);
+  const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office);
+  const { rows } = await ctx.pool.query<Extras>(EXTRAS, [id, SHOWN_EVENTS]);
+  const extras = rows[0];
+  const choices = (extras?.choices ?? []).map(({ decision, ...choice }) => {
+    if (!decision?.released) return { ...choice, decision: null };
+    const { released: _released, conditions, ...shown } = decision;
+    return { ...choice, decision: { ...shown, conditions: conditions.map((c) => c.way) } };
+  });
+  const helpOf = new Map(Object.values(loaded.rulebooks).flatMap((r) => r.body.requirements.map((q) => [q.key, q.help ?? null] as const)));
+  return {
+    id,
+    number: loaded.facts.application.number,
+    zone: office.set.zone,
+    now: ctx.now.toISOString(),
+    assessment: applicantsShare(assessment, new Set(choices.filter((c) => c.decision).map((c) => c.id))),
+    groupTitle: office.set.groups.find((g) => g.key === assessment.file.group)?.title ?? null,
+    sections: formSections(loaded, index, all, assessment),
+    documents: assessment.requirements
+      .filter((r) => r.kind === "document")
+      .map((r) => ({
+        requirement: r.key,
+        scope: r.scope,
+        entry: r.entry,
+        open: maySupply(loaded.facts, assessment, { requirement: r.key, scope: r.scope, entry: r.entry }),
+        help: helpOf.get(r.key) ?? null,
+        entryTitle: entryTitle(loaded, r.entry),
+        supplied: (extras?.uploads ?? [])
+          .filter((u) => u.requirement === r.key && u.scope === r.scope && u.entry === r.entry)
+          .map((u) => ({ evidenceId: u.evidence_id, uploadId: u.upload_id, name: u.name, pages: u.pages, marks: u.marks, size: u.size, judged: u.judged })),
+      })),
+    references: loaded.facts.references.map(({ id: requestId, referee, state, askedAt }) => ({ id: requestId, referee, state, askedAt })),
+    charges: extras?.charges ?? [],
+    asks: extras?.asks ?? [],
+    choices,
+    events: extras?.events ?? [],
+    office: { scales: office.set.scales, tests: office.set.tests, areas: office.set.areas },
+  };
+}
+
+/** What an entry is called where a document belongs to it: its title or its institution. */
+function entryTitle(loaded: LoadedFile, entry: string): string | null {
+  if (entry === "") return null;
+  const value = (field: string) => loaded.facts.answers.find((a) => a.entry === entry && a.field === field)?.value;
+  const title = value("title") ?? value("institution");
+  return typeof title === "string" && title !== "" ? title : null;
+}
+
+/** One application, for the person whose it is. */
+export const myApplication = defineView({
+  name: "my-application",
+  input: z.object({ number: z.string().max(20) }),
+  read: async (ctx, { number }) => {
+    if (ctx.actor.kind !== "person") return null;
+    const { rows } = await ctx.pool.query<{ id: string }>("select id from application where number = $1 and person_id = $2", [number, ctx.actor.id]);
+    return rows[0] ? readApplication(ctx, rows[0].id) : null;
+  },
+});
+
+export interface MyApplicationLine {
+  readonly number: string;
+  readonly choices: readonly { readonly code: string; readonly title: LocalText; readonly award: string }[];
+  readonly stage: string;
+  readonly turn: string;
+  readonly reason: string;
+  readonly comb: string;
+  readonly dueAt: string | null;
+  readonly count: number | null;
+}
+
+/** All applications of the person who asks. */
+export const myApplications = defineView({
+  name: "my-applications",
+  input: z.object({}),
+  read: async ({ pool, actor }): Promise<readonly MyApplicationLine[] | null> => {
+    if (actor.kind !== "person") return null;
+    const { rows } = await pool.query<MyApplicationLine>(
+      `select a.number, s.stage, s.turn, s.reason, s.comb, s.due_at as "dueAt", s.next_count as count,
+         (select json_agg(json_build_object('code', p.code, 'title', p.title, 'award', p.award) order by c.rank)
+          from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id where c.application_id = a.id) as choices
+       from application a join file_standing s on s.application_id = a.id where a.person_id = $1 order by a.created_at desc`,
+      [actor.id],
+    );
+    return rows.map((r) => ({ ...r, dueAt: r.dueAt === null ? null : new Date(r.dueAt).toISOString() }));
+  },
+});

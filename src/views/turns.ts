@@ -1,0 +1,137 @@
+import { z } from "zod";
+import { assess } from "../core/assessment/assess";
+import { combText } from "../core/assessment/comb";
+import { reasonOf } from "../core/assessment/reason";
+import { database } from "../db/connection";
+import { loadFiles } from "../db/load-file";
+import { currentOffice } from "../db/office";
+import { fileInScope, programmesOf, scopeParameter } from "./scope";
+import { defineView, type ViewContext } from "./view";
+
+export interface TurnCount {
+  readonly turn: string;
+  readonly reason: string;
+  readonly count: number;
+}
+
+export interface TurnRow {
+  readonly id: string;
+  readonly number: string;
+  readonly name: string;
+  readonly programmes: string;
+  readonly stage: string;
+  readonly turn: string;
+  readonly reason: string;
+  readonly title: string | null;
+  readonly count: number | null;
+  readonly comb: string;
+  readonly dueAt: string | null;
+  readonly lastEventAt: string;
+  readonly officer: string | null;
+}
+
+export interface TurnsData {
+  readonly now: string;
+  readonly zone: string;
+  readonly counts: readonly TurnCount[];
+  readonly rows: readonly TurnRow[];
+  /** Where the next page begins; null on the last. */
+  readonly next: string | null;
+  readonly total: number;
+}
+
+export const PAGE = 50;
+
+const input = z.object({
+  turn: z.string().max(20).nullable().default(null),
+  reason: z.string().max(40).nullable().default(null),
+  mine: z.boolean().default(false),
+  find: z.string().max(100).nullable().default(null),
+  /** The order key and the number after which the page begins. */
+  after: z.string().max(80).nullable().default(null),
+});
+
+interface Row {
+  id: string;
+  number: string;
+  name: string;
+  programmes: string;
+  stage: string;
+  turn: string;
+  reason: string;
+  title: string | null;
+  count: number | null;
+  comb: string;
+  due_at: Date | null;
+  order_at: Date;
+  last_event_at: Date;
+  valid_until: Date | null;
+  officer: string | null;
+}
+
+async function counts(ctx: ViewContext, scope: readonly string[] | null, mine: string | null): Promise<readonly TurnCount[]> {
+  const { rows } = await ctx.pool.query<TurnCount>(
+    `select s.turn, s.reason, count(*)::int as count from file_standing s
+     where ($2::uuid is null or s.officer_id = $2) and ${fileInScope("s.application_id", "$1")} group by s.turn, s.reason`,
+    [scope, mine],
+  );
+  return rows;
+}
+
+/** A page of files by keyset: urgent first, then by number. No jsonb, no offset. */
+async function page(ctx: ViewContext, scope: readonly string[] | null, filter: z.output<typeof input>, mine: string | null): Promise<readonly Row[]> {
+  const [orderAt, number] = filter.after?.split("~") ?? [];
+  const { rows } = await ctx.pool.query<Row>(
+    `select s.application_id as id, s.number, n.shown as name, s.programmes, s.stage, s.turn, s.reason, s.next_title as title, s.next_count as count, s.comb, s.due_at, s.order_at,
+       s.last_event_at, s.valid_until, o.name as officer
+     from file_standing s join file_name n on n.application_id = s.application_id left join person o on o.id = s.officer_id
+     where ($2::text is null or s.turn = $2) and ($3::text is null or s.reason = $3) and ($4::uuid is null or s.officer_id = $4)
+       and ($5::text is null or n.folded like '%' || $5 || '%')
+       and ($6::timestamptz is null or (s.order_at, s.number) > ($6::timestamptz, $7))
+       and ${fileInScope("s.application_id", "$1")}
+     order by s.order_at, s.number limit ${PAGE + 1}`,
+    [scope, filter.turn, filter.reason, mine, filter.find, orderAt ?? null, number ?? null],
+  );
+  return rows;
+}
+
+/** Rows whose result time alone has changed since it was stored are assessed again before they are shown. */
+async function refreshed(ctx: ViewContext, rows: readonly Row[]): Promise<readonly Row[]> {
+  const aged = rows.filter((r) => r.valid_until !== null && r.valid_until <= ctx.now).map((r) => r.id);
+  if (aged.length === 0) return rows;
+  const office = await currentOffice(database(ctx.pool));
+  const fresh = new Map((await loadFiles(ctx.pool, aged)).map((loaded) => [loaded.facts.application.id, assess({ ...loaded, office, at: ctx.now.getTime() })]));
+  return rows.map((row) => {
+    const assessment = fresh.get(row.id);
+    if (!assessment) return row;
+    const { file } = assessment;
+    return { ...row, stage: file.stage, turn: file.turn, reason: reasonOf(assessment), title: file.next?.title?.en ?? null, comb: combText(file.comb), due_at: file.dueAt === null ? null : new Date(file.dueAt) };
+  });
+}
+
+/** The officer's home: whose turn it is, with counts, and the files of one turn or reason, the most urgent first. */
+export const turns = defineView({
+  name: "turns",
+  input,
+  read: async (ctx, filter): Promise<TurnsData | null> => {
+    const scope = programmesOf(ctx.actor);
+    if (scope === null || ctx.actor.kind !== "person") return null;
+    const mine = filter.mine ? ctx.actor.id : null;
+    const parameter = scopeParameter(scope);
+    const [all, found, office] = await Promise.all([counts(ctx, parameter, mine), page(ctx, parameter, filter, mine), currentOffice(database(ctx.pool))]);
+    const shown = await refreshed(ctx, found.slice(0, PAGE));
+    const last = shown.at(-1);
+    return {
+      now: ctx.now.toISOString(),
+      zone: office.set.zone,
+      counts: all,
+      rows: shown.map(({ due_at, order_at: _order, last_event_at, valid_until: _valid, ...row }) => ({
+        ...row,
+        dueAt: due_at?.toISOString() ?? null,
+        lastEventAt: last_event_at.toISOString(),
+      })),
+      next: found.length > PAGE && last ? `${last.order_at.toISOString()}~${last.number}` : null,
+      total: all.filter((c) => (filter.turn === null || c.turn === filter.turn) && (filter.reason === null || c.reason === filter.reason)).reduce((sum, c) => sum + c.count, 0),
+    };
+  },
+});

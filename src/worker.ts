@@ -1,0 +1,53 @@
+import PgBoss from "pg-boss";
+import pino from "pino";
+import { type Runtime, runAct } from "./acts/act";
+import { keepTrayMail } from "./acts/messages";
+import { openPool } from "./db/connection";
+import { JOB_NAMES, startQueue } from "./db/queue";
+import { type JobContext, runJob } from "./jobs/handlers";
+import { smtpMail, trayMail } from "./outside/mail";
+import { readSettings } from "./settings";
+
+/** The worker process: takes jobs from the queue and runs them. Any number of them can work on one database. */
+const POLL_SECONDS = 0.5;
+const EVERY_MINUTE = "* * * * *";
+
+const settings = readSettings(process.env);
+const log = pino({ level: settings.log, base: { process: "worker" } });
+const boss = new PgBoss({ connectionString: settings.databaseUrl, max: 4 });
+boss.on("error", (error) => log.error({ code: error.name }, "the queue lost its connection"));
+const runtime: Runtime = { pool: openPool(settings.databaseUrl, 6), boss, now: () => new Date() };
+const keep = async (mail: { messageId: string; to: string; subject: string; body: string }) => {
+  await runAct(runtime, keepTrayMail, { kind: "system" }, { messageId: mail.messageId, toAddress: mail.to, subject: mail.subject, body: mail.body });
+};
+const context: JobContext = {
+  runtime,
+  baseUrl: settings.url,
+  mail: settings.mail === "tray" ? trayMail(keep) : smtpMail(settings.mail, settings.mailFrom),
+};
+
+await startQueue(boss);
+for (const name of JOB_NAMES)
+  await boss.work(name, { pollingIntervalSeconds: POLL_SECONDS }, async (jobs) => {
+    for (const job of jobs) {
+      const began = Date.now();
+      try {
+        await runJob(context, name, job.data);
+        log.info({ job: name, id: job.id, ms: Date.now() - began }, "job done");
+      } catch (error) {
+        log.error({ job: name, id: job.id, error: error instanceof Error ? error.message.split("\n")[0] : "unknown" }, "job failed");
+        throw error;
+      }
+    }
+  });
+await boss.schedule("sweep-messages", EVERY_MINUTE);
+await boss.schedule("reassess-aged", EVERY_MINUTE);
+log.info("the worker is ready");
+
+async function stop(): Promise<void> {
+  await boss.stop({ graceful: true, timeout: 5000 });
+  await runtime.pool.end();
+  process.exit(0);
+}
+process.on("SIGTERM", () => void stop());
+process.on("SIGINT", () => void stop());

@@ -1,0 +1,65 @@
+import { inject } from "vitest";
+import { startCluster } from "../../commands/cluster.mjs";
+import { type Act, type Outcome, type Runtime, runAct } from "../../src/acts/act";
+import type { Actor, Role } from "../../src/core/rights/actor";
+import { openPool } from "../../src/db/connection";
+import { migrateDatabase } from "../../src/db/migrate";
+import { openQueue, startQueue } from "../../src/db/queue";
+import type { z } from "zod";
+
+/** A database of one test file's own, with a clock that the test moves. */
+export interface World {
+  readonly runtime: Runtime;
+  readonly url: string;
+  readonly at: (instant: string) => void;
+  readonly later: (ms: number) => void;
+  readonly close: () => Promise<void>;
+}
+
+export const DAY = 86_400_000;
+
+export async function openWorld(name: string, start = "2026-11-25T09:00:00Z"): Promise<World> {
+  const cluster = await startCluster(inject("clusterFolder"));
+  const database = `${name}_${process.pid}`;
+  cluster.createDatabase(database);
+  const url = cluster.url(database);
+  await migrateDatabase(url);
+  const boss = openQueue(url);
+  await startQueue(boss);
+  const pool = openPool(url, 6);
+  let now = new Date(start);
+  return {
+    url,
+    runtime: { pool, boss, now: () => now },
+    at: (instant) => {
+      now = new Date(instant);
+    },
+    later: (ms) => {
+      now = new Date(now.getTime() + ms);
+    },
+    close: async () => {
+      await boss.stop({ graceful: false });
+      await pool.end();
+      cluster.dropDatabase(database);
+    },
+  };
+}
+
+export const SYSTEM: Actor = { kind: "system" };
+export const VISITOR: Actor = { kind: "visitor" };
+
+/** Runs an act that has to succeed. */
+export async function must<Schema extends z.ZodType, Value>(world: World, act: Act<Schema, Value>, actor: Actor, input: z.input<Schema>): Promise<Value> {
+  const outcome: Outcome<Value> = await runAct(world.runtime, act, actor, input);
+  if (!outcome.ok) throw new Error(`${act.name} was refused: ${outcome.reason} ${JSON.stringify(outcome.details ?? {})}`);
+  return outcome.value;
+}
+
+/** A person with roles, made directly: how people come to be is tested elsewhere. */
+export async function makePerson(world: World, name: string, roles: readonly Role[] = [], scope = "*"): Promise<Extract<Actor, { kind: "person" }>> {
+  const email = `${name.toLowerCase().replace(/[^a-z]+/gu, ".")}@people.example`;
+  const { rows } = await world.runtime.pool.query<{ id: string }>("insert into person (name, email, created_at, confirmed_at) values ($1, $2, $3, $3) returning id", [name, email, world.runtime.now()]);
+  const id = rows[0]?.id ?? "";
+  for (const role of roles) await world.runtime.pool.query("insert into role_grant (person_id, role, scope, granted_at) values ($1, $2, $3, $4)", [id, role, scope, world.runtime.now()]);
+  return { kind: "person", id, name, grants: roles.map((role) => ({ role, scope })) };
+}

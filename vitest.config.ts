@@ -1,0 +1,29 @@
+import { defineConfig } from "vitest/config";
+
+export default defineConfig({
+  test: {
+    projects: [
+      { test: { name: "unit", include: ["src/core/**/*.test.ts", "src/formats/**/*.test.ts", "src/text/**/*.test.ts"] } },
+      {
+        test: {
+          name: "data",
+          include: ["src/{db,acts,views,jobs,auth,demo,outside}/**/*.test.ts", "tests/data/**/*.test.ts"],
+          globalSetup: ["tests/support/database-setup.ts"],
+          testTimeout: 60_000,
+          hookTimeout: 120_000,
+          maxWorkers: 2,
+        },
+      },
+      {
+        test: {
+          name: "browser",
+          include: ["tests/browser/**/*.test.ts"],
+          globalSetup: ["tests/support/browser-setup.ts"],
+          fileParallelism: false,
+          testTimeout: 240_000,
+          hookTimeout: 240_000,
+        },
+      },
+    ],
+  },
+});
