@@ -1,4 +1,4 @@
-import { and, eq } from "drizzle-orm";
+import { and, eq, max, sql } from "drizzle-orm";
 import { z } from "zod";
 import type { Json } from "../core/assessment/facts";
 import { checkValue, type ValueIssue } from "../core/sections/check-value";
@@ -63,75 +63,80 @@ function usedBy(file: OpenFile, section: string) {
 interface Stored {
   readonly version: number;
   readonly value: Json;
-  readonly position: number;
 }
 
-async function stored(ctx: ActContext, applicationId: string, place: Omit<Change, "value" | "seen">): Promise<Stored | null> {
-  const [row] = await ctx.db
-    .select({ version: answer.version, value: answer.value, position: answer.position })
-    .from(answer)
-    .where(
-      and(
-        eq(answer.applicationId, applicationId),
-        eq(answer.scope, place.scope),
-        eq(answer.section, place.section),
-        eq(answer.entry, place.entry),
-        eq(answer.field, place.field),
-      ),
-    );
-  return row ? { ...row, value: row.value ?? null } : null;
+/** What stands in the form, dormant answers included, and the newest version that each place ever had: removed entries come back. */
+interface FormState {
+  readonly stored: ReadonlyMap<string, Stored>;
+  readonly newest: ReadonlyMap<string, number>;
 }
 
-async function write(ctx: ActContext, file: OpenFile, change: Change, version: number, position: number): Promise<void> {
-  const { scope, section, entry, field, value } = change;
-  const row = { applicationId: file.id, scope, section, entry, field, value, version, savedAt: ctx.now };
-  await ctx.db
-    .insert(answer)
-    .values({ ...row, position })
-    .onConflictDoUpdate({ target: [answer.applicationId, answer.scope, answer.section, answer.entry, answer.field], set: { value, version, savedAt: ctx.now, dormant: false } });
-  await ctx.db.insert(answerVersion).values({ ...row, savedBy: actorKey(ctx.actor) });
+const key = (place: { scope: string; section: string; entry: string; field: string }) => `${place.scope}|${place.section}|${place.entry}|${place.field}`;
+
+async function formState(ctx: ActContext, applicationId: string): Promise<FormState> {
+  const rows = await ctx.db.select().from(answer).where(eq(answer.applicationId, applicationId));
+  const newest = await ctx.db
+    .select({ scope: answerVersion.scope, section: answerVersion.section, entry: answerVersion.entry, field: answerVersion.field, version: max(answerVersion.version) })
+    .from(answerVersion)
+    .where(eq(answerVersion.applicationId, applicationId))
+    .groupBy(answerVersion.scope, answerVersion.section, answerVersion.entry, answerVersion.field);
+  return {
+    stored: new Map(rows.map((row) => [key(row), { version: row.version, value: row.value ?? null }])),
+    newest: new Map(newest.map((row) => [key(row), row.version ?? 0])),
+  };
 }
 
 /** Entries keep the order in which they were added. */
 function positions(file: OpenFile): (scope: string, section: string, entry: string) => number {
   const known = new Map<string, number>();
   const last = new Map<string, number>();
-  for (const a of file.facts.answers) {
-    known.set(`${a.scope}|${a.section}|${a.entry}`, a.position);
-    last.set(`${a.scope}|${a.section}`, Math.max(last.get(`${a.scope}|${a.section}`) ?? 0, a.position));
-  }
+  const remember = (scope: string, section: string, entry: string, position: number) => {
+    known.set(`${scope}|${section}|${entry}`, position);
+    last.set(`${scope}|${section}`, Math.max(last.get(`${scope}|${section}`) ?? 0, position));
+  };
+  for (const a of file.facts.answers) remember(a.scope, a.section, a.entry, a.position);
   return (scope, section, entry) => {
     if (entry === "") return 0;
-    const place = `${scope}|${section}|${entry}`;
-    const position = known.get(place) ?? (last.get(`${scope}|${section}`) ?? 0) + 1;
-    known.set(place, position);
-    last.set(`${scope}|${section}`, Math.max(last.get(`${scope}|${section}`) ?? 0, position));
+    const position = known.get(`${scope}|${section}|${entry}`) ?? (last.get(`${scope}|${section}`) ?? 0) + 1;
+    remember(scope, section, entry, position);
     return position;
   };
 }
 
-async function nextVersion(ctx: ActContext, file: OpenFile, change: Change): Promise<number> {
-  const { rows } = await ctx.client.query<{ version: number }>(
-    "select coalesce(max(version), 0) + 1 as version from answer_version where application_id = $1 and scope = $2 and section = $3 and entry = $4 and field = $5",
-    [file.id, change.scope, change.section, change.entry, change.field],
-  );
-  return rows[0]?.version ?? 1;
+interface Write extends Change {
+  readonly version: number;
 }
 
-async function save(ctx: ActContext, file: OpenFile, change: Change, position: number): Promise<SaveResult | null> {
+/** Judges one change; a write is added only where something new is to be stored. */
+function judge(file: OpenFile, state: FormState, change: Change, writes: Map<string, Write>): SaveResult | null {
   const target = findTarget(file, change);
   if (!target) return null;
-  const current = await stored(ctx, file.id, change);
-  const empty = current === null || current.value === null || current.value === "";
+  const place = key(change);
+  const current = state.stored.get(place);
+  const empty = current === undefined || current.value === null || current.value === "";
   if (!mayChange(change.scope, usedBy(file, change.section), empty)) return { state: "locked" };
   const test = file.facts.answers.find((a) => a.scope === change.scope && a.section === change.section && a.entry === change.entry && a.field === "test")?.value;
   const issue = target.field ? checkValue(target.field, file.office.set, change.value, typeof test === "string" ? test : undefined) : null;
   if (current && JSON.stringify(current.value) === JSON.stringify(change.value)) return { state: "saved", version: current.version, issue };
   // Somebody wrote here since this writer looked: neither of the two values is thrown away, the person decides.
   if (current && current.version > change.seen) return { state: "conflict", version: current.version, value: current.value };
-  const version = await nextVersion(ctx, file, change);
-  await write(ctx, file, change, version, position);
+  const version = (state.newest.get(place) ?? 0) + 1;
+  writes.set(place, { ...change, version });
   return { state: "saved", version, issue };
+}
+
+async function store(ctx: ActContext, file: OpenFile, writes: readonly Write[]): Promise<void> {
+  if (writes.length === 0) return;
+  const positionOf = positions(file);
+  const rows = writes.map(({ scope, section, entry, field, value, version }) => ({ applicationId: file.id, scope, section, entry, field, value, version, savedAt: ctx.now }));
+  await ctx.db
+    .insert(answer)
+    .values(rows.map((row) => ({ ...row, position: positionOf(row.scope, row.section, row.entry) })))
+    .onConflictDoUpdate({
+      target: [answer.applicationId, answer.scope, answer.section, answer.entry, answer.field],
+      set: { value: sql`excluded.value`, version: sql`excluded.version`, savedAt: ctx.now, dormant: false },
+    });
+  await ctx.db.insert(answerVersion).values(rows.map((row) => ({ ...row, savedBy: actorKey(ctx.actor) })));
 }
 
 /** Takes an entry out of a list; its answers stay in the history. */
@@ -140,7 +145,7 @@ async function removeEntry(ctx: ActContext, file: OpenFile, place: { scope: stri
   const where = and(eq(answer.applicationId, file.id), eq(answer.scope, place.scope), eq(answer.section, place.section), eq(answer.entry, place.entry));
   const gone = await ctx.db.delete(answer).where(where).returning();
   for (const row of gone) {
-    const version = row.version + 1;
+    const version = row.version + 1; // under the file's lock nobody else counts on
     await ctx.db.insert(answerVersion).values({ ...row, value: null, version, savedAt: ctx.now, savedBy: actorKey(ctx.actor) });
   }
   return true;
@@ -160,12 +165,14 @@ export const saveAnswers = defineFileAct({
   }),
   run: async (ctx, file, { changes, removed }) => {
     const results: SaveResult[] = [];
-    const positionOf = positions(file);
+    const writes = new Map<string, Write>();
+    const state = await formState(ctx, file.id);
     for (const change of changes) {
-      const result = await save(ctx, file, change, positionOf(change.scope, change.section, change.entry));
+      const result = judge(file, state, change, writes);
       if (!result) return refuse("not-found", { field: `${change.section}.${change.field}` });
       results.push(result);
     }
+    await store(ctx, file, [...writes.values()]);
     for (const place of removed) if (!(await removeEntry(ctx, file, place))) return refuse("locked");
     await settleDormant(ctx, file.id);
     return done({ results, savedAt: ctx.now.toISOString() });

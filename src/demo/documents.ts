@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import path from "node:path";
-import { PDFDocument, type PDFFont, type PDFPage, rgb } from "@cantoo/pdf-lib";
+import { PDFDocument, type PDFFont, type PDFPage, rgb, StandardFonts } from "@cantoo/pdf-lib";
 import * as fontkit from "fontkit";
 import type { Profile } from "./profile";
 
@@ -16,12 +16,16 @@ interface Sheet {
   readonly bold: PDFFont;
 }
 
-async function sheet(title: string, madeOn: Date): Promise<Sheet> {
+/** What the fonts that every PDF reader has can write; a document with other letters carries its own font, which costs a third of a second. */
+const PLAIN_LETTERS = /^[\u0020-\u007e\u00a0-\u00ff\u2013\u2014\u2018\u2019\u201c\u201d\u2026]*$/u;
+
+async function sheet(title: string, madeOn: Date, p: Profile): Promise<Sheet> {
   const document = await PDFDocument.create();
-  document.registerFontkit(fontkit);
   document.setTitle(title);
   document.setCreationDate(madeOn);
   document.setModificationDate(madeOn);
+  if (PLAIN_LETTERS.test(JSON.stringify(p))) return { document, plain: await document.embedFont(StandardFonts.Helvetica), bold: await document.embedFont(StandardFonts.HelveticaBold) };
+  document.registerFontkit(fontkit);
   const font = (name: string) => document.embedFont(readFileSync(path.join(FONTS, name)), { subset: true });
   return { document, plain: await font("400Regular/NotoSans_400Regular.ttf"), bold: await font("700Bold/NotoSans_700Bold.ttf") };
 }
@@ -66,7 +70,7 @@ function paragraphs(made: Sheet, page: PDFPage, text: string, top: number): void
 const fullName = (p: Profile) => [p.given, p.family].filter(Boolean).join(" ");
 
 export async function passport(p: Profile, madeOn: Date): Promise<Buffer> {
-  const made = await sheet("Passport", madeOn);
+  const made = await sheet("Passport", madeOn, p);
   const page = made.document.addPage([A4[1], A4[0]]);
   page.drawRectangle({ x: 60, y: 60, width: 720, height: 470, borderColor: LINE, borderWidth: 1, color: rgb(0.97, 0.96, 0.93) });
   page.drawText("PASSPORT · SPECIMEN", { x: 90, y: 480, size: 16, font: made.bold, color: INK });
@@ -90,7 +94,7 @@ export async function passport(p: Profile, madeOn: Date): Promise<Buffer> {
 }
 
 export async function certificate(p: Profile, madeOn: Date): Promise<Buffer> {
-  const made = await sheet("Degree certificate", madeOn);
+  const made = await sheet("Degree certificate", madeOn, p);
   const page = made.document.addPage(A4);
   const done = p.degree.status === "completed";
   heading(made, page, p.degree.institution, done ? "Certificate of award" : "Confirmation of an expected award");
@@ -108,7 +112,7 @@ export async function certificate(p: Profile, madeOn: Date): Promise<Buffer> {
 const COURSES_A_PAGE = 26;
 
 export async function transcript(p: Profile, madeOn: Date, pagesMissing = false): Promise<Buffer> {
-  const made = await sheet("Transcript of records", madeOn);
+  const made = await sheet("Transcript of records", madeOn, p);
   const all = p.courses;
   for (let from = 0; from < all.length; from += COURSES_A_PAGE) {
     const page = made.document.addPage(A4);
@@ -129,7 +133,7 @@ export async function transcript(p: Profile, madeOn: Date, pagesMissing = false)
 }
 
 export async function motivation(p: Profile, madeOn: Date): Promise<Buffer> {
-  const made = await sheet("Letter of motivation", madeOn);
+  const made = await sheet("Letter of motivation", madeOn, p);
   const page = made.document.addPage(A4);
   heading(made, page, "Letter of motivation", fullName(p));
   paragraphs(made, page, p.motivation, 700);
@@ -137,7 +141,7 @@ export async function motivation(p: Profile, madeOn: Date): Promise<Buffer> {
 }
 
 export async function englishProof(p: Profile, madeOn: Date): Promise<Buffer> {
-  const made = await sheet("Proof of English", madeOn);
+  const made = await sheet("Proof of English", madeOn, p);
   const page = made.document.addPage(A4);
   if (p.english.way === "taught") {
     heading(made, page, p.degree.institution, "Certificate of teaching in English");
@@ -150,7 +154,7 @@ export async function englishProof(p: Profile, madeOn: Date): Promise<Buffer> {
 }
 
 export async function letterOfReference(p: Profile, madeOn: Date): Promise<Buffer> {
-  const made = await sheet("Reference", madeOn);
+  const made = await sheet("Reference", madeOn, p);
   const page = made.document.addPage(A4);
   heading(made, page, `Reference for ${fullName(p)}`, `${p.referee.name} · ${p.referee.institution}`);
   paragraphs(made, page, p.referee.words, 700);

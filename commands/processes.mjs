@@ -1,0 +1,52 @@
+/** The web server and the worker as child processes that go when we go. */
+import { spawn } from "node:child_process";
+import { createWriteStream } from "node:fs";
+
+const STOP_MS = 8000;
+
+/** Starts a process and writes what it says to a log file, or through to our own output. */
+export function launch(args, env, logFile) {
+  const child = spawn(process.execPath, args, { env: { ...process.env, ...env }, stdio: ["ignore", logFile ? "pipe" : "inherit", logFile ? "pipe" : "inherit"] });
+  if (logFile) {
+    const log = createWriteStream(logFile, { flags: "a" });
+    child.stdout.pipe(log, { end: false });
+    child.stderr.pipe(log, { end: false });
+  }
+  return child;
+}
+
+export const launchWeb = (env, port, host, logFile) => launch(["node_modules/next/dist/bin/next", "start", "-H", host, "-p", String(port)], { NEXT_TELEMETRY_DISABLED: "1", NODE_ENV: "production", ...env }, logFile);
+export const launchWorker = (env, logFile) => launch(["--import", "tsx", "src/worker.ts"], { NODE_ENV: "production", ...env }, logFile);
+
+/** Waits until the web server answers on its health address. */
+export async function untilWell(url, child, seconds = 60) {
+  const end = Date.now() + seconds * 1000;
+  while (Date.now() < end) {
+    if (child.exitCode !== null) return false;
+    try {
+      if ((await fetch(`${url}/health`)).ok) return true;
+    } catch {
+      // not listening yet
+    }
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  return false;
+}
+
+/** Asks processes to end, and ends those that do not listen. */
+export async function stopAll(children) {
+  await Promise.all(
+    children.map(
+      (child) =>
+        new Promise((resolve) => {
+          if (child.exitCode !== null || child.signalCode !== null) return resolve();
+          const timer = setTimeout(() => child.kill("SIGKILL"), STOP_MS);
+          child.once("exit", () => {
+            clearTimeout(timer);
+            resolve();
+          });
+          child.kill("SIGTERM");
+        }),
+    ),
+  );
+}
