@@ -2,6 +2,8 @@ import type { NextConfig } from "next";
 
 const config: NextConfig = {
   poweredByHeader: false,
+  // The tests build beside a running demo and must not pull its files from under it.
+  distDir: process.env.UNVEX_DIST ?? ".next",
   reactStrictMode: true,
   // These bring native parts or workers of their own and are loaded from node_modules.
   serverExternalPackages: ["@node-rs/argon2", "sharp", "pg", "pg-boss", "@cantoo/pdf-lib", "pino"],

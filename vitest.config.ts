@@ -3,7 +3,9 @@ import { defineConfig } from "vitest/config";
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: "unit", include: ["src/core/**/*.test.ts", "src/formats/**/*.test.ts", "src/text/**/*.test.ts"] } },
+      {
+        test: { name: "unit", include: ["src/core/**/*.test.ts", "src/formats/**/*.test.ts", "src/text/**/*.test.ts"] },
+      },
       {
         test: {
           name: "data",

@@ -5,7 +5,6 @@ import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "
 import path from "node:path";
 import { Trouble } from "./trouble.mjs";
 
-const MARK = path.join(".next", ".unvex-source");
 const SOURCES = ["src", "public", "package-lock.json", "next.config.ts", "tsconfig.json"];
 
 function filesIn(place) {
@@ -18,15 +17,23 @@ function filesIn(place) {
 
 function fingerprint() {
   const hash = createHash("sha256");
-  for (const file of SOURCES.flatMap(filesIn).filter((f) => !f.endsWith(".test.ts"))) hash.update(file).update("\0").update(readFileSync(file));
+  for (const file of SOURCES.flatMap(filesIn).filter((f) => !f.endsWith(".test.ts")))
+    hash.update(file).update("\0").update(readFileSync(file));
   return hash.digest("hex");
 }
 
-export function build(step) {
+export function build(step, folder = ".next") {
+  const mark = path.join(folder, ".unvex-source");
   const print = fingerprint();
-  if (existsSync(MARK) && readFileSync(MARK, "utf8") === print) return;
+  if (existsSync(mark) && readFileSync(mark, "utf8") === print) return;
   step("building the web application (a minute or two)");
-  const result = spawnSync(process.execPath, ["node_modules/next/dist/bin/next", "build"], { encoding: "utf8", env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" } });
-  if (result.status !== 0) throw new Trouble(`The build failed:\n${`${result.stdout}\n${result.stderr}`.trim().split("\n").slice(-25).join("\n")}`);
-  writeFileSync(MARK, print);
+  const result = spawnSync(process.execPath, ["node_modules/next/dist/bin/next", "build"], {
+    encoding: "utf8",
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", UNVEX_DIST: folder },
+  });
+  if (result.status !== 0)
+    throw new Trouble(
+      `The build failed:\n${`${result.stdout}\n${result.stderr}`.trim().split("\n").slice(-25).join("\n")}`,
+    );
+  writeFileSync(mark, print);
 }

@@ -30,7 +30,8 @@ async function choosePort(args) {
   if (at < 0) return (await isFree(USUAL_PORT)) ? USUAL_PORT : freePort();
   const port = Number(args[at + 1]);
   if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Trouble("--port needs a number from 1 to 65535.");
-  if (!(await isFree(port))) throw new Trouble(`Port ${port} is in use. Choose another with --port, or leave --port out.`);
+  if (!(await isFree(port)))
+    throw new Trouble(`Port ${port} is in use. Choose another with --port, or leave --port out.`);
   return port;
 }
 
@@ -48,15 +49,21 @@ function loadOnce(cluster, env, fresh) {
     cluster.dropDatabase(DATABASE);
     cluster.createDatabase(DATABASE);
     step("loading the demo data: every file is made by the same acts that people use");
-    const result = spawnSync(process.execPath, ["--import", "tsx", "commands/load-demo.ts"], { env: { ...process.env, ...env }, stdio: "inherit" });
-    if (result.status !== 0) throw new Trouble("The demo data could not be loaded; the lines above say why. Try again with --fresh.");
+    const result = spawnSync(process.execPath, ["--import", "tsx", "commands/load-demo.ts"], {
+      env: { ...process.env, ...env },
+      stdio: "inherit",
+    });
+    if (result.status !== 0)
+      throw new Trouble("The demo data could not be loaded; the lines above say why. Try again with --fresh.");
     writeFileSync(mark, new Date().toISOString());
   }
 }
 
 function printWelcome(url) {
   const lines = readFileSync(path.join(FOLDER, "sign-ins"), "utf8").trimEnd();
-  process.stdout.write(`\nUnvex is ready:  ${url}\n\n${lines}\n\nEverybody's mail is in the tray:  ${url}/stand-in/tray\nCtrl-C stops everything; the data stays (--fresh starts over).\n`);
+  process.stdout.write(
+    `\nUnvex is ready:  ${url}\n\n${lines}\n\nEverybody's mail is in the tray:  ${url}/stand-in/tray\nCtrl-C stops everything; the data stays (--fresh starts over).\n`,
+  );
 }
 
 export async function run(args) {
@@ -83,7 +90,14 @@ export async function run(args) {
       });
   });
   try {
-    const env = { DATABASE_URL: cluster.url(DATABASE), UNVEX_URL: url, UNVEX_SECRET: secret(), UNVEX_DEMO: "1", UNVEX_FOLDER: FOLDER, UNVEX_LOG: process.env.UNVEX_LOG ?? "warn" };
+    const env = {
+      DATABASE_URL: cluster.url(DATABASE),
+      UNVEX_URL: url,
+      UNVEX_SECRET: secret(),
+      UNVEX_DEMO: "1",
+      UNVEX_FOLDER: FOLDER,
+      UNVEX_LOG: process.env.UNVEX_LOG ?? "warn",
+    };
     loadOnce(cluster, env, fresh);
     step("starting the web server and the worker");
     const log = path.join(FOLDER, "log");
@@ -93,7 +107,10 @@ export async function run(args) {
     const died = new Promise((resolve) => {
       for (const child of children) child.once("exit", (code) => (stopping ? undefined : resolve(code ?? 1)));
     });
-    const code = await Promise.race([ended, died.then((c) => process.stderr.write(`A process ended by itself (${c}); its log is ${log}.\n`) && 1)]);
+    const code = await Promise.race([
+      ended,
+      died.then((c) => process.stderr.write(`A process ended by itself (${c}); its log is ${log}.\n`) && 1),
+    ]);
     await stop();
     return code;
   } catch (error) {

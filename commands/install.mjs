@@ -6,30 +6,53 @@ import path from "node:path";
 import { findPostgres } from "./cluster.mjs";
 import { Trouble } from "./trouble.mjs";
 
-const has = (program) => (process.env.PATH ?? "").split(path.delimiter).some((folder) => folder !== "" && existsSync(path.join(folder, program)));
+const has = (program) =>
+  (process.env.PATH ?? "")
+    .split(path.delimiter)
+    .some((folder) => folder !== "" && existsSync(path.join(folder, program)));
 
-export const findChromium = () => ["chromium", "chromium-browser"].map((name) => (process.env.PATH ?? "").split(path.delimiter).map((f) => path.join(f, name)).find(existsSync)).find(Boolean) ?? null;
+export const findChromium = () =>
+  ["chromium", "chromium-browser"]
+    .map((name) =>
+      (process.env.PATH ?? "")
+        .split(path.delimiter)
+        .map((f) => path.join(f, name))
+        .find(existsSync),
+    )
+    .find(Boolean) ?? null;
 
 function apt(packages) {
   const line = `apt-get update && apt-get install -y ${packages.join(" ")}`;
   const prefix = process.getuid?.() === 0 ? [] : ["sudo", "-n"];
-  if (!has("apt-get")) throw new Trouble(`This machine has no apt-get. Install these yourself and start again: ${packages.join(", ")}`);
-  if (prefix.length > 0 && (!has("sudo") || spawnSync("sudo", ["-n", "true"]).status !== 0)) throw new Trouble(`These packages are missing, and this account may not install them. Run as root:\n\n  ${line}\n`);
+  if (!has("apt-get"))
+    throw new Trouble(`This machine has no apt-get. Install these yourself and start again: ${packages.join(", ")}`);
+  if (prefix.length > 0 && (!has("sudo") || spawnSync("sudo", ["-n", "true"]).status !== 0))
+    throw new Trouble(`These packages are missing, and this account may not install them. Run as root:\n\n  ${line}\n`);
   const env = { ...process.env, DEBIAN_FRONTEND: "noninteractive" };
-  for (const args of [["apt-get", "update"], ["apt-get", "install", "-y", "--no-install-recommends", ...packages]]) {
+  for (const args of [
+    ["apt-get", "update"],
+    ["apt-get", "install", "-y", "--no-install-recommends", ...packages],
+  ]) {
     const [program, ...rest] = [...prefix, ...args];
     const result = spawnSync(program, rest, { encoding: "utf8", env });
-    if (result.status !== 0) throw new Trouble(`\`${args.join(" ")}\` failed:\n${(result.stderr ?? String(result.error)).trim().split("\n").slice(-5).join("\n")}`);
+    if (result.status !== 0)
+      throw new Trouble(
+        `\`${args.join(" ")}\` failed:\n${(result.stderr ?? String(result.error)).trim().split("\n").slice(-5).join("\n")}`,
+      );
   }
 }
 
 /** Debian's packages that are missing, installed. */
 export function installSystem({ browser }, step) {
-  const missing = [...(findPostgres() ? [] : ["postgresql"]), ...(browser && !findChromium() ? ["chromium", "fonts-liberation"] : [])];
+  const missing = [
+    ...(findPostgres() ? [] : ["postgresql"]),
+    ...(browser && !findChromium() ? ["chromium", "fonts-liberation"] : []),
+  ];
   if (missing.length === 0) return;
   step(`installing ${missing.join(" and ")} from Debian's packages`);
   apt(missing);
-  if (!findPostgres()) throw new Trouble("PostgreSQL was installed but its programs were not found. Look at: ls /usr/lib/postgresql");
+  if (!findPostgres())
+    throw new Trouble("PostgreSQL was installed but its programs were not found. Look at: ls /usr/lib/postgresql");
 }
 
 /** The npm packages of the lock file, installed unless this very lock file was installed before. */
@@ -39,7 +62,10 @@ export function installPackages(step) {
   if (existsSync(mark) && readFileSync(mark, "utf8") === lock) return;
   step("installing npm packages (a minute or two)");
   const result = spawnSync("npm", ["ci", "--ignore-scripts", "--no-fund", "--no-audit"], { encoding: "utf8" });
-  if (result.status !== 0) throw new Trouble(`\`npm ci\` failed:\n${(result.stderr ?? String(result.error)).trim().split("\n").slice(-8).join("\n")}`);
+  if (result.status !== 0)
+    throw new Trouble(
+      `\`npm ci\` failed:\n${(result.stderr ?? String(result.error)).trim().split("\n").slice(-8).join("\n")}`,
+    );
   mkdirSync("node_modules", { recursive: true });
   writeFileSync(mark, lock);
 }

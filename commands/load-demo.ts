@@ -18,8 +18,18 @@ const pool = openPool(settings.databaseUrl, 6);
 const boss = openQueue(settings.databaseUrl);
 await startQueue(boss);
 let now = new Date();
-const say = (done: number, of: number, what: string) => process.stdout.write(`\r  ${String(done).padStart(3)} of ${of} files  ${what.padEnd(40)}`);
-const made = await loadDemo({ runtime: { pool, boss, now: () => now }, auth: makeAuth(database(pool), settings), baseUrl: settings.url, moveTo: (at) => (now = at), say }, anchor);
+const say = (done: number, of: number, what: string) =>
+  process.stdout.write(`\r  ${String(done).padStart(3)} of ${of} files  ${what.padEnd(40)}`);
+const made = await loadDemo(
+  {
+    runtime: { pool, boss, now: () => now },
+    auth: makeAuth(database(pool), settings),
+    baseUrl: settings.url,
+    moveTo: (at) => (now = at),
+    say,
+  },
+  anchor,
+);
 process.stdout.write(`\r${" ".repeat(70)}\r`);
 
 const applicants = [
@@ -27,9 +37,12 @@ const applicants = [
   ["applicant, offer to answer", "sakura.minamotolee@people.example"],
   ["applicant, sent back, French", "elodie.marchetti@people.example"],
 ] as const;
-const lines = [...DEMO_STAFF.map((m) => [m.role, m.email] as const), ...applicants].map(([role, email]) => `  ${role.padEnd(30)} ${email}`);
+const lines = [...DEMO_STAFF.map((m) => [m.role, m.email] as const), ...applicants].map(
+  ([role, email]) => `  ${role.padEnd(30)} ${email}`,
+);
 const folder = process.env.UNVEX_FOLDER;
-if (folder) writeFileSync(path.join(folder, "sign-ins"), `Sign in with the password  ${DEMO_PASSWORD}\n\n${lines.join("\n")}\n`);
+if (folder)
+  writeFileSync(path.join(folder, "sign-ins"), `Sign in with the password  ${DEMO_PASSWORD}\n\n${lines.join("\n")}\n`);
 process.stdout.write(`  ${made.length} files are there\n`);
 await boss.stop({ graceful: false });
 await pool.end();

@@ -6,7 +6,10 @@ const STOP_MS = 8000;
 
 /** Starts a process and writes what it says to a log file, or through to our own output. */
 export function launch(args, env, logFile) {
-  const child = spawn(process.execPath, args, { env: { ...process.env, ...env }, stdio: ["ignore", logFile ? "pipe" : "inherit", logFile ? "pipe" : "inherit"] });
+  const child = spawn(process.execPath, args, {
+    env: { ...process.env, ...env },
+    stdio: ["ignore", logFile ? "pipe" : "inherit", logFile ? "pipe" : "inherit"],
+  });
   if (logFile) {
     const log = createWriteStream(logFile, { flags: "a" });
     child.stdout.pipe(log, { end: false });
@@ -15,8 +18,14 @@ export function launch(args, env, logFile) {
   return child;
 }
 
-export const launchWeb = (env, port, host, logFile) => launch(["node_modules/next/dist/bin/next", "start", "-H", host, "-p", String(port)], { NEXT_TELEMETRY_DISABLED: "1", NODE_ENV: "production", ...env }, logFile);
-export const launchWorker = (env, logFile) => launch(["--import", "tsx", "src/worker.ts"], { NODE_ENV: "production", ...env }, logFile);
+export const launchWeb = (env, port, host, logFile) =>
+  launch(
+    ["node_modules/next/dist/bin/next", "start", "-H", host, "-p", String(port)],
+    { NEXT_TELEMETRY_DISABLED: "1", NODE_ENV: "production", ...env },
+    logFile,
+  );
+export const launchWorker = (env, logFile) =>
+  launch(["--import", "tsx", "src/worker.ts"], { NODE_ENV: "production", ...env }, logFile);
 
 /** Waits until the web server answers on its health address. */
 export async function untilWell(url, child, seconds = 60) {

@@ -1,5 +1,5 @@
 import { randomBytes } from "node:crypto";
-import { NextResponse, type NextRequest } from "next/server";
+import { type NextRequest, NextResponse } from "next/server";
 
 /** Puts a content security policy with a fresh nonce on every page, and a request id on every request. */
 function policy(nonce: string): string {

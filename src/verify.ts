@@ -11,7 +11,12 @@ import { loadFiles } from "./db/load-file";
  */
 export interface Verification {
   readonly files: number;
-  readonly differing: readonly { readonly number: string; readonly field: string; readonly stored: string; readonly computed: string }[];
+  readonly differing: readonly {
+    readonly number: string;
+    readonly field: string;
+    readonly stored: string;
+    readonly computed: string;
+  }[];
 }
 
 interface Stored {
@@ -34,7 +39,10 @@ async function offices(pool: pg.Pool): Promise<ReadonlyMap<number, Office>> {
   return new Map(rows.map((r) => [r.version, makeOffice(r.version, referenceSetSchema.parse(r.body))]));
 }
 
-export async function verifyAll(pool: pg.Pool, onBatch: (files: number) => void = () => undefined): Promise<Verification> {
+export async function verifyAll(
+  pool: pg.Pool,
+  onBatch: (files: number) => void = () => undefined,
+): Promise<Verification> {
   const byVersion = await offices(pool);
   const differing: Verification["differing"][number][] = [];
   let files = 0;
@@ -47,7 +55,14 @@ export async function verifyAll(pool: pg.Pool, onBatch: (files: number) => void 
     const last = rows.at(-1);
     if (!last) return { files, differing };
     after = last.number;
-    const loaded = new Map((await loadFiles(pool, rows.map((r) => r.id))).map((f) => [f.facts.application.id, f]));
+    const loaded = new Map(
+      (
+        await loadFiles(
+          pool,
+          rows.map((r) => r.id),
+        )
+      ).map((f) => [f.facts.application.id, f]),
+    );
     for (const row of rows) {
       const office = byVersion.get(row.office_version);
       const file = loaded.get(row.id);
@@ -61,7 +76,8 @@ export async function verifyAll(pool: pg.Pool, onBatch: (files: number) => void 
         ["due", row.due_at?.toISOString() ?? "", assessment.file.dueAt ?? ""],
         ["valid until", row.valid_until?.toISOString() ?? "", assessment.file.validUntil ?? ""],
       ];
-      for (const [field, stored, computed] of pairs) if (stored !== computed) differing.push({ number: row.number, field, stored, computed });
+      for (const [field, stored, computed] of pairs)
+        if (stored !== computed) differing.push({ number: row.number, field, stored, computed });
     }
     files += rows.length;
     onBatch(files);

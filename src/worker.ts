@@ -18,7 +18,12 @@ const boss = new PgBoss({ connectionString: settings.databaseUrl, max: 4 });
 boss.on("error", (error) => log.error({ code: error.name }, "the queue lost its connection"));
 const runtime: Runtime = { pool: openPool(settings.databaseUrl, 6), boss, now: () => new Date() };
 const keep = async (mail: { messageId: string; to: string; subject: string; body: string }) => {
-  await runAct(runtime, keepTrayMail, { kind: "system" }, { messageId: mail.messageId, toAddress: mail.to, subject: mail.subject, body: mail.body });
+  await runAct(
+    runtime,
+    keepTrayMail,
+    { kind: "system" },
+    { messageId: mail.messageId, toAddress: mail.to, subject: mail.subject, body: mail.body },
+  );
 };
 const context: JobContext = {
   runtime,
@@ -35,7 +40,10 @@ for (const name of JOB_NAMES)
         await runJob(context, name, job.data);
         log.info({ job: name, id: job.id, ms: Date.now() - began }, "job done");
       } catch (error) {
-        log.error({ job: name, id: job.id, error: error instanceof Error ? error.message.split("\n")[0] : "unknown" }, "job failed");
+        log.error(
+          { job: name, id: job.id, error: error instanceof Error ? error.message.split("\n")[0] : "unknown" },
+          "job failed",
+        );
         throw error;
       }
     }

@@ -20,26 +20,63 @@ interface LinkMail {
 }
 
 /** Mails a link; a newer one replaces what was mailed before for the same purpose. */
-async function mailNewLink(ctx: ActContext, to: LinkMail, purpose: Purpose, template: "confirm-address" | "set-password" | "staff-invited"): Promise<void> {
+async function mailNewLink(
+  ctx: ActContext,
+  to: LinkMail,
+  purpose: Purpose,
+  template: "confirm-address" | "set-password" | "staff-invited",
+): Promise<void> {
   const { token, hash } = newToken();
   await ctx.db
     .update(mailLink)
     .set({ replacedAt: ctx.now })
-    .where(and(eq(mailLink.personId, to.personId), eq(mailLink.purpose, purpose), isNull(mailLink.usedAt), isNull(mailLink.replacedAt)));
+    .where(
+      and(
+        eq(mailLink.personId, to.personId),
+        eq(mailLink.purpose, purpose),
+        isNull(mailLink.usedAt),
+        isNull(mailLink.replacedAt),
+      ),
+    );
   const lifetime = template === "staff-invited" ? INVITATION_LIFETIME : LIFETIME[purpose];
-  await ctx.db.insert(mailLink).values({ tokenHash: hash, purpose, personId: to.personId, createdAt: ctx.now, endsAt: new Date(ctx.now.getTime() + lifetime) });
-  await queueMail(ctx, { applicationId: null, personId: to.personId, toAddress: to.email, locale: to.locale, template, values: { name: to.name, link: `/link/${token}` } });
+  await ctx.db.insert(mailLink).values({
+    tokenHash: hash,
+    purpose,
+    personId: to.personId,
+    createdAt: ctx.now,
+    endsAt: new Date(ctx.now.getTime() + lifetime),
+  });
+  await queueMail(ctx, {
+    applicationId: null,
+    personId: to.personId,
+    toAddress: to.email,
+    locale: to.locale,
+    template,
+    values: { name: to.name, link: `/link/${token}` },
+  });
 }
 
 /** Makes the person behind a new account, records the consent and mails the link that confirms the address. Runs twice without harm. */
 export const openAccount = defineAct({
   name: "open-account",
-  input: z.object({ accountId: z.string(), name: z.string().trim().min(1).max(200), email: z.email(), locale: localeSchema, consentVersion: z.string() }),
+  input: z.object({
+    accountId: z.string(),
+    name: z.string().trim().min(1).max(200),
+    email: z.email(),
+    locale: localeSchema,
+    consentVersion: z.string(),
+  }),
   may: (ctx) => ctx.actor.kind === "system",
   run: async (ctx, { accountId, name, email, locale, consentVersion }) => {
-    const [made] = await ctx.db.insert(person).values({ accountId, name, email, locale, createdAt: ctx.now }).onConflictDoNothing().returning({ id: person.id });
+    const [made] = await ctx.db
+      .insert(person)
+      .values({ accountId, name, email, locale, createdAt: ctx.now })
+      .onConflictDoNothing()
+      .returning({ id: person.id });
     if (!made) return done({ made: false });
-    await ctx.db.insert(consent).values({ personId: made.id, textKey: "terms", textVersion: consentVersion, at: ctx.now });
+    await ctx.db
+      .insert(consent)
+      .values({ personId: made.id, textKey: "terms", textVersion: consentVersion, at: ctx.now });
     await ctx.emit("open-account", null, { person: made.id });
     await mailNewLink(ctx, { personId: made.id, email, name, locale }, "confirm address", "confirm-address");
     return done({ made: true });
@@ -55,7 +92,12 @@ export const sendLink = defineAct({
     const [to] = await ctx.db.select().from(person).where(eq(person.email, email));
     if (!to) return done(null);
     if (purpose === "confirm address" && to.confirmedAt !== null) return done(null);
-    await mailNewLink(ctx, { personId: to.id, email: to.email, name: to.name, locale: to.locale }, purpose, purpose === "set password" ? "set-password" : "confirm-address");
+    await mailNewLink(
+      ctx,
+      { personId: to.id, email: to.email, name: to.name, locale: to.locale },
+      purpose,
+      purpose === "set password" ? "set-password" : "confirm-address",
+    );
     return done(null);
   },
 });
@@ -67,7 +109,15 @@ export const tellAlreadyHasAccount = defineAct({
   may: (ctx) => ctx.actor.kind === "system",
   run: async (ctx, { email }) => {
     const [to] = await ctx.db.select().from(person).where(eq(person.email, email));
-    if (to) await queueMail(ctx, { applicationId: null, personId: to.id, toAddress: to.email, locale: to.locale, template: "already-has-account", values: { name: to.name, link: "/lost-password" } });
+    if (to)
+      await queueMail(ctx, {
+        applicationId: null,
+        personId: to.id,
+        toAddress: to.email,
+        locale: to.locale,
+        template: "already-has-account",
+        values: { name: to.name, link: "/lost-password" },
+      });
     return done(null);
   },
 });
@@ -82,12 +132,21 @@ export const acceptLink = defineAct({
       .update(mailLink)
       .set({ usedAt: ctx.now })
       .where(
-        and(eq(mailLink.tokenHash, hashToken(token)), eq(mailLink.purpose, purpose), isNull(mailLink.usedAt), isNull(mailLink.replacedAt), gt(mailLink.endsAt, ctx.now)),
+        and(
+          eq(mailLink.tokenHash, hashToken(token)),
+          eq(mailLink.purpose, purpose),
+          isNull(mailLink.usedAt),
+          isNull(mailLink.replacedAt),
+          gt(mailLink.endsAt, ctx.now),
+        ),
       )
       .returning();
     if (!link) return refuse("link-ended");
     // A link that arrived proves the address as well.
-    await ctx.db.update(person).set({ confirmedAt: sql`coalesce(${person.confirmedAt}, ${ctx.now})` }).where(eq(person.id, link.personId));
+    await ctx.db
+      .update(person)
+      .set({ confirmedAt: sql`coalesce(${person.confirmedAt}, ${ctx.now})` })
+      .where(eq(person.id, link.personId));
     const [owner] = await ctx.db.select().from(person).where(eq(person.id, link.personId));
     if (!owner) return refuse("not-found");
     await ctx.emit("accept-link", null, { person: owner.id, purpose });
@@ -101,7 +160,10 @@ export const tieAccount = defineAct({
   input: z.object({ personId: z.uuid(), accountId: z.string() }),
   may: (ctx) => ctx.actor.kind === "system",
   run: async (ctx, { personId, accountId }) => {
-    await ctx.db.update(person).set({ accountId }).where(and(eq(person.id, personId), isNull(person.accountId)));
+    await ctx.db
+      .update(person)
+      .set({ accountId })
+      .where(and(eq(person.id, personId), isNull(person.accountId)));
     return done(null);
   },
 });
@@ -119,7 +181,8 @@ export const beginGuess = defineAct({
   may: (ctx) => ctx.actor.kind === "system",
   run: async (ctx, { email, network }) => {
     const subjects = [`account:${email.trim().toLowerCase()}`, ...(network ? [`network:${network}`] : [])];
-    for (const subject of [...subjects].sort()) await ctx.client.query("select pg_advisory_xact_lock(hashtextextended($1, 0))", [subject]);
+    for (const subject of [...subjects].sort())
+      await ctx.client.query("select pg_advisory_xact_lock(hashtextextended($1, 0))", [subject]);
     const since = new Date(ctx.now.getTime() - GUESS_WINDOW);
     const counts = await ctx.db
       .select({ subject: wrongGuess.subject, count: sql<number>`count(*)::int` })
@@ -147,19 +210,35 @@ export const forgetGuess = defineAct({
 });
 
 const role = z.enum(["officer", "lead officer", "finance", "assessor", "administrator", "agent"]);
-const isAdministrator = (ctx: ActContext) => ctx.actor.kind === "system" || (ctx.actor.kind === "person" && ctx.actor.grants.some((g) => g.role === "administrator"));
+const isAdministrator = (ctx: ActContext) =>
+  ctx.actor.kind === "system" ||
+  (ctx.actor.kind === "person" && ctx.actor.grants.some((g) => g.role === "administrator"));
 
 /** Makes a member of staff and invites them to set a password. Staff are never made by sign-up. */
 export const makeStaff = defineAct({
   name: "make-staff",
-  input: z.object({ name: z.string().trim().min(1).max(200), email: z.email(), role, scope: z.string().min(1).max(20).default("*") }),
+  input: z.object({
+    name: z.string().trim().min(1).max(200),
+    email: z.email(),
+    role,
+    scope: z.string().min(1).max(20).default("*"),
+  }),
   may: isAdministrator,
   run: async (ctx, input) => {
-    const [made] = await ctx.db.insert(person).values({ name: input.name, email: input.email, createdAt: ctx.now }).onConflictDoNothing().returning({ id: person.id });
+    const [made] = await ctx.db
+      .insert(person)
+      .values({ name: input.name, email: input.email, createdAt: ctx.now })
+      .onConflictDoNothing()
+      .returning({ id: person.id });
     if (!made) return refuse("already-done");
     await ctx.db.insert(grant).values({ personId: made.id, role: input.role, scope: input.scope, grantedAt: ctx.now });
     await ctx.emit("make-staff", null, { person: made.id, role: input.role, scope: input.scope });
-    await mailNewLink(ctx, { personId: made.id, email: input.email, name: input.name, locale: "en" }, "set password", "staff-invited");
+    await mailNewLink(
+      ctx,
+      { personId: made.id, email: input.email, name: input.name, locale: "en" },
+      "set password",
+      "staff-invited",
+    );
     return done({ personId: made.id });
   },
 });
@@ -172,11 +251,15 @@ export const changeRole = defineAct({
   run: async (ctx, { personId, role: name, scope, held }) => {
     const [staff] = await ctx.db.select({ id: grant.personId }).from(grant).where(eq(grant.personId, personId));
     if (!staff) return refuse("not-found");
-    if (held) await ctx.db.insert(grant).values({ personId, role: name, scope, grantedAt: ctx.now }).onConflictDoNothing();
+    if (held)
+      await ctx.db.insert(grant).values({ personId, role: name, scope, grantedAt: ctx.now }).onConflictDoNothing();
     else {
       await ctx.db.execute(sql`lock table role_grant in share row exclusive mode`);
       await ctx.db.delete(grant).where(and(eq(grant.personId, personId), eq(grant.role, name), eq(grant.scope, scope)));
-      const administrators = await ctx.db.select({ id: grant.personId }).from(grant).where(eq(grant.role, "administrator"));
+      const administrators = await ctx.db
+        .select({ id: grant.personId })
+        .from(grant)
+        .where(eq(grant.role, "administrator"));
       if (administrators.length === 0) return refuse("locked");
     }
     await ctx.emit("change-role", null, { person: personId, role: name, scope, held });

@@ -56,7 +56,11 @@ export type Outcome<T> =
   | { readonly ok: false; readonly reason: Reason; readonly details?: Readonly<Record<string, Json>> };
 
 export const done = <T>(value: T): Outcome<T> => ({ ok: true, value });
-export const refuse = (reason: Reason, details?: Readonly<Record<string, Json>>): Outcome<never> => ({ ok: false, reason, ...(details ? { details } : {}) });
+export const refuse = (reason: Reason, details?: Readonly<Record<string, Json>>): Outcome<never> => ({
+  ok: false,
+  reason,
+  ...(details ? { details } : {}),
+});
 
 export interface Act<Schema extends z.ZodType, Value> {
   readonly name: string;
@@ -77,10 +81,16 @@ class Refusal extends Error {
 }
 
 /** Runs an act: checks the input and the right, then writes in one transaction. `now` is the moment of receipt. */
-export async function runAct<Schema extends z.ZodType, Value>(runtime: Runtime, act: Act<Schema, Value>, actor: Actor, rawInput: z.input<Schema>): Promise<Outcome<Value>> {
+export async function runAct<Schema extends z.ZodType, Value>(
+  runtime: Runtime,
+  act: Act<Schema, Value>,
+  actor: Actor,
+  rawInput: z.input<Schema>,
+): Promise<Outcome<Value>> {
   const now = runtime.now();
   const parsed = act.input.safeParse(rawInput);
-  if (!parsed.success) return refuse("invalid-input", { fields: parsed.error.issues.map((issue) => issue.path.join(".")) });
+  if (!parsed.success)
+    return refuse("invalid-input", { fields: parsed.error.issues.map((issue) => issue.path.join(".")) });
   try {
     return await inTransaction(runtime.pool, async ({ db, client }) => {
       const ctx: ActContext = {

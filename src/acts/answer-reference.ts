@@ -11,7 +11,10 @@ type Request = typeof referenceRequest.$inferSelect;
 /** Locks the file first and the request after it, as every act does, and finds the request of the link's holder. */
 async function openRequest(ctx: ActContext): Promise<Request | null> {
   if (ctx.actor.kind !== "link") return null;
-  const [found] = await ctx.db.select({ applicationId: referenceRequest.applicationId }).from(referenceRequest).where(eq(referenceRequest.id, ctx.actor.requestId));
+  const [found] = await ctx.db
+    .select({ applicationId: referenceRequest.applicationId })
+    .from(referenceRequest)
+    .where(eq(referenceRequest.id, ctx.actor.requestId));
   if (!found) return null;
   await ctx.client.query("select 1 from application where id = $1 for update", [found.applicationId]);
   const [request] = await ctx.db.select().from(referenceRequest).where(eq(referenceRequest.id, ctx.actor.requestId));
@@ -43,14 +46,26 @@ function refereeAct<Schema extends z.ZodType>(
   });
 }
 
-async function tellApplicant(ctx: ActContext, request: Request, template: "reference-given" | "reference-declined"): Promise<void> {
-  const [owner] = await ctx.db.select({ personId: application.personId }).from(application).innerJoin(person, eq(person.id, application.personId)).where(eq(application.id, request.applicationId));
+async function tellApplicant(
+  ctx: ActContext,
+  request: Request,
+  template: "reference-given" | "reference-declined",
+): Promise<void> {
+  const [owner] = await ctx.db
+    .select({ personId: application.personId })
+    .from(application)
+    .innerJoin(person, eq(person.id, application.personId))
+    .where(eq(application.id, request.applicationId));
   if (owner) await mailApplicant(ctx, request.applicationId, owner.personId, template, { referee: request.name });
 }
 
 /** The referee pressed "begin" on the page of the link. */
 export const openReference = refereeAct("open-reference", z.object({}), async (ctx, request) => {
-  if (request.state === "asked") await ctx.db.update(referenceRequest).set({ state: "opened", openedAt: ctx.now }).where(eq(referenceRequest.id, request.id));
+  if (request.state === "asked")
+    await ctx.db
+      .update(referenceRequest)
+      .set({ state: "opened", openedAt: ctx.now })
+      .where(eq(referenceRequest.id, request.id));
   return done(null);
 });
 
@@ -71,23 +86,42 @@ const letterSchema = z.object({
 /** The reference itself: a short form with words, or a letter. It ends the link. */
 export const giveReference = refereeAct(
   "give-reference",
-  z.object({ answers: referenceAnswersSchema, letter: letterSchema.nullable().default(null) }).refine((v) => v.letter !== null || v.answers.text.length >= 20, { path: ["answers", "text"], message: "too short" }),
+  z
+    .object({ answers: referenceAnswersSchema, letter: letterSchema.nullable().default(null) })
+    .refine((v) => v.letter !== null || v.answers.text.length >= 20, {
+      path: ["answers", "text"],
+      message: "too short",
+    }),
   async (ctx, request, { answers, letter }) => {
     let uploadId: string | null = null;
     if (letter) {
       const sha256 = await storeContent(ctx.client, letter.bytes, letter.mediaType);
-      const row = { applicationId: request.applicationId, sha256, name: letter.name, pages: letter.pages, marks: letter.marks, uploadedAt: ctx.now, uploadedBy: `link:${request.id}` };
+      const row = {
+        applicationId: request.applicationId,
+        sha256,
+        name: letter.name,
+        pages: letter.pages,
+        marks: letter.marks,
+        uploadedAt: ctx.now,
+        uploadedBy: `link:${request.id}`,
+      };
       const [made] = await ctx.db.insert(upload).values(row).returning({ id: upload.id });
       uploadId = made?.id ?? null;
     }
-    await ctx.db.update(referenceRequest).set({ state: "given", givenAt: ctx.now, closedAt: ctx.now, answers, uploadId }).where(eq(referenceRequest.id, request.id));
+    await ctx.db
+      .update(referenceRequest)
+      .set({ state: "given", givenAt: ctx.now, closedAt: ctx.now, answers, uploadId })
+      .where(eq(referenceRequest.id, request.id));
     await tellApplicant(ctx, request, "reference-given");
     return done(null);
   },
 );
 
 export const declineReference = refereeAct("decline-reference", z.object({}), async (ctx, request) => {
-  await ctx.db.update(referenceRequest).set({ state: "declined", closedAt: ctx.now }).where(eq(referenceRequest.id, request.id));
+  await ctx.db
+    .update(referenceRequest)
+    .set({ state: "declined", closedAt: ctx.now })
+    .where(eq(referenceRequest.id, request.id));
   await tellApplicant(ctx, request, "reference-declined");
   return done(null);
 });

@@ -1,13 +1,16 @@
 import { and, eq, sql } from "drizzle-orm";
 import { z } from "zod";
 import { referenceSetSchema } from "../core/office/reference-set";
-import { rulebookSchema } from "../core/rulebook/rulebook";
 import { rulebookProblems } from "../core/rulebook/problems";
+import { rulebookSchema } from "../core/rulebook/rulebook";
 import { localTextSchema } from "../core/text/local-text";
 import { cycle, intake, officeReference, procedure, programme, round, rulebook } from "../db/schema";
 import { type ActContext, defineAct, done, refuse } from "./act";
 
-const leads = (ctx: ActContext) => ctx.actor.kind === "system" || (ctx.actor.kind === "person" && ctx.actor.grants.some((g) => g.role === "lead officer" || g.role === "administrator"));
+const leads = (ctx: ActContext) =>
+  ctx.actor.kind === "system" ||
+  (ctx.actor.kind === "person" &&
+    ctx.actor.grants.some((g) => g.role === "lead officer" || g.role === "administrator"));
 
 /** Loads a new version of the office's reference set; older versions stay for what was assessed by them. */
 export const loadReferenceSet = defineAct({
@@ -15,7 +18,9 @@ export const loadReferenceSet = defineAct({
   input: referenceSetSchema,
   may: leads,
   run: async (ctx, body) => {
-    const [last] = await ctx.db.select({ version: sql<number>`coalesce(max(${officeReference.version}), 0)::int` }).from(officeReference);
+    const [last] = await ctx.db
+      .select({ version: sql<number>`coalesce(max(${officeReference.version}), 0)::int` })
+      .from(officeReference);
     const version = (last?.version ?? 0) + 1;
     await ctx.db.insert(officeReference).values({ version, body, createdAt: ctx.now });
     await ctx.emit("load-reference-set", null, { version });
@@ -39,7 +44,12 @@ export const planProgramme = defineAct({
       description: localTextSchema,
     }),
     intake: z.object({ startsOn: z.iso.date(), places: z.int().min(0) }),
-    round: z.object({ key: z.string(), opensAt: z.iso.datetime(), closings: z.array(z.object({ group: z.string(), at: z.iso.datetime() })).min(1), promiseDays: z.int().min(1) }),
+    round: z.object({
+      key: z.string(),
+      opensAt: z.iso.datetime(),
+      closings: z.array(z.object({ group: z.string(), at: z.iso.datetime() })).min(1),
+      promiseDays: z.int().min(1),
+    }),
   }),
   may: leads,
   run: async (ctx, input) => {
@@ -61,7 +71,11 @@ export const planProgramme = defineAct({
       .insert(round)
       .values({ intakeId: start?.id ?? "", ...input.round, opensAt: new Date(input.round.opensAt) })
       .returning();
-    await ctx.emit("plan-programme", null, { programme: input.programme.code, intake: start?.id ?? "", round: window?.id ?? "" });
+    await ctx.emit("plan-programme", null, {
+      programme: input.programme.code,
+      intake: start?.id ?? "",
+      round: window?.id ?? "",
+    });
     return done({ intakeId: start?.id ?? "", roundId: window?.id ?? "" });
   },
 });
@@ -75,7 +89,10 @@ export const publishRulebook = defineAct({
     const problems = rulebookProblems(body);
     if (problems.length > 0) return refuse("invalid-input", { fields: problems.map((p) => `${p.code}: ${p.about}`) });
     await ctx.client.query("select 1 from intake where id = $1 for update", [intakeId]);
-    const [last] = await ctx.db.select({ version: sql<number>`coalesce(max(${rulebook.version}), 0)::int` }).from(rulebook).where(eq(rulebook.intakeId, intakeId));
+    const [last] = await ctx.db
+      .select({ version: sql<number>`coalesce(max(${rulebook.version}), 0)::int` })
+      .from(rulebook)
+      .where(eq(rulebook.intakeId, intakeId));
     await ctx.db
       .update(rulebook)
       .set({ status: "superseded" })
@@ -92,7 +109,11 @@ export const publishRulebook = defineAct({
 /** Moves a closing of a round. Submissions lock the round for share, so that the change and a submission cannot cross. */
 export const changeRound = defineAct({
   name: "change-round",
-  input: z.object({ roundId: z.uuid(), closings: z.array(z.object({ group: z.string(), at: z.iso.datetime() })).min(1), reason: z.string().trim().min(1).max(500) }),
+  input: z.object({
+    roundId: z.uuid(),
+    closings: z.array(z.object({ group: z.string(), at: z.iso.datetime() })).min(1),
+    reason: z.string().trim().min(1).max(500),
+  }),
   may: leads,
   run: async (ctx, { roundId, closings }) => {
     const changed = await ctx.db

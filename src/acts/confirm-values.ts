@@ -23,24 +23,55 @@ function fieldOf(file: OpenFile, section: string, field: string) {
 /** Puts what the office established beside the claim: as claimed, or changed with a note. The claim itself is never touched. */
 export const confirmValues = defineFileAct({
   name: "confirm-values",
-  input: z.object({ applicationId: z.uuid(), values: z.array(valueSchema).min(1).max(2000), uploadId: z.uuid().nullable().default(null), note: z.string().trim().max(1000).nullable().default(null) }),
+  input: z.object({
+    applicationId: z.uuid(),
+    values: z.array(valueSchema).min(1).max(2000),
+    uploadId: z.uuid().nullable().default(null),
+    note: z.string().trim().max(1000).nullable().default(null),
+  }),
   right: "office",
-  about: ({ values }) => ({ values: values.map((v) => `${v.section}/${v.entry}/${v.field}`).slice(0, 200), changed: values.some((v) => v.value !== undefined) }),
+  about: ({ values }) => ({
+    values: values.map((v) => `${v.section}/${v.entry}/${v.field}`).slice(0, 200),
+    changed: values.some((v) => v.value !== undefined),
+  }),
   run: async (ctx, file, { values, uploadId, note }) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
     if (file.facts.choices.every((c) => c.submittedAt === null)) return refuse("locked");
     for (const { scope, section, entry, field, value } of values) {
       const definition = fieldOf(file, section, field);
-      const claim = file.facts.answers.find((a) => a.scope === scope && a.section === section && a.entry === entry && a.field === field);
+      const claim = file.facts.answers.find(
+        (a) => a.scope === scope && a.section === section && a.entry === entry && a.field === field,
+      );
       if (!definition || (!claim && value === undefined)) return refuse("not-found", { field: `${section}.${field}` });
-      const test = file.facts.answers.find((a) => a.scope === scope && a.section === section && a.entry === entry && a.field === "test")?.value;
-      if (value !== undefined && checkValue(definition, file.office.set, value, typeof test === "string" ? test : undefined))
+      const test = file.facts.answers.find(
+        (a) => a.scope === scope && a.section === section && a.entry === entry && a.field === "test",
+      )?.value;
+      if (
+        value !== undefined &&
+        checkValue(definition, file.office.set, value, typeof test === "string" ? test : undefined)
+      )
         return refuse("invalid-input", { fields: [`${section}.${field}`] });
-      const settled = { value: value ?? claim?.value ?? null, answerVersion: claim?.version ?? 0, uploadId, note, byId: ctx.actor.id, at: ctx.now };
+      const settled = {
+        value: value ?? claim?.value ?? null,
+        answerVersion: claim?.version ?? 0,
+        uploadId,
+        note,
+        byId: ctx.actor.id,
+        at: ctx.now,
+      };
       await ctx.db
         .insert(confirmation)
         .values({ applicationId: file.id, scope, section, entry, field, ...settled })
-        .onConflictDoUpdate({ target: [confirmation.applicationId, confirmation.scope, confirmation.section, confirmation.entry, confirmation.field], set: settled });
+        .onConflictDoUpdate({
+          target: [
+            confirmation.applicationId,
+            confirmation.scope,
+            confirmation.section,
+            confirmation.entry,
+            confirmation.field,
+          ],
+          set: settled,
+        });
     }
     return done({ confirmed: values.length });
   },

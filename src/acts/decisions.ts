@@ -17,7 +17,11 @@ const target = { applicationId: z.uuid(), choiceId: z.uuid() };
  */
 export const prepareDecision = defineFileAct({
   name: "prepare-decision",
-  input: z.object({ ...target, kind: z.enum(["offer", "offer on conditions", "waiting list", "refusal"]), reason: z.string().trim().max(2000).nullable().default(null) }),
+  input: z.object({
+    ...target,
+    kind: z.enum(["offer", "offer on conditions", "waiting list", "refusal"]),
+    reason: z.string().trim().max(2000).nullable().default(null),
+  }),
   right: "office",
   about: ({ choiceId, kind }) => ({ choice: choiceId, kind }),
   run: async (ctx, file, { choiceId, kind, reason }) => {
@@ -30,10 +34,20 @@ export const prepareDecision = defineFileAct({
     if (kind === "refusal" && !["submitted", "complete"].includes(result.stage)) return refuse("not-complete");
     if (kind === "offer" && result.eligibility !== "eligible") return refuse("not-eligible");
     if (kind === "offer" && !allConfirmed(result.findings)) return refuse("not-confirmed");
-    if (kind === "offer on conditions" && result.eligibility !== "eligible on conditions") return refuse("not-eligible");
+    if (kind === "offer on conditions" && result.eligibility !== "eligible on conditions")
+      return refuse("not-eligible");
     if (kind === "refusal" && (reason ?? "") === "") return refuse("needs-reason");
-    const conditions = result.findings.flatMap((f) => (f.finding !== "met" && f.way ? [{ rule: f.key, way: f.way }] : []));
-    await ctx.db.insert(decision).values({ choiceId, kind, reason, conditions: kind === "offer on conditions" ? conditions : [], preparedById: ctx.actor.id, preparedAt: ctx.now });
+    const conditions = result.findings.flatMap((f) =>
+      f.finding !== "met" && f.way ? [{ rule: f.key, way: f.way }] : [],
+    );
+    await ctx.db.insert(decision).values({
+      choiceId,
+      kind,
+      reason,
+      conditions: kind === "offer on conditions" ? conditions : [],
+      preparedById: ctx.actor.id,
+      preparedAt: ctx.now,
+    });
     return done(null);
   },
 });
@@ -46,7 +60,10 @@ export const dropDecision = defineFileAct({
   about: ({ choiceId }) => ({ choice: choiceId }),
   run: async (ctx, file, { choiceId }) => {
     if (!file.facts.choices.some((c) => c.id === choiceId)) return refuse("not-found");
-    const gone = await ctx.db.delete(decision).where(and(eq(decision.choiceId, choiceId), isNull(decision.releasedAt))).returning({ id: decision.choiceId });
+    const gone = await ctx.db
+      .delete(decision)
+      .where(and(eq(decision.choiceId, choiceId), isNull(decision.releasedAt)))
+      .returning({ id: decision.choiceId });
     return gone.length > 0 ? done(null) : refuse("already-done");
   },
 });
@@ -64,9 +81,17 @@ export const releaseDecision = defineFileAct({
     if (fact.decision.preparedBy === ctx.actor.id) return refuse("needs-second-person");
     const today = dayAt(file.office.zone, ctx.now.getTime());
     const answerable = fact.decision.kind === "offer" || fact.decision.kind === "offer on conditions";
-    const answerBy = answerable ? formatDay(addWorking(file.office.calendar, today, file.office.set.targets.acceptOffer) ?? today + 21) : null;
-    await ctx.db.update(decision).set({ releasedAt: ctx.now, releasedById: ctx.actor.id, answerBy }).where(eq(decision.choiceId, choiceId));
-    await mailApplicant(ctx, file.id, file.ownerId, "decision-released", { number: file.facts.application.number, link: `/my/${file.facts.application.number}` });
+    const answerBy = answerable
+      ? formatDay(addWorking(file.office.calendar, today, file.office.set.targets.acceptOffer) ?? today + 21)
+      : null;
+    await ctx.db
+      .update(decision)
+      .set({ releasedAt: ctx.now, releasedById: ctx.actor.id, answerBy })
+      .where(eq(decision.choiceId, choiceId));
+    await mailApplicant(ctx, file.id, file.ownerId, "decision-released", {
+      number: file.facts.application.number,
+      link: `/my/${file.facts.application.number}`,
+    });
     return done({ answerBy });
   },
 });
@@ -81,9 +106,13 @@ export const answerDecision = defineFileAct({
     const made = file.facts.choices.find((c) => c.id === choiceId)?.decision;
     if (!made?.releasedAt || made.answerBy === null) return refuse("not-found");
     if (made.answer !== null) return refuse("already-done");
-    if (formatDay(dayAt(file.office.zone, ctx.now.getTime())) > made.answerBy) return refuse("round-closed", { closesAt: made.answerBy });
+    if (formatDay(dayAt(file.office.zone, ctx.now.getTime())) > made.answerBy)
+      return refuse("round-closed", { closesAt: made.answerBy });
     await ctx.db.update(decision).set({ answer, answeredAt: ctx.now }).where(eq(decision.choiceId, choiceId));
-    await mailApplicant(ctx, file.id, file.ownerId, "answer-received", { number: file.facts.application.number, answer });
+    await mailApplicant(ctx, file.id, file.ownerId, "answer-received", {
+      number: file.facts.application.number,
+      answer,
+    });
     return done(null);
   },
 });

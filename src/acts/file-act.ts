@@ -39,13 +39,23 @@ export function mayOnFile(right: FileRight, actor: Actor, file: Pick<OpenFile, "
  * @returns null when there is no such file
  */
 export async function openFile(ctx: ActContext, id: string): Promise<OpenFile | null> {
-  const { rows } = await ctx.client.query<{ person_id: string }>("select person_id from application where id = $1 for update", [id]);
+  const { rows } = await ctx.client.query<{ person_id: string }>(
+    "select person_id from application where id = $1 for update",
+    [id],
+  );
   const [row] = rows;
   const loaded = row ? await loadFile(ctx.client, id) : null;
   if (!row || !loaded) return null;
   const office = await currentOffice(ctx.db);
   const assessment = assess({ ...loaded, office, at: ctx.now.getTime() });
-  return { ...loaded, id, ownerId: row.person_id, programmes: [...new Set(loaded.facts.choices.map((c) => c.programme))], office, assessment };
+  return {
+    ...loaded,
+    id,
+    ownerId: row.person_id,
+    programmes: [...new Set(loaded.facts.choices.map((c) => c.programme))],
+    office,
+    assessment,
+  };
 }
 
 export interface FileActDefinition<Schema extends z.ZodType<{ applicationId: string }>, Value> {
@@ -58,7 +68,9 @@ export interface FileActDefinition<Schema extends z.ZodType<{ applicationId: str
 }
 
 /** An act on one file: locks it, checks the right, writes, leaves its event and rewrites the assessment, all in one transaction. */
-export function defineFileAct<Schema extends z.ZodType<{ applicationId: string }>, Value>(definition: FileActDefinition<Schema, Value>): Act<Schema, Value> {
+export function defineFileAct<Schema extends z.ZodType<{ applicationId: string }>, Value>(
+  definition: FileActDefinition<Schema, Value>,
+): Act<Schema, Value> {
   const files = new WeakMap<ActContext, OpenFile>();
   return defineAct<Schema, Value>({
     name: definition.name,

@@ -2,9 +2,6 @@ import { and, eq, gt, inArray, isNull } from "drizzle-orm";
 import { z } from "zod";
 import type { RequirementResult } from "../core/assessment/result";
 import { atLeastProof, proofLevelSchema } from "../core/requirements/definition";
-import { addWorking } from "../core/calendar/working-days";
-import { formatDay } from "../core/time/day";
-import { dayAt } from "../core/time/zone";
 import { ask, evidence, message, referenceRequest } from "../db/schema";
 import { type ActContext, done, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
@@ -14,12 +11,25 @@ import { mailApplicant } from "./mail";
 export const UNDO_MS = 10_000;
 
 /** Why a document goes back; the sentences stand in the catalogues as `return.<reason>`. */
-export const RETURN_REASONS = ["unreadable", "incomplete", "wrong-document", "not-matching", "expired", "translation-needed", "other"] as const;
+export const RETURN_REASONS = [
+  "unreadable",
+  "incomplete",
+  "wrong-document",
+  "not-matching",
+  "expired",
+  "translation-needed",
+  "other",
+] as const;
 
 const place = { requirement: z.string().max(60), scope: z.string().max(40), entry: z.string().max(40).default("") };
 
-function instance(file: OpenFile, at: { requirement: string; scope: string; entry: string }): RequirementResult | undefined {
-  return file.assessment.requirements.find((r) => r.key === at.requirement && r.scope === at.scope && r.entry === at.entry);
+function instance(
+  file: OpenFile,
+  at: { requirement: string; scope: string; entry: string },
+): RequirementResult | undefined {
+  return file.assessment.requirements.find(
+    (r) => r.key === at.requirement && r.scope === at.scope && r.entry === at.entry,
+  );
 }
 
 function submitted(file: OpenFile, result: RequirementResult): boolean {
@@ -36,14 +46,23 @@ export const acceptEvidence = defineFileAct({
     const result = instance(file, input);
     if (!result || result.evidence.length === 0) return refuse("not-found");
     if (!submitted(file, result)) return refuse("locked");
-    const judged = { judgement: "accepted", judgedAt: ctx.now, judgedById: ctx.actor.kind === "person" ? ctx.actor.id : null };
+    const judged = {
+      judgement: "accepted",
+      judgedAt: ctx.now,
+      judgedById: ctx.actor.kind === "person" ? ctx.actor.id : null,
+    };
     if (result.kind === "reference") {
-      await ctx.db.update(referenceRequest).set(judged).where(inArray(referenceRequest.id, [...result.evidence]));
+      await ctx.db
+        .update(referenceRequest)
+        .set(judged)
+        .where(inArray(referenceRequest.id, [...result.evidence]));
       return done(null);
     }
     const failed = result.checks.find((c) => c.trace.truth === "not met");
     if (failed) return refuse("check-failed", { check: failed.title.en });
-    const raises = file.facts.evidence.some((e) => result.evidence.includes(e.id) && (e.judgement !== "accepted" || !atLeastProof(e.proof, input.proof)));
+    const raises = file.facts.evidence.some(
+      (e) => result.evidence.includes(e.id) && (e.judgement !== "accepted" || !atLeastProof(e.proof, input.proof)),
+    );
     if (!raises) return refuse("already-done");
     await ctx.db
       .update(evidence)
@@ -53,7 +72,13 @@ export const acceptEvidence = defineFileAct({
   },
 });
 
-async function openAsk(ctx: ActContext, file: OpenFile, at: { requirement: string; scope: string; entry: string }, text: string, due: string): Promise<string> {
+async function openAsk(
+  ctx: ActContext,
+  file: OpenFile,
+  at: { requirement: string; scope: string; entry: string },
+  text: string,
+  due: string,
+): Promise<string> {
   const byId = ctx.actor.kind === "person" ? ctx.actor.id : file.ownerId;
   const [row] = await ctx.db
     .insert(ask)
@@ -66,15 +91,26 @@ async function openAsk(ctx: ActContext, file: OpenFile, at: { requirement: strin
 /** Sends a document back with a reason and an ask with a date. The mail waits for the time in which it can be undone. */
 export const returnEvidence = defineFileAct({
   name: "return-evidence",
-  input: z.object({ applicationId: z.uuid(), ...place, reason: z.enum(RETURN_REASONS), text: z.string().trim().max(2000).default(""), due: z.iso.date() }),
+  input: z.object({
+    applicationId: z.uuid(),
+    ...place,
+    reason: z.enum(RETURN_REASONS),
+    text: z.string().trim().max(2000).default(""),
+    due: z.iso.date(),
+  }),
   right: "office",
   about: ({ requirement, scope, entry, reason }) => ({ requirement, scope, entry, reason }),
   run: async (ctx, file, input) => {
     const result = instance(file, input);
-    if (!result || result.kind !== "document" || result.evidence.length === 0) return refuse("not-found");
+    if (result?.kind !== "document" || result.evidence.length === 0) return refuse("not-found");
     if (!submitted(file, result)) return refuse("locked");
     if (input.reason === "other" && input.text === "") return refuse("needs-reason");
-    const judged = { judgement: "returned", judgedAt: ctx.now, judgedById: ctx.actor.kind === "person" ? ctx.actor.id : null, reason: input.reason };
+    const judged = {
+      judgement: "returned",
+      judgedAt: ctx.now,
+      judgedById: ctx.actor.kind === "person" ? ctx.actor.id : null,
+      reason: input.reason,
+    };
     await ctx.db
       .update(evidence)
       .set(judged)
@@ -86,7 +122,15 @@ export const returnEvidence = defineFileAct({
       file.id,
       file.ownerId,
       "evidence-returned",
-      { number: file.facts.application.number, documentEn: result.title.en, documentFr: result.title.fr, reason: input.reason, text: input.text, due: input.due, link: `/my/${file.facts.application.number}` },
+      {
+        number: file.facts.application.number,
+        documentEn: result.title.en,
+        documentFr: result.title.fr,
+        reason: input.reason,
+        text: input.text,
+        due: input.due,
+        link: `/my/${file.facts.application.number}`,
+      },
       new Date(ctx.now.getTime() + UNDO_MS),
     );
     return done({ askId });
@@ -109,7 +153,14 @@ export const askApplicant = defineFileAct({
       file.id,
       file.ownerId,
       "asked",
-      { number: file.facts.application.number, documentEn: result.title.en, documentFr: result.title.fr, text: input.text, due: input.due, link: `/my/${file.facts.application.number}` },
+      {
+        number: file.facts.application.number,
+        documentEn: result.title.en,
+        documentFr: result.title.fr,
+        text: input.text,
+        due: input.due,
+        link: `/my/${file.facts.application.number}`,
+      },
       new Date(ctx.now.getTime() + UNDO_MS),
     );
     return done({ askId });
@@ -125,15 +176,33 @@ export const undoJudgement = defineFileAct({
   run: async (ctx, file, input) => {
     const result = instance(file, input);
     const since = ctx.now.getTime() - UNDO_MS;
-    const recent = file.facts.evidence.filter((e) => result?.evidence.includes(e.id) && e.judgedAt !== null && Date.parse(e.judgedAt) >= since);
+    const recent = file.facts.evidence.filter(
+      (e) => result?.evidence.includes(e.id) && e.judgedAt !== null && Date.parse(e.judgedAt) >= since,
+    );
     if (!result || recent.length === 0) return refuse("too-late-to-undo");
     await ctx.db
       .update(message)
       .set({ state: "withdrawn" })
-      .where(and(eq(message.applicationId, file.id), eq(message.template, "evidence-returned"), eq(message.state, "queued"), gt(message.queuedAt, new Date(since))));
+      .where(
+        and(
+          eq(message.applicationId, file.id),
+          eq(message.template, "evidence-returned"),
+          eq(message.state, "queued"),
+          gt(message.queuedAt, new Date(since)),
+        ),
+      );
     await ctx.db
       .delete(ask)
-      .where(and(eq(ask.applicationId, file.id), eq(ask.requirement, result.key), eq(ask.scope, result.scope), eq(ask.entry, result.entry), isNull(ask.answeredAt), gt(ask.askedAt, new Date(since))));
+      .where(
+        and(
+          eq(ask.applicationId, file.id),
+          eq(ask.requirement, result.key),
+          eq(ask.scope, result.scope),
+          eq(ask.entry, result.entry),
+          isNull(ask.answeredAt),
+          gt(ask.askedAt, new Date(since)),
+        ),
+      );
     await ctx.db
       .update(evidence)
       .set({ judgement: null, judgedAt: null, judgedById: null, reason: null, proof: "copy" })
@@ -146,9 +215,3 @@ export const undoJudgement = defineFileAct({
     return done(null);
   },
 });
-
-/** The day proposed for an ask: the office's target in working days from now. */
-export function proposedAskDay(file: Pick<OpenFile, "office">, now: Date): string {
-  const today = dayAt(file.office.zone, now.getTime());
-  return formatDay(addWorking(file.office.calendar, today, file.office.set.targets.ask) ?? today + 14);
-}

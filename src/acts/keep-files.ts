@@ -16,12 +16,15 @@ export const withdraw = defineFileAct({
     const live = file.facts.choices.filter((c) => c.withdrawnAt === null);
     const going = choiceId === null ? live : live.filter((c) => c.id === choiceId);
     if (going.length === 0) return refuse("already-done");
-    await ctx.db.update(choice).set({ withdrawnAt: ctx.now }).where(
-      inArray(
-        choice.id,
-        going.map((c) => c.id),
-      ),
-    );
+    await ctx.db
+      .update(choice)
+      .set({ withdrawnAt: ctx.now })
+      .where(
+        inArray(
+          choice.id,
+          going.map((c) => c.id),
+        ),
+      );
     if (going.length < live.length) return done(null);
     await ctx.db.update(application).set({ withdrawnAt: ctx.now }).where(eq(application.id, file.id));
     await ctx.db
@@ -36,14 +39,24 @@ export const withdraw = defineFileAct({
 /** Excuses a requirement with a reason; waiving a fee is for a lead officer. */
 export const excuseRequirement = defineFileAct({
   name: "excuse-requirement",
-  input: z.object({ applicationId: z.uuid(), requirement: z.string().max(60), scope: z.string().max(40), entry: z.string().max(40).default(""), reason: z.string().trim().min(1).max(1000) }),
+  input: z.object({
+    applicationId: z.uuid(),
+    requirement: z.string().max(60),
+    scope: z.string().max(40),
+    entry: z.string().max(40).default(""),
+    reason: z.string().trim().min(1).max(1000),
+  }),
   right: "office",
   about: ({ requirement, scope, entry }) => ({ requirement, scope, entry }),
   run: async (ctx, file, { requirement, scope, entry, reason }) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
-    const result = file.assessment.requirements.find((r) => r.key === requirement && r.scope === scope && r.entry === entry);
+    const result = file.assessment.requirements.find(
+      (r) => r.key === requirement && r.scope === scope && r.entry === entry,
+    );
     if (!result) return refuse("not-found");
-    const lead = ctx.actor.grants.some((g) => g.role === "lead officer" && (g.scope === "*" || file.programmes.includes(g.scope)));
+    const lead = ctx.actor.grants.some(
+      (g) => g.role === "lead officer" && (g.scope === "*" || file.programmes.includes(g.scope)),
+    );
     if (result.kind === "fee" && !lead) return refuse("not-yours");
     const row = { applicationId: file.id, requirement, scope, entry, reason, byId: ctx.actor.id, at: ctx.now };
     await ctx.db.insert(excuse).values(row).onConflictDoNothing();
@@ -71,11 +84,17 @@ export const reassessFiles = defineAct({
   input: z.object({ applicationIds: z.array(z.uuid()).max(500) }),
   may: (ctx) => ctx.actor.kind === "system",
   run: async (ctx, { applicationIds }) => {
-    await ctx.client.query("select 1 from application where id = any($1::uuid[]) order by id for update", [applicationIds]);
+    await ctx.client.query("select 1 from application where id = any($1::uuid[]) order by id for update", [
+      applicationIds,
+    ]);
     for (const id of applicationIds) {
-      const [before] = await ctx.db.select({ turn: fileStanding.turn, stage: fileStanding.stage }).from(fileStanding).where(eq(fileStanding.applicationId, id));
+      const [before] = await ctx.db
+        .select({ turn: fileStanding.turn, stage: fileStanding.stage })
+        .from(fileStanding)
+        .where(eq(fileStanding.applicationId, id));
       const { file } = await settle(ctx, id, "time passed");
-      if (before && (before.turn !== file.turn || before.stage !== file.stage)) await ctx.emit("time-passed", id, { turn: file.turn, stage: file.stage });
+      if (before && (before.turn !== file.turn || before.stage !== file.stage))
+        await ctx.emit("time-passed", id, { turn: file.turn, stage: file.stage });
     }
     return done({ count: applicationIds.length });
   },

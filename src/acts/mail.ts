@@ -1,6 +1,6 @@
+import { eq } from "drizzle-orm";
 import { enqueue } from "../db/queue";
 import { message, person } from "../db/schema";
-import { eq } from "drizzle-orm";
 import type { ActContext } from "./act";
 
 /** Templates of mails; their sentences stand in the catalogues as `mail.<template>.subject` and `.body`. */
@@ -46,8 +46,26 @@ export async function queueMail(ctx: ActContext, mail: Mail): Promise<string> {
 }
 
 /** Writes to the applicant of a file, in their language. */
-export async function mailApplicant(ctx: ActContext, applicationId: string, personId: string, template: Template, values: Readonly<Record<string, string>>, dueAt?: Date): Promise<string> {
-  const [to] = await ctx.db.select({ email: person.email, locale: person.locale, name: person.name }).from(person).where(eq(person.id, personId));
+export async function mailApplicant(
+  ctx: ActContext,
+  applicationId: string,
+  personId: string,
+  template: Template,
+  values: Readonly<Record<string, string>>,
+  dueAt?: Date,
+): Promise<string> {
+  const [to] = await ctx.db
+    .select({ email: person.email, locale: person.locale, name: person.name })
+    .from(person)
+    .where(eq(person.id, personId));
   if (!to) throw new Error("a file has no applicant");
-  return queueMail(ctx, { applicationId, personId, toAddress: to.email, locale: to.locale, template, values: { name: to.name, ...values }, ...(dueAt ? { dueAt } : {}) });
+  return queueMail(ctx, {
+    applicationId,
+    personId,
+    toAddress: to.email,
+    locale: to.locale,
+    template,
+    values: { name: to.name, ...values },
+    ...(dueAt ? { dueAt } : {}),
+  });
 }

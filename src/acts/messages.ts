@@ -27,13 +27,21 @@ export const claimMessage = defineAct({
  */
 export const reportMessage = defineAct({
   name: "report-message",
-  input: z.object({ messageId: z.uuid(), result: z.enum(["sent", "failed", "refused"]), failure: z.string().max(500).nullable().default(null) }),
+  input: z.object({
+    messageId: z.uuid(),
+    result: z.enum(["sent", "failed", "refused"]),
+    failure: z.string().max(500).nullable().default(null),
+  }),
   may: (ctx) => ctx.actor.kind === "system",
   run: async (ctx, { messageId, result, failure }) => {
     const [row] = await ctx.db.select().from(message).where(eq(message.id, messageId));
-    if (!row || row.state !== "sending") return done(null);
+    if (row?.state !== "sending") return done(null);
     const { link: _link, ...kept } = row.values;
-    if (result === "sent") await ctx.db.update(message).set({ state: "sent", sentAt: ctx.now, values: kept }).where(eq(message.id, messageId));
+    if (result === "sent")
+      await ctx.db
+        .update(message)
+        .set({ state: "sent", sentAt: ctx.now, values: kept })
+        .where(eq(message.id, messageId));
     else {
       const over = result === "refused" || row.attempts >= MOST_ATTEMPTS;
       await ctx.db
@@ -45,7 +53,13 @@ export const reportMessage = defineAct({
         const failed = await ctx.db
           .update(referenceRequest)
           .set({ state: "undeliverable", closedAt: ctx.now })
-          .where(and(eq(referenceRequest.applicationId, row.applicationId), eq(referenceRequest.email, row.toAddress), eq(referenceRequest.state, "asked")))
+          .where(
+            and(
+              eq(referenceRequest.applicationId, row.applicationId),
+              eq(referenceRequest.email, row.toAddress),
+              eq(referenceRequest.state, "asked"),
+            ),
+          )
           .returning({ id: referenceRequest.id });
         await ctx.emit("reference-undeliverable", row.applicationId, { requests: failed.map((f) => f.id) });
         await settle(ctx, row.applicationId);
@@ -61,14 +75,20 @@ export const releaseStuckMessages = defineAct({
   input: z.object({}),
   may: (ctx) => ctx.actor.kind === "system",
   run: async (ctx) => {
-    const stuck = await ctx.db.select({ id: message.id }).from(message).where(and(eq(message.state, "sending"), lte(message.dueAt, new Date(ctx.now.getTime() - 5 * 60_000))));
+    const stuck = await ctx.db
+      .select({ id: message.id })
+      .from(message)
+      .where(and(eq(message.state, "sending"), lte(message.dueAt, new Date(ctx.now.getTime() - 5 * 60_000))));
     if (stuck.length > 0)
-      await ctx.db.update(message).set({ state: "queued" }).where(
-        inArray(
-          message.id,
-          stuck.map((s) => s.id),
-        ),
-      );
+      await ctx.db
+        .update(message)
+        .set({ state: "queued" })
+        .where(
+          inArray(
+            message.id,
+            stuck.map((s) => s.id),
+          ),
+        );
     return done({ count: stuck.length });
   },
 });
@@ -79,7 +99,10 @@ export const keepTrayMail = defineAct({
   input: z.object({ messageId: z.uuid(), toAddress: z.string(), subject: z.string(), body: z.string() }),
   may: (ctx) => ctx.actor.kind === "system",
   run: async (ctx, mail) => {
-    await ctx.db.insert(trayMail).values({ ...mail, receivedAt: ctx.now }).onConflictDoNothing();
+    await ctx.db
+      .insert(trayMail)
+      .values({ ...mail, receivedAt: ctx.now })
+      .onConflictDoNothing();
     return done(null);
   },
 });

@@ -16,7 +16,10 @@ export const startPayment = defineFileAct({
     if (!due) return refuse("not-found");
     const minor = due.minor - due.paidMinor;
     if (minor <= 0) return refuse("nothing-due");
-    const [row] = await ctx.db.insert(payment).values({ chargeId, minor, currency: due.currency, state: "started", startedAt: ctx.now }).returning({ id: payment.id });
+    const [row] = await ctx.db
+      .insert(payment)
+      .values({ chargeId, minor, currency: due.currency, state: "started", startedAt: ctx.now })
+      .returning({ id: payment.id });
     return done({ paymentId: row?.id ?? "", minor, currency: due.currency });
   },
 });
@@ -24,10 +27,18 @@ export const startPayment = defineFileAct({
 /** Books the card service's answer. One that comes twice counts once; a late "declined" never takes a booked payment back. */
 export const recordPayment = defineAct({
   name: "record-payment",
-  input: z.object({ paymentId: z.uuid(), providerKey: z.string().min(1).max(200), result: z.enum(["booked", "declined", "abandoned"]) }),
+  input: z.object({
+    paymentId: z.uuid(),
+    providerKey: z.string().min(1).max(200),
+    result: z.enum(["booked", "declined", "abandoned"]),
+  }),
   may: (ctx) => ctx.actor.kind === "system",
   run: async (ctx, { paymentId, providerKey, result }) => {
-    const [found] = await ctx.db.select({ applicationId: charge.applicationId }).from(payment).innerJoin(charge, eq(charge.id, payment.chargeId)).where(eq(payment.id, paymentId));
+    const [found] = await ctx.db
+      .select({ applicationId: charge.applicationId })
+      .from(payment)
+      .innerJoin(charge, eq(charge.id, payment.chargeId))
+      .where(eq(payment.id, paymentId));
     if (!found) return refuse("not-found");
     await ctx.client.query("select 1 from application where id = $1 for update", [found.applicationId]);
     const changed = await ctx.db

@@ -15,7 +15,10 @@ export const removeDocument = defineFileAct({
     const known = file.facts.evidence.find((e) => e.id === evidenceId);
     if (!known) return refuse("not-found");
     if (known.judgement !== null || !maySupply(file.facts, file.assessment, known)) return refuse("locked");
-    await ctx.db.update(evidence).set({ replacedAt: ctx.now }).where(and(eq(evidence.id, evidenceId), isNull(evidence.replacedAt)));
+    await ctx.db
+      .update(evidence)
+      .set({ replacedAt: ctx.now })
+      .where(and(eq(evidence.id, evidenceId), isNull(evidence.replacedAt)));
     return done(null);
   },
 });

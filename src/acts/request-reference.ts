@@ -14,7 +14,9 @@ const DAYS_AFTER_CLOSING = 30;
 const DAY_MS = 86_400_000;
 
 function answerOf(file: OpenFile, entry: string, field: string): string {
-  const value = file.facts.answers.find((a) => a.section === refereeSection(file) && a.entry === entry && a.field === field)?.value;
+  const value = file.facts.answers.find(
+    (a) => a.section === refereeSection(file) && a.entry === entry && a.field === field,
+  )?.value;
   return typeof value === "string" ? value.trim() : "";
 }
 
@@ -25,7 +27,10 @@ function refereeSection(file: OpenFile): string | undefined {
 }
 
 async function latestClosing(ctx: ActContext, roundIds: readonly string[]): Promise<number> {
-  const rows = await ctx.db.select({ closings: round.closings }).from(round).where(inArray(round.id, [...roundIds]));
+  const rows = await ctx.db
+    .select({ closings: round.closings })
+    .from(round)
+    .where(inArray(round.id, [...roundIds]));
   return Math.max(...rows.flatMap((r) => r.closings.map((c) => Date.parse(c.at))));
 }
 
@@ -48,22 +53,50 @@ export const requestReference = defineFileAct({
     if (live.length === 0 || file.facts.application.withdrawnAt !== null) return refuse("locked");
     const name = answerOf(file, referee, "name");
     const email = answerOf(file, referee, "email");
-    if (name === "" || !z.email().safeParse(email).success || answerOf(file, referee, "role") === "") return refuse("not-complete");
-    if (file.facts.references.some((r) => r.referee === referee && ["asked", "opened", "given"].includes(r.state))) return refuse("already-done");
+    if (name === "" || !z.email().safeParse(email).success || answerOf(file, referee, "role") === "")
+      return refuse("not-complete");
+    if (file.facts.references.some((r) => r.referee === referee && ["asked", "opened", "given"].includes(r.state)))
+      return refuse("already-done");
     const { token, hash } = newToken();
-    const endsAt = new Date((await latestClosing(ctx, live.map((c) => c.roundId))) + DAYS_AFTER_CLOSING * DAY_MS);
+    const endsAt = new Date(
+      (await latestClosing(
+        ctx,
+        live.map((c) => c.roundId),
+      )) +
+        DAYS_AFTER_CLOSING * DAY_MS,
+    );
     const [row] = await ctx.db
       .insert(referenceRequest)
-      .values({ applicationId: file.id, referee, scopes: ["file"], name, email, tokenHash: hash, state: "asked", askedAt: ctx.now, endsAt })
+      .values({
+        applicationId: file.id,
+        referee,
+        scopes: ["file"],
+        name,
+        email,
+        tokenHash: hash,
+        state: "asked",
+        askedAt: ctx.now,
+        endsAt,
+      })
       .returning({ id: referenceRequest.id });
-    const [owner] = await ctx.db.select({ locale: person.locale }).from(application).innerJoin(person, eq(person.id, application.personId)).where(eq(application.id, file.id));
+    const [owner] = await ctx.db
+      .select({ locale: person.locale })
+      .from(application)
+      .innerJoin(person, eq(person.id, application.personId))
+      .where(eq(application.id, file.id));
     await queueMail(ctx, {
       applicationId: file.id,
       personId: null,
       toAddress: email,
       locale: owner?.locale ?? "en",
       template: "reference-asked",
-      values: { name, applicant: shownName(file.facts), programme: await programmeTitles(ctx, file.id), link: `/reference/${token}`, until: formatDay(dayAt(file.office.zone, endsAt.getTime())) },
+      values: {
+        name,
+        applicant: shownName(file.facts),
+        programme: await programmeTitles(ctx, file.id),
+        link: `/reference/${token}`,
+        until: formatDay(dayAt(file.office.zone, endsAt.getTime())),
+      },
     });
     return done({ requestId: row?.id ?? "" });
   },
@@ -80,7 +113,13 @@ export const withdrawReference = defineFileAct({
     const [row] = await ctx.db
       .update(referenceRequest)
       .set({ state: "withdrawn", closedAt: ctx.now })
-      .where(and(eq(referenceRequest.id, requestId), eq(referenceRequest.applicationId, file.id), inArray(referenceRequest.state, open)))
+      .where(
+        and(
+          eq(referenceRequest.id, requestId),
+          eq(referenceRequest.applicationId, file.id),
+          inArray(referenceRequest.state, open),
+        ),
+      )
       .returning();
     if (!row) return refuse("already-done");
     await queueMail(ctx, {

@@ -1,11 +1,11 @@
 import { and, eq, max, sql } from "drizzle-orm";
 import { z } from "zod";
 import type { Json } from "../core/assessment/facts";
+import { actorKey } from "../core/rights/actor";
 import { checkValue, type ValueIssue } from "../core/sections/check-value";
 import type { Field, Section } from "../core/sections/definition";
 import { mayChange } from "../core/sections/lock";
 import { COMPLETE_FIELD } from "../core/sections/typed-facts";
-import { actorKey } from "../core/rights/actor";
 import { answer, answerVersion } from "../db/schema";
 import { type ActContext, done, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
@@ -13,9 +13,16 @@ import { settleDormant } from "./settle-dormant";
 
 const LONGEST_VALUE = 24_000;
 
-const json: z.ZodType<Json> = z.lazy(() => z.union([z.string(), z.number(), z.boolean(), z.null(), z.array(json), z.record(z.string(), json)]));
+const json: z.ZodType<Json> = z.lazy(() =>
+  z.union([z.string(), z.number(), z.boolean(), z.null(), z.array(json), z.record(z.string(), json)]),
+);
 
-const placeSchema = { scope: z.string().max(40), section: z.string().max(60), entry: z.string().max(40), field: z.string().max(60) };
+const placeSchema = {
+  scope: z.string().max(40),
+  section: z.string().max(60),
+  entry: z.string().max(40),
+  field: z.string().max(60),
+};
 
 const input = z.object({
   applicationId: z.uuid(),
@@ -30,7 +37,10 @@ const input = z.object({
     )
     .max(2000)
     .default([]),
-  removed: z.array(z.object({ scope: placeSchema.scope, section: placeSchema.section, entry: z.string().min(1).max(40) })).max(200).default([]),
+  removed: z
+    .array(z.object({ scope: placeSchema.scope, section: placeSchema.section, entry: z.string().min(1).max(40) }))
+    .max(200)
+    .default([]),
 });
 
 type Change = z.output<typeof input>["changes"][number];
@@ -48,7 +58,9 @@ interface Target {
 function findTarget(file: OpenFile, change: Pick<Change, "scope" | "section" | "field">): Target | null {
   for (const choice of file.facts.choices) {
     if (change.scope !== "file" && change.scope !== choice.id) continue;
-    const section = file.rulebooks[choice.rulebookId]?.body.sections.find((s) => s.key === change.section && (s.scope === "file") === (change.scope === "file"));
+    const section = file.rulebooks[choice.rulebookId]?.body.sections.find(
+      (s) => s.key === change.section && (s.scope === "file") === (change.scope === "file"),
+    );
     if (!section) continue;
     const field = section.fields.find((f) => f.key === change.field);
     if (field || (section.repeats && change.field === COMPLETE_FIELD)) return { section, field: field ?? null };
@@ -71,12 +83,19 @@ interface FormState {
   readonly newest: ReadonlyMap<string, number>;
 }
 
-const key = (place: { scope: string; section: string; entry: string; field: string }) => `${place.scope}|${place.section}|${place.entry}|${place.field}`;
+const key = (place: { scope: string; section: string; entry: string; field: string }) =>
+  `${place.scope}|${place.section}|${place.entry}|${place.field}`;
 
 async function formState(ctx: ActContext, applicationId: string): Promise<FormState> {
   const rows = await ctx.db.select().from(answer).where(eq(answer.applicationId, applicationId));
   const newest = await ctx.db
-    .select({ scope: answerVersion.scope, section: answerVersion.section, entry: answerVersion.entry, field: answerVersion.field, version: max(answerVersion.version) })
+    .select({
+      scope: answerVersion.scope,
+      section: answerVersion.section,
+      entry: answerVersion.entry,
+      field: answerVersion.field,
+      version: max(answerVersion.version),
+    })
     .from(answerVersion)
     .where(eq(answerVersion.applicationId, applicationId))
     .groupBy(answerVersion.scope, answerVersion.section, answerVersion.entry, answerVersion.field);
@@ -115,11 +134,17 @@ function judge(file: OpenFile, state: FormState, change: Change, writes: Map<str
   const current = state.stored.get(place);
   const empty = current === undefined || current.value === null || current.value === "";
   if (!mayChange(change.scope, usedBy(file, change.section), empty)) return { state: "locked" };
-  const test = file.facts.answers.find((a) => a.scope === change.scope && a.section === change.section && a.entry === change.entry && a.field === "test")?.value;
-  const issue = target.field ? checkValue(target.field, file.office.set, change.value, typeof test === "string" ? test : undefined) : null;
-  if (current && JSON.stringify(current.value) === JSON.stringify(change.value)) return { state: "saved", version: current.version, issue };
+  const test = file.facts.answers.find(
+    (a) => a.scope === change.scope && a.section === change.section && a.entry === change.entry && a.field === "test",
+  )?.value;
+  const issue = target.field
+    ? checkValue(target.field, file.office.set, change.value, typeof test === "string" ? test : undefined)
+    : null;
+  if (current && JSON.stringify(current.value) === JSON.stringify(change.value))
+    return { state: "saved", version: current.version, issue };
   // Somebody wrote here since this writer looked: neither of the two values is thrown away, the person decides.
-  if (current && current.version > change.seen) return { state: "conflict", version: current.version, value: current.value };
+  if (current && current.version > change.seen)
+    return { state: "conflict", version: current.version, value: current.value };
   const version = (state.newest.get(place) ?? 0) + 1;
   writes.set(place, { ...change, version });
   return { state: "saved", version, issue };
@@ -128,7 +153,16 @@ function judge(file: OpenFile, state: FormState, change: Change, writes: Map<str
 async function store(ctx: ActContext, file: OpenFile, writes: readonly Write[]): Promise<void> {
   if (writes.length === 0) return;
   const positionOf = positions(file);
-  const rows = writes.map(({ scope, section, entry, field, value, version }) => ({ applicationId: file.id, scope, section, entry, field, value, version, savedAt: ctx.now }));
+  const rows = writes.map(({ scope, section, entry, field, value, version }) => ({
+    applicationId: file.id,
+    scope,
+    section,
+    entry,
+    field,
+    value,
+    version,
+    savedAt: ctx.now,
+  }));
   await ctx.db
     .insert(answer)
     .values(rows.map((row) => ({ ...row, position: positionOf(row.scope, row.section, row.entry) })))
@@ -140,13 +174,24 @@ async function store(ctx: ActContext, file: OpenFile, writes: readonly Write[]):
 }
 
 /** Takes an entry out of a list; its answers stay in the history. */
-async function removeEntry(ctx: ActContext, file: OpenFile, place: { scope: string; section: string; entry: string }): Promise<boolean> {
+async function removeEntry(
+  ctx: ActContext,
+  file: OpenFile,
+  place: { scope: string; section: string; entry: string },
+): Promise<boolean> {
   if (!mayChange(place.scope, usedBy(file, place.section), false)) return false;
-  const where = and(eq(answer.applicationId, file.id), eq(answer.scope, place.scope), eq(answer.section, place.section), eq(answer.entry, place.entry));
+  const where = and(
+    eq(answer.applicationId, file.id),
+    eq(answer.scope, place.scope),
+    eq(answer.section, place.section),
+    eq(answer.entry, place.entry),
+  );
   const gone = await ctx.db.delete(answer).where(where).returning();
   for (const row of gone) {
     const version = row.version + 1; // under the file's lock nobody else counts on
-    await ctx.db.insert(answerVersion).values({ ...row, value: null, version, savedAt: ctx.now, savedBy: actorKey(ctx.actor) });
+    await ctx.db
+      .insert(answerVersion)
+      .values({ ...row, value: null, version, savedAt: ctx.now, savedBy: actorKey(ctx.actor) });
   }
   return true;
 }

@@ -18,7 +18,9 @@ export async function settleDormant(ctx: ActContext, applicationId: string): Pro
     const loaded = await loadFile(ctx.client, applicationId);
     if (!loaded) return;
     const index = new AnswerIndex(loaded.facts);
-    const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office).filter((c) => c.choice.submittedAt === null);
+    const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office).filter(
+      (c) => c.choice.submittedAt === null,
+    );
     if (all.length === 0) return;
     const rows = await ctx.db.select().from(answer).where(eq(answer.applicationId, applicationId));
     const wrong = rows.filter((row) => {
@@ -27,14 +29,25 @@ export async function settleDormant(ctx: ActContext, applicationId: string): Pro
       const wanted = using.some(({ rulebook, source }) => {
         const section = rulebook.body.sections.find((s) => s.key === row.section);
         if (!section || !applies(section.when, source)) return false;
-        return row.field === COMPLETE_FIELD || fieldsThatApply(section, source, factName(section), row.entry).some((f) => f.key === row.field);
+        return (
+          row.field === COMPLETE_FIELD ||
+          fieldsThatApply(section, source, factName(section), row.entry).some((f) => f.key === row.field)
+        );
       });
       return wanted === row.dormant;
     });
     if (wrong.length === 0) return;
     for (const row of wrong) {
-      const place = [eq(answer.scope, row.scope), eq(answer.section, row.section), eq(answer.entry, row.entry), eq(answer.field, row.field)];
-      await ctx.db.update(answer).set({ dormant: !row.dormant }).where(and(eq(answer.applicationId, applicationId), ...place));
+      const place = [
+        eq(answer.scope, row.scope),
+        eq(answer.section, row.section),
+        eq(answer.entry, row.entry),
+        eq(answer.field, row.field),
+      ];
+      await ctx.db
+        .update(answer)
+        .set({ dormant: !row.dormant })
+        .where(and(eq(answer.applicationId, applicationId), ...place));
     }
   }
 }

@@ -3,8 +3,8 @@ import { and, eq, isNull, ne } from "drizzle-orm";
 import { assess } from "../core/assessment/assess";
 import { combText } from "../core/assessment/comb";
 import type { FileFacts } from "../core/assessment/facts";
-import type { Assessment, FileResult } from "../core/assessment/result";
 import { reasonOf } from "../core/assessment/reason";
+import type { Assessment, FileResult } from "../core/assessment/result";
 import { fold } from "../core/identity/fold";
 import type { Office } from "../core/office/reference-set";
 import { type LoadedFile, loadFile } from "../db/load-file";
@@ -40,13 +40,17 @@ async function settleCharges(ctx: ActContext, facts: FileFacts, assessment: Asse
       });
       changed = true;
     } else if (known.minor !== due.amount.minor) {
-      await ctx.db.insert(chargeAdjustment).values({ chargeId: known.id, minor: due.amount.minor - known.minor, reason: "due changed", at: ctx.now });
+      await ctx.db
+        .insert(chargeAdjustment)
+        .values({ chargeId: known.id, minor: due.amount.minor - known.minor, reason: "due changed", at: ctx.now });
       changed = true;
     }
   }
   for (const known of facts.charges) {
     if (known.minor === 0 || assessment.fees.some((f) => f.item === known.item && f.scope === known.scope)) continue;
-    await ctx.db.insert(chargeAdjustment).values({ chargeId: known.id, minor: -known.minor, reason: "no longer due", at: ctx.now });
+    await ctx.db
+      .insert(chargeAdjustment)
+      .values({ chargeId: known.id, minor: -known.minor, reason: "no longer due", at: ctx.now });
     changed = true;
   }
   return changed;
@@ -54,8 +58,14 @@ async function settleCharges(ctx: ActContext, facts: FileFacts, assessment: Asse
 
 /** Remembers when a choice first became complete: its promise counts from then. */
 async function settleComplete(ctx: ActContext, facts: FileFacts, assessment: Assessment): Promise<boolean> {
-  const reached = assessment.choices.filter((c) => c.stage === "complete" && facts.choices.some((f) => f.id === c.id && f.completeAt === null));
-  for (const { id } of reached) await ctx.db.update(choice).set({ completeAt: ctx.now }).where(and(eq(choice.id, id), isNull(choice.completeAt)));
+  const reached = assessment.choices.filter(
+    (c) => c.stage === "complete" && facts.choices.some((f) => f.id === c.id && f.completeAt === null),
+  );
+  for (const { id } of reached)
+    await ctx.db
+      .update(choice)
+      .set({ completeAt: ctx.now })
+      .where(and(eq(choice.id, id), isNull(choice.completeAt)));
   return reached.length > 0;
 }
 
@@ -71,7 +81,9 @@ async function settleTurn(ctx: ActContext, facts: FileFacts, file: FileResult): 
 /** The name under which the office knows a file: as the applicant wrote it, family name last; one-name people have one. */
 export function shownName(facts: FileFacts): string {
   const value = (field: string) => facts.answers.find((a) => a.section === "person" && a.field === field)?.value;
-  return [value("givenNames"), value("familyName")].filter((v): v is string => typeof v === "string" && v !== "").join(" ");
+  return [value("givenNames"), value("familyName")]
+    .filter((v): v is string => typeof v === "string" && v !== "")
+    .join(" ");
 }
 
 function standingRow(loaded: LoadedFile, assessment: Assessment, office: Office, now: Date) {
@@ -96,14 +108,23 @@ function standingRow(loaded: LoadedFile, assessment: Assessment, office: Office,
   };
 }
 
-async function writeProjection(ctx: ActContext, loaded: LoadedFile, assessment: Assessment, office: Office, cause: Cause): Promise<void> {
+async function writeProjection(
+  ctx: ActContext,
+  loaded: LoadedFile,
+  assessment: Assessment,
+  office: Office,
+  cause: Cause,
+): Promise<void> {
   const applicationId = loaded.facts.application.id;
   const row = standingRow(loaded, assessment, office, ctx.now);
   const { lastEventAt, ...unmoved } = row;
   await ctx.db
     .insert(fileStanding)
     .values({ applicationId, ...row })
-    .onConflictDoUpdate({ target: fileStanding.applicationId, set: cause === "act" ? { ...unmoved, lastEventAt } : unmoved });
+    .onConflictDoUpdate({
+      target: fileStanding.applicationId,
+      set: cause === "act" ? { ...unmoved, lastEventAt } : unmoved,
+    });
   for (const result of assessment.choices) {
     const standing = {
       applicationId,
@@ -112,7 +133,10 @@ async function writeProjection(ctx: ActContext, loaded: LoadedFile, assessment: 
       eligibility: result.eligibility,
       findings: result.findings.map(({ key, finding, basis }) => ({ key, finding, basis })),
     };
-    await ctx.db.insert(choiceStanding).values({ choiceId: result.id, ...standing }).onConflictDoUpdate({ target: choiceStanding.choiceId, set: standing });
+    await ctx.db
+      .insert(choiceStanding)
+      .values({ choiceId: result.id, ...standing })
+      .onConflictDoUpdate({ target: choiceStanding.choiceId, set: standing });
   }
   const shown = shownName(loaded.facts);
   const name = { shown, folded: `${fold(shown)} ${loaded.facts.application.number}` };
@@ -133,7 +157,9 @@ export async function settle(ctx: ActContext, applicationId: string, cause: Caus
     if (!loaded) throw new Error("a file went away while it was locked");
     const assessment = assess({ ...loaded, office, at: ctx.now.getTime() });
     const changed =
-      (await settleCharges(ctx, loaded.facts, assessment)) || (await settleComplete(ctx, loaded.facts, assessment)) || (await settleTurn(ctx, loaded.facts, assessment.file));
+      (await settleCharges(ctx, loaded.facts, assessment)) ||
+      (await settleComplete(ctx, loaded.facts, assessment)) ||
+      (await settleTurn(ctx, loaded.facts, assessment.file));
     if (changed) continue;
     await writeProjection(ctx, loaded, assessment, office, cause);
     return assessment;

@@ -24,7 +24,12 @@ async function openNew(ctx: ActContext, personId: string, cycleId: string, proce
 /** Opens an application for an intake's round, or adds the intake as a further choice to the person's application of the same cycle and procedure. */
 export const startApplication = defineAct({
   name: "start-application",
-  input: z.object({ roundId: z.uuid(), campus: z.string().nullable().default(null), mode: z.string().nullable().default(null), track: z.string().nullable().default(null) }),
+  input: z.object({
+    roundId: z.uuid(),
+    campus: z.string().nullable().default(null),
+    mode: z.string().nullable().default(null),
+    track: z.string().nullable().default(null),
+  }),
   may: (ctx) => ctx.actor.kind === "person" && ctx.actor.grants.length === 0,
   run: async (ctx, input) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
@@ -44,13 +49,23 @@ export const startApplication = defineAct({
     const [existing] = await ctx.db
       .select({ id: application.id, number: application.number, withdrawnAt: application.withdrawnAt })
       .from(application)
-      .where(and(eq(application.personId, personId), eq(application.cycleId, target.cycle.id), eq(application.procedureId, target.procedure.id)))
+      .where(
+        and(
+          eq(application.personId, personId),
+          eq(application.cycleId, target.cycle.id),
+          eq(application.procedureId, target.procedure.id),
+        ),
+      )
       .for("update");
     const file = existing ?? (await openNew(ctx, personId, target.cycle.id, target.procedure.id));
     if (file.withdrawnAt) return refuse("locked");
-    const taken = await ctx.db.select({ intakeId: choice.intakeId, withdrawnAt: choice.withdrawnAt, rank: choice.rank }).from(choice).where(eq(choice.applicationId, file.id));
+    const taken = await ctx.db
+      .select({ intakeId: choice.intakeId, withdrawnAt: choice.withdrawnAt, rank: choice.rank })
+      .from(choice)
+      .where(eq(choice.applicationId, file.id));
     if (taken.some((c) => c.intakeId === target.intake.id)) return refuse("already-applied", { number: file.number });
-    if (taken.filter((c) => c.withdrawnAt === null).length >= target.procedure.mostChoices) return refuse("too-many-choices", { most: target.procedure.mostChoices });
+    if (taken.filter((c) => c.withdrawnAt === null).length >= target.procedure.mostChoices)
+      return refuse("too-many-choices", { most: target.procedure.mostChoices });
     const [added] = await ctx.db
       .insert(choice)
       .values({
@@ -68,6 +83,5 @@ export const startApplication = defineAct({
     await ctx.emit(existing ? "add-choice" : "start-application", file.id, { choice: added?.id ?? null });
     await settle(ctx, file.id);
     return done({ applicationId: file.id, number: file.number });
-
   },
 });

@@ -9,18 +9,32 @@ const MISSING_SHOWN = 50;
 
 /** Writes the numbered version: which choices, which version of each answer, which documents. References only, never values. */
 async function snapshot(ctx: ActContext, file: OpenFile, choices: readonly string[]): Promise<number> {
-  const [last] = await ctx.db.select({ no: max(submission.no) }).from(submission).where(eq(submission.applicationId, file.id));
+  const [last] = await ctx.db
+    .select({ no: max(submission.no) })
+    .from(submission)
+    .where(eq(submission.applicationId, file.id));
   const no = (last?.no ?? 0) + 1;
   const uploads = await ctx.db
     .select({ id: evidence.uploadId })
     .from(evidence)
-    .where(and(eq(evidence.applicationId, file.id), inArray(evidence.id, file.facts.evidence.map((e) => e.id))));
+    .where(
+      and(
+        eq(evidence.applicationId, file.id),
+        inArray(
+          evidence.id,
+          file.facts.evidence.map((e) => e.id),
+        ),
+      ),
+    );
   await ctx.db.insert(submission).values({
     applicationId: file.id,
     no,
     at: ctx.now,
     choices,
-    answers: file.facts.answers.map((a) => ({ place: `${a.scope}|${a.section}|${a.entry}|${a.field}`, version: a.version })),
+    answers: file.facts.answers.map((a) => ({
+      place: `${a.scope}|${a.section}|${a.entry}|${a.field}`,
+      version: a.version,
+    })),
     uploads: uploads.map((u) => u.id),
     officeVersion: file.office.version,
   });
@@ -43,14 +57,24 @@ export const submitApplication = defineFileAct({
     const rounds = file.facts.choices.filter((c) => choiceIds.includes(c.id)).map((c) => c.roundId);
     await ctx.client.query("select 1 from round where id = any($1::uuid[]) for share", [rounds]);
     const shut = wanted.find((c) => c.round !== "open");
-    if (shut) return refuse(shut.round === "closed" ? "round-closed" : "round-not-open", { opensAt: shut.opensAt, closesAt: shut.closesAt });
+    if (shut)
+      return refuse(shut.round === "closed" ? "round-closed" : "round-not-open", {
+        opensAt: shut.opensAt,
+        closesAt: shut.closesAt,
+      });
     const missing = wanted.flatMap((c) => c.missing.map((m) => `${m.scope}|${m.requirement}|${m.entry}`));
     if (missing.length > 0) return refuse("not-complete", { missing: [...new Set(missing)].slice(0, MISSING_SHOWN) });
     const no = await snapshot(ctx, file, choiceIds);
     await ctx.db.update(choice).set({ submittedAt: ctx.now }).where(inArray(choice.id, choiceIds));
     if (file.facts.application.groupAtSubmission === null)
-      await ctx.db.update(application).set({ groupAtSubmission: file.assessment.file.group }).where(eq(application.id, file.id));
-    await mailApplicant(ctx, file.id, file.ownerId, "submitted", { number: file.facts.application.number, programmes: wanted.map((c) => c.programme).join(", ") });
+      await ctx.db
+        .update(application)
+        .set({ groupAtSubmission: file.assessment.file.group })
+        .where(eq(application.id, file.id));
+    await mailApplicant(ctx, file.id, file.ownerId, "submitted", {
+      number: file.facts.application.number,
+      programmes: wanted.map((c) => c.programme).join(", "),
+    });
     return done({ no });
   },
 });

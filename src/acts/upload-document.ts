@@ -1,7 +1,7 @@
 import { and, eq, isNull } from "drizzle-orm";
 import { z } from "zod";
-import { actorKey } from "../core/rights/actor";
 import { maySupply } from "../core/documents/may-supply";
+import { actorKey } from "../core/rights/actor";
 import { storeContent } from "../db/content";
 import { ask, evidence, upload } from "../db/schema";
 import { type ActContext, done, refuse } from "./act";
@@ -21,15 +21,31 @@ const input = z.object({
 
 /** File names are kept for display only: without control signs and direction marks that could disguise an ending. */
 function displayName(name: string): string {
-  const clean = name.replace(/[\p{Cc}\p{Cf}]/gu, "").replace(/^.*[\\/]/u, "").trim();
+  const clean = name
+    .replace(/[\p{Cc}\p{Cf}]/gu, "")
+    .replace(/^.*[\\/]/u, "")
+    .trim();
   return clean === "" ? "document" : clean.slice(0, 150);
 }
 
 /** What was sent back, or is replaced by a higher proof, makes room for what comes now; it stays in the history. */
-async function replaceOld(ctx: ActContext, file: OpenFile, place: { requirement: string; scope: string; entry: string }): Promise<void> {
-  const returned = file.facts.evidence.some((e) => e.requirement === place.requirement && e.scope === place.scope && e.entry === place.entry && e.judgement !== null);
+async function replaceOld(
+  ctx: ActContext,
+  file: OpenFile,
+  place: { requirement: string; scope: string; entry: string },
+): Promise<void> {
+  const returned = file.facts.evidence.some(
+    (e) =>
+      e.requirement === place.requirement && e.scope === place.scope && e.entry === place.entry && e.judgement !== null,
+  );
   if (!returned) return;
-  const where = and(eq(evidence.applicationId, file.id), eq(evidence.requirement, place.requirement), eq(evidence.scope, place.scope), eq(evidence.entry, place.entry), isNull(evidence.replacedAt));
+  const where = and(
+    eq(evidence.applicationId, file.id),
+    eq(evidence.requirement, place.requirement),
+    eq(evidence.scope, place.scope),
+    eq(evidence.entry, place.entry),
+    isNull(evidence.replacedAt),
+  );
   await ctx.db.update(evidence).set({ replacedAt: ctx.now }).where(where);
 }
 
@@ -57,11 +73,21 @@ export const uploadDocument = defineFileAct({
       .returning({ id: upload.id });
     if (!row) throw new Error("the upload was not written");
     await replaceOld(ctx, file, place);
-    await ctx.db.insert(evidence).values({ applicationId: file.id, ...place, uploadId: row.id, lastPage: document.pages, suppliedAt: ctx.now });
+    await ctx.db
+      .insert(evidence)
+      .values({ applicationId: file.id, ...place, uploadId: row.id, lastPage: document.pages, suppliedAt: ctx.now });
     await ctx.db
       .update(ask)
       .set({ answeredAt: ctx.now })
-      .where(and(eq(ask.applicationId, file.id), eq(ask.requirement, place.requirement), eq(ask.scope, place.scope), eq(ask.entry, place.entry), isNull(ask.answeredAt)));
+      .where(
+        and(
+          eq(ask.applicationId, file.id),
+          eq(ask.requirement, place.requirement),
+          eq(ask.scope, place.scope),
+          eq(ask.entry, place.entry),
+          isNull(ask.answeredAt),
+        ),
+      );
     return done({ uploadId: row.id });
   },
 });

@@ -7,7 +7,11 @@ import type { Metadata } from "next";
 import type { ReactNode } from "react";
 import { locale } from "./request";
 
-export const metadata: Metadata = { title: { default: "Unvex", template: "%s · Unvex" }, description: "Intake for study programmes", icons: { icon: "/mark.svg" } };
+export const metadata: Metadata = {
+  title: { default: "Unvex", template: "%s · Unvex" },
+  description: "Intake for study programmes",
+  icons: { icon: "/mark.svg" },
+};
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   return (

@@ -2,6 +2,7 @@ import "server-only";
 import { cookies, headers } from "next/headers";
 import { redirect } from "next/navigation";
 import { cache } from "react";
+import type { z } from "zod";
 import type { Act, Outcome } from "../acts/act";
 import { runAct } from "../acts/act";
 import { type Actor, holds, OFFICE, type Role } from "../core/rights/actor";
@@ -10,7 +11,6 @@ import { webRuntime } from "../runtime";
 import { pickLocale } from "../text/say";
 import { type Identity, identityOf } from "../views/identity";
 import { readView, type View } from "../views/view";
-import type { z } from "zod";
 
 /** What a page needs to know of the request it answers, worked out once a request. */
 export const LOCALE_COOKIE = "unvex-locale";
@@ -52,17 +52,33 @@ export async function requireStaff(back: string, roles: readonly Role[]): Promis
 }
 
 /** Reads a view as the actor of this request. */
-export async function see<Schema extends z.ZodType, Data>(view: View<Schema, Data>, actor: Actor, input: z.input<Schema>): Promise<Data | null> {
+export async function see<Schema extends z.ZodType, Data>(
+  view: View<Schema, Data>,
+  actor: Actor,
+  input: z.input<Schema>,
+): Promise<Data | null> {
   return readView(await webRuntime(), view, actor, input);
 }
 
 /** Runs an act as the actor of this request, and logs its name and outcome with the request's id. */
-export async function perform<Schema extends z.ZodType, Value>(act: Act<Schema, Value>, actor: Actor, input: z.input<Schema>): Promise<Outcome<Value>> {
+export async function perform<Schema extends z.ZodType, Value>(
+  act: Act<Schema, Value>,
+  actor: Actor,
+  input: z.input<Schema>,
+): Promise<Outcome<Value>> {
   const runtime = await webRuntime();
   const requestId = (await headers()).get("x-request-id") ?? undefined;
   const began = performance.now();
   const outcome = await runAct(runtime, act, actor, input);
-  runtime.log.info({ act: act.name, requestId, ms: Math.round(performance.now() - began), outcome: outcome.ok ? "ok" : outcome.reason }, "act");
+  runtime.log.info(
+    {
+      act: act.name,
+      requestId,
+      ms: Math.round(performance.now() - began),
+      outcome: outcome.ok ? "ok" : outcome.reason,
+    },
+    "act",
+  );
   return outcome;
 }
 

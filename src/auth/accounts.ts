@@ -1,7 +1,15 @@
 import { randomUUID } from "node:crypto";
 import { z } from "zod";
-import { acceptLink, beginGuess, forgetGuess, openAccount, sendLink, tellAlreadyHasAccount, tieAccount } from "../acts/accounts";
-import { runAct, type Runtime } from "../acts/act";
+import {
+  acceptLink,
+  beginGuess,
+  forgetGuess,
+  openAccount,
+  sendLink,
+  tellAlreadyHasAccount,
+  tieAccount,
+} from "../acts/accounts";
+import { type Runtime, runAct } from "../acts/act";
 import type { Locale } from "../core/text/local-text";
 import { type Auth, LEAST_PASSWORD } from "./better-auth";
 
@@ -33,14 +41,20 @@ interface SignUp {
 /** A password must not be built from what stands in the form. */
 function builtFrom(password: string, ...facts: readonly string[]): boolean {
   const lower = password.toLowerCase();
-  return facts.flatMap((f) => f.toLowerCase().split(/[\s@.]+/u)).some((part) => part.length >= 5 && lower.includes(part));
+  return facts
+    .flatMap((f) => f.toLowerCase().split(/[\s@.]+/u))
+    .some((part) => part.length >= 5 && lower.includes(part));
 }
 
 export function signUpProblems(input: SignUp): readonly AccountProblem[] {
   return [
     ...(input.name.trim() === "" ? ["badName" as const] : []),
     ...(email.safeParse(input.email).success ? [] : ["badEmail" as const]),
-    ...(input.password.length < LEAST_PASSWORD ? ["badPassword" as const] : builtFrom(input.password, input.name, input.email) ? ["passwordFromForm" as const] : []),
+    ...(input.password.length < LEAST_PASSWORD
+      ? ["badPassword" as const]
+      : builtFrom(input.password, input.name, input.email)
+        ? ["passwordFromForm" as const]
+        : []),
     ...(input.consent ? [] : ["noConsent" as const]),
   ];
 }
@@ -56,15 +70,35 @@ export async function signUp({ runtime, auth }: AccountContext, input: SignUp): 
     await runAct(runtime, tellAlreadyHasAccount, SYSTEM, { email: address });
     return;
   }
-  const user = await context.internalAdapter.createUser({ email: address, name: input.name.trim(), emailVerified: false }, SOURCE);
-  await context.internalAdapter.linkAccount({ userId: user.id, providerId: "credential", accountId: user.id, password });
-  await runAct(runtime, openAccount, SYSTEM, { accountId: user.id, name: input.name.trim(), email: address, locale: input.locale, consentVersion: CONSENT_VERSION });
+  const user = await context.internalAdapter.createUser(
+    { email: address, name: input.name.trim(), emailVerified: false },
+    SOURCE,
+  );
+  await context.internalAdapter.linkAccount({
+    userId: user.id,
+    providerId: "credential",
+    accountId: user.id,
+    password,
+  });
+  await runAct(runtime, openAccount, SYSTEM, {
+    accountId: user.id,
+    name: input.name.trim(),
+    email: address,
+    locale: input.locale,
+    consentVersion: CONSENT_VERSION,
+  });
 }
 
 export type SignIn = "signed in" | "wrong" | "locked";
 
 /** Signs in, counting the guess before it is looked at. */
-export async function signIn({ runtime, auth }: AccountContext, address: string, password: string, network: string | null, headers: Headers): Promise<SignIn> {
+export async function signIn(
+  { runtime, auth }: AccountContext,
+  address: string,
+  password: string,
+  network: string | null,
+  headers: Headers,
+): Promise<SignIn> {
   const guess = await runAct(runtime, beginGuess, SYSTEM, { email: address.slice(0, 320), network });
   if (!guess.ok) return "locked";
   try {
@@ -76,7 +110,11 @@ export async function signIn({ runtime, auth }: AccountContext, address: string,
   return "signed in";
 }
 
-export async function askForLink({ runtime }: AccountContext, address: string, purpose: "confirm address" | "set password"): Promise<void> {
+export async function askForLink(
+  { runtime }: AccountContext,
+  address: string,
+  purpose: "confirm address" | "set password",
+): Promise<void> {
   await runAct(runtime, sendLink, SYSTEM, { email: address.trim().toLowerCase().slice(0, 320), purpose });
 }
 
@@ -89,15 +127,27 @@ export async function confirmAddress({ runtime, auth }: AccountContext, token: s
 }
 
 /** Sets a new password by a mailed link and ends all sessions. For a member of staff it makes the account on first use. */
-export async function setPassword({ runtime, auth }: AccountContext, token: string, password: string): Promise<"done" | "ended"> {
+export async function setPassword(
+  { runtime, auth }: AccountContext,
+  token: string,
+  password: string,
+): Promise<"done" | "ended"> {
   const context = await auth.$context;
   const hashed = await context.password.hash(password);
   const accepted = await runAct(runtime, acceptLink, VISITOR, { token, purpose: "set password" });
   if (!accepted.ok) return "ended";
   const { personId, accountId, email: address, name } = accepted.value;
-  const userId = accountId ?? (await context.internalAdapter.createUser({ id: randomUUID(), email: address, name, emailVerified: true }, SOURCE)).id;
+  const userId =
+    accountId ??
+    (await context.internalAdapter.createUser({ id: randomUUID(), email: address, name, emailVerified: true }, SOURCE))
+      .id;
   if (accountId === null) {
-    await context.internalAdapter.linkAccount({ userId, providerId: "credential", accountId: userId, password: hashed });
+    await context.internalAdapter.linkAccount({
+      userId,
+      providerId: "credential",
+      accountId: userId,
+      password: hashed,
+    });
     await runAct(runtime, tieAccount, SYSTEM, { personId, accountId: userId });
   } else {
     await context.internalAdapter.updatePassword(userId, hashed);

@@ -27,7 +27,10 @@ export function makeAuth(db: Database, settings: { readonly url: string; readonl
       autoSignIn: false,
       minPasswordLength: LEAST_PASSWORD,
       maxPasswordLength: 200,
-      password: { hash: (password) => hash(password, ARGON2), verify: ({ hash: stored, password }) => verify(stored, password) },
+      password: {
+        hash: (password) => hash(password, ARGON2),
+        verify: ({ hash: stored, password }) => verify(stored, password),
+      },
     },
     session: { expiresIn: SESSION_SECONDS, updateAge: 24 * 3600 },
     rateLimit: { enabled: false },

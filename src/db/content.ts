@@ -16,17 +16,27 @@ export function sha256(bytes: Buffer): string {
 /** Stores bytes unless they are there already. Writers of the same content wait for each other on its row. */
 export async function storeContent(client: Queryable, bytes: Buffer, mediaType: string): Promise<string> {
   const hash = sha256(bytes);
-  const { rowCount } = await client.query("insert into content (sha256, size, media_type) values ($1, $2, $3) on conflict do nothing", [hash, bytes.length, mediaType]);
+  const { rowCount } = await client.query(
+    "insert into content (sha256, size, media_type) values ($1, $2, $3) on conflict do nothing",
+    [hash, bytes.length, mediaType],
+  );
   if (rowCount === 0) return hash;
   for (let no = 0; no * CHUNK_BYTES < bytes.length; no += 1)
-    await client.query("insert into content_chunk (sha256, no, bytes) values ($1, $2, $3)", [hash, no, bytes.subarray(no * CHUNK_BYTES, (no + 1) * CHUNK_BYTES)]);
+    await client.query("insert into content_chunk (sha256, no, bytes) values ($1, $2, $3)", [
+      hash,
+      no,
+      bytes.subarray(no * CHUNK_BYTES, (no + 1) * CHUNK_BYTES),
+    ]);
   return hash;
 }
 
 /** The bytes of a content, one chunk after the other. */
 export async function* readContent(client: Queryable, hash: string): AsyncGenerator<Buffer> {
   for (let no = 0; ; no += 1) {
-    const { rows } = await client.query<{ text: string }>("select encode(bytes, 'base64') as text from content_chunk where sha256 = $1 and no = $2", [hash, no]);
+    const { rows } = await client.query<{ text: string }>(
+      "select encode(bytes, 'base64') as text from content_chunk where sha256 = $1 and no = $2",
+      [hash, no],
+    );
     const row = rows[0];
     if (!row) return;
     yield Buffer.from(row.text, "base64");

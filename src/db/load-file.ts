@@ -13,7 +13,8 @@ type Queryable = Pick<pg.Pool, "query"> | Pick<pg.PoolClient, "query">;
 
 const ISO = `'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'`;
 const iso = (column: string) => `to_char(${column} at time zone 'UTC', ${ISO})`;
-const list = (object: string, from: string, order: string) => `coalesce((select json_agg(${object} order by ${order}) from ${from}), '[]'::json)`;
+const list = (object: string, from: string, order: string) =>
+  `coalesce((select json_agg(${object} order by ${order}) from ${from}), '[]'::json)`;
 
 /** Everything that belongs to one file, in one statement and so one round trip. */
 const FACTS = `
@@ -76,13 +77,18 @@ const published = new Map<string, Rulebook>();
 async function rulebooksById(client: Queryable, ids: readonly string[]): Promise<Record<string, Rulebook>> {
   const lacking = ids.filter((id) => !published.has(id));
   if (lacking.length > 0) {
-    const { rows } = await client.query<Rulebook & { status: string }>("select id, version, body, status from rulebook where id = any($1::uuid[])", [lacking]);
+    const { rows } = await client.query<Rulebook & { status: string }>(
+      "select id, version, body, status from rulebook where id = any($1::uuid[])",
+      [lacking],
+    );
     for (const { id, version, body, status } of rows) if (status !== "draft") published.set(id, { id, version, body });
   }
-  return Object.fromEntries(ids.flatMap((id) => {
-    const rulebook = published.get(id);
-    return rulebook ? [[id, rulebook]] : [];
-  }));
+  return Object.fromEntries(
+    ids.flatMap((id) => {
+      const rulebook = published.get(id);
+      return rulebook ? [[id, rulebook]] : [];
+    }),
+  );
 }
 
 /** Loads files by id; an id that does not exist is left out. */

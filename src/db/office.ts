@@ -7,7 +7,11 @@ const ready = new Map<number, Office>();
 
 /** The newest reference set, made ready once a process and version: published versions never change. */
 export async function currentOffice(db: Database): Promise<Office> {
-  const [newest] = await db.select({ version: officeReference.version }).from(officeReference).orderBy(desc(officeReference.version)).limit(1);
+  const [newest] = await db
+    .select({ version: officeReference.version })
+    .from(officeReference)
+    .orderBy(desc(officeReference.version))
+    .limit(1);
   if (!newest) throw new Error("no office reference set has been loaded");
   const known = ready.get(newest.version);
   if (known) return known;

@@ -31,7 +31,13 @@ export async function startQueue(boss: PgBoss): Promise<void> {
 }
 
 /** Enqueues inside the caller's transaction: the job exists if, and only if, the transaction commits. */
-export async function enqueue<Name extends JobName>(boss: PgBoss, client: pg.PoolClient, name: Name, payload: JobPayload<Name>, startAfter?: Date): Promise<void> {
+export async function enqueue<Name extends JobName>(
+  boss: PgBoss,
+  client: pg.PoolClient,
+  name: Name,
+  payload: JobPayload<Name>,
+  startAfter?: Date,
+): Promise<void> {
   const id = await boss.send(name, payload, {
     ...RETRY,
     ...(startAfter ? { startAfter } : {}),

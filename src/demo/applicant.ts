@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import type { z } from "zod";
-import { type Act, runAct, type Runtime } from "../acts/act";
+import { type Act, type Runtime, runAct } from "../acts/act";
 import { saveAnswers } from "../acts/save-answers";
 import { uploadDocument } from "../acts/upload-document";
 import type { Json } from "../core/assessment/facts";
@@ -9,9 +9,15 @@ import { inspectDocument } from "../formats/document/inspect";
 import type { Profile } from "./profile";
 
 /** Runs an act that has to succeed: the demo's histories are made of acts alone. */
-export async function act<Schema extends z.ZodType, Value>(runtime: Runtime, what: Act<Schema, Value>, actor: Actor, input: z.input<Schema>): Promise<Value> {
+export async function act<Schema extends z.ZodType, Value>(
+  runtime: Runtime,
+  what: Act<Schema, Value>,
+  actor: Actor,
+  input: z.input<Schema>,
+): Promise<Value> {
   const outcome = await runAct(runtime, what, actor, input);
-  if (!outcome.ok) throw new Error(`the demo's ${what.name} was refused: ${outcome.reason} ${JSON.stringify(outcome.details ?? {})}`);
+  if (!outcome.ok)
+    throw new Error(`the demo's ${what.name} was refused: ${outcome.reason} ${JSON.stringify(outcome.details ?? {})}`);
   return outcome.value;
 }
 
@@ -19,7 +25,9 @@ type Fields = Readonly<Record<string, Json | undefined>>;
 type Changes = z.input<(typeof saveAnswers)["input"]>["changes"];
 
 function changes(section: string, fields: Fields, entry = ""): NonNullable<Changes> {
-  return Object.entries(fields).flatMap(([field, value]) => (value === undefined ? [] : [{ scope: "file", section, entry, field, value, seen: 0 }]));
+  return Object.entries(fields).flatMap(([field, value]) =>
+    value === undefined ? [] : [{ scope: "file", section, entry, field, value, seen: 0 }],
+  );
 }
 
 /** Ids of the entries that the form holds, so that documents can be tied to them. */
@@ -47,14 +55,43 @@ export function formOf(p: Profile): { readonly sections: readonly NonNullable<Ch
         )
       : [];
   const sections = [
-    changes("person", { oneName: p.given === "" ? true : undefined, givenNames: p.given || undefined, familyName: p.family, birthDate: p.birthDate, birthPlace: p.birthPlace }),
+    changes("person", {
+      oneName: p.given === "" ? true : undefined,
+      givenNames: p.given || undefined,
+      familyName: p.family,
+      birthDate: p.birthDate,
+      birthPlace: p.birthPlace,
+    }),
     changes("contact", { street: "12 Quay Street", town: p.town, country: p.country }),
-    changes("citizenship", { citizenships: [...p.citizenships], residence: p.residence, passportNumber: p.passportNumber, passportExpiry: p.passportExpiry }),
-    [...changes("education", { ...degree, [p.degree.status === "completed" ? "end" : "expectedEnd"]: end }, ids.degree), ...changes("education", { complete: true })],
-    [...p.courses.flatMap((course) => changes("courses", { ...course }, randomUUID())), ...changes("courses", { complete: true })],
-    [...changes("english", { way: p.english.way }), ...tests, ...(tests.length > 0 ? changes("tests", { complete: true }) : [])],
+    changes("citizenship", {
+      citizenships: [...p.citizenships],
+      residence: p.residence,
+      passportNumber: p.passportNumber,
+      passportExpiry: p.passportExpiry,
+    }),
     [
-      ...changes("referees", { name: p.referee.name, email: p.referee.email, institution: p.referee.institution, role: "academic" }, ids.referee),
+      ...changes(
+        "education",
+        { ...degree, [p.degree.status === "completed" ? "end" : "expectedEnd"]: end },
+        ids.degree,
+      ),
+      ...changes("education", { complete: true }),
+    ],
+    [
+      ...p.courses.flatMap((course) => changes("courses", { ...course }, randomUUID())),
+      ...changes("courses", { complete: true }),
+    ],
+    [
+      ...changes("english", { way: p.english.way }),
+      ...tests,
+      ...(tests.length > 0 ? changes("tests", { complete: true }) : []),
+    ],
+    [
+      ...changes(
+        "referees",
+        { name: p.referee.name, email: p.referee.email, institution: p.referee.institution, role: "academic" },
+        ids.referee,
+      ),
       ...changes("referees", { complete: true }),
     ],
     changes("declaration", { true: true, data: true, signature: [p.given, p.family].filter(Boolean).join(" ") }),
@@ -70,10 +107,28 @@ export async function fillForm(runtime: Runtime, actor: Actor, applicationId: st
 }
 
 /** Looks at a document as the upload page does, and supplies it. */
-export async function supply(runtime: Runtime, actor: Actor, applicationId: string, requirement: string, entry: string, name: string, bytes: Buffer): Promise<string> {
+export async function supply(
+  runtime: Runtime,
+  actor: Actor,
+  applicationId: string,
+  requirement: string,
+  entry: string,
+  name: string,
+  bytes: Buffer,
+): Promise<string> {
   const inspection = await inspectDocument(bytes, name);
   if (inspection.verdict !== "store") throw new Error(`the demo's ${name} was refused: ${inspection.reason}`);
   const { mediaType, pages, marks } = inspection;
-  const { uploadId } = await act(runtime, uploadDocument, actor, { applicationId, requirement, scope: "file", entry, name, bytes, mediaType, pages, marks: [...marks] });
+  const { uploadId } = await act(runtime, uploadDocument, actor, {
+    applicationId,
+    requirement,
+    scope: "file",
+    entry,
+    name,
+    bytes,
+    mediaType,
+    pages,
+    marks: [...marks],
+  });
   return uploadId;
 }

@@ -1,6 +1,8 @@
 import { Temporal } from "temporal-polyfill";
-import { runAct, type Runtime } from "../acts/act";
+import { type Runtime, runAct } from "../acts/act";
 import { loadReferenceSet, planProgramme, publishRulebook } from "../acts/catalogue";
+import type { PlainDate } from "../core/ids";
+import { addDays, toUtc } from "../core/time/zone";
 import { referenceSet } from "./reference-set";
 import { mes } from "./rulebooks/mes";
 
@@ -10,7 +12,7 @@ const LEAST_DAYS_TO_START = 150;
 
 /** The instant of a wall time so many days from the anchor day. */
 export function momentFrom(anchor: string, days: number, time = "18:00"): string {
-  return Temporal.PlainDate.from(anchor).add({ days }).toZonedDateTime({ timeZone: ZONE, plainTime: time }).toInstant().toString({ smallestUnit: "millisecond" });
+  return toUtc(`${addDays(anchor as PlainDate, days)}T${time}:00`, ZONE, "later").utc;
 }
 
 /** Studies begin on the first 1 September that is at least 150 days after the anchor. */
@@ -20,14 +22,20 @@ export function startOfStudies(anchor: string): string {
   return (Temporal.PlainDate.compare(same, least) >= 0 ? same : same.add({ years: 1 })).toString();
 }
 
-async function must<T>(outcome: Promise<{ ok: true; value: T } | { ok: false; reason: string; details?: unknown }>): Promise<T> {
+async function must<T>(
+  outcome: Promise<{ ok: true; value: T } | { ok: false; reason: string; details?: unknown }>,
+): Promise<T> {
   const done = await outcome;
-  if (!done.ok) throw new Error(`the demo's catalogue was refused: ${done.reason} ${JSON.stringify(done.details ?? {})}`);
+  if (!done.ok)
+    throw new Error(`the demo's catalogue was refused: ${done.reason} ${JSON.stringify(done.details ?? {})}`);
   return done.value;
 }
 
 /** Loads the reference set and plans MES with its round and its rulebook, all relative to the anchor day. */
-export async function loadCatalogue(runtime: Runtime, anchor: string): Promise<{ readonly roundId: string; readonly start: string }> {
+export async function loadCatalogue(
+  runtime: Runtime,
+  anchor: string,
+): Promise<{ readonly roundId: string; readonly start: string }> {
   const start = startOfStudies(anchor);
   const year = start.slice(0, 4);
   await must(runAct(runtime, loadReferenceSet, SYSTEM, referenceSet));

@@ -1,11 +1,11 @@
 import { acceptLink, makeStaff, openAccount, tieAccount } from "../acts/accounts";
-import { runAct, type Runtime } from "../acts/act";
+import { type Runtime, runAct } from "../acts/act";
+import { keepTrayMail } from "../acts/messages";
 import type { Auth } from "../auth/better-auth";
 import type { PlainDate } from "../core/ids";
 import type { Actor, Role } from "../core/rights/actor";
 import { runJob } from "../jobs/handlers";
 import { type MailService, trayMail } from "../outside/mail";
-import { keepTrayMail } from "../acts/messages";
 import { identityOf } from "../views/identity";
 import { act } from "./applicant";
 import { loadCatalogue, momentFrom } from "./catalogue";
@@ -16,7 +16,12 @@ import { stories } from "./stories";
 /** One password for everybody in the demo; it is printed when the demo starts. */
 export const DEMO_PASSWORD = "tide-and-harbour";
 
-export const DEMO_STAFF: readonly { readonly key: string; readonly name: string; readonly email: string; readonly role: Role }[] = [
+export const DEMO_STAFF: readonly {
+  readonly key: string;
+  readonly name: string;
+  readonly email: string;
+  readonly role: Role;
+}[] = [
   { key: "officer", name: "Runa Okonjo", email: "r.okonjo@merrow.example", role: "officer" },
   { key: "second", name: "Padraig Hennessy", email: "p.hennessy@merrow.example", role: "officer" },
   { key: "lead", name: "Tadhg Breen", email: "t.breen@merrow.example", role: "lead officer" },
@@ -36,14 +41,25 @@ export interface DemoContext {
 
 /** The link in the mail that waits for somebody: the demo's people open their mail, too. */
 async function linkFor(runtime: Runtime, email: string): Promise<string> {
-  const { rows } = await runtime.pool.query<{ link: string }>("select values->>'link' as link from message where to_address = $1 and values ? 'link' order by queued_at desc limit 1", [email]);
+  const { rows } = await runtime.pool.query<{ link: string }>(
+    "select values->>'link' as link from message where to_address = $1 and values ? 'link' order by queued_at desc limit 1",
+    [email],
+  );
   return rows[0]?.link.replace("/link/", "") ?? "";
 }
 
 async function account(ctx: DemoContext, email: string, name: string, verified: boolean): Promise<string> {
   const context = await ctx.auth.$context;
-  const user = await context.internalAdapter.createUser({ email, name, emailVerified: verified }, { method: "email-password" });
-  await context.internalAdapter.linkAccount({ userId: user.id, providerId: "credential", accountId: user.id, password: await hashOnce(ctx) });
+  const user = await context.internalAdapter.createUser(
+    { email, name, emailVerified: verified },
+    { method: "email-password" },
+  );
+  await context.internalAdapter.linkAccount({
+    userId: user.id,
+    providerId: "credential",
+    accountId: user.id,
+    password: await hashOnce(ctx),
+  });
   return user.id;
 }
 
@@ -65,23 +81,47 @@ async function actorOf(runtime: Runtime, accountId: string): Promise<Actor> {
 async function makeApplicant(ctx: DemoContext, profile: Profile): Promise<Actor> {
   const name = [profile.given, profile.family].filter(Boolean).join(" ");
   const accountId = await account(ctx, profile.email, name, true);
-  await act(ctx.runtime, openAccount, SYSTEM, { accountId, name, email: profile.email, locale: profile.locale, consentVersion: "2026-09-01" });
-  await act(ctx.runtime, acceptLink, VISITOR, { token: await linkFor(ctx.runtime, profile.email), purpose: "confirm address" });
+  await act(ctx.runtime, openAccount, SYSTEM, {
+    accountId,
+    name,
+    email: profile.email,
+    locale: profile.locale,
+    consentVersion: "2026-09-01",
+  });
+  await act(ctx.runtime, acceptLink, VISITOR, {
+    token: await linkFor(ctx.runtime, profile.email),
+    purpose: "confirm address",
+  });
   return actorOf(ctx.runtime, accountId);
 }
 
 async function makeStaffMember(ctx: DemoContext, member: (typeof DEMO_STAFF)[number]): Promise<Actor> {
-  const { personId } = await act(ctx.runtime, makeStaff, SYSTEM, { name: member.name, email: member.email, role: member.role });
-  await act(ctx.runtime, acceptLink, VISITOR, { token: await linkFor(ctx.runtime, member.email), purpose: "set password" });
+  const { personId } = await act(ctx.runtime, makeStaff, SYSTEM, {
+    name: member.name,
+    email: member.email,
+    role: member.role,
+  });
+  await act(ctx.runtime, acceptLink, VISITOR, {
+    token: await linkFor(ctx.runtime, member.email),
+    purpose: "set password",
+  });
   const accountId = await account(ctx, member.email, member.name, true);
   await act(ctx.runtime, tieAccount, SYSTEM, { personId, accountId });
   return actorOf(ctx.runtime, accountId);
 }
 
 /** Loads the whole demo, the same way every time, relative to its anchor day; the clock ends at the anchor's morning. */
-export async function loadDemo(ctx: DemoContext, anchor: PlainDate): Promise<readonly { readonly key: string; readonly number: string }[]> {
+export async function loadDemo(
+  ctx: DemoContext,
+  anchor: PlainDate,
+): Promise<readonly { readonly key: string; readonly number: string }[]> {
   const keep = async (mail: { messageId: string; to: string; subject: string; body: string }) => {
-    await runAct(ctx.runtime, keepTrayMail, SYSTEM, { messageId: mail.messageId, toAddress: mail.to, subject: mail.subject, body: mail.body });
+    await runAct(ctx.runtime, keepTrayMail, SYSTEM, {
+      messageId: mail.messageId,
+      toAddress: mail.to,
+      subject: mail.subject,
+      body: mail.body,
+    });
   };
   const mail: MailService = trayMail(keep);
   const jobs = { runtime: ctx.runtime, mail, baseUrl: ctx.baseUrl };
@@ -91,10 +131,22 @@ export async function loadDemo(ctx: DemoContext, anchor: PlainDate): Promise<rea
   };
   ctx.moveTo(new Date(momentFrom(anchor, -70, "09:00")));
   const { roundId, start } = await loadCatalogue(ctx.runtime, anchor);
-  const staff = Object.fromEntries(await Promise.all(DEMO_STAFF.map(async (m) => [m.key, await makeStaffMember(ctx, m)] as const))) as Stage["staff"]; // keyed by DEMO_STAFF
+  const staff = Object.fromEntries(
+    await Promise.all(DEMO_STAFF.map(async (m) => [m.key, await makeStaffMember(ctx, m)] as const)),
+  ) as Stage["staff"]; // keyed by DEMO_STAFF
   await drain();
-  const stage: Stage = { runtime: ctx.runtime, moveTo: ctx.moveTo, drain, anchor, roundId, staff, applicantFor: (profile) => makeApplicant(ctx, profile) };
-  const all = [...stories(anchor, start as PlainDate)].sort((a, b) => (a.moments[0]?.day ?? 0) - (b.moments[0]?.day ?? 0));
+  const stage: Stage = {
+    runtime: ctx.runtime,
+    moveTo: ctx.moveTo,
+    drain,
+    anchor,
+    roundId,
+    staff,
+    applicantFor: (profile) => makeApplicant(ctx, profile),
+  };
+  const all = [...stories(anchor, start as PlainDate)].sort(
+    (a, b) => (a.moments[0]?.day ?? 0) - (b.moments[0]?.day ?? 0),
+  );
   const made: { key: string; number: string }[] = [];
   for (const story of all) {
     made.push({ key: story.key, number: await playStory(stage, story) });

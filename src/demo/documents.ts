@@ -24,10 +24,19 @@ async function sheet(title: string, madeOn: Date, p: Profile): Promise<Sheet> {
   document.setTitle(title);
   document.setCreationDate(madeOn);
   document.setModificationDate(madeOn);
-  if (PLAIN_LETTERS.test(JSON.stringify(p))) return { document, plain: await document.embedFont(StandardFonts.Helvetica), bold: await document.embedFont(StandardFonts.HelveticaBold) };
+  if (PLAIN_LETTERS.test(JSON.stringify(p)))
+    return {
+      document,
+      plain: await document.embedFont(StandardFonts.Helvetica),
+      bold: await document.embedFont(StandardFonts.HelveticaBold),
+    };
   document.registerFontkit(fontkit);
   const font = (name: string) => document.embedFont(readFileSync(path.join(FONTS, name)), { subset: true });
-  return { document, plain: await font("400Regular/NotoSans_400Regular.ttf"), bold: await font("700Bold/NotoSans_700Bold.ttf") };
+  return {
+    document,
+    plain: await font("400Regular/NotoSans_400Regular.ttf"),
+    bold: await font("700Bold/NotoSans_700Bold.ttf"),
+  };
 }
 
 function heading({ bold, plain }: Sheet, page: PDFPage, title: string, under: string): void {
@@ -72,7 +81,15 @@ const fullName = (p: Profile) => [p.given, p.family].filter(Boolean).join(" ");
 export async function passport(p: Profile, madeOn: Date): Promise<Buffer> {
   const made = await sheet("Passport", madeOn, p);
   const page = made.document.addPage([A4[1], A4[0]]);
-  page.drawRectangle({ x: 60, y: 60, width: 720, height: 470, borderColor: LINE, borderWidth: 1, color: rgb(0.97, 0.96, 0.93) });
+  page.drawRectangle({
+    x: 60,
+    y: 60,
+    width: 720,
+    height: 470,
+    borderColor: LINE,
+    borderWidth: 1,
+    color: rgb(0.97, 0.96, 0.93),
+  });
   page.drawText("PASSPORT · SPECIMEN", { x: 90, y: 480, size: 16, font: made.bold, color: INK });
   page.drawRectangle({ x: 90, y: 230, width: 170, height: 220, color: rgb(0.87, 0.85, 0.8) });
   page.drawCircle({ x: 175, y: 375, size: 38, color: rgb(0.62, 0.6, 0.55) });
@@ -116,7 +133,12 @@ export async function transcript(p: Profile, madeOn: Date, pagesMissing = false)
   const all = p.courses;
   for (let from = 0; from < all.length; from += COURSES_A_PAGE) {
     const page = made.document.addPage(A4);
-    heading(made, page, `${p.degree.institution} · Academic record`, `${fullName(p)} · ${p.degree.title} · page ${from / COURSES_A_PAGE + 1}`);
+    heading(
+      made,
+      page,
+      `${p.degree.institution} · Academic record`,
+      `${fullName(p)} · ${p.degree.title} · page ${from / COURSES_A_PAGE + 1}`,
+    );
     page.drawText("Course", { x: 60, y: 716, size: 9, font: made.bold, color: INK });
     page.drawText("Credits", { x: 390, y: 716, size: 9, font: made.bold, color: INK });
     page.drawText("Grade", { x: 470, y: 716, size: 9, font: made.bold, color: INK });
@@ -124,7 +146,13 @@ export async function transcript(p: Profile, madeOn: Date, pagesMissing = false)
       const y = 696 - i * 23;
       page.drawText(course.title, { x: 60, y, size: 10.5, font: made.plain, color: INK });
       page.drawText(course.credits, { x: 390, y, size: 10.5, font: made.plain, color: INK });
-      page.drawText(course.grade ?? (course.status === "completed" ? "passed" : "running"), { x: 470, y, size: 10.5, font: made.plain, color: INK });
+      page.drawText(course.grade ?? (course.status === "completed" ? "passed" : "running"), {
+        x: 470,
+        y,
+        size: 10.5,
+        font: made.plain,
+        color: INK,
+      });
       page.drawLine({ start: { x: 60, y: y - 7 }, end: { x: 535, y: y - 7 }, thickness: 0.4, color: LINE });
     });
     if (pagesMissing) break;
@@ -145,10 +173,19 @@ export async function englishProof(p: Profile, madeOn: Date): Promise<Buffer> {
   const page = made.document.addPage(A4);
   if (p.english.way === "taught") {
     heading(made, page, p.degree.institution, "Certificate of teaching in English");
-    paragraphs(made, page, `This certifies that the programme ${p.degree.title}, followed by ${fullName(p)}, is taught entirely in English.`, 700);
+    paragraphs(
+      made,
+      page,
+      `This certifies that the programme ${p.degree.title}, followed by ${fullName(p)}, is taught entirely in English.`,
+      700,
+    );
   } else {
     heading(made, page, p.english.test === "het" ? "Harbour English Test" : "Keel Language Examination", "Test report");
-    rows(made, page, [["Candidate", fullName(p)], ["Day of the test", p.english.date], ...Object.entries(p.english.scores ?? {}).map(([part, score]) => [`Part ${part}`, score] as const)]);
+    rows(made, page, [
+      ["Candidate", fullName(p)],
+      ["Day of the test", p.english.date],
+      ...Object.entries(p.english.scores ?? {}).map(([part, score]) => [`Part ${part}`, score] as const),
+    ]);
   }
   return Buffer.from(await made.document.save());
 }

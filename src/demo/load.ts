@@ -1,24 +1,24 @@
-import { giveReference, openReference, declineReference } from "../acts/answer-reference";
 import type { Runtime } from "../acts/act";
+import { declineReference, giveReference, openReference } from "../acts/answer-reference";
 import { confirmValues } from "../acts/confirm-values";
 import { answerDecision, prepareDecision, releaseDecision } from "../acts/decisions";
 import { acceptEvidence, returnEvidence } from "../acts/judge-evidence";
 import { takeFile, withdraw } from "../acts/keep-files";
 import { recordPayment, startPayment } from "../acts/payments";
 import { requestReference } from "../acts/request-reference";
+import { saveAnswers } from "../acts/save-answers";
 import { startApplication } from "../acts/start-application";
 import { submitApplication } from "../acts/submit-application";
-import { AnswerIndex } from "../core/sections/typed-facts";
 import { assess } from "../core/assessment/assess";
 import { contexts } from "../core/assessment/context";
 import { unconfirmed } from "../core/assessment/steps";
-import { formatDay, parseDay } from "../core/time/day";
 import type { Actor } from "../core/rights/actor";
+import { AnswerIndex } from "../core/sections/typed-facts";
+import { formatDay, parseDay } from "../core/time/day";
 import { database } from "../db/connection";
 import { loadFile } from "../db/load-file";
 import { currentOffice } from "../db/office";
 import { act, type Filled, fillForm, formOf, supply } from "./applicant";
-import { saveAnswers } from "../acts/save-answers";
 import { momentFrom } from "./catalogue";
 import * as documents from "./documents";
 import type { Profile } from "./profile";
@@ -69,12 +69,25 @@ function bytesOf(play: Play, requirement: (typeof DOCUMENTS)[number], incomplete
   }
 }
 
-const placeOf = (play: Play, requirement: string) => ({ applicationId: play.applicationId, requirement, scope: "file", entry: PER_DEGREE.has(requirement) ? play.filled.degree : "" });
+const placeOf = (play: Play, requirement: string) => ({
+  applicationId: play.applicationId,
+  requirement,
+  scope: "file",
+  entry: PER_DEGREE.has(requirement) ? play.filled.degree : "",
+});
 
 async function supplyAll(play: Play, which: readonly (typeof DOCUMENTS)[number][], incomplete: boolean): Promise<void> {
   for (const requirement of which) {
     const { entry } = placeOf(play, requirement);
-    await supply(play.stage.runtime, play.actor, play.applicationId, requirement, entry, `${requirement}.pdf`, await bytesOf(play, requirement, incomplete));
+    await supply(
+      play.stage.runtime,
+      play.actor,
+      play.applicationId,
+      requirement,
+      entry,
+      `${requirement}.pdf`,
+      await bytesOf(play, requirement, incomplete),
+    );
   }
 }
 
@@ -83,14 +96,25 @@ async function payFee(play: Play, result: "booked" | "declined"): Promise<void> 
   const loaded = await loadFile(runtime.pool, play.applicationId);
   for (const charge of loaded?.facts.charges ?? []) {
     if (charge.minor <= charge.paidMinor) continue;
-    const { paymentId } = await act(runtime, startPayment, play.actor, { applicationId: play.applicationId, chargeId: charge.id });
+    const { paymentId } = await act(runtime, startPayment, play.actor, {
+      applicationId: play.applicationId,
+      chargeId: charge.id,
+    });
     await act(runtime, recordPayment, SYSTEM, { paymentId, providerKey: `demo-${paymentId}`, result });
   }
 }
 
 async function linkHolder(play: Play): Promise<Actor> {
-  const { rows } = await play.stage.runtime.pool.query<{ id: string }>("select id from reference_request where application_id = $1 order by asked_at desc limit 1", [play.applicationId]);
+  const { rows } = await play.stage.runtime.pool.query<{ id: string }>(
+    "select id from reference_request where application_id = $1 order by asked_at desc limit 1",
+    [play.applicationId],
+  );
   return { kind: "link", requestId: rows[0]?.id ?? "" };
+}
+
+async function letterOf(play: Play) {
+  const bytes = await documents.letterOfReference(play.profile, play.stage.runtime.now());
+  return { name: "reference.pdf", bytes, mediaType: "application/pdf" as const, pages: 1, marks: [] };
 }
 
 /** Confirms everything beside accepted documents that an entry rule uses, with a change where the story wants one. */
@@ -109,7 +133,12 @@ async function confirmAll(play: Play, changed: Readonly<Record<string, string>>)
       const value = changed[`${v.section}.${v.field}`];
       return value === undefined ? v : { ...v, value };
     });
-  if (values.length > 0) await act(runtime, confirmValues, play.stage.staff.officer, { applicationId: play.applicationId, values, note: Object.keys(changed).length > 0 ? "As it stands on the document" : null });
+  if (values.length > 0)
+    await act(runtime, confirmValues, play.stage.staff.officer, {
+      applicationId: play.applicationId,
+      values,
+      note: Object.keys(changed).length > 0 ? "As it stands on the document" : null,
+    });
 }
 
 async function decide(play: Play, moment: Extract<Moment, { do: "decide" }>): Promise<void> {
@@ -132,7 +161,8 @@ async function perform(play: Play, moment: Moment): Promise<void> {
       return;
     case "fill some": {
       const { sections } = formOf(play.profile);
-      for (const section of sections.slice(0, moment.sections)) await act(runtime, saveAnswers, play.actor, { applicationId, changes: section });
+      for (const section of sections.slice(0, moment.sections))
+        await act(runtime, saveAnswers, play.actor, { applicationId, changes: section });
       return;
     }
     case "supply":
@@ -143,7 +173,14 @@ async function perform(play: Play, moment: Moment): Promise<void> {
     case "reference given": {
       const holder = await linkHolder(play);
       await act(runtime, openReference, holder, {});
-      await act(runtime, giveReference, holder, { answers: { known: "Two years, as teacher and supervisor of the thesis", rating: "very good", text: play.profile.referee.words } });
+      await act(runtime, giveReference, holder, {
+        answers: {
+          known: "Two years, as teacher and supervisor of the thesis",
+          rating: "very good",
+          text: moment.letter ? "" : play.profile.referee.words,
+        },
+        letter: moment.letter ? await letterOf(play) : null,
+      });
       return;
     }
     case "reference declined":
@@ -158,10 +195,19 @@ async function perform(play: Play, moment: Moment): Promise<void> {
       await act(runtime, takeFile, staff[moment.by], { applicationId, mine: true });
       return;
     case "accept":
-      for (const requirement of moment.which) await act(runtime, acceptEvidence, staff.officer, { ...placeOf(play, requirement), proof: moment.proof ?? "copy" });
+      for (const requirement of moment.which)
+        await act(runtime, acceptEvidence, staff.officer, {
+          ...placeOf(play, requirement),
+          proof: moment.proof ?? "copy",
+        });
       return;
     case "send back":
-      await act(runtime, returnEvidence, staff.officer, { ...placeOf(play, moment.which), reason: moment.reason, text: moment.text, due: dayAfter(play, moment.days) });
+      await act(runtime, returnEvidence, staff.officer, {
+        ...placeOf(play, moment.which),
+        reason: moment.reason,
+        text: moment.text,
+        due: dayAfter(play, moment.days),
+      });
       return;
     case "confirm":
       return confirmAll(play, moment.changed ?? {});
@@ -183,8 +229,17 @@ export async function playStory(stage: Stage, story: Story): Promise<string> {
   stage.moveTo(first ? at(first) : new Date(momentFrom(stage.anchor, -30)));
   const actor = await stage.applicantFor(story.profile);
   const { applicationId, number } = await act(stage.runtime, startApplication, actor, { roundId: stage.roundId });
-  const { rows } = await stage.runtime.pool.query<{ id: string }>("select id from choice where application_id = $1", [applicationId]);
-  const play: Play = { stage, profile: story.profile, actor, applicationId, choiceId: rows[0]?.id ?? "", filled: { degree: "", referee: "" } };
+  const { rows } = await stage.runtime.pool.query<{ id: string }>("select id from choice where application_id = $1", [
+    applicationId,
+  ]);
+  const play: Play = {
+    stage,
+    profile: story.profile,
+    actor,
+    applicationId,
+    choiceId: rows[0]?.id ?? "",
+    filled: { degree: "", referee: "" },
+  };
   for (const moment of story.moments) {
     stage.moveTo(at(moment));
     await perform(play, moment);

@@ -33,7 +33,13 @@ const TITLES: readonly (readonly [string, string, string])[] = [
 export function courses(marks: readonly string[], running = 0): readonly Course[] {
   return TITLES.map(([title, credits, area], i) => {
     const inProgress = i >= TITLES.length - running;
-    return { title, credits, area, status: inProgress ? "in progress" : "completed", ...(inProgress ? {} : { grade: marks[i % marks.length] ?? "" }) };
+    return {
+      title,
+      credits,
+      area,
+      status: inProgress ? "in progress" : "completed",
+      ...(inProgress ? {} : { grade: marks[i % marks.length] ?? "" }),
+    };
   });
 }
 
@@ -71,7 +77,12 @@ const base: Profile = {
   },
   courses: courses(["16", "14", "15", "17", "13", "18"]),
   english: { way: "test", test: "het", date: "2026-10-03", scores: { L: "41", R: "43", W: "38", S: "40" } },
-  referee: { name: "Dr Orla Finnegan", email: "o.finnegan@halden-sound.example", institution: "University of Halden Sound", words: WORDS },
+  referee: {
+    name: "Dr Orla Finnegan",
+    email: "o.finnegan@halden-sound.example",
+    institution: "University of Halden Sound",
+    words: WORDS,
+  },
   motivation: LETTER,
 };
 

@@ -29,10 +29,27 @@ export interface Profile {
     readonly gradePass?: string;
     readonly grade?: string;
   };
-  readonly courses: readonly { readonly title: string; readonly credits: string; readonly area: string; readonly status: "completed" | "in progress" | "registered"; readonly grade?: string }[];
+  readonly courses: readonly {
+    readonly title: string;
+    readonly credits: string;
+    readonly area: string;
+    readonly status: "completed" | "in progress" | "registered";
+    readonly grade?: string;
+  }[];
   readonly english:
     | { readonly way: "taught" }
-    | { readonly way: "test"; readonly test: "het" | "kle"; readonly date: string; readonly scores?: Readonly<Record<string, string>>; readonly expected?: string };
-  readonly referee: { readonly name: string; readonly email: string; readonly institution: string; readonly words: string };
+    | {
+        readonly way: "test";
+        readonly test: "het" | "kle";
+        readonly date: string;
+        readonly scores?: Readonly<Record<string, string>>;
+        readonly expected?: string;
+      };
+  readonly referee: {
+    readonly name: string;
+    readonly email: string;
+    readonly institution: string;
+    readonly words: string;
+  };
   readonly motivation: string;
 }

@@ -1,7 +1,8 @@
 import type { ReferenceSet } from "../core/office/reference-set";
 
 /** The countries of the European Economic Area and Switzerland. */
-const HOME_COUNTRIES = "AT BE BG CH CY CZ DE DK EE ES FI FR GR HR HU IE IS IT LI LT LU LV MT NL NO PL PT RO SE SI SK".split(" ");
+const HOME_COUNTRIES =
+  "AT BE BG CH CY CZ DE DK EE ES FI FR GR HR HU IE IS IT LI LT LU LV MT NL NO PL PT RO SE SI SK".split(" ");
 
 /** 24 December to 2 January, Easter Monday and the first and last Mondays, by year. */
 const MOVING: Readonly<Record<number, readonly string[]>> = {
@@ -16,7 +17,13 @@ const MOVING: Readonly<Record<number, readonly string[]>> = {
 const FIXED = ["01-01", "01-02", "03-17", "12-24", "12-25", "12-26", "12-27", "12-28", "12-29", "12-30", "12-31"];
 
 const level = (level: "B1" | "B2" | "C1" | "C2", total: number | null, every: number) => ({ level, total, every });
-const part = (key: string, en: string, fr: string, min: number, max: number) => ({ key, title: { en, fr }, min, max, step: 1 });
+const part = (key: string, en: string, fr: string, min: number, max: number) => ({
+  key,
+  title: { en, fr },
+  min,
+  max,
+  step: 1,
+});
 
 /** The office's reference set of the Merrow Institute, version 1. */
 export const referenceSet: ReferenceSet = {
@@ -25,7 +32,9 @@ export const referenceSet: ReferenceSet = {
   currency: "EUR",
   calendar: {
     weekend: [6, 7],
-    holidays: Object.fromEntries(Object.entries(MOVING).map(([year, days]) => [year, [...FIXED, ...days].map((d) => `${year}-${d}`)])),
+    holidays: Object.fromEntries(
+      Object.entries(MOVING).map(([year, days]) => [year, [...FIXED, ...days].map((d) => `${year}-${d}`)]),
+    ),
   },
   groups: [
     {
@@ -42,19 +51,33 @@ export const referenceSet: ReferenceSet = {
   ],
   scales: [
     { key: "to20", title: { en: "20 to 0, pass 10", fr: "20 à 0, réussite à 10" }, best: "20", pass: "10", worst: "0" },
-    { key: "down6", title: { en: "1 (best) to 6, pass 4", fr: "1 (meilleure) à 6, réussite à 4" }, best: "1", pass: "4", worst: "6" },
+    {
+      key: "down6",
+      title: { en: "1 (best) to 6, pass 4", fr: "1 (meilleure) à 6, réussite à 4" },
+      best: "1",
+      pass: "4",
+      worst: "6",
+    },
     {
       key: "letters4",
       title: { en: "letters, A (4.0) to F (0), pass D", fr: "lettres, A (4,0) à F (0), réussite à D" },
       best: "4.0",
       pass: "1.0",
       worst: "0",
-      letters: ["A 4.0", "A- 3.7", "B+ 3.3", "B 3.0", "B- 2.7", "C+ 2.3", "C 2.0", "C- 1.7", "D 1.0", "F 0"].map((row) => {
-        const [label = "", points = ""] = row.split(" ");
-        return { label, points };
-      }),
+      letters: ["A 4.0", "A- 3.7", "B+ 3.3", "B 3.0", "B- 2.7", "C+ 2.3", "C 2.0", "C- 1.7", "D 1.0", "F 0"].map(
+        (row) => {
+          const [label = "", points = ""] = row.split(" ");
+          return { label, points };
+        },
+      ),
     },
-    { key: "percent40", title: { en: "percentage, pass 40", fr: "pourcentage, réussite à 40" }, best: "100", pass: "40", worst: "0" },
+    {
+      key: "percent40",
+      title: { en: "percentage, pass 40", fr: "pourcentage, réussite à 40" },
+      best: "100",
+      pass: "40",
+      worst: "0",
+    },
     { key: "to10", title: { en: "10 to 0, pass 5", fr: "10 à 0, réussite à 5" }, best: "10", pass: "5", worst: "0" },
   ],
   tests: [
@@ -62,7 +85,12 @@ export const referenceSet: ReferenceSet = {
       key: "het",
       title: { en: "HET, Harbour English Test", fr: "HET, Harbour English Test" },
       language: "en",
-      parts: [part("L", "Listening", "Écoute", 0, 50), part("R", "Reading", "Lecture", 0, 50), part("W", "Writing", "Écriture", 0, 50), part("S", "Speaking", "Oral", 0, 50)],
+      parts: [
+        part("L", "Listening", "Écoute", 0, 50),
+        part("R", "Reading", "Lecture", 0, 50),
+        part("W", "Writing", "Écriture", 0, 50),
+        part("S", "Speaking", "Oral", 0, 50),
+      ],
       total: { method: "mean", round: "whole" },
       validMonths: 18,
       levels: [level("B1", 20, 17), level("B2", 29, 26), level("C1", 38, 34), level("C2", 45, 42)],

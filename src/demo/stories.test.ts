@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { openWorld, type World } from "../../tests/support/world";
 import { makeAuth } from "../auth/better-auth";
 import { assess } from "../core/assessment/assess";
 import type { PlainDate } from "../core/ids";
@@ -6,9 +7,8 @@ import { database } from "../db/connection";
 import { loadFile } from "../db/load-file";
 import { currentOffice } from "../db/office";
 import { verifyAll } from "../verify";
-import { openWorld, type World } from "../../tests/support/world";
-import { loadDemo } from "./demo";
 import { startOfStudies } from "./catalogue";
+import { loadDemo } from "./demo";
 import { stories } from "./stories";
 
 const ANCHOR = "2026-11-25" as PlainDate;
@@ -22,7 +22,13 @@ describe("the demo's stories", () => {
     world = await openWorld("stories");
     const settings = { url: "http://127.0.0.1:1", secret: "a secret of at least thirty-two signs" };
     const made = await loadDemo(
-      { runtime: world.runtime, auth: makeAuth(database(world.runtime.pool), settings), baseUrl: settings.url, moveTo: (at) => world.at(at.toISOString()), say: () => undefined },
+      {
+        runtime: world.runtime,
+        auth: makeAuth(database(world.runtime.pool), settings),
+        baseUrl: settings.url,
+        moveTo: (at) => world.at(at.toISOString()),
+        say: () => undefined,
+      },
       ANCHOR,
     );
     numbers = new Map(made.map((m) => [m.key, m.number]));
@@ -30,7 +36,9 @@ describe("the demo's stories", () => {
   afterAll(() => world.close());
 
   it.each(told.map((s) => [s.key, s] as const))("%s", async (key, story) => {
-    const { rows } = await world.runtime.pool.query<{ id: string }>("select id from application where number = $1", [numbers.get(key)]);
+    const { rows } = await world.runtime.pool.query<{ id: string }>("select id from application where number = $1", [
+      numbers.get(key),
+    ]);
     const loaded = await loadFile(world.runtime.pool, rows[0]?.id ?? "");
     if (!loaded) throw new Error("no file");
     const office = await currentOffice(database(world.runtime.pool));
@@ -39,7 +47,8 @@ describe("the demo's stories", () => {
     expect([file.stage, file.turn, file.next?.kind ?? null]).toEqual([stage, turn, next]);
     if (requirement) expect(file.next?.requirement).toBe(requirement);
     if (eligibility) expect(choices[0]?.eligibility).toBe(eligibility);
-    for (const [rule, finding] of Object.entries(findings ?? {})) expect([rule, choices[0]?.findings.find((f) => f.key === rule)?.finding]).toEqual([rule, finding]);
+    for (const [rule, finding] of Object.entries(findings ?? {}))
+      expect([rule, choices[0]?.findings.find((f) => f.key === rule)?.finding]).toEqual([rule, finding]);
   });
 
   it("are stored just as they are assessed anew", async () => {
@@ -49,6 +58,7 @@ describe("the demo's stories", () => {
   it("left no personal value in an event", async () => {
     const { rows } = await world.runtime.pool.query<{ about: string }>("select about::text as about from event");
     const text = rows.map((r) => r.about).join("\n");
-    for (const { profile } of told) for (const value of [profile.family, profile.email, profile.passportNumber]) expect(text).not.toContain(value);
+    for (const { profile } of told)
+      for (const value of [profile.family, profile.email, profile.passportNumber]) expect(text).not.toContain(value);
   });
 });

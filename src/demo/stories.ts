@@ -1,5 +1,5 @@
-import { addDays } from "../core/time/zone";
 import type { PlainDate } from "../core/ids";
+import { addDays } from "../core/time/zone";
 import { courses, someone } from "./people";
 import type { Profile } from "./profile";
 import type { Moment, Story } from "./story";
@@ -40,10 +40,16 @@ const home = { citizenships: ["IE"], country: "IE", residence: "IE", town: "Galw
 
 export function stories(anchor: PlainDate, start: PlainDate): readonly Story[] {
   const day = (days: number) => addDays(anchor, days);
-  const het = (L: string, R: string, W: string, S: string, daysAgo = 60): Profile["english"] => ({ way: "test", test: "het", date: day(-daysAgo), scores: { L, R, W, S } });
+  const het = (L: string, R: string, W: string, S: string, daysAgo = 60): Profile["english"] => ({
+    way: "test",
+    test: "het",
+    date: day(-daysAgo),
+    scores: { L, R, W, S },
+  });
   const good = het("41", "43", "38", "40");
   const running = { status: "in progress", end: addDays(start, -50) } as const;
-  const who = (given: string, family: string, change: Parameters<typeof someone>[2] = {}) => someone(given, family, { english: good, ...change });
+  const who = (given: string, family: string, change: Parameters<typeof someone>[2] = {}) =>
+    someone(given, family, { english: good, ...change });
 
   return [
     {
@@ -56,28 +62,67 @@ export function stories(anchor: PlainDate, start: PlainDate): readonly Story[] {
     {
       key: "one-name",
       tells: "A one-name applicant: one field, no dash anywhere.",
-      profile: who("", "Adaeze", { citizenships: ["NG"], residence: "IE", country: "IE", town: "Cork", birthPlace: "Enugu" }),
+      profile: who("", "Adaeze", {
+        citizenships: ["NG"],
+        residence: "IE",
+        country: "IE",
+        town: "Cork",
+        birthPlace: "Enugu",
+      }),
       moments: [...submitted(-6, false), { do: "accept", day: -3, which: ALL }],
       expects: { stage: "submitted", turn: "office", next: "confirm", requirement: "certificate" },
     },
     {
       key: "two-citizenships",
       tells: "Argentine and Spanish: the better group counts, and no fee is due.",
-      profile: who("Joaquín", "Berenguer Sol", { citizenships: ["AR", "ES"], residence: "AR", country: "AR", town: "Rosario", birthPlace: "Rosario" }),
+      profile: who("Joaquín", "Berenguer Sol", {
+        citizenships: ["AR", "ES"],
+        residence: "AR",
+        country: "AR",
+        town: "Rosario",
+        birthPlace: "Rosario",
+      }),
       moments: submitted(-4, false),
       expects: { stage: "submitted", turn: "office", next: "check", requirement: "passport" },
     },
     {
       key: "passport-ends",
       tells: "The passport ends two months after the start of studies; it went back.",
-      profile: who("Tomasz", "Wróbelek", { citizenships: ["UA"], residence: "UA", country: "UA", town: "Lviv", passportExpiry: addDays(start, 61) }),
-      moments: [...submitted(-9), { do: "accept", day: -6, which: ["certificate", "transcript", "motivation", "english"] }, { do: "confirm", day: -6, at: "11:00" }, { do: "send back", day: -6, at: "11:10", which: "passport", reason: "expired", text: "Please renew it and send the new one.", days: 30 }],
+      profile: who("Tomasz", "Wróbelek", {
+        citizenships: ["UA"],
+        residence: "UA",
+        country: "UA",
+        town: "Lviv",
+        passportExpiry: addDays(start, 61),
+      }),
+      moments: [
+        ...submitted(-9),
+        { do: "accept", day: -6, which: ["certificate", "transcript", "motivation", "english"] },
+        { do: "confirm", day: -6, at: "11:00" },
+        {
+          do: "send back",
+          day: -6,
+          at: "11:10",
+          which: "passport",
+          reason: "expired",
+          text: "Please renew it and send the new one.",
+          days: 30,
+        },
+      ],
       expects: { stage: "submitted", turn: "applicant", next: "supply again", requirement: "passport" },
     },
     {
       key: "inverted-scale",
       tells: "A scale on which 1 is best: the same formula, both differences change sign.",
-      profile: who("Halvor", "Stenby", { ...home, citizenships: ["NO"], residence: "NO", country: "NO", town: "Bodø", degree: { scale: "down6", grade: "2.2", country: "NO", institution: "Skarvøy Maritime University" }, courses: courses(["2", "2.3", "1.7", "3"]) }),
+      profile: who("Halvor", "Stenby", {
+        ...home,
+        citizenships: ["NO"],
+        residence: "NO",
+        country: "NO",
+        town: "Bodø",
+        degree: { scale: "down6", grade: "2.2", country: "NO", institution: "Skarvøy Maritime University" },
+        courses: courses(["2", "2.3", "1.7", "3"]),
+      }),
       moments: worked(-14, false),
       expects: { stage: "complete", turn: "office", next: "decide", eligibility: "eligible" },
     },
@@ -85,7 +130,10 @@ export function stories(anchor: PlainDate, start: PlainDate): readonly Story[] {
       key: "to-release",
       tells: "An offer was prepared; a lead officer has to release it.",
       profile: who("Mariam", "Chikhladze", { citizenships: ["GE"], residence: "GE", country: "GE", town: "Batumi" }),
-      moments: [...worked(-16), { do: "decide", day: -2, kind: "offer", release: false }],
+      moments: [
+        ...worked(-16).map((m) => (m.do === "reference given" ? { ...m, letter: true } : m)),
+        { do: "decide", day: -2, kind: "offer", release: false },
+      ],
       expects: { stage: "complete", turn: "office", next: "release", eligibility: "eligible" },
     },
     {
@@ -99,20 +147,41 @@ export function stories(anchor: PlainDate, start: PlainDate): readonly Story[] {
       key: "accepted",
       tells: "Accepted the offer; the original of the degree certificate is still to be shown.",
       profile: who("Owen", "Tarrick", home),
-      moments: [...worked(-26, false), { do: "decide", day: -12, kind: "offer", release: true }, { do: "answer", day: -9, answer: "accepted" }],
-      expects: { stage: "answered", turn: "applicant", next: "prove", requirement: "certificate", eligibility: "eligible" },
+      moments: [
+        ...worked(-26, false),
+        { do: "decide", day: -12, kind: "offer", release: true },
+        { do: "answer", day: -9, answer: "accepted" },
+      ],
+      expects: {
+        stage: "answered",
+        turn: "applicant",
+        next: "prove",
+        requirement: "certificate",
+        eligibility: "eligible",
+      },
     },
     {
       key: "all-done",
       tells: "Accepted, and the original was seen: nobody has to do anything.",
       profile: who("Brónach", "Ní Dhuibhir", { ...home, town: "Dingle" }),
-      moments: [...worked(-30, false), { do: "decide", day: -18, kind: "offer", release: true }, { do: "answer", day: -16, answer: "accepted" }, { do: "accept", day: -5, which: ["certificate"], proof: "original seen" }],
+      moments: [
+        ...worked(-30, false),
+        { do: "decide", day: -18, kind: "offer", release: true },
+        { do: "answer", day: -16, answer: "accepted" },
+        { do: "accept", day: -5, which: ["certificate"], proof: "original seen" },
+      ],
       expects: { stage: "answered", turn: "nobody", next: null, eligibility: "eligible" },
     },
     {
       key: "waits-for-referee",
       tells: "Everything is checked; the referee has not answered.",
-      profile: who("Yi-Ting", "Chen", { citizenships: ["TW"], residence: "TW", country: "TW", town: "Tainan", referee: { name: "Prof. Lin Mei-Hua", email: "mh.lin@tainan-coast.example" } }),
+      profile: who("Yi-Ting", "Chen", {
+        citizenships: ["TW"],
+        residence: "TW",
+        country: "TW",
+        town: "Tainan",
+        referee: { name: "Prof. Lin Mei-Hua", email: "mh.lin@tainan-coast.example" },
+      }),
       moments: [...submitted(-10), { do: "accept", day: -7, which: ALL }, { do: "confirm", day: -7, at: "11:00" }],
       expects: { stage: "submitted", turn: "third party", next: "give reference", requirement: "reference" },
     },
@@ -134,12 +203,25 @@ export function stories(anchor: PlainDate, start: PlainDate): readonly Story[] {
         { do: "reference given", day: -4 },
         { do: "accept", day: -3, which: ["reference"] },
       ],
-      expects: { stage: "submitted", turn: "third party", next: "await result", requirement: "english", findings: { english: "open" }, eligibility: "eligible on conditions" },
+      expects: {
+        stage: "submitted",
+        turn: "third party",
+        next: "await result",
+        requirement: "english",
+        findings: { english: "open" },
+        eligibility: "eligible on conditions",
+      },
     },
     {
       key: "mail-bounces",
       tells: "The referee's mailbox does not exist: the applicant has to name another.",
-      profile: who("Yusuf", "Adan Warsame", { citizenships: ["SO"], residence: "KE", country: "KE", town: "Mombasa", referee: { email: "b.hassan@bounce.example", name: "Dr Bashir Hassan" } }),
+      profile: who("Yusuf", "Adan Warsame", {
+        citizenships: ["SO"],
+        residence: "KE",
+        country: "KE",
+        town: "Mombasa",
+        referee: { email: "b.hassan@bounce.example", name: "Dr Bashir Hassan" },
+      }),
       moments: [
         { do: "fill", day: -9 },
         { do: "supply", day: -8 },
@@ -151,14 +233,30 @@ export function stories(anchor: PlainDate, start: PlainDate): readonly Story[] {
     {
       key: "referee-declines",
       tells: "The referee declined after the submission.",
-      profile: who("Lotte", "Kerremans", { ...home, citizenships: ["BE"], residence: "BE", country: "BE", town: "Oostende" }),
-      moments: [...submitted(-8, false), { do: "reference declined", day: -5 }, { do: "accept", day: -4, which: ALL }, { do: "confirm", day: -4, at: "11:00" }],
+      profile: who("Lotte", "Kerremans", {
+        ...home,
+        citizenships: ["BE"],
+        residence: "BE",
+        country: "BE",
+        town: "Oostende",
+      }),
+      moments: [
+        ...submitted(-8, false),
+        { do: "reference declined", day: -5 },
+        { do: "accept", day: -4, which: ALL },
+        { do: "confirm", day: -4, at: "11:00" },
+      ],
       expects: { stage: "submitted", turn: "applicant", next: "name referee", requirement: "reference" },
     },
     {
       key: "just-begun",
       tells: "Began yesterday evening.",
-      profile: who("Nilufar", "Rahmonqulova", { citizenships: ["TJ"], residence: "TJ", country: "TJ", town: "Khujand" }),
+      profile: who("Nilufar", "Rahmonqulova", {
+        citizenships: ["TJ"],
+        residence: "TJ",
+        country: "TJ",
+        town: "Khujand",
+      }),
       moments: [{ do: "fill some", day: -1, sections: 2, at: "21:30" }],
       expects: { stage: "preparing", turn: "applicant", next: "fill" },
     },
@@ -172,20 +270,41 @@ export function stories(anchor: PlainDate, start: PlainDate): readonly Story[] {
     {
       key: "ready",
       tells: "Nothing is missing; only the press is.",
-      profile: who("Freya", "Lindqvist-Aho", { ...home, citizenships: ["FI"], residence: "FI", country: "FI", town: "Vaasa" }),
+      profile: who("Freya", "Lindqvist-Aho", {
+        ...home,
+        citizenships: ["FI"],
+        residence: "FI",
+        country: "FI",
+        town: "Vaasa",
+      }),
       moments: prepared(-1, false),
       expects: { stage: "preparing", turn: "applicant", next: "submit", eligibility: "eligible" },
     },
     {
       key: "pages-missing",
       tells: "The second page of the transcript is missing, and the day by which we asked for it has passed.",
-      profile: who("Élodie", "Marchetti", { citizenships: ["SN"], residence: "SN", country: "SN", town: "Saint-Louis", locale: "fr", degree: { language: "fr" } }),
+      profile: who("Élodie", "Marchetti", {
+        citizenships: ["SN"],
+        residence: "SN",
+        country: "SN",
+        town: "Saint-Louis",
+        locale: "fr",
+        degree: { language: "fr" },
+      }),
       moments: [
         ...prepared(-18, true).map((m) => (m.do === "supply" ? { ...m, incomplete: true } : m)),
         { do: "submit", day: -18, at: "12:00" },
         { do: "accept", day: -15, which: ["passport", "certificate", "motivation", "english"] },
         { do: "confirm", day: -15, at: "11:00" },
-        { do: "send back", day: -15, at: "11:20", which: "transcript", reason: "incomplete", text: "The second page is missing.", days: 11 },
+        {
+          do: "send back",
+          day: -15,
+          at: "11:20",
+          which: "transcript",
+          reason: "incomplete",
+          text: "The second page is missing.",
+          days: 11,
+        },
       ],
       expects: { stage: "submitted", turn: "applicant", next: "supply again", requirement: "transcript" },
     },
@@ -196,7 +315,15 @@ export function stories(anchor: PlainDate, start: PlainDate): readonly Story[] {
       moments: [
         ...submitted(-15),
         { do: "accept", day: -12, which: ["passport", "certificate", "motivation", "english"] },
-        { do: "send back", day: -12, at: "11:20", which: "transcript", reason: "unreadable", text: "The scan is too dark.", days: 14 },
+        {
+          do: "send back",
+          day: -12,
+          at: "11:20",
+          which: "transcript",
+          reason: "unreadable",
+          text: "The scan is too dark.",
+          days: 14,
+        },
         { do: "supply", day: -2, which: ["transcript"], at: "18:00" },
       ],
       expects: { stage: "submitted", turn: "office", next: "confirm", requirement: "certificate" },
@@ -204,14 +331,42 @@ export function stories(anchor: PlainDate, start: PlainDate): readonly Story[] {
     {
       key: "refused",
       tells: "The grade on our scale is 2.9: not met, cannot be mended, refused with the reason.",
-      profile: who("Hana", "Dvořáková", { ...home, citizenships: ["CZ"], residence: "CZ", country: "CZ", town: "Třeboň", degree: { grade: "13.5" } }),
-      moments: [...worked(-22, false), { do: "decide", day: -8, kind: "refusal", reason: "The grade on our scale is 2.9; 2.5 or better is needed.", release: true }],
-      expects: { stage: "closed", turn: "nobody", next: null, findings: { grade: "not met" }, eligibility: "not eligible" },
+      profile: who("Hana", "Dvořáková", {
+        ...home,
+        citizenships: ["CZ"],
+        residence: "CZ",
+        country: "CZ",
+        town: "Třeboň",
+        degree: { grade: "13.5" },
+      }),
+      moments: [
+        ...worked(-22, false),
+        {
+          do: "decide",
+          day: -8,
+          kind: "refusal",
+          reason: "The grade on our scale is 2.9; 2.5 or better is needed.",
+          release: true,
+        },
+      ],
+      expects: {
+        stage: "closed",
+        turn: "nobody",
+        next: null,
+        findings: { grade: "not met" },
+        eligibility: "not eligible",
+      },
     },
     {
       key: "waiting-list",
       tells: "On the waiting list: nobody has to do anything until a place is free.",
-      profile: who("Matteo", "Brusaferro", { ...home, citizenships: ["IT"], residence: "IT", country: "IT", town: "Chioggia" }),
+      profile: who("Matteo", "Brusaferro", {
+        ...home,
+        citizenships: ["IT"],
+        residence: "IT",
+        country: "IT",
+        town: "Chioggia",
+      }),
       moments: [...worked(-24, false), { do: "decide", day: -6, kind: "waiting list", release: true }],
       expects: { stage: "decided", turn: "nobody", next: null, eligibility: "eligible" },
     },
@@ -225,7 +380,13 @@ export function stories(anchor: PlainDate, start: PlainDate): readonly Story[] {
     {
       key: "withdrawn",
       tells: "Withdrew after submitting.",
-      profile: who("Ingrid", "Solheim-Bakke", { ...home, citizenships: ["NO"], residence: "NO", country: "NO", town: "Ålesund" }),
+      profile: who("Ingrid", "Solheim-Bakke", {
+        ...home,
+        citizenships: ["NO"],
+        residence: "NO",
+        country: "NO",
+        town: "Ålesund",
+      }),
       moments: [...submitted(-13, false), { do: "withdraw", day: -5 }],
       expects: { stage: "closed", turn: "nobody", next: null },
     },
@@ -233,15 +394,30 @@ export function stories(anchor: PlainDate, start: PlainDate): readonly Story[] {
       key: "declined",
       tells: "Declined our offer.",
       profile: who("Tariq", "al-Masri", { citizenships: ["JO"], residence: "JO", country: "JO", town: "Aqaba" }),
-      moments: [...worked(-28), { do: "decide", day: -14, kind: "offer", release: true }, { do: "answer", day: -10, answer: "declined" }],
+      moments: [
+        ...worked(-28),
+        { do: "decide", day: -14, kind: "offer", release: true },
+        { do: "answer", day: -10, answer: "declined" },
+      ],
       expects: { stage: "closed", turn: "nobody", next: null, eligibility: "eligible" },
     },
     {
       key: "on-condition",
       tells: "The degree is still running: an offer on condition of the final diploma's courses.",
-      profile: who("Deirdre", "Considine", { ...home, town: "Kilrush", degree: running, courses: courses(["16", "15", "17"], 2) }),
+      profile: who("Deirdre", "Considine", {
+        ...home,
+        town: "Kilrush",
+        degree: running,
+        courses: courses(["16", "15", "17"], 2),
+      }),
       moments: [...worked(-21, false), { do: "decide", day: -3, kind: "offer on conditions", release: true }],
-      expects: { stage: "decided", turn: "applicant", next: "answer offer", findings: { credits: "not met" }, eligibility: "eligible on conditions" },
+      expects: {
+        stage: "decided",
+        turn: "applicant",
+        next: "answer offer",
+        findings: { credits: "not met" },
+        eligibility: "eligible on conditions",
+      },
     },
     {
       key: "mean-of-courses",
@@ -256,7 +432,13 @@ export function stories(anchor: PlainDate, start: PlainDate): readonly Story[] {
         courses: courses(["17", "15", "16"], 2),
       }),
       moments: worked(-12, false),
-      expects: { stage: "complete", turn: "office", next: "decide", findings: { credits: "not met", grade: "met" }, eligibility: "eligible on conditions" },
+      expects: {
+        stage: "complete",
+        turn: "office",
+        next: "decide",
+        findings: { credits: "not met", grade: "met" },
+        eligibility: "eligible on conditions",
+      },
     },
     {
       key: "taught-in-english",
@@ -267,37 +449,101 @@ export function stories(anchor: PlainDate, start: PlainDate): readonly Story[] {
         country: "PK",
         town: "Gwadar",
         english: { way: "taught" },
-        degree: { language: "en", scale: "percent40", grade: "74.5", institution: "Makran Coastal University", country: "PK" },
+        degree: {
+          language: "en",
+          scale: "percent40",
+          grade: "74.5",
+          institution: "Makran Coastal University",
+          country: "PK",
+        },
         courses: courses(["71", "78", "69", "80"]),
       }),
       moments: worked(-10),
-      expects: { stage: "complete", turn: "office", next: "decide", findings: { english: "met" }, eligibility: "eligible" },
+      expects: {
+        stage: "complete",
+        turn: "office",
+        next: "decide",
+        findings: { english: "met" },
+        eligibility: "eligible",
+      },
     },
     {
       key: "grade-differs",
       tells: "Typed 15.5, the certificate says 14.5: the confirmed value counts, and the rule is not met.",
-      profile: who("Camille", "Dubreuil-Ndiaye", { ...home, citizenships: ["FR"], residence: "FR", country: "FR", town: "Royan", locale: "fr", degree: { language: "fr" } }),
+      profile: who("Camille", "Dubreuil-Ndiaye", {
+        ...home,
+        citizenships: ["FR"],
+        residence: "FR",
+        country: "FR",
+        town: "Royan",
+        locale: "fr",
+        degree: { language: "fr" },
+      }),
       moments: worked(-9, false, { "education.grade": "14.5" }),
-      expects: { stage: "complete", turn: "office", next: "decide", findings: { grade: "not met" }, eligibility: "not eligible" },
+      expects: {
+        stage: "complete",
+        turn: "office",
+        next: "decide",
+        findings: { grade: "not met" },
+        eligibility: "not eligible",
+      },
     },
     {
       key: "wrong-document",
       tells: "A letter was put where the proof of English belongs.",
-      profile: who("Zsófia", "Halmágyi", { ...home, citizenships: ["HU"], residence: "HU", country: "HU", town: "Baja" }),
-      moments: [...submitted(-7, false), { do: "accept", day: -3, which: ["passport", "certificate", "transcript", "motivation"] }, { do: "confirm", day: -3, at: "11:00" }, { do: "send back", day: -3, at: "11:30", which: "english", reason: "wrong-document", text: "This is your letter; we need the test report.", days: 14 }],
+      profile: who("Zsófia", "Halmágyi", {
+        ...home,
+        citizenships: ["HU"],
+        residence: "HU",
+        country: "HU",
+        town: "Baja",
+      }),
+      moments: [
+        ...submitted(-7, false),
+        { do: "accept", day: -3, which: ["passport", "certificate", "transcript", "motivation"] },
+        { do: "confirm", day: -3, at: "11:00" },
+        {
+          do: "send back",
+          day: -3,
+          at: "11:30",
+          which: "english",
+          reason: "wrong-document",
+          text: "This is your letter; we need the test report.",
+          days: 14,
+        },
+      ],
       expects: { stage: "submitted", turn: "applicant", next: "supply again", requirement: "english" },
     },
     {
       key: "same-person-first",
       tells: "The same person applied twice under two spellings: the first file.",
-      profile: who("Katarzyna", "Zielińska", { ...home, citizenships: ["PL"], residence: "PL", country: "PL", town: "Ustka", birthDate: "2002-12-01", passportNumber: "EK7741902" }),
+      profile: who("Katarzyna", "Zielińska", {
+        ...home,
+        citizenships: ["PL"],
+        residence: "PL",
+        country: "PL",
+        town: "Ustka",
+        birthDate: "2002-12-01",
+        passportNumber: "EK7741902",
+      }),
       moments: submitted(-5, false),
       expects: { stage: "submitted", turn: "office", next: "check", requirement: "passport" },
     },
     {
       key: "same-person-second",
       tells: "The same person under the other spelling, with another address.",
-      profile: { ...who("Katarzyna", "Zielinska", { ...home, citizenships: ["PL"], residence: "PL", country: "PL", town: "Ustka", birthDate: "2002-12-01", passportNumber: "EK7741902" }), email: "kasia.z@people.example" },
+      profile: {
+        ...who("Katarzyna", "Zielinska", {
+          ...home,
+          citizenships: ["PL"],
+          residence: "PL",
+          country: "PL",
+          town: "Ustka",
+          birthDate: "2002-12-01",
+          passportNumber: "EK7741902",
+        }),
+        email: "kasia.z@people.example",
+      },
       moments: submitted(-1, false),
       expects: { stage: "submitted", turn: "office", next: "check", requirement: "passport" },
     },
@@ -313,7 +559,13 @@ export function stories(anchor: PlainDate, start: PlainDate): readonly Story[] {
         courses: courses(["B+", "A-", "B", "A"]),
       }),
       moments: submitted(-2),
-      expects: { stage: "submitted", turn: "office", next: "check", requirement: "passport", findings: { grade: "met" } },
+      expects: {
+        stage: "submitted",
+        turn: "office",
+        next: "check",
+        requirement: "passport",
+        findings: { grade: "met" },
+      },
     },
   ];
 }

@@ -2,15 +2,31 @@ import type { Profile } from "./profile";
 
 /** One thing that happens to a file, on a day counted from the demo's anchor. */
 type What =
-  | { readonly do: "fill" | "ask referee" | "reference given" | "reference declined" | "submit" | "withdraw" }
+  | { readonly do: "fill" | "ask referee" | "reference declined" | "submit" | "withdraw" }
+  | { readonly do: "reference given"; readonly letter?: boolean }
   | { readonly do: "fill some"; readonly sections: number }
-  | { readonly do: "supply"; readonly which?: readonly ("passport" | "certificate" | "transcript" | "motivation" | "english")[]; readonly incomplete?: boolean }
+  | {
+      readonly do: "supply";
+      readonly which?: readonly ("passport" | "certificate" | "transcript" | "motivation" | "english")[];
+      readonly incomplete?: boolean;
+    }
   | { readonly do: "pay"; readonly result?: "booked" | "declined" }
   | { readonly do: "take"; readonly by: "officer" | "second" | "lead" }
   | { readonly do: "accept"; readonly which: readonly string[]; readonly proof?: "copy" | "original seen" }
-  | { readonly do: "send back"; readonly which: string; readonly reason: "unreadable" | "incomplete" | "wrong-document" | "not-matching" | "expired"; readonly text: string; readonly days: number }
+  | {
+      readonly do: "send back";
+      readonly which: string;
+      readonly reason: "unreadable" | "incomplete" | "wrong-document" | "not-matching" | "expired";
+      readonly text: string;
+      readonly days: number;
+    }
   | { readonly do: "confirm"; readonly changed?: Readonly<Record<string, string>> }
-  | { readonly do: "decide"; readonly kind: "offer" | "offer on conditions" | "waiting list" | "refusal"; readonly reason?: string; readonly release: boolean }
+  | {
+      readonly do: "decide";
+      readonly kind: "offer" | "offer on conditions" | "waiting list" | "refusal";
+      readonly reason?: string;
+      readonly release: boolean;
+    }
   | { readonly do: "answer"; readonly answer: "accepted" | "declined" };
 
 export type Moment = What & { readonly day: number; readonly at?: string };

@@ -1,4 +1,4 @@
-import { runAct, type Runtime } from "../acts/act";
+import { type Runtime, runAct } from "../acts/act";
 import { reassessFiles } from "../acts/keep-files";
 import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/messages";
 import type { Locale } from "../core/text/local-text";
@@ -19,13 +19,20 @@ const SYSTEM = { kind: "system" } as const;
 const BATCH = 200;
 
 /** Sends one mail: claims it, calls the mail service outside any transaction, and reports how it went. */
-async function sendMessage({ runtime, mail, baseUrl }: JobContext, { messageId }: JobPayload<"send-message">): Promise<void> {
+async function sendMessage(
+  { runtime, mail, baseUrl }: JobContext,
+  { messageId }: JobPayload<"send-message">,
+): Promise<void> {
   const claimed = await runAct(runtime, claimMessage, SYSTEM, { messageId });
   if (!claimed.ok || !claimed.value) return;
   const { toAddress, template, locale, values } = claimed.value;
   const rendered = renderMail(locale as Locale, template, values, baseUrl); // written by ourselves from a checked locale
   const outcome = await mail.send({ messageId, to: toAddress, ...rendered });
-  await runAct(runtime, reportMessage, SYSTEM, { messageId, result: outcome.result, failure: outcome.result === "sent" ? null : outcome.failure });
+  await runAct(runtime, reportMessage, SYSTEM, {
+    messageId,
+    result: outcome.result,
+    failure: outcome.result === "sent" ? null : outcome.failure,
+  });
 }
 
 /** Sends whatever is due and was missed: a worker may have been killed between the act and the job. */

@@ -8,7 +8,9 @@ export interface OutgoingMail {
   readonly body: string;
 }
 
-export type MailResult = { readonly result: "sent" } | { readonly result: "refused" | "failed"; readonly failure: string };
+export type MailResult =
+  | { readonly result: "sent" }
+  | { readonly result: "refused" | "failed"; readonly failure: string };
 
 export interface MailService {
   readonly send: (mail: OutgoingMail) => Promise<MailResult>;
@@ -25,7 +27,8 @@ export function smtpMail(url: string, from: string): MailService {
         await transport.sendMail({ from, to, subject, text: body, messageId: `<${messageId}@unvex>` });
         return { result: "sent" };
       } catch (error) {
-        const code = typeof error === "object" && error !== null && "responseCode" in error ? Number(error.responseCode) : 0;
+        const code =
+          typeof error === "object" && error !== null && "responseCode" in error ? Number(error.responseCode) : 0;
         return { result: code >= PERMANENT ? "refused" : "failed", failure: `SMTP ${code || "connection"}` };
       }
     },

@@ -20,9 +20,18 @@ export interface CodeOption {
 
 const made = new Map<string, CodeOption[]>();
 
-function options(locale: Locale, kind: string, codes: readonly string[], name: (locale: Locale, code: string) => string): CodeOption[] {
+function options(
+  locale: Locale,
+  kind: string,
+  codes: readonly string[],
+  name: (locale: Locale, code: string) => string,
+): CodeOption[] {
   const key = `${kind}|${locale}`;
-  const known = made.get(key) ?? codes.map((value) => ({ value, label: name(locale, value) })).sort((a, b) => a.label.localeCompare(b.label, locale));
+  const known =
+    made.get(key) ??
+    codes
+      .map((value) => ({ value, label: name(locale, value) }))
+      .sort((a, b) => a.label.localeCompare(b.label, locale));
   made.set(key, known);
   return known;
 }

@@ -36,7 +36,8 @@ export const en = {
   "account.consent": "I agree that my data is kept for my application (terms of 1 September 2026).",
   "account.signUp": "Open an account",
   "account.signUpTitle": "Open an account",
-  "account.signUpDone": "Look into your mailbox. If the address is right, a mail with a link is on its way. The link works for a day.",
+  "account.signUpDone":
+    "Look into your mailbox. If the address is right, a mail with a link is on its way. The link works for a day.",
   "account.noMail": "No mail after a few minutes? Look among unwanted mail, or ask for another one.",
   "account.sendAgain": "Send the link again",
   "account.sentAgain": "If the address is right, another mail is on its way.",
@@ -44,7 +45,8 @@ export const en = {
   "account.signInTitle": "Sign in",
   "account.lost": "I lost my password",
   "account.lostTitle": "A new password",
-  "account.lostIntro": "Tell us your address. If it has an account, we mail a link with which you set a new password. It works for an hour.",
+  "account.lostIntro":
+    "Tell us your address. If it has an account, we mail a link with which you set a new password. It works for an hour.",
   "account.lostSend": "Mail me a link",
   "account.newPassword": "New password",
   "account.setPassword": "Set the password",
@@ -57,9 +59,11 @@ export const en = {
   "account.everywhere": "Sign out everywhere",
   "account.everywhereHelp": "Ends all sessions on all devices, this one included.",
   "account.languageTitle": "Language of our letters and mails",
-  "account.wrong": "This address and password do not belong together, or the address is not confirmed yet. Look at both, or set a new password.",
+  "account.wrong":
+    "This address and password do not belong together, or the address is not confirmed yet. Look at both, or set a new password.",
   "account.locked": "There were too many wrong guesses. Wait a quarter of an hour, or set a new password by mail.",
-  "account.linkEnded": "This link has ended: it was used before, replaced by a newer one, or is too old. Ask for a new one.",
+  "account.linkEnded":
+    "This link has ended: it was used before, replaced by a newer one, or is too old. Ask for a new one.",
   "account.badEmail": "This is not an e-mail address. It needs a name, an @ and a domain.",
   "account.badPassword": "The password needs at least 12 signs.",
   "account.passwordFromForm": "The password must not contain your name or your e-mail address.",
@@ -78,11 +82,13 @@ export const en = {
   "app.closes": "Closes {when} ({zone})",
   "app.history": "What has happened",
   "app.withdraw": "Withdraw the application",
-  "app.withdrawAsk": "This withdraws application {number} for good. Referees who were asked are told. It cannot be taken back.",
+  "app.withdrawAsk":
+    "This withdraws application {number} for good. Referees who were asked are told. It cannot be taken back.",
   "app.withdrawn": "You have withdrawn this application.",
   "app.review": "Look everything over",
   "app.submit": "Submit",
-  "app.submitAsk": "This sends your application for {programme}. After that you can read everything and change nothing, except what we ask you for.",
+  "app.submitAsk":
+    "This sends your application for {programme}. After that you can read everything and change nothing, except what we ask you for.",
   "app.submitDone": "Submitted. A confirmation is in your mailbox.",
   "app.missing": "{count, plural, =0 {Nothing is missing.} one {One thing is missing:} other {# things are missing:}}",
   "app.waitsForOpening": "You can prepare now and submit from {when}.",
@@ -97,13 +103,15 @@ export const en = {
 
   "save.saved": "Saved at {time}",
   "save.saving": "Saving …",
-  "save.waiting": "Not sent yet: no connection. What you typed is kept in this browser and is sent when the line is back.",
+  "save.waiting":
+    "Not sent yet: no connection. What you typed is kept in this browser and is sent when the line is back.",
   "save.idle": "Every field is saved as you leave it.",
   "save.conflict": "This was changed in another window. There: “{theirs}”. Here: “{yours}”.",
   "save.keepMine": "Keep what stands here",
   "save.takeTheirs": "Take the other",
   "save.locked": "This part was submitted and can no longer be changed.",
-  "save.signedOut": "You were signed out. Sign in again in another window; what you typed here is kept and will be sent.",
+  "save.signedOut":
+    "You were signed out. Sign in again in another window; what you typed here is kept and will be sent.",
   "save.unsentLeave": "Some of what you typed has not been sent yet.",
 
   "form.add.education": "Add a degree",
@@ -160,7 +168,8 @@ export const en = {
   "doc.refused.no_pages": "This PDF has no pages. Make it again from the original.",
   "doc.refused.password_needed": "This PDF is locked with a password. Save a copy without a password and choose that.",
   "doc.refused.not_what_its_name_says": "This file is not what its name says. Choose the PDF, JPEG or PNG itself.",
-  "doc.refused.kind_not_accepted": "We can take PDF, JPEG and PNG. Save or export the document as PDF (a phone picture as JPEG) and choose that.",
+  "doc.refused.kind_not_accepted":
+    "We can take PDF, JPEG and PNG. Save or export the document as PDF (a phone picture as JPEG) and choose that.",
   "doc.refused.macro": "This document contains a program and cannot be taken. Save it as PDF and choose that.",
   "doc.refused.too_many_pages": "This PDF has more than 200 pages. Send only the pages that belong here.",
   "doc.mark.hard_to_read": "This picture is small and may be hard to read. A sharper one helps us.",
@@ -279,7 +288,8 @@ export const en = {
   "reference.declineAsk": "This tells {applicant} that you cannot give a reference. The link then ends.",
   "reference.given": "Thank you. The reference is with us, and the link has ended.",
   "reference.declined": "Thank you for telling us. The link has ended.",
-  "reference.ended": "This link has ended: the reference was given or withdrawn, or its time is over. Ask the applicant to send a new request.",
+  "reference.ended":
+    "This link has ended: the reference was given or withdrawn, or its time is over. Ask the applicant to send a new request.",
   "reference.tooShort": "Write a few words (at least 20 signs), or upload a letter.",
   "reference.knownMissing": "Say how you know the applicant.",
 
@@ -330,25 +340,33 @@ export const en = {
   "mail.greeting": "Dear {name},",
   "mail.closing": "The admissions office, Merrow Institute of Coast and Water",
   "mail.confirm-address.subject": "Confirm your address",
-  "mail.confirm-address.body": "Somebody opened an account with this address. If it was you, follow this link and press the button. It works once, for a day:\n\n{link}\n\nIf it was not you, do nothing.",
+  "mail.confirm-address.body":
+    "Somebody opened an account with this address. If it was you, follow this link and press the button. It works once, for a day:\n\n{link}\n\nIf it was not you, do nothing.",
   "mail.already-has-account.subject": "You have an account already",
-  "mail.already-has-account.body": "Somebody tried to open an account with this address. It has one already. If you lost your password, set a new one here:\n\n{link}\n\nIf it was not you, do nothing.",
+  "mail.already-has-account.body":
+    "Somebody tried to open an account with this address. It has one already. If you lost your password, set a new one here:\n\n{link}\n\nIf it was not you, do nothing.",
   "mail.set-password.subject": "Set a new password",
-  "mail.set-password.body": "Follow this link to set a new password. It works once, for an hour:\n\n{link}\n\nIf you did not ask for it, do nothing.",
+  "mail.set-password.body":
+    "Follow this link to set a new password. It works once, for an hour:\n\n{link}\n\nIf you did not ask for it, do nothing.",
   "mail.staff-invited.subject": "Your account in the admissions office",
-  "mail.staff-invited.body": "An account was made for you. Follow this link to set your password. It works once, for three days:\n\n{link}",
+  "mail.staff-invited.body":
+    "An account was made for you. Follow this link to set your password. It works once, for three days:\n\n{link}",
   "mail.reference-asked.subject": "A reference for {applicant}",
-  "mail.reference-asked.body": "{applicant} applies for {programme} and names you as referee. Follow this link to answer a short form or upload a letter. No account is needed. It works until {until}, for this request only:\n\n{link}",
+  "mail.reference-asked.body":
+    "{applicant} applies for {programme} and names you as referee. Follow this link to answer a short form or upload a letter. No account is needed. It works until {until}, for this request only:\n\n{link}",
   "mail.reference-withdrawn.subject": "The request for a reference was withdrawn",
   "mail.reference-withdrawn.body": "{applicant} has withdrawn the request. You need to do nothing.",
   "mail.reference-given.subject": "Your referee has answered",
   "mail.reference-given.body": "{referee} gave the reference.",
   "mail.reference-declined.subject": "Your referee cannot give a reference",
-  "mail.reference-declined.body": "{referee} told us that they cannot give a reference. Please name another referee in your application.",
+  "mail.reference-declined.body":
+    "{referee} told us that they cannot give a reference. Please name another referee in your application.",
   "mail.submitted.subject": "We have your application No. {number}",
-  "mail.submitted.body": "Your application No. {number} for {programmes} has arrived. We write when we need something, and when we have decided.",
+  "mail.submitted.body":
+    "Your application No. {number} for {programmes} has arrived. We write when we need something, and when we have decided.",
   "mail.evidence-returned.subject": "No. {number}: please send again: {document}",
-  "mail.evidence-returned.body": "We cannot accept this document: {document}. {reasonText} {text}\n\nPlease supply it again by {due}:\n\n{link}",
+  "mail.evidence-returned.body":
+    "We cannot accept this document: {document}. {reasonText} {text}\n\nPlease supply it again by {due}:\n\n{link}",
   "mail.asked.subject": "No. {number}: we ask you for something",
   "mail.asked.body": "{document}: {text}\n\nPlease answer by {due}:\n\n{link}",
   "mail.decision-released.subject": "No. {number}: we have decided",

@@ -17,12 +17,22 @@ function dateFormat(locale: Locale, key: string, options: Intl.DateTimeFormatOpt
 /** A calendar day: 3 Feb 2027. */
 export function formatDate(locale: Locale, date: string): string {
   const value = new Date(`${date}T12:00:00Z`);
-  return Number.isNaN(value.getTime()) ? date : dateFormat(locale, "day", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" }).format(value);
+  return Number.isNaN(value.getTime())
+    ? date
+    : dateFormat(locale, "day", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" }).format(value);
 }
 
 /** A moment in a named zone: 3 Feb 2027, 18:00. */
 export function formatMoment(locale: Locale, instant: string, zone: string): string {
-  return dateFormat(locale, zone, { day: "numeric", month: "short", year: "numeric", hour: "2-digit", minute: "2-digit", hourCycle: "h23", timeZone: zone }).format(new Date(instant));
+  return dateFormat(locale, zone, {
+    day: "numeric",
+    month: "short",
+    year: "numeric",
+    hour: "2-digit",
+    minute: "2-digit",
+    hourCycle: "h23",
+    timeZone: zone,
+  }).format(new Date(instant));
 }
 
 /** The zone's name without its region's underscore: Port of Spain. */
@@ -31,17 +41,26 @@ export function formatZone(zone: string): string {
 }
 
 export function formatMoney(locale: Locale, money: Money): string {
-  const number = new Intl.NumberFormat(TAGS[locale], { style: "currency", currency: money.currency, currencyDisplay: "code" });
+  const number = new Intl.NumberFormat(TAGS[locale], {
+    style: "currency",
+    currency: money.currency,
+    currencyDisplay: "code",
+  });
   const { maximumFractionDigits = 2 } = number.resolvedOptions();
   const parts = number.formatToParts(money.minor / 10 ** maximumFractionDigits); // shown, never computed with
-  const amount = parts.filter((p) => p.type !== "currency" && p.type !== "literal").map((p) => p.value).join("");
+  const amount = parts
+    .filter((p) => p.type !== "currency" && p.type !== "literal")
+    .map((p) => p.value)
+    .join("");
   return `${amount} ${money.currency}`;
 }
 
 export function formatBytes(locale: Locale, bytes: number): string {
   const unit = bytes < 1_000_000 ? "kilobyte" : "megabyte";
   const value = bytes / (unit === "kilobyte" ? 1000 : 1_000_000);
-  return new Intl.NumberFormat(TAGS[locale], { style: "unit", unit, maximumFractionDigits: value < 10 ? 1 : 0 }).format(value);
+  return new Intl.NumberFormat(TAGS[locale], { style: "unit", unit, maximumFractionDigits: value < 10 ? 1 : 0 }).format(
+    value,
+  );
 }
 
 /** The name of a country or of a language. Codes for stateless people are not in the tables and are named by us. */

@@ -13,8 +13,10 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "nav.language": "English",
   "nav.skip": "Aller au contenu",
   "home.title": "Programmes ouverts aux candidatures",
-  "home.intro": "Trouvez un programme, voyez votre délai et commencez. Ce que vous écrivez est gardé au fur et à mesure.",
-  "home.none": "Aucun programme ne prend de candidatures en ce moment. Revenez plus tard ou écrivez au bureau des admissions.",
+  "home.intro":
+    "Trouvez un programme, voyez votre délai et commencez. Ce que vous écrivez est gardé au fur et à mesure.",
+  "home.none":
+    "Aucun programme ne prend de candidatures en ce moment. Revenez plus tard ou écrivez au bureau des admissions.",
   "home.opens": "Ouvre le {when}",
   "home.closes": "{group} : jusqu’au {when}",
   "home.officeZone": "heure du bureau, {zone}",
@@ -33,10 +35,12 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "account.nameHelp": "Comme vous souhaitez être appelé. Le nom du passeport est demandé dans la candidature.",
   "account.password": "Mot de passe",
   "account.passwordHelp": "Au moins 12 signes. Trois ou quatre mots conviennent.",
-  "account.consent": "J’accepte que mes données soient conservées pour ma candidature (conditions du 1er septembre 2026).",
+  "account.consent":
+    "J’accepte que mes données soient conservées pour ma candidature (conditions du 1er septembre 2026).",
   "account.signUp": "Ouvrir un compte",
   "account.signUpTitle": "Ouvrir un compte",
-  "account.signUpDone": "Regardez votre boîte aux lettres. Si l’adresse est juste, un courriel avec un lien est en route. Le lien vaut un jour.",
+  "account.signUpDone":
+    "Regardez votre boîte aux lettres. Si l’adresse est juste, un courriel avec un lien est en route. Le lien vaut un jour.",
   "account.noMail": "Pas de courriel après quelques minutes ? Regardez parmi les indésirables ou demandez-en un autre.",
   "account.sendAgain": "Renvoyer le lien",
   "account.sentAgain": "Si l’adresse est juste, un autre courriel est en route.",
@@ -44,11 +48,13 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "account.signInTitle": "Se connecter",
   "account.lost": "J’ai perdu mon mot de passe",
   "account.lostTitle": "Un nouveau mot de passe",
-  "account.lostIntro": "Indiquez votre adresse. Si elle a un compte, nous envoyons un lien pour choisir un nouveau mot de passe. Il vaut une heure.",
+  "account.lostIntro":
+    "Indiquez votre adresse. Si elle a un compte, nous envoyons un lien pour choisir un nouveau mot de passe. Il vaut une heure.",
   "account.lostSend": "Envoyez-moi un lien",
   "account.newPassword": "Nouveau mot de passe",
   "account.setPassword": "Enregistrer le mot de passe",
-  "account.setPasswordDone": "Votre nouveau mot de passe est enregistré et vous avez été déconnecté partout. Connectez-vous maintenant.",
+  "account.setPasswordDone":
+    "Votre nouveau mot de passe est enregistré et vous avez été déconnecté partout. Connectez-vous maintenant.",
   "account.confirmTitle": "Confirmez votre adresse",
   "account.confirmIntro": "Appuyez sur le bouton pour confirmer que cette boîte est la vôtre.",
   "account.confirm": "Confirmer mon adresse",
@@ -57,9 +63,12 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "account.everywhere": "Se déconnecter partout",
   "account.everywhereHelp": "Met fin à toutes les sessions sur tous les appareils, celle-ci comprise.",
   "account.languageTitle": "Langue de nos lettres et courriels",
-  "account.wrong": "Cette adresse et ce mot de passe ne vont pas ensemble, ou l’adresse n’est pas encore confirmée. Vérifiez les deux ou choisissez un nouveau mot de passe.",
-  "account.locked": "Il y a eu trop d’essais faux. Attendez un quart d’heure ou choisissez un nouveau mot de passe par courriel.",
-  "account.linkEnded": "Ce lien a pris fin : il a déjà servi, a été remplacé par un plus récent ou est trop ancien. Demandez-en un nouveau.",
+  "account.wrong":
+    "Cette adresse et ce mot de passe ne vont pas ensemble, ou l’adresse n’est pas encore confirmée. Vérifiez les deux ou choisissez un nouveau mot de passe.",
+  "account.locked":
+    "Il y a eu trop d’essais faux. Attendez un quart d’heure ou choisissez un nouveau mot de passe par courriel.",
+  "account.linkEnded":
+    "Ce lien a pris fin : il a déjà servi, a été remplacé par un plus récent ou est trop ancien. Demandez-en un nouveau.",
   "account.badEmail": "Ce n’est pas une adresse de courriel. Il faut un nom, un @ et un domaine.",
   "account.badPassword": "Le mot de passe doit avoir au moins 12 signes.",
   "account.passwordFromForm": "Le mot de passe ne doit contenir ni votre nom ni votre adresse.",
@@ -76,11 +85,13 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "app.closes": "Se ferme le {when} ({zone})",
   "app.history": "Ce qui s’est passé",
   "app.withdraw": "Retirer la candidature",
-  "app.withdrawAsk": "Ceci retire la candidature {number} définitivement. Les référents sollicités sont prévenus. On ne peut pas revenir en arrière.",
+  "app.withdrawAsk":
+    "Ceci retire la candidature {number} définitivement. Les référents sollicités sont prévenus. On ne peut pas revenir en arrière.",
   "app.withdrawn": "Vous avez retiré cette candidature.",
   "app.review": "Tout relire",
   "app.submit": "Envoyer",
-  "app.submitAsk": "Ceci envoie votre candidature pour {programme}. Ensuite vous pouvez tout lire et ne rien changer, sauf ce que nous vous demandons.",
+  "app.submitAsk":
+    "Ceci envoie votre candidature pour {programme}. Ensuite vous pouvez tout lire et ne rien changer, sauf ce que nous vous demandons.",
   "app.submitDone": "Envoyée. Une confirmation est dans votre boîte.",
   "app.missing": "{count, plural, =0 {Il ne manque rien.} one {Il manque une chose :} other {Il manque # choses :}}",
   "app.waitsForOpening": "Vous pouvez préparer maintenant et envoyer à partir du {when}.",
@@ -94,13 +105,15 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "app.readOnly": "Cette partie a été envoyée et est close. Vous pouvez la lire.",
   "save.saved": "Enregistré à {time}",
   "save.saving": "Enregistrement …",
-  "save.waiting": "Pas encore envoyé : pas de connexion. Ce que vous avez écrit est gardé dans ce navigateur et sera envoyé quand la ligne reviendra.",
+  "save.waiting":
+    "Pas encore envoyé : pas de connexion. Ce que vous avez écrit est gardé dans ce navigateur et sera envoyé quand la ligne reviendra.",
   "save.idle": "Chaque champ est enregistré quand vous le quittez.",
   "save.conflict": "Ceci a été changé dans une autre fenêtre. Là : « {theirs} ». Ici : « {yours} ».",
   "save.keepMine": "Garder ce qui est ici",
   "save.takeTheirs": "Prendre l’autre",
   "save.locked": "Cette partie a été envoyée et ne peut plus être changée.",
-  "save.signedOut": "Vous avez été déconnecté. Reconnectez-vous dans une autre fenêtre ; ce que vous avez écrit ici est gardé et sera envoyé.",
+  "save.signedOut":
+    "Vous avez été déconnecté. Reconnectez-vous dans une autre fenêtre ; ce que vous avez écrit ici est gardé et sera envoyé.",
   "save.unsentLeave": "Une partie de ce que vous avez écrit n’a pas encore été envoyée.",
   "form.add.education": "Ajouter un diplôme",
   "form.add.courses": "Ajouter un cours",
@@ -149,11 +162,15 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "doc.failed": "Le fichier n’est pas passé. Vérifiez la connexion et réessayez.",
   "doc.refused.empty": "Ce fichier est vide. Enregistrez-le de nouveau et choisissez-le encore.",
   "doc.refused.too_large": "Ce fichier dépasse {size}. Numérisez-le à une résolution plus basse ou partagez-le.",
-  "doc.refused.damaged": "Ce fichier est abîmé et ne s’ouvre pas. Refaites-le depuis l’original et choisissez celui-là.",
+  "doc.refused.damaged":
+    "Ce fichier est abîmé et ne s’ouvre pas. Refaites-le depuis l’original et choisissez celui-là.",
   "doc.refused.no_pages": "Ce PDF n’a pas de pages. Refaites-le depuis l’original.",
-  "doc.refused.password_needed": "Ce PDF est fermé par un mot de passe. Enregistrez une copie sans mot de passe et choisissez-la.",
-  "doc.refused.not_what_its_name_says": "Ce fichier n’est pas ce que dit son nom. Choisissez le PDF, JPEG ou PNG lui-même.",
-  "doc.refused.kind_not_accepted": "Nous prenons PDF, JPEG et PNG. Exportez le document en PDF (une photo de téléphone en JPEG) et choisissez-le.",
+  "doc.refused.password_needed":
+    "Ce PDF est fermé par un mot de passe. Enregistrez une copie sans mot de passe et choisissez-la.",
+  "doc.refused.not_what_its_name_says":
+    "Ce fichier n’est pas ce que dit son nom. Choisissez le PDF, JPEG ou PNG lui-même.",
+  "doc.refused.kind_not_accepted":
+    "Nous prenons PDF, JPEG et PNG. Exportez le document en PDF (une photo de téléphone en JPEG) et choisissez-le.",
   "doc.refused.macro": "Ce document contient un programme et ne peut pas être pris. Enregistrez-le en PDF.",
   "doc.refused.too_many_pages": "Ce PDF a plus de 200 pages. N’envoyez que celles qui vont ici.",
   "doc.mark.hard_to_read": "Cette image est petite et peut être difficile à lire. Une plus nette nous aide.",
@@ -198,7 +215,8 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "closed.refused": "refusée",
   "closed.declined": "vous avez décliné l’offre",
   "closed.lapsed": "pas envoyée à temps",
-  "next.fill": "Vous remplissez {count, plural, one {encore une partie} other {encore # parties}} et envoyez, jusqu’au {due}.",
+  "next.fill":
+    "Vous remplissez {count, plural, one {encore une partie} other {encore # parties}} et envoyez, jusqu’au {due}.",
   "next.submit": "Vous envoyez, jusqu’au {due}.",
   "next.check": "Nous vérifions vos documents. Vous n’avez rien à faire.",
   "next.confirm": "Nous travaillons sur vos documents. Vous n’avez rien à faire.",
@@ -260,10 +278,12 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "reference.give": "Donner la recommandation",
   "reference.giveHelp": "La personne apprend qu’elle est arrivée et n’en voit jamais le contenu.",
   "reference.decline": "Je ne peux pas donner de recommandation",
-  "reference.declineAsk": "Ceci dit à {applicant} que vous ne pouvez pas donner de recommandation. Le lien prend alors fin.",
+  "reference.declineAsk":
+    "Ceci dit à {applicant} que vous ne pouvez pas donner de recommandation. Le lien prend alors fin.",
   "reference.given": "Merci. La recommandation est chez nous et le lien a pris fin.",
   "reference.declined": "Merci de nous l’avoir dit. Le lien a pris fin.",
-  "reference.ended": "Ce lien a pris fin : la recommandation a été donnée ou retirée, ou son temps est passé. Demandez une nouvelle demande à la personne.",
+  "reference.ended":
+    "Ce lien a pris fin : la recommandation a été donnée ou retirée, ou son temps est passé. Demandez une nouvelle demande à la personne.",
   "reference.tooShort": "Écrivez quelques mots (au moins 20 signes) ou déposez une lettre.",
   "reference.knownMissing": "Dites comment vous connaissez cette personne.",
   "refused.invalid-input": "Quelque chose n’est pas juste. Regardez les champs marqués.",
@@ -310,25 +330,33 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "mail.greeting": "Bonjour {name},",
   "mail.closing": "Le bureau des admissions, Institut Merrow du littoral et de l’eau",
   "mail.confirm-address.subject": "Confirmez votre adresse",
-  "mail.confirm-address.body": "Quelqu’un a ouvert un compte avec cette adresse. Si c’était vous, suivez ce lien et appuyez sur le bouton. Il vaut une fois, pendant un jour :\n\n{link}\n\nSi ce n’était pas vous, ne faites rien.",
+  "mail.confirm-address.body":
+    "Quelqu’un a ouvert un compte avec cette adresse. Si c’était vous, suivez ce lien et appuyez sur le bouton. Il vaut une fois, pendant un jour :\n\n{link}\n\nSi ce n’était pas vous, ne faites rien.",
   "mail.already-has-account.subject": "Vous avez déjà un compte",
-  "mail.already-has-account.body": "Quelqu’un a voulu ouvrir un compte avec cette adresse. Elle en a déjà un. Si vous avez perdu votre mot de passe, choisissez-en un nouveau ici :\n\n{link}\n\nSi ce n’était pas vous, ne faites rien.",
+  "mail.already-has-account.body":
+    "Quelqu’un a voulu ouvrir un compte avec cette adresse. Elle en a déjà un. Si vous avez perdu votre mot de passe, choisissez-en un nouveau ici :\n\n{link}\n\nSi ce n’était pas vous, ne faites rien.",
   "mail.set-password.subject": "Choisissez un nouveau mot de passe",
-  "mail.set-password.body": "Suivez ce lien pour choisir un nouveau mot de passe. Il vaut une fois, pendant une heure :\n\n{link}\n\nSi vous ne l’avez pas demandé, ne faites rien.",
+  "mail.set-password.body":
+    "Suivez ce lien pour choisir un nouveau mot de passe. Il vaut une fois, pendant une heure :\n\n{link}\n\nSi vous ne l’avez pas demandé, ne faites rien.",
   "mail.staff-invited.subject": "Votre compte au bureau des admissions",
-  "mail.staff-invited.body": "Un compte a été créé pour vous. Suivez ce lien pour choisir votre mot de passe. Il vaut une fois, pendant trois jours :\n\n{link}",
+  "mail.staff-invited.body":
+    "Un compte a été créé pour vous. Suivez ce lien pour choisir votre mot de passe. Il vaut une fois, pendant trois jours :\n\n{link}",
   "mail.reference-asked.subject": "Une recommandation pour {applicant}",
-  "mail.reference-asked.body": "{applicant} postule à {programme} et vous nomme comme référent. Suivez ce lien pour répondre à un court formulaire ou déposer une lettre. Aucun compte n’est nécessaire. Il vaut jusqu’au {until}, pour cette seule demande :\n\n{link}",
+  "mail.reference-asked.body":
+    "{applicant} postule à {programme} et vous nomme comme référent. Suivez ce lien pour répondre à un court formulaire ou déposer une lettre. Aucun compte n’est nécessaire. Il vaut jusqu’au {until}, pour cette seule demande :\n\n{link}",
   "mail.reference-withdrawn.subject": "La demande de recommandation a été retirée",
   "mail.reference-withdrawn.body": "{applicant} a retiré la demande. Vous n’avez rien à faire.",
   "mail.reference-given.subject": "Votre référent a répondu",
   "mail.reference-given.body": "{referee} a donné la recommandation.",
   "mail.reference-declined.subject": "Votre référent ne peut pas donner de recommandation",
-  "mail.reference-declined.body": "{referee} nous a dit ne pas pouvoir donner de recommandation. Nommez un autre référent dans votre candidature.",
+  "mail.reference-declined.body":
+    "{referee} nous a dit ne pas pouvoir donner de recommandation. Nommez un autre référent dans votre candidature.",
   "mail.submitted.subject": "Nous avons votre candidature no {number}",
-  "mail.submitted.body": "Votre candidature no {number} pour {programmes} est arrivée. Nous écrivons quand il nous faut quelque chose et quand nous avons décidé.",
+  "mail.submitted.body":
+    "Votre candidature no {number} pour {programmes} est arrivée. Nous écrivons quand il nous faut quelque chose et quand nous avons décidé.",
   "mail.evidence-returned.subject": "No {number} : à fournir de nouveau : {document}",
-  "mail.evidence-returned.body": "Nous ne pouvons pas accepter ce document : {document}. {reasonText} {text}\n\nMerci de le fournir de nouveau jusqu’au {due} :\n\n{link}",
+  "mail.evidence-returned.body":
+    "Nous ne pouvons pas accepter ce document : {document}. {reasonText} {text}\n\nMerci de le fournir de nouveau jusqu’au {due} :\n\n{link}",
   "mail.asked.subject": "No {number} : nous vous demandons quelque chose",
   "mail.asked.body": "{document} : {text}\n\nMerci de répondre jusqu’au {due} :\n\n{link}",
   "mail.decision-released.subject": "No {number} : nous avons décidé",

@@ -21,11 +21,19 @@ function readable(locale: Locale, values: Readonly<Record<string, string>>): Rec
 }
 
 /** Renders a mail in its reader's language. The same values always give the same words, so a copy can be shown at any time. */
-export function renderMail(locale: Locale, template: string, values: Readonly<Record<string, string>>, baseUrl: string | null): RenderedMail {
+export function renderMail(
+  locale: Locale,
+  template: string,
+  values: Readonly<Record<string, string>>,
+  baseUrl: string | null,
+): RenderedMail {
   const subjectKey = `mail.${template}.subject`;
   const bodyKey = `mail.${template}.body`;
   if (!isTextKey(subjectKey) || !isTextKey(bodyKey)) throw new Error(`no mail is called ${template}`);
   const shown = readable(locale, values.link && baseUrl !== null ? { ...values, link: baseUrl + values.link } : values);
   const greeting = shown.name ? `${say(locale, "mail.greeting", { name: shown.name })}\n\n` : "";
-  return { subject: say(locale, subjectKey, shown), body: `${greeting}${say(locale, bodyKey, shown)}\n\n${say(locale, "mail.closing")}\n` };
+  return {
+    subject: say(locale, subjectKey, shown),
+    body: `${greeting}${say(locale, bodyKey, shown)}\n\n${say(locale, "mail.closing")}\n`,
+  };
 }

@@ -1,6 +1,6 @@
 import type { Step } from "../core/assessment/result";
-import type { Leaf, Trace } from "../core/rules/evaluate";
 import { addWorking, type WorkingCalendar, workingBetween } from "../core/calendar/working-days";
+import type { Leaf, Trace } from "../core/rules/evaluate";
 import { dayAt, type ZoneTable } from "../core/time/zone";
 import { countryName, formatDate } from "./format";
 
@@ -84,7 +84,12 @@ export function stepDeed(step: Pick<Step, "kind" | "count"> & { readonly title?:
 }
 
 /** Lateness as people say it: "2 working days late", "today", "4 working days left". */
-export function timeLeft(dueAt: string | null, now: number, calendar: WorkingCalendar, zone: ZoneTable): { readonly text: string; readonly late: boolean } {
+export function timeLeft(
+  dueAt: string | null,
+  now: number,
+  calendar: WorkingCalendar,
+  zone: ZoneTable,
+): { readonly text: string; readonly late: boolean } {
   if (dueAt === null) return { text: "no date", late: false };
   const due = dayAt(zone, Date.parse(dueAt) - 1);
   const today = dayAt(zone, now);
@@ -98,7 +103,12 @@ export function timeLeft(dueAt: string | null, now: number, calendar: WorkingCal
 }
 
 /** The same for a narrow column: "2 d late", "today", "4 d". */
-export function shortTimeLeft(dueAt: string | null, now: number, calendar: WorkingCalendar, zone: ZoneTable): { readonly text: string; readonly late: boolean } {
+export function shortTimeLeft(
+  dueAt: string | null,
+  now: number,
+  calendar: WorkingCalendar,
+  zone: ZoneTable,
+): { readonly text: string; readonly late: boolean } {
   const { text, late } = timeLeft(dueAt, now, calendar, zone);
   return { text: text.replace(/ working days?/u, " d").replace(" left", ""), late };
 }
@@ -123,7 +133,15 @@ const COMPARED: Readonly<Record<Leaf["is"], string>> = {
 /** What facts are called: titles from the rulebook's fields and measures, by the names that rules use. */
 export type FactTitles = Readonly<Record<string, string>>;
 
-const OWN_WORDS: FactTitles = { "courses.ects": "ECTS", degrees: "degrees", courses: "courses", tests: "test results", referees: "referees", start: "start of studies", group: "applicant group" };
+const OWN_WORDS: FactTitles = {
+  "courses.ects": "ECTS",
+  degrees: "degrees",
+  courses: "courses",
+  tests: "test results",
+  referees: "referees",
+  start: "start of studies",
+  group: "applicant group",
+};
 
 function factWord(name: string, titles: FactTitles): string {
   return OWN_WORDS[name] ?? titles[name] ?? name.replace(/^(answers|it)\./u, "").replace(/\./gu, ", ");
@@ -132,7 +150,12 @@ function factWord(name: string, titles: FactTitles): string {
 function shown(value: string | null): string {
   if (value === null) return "not known";
   if (/^\d{4}-\d{2}-\d{2}$/u.test(value)) return formatDate("en", value);
-  if (/^([A-Z]{2}, )+[A-Z]{2}$/u.test(value)) return `${value.split(", ").slice(0, 3).map((c) => countryName("en", c)).join(", ")} …`;
+  if (/^([A-Z]{2}, )+[A-Z]{2}$/u.test(value))
+    return `${value
+      .split(", ")
+      .slice(0, 3)
+      .map((c) => countryName("en", c))
+      .join(", ")} …`;
   return value;
 }
 
@@ -143,9 +166,13 @@ export function detailLines(leaf: Leaf): readonly string[] {
   switch (detail.kind) {
     case "grade":
       return [
-        detail.from === "final grade" ? `Final grade ${detail.got}; best ${detail.best}, lowest pass ${detail.pass}` : `Mean ${detail.got} over ${detail.credits} credits; best ${detail.best}, lowest pass ${detail.pass}`,
+        detail.from === "final grade"
+          ? `Final grade ${detail.got}; best ${detail.best}, lowest pass ${detail.pass}`
+          : `Mean ${detail.got} over ${detail.credits} credits; best ${detail.best}, lowest pass ${detail.pass}`,
         `1 + 3 × (${detail.best} − ${detail.got}) ÷ (${detail.best} − ${detail.pass}) = ${detail.exact}`,
-        detail.shown === "not passed" ? "beyond 4: not passed" : `cut to ${detail.shown}, compared ${detail.compare === "rounded" ? `as ${detail.shown}` : `exactly, as ${detail.exact}`}`,
+        detail.shown === "not passed"
+          ? "beyond 4: not passed"
+          : `cut to ${detail.shown}, compared ${detail.compare === "rounded" ? `as ${detail.shown}` : `exactly, as ${detail.exact}`}`,
       ];
     case "level":
       return [
@@ -164,9 +191,12 @@ export function leafSentence(trace: Trace, titles: FactTitles): string {
   const { leaf } = trace;
   if (!leaf) return "";
   const from = leaf.open && leaf.seen !== null && (trace.op === "sum" || trace.op === "count") ? "at least " : "";
-  if (trace.op === "some") return `${leaf.seen} of ${leaf.entries} ${factWord(leaf.fact, titles)} fit${leaf.open ? "; the list is not whole yet" : ""}`;
-  if (trace.op === "sum") return `${from}${shown(leaf.seen)} ${factWord(leaf.fact, titles)} over ${leaf.entries} courses; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
-  if (trace.op === "count") return `${from}${shown(leaf.seen)} ${factWord(leaf.fact, titles)}; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
+  if (trace.op === "some")
+    return `${leaf.seen} of ${leaf.entries} ${factWord(leaf.fact, titles)} fit${leaf.open ? "; the list is not whole yet" : ""}`;
+  if (trace.op === "sum")
+    return `${from}${shown(leaf.seen)} ${factWord(leaf.fact, titles)} over ${leaf.entries} courses; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
+  if (trace.op === "count")
+    return `${from}${shown(leaf.seen)} ${factWord(leaf.fact, titles)}; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
   return `${factWord(leaf.fact, titles)}: ${shown(leaf.seen)}; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
 }
 

@@ -26,6 +26,9 @@ export function isTextKey(key: string): key is TextKey {
 /** The language to serve: what the reader chose, else what the browser asks for, else English. */
 export function pickLocale(chosen: string | undefined, acceptLanguage: string | null): Locale {
   if (chosen === "en" || chosen === "fr") return chosen;
-  const first = (acceptLanguage ?? "").split(",").map((part) => part.trim().slice(0, 2).toLowerCase()).find((l) => l === "en" || l === "fr");
+  const first = (acceptLanguage ?? "")
+    .split(",")
+    .map((part) => part.trim().slice(0, 2).toLowerCase())
+    .find((l) => l === "en" || l === "fr");
   return first === "fr" ? "fr" : "en";
 }

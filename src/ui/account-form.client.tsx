@@ -27,19 +27,43 @@ interface Props {
   readonly done: ReactNode;
 }
 
-function Field({ field, problem, value, onChange }: { field: AccountField; problem: string | undefined; value: string; onChange: (value: string) => void }) {
+function Field({
+  field,
+  problem,
+  value,
+  onChange,
+}: {
+  field: AccountField;
+  problem: string | undefined;
+  value: string;
+  onChange: (value: string) => void;
+}) {
   const id = useId();
-  const described = [field.help ? `${id}-help` : "", problem ? `${id}-wrong` : ""].filter(Boolean).join(" ") || undefined;
+  const described =
+    [field.help ? `${id}-help` : "", problem ? `${id}-wrong` : ""].filter(Boolean).join(" ") || undefined;
   if (field.kind === "check")
     return (
       <div className="field">
-        <Checkbox id={id} name={field.name} checked={value === "on"} onChange={(e) => onChange(e.target.checked ? "on" : "")} aria-describedby={described}>
+        <Checkbox
+          id={id}
+          name={field.name}
+          checked={value === "on"}
+          onChange={(e) => onChange(e.target.checked ? "on" : "")}
+          aria-describedby={described}
+        >
           {field.label}
         </Checkbox>
         {problem ? <Problem id={`${id}-wrong`} text={problem} /> : null}
       </div>
     );
-  const shared = { id, name: field.name, value, autoComplete: field.autoComplete, "aria-describedby": described, "aria-invalid": problem !== undefined };
+  const shared = {
+    id,
+    name: field.name,
+    value,
+    autoComplete: field.autoComplete,
+    "aria-describedby": described,
+    "aria-invalid": problem !== undefined,
+  };
   return (
     <div className="field">
       <label htmlFor={id}>{field.label}</label>
@@ -71,7 +95,9 @@ export function AccountForm({ action, fields, hidden, submit, problems, done }: 
   const [values, setValues] = useState<Readonly<Record<string, string>>>({});
   if (state.done) return <div role="status">{done}</div>;
   const of = (name: string) => state.problems.map((code) => problems[code]).find((p) => p?.field === name)?.text;
-  const general = state.problems.flatMap((code) => (problems[code] && !problems[code].field ? [problems[code].text] : []));
+  const general = state.problems.flatMap((code) =>
+    problems[code] && !problems[code].field ? [problems[code].text] : [],
+  );
   return (
     <form action={run} className="account-form" noValidate>
       {general.map((text) => (
@@ -81,7 +107,13 @@ export function AccountForm({ action, fields, hidden, submit, problems, done }: 
         <input key={name} type="hidden" name={name} value={value} />
       ))}
       {fields.map((field) => (
-        <Field key={field.name} field={field} problem={of(field.name)} value={values[field.name] ?? ""} onChange={(value) => setValues((all) => ({ ...all, [field.name]: value }))} />
+        <Field
+          key={field.name}
+          field={field}
+          problem={of(field.name)}
+          value={values[field.name] ?? ""}
+          onChange={(value) => setValues((all) => ({ ...all, [field.name]: value }))}
+        />
       ))}
       <Button type="primary" htmlType="submit" loading={busy}>
         {submit}

@@ -22,7 +22,10 @@ export function standingWord(locale: Locale, requirement: Pick<RequirementResult
 }
 
 /** Where on the applicant's side a requirement is answered. */
-export function requirementHref(number: string, requirement: Pick<RequirementResult, "kind" | "key" | "entry" | "gaps" | "sections" | "standing">): string {
+export function requirementHref(
+  number: string,
+  requirement: Pick<RequirementResult, "kind" | "key" | "entry" | "gaps" | "sections" | "standing">,
+): string {
   const base = `/my/${number}`;
   switch (requirement.kind) {
     case "sections": {
@@ -39,7 +42,11 @@ export function requirementHref(number: string, requirement: Pick<RequirementRes
 }
 
 /** The field that a gap is about: an entry that is missing leads to its section. */
-export function gapHref(number: string, gap: { readonly section: string; readonly entry: string; readonly field: string; readonly code: string }): string {
-  const anchor = gap.code === "missing" || gap.code === "wrong" ? `${gap.section}-${gap.entry}-${gap.field}` : gap.section;
+export function gapHref(
+  number: string,
+  gap: { readonly section: string; readonly entry: string; readonly field: string; readonly code: string },
+): string {
+  const anchor =
+    gap.code === "missing" || gap.code === "wrong" ? `${gap.section}-${gap.entry}-${gap.field}` : gap.section;
   return `/my/${number}/${gap.section}#${anchor}`;
 }

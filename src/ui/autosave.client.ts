@@ -33,8 +33,14 @@ type Answered =
   | { readonly state: "conflict"; readonly version: number; readonly value: Json }
   | { readonly state: "locked" };
 
-export type FieldState = { readonly issue?: ValueIssue | null; readonly conflict?: { readonly value: Json; readonly version: number }; readonly locked?: boolean };
-export type SaveStatus = { readonly kind: "idle" | "saving" | "waiting" | "signedOut" } | { readonly kind: "saved"; readonly at: string };
+export type FieldState = {
+  readonly issue?: ValueIssue | null;
+  readonly conflict?: { readonly value: Json; readonly version: number };
+  readonly locked?: boolean;
+};
+export type SaveStatus =
+  | { readonly kind: "idle" | "saving" | "waiting" | "signedOut" }
+  | { readonly kind: "saved"; readonly at: string };
 
 export const placeKey = (p: Place): string => `${p.scope}|${p.section}|${p.entry}|${p.field}`;
 
@@ -96,8 +102,18 @@ export function useAutosave(input: {
         }, RETRY_MS);
       };
       try {
-        const body = JSON.stringify({ applicationId: latest.current.applicationId, number: latest.current.number, changes, removed });
-        const response = await fetch("/api/answers", { method: "POST", headers: { "content-type": "application/json" }, body, keepalive: leaving && body.length < KEEPALIVE_BYTES });
+        const body = JSON.stringify({
+          applicationId: latest.current.applicationId,
+          number: latest.current.number,
+          changes,
+          removed,
+        });
+        const response = await fetch("/api/answers", {
+          method: "POST",
+          headers: { "content-type": "application/json" },
+          body,
+          keepalive: leaving && body.length < KEEPALIVE_BYTES,
+        });
         if (response.status === 401) {
           setStatus({ kind: "signedOut" });
           again();
@@ -129,16 +145,20 @@ export function useAutosave(input: {
           const key = placeKey(change);
           const result = results[i];
           if (!result) return;
-          if (JSON.stringify(waiting.current.changes[key]?.value) === JSON.stringify(change.value)) delete waiting.current.changes[key];
+          if (JSON.stringify(waiting.current.changes[key]?.value) === JSON.stringify(change.value))
+            delete waiting.current.changes[key];
           if (result.state === "saved") {
             versions.current[key] = result.version;
             states[key] = { issue: result.issue };
             const still = waiting.current.changes[key];
             if (still) waiting.current.changes[key] = { ...still, seen: result.version };
-          } else if (result.state === "conflict") states[key] = { conflict: { value: result.value, version: result.version } };
+          } else if (result.state === "conflict")
+            states[key] = { conflict: { value: result.value, version: result.version } };
           else states[key] = { locked: true };
         });
-        waiting.current.removed = waiting.current.removed.filter((r) => !gone.some((g) => g.entry === r.entry && g.section === r.section));
+        waiting.current.removed = waiting.current.removed.filter(
+          (r) => !gone.some((g) => g.entry === r.entry && g.section === r.section),
+        );
         keep(storageKey, waiting.current);
         setFields((all) => ({ ...all, ...states }));
       }
@@ -176,7 +196,8 @@ export function useAutosave(input: {
 
   const remove = useCallback(
     (place: Removal) => {
-      for (const key of Object.keys(waiting.current.changes)) if (key.startsWith(`${place.scope}|${place.section}|${place.entry}|`)) delete waiting.current.changes[key];
+      for (const key of Object.keys(waiting.current.changes))
+        if (key.startsWith(`${place.scope}|${place.section}|${place.entry}|`)) delete waiting.current.changes[key];
       waiting.current.removed.push(place);
       keep(storageKey, waiting.current);
       void flush();

@@ -6,7 +6,15 @@ import { useRef } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 
 /** One slim band of words, with a find field that `/` reaches from everywhere. */
-export function Band({ words, name, signOut }: { words: readonly { readonly href: string; readonly word: string }[]; name: string; signOut: () => Promise<void> }) {
+export function Band({
+  words,
+  name,
+  signOut,
+}: {
+  words: readonly { readonly href: string; readonly word: string }[];
+  name: string;
+  signOut: () => Promise<void>;
+}) {
   const path = usePathname();
   const router = useRouter();
   const find = useRef<HTMLInputElement>(null);
@@ -30,19 +38,25 @@ export function Band({ words, name, signOut }: { words: readonly { readonly href
           </Link>
         ))}
       </nav>
-      <form
-        className="find"
-        role="search"
-        onSubmit={(e) => {
-          e.preventDefault();
-          router.push(`/office?find=${encodeURIComponent(find.current?.value ?? "")}`);
-        }}
-      >
-        <input ref={find} name="find" aria-label="Find anyone, any number" placeholder="Find anyone, any number" onKeyDown={(e) => (e.key === "Escape" ? e.currentTarget.blur() : undefined)} />
-        <span className="key" aria-hidden="true">
-          /
-        </span>
-      </form>
+      <search className="find">
+        <form
+          onSubmit={(e) => {
+            e.preventDefault();
+            router.push(`/office?find=${encodeURIComponent(find.current?.value ?? "")}`);
+          }}
+        >
+          <input
+            ref={find}
+            name="find"
+            aria-label="Find anyone, any number"
+            placeholder="Find anyone, any number"
+            onKeyDown={(e) => (e.key === "Escape" ? e.currentTarget.blur() : undefined)}
+          />
+          <span className="key" aria-hidden="true">
+            /
+          </span>
+        </form>
+      </search>
       <details className="name-menu">
         <summary>{name}</summary>
         <div>

@@ -6,9 +6,25 @@ export function CombBar({ standing, holds, large = false }: { standing: Standing
   const width = large ? 12 : 8;
   const height = large ? 26 : 18;
   const top = large ? 5 : 4;
-  const outline = <rect x={0.75} y={top + 0.75} width={width - 1.5} height={height - 1.5} fill="none" stroke="currentColor" strokeWidth={1.5} />;
+  const outline = (
+    <rect
+      x={0.75}
+      y={top + 0.75}
+      width={width - 1.5}
+      height={height - 1.5}
+      fill="none"
+      stroke="currentColor"
+      strokeWidth={1.5}
+    />
+  );
   return (
-    <svg width={width} height={height + top} viewBox={`0 0 ${width} ${height + top}`} data-holds={holds} aria-hidden="true">
+    <svg
+      width={width}
+      height={height + top}
+      viewBox={`0 0 ${width} ${height + top}`}
+      data-holds={holds}
+      aria-hidden="true"
+    >
       {shape()}
     </svg>
   );
@@ -48,7 +64,15 @@ export function CombBar({ standing, holds, large = false }: { standing: Standing
 }
 
 /** A file's requirements as a row of bars, with the same in words for those who do not see it. */
-export function Comb({ bars, turn, words }: { bars: readonly Pick<Bar, "standing" | "holds">[]; turn: string; words: string }) {
+export function Comb({
+  bars,
+  turn,
+  words,
+}: {
+  bars: readonly Pick<Bar, "standing" | "holds">[];
+  turn: string;
+  words: string;
+}) {
   return (
     <span className="comb" data-turn={turn} role="img" aria-label={words} title={words}>
       {bars.map((bar, i) => (

@@ -37,7 +37,16 @@ export function ConfirmPress({
       <Button
         type={primary ? "primary" : "default"}
         loading={busy}
-        onClick={() => void modal.confirm({ title: label, content: question, icon: null, okText: label, cancelText: CANCEL[locale], onOk: () => void run() })}
+        onClick={() =>
+          void modal.confirm({
+            title: label,
+            content: question,
+            icon: null,
+            okText: label,
+            cancelText: CANCEL[locale],
+            onOk: () => void run(),
+          })
+        }
       >
         {label}
       </Button>

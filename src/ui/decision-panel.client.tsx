@@ -4,7 +4,7 @@ import { App, Button, Input } from "antd";
 import { useState } from "react";
 import { formatDate } from "../text/format";
 import type { FileData } from "../views/file";
-import type { FileActs } from "./file-work.client";
+import type { FileActs } from "./file-acts";
 
 interface Props {
   readonly data: FileData;
@@ -35,7 +35,8 @@ function Prepared({ data, me, acts, after, choice }: Props & { choice: Choice })
   return (
     <>
       <p>
-        <strong>{decision.kind}</strong>, prepared by {decision.preparedBy} on {formatDate("en", decision.preparedAt.slice(0, 10))}
+        <strong>{decision.kind}</strong>, prepared by {decision.preparedBy} on{" "}
+        {formatDate("en", decision.preparedAt.slice(0, 10))}
         {decision.reason ? `: ${decision.reason}` : ""}
       </p>
       {decision.conditions.map((c) => (
@@ -46,7 +47,11 @@ function Prepared({ data, me, acts, after, choice }: Props & { choice: Choice })
       {decision.releasedAt ? (
         <p>
           Released by {decision.releasedBy} on {formatDate("en", decision.releasedAt.slice(0, 10))}
-          {decision.answer ? `; the applicant ${decision.answer} it.` : decision.answerBy ? `; to be answered by ${formatDate("en", decision.answerBy)}.` : "."}
+          {decision.answer
+            ? `; the applicant ${decision.answer} it.`
+            : decision.answerBy
+              ? `; to be answered by ${formatDate("en", decision.answerBy)}.`
+              : "."}
         </p>
       ) : (
         <div className="presses">
@@ -55,7 +60,9 @@ function Prepared({ data, me, acts, after, choice }: Props & { choice: Choice })
               Release
             </Button>
           ) : (
-            <p className="quiet">{me.lead ? "You prepared it; another lead officer releases it." : "A lead officer releases it."}</p>
+            <p className="quiet">
+              {me.lead ? "You prepared it; another lead officer releases it." : "A lead officer releases it."}
+            </p>
           )}
           <Button onClick={() => void acts.drop(target).then((r) => after(r, "Taken back."))}>Take back</Button>
         </div>
@@ -69,7 +76,11 @@ function Preparing({ data, acts, after, choice }: Props & { choice: Choice }) {
   const result = data.assessment.choices.find((c) => c.id === choice.id);
   if (!result) return null;
   const confirmed = result.findings.every((f) => f.basis === "confirmed");
-  const prepare = async (kind: Parameters<FileActs["prepare"]>[0]["kind"]) => after(await acts.prepare({ applicationId: data.id, choiceId: choice.id, kind, reason: reason.trim() || null }), `Prepared: ${kind}.`);
+  const prepare = async (kind: Parameters<FileActs["prepare"]>[0]["kind"]) =>
+    after(
+      await acts.prepare({ applicationId: data.id, choiceId: choice.id, kind, reason: reason.trim() || null }),
+      `Prepared: ${kind}.`,
+    );
   const complete = result.stage === "complete";
   return (
     <>
@@ -79,16 +90,32 @@ function Preparing({ data, acts, after, choice }: Props & { choice: Choice }) {
         {result.promise ? ` · ${result.promise.used} of ${result.promise.days} working days used` : ""}
         {result.promise?.due ? ` · promised by ${formatDate("en", result.promise.due)}` : ""}
       </p>
-      {complete ? null : <p className="quiet">The file is not complete: {result.stage}. Only a refusal can be prepared once it is submitted.</p>}
+      {complete ? null : (
+        <p className="quiet">
+          The file is not complete: {result.stage}. Only a refusal can be prepared once it is submitted.
+        </p>
+      )}
       <div className="field">
         <label htmlFor={`reason-${choice.id}`}>Reason or note (needed for a refusal)</label>
-        <Input.TextArea id={`reason-${choice.id}`} autoSize={{ minRows: 2 }} value={reason} onChange={(e) => setReason(e.target.value)} />
+        <Input.TextArea
+          id={`reason-${choice.id}`}
+          autoSize={{ minRows: 2 }}
+          value={reason}
+          onChange={(e) => setReason(e.target.value)}
+        />
       </div>
       <div className="presses">
-        <Button type="primary" disabled={!complete || result.eligibility !== "eligible" || !confirmed} onClick={() => void prepare("offer")}>
+        <Button
+          type="primary"
+          disabled={!complete || result.eligibility !== "eligible" || !confirmed}
+          onClick={() => void prepare("offer")}
+        >
           Prepare offer
         </Button>
-        <Button disabled={!complete || result.eligibility !== "eligible on conditions"} onClick={() => void prepare("offer on conditions")}>
+        <Button
+          disabled={!complete || result.eligibility !== "eligible on conditions"}
+          onClick={() => void prepare("offer on conditions")}
+        >
           Prepare offer on conditions
         </Button>
         <Button disabled={!complete} onClick={() => void prepare("waiting list")}>

@@ -10,13 +10,21 @@ pdfjs.GlobalWorkerOptions.workerSrc = new URL("pdfjs-dist/build/pdf.worker.min.m
 const ZOOMS = [0.75, 1, 1.4, 2] as const;
 
 /** A document in the page: turned with `r`, enlarged with `z`, paged with `n` and `b`. Nothing in it is run. */
-export default function DocumentViewer({ uploadId, mediaType, name }: { uploadId: string; mediaType: string; name: string }) {
+export default function DocumentViewer({
+  uploadId,
+  mediaType,
+  name,
+}: {
+  uploadId: string;
+  mediaType: string;
+  name: string;
+}) {
   const url = `/api/documents/${uploadId}?show=1`;
   const [pages, setPages] = useState(1);
   const [page, setPage] = useState(1);
   const [turned, setTurned] = useState(0);
   const [zoom, setZoom] = useState(1);
-  const box = useRef<HTMLDivElement>(null);
+  const box = useRef<HTMLElement>(null);
   const [width, setWidth] = useState(520);
   useEffect(() => {
     const element = box.current;
@@ -52,7 +60,7 @@ export default function DocumentViewer({ uploadId, mediaType, name }: { uploadId
         </span>
       </p>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region has to be reached by the keyboard */}
-      <div ref={box} className="viewer-page" tabIndex={0} role="region" aria-label={`${name}, page ${page}`}>
+      <section ref={box} className="viewer-page" tabIndex={0} aria-label={`${name}, page ${page}`}>
         {mediaType === "application/pdf" ? (
           <Document
             file={url}
@@ -67,7 +75,7 @@ export default function DocumentViewer({ uploadId, mediaType, name }: { uploadId
           // biome-ignore lint/performance/noImgElement: a private document, served once, not an image of the site
           <img src={url} alt={name} style={{ width: width * scale, transform: `rotate(${turned}deg)` }} />
         )}
-      </div>
+      </section>
       <p>
         <a href={`/api/documents/${uploadId}`}>Download</a>
       </p>

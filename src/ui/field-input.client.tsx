@@ -37,7 +37,10 @@ function optionsOf({ field, office, locale }: Pick<FieldInputProps, "field" | "o
     case "language":
       return languageOptions(locale);
     case "scale":
-      return [...office.scales.map((s) => ({ value: s.key, label: s.title[locale] })), { value: "other", label: say(locale, "form.other") }];
+      return [
+        ...office.scales.map((s) => ({ value: s.key, label: s.title[locale] })),
+        { value: "other", label: say(locale, "form.other") },
+      ];
     case "area":
       return office.areas.map((a) => ({ value: a.key, label: a.title[locale] }));
     case "test":
@@ -65,19 +68,39 @@ function Choice(props: FieldInputProps) {
     "aria-required": field.required,
     showSearch: { optionFilterProp: "label" },
   };
-  if (field.kind === "countries") return <Select {...shared} mode="multiple" value={Array.isArray(value) ? (value as string[]) : []} onChange={(picked: string[]) => pick(picked)} />;
-  return <Select {...shared} allowClear={!field.required} value={typeof value === "string" && value !== "" ? value : undefined} onChange={(picked?: string) => pick(picked ?? null)} />;
+  if (field.kind === "countries")
+    return (
+      <Select
+        {...shared}
+        mode="multiple"
+        value={Array.isArray(value) ? (value as string[]) : []}
+        onChange={(picked: string[]) => pick(picked)}
+      />
+    );
+  return (
+    <Select
+      {...shared}
+      allowClear={!field.required}
+      value={typeof value === "string" && value !== "" ? value : undefined}
+      onChange={(picked?: string) => pick(picked ?? null)}
+    />
+  );
 }
 
 function Scores({ id, value, office, test, locale, disabled, onChange, onLeave }: FieldInputProps) {
   const definition = office.tests.find((t) => t.key === test);
-  const scores = typeof value === "object" && value !== null && !Array.isArray(value) ? (value as Readonly<Record<string, Json>>) : {};
+  const scores =
+    typeof value === "object" && value !== null && !Array.isArray(value)
+      ? (value as Readonly<Record<string, Json>>)
+      : {};
   if (!definition) return <p className="help">{say(locale, "form.choose")}</p>;
   return (
     <div className="scores">
       {definition.parts.map((part) => (
         <div key={part.key}>
-          <label htmlFor={`${id}-${part.key}`}>{say(locale, "form.score", { part: part.title[locale], min: part.min, max: part.max })}</label>
+          <label htmlFor={`${id}-${part.key}`}>
+            {say(locale, "form.score", { part: part.title[locale], min: part.min, max: part.max })}
+          </label>
           <Input
             id={`${id}-${part.key}`}
             inputMode="numeric"
@@ -162,10 +185,24 @@ export function FieldInput(props: FieldInputProps) {
     case "longText":
       return <Input.TextArea {...shared} autoSize={{ minRows: 4 }} onChange={(e) => onChange(e.target.value)} />;
     case "decimal":
-      return <Input {...shared} inputMode="decimal" onChange={(e) => onChange(e.target.value)} onBlur={() => onLeave(text.trim().replace(",", "."))} />;
+      return (
+        <Input
+          {...shared}
+          inputMode="decimal"
+          onChange={(e) => onChange(e.target.value)}
+          onBlur={() => onLeave(text.trim().replace(",", "."))}
+        />
+      );
     case "email":
     case "phone":
-      return <Input {...shared} type={field.kind === "email" ? "email" : "tel"} onChange={(e) => onChange(e.target.value)} onBlur={() => onLeave(text.trim())} />;
+      return (
+        <Input
+          {...shared}
+          type={field.kind === "email" ? "email" : "tel"}
+          onChange={(e) => onChange(e.target.value)}
+          onBlur={() => onLeave(text.trim())}
+        />
+      );
     case "text":
     case "name":
     case "institution":

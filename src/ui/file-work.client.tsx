@@ -10,39 +10,16 @@ import { formatDate, formatMoney } from "../text/format";
 import type { FileData } from "../views/file";
 import { CombBar } from "./comb";
 import { DecisionPanel } from "./decision-panel.client";
+import type { FileActs, Place, Said } from "./file-acts";
 import { Findings } from "./findings";
 import { KeyList } from "./key-list.client";
 import { ReturnForm } from "./return-form.client";
 import { ValuePanel } from "./value-panel.client";
 
-const DocumentViewer = dynamic(() => import("./document-viewer.client"), { ssr: false, loading: () => <p className="quiet">Opening the document …</p> });
-
-type Said = string | null;
-type Acting<Input> = (input: Input) => Promise<Said>;
-export interface Place {
-  readonly applicationId: string;
-  readonly requirement: string;
-  readonly scope: string;
-  readonly entry: string;
-}
-
-export interface FileActs {
-  readonly accept: Acting<Place & { readonly proof?: "copy" | "certified copy" | "original seen" | "from the issuer" }>;
-  readonly sendBack: Acting<Place & { readonly reason: "unreadable" | "incomplete" | "wrong-document" | "not-matching" | "expired" | "translation-needed" | "other"; readonly text: string; readonly due: string }>;
-  readonly ask: Acting<Place & { readonly text: string; readonly due: string }>;
-  readonly undo: Acting<Place>;
-  readonly confirm: Acting<{
-    readonly applicationId: string;
-    readonly values: { readonly scope: string; readonly section: string; readonly entry: string; readonly field: string; readonly value?: string }[];
-    readonly uploadId?: string | null;
-    readonly note?: string | null;
-  }>;
-  readonly excuse: Acting<Place & { readonly reason: string }>;
-  readonly take: Acting<{ readonly applicationId: string; readonly mine: boolean }>;
-  readonly prepare: Acting<{ readonly applicationId: string; readonly choiceId: string; readonly kind: "offer" | "offer on conditions" | "waiting list" | "refusal"; readonly reason?: string | null }>;
-  readonly drop: Acting<{ readonly applicationId: string; readonly choiceId: string }>;
-  readonly release: Acting<{ readonly applicationId: string; readonly choiceId: string }>;
-}
+const DocumentViewer = dynamic(() => import("./document-viewer.client"), {
+  ssr: false,
+  loading: () => <p className="quiet">Opening the document …</p>,
+});
 
 interface Props {
   readonly data: FileData;
@@ -72,6 +49,12 @@ function entryName(data: FileData, entry: string): string {
   return String(value("title") ?? value("institution") ?? "");
 }
 
+/** A filled section is complete; only evidence is accepted. */
+function standingWord(r: RequirementResult): string {
+  if (r.standing !== "accepted") return r.standing;
+  return r.kind === "sections" ? "complete" : r.kind === "fee" ? "paid" : "accepted";
+}
+
 /** A second line under a requirement: what it holds at present. */
 function noteOf(data: FileData, r: RequirementResult): string {
   if (r.kind === "fee") return r.amount ? formatMoney("en", r.amount) : "";
@@ -86,7 +69,13 @@ function noteOf(data: FileData, r: RequirementResult): string {
 /** The middle: the evidence itself. */
 function Evidence({ data, requirement }: { data: FileData; requirement: RequirementResult }) {
   const current = data.documents.filter((d) => requirement.evidence.includes(d.evidenceId));
-  const older = data.documents.filter((d) => d.replacedAt !== null && d.requirement === requirement.key && d.scope === requirement.scope && d.entry === requirement.entry);
+  const older = data.documents.filter(
+    (d) =>
+      d.replacedAt !== null &&
+      d.requirement === requirement.key &&
+      d.scope === requirement.scope &&
+      d.entry === requirement.entry,
+  );
   const reference = data.references.find((f) => requirement.evidence.includes(f.id));
   const [chosen, setChosen] = useState(0);
   const shown = current[chosen] ?? current[0];
@@ -109,9 +98,13 @@ function Evidence({ data, requirement }: { data: FileData; requirement: Requirem
             <p className="letter">{reference.answers.text}</p>
           </>
         ) : (
-          <p>The referee has not answered yet. The link works until {formatDate("en", reference.endsAt.slice(0, 10))}.</p>
+          <p>
+            The referee has not answered yet. The link works until {formatDate("en", reference.endsAt.slice(0, 10))}.
+          </p>
         )}
-        {reference.uploadId ? <DocumentViewer uploadId={reference.uploadId} mediaType="application/pdf" name="Letter" /> : null}
+        {reference.uploadId ? (
+          <DocumentViewer uploadId={reference.uploadId} mediaType="application/pdf" name="Letter" />
+        ) : null}
       </div>
     ) : (
       <p className="empty">No referee was asked yet.</p>
@@ -124,18 +117,23 @@ function Evidence({ data, requirement }: { data: FileData; requirement: Requirem
         {charges.length === 0 ? <p>Nothing is due.</p> : null}
         {charges.map((c) => (
           <p key={c.id}>
-            {formatMoney("en", { minor: c.minor, currency: c.currency })} due, {formatMoney("en", { minor: c.paidMinor, currency: c.currency })} paid <span className="quiet">{c.reference}</span>
+            {formatMoney("en", { minor: c.minor, currency: c.currency })} due,{" "}
+            {formatMoney("en", { minor: c.paidMinor, currency: c.currency })} paid{" "}
+            <span className="quiet">{c.reference}</span>
           </p>
         ))}
       </div>
     );
   }
-  if (requirement.kind === "sections") return <p className="empty">These are answers of the form. They stand on the right.</p>;
+  if (requirement.kind === "sections")
+    return <p className="empty">These are answers of the form. They stand on the right.</p>;
   if (!shown)
     return (
       <p className="empty">
         Nothing was supplied yet.
-        {older.length > 0 ? ` ${older.length} earlier ${older.length === 1 ? "document is" : "documents are"} kept in the history.` : ""}
+        {older.length > 0
+          ? ` ${older.length} earlier ${older.length === 1 ? "document is" : "documents are"} kept in the history.`
+          : ""}
       </p>
     );
   return (
@@ -143,15 +141,30 @@ function Evidence({ data, requirement }: { data: FileData; requirement: Requirem
       {current.length > 1 ? (
         <p className="pages">
           {current.map((d, i) => (
-            <button key={d.evidenceId} type="button" className="link-button" aria-current={i === chosen ? "page" : undefined} onClick={() => setChosen(i)}>
+            <button
+              key={d.evidenceId}
+              type="button"
+              className="link-button"
+              aria-current={i === chosen ? "page" : undefined}
+              onClick={() => setChosen(i)}
+            >
               {d.name}
             </button>
           ))}
         </p>
       ) : null}
-      {shown.marks.length > 0 ? <p className="notice">{shown.marks.map((m) => m.replace(/_/gu, " ")).join(", ")}</p> : null}
-      {shown.alsoIn.length > 0 ? <p className="notice">The same document stands in file {shown.alsoIn.join(", ")}.</p> : null}
-      <DocumentViewer key={shown.uploadId} uploadId={shown.uploadId} mediaType={shown.mediaType} name={requirement.title.en} />
+      {shown.marks.length > 0 ? (
+        <p className="notice">{shown.marks.map((m) => m.replace(/_/gu, " ")).join(", ")}</p>
+      ) : null}
+      {shown.alsoIn.length > 0 ? (
+        <p className="notice">The same document stands in file {shown.alsoIn.join(", ")}.</p>
+      ) : null}
+      <DocumentViewer
+        key={shown.uploadId}
+        uploadId={shown.uploadId}
+        mediaType={shown.mediaType}
+        name={requirement.title.en}
+      />
       {older.map((d) => (
         <p key={d.evidenceId} className="quiet">
           Replaced: <a href={`/api/documents/${d.uploadId}`}>{d.name}</a>
@@ -166,7 +179,12 @@ export function FileWork({ data, me, askDay, acts }: Props) {
   const router = useRouter();
   const { modal } = App.useApp();
   const requirements = data.assessment.requirements;
-  const firstOpen = requirements.findIndex((r) => r.key === data.assessment.file.next?.requirement && r.scope === data.assessment.file.next.scope && r.entry === data.assessment.file.next.entry);
+  const firstOpen = requirements.findIndex(
+    (r) =>
+      r.key === data.assessment.file.next?.requirement &&
+      r.scope === data.assessment.file.next.scope &&
+      r.entry === data.assessment.file.next.entry,
+  );
   const deciding = firstOpen < 0 && ["decide", "release"].includes(data.assessment.file.next?.kind ?? "");
   const [at, setAt] = useState(deciding ? -1 : Math.max(0, firstOpen));
   const [form, setForm] = useState<"none" | "return" | "ask">("none");
@@ -174,7 +192,10 @@ export function FileWork({ data, me, askDay, acts }: Props) {
   const [undoable, setUndoable] = useState<Place | null>(null);
   const requirement = at < 0 ? undefined : requirements[at];
   const place = useMemo<Place | null>(
-    () => (requirement ? { applicationId: data.id, requirement: requirement.key, scope: requirement.scope, entry: requirement.entry } : null),
+    () =>
+      requirement
+        ? { applicationId: data.id, requirement: requirement.key, scope: requirement.scope, entry: requirement.entry }
+        : null,
     [requirement, data.id],
   );
   useEffect(() => {
@@ -194,9 +215,17 @@ export function FileWork({ data, me, askDay, acts }: Props) {
     setAt(Math.max(-1, Math.min(requirements.length - 1, index)));
     setForm("none");
   };
-  const checkable = requirement !== undefined && (requirement.kind === "document" || requirement.kind === "reference") && requirement.evidence.length > 0 && data.assessment.file.stage !== "preparing";
+  const checkable =
+    requirement !== undefined &&
+    (requirement.kind === "document" || requirement.kind === "reference") &&
+    requirement.evidence.length > 0 &&
+    data.assessment.file.stage !== "preparing";
   const canJudge = checkable && requirement.standing === "to check";
-  const canRaise = checkable && requirement.kind === "document" && requirement.standing === "accepted" && requirement.owedProof !== null;
+  const canRaise =
+    checkable &&
+    requirement.kind === "document" &&
+    requirement.standing === "accepted" &&
+    requirement.owedProof !== null;
   const accept = async (proof: "copy" | "original seen" = "copy") => {
     if (!place || !requirement) return;
     const refused = after(await acts.accept({ ...place, proof }), `${requirement.title.en}: accepted.`, place);
@@ -213,15 +242,31 @@ export function FileWork({ data, me, askDay, acts }: Props) {
       const [scope = "", section = "", entry = "", field = ""] = key.split("|");
       return { scope, section, entry, field };
     });
-    after(await acts.confirm({ applicationId: data.id, values }), `${values.length} ${values.length === 1 ? "value" : "values"} confirmed.`);
+    after(
+      await acts.confirm({ applicationId: data.id, values }),
+      `${values.length} ${values.length === 1 ? "value" : "values"} confirmed.`,
+    );
   };
 
   useHotkeys("j,down", () => choose(at + 1), { preventDefault: true }, [at, requirements]);
   useHotkeys("k,up", () => choose(at - 1), { preventDefault: true }, [at, requirements]);
   useHotkeys("y", () => void accept(), { enabled: canJudge }, [at, data]);
-  useHotkeys("x", () => setForm("return"), { enabled: canJudge && requirement?.kind === "document", preventDefault: true }, [at, data]);
-  useHotkeys("q", () => setForm("ask"), { enabled: place !== null && data.assessment.file.stage !== "preparing", preventDefault: true }, [at, data]);
-  useHotkeys("c", () => void confirmAll(), { enabled: shows.length > 0 && requirement?.standing === "accepted" }, [at, data]);
+  useHotkeys(
+    "x",
+    () => setForm("return"),
+    { enabled: canJudge && requirement?.kind === "document", preventDefault: true },
+    [at, data],
+  );
+  useHotkeys(
+    "q",
+    () => setForm("ask"),
+    { enabled: place !== null && data.assessment.file.stage !== "preparing", preventDefault: true },
+    [at, data],
+  );
+  useHotkeys("c", () => void confirmAll(), { enabled: shows.length > 0 && requirement?.standing === "accepted" }, [
+    at,
+    data,
+  ]);
   useHotkeys("u", () => void undo(), { enabled: undoable !== null }, [undoable]);
   useHotkeys("d", () => choose(-1), [requirements]);
   useHotkeys("escape", () => setForm("none"));
@@ -259,7 +304,7 @@ export function FileWork({ data, me, askDay, acts }: Props) {
                   {r.title.en}
                   <span className="quiet note">{noteOf(data, r)}</span>
                 </span>
-                <span className="quiet">{r.standing}</span>
+                <span className="quiet">{standingWord(r)}</span>
               </button>
             </li>
           ))}
@@ -267,7 +312,8 @@ export function FileWork({ data, me, askDay, acts }: Props) {
             <button type="button" aria-current={at === -1 ? "true" : undefined} onClick={() => choose(-1)}>
               <span className="comb" />
               <span className="what">
-                Decision<span className="quiet note">{data.assessment.choices.map((c) => c.eligibility).join(", ")}</span>
+                Decision
+                <span className="quiet note">{data.assessment.choices.map((c) => c.eligibility).join(", ")}</span>
               </span>
               <span className="key">d</span>
             </button>
@@ -276,7 +322,11 @@ export function FileWork({ data, me, askDay, acts }: Props) {
         <KeyList keys={KEYS} />
       </nav>
       <section className="evidence" aria-label="Evidence">
-        {requirement ? <Evidence key={placeOf(requirement)} data={data} requirement={requirement} /> : <Findings data={data} />}
+        {requirement ? (
+          <Evidence key={placeOf(requirement)} data={data} requirement={requirement} />
+        ) : (
+          <Findings data={data} />
+        )}
       </section>
       <section className="claims" aria-label="Claims, rules and acts">
         {said ? (
@@ -313,13 +363,18 @@ export function FileWork({ data, me, askDay, acts }: Props) {
                   </Button>
                 ) : null}
                 {data.assessment.file.stage === "preparing" ? (
-                  <p className="quiet">The applicant is still preparing; nothing can be judged before it is submitted.</p>
+                  <p className="quiet">
+                    The applicant is still preparing; nothing can be judged before it is submitted.
+                  </p>
                 ) : (
                   <>
                     <Button onClick={() => setForm("ask")}>
                       Ask <span className="key">q</span>
                     </Button>
-                    {["missing", "promised", "returned"].includes(requirement.standing) && (requirement.kind !== "fee" || me.lead) ? <Button onClick={excuse}>Excuse</Button> : null}
+                    {["missing", "promised", "returned"].includes(requirement.standing) &&
+                    (requirement.kind !== "fee" || me.lead) ? (
+                      <Button onClick={excuse}>Excuse</Button>
+                    ) : null}
                   </>
                 )}
               </div>
@@ -330,12 +385,25 @@ export function FileWork({ data, me, askDay, acts }: Props) {
                 onCancel={() => setForm("none")}
                 onSend={async (input) =>
                   form === "return"
-                    ? after(await acts.sendBack({ ...place, ...input }), `${requirement.title.en}: sent back. The applicant is told in ten seconds.`, place)
-                    : after(await acts.ask({ ...place, text: input.text, due: input.due }), "Asked. The applicant is told in ten seconds.")
+                    ? after(
+                        await acts.sendBack({ ...place, ...input }),
+                        `${requirement.title.en}: sent back. The applicant is told in ten seconds.`,
+                        place,
+                      )
+                    : after(
+                        await acts.ask({ ...place, text: input.text, due: input.due }),
+                        "Asked. The applicant is told in ten seconds.",
+                      )
                 }
               />
             )}
-            <ValuePanel data={data} requirement={requirement} onConfirm={async (value, note) => after(await acts.confirm({ applicationId: data.id, values: [value], note }), "Confirmed.")} />
+            <ValuePanel
+              data={data}
+              requirement={requirement}
+              onConfirm={async (value, note) =>
+                after(await acts.confirm({ applicationId: data.id, values: [value], note }), "Confirmed.")
+              }
+            />
             <Findings data={data} about={requirement} />
           </>
         ) : (

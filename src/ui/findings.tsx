@@ -4,21 +4,37 @@ import { detailLines, leafSentence } from "../text/office";
 import type { FileData } from "../views/file";
 
 const WORDS = { met: "Met", "not met": "Not met", open: "Open" } as const;
-const JOINED = { all: "all of these", any: "one of these", atLeast: "some of these", not: "not this", some: "in the list", count: "counted", sum: "added up", fact: "" } as const;
+const JOINED = {
+  all: "all of these",
+  any: "one of these",
+  atLeast: "some of these",
+  not: "not this",
+  some: "in the list",
+  count: "counted",
+  sum: "added up",
+  fact: "",
+} as const;
 
 /** A trace unfolded: every condition with its value, down to the numbers. */
 function TraceTree({ trace, titles }: { trace: Trace; titles: FileData["factTitles"] }) {
-  const parts = trace.op === "all" || trace.op === "any" || trace.op === "atLeast" || trace.op === "not" ? (trace.parts ?? []) : [];
+  const parts =
+    trace.op === "all" || trace.op === "any" || trace.op === "atLeast" || trace.op === "not" ? (trace.parts ?? []) : [];
   return (
     <li>
       <span data-truth={trace.truth}>{WORDS[trace.truth]}</span>{" "}
-      {trace.leaf ? leafSentence(trace, titles) : trace.op === "atLeast" ? `at least ${trace.needed} of these` : JOINED[trace.op]}
+      {trace.leaf
+        ? leafSentence(trace, titles)
+        : trace.op === "atLeast"
+          ? `at least ${trace.needed} of these`
+          : JOINED[trace.op]}
       {trace.leaf && !trace.confirmed ? <span className="quiet"> · claimed</span> : null}
-      {trace.leaf ? detailLines(trace.leaf).map((line) => (
-        <span key={line} className="quiet formula">
-          {line}
-        </span>
-      )) : null}
+      {trace.leaf
+        ? detailLines(trace.leaf).map((line) => (
+            <span key={line} className="quiet formula">
+              {line}
+            </span>
+          ))
+        : null}
       {parts.length > 0 ? (
         <ul>
           {parts.map((part, i) => (
@@ -51,11 +67,17 @@ export function Findings({ data, about }: { data: FileData; about?: RequirementR
     <div className="findings">
       {data.assessment.choices.map((choice) => {
         const code = data.choices.find((c) => c.id === choice.id);
-        const own = choice.findings.filter((f) => about === undefined || (data.ruleFields[f.key] ?? []).some((field) => about.shows.includes(field)));
+        const own = choice.findings.filter(
+          (f) => about === undefined || (data.ruleFields[f.key] ?? []).some((field) => about.shows.includes(field)),
+        );
         if (own.length === 0) return null;
         return (
           <div key={choice.id}>
-            <h3>{about ? "Entry rules that use this" : `${code?.code ?? ""} ${code?.title.en ?? ""}: ${choice.eligibility}`}</h3>
+            <h3>
+              {about
+                ? "Entry rules that use this"
+                : `${code?.code ?? ""} ${code?.title.en ?? ""}: ${choice.eligibility}`}
+            </h3>
             {own.map((finding) => (
               <Finding key={finding.key} finding={finding} titles={data.factTitles} />
             ))}

@@ -10,7 +10,17 @@ import type { Locale } from "../core/text/local-text";
 import { applicantTheme, theme } from "./theme";
 
 /** The component library with our tokens; its styles go into the page with the first HTML, so nothing jumps. */
-export function Library({ nonce, locale, face, children }: { nonce: string; locale: Locale; face: "applicant" | "office"; children: ReactNode }) {
+export function Library({
+  nonce,
+  locale,
+  face,
+  children,
+}: {
+  nonce: string;
+  locale: Locale;
+  face: "applicant" | "office";
+  children: ReactNode;
+}) {
   const [cache] = useState(() => createCache());
   const inserted = useRef(false);
   useServerInsertedHTML(() => {
@@ -21,7 +31,13 @@ export function Library({ nonce, locale, face, children }: { nonce: string; loca
   });
   return (
     <StyleProvider cache={cache} layer>
-      <ConfigProvider theme={face === "applicant" ? applicantTheme : theme} locale={locale === "fr" ? frFR : enGB} csp={{ nonce }} wave={{ disabled: true }} button={{ autoInsertSpace: false }}>
+      <ConfigProvider
+        theme={face === "applicant" ? applicantTheme : theme}
+        locale={locale === "fr" ? frFR : enGB}
+        csp={{ nonce }}
+        wave={{ disabled: true }}
+        button={{ autoInsertSpace: false }}
+      >
         <App>{children}</App>
       </ConfigProvider>
     </StyleProvider>

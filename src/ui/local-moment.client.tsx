@@ -11,7 +11,9 @@ export function LocalMoment({ instant, officeZone, locale }: { instant: string; 
   useEffect(() => setZone(Intl.DateTimeFormat().resolvedOptions().timeZone), []);
   return (
     <span className="local-moment quiet">
-      {zone && zone !== officeZone ? say(locale, "home.yourZone", { when: formatMoment(locale, instant, zone), zone: formatZone(zone) }) : " "}
+      {zone && zone !== officeZone
+        ? say(locale, "home.yourZone", { when: formatMoment(locale, instant, zone), zone: formatZone(zone) })
+        : " "}
     </span>
   );
 }

@@ -4,7 +4,13 @@ import { Button } from "antd";
 import { useState } from "react";
 
 /** Leads to the card service's page. */
-export function PayPress({ action, label }: { action: () => Promise<{ readonly page: string } | { readonly refused: string }>; label: string }) {
+export function PayPress({
+  action,
+  label,
+}: {
+  action: () => Promise<{ readonly page: string } | { readonly refused: string }>;
+  label: string;
+}) {
   const [busy, setBusy] = useState(false);
   const [wrong, setWrong] = useState<string | null>(null);
   const run = async () => {

@@ -17,7 +17,11 @@ interface Props {
   readonly locale: Locale;
   readonly applicant: string;
   readonly begin: () => Promise<string | null>;
-  readonly give: (answers: { readonly known: string; readonly rating: string; readonly text: string }) => Promise<string | null>;
+  readonly give: (answers: {
+    readonly known: string;
+    readonly rating: string;
+    readonly text: string;
+  }) => Promise<string | null>;
   readonly decline: () => Promise<string | null>;
 }
 
@@ -62,7 +66,14 @@ export function ReferenceForm({ token, begun, locale, applicant, begin, give, de
     }
   };
 
-  const declining = <ConfirmPress action={decline} label={say(locale, "reference.decline")} question={say(locale, "reference.declineAsk", { applicant })} locale={locale} />;
+  const declining = (
+    <ConfirmPress
+      action={decline}
+      label={say(locale, "reference.decline")}
+      question={say(locale, "reference.declineAsk", { applicant })}
+      locale={locale}
+    />
+  );
   if (!open)
     return (
       <div className="presses">
@@ -85,17 +96,36 @@ export function ReferenceForm({ token, begun, locale, applicant, begin, give, de
       </div>
       <fieldset className="field">
         <legend>{say(locale, "reference.rating")}</legend>
-        <Radio.Group value={rating} onChange={(e) => setRating(e.target.value)} options={RATINGS.map((value) => ({ value, label: say(locale, `reference.rating.${value}`) }))} />
+        <Radio.Group
+          value={rating}
+          onChange={(e) => setRating(e.target.value)}
+          options={RATINGS.map((value) => ({ value, label: say(locale, `reference.rating.${value}`) }))}
+        />
       </fieldset>
       <div className="field">
         <label htmlFor={`${id}-text`}>{say(locale, "reference.text")}</label>
         <p className="help">{say(locale, "reference.textHelp")}</p>
-        <Input.TextArea id={`${id}-text`} autoSize={{ minRows: 6 }} maxLength={20_000} value={text} onChange={(e) => setText(e.target.value)} />
+        <Input.TextArea
+          id={`${id}-text`}
+          autoSize={{ minRows: 6 }}
+          maxLength={20_000}
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+        />
       </div>
       <div className="field">
         <span>{say(locale, "reference.letter")}</span>
-        <input ref={file} type="file" className="hidden-text" tabIndex={-1} accept=".pdf,.jpg,.jpeg,.png" aria-label={say(locale, "reference.letter")} onChange={(e) => setLetter(e.target.files?.[0] ?? null)} />
-        <Button onClick={() => file.current?.click()}>{say(locale, "doc.upload")}</Button> {letter ? <span className="quiet">{letter.name}</span> : null}
+        <input
+          ref={file}
+          type="file"
+          className="hidden-text"
+          tabIndex={-1}
+          accept=".pdf,.jpg,.jpeg,.png"
+          aria-label={say(locale, "reference.letter")}
+          onChange={(e) => setLetter(e.target.files?.[0] ?? null)}
+        />
+        <Button onClick={() => file.current?.click()}>{say(locale, "doc.upload")}</Button>{" "}
+        {letter ? <span className="quiet">{letter.name}</span> : null}
       </div>
       {wrong ? (
         <p className="wrong" role="alert">

@@ -25,7 +25,11 @@ export function ReturnForm({
 }: {
   kind: "return" | "ask";
   due: string;
-  onSend: (input: { readonly reason: ReturnReason; readonly text: string; readonly due: string }) => Promise<string | null>;
+  onSend: (input: {
+    readonly reason: ReturnReason;
+    readonly text: string;
+    readonly due: string;
+  }) => Promise<string | null>;
   onCancel: () => void;
 }) {
   const [reason, setReason] = useState<ReturnReason>("incomplete");
@@ -44,19 +48,42 @@ export function ReturnForm({
       {kind === "return" ? (
         <div className="field">
           <label htmlFor="return-reason">Why it goes back</label>
-          <Select<ReturnReason> id="return-reason" value={reason} onChange={setReason} options={[...REASONS]} style={{ width: "100%" }} />
+          <Select<ReturnReason>
+            id="return-reason"
+            value={reason}
+            onChange={setReason}
+            options={[...REASONS]}
+            style={{ width: "100%" }}
+          />
         </div>
       ) : null}
       <div className="field">
         <label htmlFor="return-text">{kind === "return" ? "Note to the applicant" : "What we ask for"}</label>
-        <Input.TextArea id="return-text" autoSize={{ minRows: 2 }} value={text} onChange={(e) => setText(e.target.value)} maxLength={2000} />
+        <Input.TextArea
+          id="return-text"
+          autoSize={{ minRows: 2 }}
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          maxLength={2000}
+        />
       </div>
       <div className="field">
         <label htmlFor="return-due">By</label>
-        <DatePicker id="return-due" value={dayjs(day)} format="D MMM YYYY" allowClear={false} onChange={(d) => d && setDay(d.format("YYYY-MM-DD"))} />
+        <DatePicker
+          id="return-due"
+          value={dayjs(day)}
+          format="D MMM YYYY"
+          allowClear={false}
+          onChange={(d) => d && setDay(d.format("YYYY-MM-DD"))}
+        />
       </div>
       <div className="presses">
-        <Button type="primary" loading={busy} onClick={() => void send()} disabled={kind === "ask" && text.trim() === ""}>
+        <Button
+          type="primary"
+          loading={busy}
+          onClick={() => void send()}
+          disabled={kind === "ask" && text.trim() === ""}
+        >
           {kind === "return" ? "Send it back" : "Send the question"}
         </Button>
         <Button onClick={onCancel}>Not now</Button>

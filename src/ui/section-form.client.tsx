@@ -28,15 +28,27 @@ interface Props {
 function valuesOf(sections: readonly FormSection[]): Record<string, Json> {
   return Object.fromEntries(
     sections.flatMap((s) => [
-      ...s.entries.flatMap((e) => Object.entries(e.values).map(([field, v]) => [placeKey({ scope: s.scope, section: s.key, entry: e.id, field }), v.value] as const)),
-      ...(s.repeats ? [[placeKey({ scope: s.scope, section: s.key, entry: "", field: COMPLETE }), s.complete] as const] : []),
+      ...s.entries.flatMap((e) =>
+        Object.entries(e.values).map(
+          ([field, v]) => [placeKey({ scope: s.scope, section: s.key, entry: e.id, field }), v.value] as const,
+        ),
+      ),
+      ...(s.repeats
+        ? [[placeKey({ scope: s.scope, section: s.key, entry: "", field: COMPLETE }), s.complete] as const]
+        : []),
     ]),
   );
 }
 
 function versionsOf(sections: readonly FormSection[]): Record<string, number> {
   return Object.fromEntries(
-    sections.flatMap((s) => s.entries.flatMap((e) => Object.entries(e.values).map(([field, v]) => [placeKey({ scope: s.scope, section: s.key, entry: e.id, field }), v.version] as const))),
+    sections.flatMap((s) =>
+      s.entries.flatMap((e) =>
+        Object.entries(e.values).map(
+          ([field, v]) => [placeKey({ scope: s.scope, section: s.key, entry: e.id, field }), v.version] as const,
+        ),
+      ),
+    ),
   );
 }
 
@@ -44,7 +56,8 @@ function issueText(locale: Locale, issue: ValueIssue): string {
   const key = `issue.${issue.code}`;
   if (!isTextKey(key)) return "";
   const values: Record<string, string | number> = {};
-  for (const [name, value] of Object.entries(issue)) if (name !== "code") values[name] = Array.isArray(value) ? value.join(", ") : String(value);
+  for (const [name, value] of Object.entries(issue))
+    if (name !== "code") values[name] = Array.isArray(value) ? value.join(", ") : String(value);
   return say(locale, key, values);
 }
 
@@ -59,7 +72,16 @@ export function SaveLine({ status, locale, zone }: { status: SaveStatus; locale:
   const text =
     status.kind === "saved"
       ? say(locale, "save.saved", { time: formatMoment(locale, status.at, zone).split(", ").at(-1) ?? "" })
-      : say(locale, status.kind === "saving" ? "save.saving" : status.kind === "waiting" ? "save.waiting" : status.kind === "signedOut" ? "save.signedOut" : "save.idle");
+      : say(
+          locale,
+          status.kind === "saving"
+            ? "save.saving"
+            : status.kind === "waiting"
+              ? "save.waiting"
+              : status.kind === "signedOut"
+                ? "save.signedOut"
+                : "save.idle",
+        );
   return (
     <p className="save-line" role="status" data-kind={status.kind}>
       {text}
@@ -72,7 +94,13 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
   const [sections, setSections] = useState(initial);
   const [values, setValues] = useState(() => valuesOf(initial));
   const [added, setAdded] = useState<Readonly<Record<string, readonly string[]>>>({});
-  const [removed, setRemoved] = useState<readonly { readonly section: FormSection; readonly entry: string; readonly values: Readonly<Record<string, Json>> }[]>([]);
+  const [removed, setRemoved] = useState<
+    readonly {
+      readonly section: FormSection;
+      readonly entry: string;
+      readonly values: Readonly<Record<string, Json>>;
+    }[]
+  >([]);
   const keys = useMemo(() => new Set(initial.map((s) => `${s.scope}|${s.key}`)), [initial]);
   const autosave = useAutosave({
     applicationId,
@@ -89,7 +117,8 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
 
   const set = (place: Place, value: Json) => setValues((all) => ({ ...all, [placeKey(place)]: value }));
   const saved = useRef<Record<string, string>>({});
-  if (Object.keys(saved.current).length === 0) saved.current = Object.fromEntries(Object.entries(valuesOf(initial)).map(([k, v]) => [k, JSON.stringify(v)]));
+  if (Object.keys(saved.current).length === 0)
+    saved.current = Object.fromEntries(Object.entries(valuesOf(initial)).map(([k, v]) => [k, JSON.stringify(v)]));
   const leave = (place: Place, value: Json) => {
     const key = placeKey(place);
     const text = JSON.stringify(value ?? null);
@@ -119,7 +148,15 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
     if (!item) return;
     setRemoved((all) => all.filter((_, i) => i !== index));
     setAdded((all) => ({ ...all, [item.section.key]: [...(all[item.section.key] ?? []), item.entry] }));
-    autosave.save(Object.entries(item.values).map(([field, value]) => ({ scope: item.section.scope, section: item.section.key, entry: item.entry, field, value })));
+    autosave.save(
+      Object.entries(item.values).map(([field, value]) => ({
+        scope: item.section.scope,
+        section: item.section.key,
+        entry: item.entry,
+        field,
+        value,
+      })),
+    );
   };
 
   return (
@@ -128,7 +165,16 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
       {sections.map((section) => {
         if (!section.applies) return sections.length > 1 ? null : <p key={section.key}>{say(locale, "form.notNow")}</p>;
         const entries = section.repeats ? entriesOf(section) : [""];
-        const context = { section, locale, office, values, states: autosave.fields, set, leave, resolve: autosave.resolve };
+        const context = {
+          section,
+          locale,
+          office,
+          values,
+          states: autosave.fields,
+          set,
+          leave,
+          resolve: autosave.resolve,
+        };
         return (
           <section key={`${section.scope}|${section.key}`} aria-label={section.title[locale]} id={section.key}>
             {sections.length > 1 ? <h2>{section.title[locale]}</h2> : null}
@@ -165,8 +211,12 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
                 section={section}
                 locale={locale}
                 count={entries.length}
-                complete={values[placeKey({ scope: section.scope, section: section.key, entry: "", field: COMPLETE })] === true}
-                onAdd={() => setAdded((all) => ({ ...all, [section.key]: [...(all[section.key] ?? []), crypto.randomUUID()] }))}
+                complete={
+                  values[placeKey({ scope: section.scope, section: section.key, entry: "", field: COMPLETE })] === true
+                }
+                onAdd={() =>
+                  setAdded((all) => ({ ...all, [section.key]: [...(all[section.key] ?? []), crypto.randomUUID()] }))
+                }
                 onComplete={(complete) => {
                   const place = { scope: section.scope, section: section.key, entry: "", field: COMPLETE };
                   set(place, complete);
@@ -192,11 +242,20 @@ interface FieldContext {
   readonly resolve: (place: Place, value: Json, keepMine: boolean) => void;
 }
 
-function fieldProps({ section, locale, office, values, states, set, leave }: FieldContext, entry: string, field: Field, id: string) {
+function fieldProps(
+  { section, locale, office, values, states, set, leave }: FieldContext,
+  entry: string,
+  field: Field,
+  id: string,
+) {
   const place = { scope: section.scope, section: section.key, entry, field: field.key };
   const key = placeKey(place);
   const state = states[key] ?? {};
-  const wrong = state.issue ? issueText(locale, state.issue) : section.gaps.some((g) => g.entry === entry && g.field === field.key && g.code === "wrong") ? say(locale, "refused.invalid-input") : null;
+  const wrong = state.issue
+    ? issueText(locale, state.issue)
+    : section.gaps.some((g) => g.entry === entry && g.field === field.key && g.code === "wrong")
+      ? say(locale, "refused.invalid-input")
+      : null;
   const test = values[placeKey({ ...place, field: "test" })];
   return {
     place,
@@ -218,12 +277,27 @@ function fieldProps({ section, locale, office, values, states, set, leave }: Fie
   };
 }
 
-function Conflict({ context, place, state, value }: { context: FieldContext; place: Place; state: FieldState; value: Json }) {
+function Conflict({
+  context,
+  place,
+  state,
+  value,
+}: {
+  context: FieldContext;
+  place: Place;
+  state: FieldState;
+  value: Json;
+}) {
   if (!state.conflict) return null;
   const theirs = state.conflict.value;
   return (
     <div className="conflict" role="alert">
-      <p>{say(context.locale, "save.conflict", { theirs: shown(context.locale, theirs), yours: shown(context.locale, value) })}</p>
+      <p>
+        {say(context.locale, "save.conflict", {
+          theirs: shown(context.locale, theirs),
+          yours: shown(context.locale, value),
+        })}
+      </p>
       <Button size="small" onClick={() => context.resolve(place, value, true)}>
         {say(context.locale, "save.keepMine")}
       </Button>{" "}
@@ -250,7 +324,8 @@ function FieldRow({ context, entry, field }: { context: FieldContext; entry: str
       ) : (
         <>
           <label htmlFor={id}>
-            {field.title[context.locale]} {field.required ? null : <span className="quiet">({say(context.locale, "form.optional")})</span>}
+            {field.title[context.locale]}{" "}
+            {field.required ? null : <span className="quiet">({say(context.locale, "form.optional")})</span>}
           </label>
           {field.help ? (
             <p id={`${id}-help`} className="help">
@@ -278,31 +353,37 @@ function shownFields(section: FormSection, entry: string): readonly Field[] {
 }
 
 function EntryFields({ context, entry }: { context: FieldContext; entry: string }) {
-  return shownFields(context.section, entry).map((field) => <FieldRow key={field.key} context={context} entry={entry} field={field} />);
+  return shownFields(context.section, entry).map((field) => (
+    <FieldRow key={field.key} context={context} entry={entry} field={field} />
+  ));
 }
 
-function CourseGrid({ context, entries, onRemove }: { context: FieldContext; entries: readonly string[]; onRemove: (entry: string) => void }) {
+function CourseGrid({
+  context,
+  entries,
+  onRemove,
+}: {
+  context: FieldContext;
+  entries: readonly string[];
+  onRemove: (entry: string) => void;
+}) {
   const prefix = useId();
   const { section, locale } = context;
   return (
-    <div className="course-grid" role="table" aria-label={section.title[locale]}>
-      <div role="row" className="course-head">
+    <div className="course-grid">
+      <div className="course-head" aria-hidden="true">
         {section.fields.map((f) => (
-          <span role="columnheader" key={f.key}>
-            {f.title[locale]}
-          </span>
+          <span key={f.key}>{f.title[locale]}</span>
         ))}
-        <span role="columnheader">
-          <span className="hidden-text">{say(locale, "form.remove")}</span>
-        </span>
+        <span />
       </div>
       {entries.map((entry, row) => (
-        <div role="row" key={entry} className="course-row">
+        <div key={entry} className="course-row">
           {section.fields.map((field) => {
             const id = `${prefix}-${entry}-${field.key}`;
             const { place, state, wrong, input } = fieldProps(context, entry, field, id);
             return (
-              <div role="cell" key={field.key} data-field={field.key}>
+              <div key={field.key} data-field={field.key}>
                 <label htmlFor={id} className="cell-label">
                   {field.title[locale]} {row + 1}
                 </label>
@@ -316,9 +397,13 @@ function CourseGrid({ context, entries, onRemove }: { context: FieldContext; ent
               </div>
             );
           })}
-          <div role="cell">
+          <div>
             {section.open ? (
-              <Button type="text" aria-label={`${say(locale, "form.remove")} ${row + 1}`} onClick={() => onRemove(entry)}>
+              <Button
+                type="text"
+                aria-label={`${say(locale, "form.remove")} ${row + 1}`}
+                onClick={() => onRemove(entry)}
+              >
                 ×
               </Button>
             ) : null}

@@ -25,7 +25,12 @@ export function SectionNav({
         {overview}
       </Link>
       {items.map((item) => (
-        <Link key={item.key} href={`/my/${number}/${item.key}`} aria-current={at(`/my/${number}/${item.key}`)} data-done={item.done}>
+        <Link
+          key={item.key}
+          href={`/my/${number}/${item.key}`}
+          aria-current={at(`/my/${number}/${item.key}`)}
+          data-done={item.done}
+        >
           <span className="nav-bar" aria-hidden="true" />
           {item.title}
           {item.done ? <span className="hidden-text"> ({complete})</span> : null}

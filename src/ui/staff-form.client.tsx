@@ -22,7 +22,13 @@ export function StaffForm({ action }: { action: (said: string | null, form: Form
       </div>
       <div className="field">
         <label htmlFor="staff-role">Role</label>
-        <Select id="staff-role" value={role} onChange={setRole} options={ROLES.filter((r) => r !== "agent").map((r) => ({ value: r, label: r }))} style={{ width: 200 }} />
+        <Select
+          id="staff-role"
+          value={role}
+          onChange={setRole}
+          options={ROLES.filter((r) => r !== "agent").map((r) => ({ value: r, label: r }))}
+          style={{ width: 200 }}
+        />
         <input type="hidden" name="role" value={role} />
       </div>
       <Button type="primary" htmlType="submit" loading={busy}>

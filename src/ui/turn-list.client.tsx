@@ -86,7 +86,8 @@ export function TurnList({ title, total, rows, mine, mineHref, nextHref, firstHr
         <header>
           <h1>{title}</h1>
           <span className="quiet">
-            {total} {total === 1 ? "file" : "files"} · {rows.filter((r) => r.late).length} late on this page · most urgent first
+            {total} {total === 1 ? "file" : "files"} · {rows.filter((r) => r.late).length} late on this page · most
+            urgent first
           </span>
           <span className="list-tools">
             <Link href={mineHref} aria-pressed={mine} className="filter">
@@ -104,7 +105,9 @@ export function TurnList({ title, total, rows, mine, mineHref, nextHref, firstHr
             {said}
           </p>
         ) : null}
-        {rows.length === 0 ? <p className="empty">Nothing waits here. Choose another turn on the left, or press / to find a file.</p> : null}
+        {rows.length === 0 ? (
+          <p className="empty">Nothing waits here. Choose another turn on the left, or press / to find a file.</p>
+        ) : null}
         <ol ref={list}>
           {rows.map((line, i) => (
             // biome-ignore lint/a11y/useKeyWithClickEvents: the keyboard moves the cursor with j and k; the name is a link
@@ -133,12 +136,17 @@ export function TurnList({ title, total, rows, mine, mineHref, nextHref, firstHr
           ))}
         </ol>
         <footer>
-          {firstHref ? <Link href={firstHref}>First page</Link> : null} {nextHref ? <Link href={nextHref}>Next page</Link> : null}
+          {firstHref ? <Link href={firstHref}>First page</Link> : null}{" "}
+          {nextHref ? <Link href={nextHref}>Next page</Link> : null}
           <KeyList keys={KEYS} />
         </footer>
       </section>
       <aside className="peek" aria-label="A look at the file">
-        {row ? <Peek key={row.number} line={row} onOpen={open} onTake={() => void takeThem()} /> : <p className="quiet">No file is chosen.</p>}
+        {row ? (
+          <Peek key={row.number} line={row} onOpen={open} onTake={() => void takeThem()} />
+        ) : (
+          <p className="quiet">No file is chosen.</p>
+        )}
       </aside>
     </>
   );
@@ -200,7 +208,8 @@ function Peek({ line, onOpen, onTake }: { line: TurnLine; onOpen: () => void; on
           <h3>Choices</h3>
           {data.choices.map((c) => (
             <p key={c.code}>
-              {c.rank} · {c.code} {c.title} <span className="quiet">{c.stage === "preparing" ? "preparing" : c.eligibility}</span>
+              {c.rank} · {c.code} {c.title}{" "}
+              <span className="quiet">{c.stage === "preparing" ? "preparing" : c.eligibility}</span>
             </p>
           ))}
           <h3>What is here</h3>

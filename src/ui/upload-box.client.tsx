@@ -31,7 +31,11 @@ interface Props {
 }
 
 /** Sends a form with progress; `fetch` does not tell how far it is. */
-export function sendForm(url: string, form: FormData, onProgress: (percent: number) => void): Promise<{ readonly status: number; readonly body: unknown }> {
+export function sendForm(
+  url: string,
+  form: FormData,
+  onProgress: (percent: number) => void,
+): Promise<{ readonly status: number; readonly body: unknown }> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
     request.open("POST", url);
@@ -54,7 +58,9 @@ export function sendForm(url: string, form: FormData, onProgress: (percent: numb
 export function refusedText(locale: Locale, body: unknown): string {
   const answer = typeof body === "object" && body !== null ? (body as { reason?: string; document?: string }) : {};
   const key = answer.document ? `doc.refused.${answer.document}` : `refused.${answer.reason ?? ""}`;
-  return isTextKey(key) ? say(locale, key, { size: formatBytes(locale, DEFAULT_MOST_BYTES), check: "" }) : say(locale, "doc.failed");
+  return isTextKey(key)
+    ? say(locale, key, { size: formatBytes(locale, DEFAULT_MOST_BYTES), check: "" })
+    : say(locale, "doc.failed");
 }
 
 /** Supplies a document for one requirement: choose it or drop it, see it go, see it here. */
@@ -102,7 +108,16 @@ export function UploadBox({ applicationId, requirement, scope, entry, open, loca
               {document.pagesText}, {document.sizeText}
             </span>
             {open && !document.judged ? (
-              <Button type="text" size="small" onClick={() => void remove(document.evidenceId).then(setWrong).then(() => router.refresh())} aria-label={`${say(locale, "doc.remove")}: ${document.name}`}>
+              <Button
+                type="text"
+                size="small"
+                onClick={() =>
+                  void remove(document.evidenceId)
+                    .then(setWrong)
+                    .then(() => router.refresh())
+                }
+                aria-label={`${say(locale, "doc.remove")}: ${document.name}`}
+              >
                 {say(locale, "doc.remove")}
               </Button>
             ) : null}
@@ -129,11 +144,26 @@ export function UploadBox({ applicationId, requirement, scope, entry, open, loca
           onDragLeave={() => setOver(false)}
           onDrop={drop}
         >
-          <input ref={input} id={id} type="file" className="hidden-text" tabIndex={-1} accept=".pdf,.jpg,.jpeg,.png" aria-label={title} onChange={(e) => void send(e.target.files?.[0])} />
-          <Button onClick={() => input.current?.click()} disabled={percent !== null} aria-label={`${say(locale, "doc.upload")}: ${title}`}>
+          <input
+            ref={input}
+            id={id}
+            type="file"
+            className="hidden-text"
+            tabIndex={-1}
+            accept=".pdf,.jpg,.jpeg,.png"
+            aria-label={title}
+            onChange={(e) => void send(e.target.files?.[0])}
+          />
+          <Button
+            onClick={() => input.current?.click()}
+            disabled={percent !== null}
+            aria-label={`${say(locale, "doc.upload")}: ${title}`}
+          >
             {say(locale, "doc.upload")}
           </Button>
-          {percent !== null ? <Progress percent={percent} size="small" aria-label={say(locale, "doc.uploading", { percent })} /> : null}
+          {percent !== null ? (
+            <Progress percent={percent} size="small" aria-label={say(locale, "doc.uploading", { percent })} />
+          ) : null}
         </div>
       ) : null}
       {wrong ? (

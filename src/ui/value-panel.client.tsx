@@ -6,7 +6,16 @@ import type { RequirementResult } from "../core/assessment/result";
 import type { ClaimedValue, FileData } from "../views/file";
 import { valueText } from "./value-text";
 
-type Confirm = (value: { readonly scope: string; readonly section: string; readonly entry: string; readonly field: string; readonly value?: string }, note: string | null) => Promise<string | null>;
+type Confirm = (
+  value: {
+    readonly scope: string;
+    readonly section: string;
+    readonly entry: string;
+    readonly field: string;
+    readonly value?: string;
+  },
+  note: string | null,
+) => Promise<string | null>;
 
 const MENDABLE = new Set(["text", "name", "decimal", "date", "institution", "choice", "scale", "area", "test"]);
 
@@ -26,22 +35,48 @@ function optionsFor(value: ClaimedValue, data: FileData) {
 }
 
 /** Changes a value to what the document says, with a note; the claim stays beside it. */
-function Mend({ value, data, onConfirm, onDone }: { value: ClaimedValue; data: FileData; onConfirm: Confirm; onDone: () => void }) {
-  const [text, setText] = useState(typeof value.confirmed === "string" ? value.confirmed : typeof value.claim === "string" ? value.claim : "");
+function Mend({
+  value,
+  data,
+  onConfirm,
+  onDone,
+}: {
+  value: ClaimedValue;
+  data: FileData;
+  onConfirm: Confirm;
+  onDone: () => void;
+}) {
+  const [text, setText] = useState(
+    typeof value.confirmed === "string" ? value.confirmed : typeof value.claim === "string" ? value.claim : "",
+  );
   const [note, setNote] = useState("");
   const options = optionsFor(value, data);
   const send = async () => {
-    const refused = await onConfirm({ scope: value.scope, section: value.section, entry: value.entry, field: value.field, value: text.trim() }, note.trim() || null);
+    const refused = await onConfirm(
+      { scope: value.scope, section: value.section, entry: value.entry, field: value.field, value: text.trim() },
+      note.trim() || null,
+    );
     if (!refused) onDone();
   };
   return (
     <div className="mend">
       {options ? (
-        <Select aria-label={value.title.en} value={text} options={options} onChange={setText} style={{ width: "100%" }} />
+        <Select
+          aria-label={value.title.en}
+          value={text}
+          options={options}
+          onChange={setText}
+          style={{ width: "100%" }}
+        />
       ) : (
         <Input aria-label={value.title.en} value={text} onChange={(e) => setText(e.target.value)} autoFocus />
       )}
-      <Input aria-label="Note" placeholder="Note: where it stands" value={note} onChange={(e) => setNote(e.target.value)} />
+      <Input
+        aria-label="Note"
+        placeholder="Note: where it stands"
+        value={note}
+        onChange={(e) => setNote(e.target.value)}
+      />
       <div className="presses">
         <Button size="small" type="primary" onClick={() => void send()}>
           Confirm
@@ -54,7 +89,17 @@ function Mend({ value, data, onConfirm, onDone }: { value: ClaimedValue; data: F
   );
 }
 
-function Line({ value, data, onConfirm, judged }: { value: ClaimedValue; data: FileData; onConfirm: Confirm; judged: boolean }) {
+function Line({
+  value,
+  data,
+  onConfirm,
+  judged,
+}: {
+  value: ClaimedValue;
+  data: FileData;
+  onConfirm: Confirm;
+  judged: boolean;
+}) {
   const [open, setOpen] = useState(false);
   const claim = valueText("en", value, value.claim, data.office);
   return (
@@ -72,7 +117,12 @@ function Line({ value, data, onConfirm, judged }: { value: ClaimedValue; data: F
       <span className="quiet">
         {value.state === "stale" ? "changed since" : value.state === "claimed" && !value.used ? "" : value.state}
         {judged && MENDABLE.has(value.kind) ? (
-          <button type="button" className="link-button" onClick={() => setOpen(!open)} aria-label={`Mend ${value.title.en}`}>
+          <button
+            type="button"
+            className="link-button"
+            onClick={() => setOpen(!open)}
+            aria-label={`Mend ${value.title.en}`}
+          >
             mend
           </button>
         ) : null}
@@ -83,7 +133,17 @@ function Line({ value, data, onConfirm, judged }: { value: ClaimedValue; data: F
 }
 
 /** A list section beside its document: one line an entry, such as a transcript's courses. */
-function Grid({ values, data, onConfirm, judged }: { values: readonly ClaimedValue[]; data: FileData; onConfirm: Confirm; judged: boolean }) {
+function Grid({
+  values,
+  data,
+  onConfirm,
+  judged,
+}: {
+  values: readonly ClaimedValue[];
+  data: FileData;
+  onConfirm: Confirm;
+  judged: boolean;
+}) {
   const [mending, setMending] = useState<ClaimedValue | null>(null);
   const entries = [...new Set(values.map((v) => v.entry))];
   const fields = [...new Map(values.map((v) => [v.field, v.title.en]))];
@@ -107,7 +167,16 @@ function Grid({ values, data, onConfirm, judged }: { values: readonly ClaimedVal
                 return (
                   <td key={field} data-state={value.state} data-kind={value.kind}>
                     {judged && MENDABLE.has(value.kind) ? (
-                      <button type="button" className="cell-button" onClick={() => setMending(value)} title={value.state === "changed" ? `claimed: ${valueText("en", value, value.claim, data.office)}` : value.state}>
+                      <button
+                        type="button"
+                        className="cell-button"
+                        onClick={() => setMending(value)}
+                        title={
+                          value.state === "changed"
+                            ? `claimed: ${valueText("en", value, value.claim, data.office)}`
+                            : value.state
+                        }
+                      >
                         {text}
                       </button>
                     ) : (
@@ -120,16 +189,41 @@ function Grid({ values, data, onConfirm, judged }: { values: readonly ClaimedVal
           ))}
         </tbody>
       </table>
-      {mending ? <Mend key={`${mending.entry}-${mending.field}`} value={mending} data={data} onConfirm={onConfirm} onDone={() => setMending(null)} /> : null}
+      {mending ? (
+        <Mend
+          key={`${mending.entry}-${mending.field}`}
+          value={mending}
+          data={data}
+          onConfirm={onConfirm}
+          onDone={() => setMending(null)}
+        />
+      ) : null}
     </div>
   );
 }
 
 /** The claim beside what was confirmed, for the fields that a requirement shows. */
-export function ValuePanel({ data, requirement, onConfirm }: { data: FileData; requirement: RequirementResult; onConfirm: Confirm }) {
-  const names = requirement.kind === "sections" ? data.values.filter((v) => requirement.sections.includes(v.section)).map((v) => `${v.section}.${v.field}`) : requirement.shows;
+export function ValuePanel({
+  data,
+  requirement,
+  onConfirm,
+}: {
+  data: FileData;
+  requirement: RequirementResult;
+  onConfirm: Confirm;
+}) {
+  const names =
+    requirement.kind === "sections"
+      ? data.values.filter((v) => requirement.sections.includes(v.section)).map((v) => `${v.section}.${v.field}`)
+      : requirement.shows;
   const own = data.values
-    .filter((v) => names.includes(`${v.section}.${v.field}`) && (requirement.entry === "" || v.entry === requirement.entry || !data.values.some((o) => o.section === v.section && o.entry === requirement.entry)))
+    .filter(
+      (v) =>
+        names.includes(`${v.section}.${v.field}`) &&
+        (requirement.entry === "" ||
+          v.entry === requirement.entry ||
+          !data.values.some((o) => o.section === v.section && o.entry === requirement.entry)),
+    )
     .filter((v) => v.claim !== null || v.confirmed !== null);
   if (own.length === 0) return null;
   const judged = data.assessment.file.stage !== "preparing" && requirement.kind === "document";
@@ -156,7 +250,8 @@ export function ValuePanel({ data, requirement, onConfirm }: { data: FileData; r
       })}
       {requirement.checks.map((check) => (
         <p key={check.key} className={check.trace.truth === "not met" ? "wrong strong" : "quiet"}>
-          {check.trace.truth === "met" ? "Holds" : check.trace.truth === "not met" ? "Does not hold" : "Open"}: {check.title.en}
+          {check.trace.truth === "met" ? "Holds" : check.trace.truth === "not met" ? "Does not hold" : "Open"}:{" "}
+          {check.title.en}
         </p>
       ))}
     </div>

@@ -11,7 +11,10 @@ type Office = Pick<ReferenceSet, "scales" | "tests" | "areas">;
 export function valueText(locale: Locale, field: Pick<Field, "kind" | "options">, value: Json, office: Office): string {
   if (value === null || value === "") return "—";
   if (typeof value === "boolean") return say(locale, value ? "form.yes" : "form.no");
-  if (Array.isArray(value)) return value.map((v) => (field.kind === "countries" && typeof v === "string" ? countryName(locale, v) : String(v))).join(", ");
+  if (Array.isArray(value))
+    return value
+      .map((v) => (field.kind === "countries" && typeof v === "string" ? countryName(locale, v) : String(v)))
+      .join(", ");
   if (typeof value === "object")
     return Object.entries(value)
       .map(([part, score]) => `${part} ${String(score)}`)

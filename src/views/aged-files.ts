@@ -2,6 +2,9 @@ import type pg from "pg";
 
 /** Files whose stored result was valid only until an instant that has passed, the oldest first. For the system alone. */
 export async function agedFiles(pool: pg.Pool, now: Date, most: number): Promise<readonly string[]> {
-  const { rows } = await pool.query<{ id: string }>("select application_id as id from file_standing where valid_until <= $1 order by valid_until limit $2", [now, most]);
+  const { rows } = await pool.query<{ id: string }>(
+    "select application_id as id from file_standing where valid_until <= $1 order by valid_until limit $2",
+    [now, most],
+  );
   return rows.map((r) => r.id);
 }

@@ -1,4 +1,6 @@
+import type pg from "pg";
 import { z } from "zod";
+import { readContent } from "../db/content";
 import { fileInScope, programmesOf, scopeParameter } from "./scope";
 import { defineView } from "./view";
 
@@ -24,3 +26,8 @@ export const document = defineView({
     return rows[0] ?? null;
   },
 });
+
+/** The bytes of a document that the view has let through, chunk by chunk. */
+export function documentBytes(pool: pg.Pool, document: Pick<DocumentData, "sha256">): AsyncGenerator<Buffer> {
+  return readContent(pool, document.sha256);
+}

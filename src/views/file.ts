@@ -6,7 +6,7 @@ import { ruleInputs } from "../core/assessment/findings";
 import type { Assessment } from "../core/assessment/result";
 import { unconfirmed } from "../core/assessment/steps";
 import type { ReferenceSet } from "../core/office/reference-set";
-import { factName, type Field, type Section } from "../core/sections/definition";
+import { type Field, factName, type Section } from "../core/sections/definition";
 import { AnswerIndex } from "../core/sections/typed-facts";
 import type { LocalText } from "../core/text/local-text";
 import { database } from "../db/connection";
@@ -82,16 +82,46 @@ export interface FileData {
   readonly officer: { readonly id: string; readonly name: string } | null;
   readonly groupTitle: LocalText | null;
   readonly assessment: Assessment;
-  readonly choices: readonly { readonly id: string; readonly code: string; readonly title: LocalText; readonly award: string; readonly start: string; readonly submittedAt: string | null; readonly decision: FileDecision | null }[];
+  readonly choices: readonly {
+    readonly id: string;
+    readonly code: string;
+    readonly title: LocalText;
+    readonly award: string;
+    readonly start: string;
+    readonly submittedAt: string | null;
+    readonly decision: FileDecision | null;
+  }[];
   readonly values: readonly ClaimedValue[];
   readonly shows: Readonly<Record<string, readonly string[]>>;
   readonly sections: readonly { readonly key: string; readonly title: LocalText; readonly repeats: boolean }[];
   readonly documents: readonly FileDocument[];
   readonly references: readonly FileReference[];
-  readonly charges: readonly { readonly id: string; readonly item: string; readonly scope: string; readonly minor: number; readonly paidMinor: number; readonly currency: string; readonly reference: string }[];
-  readonly asks: readonly { readonly requirement: string; readonly scope: string; readonly entry: string; readonly text: string; readonly due: string; readonly answeredAt: string | null }[];
+  readonly charges: readonly {
+    readonly id: string;
+    readonly item: string;
+    readonly scope: string;
+    readonly minor: number;
+    readonly paidMinor: number;
+    readonly currency: string;
+    readonly reference: string;
+  }[];
+  readonly asks: readonly {
+    readonly requirement: string;
+    readonly scope: string;
+    readonly entry: string;
+    readonly text: string;
+    readonly due: string;
+    readonly answeredAt: string | null;
+  }[];
   readonly events: readonly FileEvent[];
-  readonly messages: readonly { readonly id: string; readonly template: string; readonly to: string; readonly at: string; readonly state: string; readonly failure: string | null }[];
+  readonly messages: readonly {
+    readonly id: string;
+    readonly template: string;
+    readonly to: string;
+    readonly at: string;
+    readonly state: string;
+    readonly failure: string | null;
+  }[];
   readonly ruleFields: Readonly<Record<string, readonly string[]>>;
   /** What facts are called, by the names that rules use. */
   readonly factTitles: Readonly<Record<string, string>>;
@@ -187,7 +217,14 @@ function valuesOf(loaded: LoadedFile, index: AnswerIndex): readonly ClaimedValue
   return [...values.values()];
 }
 
-function claimed(index: AnswerIndex, section: Section, field: Field, scope: string, entry: string, used: ReadonlySet<string>): ClaimedValue {
+function claimed(
+  index: AnswerIndex,
+  section: Section,
+  field: Field,
+  scope: string,
+  entry: string,
+  used: ReadonlySet<string>,
+): ClaimedValue {
   const claim = index.claim(scope, section.key, entry, field.key);
   const confirmation = index.confirmed(scope, section.key, entry, field.key);
   const same = confirmation && JSON.stringify(confirmation.value) === JSON.stringify(claim);
@@ -208,7 +245,9 @@ function claimed(index: AnswerIndex, section: Section, field: Field, scope: stri
 
 function ruleFields(loaded: LoadedFile): Readonly<Record<string, readonly string[]>> {
   const bodies = loaded.facts.choices.flatMap((c) => loaded.rulebooks[c.rulebookId]?.body ?? []);
-  return Object.fromEntries(bodies.flatMap((body) => [...ruleInputs(body)].map(([rule, fields]) => [rule, [...fields]])));
+  return Object.fromEntries(
+    bodies.flatMap((body) => [...ruleInputs(body)].map(([rule, fields]) => [rule, [...fields]])),
+  );
 }
 
 function factTitles(loaded: LoadedFile): Readonly<Record<string, string>> {
@@ -216,7 +255,12 @@ function factTitles(loaded: LoadedFile): Readonly<Record<string, string>> {
   return Object.fromEntries(
     bodies.flatMap((body) => [
       ...body.measures.map((m) => [`measure.${m.key}`, m.title.en] as const),
-      ...body.sections.flatMap((s) => s.fields.flatMap((f) => [[`${factName(s)}.${f.key}`, f.title.en] as const, [`it.${f.key}`, f.title.en] as const])),
+      ...body.sections.flatMap((s) =>
+        s.fields.flatMap((f) => [
+          [`${factName(s)}.${f.key}`, f.title.en] as const,
+          [`it.${f.key}`, f.title.en] as const,
+        ]),
+      ),
     ]),
   );
 }
@@ -231,7 +275,13 @@ async function readFile(ctx: ViewContext, id: string): Promise<FileData | null> 
   const index = new AnswerIndex(loaded.facts);
   const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office);
   const place = (r: { scope: string; key: string; entry: string }) => `${r.scope}|${r.key}|${r.entry}`;
-  const sections = new Map(all.flatMap((c) => c.rulebook.body.sections.map((s) => [s.key, { key: s.key, title: s.title, repeats: s.repeats !== undefined }] as const)));
+  const sections = new Map(
+    all.flatMap((c) =>
+      c.rulebook.body.sections.map(
+        (s) => [s.key, { key: s.key, title: s.title, repeats: s.repeats !== undefined }] as const,
+      ),
+    ),
+  );
   return {
     ...extras,
     id,
@@ -242,11 +292,21 @@ async function readFile(ctx: ViewContext, id: string): Promise<FileData | null> 
     groupTitle: office.set.groups.find((g) => g.key === assessment.file.group)?.title ?? null,
     assessment,
     values: valuesOf(loaded, index),
-    shows: Object.fromEntries(assessment.requirements.map((r) => [place(r), unconfirmed({ contexts: all, index }, r).map((v) => `${v.scope}|${v.section}|${v.entry}|${v.field}`)])),
+    shows: Object.fromEntries(
+      assessment.requirements.map((r) => [
+        place(r),
+        unconfirmed({ contexts: all, index }, r).map((v) => `${v.scope}|${v.section}|${v.entry}|${v.field}`),
+      ]),
+    ),
     sections: [...sections.values()],
     ruleFields: ruleFields(loaded),
     factTitles: factTitles(loaded),
-    office: { scales: office.set.scales, tests: office.set.tests, areas: office.set.areas, targets: office.set.targets },
+    office: {
+      scales: office.set.scales,
+      tests: office.set.tests,
+      areas: office.set.areas,
+      targets: office.set.targets,
+    },
   };
 }
 
@@ -257,7 +317,10 @@ export const file = defineView({
   read: async (ctx, { number }) => {
     const scope = programmesOf(ctx.actor);
     if (scope === null) return null;
-    const { rows } = await ctx.pool.query<{ id: string }>(`select a.id from application a where a.number = $2 and ${fileInScope("a.id", "$1")}`, [scopeParameter(scope), number]);
+    const { rows } = await ctx.pool.query<{ id: string }>(
+      `select a.id from application a where a.number = $2 and ${fileInScope("a.id", "$1")}`,
+      [scopeParameter(scope), number],
+    );
     return rows[0] ? readFile(ctx, rows[0].id) : null;
   },
 });

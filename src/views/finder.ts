@@ -1,8 +1,8 @@
 import { z } from "zod";
 import type { RulebookBody } from "../core/rulebook/rulebook";
 import type { LocalText } from "../core/text/local-text";
-import { currentOffice } from "../db/office";
 import { database } from "../db/connection";
+import { currentOffice } from "../db/office";
 import { defineView } from "./view";
 
 export interface FinderGroup {

@@ -17,5 +17,11 @@ export async function identityOf(pool: pg.Pool, accountId: string): Promise<Iden
     [accountId],
   );
   const [row] = rows;
-  return row ? { actor: { kind: "person", id: row.id, name: row.name, grants: row.grants }, email: row.email, locale: row.locale } : null;
+  return row
+    ? {
+        actor: { kind: "person", id: row.id, name: row.name, grants: row.grants },
+        email: row.email,
+        locale: row.locale,
+      }
+    : null;
 }

@@ -4,11 +4,23 @@ import { finder } from "./finder";
 import { linkPurpose } from "./link-purpose";
 import { myMessages, tray } from "./messages";
 import { myApplication, myApplications } from "./my-application";
-import { payment } from "./payment";
 import { peek } from "./peek";
 import { referencePage } from "./reference-page";
 import { staff } from "./staff";
 import { turns } from "./turns";
 
 /** Every view there is: a test walks them with every role. */
-export const VIEWS = { document, file, finder, linkPurpose, myApplication, myApplications, myMessages, payment, peek, referencePage, staff, tray, turns } as const;
+export const VIEWS = {
+  document,
+  file,
+  finder,
+  linkPurpose,
+  myApplication,
+  myApplications,
+  myMessages,
+  peek,
+  referencePage,
+  staff,
+  tray,
+  turns,
+} as const;

@@ -8,7 +8,10 @@ export const linkPurpose = defineView({
   input: z.object({ token: z.string().max(100) }),
   read: async ({ pool, now }, { token }): Promise<string | null> => {
     const hash = createHash("sha256").update(token).digest("hex");
-    const { rows } = await pool.query<{ purpose: string }>("select purpose from mail_link where token_hash = $1 and used_at is null and replaced_at is null and ends_at > $2", [hash, now]);
+    const { rows } = await pool.query<{ purpose: string }>(
+      "select purpose from mail_link where token_hash = $1 and used_at is null and replaced_at is null and ends_at > $2",
+      [hash, now],
+    );
     return rows[0]?.purpose ?? null;
   },
 });

@@ -16,7 +16,11 @@ export interface MyMessage {
 export const myMessages = defineView({
   name: "my-messages",
   input: z.object({}),
-  read: async ({ pool, actor, now }): Promise<{ readonly zone: string; readonly messages: readonly MyMessage[] } | null> => {
+  read: async ({
+    pool,
+    actor,
+    now,
+  }): Promise<{ readonly zone: string; readonly messages: readonly MyMessage[] } | null> => {
     if (actor.kind !== "person") return null;
     const { rows } = await pool.query<MyMessage>(
       `select id, template, locale, values - 'link' as values, coalesce(sent_at, queued_at) as at, state = 'sent' as sent from message

@@ -3,16 +3,16 @@ import { assess } from "../core/assessment/assess";
 import { contexts } from "../core/assessment/context";
 import type { Json } from "../core/assessment/facts";
 import type { Assessment } from "../core/assessment/result";
+import { maySupply } from "../core/documents/may-supply";
 import type { ReferenceSet } from "../core/office/reference-set";
 import { applies, fieldsThatApply } from "../core/sections/completeness";
-import { factName, type Field, type Section } from "../core/sections/definition";
+import { type Field, factName, type Section } from "../core/sections/definition";
 import { mayChange } from "../core/sections/lock";
 import { AnswerIndex, COMPLETE_FIELD } from "../core/sections/typed-facts";
 import type { LocalText } from "../core/text/local-text";
 import { database } from "../db/connection";
 import { type LoadedFile, loadFile } from "../db/load-file";
 import { currentOffice } from "../db/office";
-import { maySupply } from "../core/documents/may-supply";
 import { defineView, type ViewContext } from "./view";
 
 /** A section as the applicant's page shows it: definitions, answers, and which fields apply at present. */
@@ -56,11 +56,47 @@ export interface MyApplication {
   readonly assessment: Assessment;
   readonly groupTitle: LocalText | null;
   readonly sections: readonly FormSection[];
-  readonly documents: readonly { readonly requirement: string; readonly scope: string; readonly entry: string; readonly open: boolean; readonly help: LocalText | null; readonly entryTitle: string | null; readonly supplied: readonly Supplied[] }[];
-  readonly references: readonly { readonly id: string; readonly referee: string; readonly state: string; readonly askedAt: string }[];
-  readonly charges: readonly { readonly id: string; readonly scope: string; readonly item: string; readonly minor: number; readonly paidMinor: number; readonly currency: string; readonly reference: string; readonly last: string | null }[];
-  readonly asks: readonly { readonly requirement: string; readonly scope: string; readonly entry: string; readonly text: string; readonly due: string }[];
-  readonly choices: readonly { readonly id: string; readonly code: string; readonly title: LocalText; readonly award: string; readonly start: string; readonly decision: MyDecision | null; readonly submittedAt: string | null }[];
+  readonly documents: readonly {
+    readonly requirement: string;
+    readonly scope: string;
+    readonly entry: string;
+    readonly open: boolean;
+    readonly help: LocalText | null;
+    readonly entryTitle: string | null;
+    readonly supplied: readonly Supplied[];
+  }[];
+  readonly references: readonly {
+    readonly id: string;
+    readonly referee: string;
+    readonly state: string;
+    readonly askedAt: string;
+  }[];
+  readonly charges: readonly {
+    readonly id: string;
+    readonly scope: string;
+    readonly item: string;
+    readonly minor: number;
+    readonly paidMinor: number;
+    readonly currency: string;
+    readonly reference: string;
+    readonly last: string | null;
+  }[];
+  readonly asks: readonly {
+    readonly requirement: string;
+    readonly scope: string;
+    readonly entry: string;
+    readonly text: string;
+    readonly due: string;
+  }[];
+  readonly choices: readonly {
+    readonly id: string;
+    readonly code: string;
+    readonly title: LocalText;
+    readonly award: string;
+    readonly start: string;
+    readonly decision: MyDecision | null;
+    readonly submittedAt: string | null;
+  }[];
   readonly events: readonly { readonly act: string; readonly at: string }[];
   readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
 }
@@ -91,7 +127,12 @@ const SHOWN_EVENTS = [
   "withdraw",
 ];
 
-function formSections(loaded: LoadedFile, index: AnswerIndex, all: ReturnType<typeof contexts>, assessment: Assessment): readonly FormSection[] {
+function formSections(
+  loaded: LoadedFile,
+  index: AnswerIndex,
+  all: ReturnType<typeof contexts>,
+  assessment: Assessment,
+): readonly FormSection[] {
   const sections = new Map<string, FormSection>();
   for (const { choice, rulebook, source } of all) {
     for (const section of rulebook.body.sections) {
@@ -101,7 +142,9 @@ function formSections(loaded: LoadedFile, index: AnswerIndex, all: ReturnType<ty
       const using = all.filter((c) => c.rulebook.body.sections.some((s) => s.key === section.key)).map((c) => c.choice);
       const empty = !loaded.facts.answers.some((a) => a.scope === scope && a.section === section.key);
       const ids = section.repeats ? index.entries(scope, section.key) : [""];
-      const gaps = assessment.requirements.flatMap((r) => r.gaps).filter((g) => g.scope === scope && g.section === section.key);
+      const gaps = assessment.requirements
+        .flatMap((r) => r.gaps)
+        .filter((g) => g.scope === scope && g.section === section.key);
       sections.set(key, {
         key: section.key,
         scope,
@@ -131,10 +174,27 @@ function formSections(loaded: LoadedFile, index: AnswerIndex, all: ReturnType<ty
 }
 
 interface Extras {
-  uploads: { evidence_id: string; requirement: string; scope: string; entry: string; upload_id: string; name: string; pages: number; marks: string[]; size: number; judged: boolean }[] | null;
+  uploads:
+    | {
+        evidence_id: string;
+        requirement: string;
+        scope: string;
+        entry: string;
+        upload_id: string;
+        name: string;
+        pages: number;
+        marks: string[];
+        size: number;
+        judged: boolean;
+      }[]
+    | null;
   charges: MyApplication["charges"] | null;
   asks: MyApplication["asks"] | null;
-  choices: (Omit<MyApplication["choices"][number], "decision"> & { decision: (Omit<MyDecision, "conditions"> & { conditions: { way: LocalText }[]; released: boolean }) | null })[] | null;
+  choices:
+    | (Omit<MyApplication["choices"][number], "decision"> & {
+        decision: (Omit<MyDecision, "conditions"> & { conditions: { way: LocalText }[]; released: boolean }) | null;
+      })[]
+    | null;
   events: MyApplication["events"] | null;
 }
 
@@ -157,7 +217,12 @@ const EXTRAS = `select
 function applicantsShare(assessment: Assessment, released: ReadonlySet<string>): Assessment {
   return {
     ...assessment,
-    choices: assessment.choices.map((c) => ({ ...c, findings: [], eligibility: "open", promise: released.has(c.id) ? null : c.promise })),
+    choices: assessment.choices.map((c) => ({
+      ...c,
+      findings: [],
+      eligibility: "open",
+      promise: released.has(c.id) ? null : c.promise,
+    })),
     requirements: assessment.requirements.map((r) => ({ ...r, shows: [], checks: [] })),
   };
 }
@@ -177,7 +242,9 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
     const { released: _released, conditions, ...shown } = decision;
     return { ...choice, decision: { ...shown, conditions: conditions.map((c) => c.way) } };
   });
-  const helpOf = new Map(Object.values(loaded.rulebooks).flatMap((r) => r.body.requirements.map((q) => [q.key, q.help ?? null] as const)));
+  const helpOf = new Map(
+    Object.values(loaded.rulebooks).flatMap((r) => r.body.requirements.map((q) => [q.key, q.help ?? null] as const)),
+  );
   return {
     id,
     number: loaded.facts.application.number,
@@ -197,9 +264,22 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
         entryTitle: entryTitle(loaded, r.entry),
         supplied: (extras?.uploads ?? [])
           .filter((u) => u.requirement === r.key && u.scope === r.scope && u.entry === r.entry)
-          .map((u) => ({ evidenceId: u.evidence_id, uploadId: u.upload_id, name: u.name, pages: u.pages, marks: u.marks, size: u.size, judged: u.judged })),
+          .map((u) => ({
+            evidenceId: u.evidence_id,
+            uploadId: u.upload_id,
+            name: u.name,
+            pages: u.pages,
+            marks: u.marks,
+            size: u.size,
+            judged: u.judged,
+          })),
       })),
-    references: loaded.facts.references.map(({ id: requestId, referee, state, askedAt }) => ({ id: requestId, referee, state, askedAt })),
+    references: loaded.facts.references.map(({ id: requestId, referee, state, askedAt }) => ({
+      id: requestId,
+      referee,
+      state,
+      askedAt,
+    })),
     charges: extras?.charges ?? [],
     asks: extras?.asks ?? [],
     choices,
@@ -222,7 +302,10 @@ export const myApplication = defineView({
   input: z.object({ number: z.string().max(20) }),
   read: async (ctx, { number }) => {
     if (ctx.actor.kind !== "person") return null;
-    const { rows } = await ctx.pool.query<{ id: string }>("select id from application where number = $1 and person_id = $2", [number, ctx.actor.id]);
+    const { rows } = await ctx.pool.query<{ id: string }>(
+      "select id from application where number = $1 and person_id = $2",
+      [number, ctx.actor.id],
+    );
     return rows[0] ? readApplication(ctx, rows[0].id) : null;
   },
 });

@@ -9,8 +9,18 @@ export interface PeekData {
   readonly name: string;
   readonly group: string | null;
   readonly birthDate: string | null;
-  readonly choices: readonly { readonly rank: number; readonly code: string; readonly title: string; readonly eligibility: string; readonly stage: string }[];
-  readonly requirements: readonly { readonly title: string; readonly standing: Standing; readonly note: string | null }[];
+  readonly choices: readonly {
+    readonly rank: number;
+    readonly code: string;
+    readonly title: string;
+    readonly eligibility: string;
+    readonly stage: string;
+  }[];
+  readonly requirements: readonly {
+    readonly title: string;
+    readonly standing: Standing;
+    readonly note: string | null;
+  }[];
   readonly promise: { readonly days: number; readonly used: number } | null;
 }
 
@@ -30,9 +40,19 @@ export const peek = defineView({
       birthDate: typeof birth === "string" ? birth : null,
       choices: data.choices.map((c, i) => {
         const result = data.assessment.choices.find((r) => r.id === c.id);
-        return { rank: i + 1, code: c.code, title: english(c.title), eligibility: result?.eligibility ?? "open", stage: result?.stage ?? "preparing" };
+        return {
+          rank: i + 1,
+          code: c.code,
+          title: english(c.title),
+          eligibility: result?.eligibility ?? "open",
+          stage: result?.stage ?? "preparing",
+        };
       }),
-      requirements: data.assessment.requirements.map((r) => ({ title: english(r.title), standing: r.standing, note: r.gaps.length > 0 ? `${r.gaps.length} open` : null })),
+      requirements: data.assessment.requirements.map((r) => ({
+        title: english(r.title),
+        standing: r.standing,
+        note: r.gaps.length > 0 ? `${r.gaps.length} open` : null,
+      })),
       promise: data.assessment.choices.find((c) => c.promise)?.promise ?? null,
     };
   },

@@ -14,7 +14,9 @@ export interface ReferencePage {
 
 /** The request behind a link's hash; null when there is none. For finding the holder, before there is an actor. */
 export async function requestOfLink(pool: pg.Pool, tokenHash: string): Promise<string | null> {
-  const { rows } = await pool.query<{ id: string }>("select id from reference_request where token_hash = $1", [tokenHash]);
+  const { rows } = await pool.query<{ id: string }>("select id from reference_request where token_hash = $1", [
+    tokenHash,
+  ]);
   return rows[0]?.id ?? null;
 }
 

@@ -69,7 +69,11 @@ interface Row {
   officer: string | null;
 }
 
-async function counts(ctx: ViewContext, scope: readonly string[] | null, mine: string | null): Promise<readonly TurnCount[]> {
+async function counts(
+  ctx: ViewContext,
+  scope: readonly string[] | null,
+  mine: string | null,
+): Promise<readonly TurnCount[]> {
   const { rows } = await ctx.pool.query<TurnCount>(
     `select s.turn, s.reason, count(*)::int as count from file_standing s
      where ($2::uuid is null or s.officer_id = $2) and ${fileInScope("s.application_id", "$1")} group by s.turn, s.reason`,
@@ -79,7 +83,12 @@ async function counts(ctx: ViewContext, scope: readonly string[] | null, mine: s
 }
 
 /** A page of files by keyset: urgent first, then by number. No jsonb, no offset. */
-async function page(ctx: ViewContext, scope: readonly string[] | null, filter: z.output<typeof input>, mine: string | null): Promise<readonly Row[]> {
+async function page(
+  ctx: ViewContext,
+  scope: readonly string[] | null,
+  filter: z.output<typeof input>,
+  mine: string | null,
+): Promise<readonly Row[]> {
   const [orderAt, number] = filter.after?.split("~") ?? [];
   const { rows } = await ctx.pool.query<Row>(
     `select s.application_id as id, s.number, n.shown as name, s.programmes, s.stage, s.turn, s.reason, s.next_title as title, s.next_count as count, s.comb, s.due_at, s.order_at,
@@ -100,12 +109,25 @@ async function refreshed(ctx: ViewContext, rows: readonly Row[]): Promise<readon
   const aged = rows.filter((r) => r.valid_until !== null && r.valid_until <= ctx.now).map((r) => r.id);
   if (aged.length === 0) return rows;
   const office = await currentOffice(database(ctx.pool));
-  const fresh = new Map((await loadFiles(ctx.pool, aged)).map((loaded) => [loaded.facts.application.id, assess({ ...loaded, office, at: ctx.now.getTime() })]));
+  const fresh = new Map(
+    (await loadFiles(ctx.pool, aged)).map((loaded) => [
+      loaded.facts.application.id,
+      assess({ ...loaded, office, at: ctx.now.getTime() }),
+    ]),
+  );
   return rows.map((row) => {
     const assessment = fresh.get(row.id);
     if (!assessment) return row;
     const { file } = assessment;
-    return { ...row, stage: file.stage, turn: file.turn, reason: reasonOf(assessment), title: file.next?.title?.en ?? null, comb: combText(file.comb), due_at: file.dueAt === null ? null : new Date(file.dueAt) };
+    return {
+      ...row,
+      stage: file.stage,
+      turn: file.turn,
+      reason: reasonOf(assessment),
+      title: file.next?.title?.en ?? null,
+      comb: combText(file.comb),
+      due_at: file.dueAt === null ? null : new Date(file.dueAt),
+    };
   });
 }
 
@@ -118,7 +140,11 @@ export const turns = defineView({
     if (scope === null || ctx.actor.kind !== "person") return null;
     const mine = filter.mine ? ctx.actor.id : null;
     const parameter = scopeParameter(scope);
-    const [all, found, office] = await Promise.all([counts(ctx, parameter, mine), page(ctx, parameter, filter, mine), currentOffice(database(ctx.pool))]);
+    const [all, found, office] = await Promise.all([
+      counts(ctx, parameter, mine),
+      page(ctx, parameter, filter, mine),
+      currentOffice(database(ctx.pool)),
+    ]);
     const shown = await refreshed(ctx, found.slice(0, PAGE));
     const last = shown.at(-1);
     return {
@@ -131,7 +157,12 @@ export const turns = defineView({
         lastEventAt: last_event_at.toISOString(),
       })),
       next: found.length > PAGE && last ? `${last.order_at.toISOString()}~${last.number}` : null,
-      total: all.filter((c) => (filter.turn === null || c.turn === filter.turn) && (filter.reason === null || c.reason === filter.reason)).reduce((sum, c) => sum + c.count, 0),
+      total: all
+        .filter(
+          (c) =>
+            (filter.turn === null || c.turn === filter.turn) && (filter.reason === null || c.reason === filter.reason),
+        )
+        .reduce((sum, c) => sum + c.count, 0),
     };
   },
 });

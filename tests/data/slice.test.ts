@@ -9,13 +9,13 @@ import { requestReference } from "../../src/acts/request-reference";
 import { startApplication } from "../../src/acts/start-application";
 import { submitApplication } from "../../src/acts/submit-application";
 import { assess } from "../../src/core/assessment/assess";
-import type { Actor } from "../../src/core/rights/actor";
-import { unconfirmed } from "../../src/core/assessment/steps";
 import { contexts } from "../../src/core/assessment/context";
+import { unconfirmed } from "../../src/core/assessment/steps";
+import type { Actor } from "../../src/core/rights/actor";
 import { AnswerIndex } from "../../src/core/sections/typed-facts";
+import { database } from "../../src/db/connection";
 import { loadFile } from "../../src/db/load-file";
 import { currentOffice } from "../../src/db/office";
-import { database } from "../../src/db/connection";
 import { type Filled, fillForm, supply } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import * as documents from "../../src/demo/documents";
@@ -60,7 +60,9 @@ describe("a file travels from its first page to an accepted offer", () => {
     ({ applicationId } = await must(world, startApplication, applicant, { roundId }));
     expect(await turn()).toEqual(["preparing", "applicant", "fill", null]);
     choiceId = (await look()).result.choices[0]?.id ?? "";
-    expect(await runAct(world.runtime, submitApplication, applicant, { applicationId, choiceIds: [choiceId] })).toMatchObject({ ok: false, reason: "not-complete" });
+    expect(
+      await runAct(world.runtime, submitApplication, applicant, { applicationId, choiceIds: [choiceId] }),
+    ).toMatchObject({ ok: false, reason: "not-complete" });
   });
 
   it("knows the overseas group and its fee once citizenship is stated", async () => {
@@ -72,18 +74,60 @@ describe("a file travels from its first page to an accepted offer", () => {
 
   it("can be submitted when documents, reference and fee are there, and not before", async () => {
     const madeOn = world.runtime.now();
-    await supply(world.runtime, applicant, applicationId, "passport", "", "passport.pdf", await documents.passport(who, madeOn));
-    await supply(world.runtime, applicant, applicationId, "certificate", filled.degree, "certificate.pdf", await documents.certificate(who, madeOn));
-    await supply(world.runtime, applicant, applicationId, "transcript", filled.degree, "transcript.pdf", await documents.transcript(who, madeOn, true));
-    await supply(world.runtime, applicant, applicationId, "motivation", "", "letter.pdf", await documents.motivation(who, madeOn));
-    await supply(world.runtime, applicant, applicationId, "english", "", "het.pdf", await documents.englishProof(who, madeOn));
+    await supply(
+      world.runtime,
+      applicant,
+      applicationId,
+      "passport",
+      "",
+      "passport.pdf",
+      await documents.passport(who, madeOn),
+    );
+    await supply(
+      world.runtime,
+      applicant,
+      applicationId,
+      "certificate",
+      filled.degree,
+      "certificate.pdf",
+      await documents.certificate(who, madeOn),
+    );
+    await supply(
+      world.runtime,
+      applicant,
+      applicationId,
+      "transcript",
+      filled.degree,
+      "transcript.pdf",
+      await documents.transcript(who, madeOn, true),
+    );
+    await supply(
+      world.runtime,
+      applicant,
+      applicationId,
+      "motivation",
+      "",
+      "letter.pdf",
+      await documents.motivation(who, madeOn),
+    );
+    await supply(
+      world.runtime,
+      applicant,
+      applicationId,
+      "english",
+      "",
+      "het.pdf",
+      await documents.englishProof(who, madeOn),
+    );
     const { result } = await look();
     expect(result.choices[0]?.missing.map((m) => m.requirement)).toEqual(["reference", "fee"]);
     await must(world, requestReference, applicant, { applicationId, referee: filled.referee });
     const charge = (await look()).loaded.facts.charges[0];
     const { paymentId } = await must(world, startPayment, applicant, { applicationId, chargeId: charge?.id ?? "" });
     await must(world, recordPayment, SYSTEM, { paymentId, providerKey: "k1", result: "booked" });
-    expect(await must(world, recordPayment, SYSTEM, { paymentId, providerKey: "k1", result: "booked" })).toEqual({ first: false });
+    expect(await must(world, recordPayment, SYSTEM, { paymentId, providerKey: "k1", result: "booked" })).toEqual({
+      first: false,
+    });
     expect(await turn()).toEqual(["preparing", "applicant", "submit", null]);
     await must(world, submitApplication, applicant, { applicationId, choiceIds: [choiceId] });
     expect(await turn()).toEqual(["submitted", "office", "check", "passport"]);
@@ -92,13 +136,40 @@ describe("a file travels from its first page to an accepted offer", () => {
   it("goes to and fro over a transcript that was sent back", async () => {
     world.later(26 * HOUR);
     await must(world, acceptEvidence, officer, { applicationId, requirement: "passport", ...at });
-    await must(world, returnEvidence, officer, { applicationId, requirement: "transcript", scope: "file", entry: filled.degree, reason: "incomplete", text: "Page 2 is missing.", due: "2026-12-09" });
-    for (const requirement of ["motivation", "english"]) await must(world, acceptEvidence, officer, { applicationId, requirement, ...at });
-    await must(world, acceptEvidence, officer, { applicationId, requirement: "certificate", scope: "file", entry: filled.degree });
+    await must(world, returnEvidence, officer, {
+      applicationId,
+      requirement: "transcript",
+      scope: "file",
+      entry: filled.degree,
+      reason: "incomplete",
+      text: "Page 2 is missing.",
+      due: "2026-12-09",
+    });
+    for (const requirement of ["motivation", "english"])
+      await must(world, acceptEvidence, officer, { applicationId, requirement, ...at });
+    await must(world, acceptEvidence, officer, {
+      applicationId,
+      requirement: "certificate",
+      scope: "file",
+      entry: filled.degree,
+    });
     expect((await turn()).slice(1, 3)).toEqual(["office", "confirm"]);
     world.later(2 * DAY);
-    await supply(world.runtime, applicant, applicationId, "transcript", filled.degree, "whole.pdf", await documents.transcript(who, world.runtime.now()));
-    await must(world, acceptEvidence, officer, { applicationId, requirement: "transcript", scope: "file", entry: filled.degree });
+    await supply(
+      world.runtime,
+      applicant,
+      applicationId,
+      "transcript",
+      filled.degree,
+      "whole.pdf",
+      await documents.transcript(who, world.runtime.now()),
+    );
+    await must(world, acceptEvidence, officer, {
+      applicationId,
+      requirement: "transcript",
+      scope: "file",
+      entry: filled.degree,
+    });
   });
 
   it("waits for the referee once the office has confirmed what the rules use", async () => {
@@ -111,8 +182,14 @@ describe("a file travels from its first page to an accepted offer", () => {
     const { rows } = await world.runtime.pool.query<{ id: string }>("select id from reference_request");
     const link: Actor = { kind: "link", requestId: rows[0]?.id ?? "" };
     await must(world, openReference, link, {});
-    await must(world, giveReference, link, { answers: { known: "Two years, as supervisor", rating: "very good", text: who.referee.words } });
-    expect(await runAct(world.runtime, giveReference, link, { answers: { known: "x", rating: "good", text: "once more, twenty signs" } })).toMatchObject({ reason: "link-ended" });
+    await must(world, giveReference, link, {
+      answers: { known: "Two years, as supervisor", rating: "very good", text: who.referee.words },
+    });
+    expect(
+      await runAct(world.runtime, giveReference, link, {
+        answers: { known: "x", rating: "good", text: "once more, twenty signs" },
+      }),
+    ).toMatchObject({ reason: "link-ended" });
     await must(world, acceptEvidence, officer, { applicationId, requirement: "reference", ...at });
     expect((await turn()).slice(0, 3)).toEqual(["complete", "office", "decide"]);
   });
@@ -121,14 +198,22 @@ describe("a file travels from its first page to an accepted offer", () => {
     const { result } = await look();
     const choice = result.choices[0];
     expect(choice?.eligibility).toBe("eligible");
-    expect(choice?.findings.map((f) => [f.key, f.finding, f.basis])).toEqual(["firstDegree", "credits", "natural", "grade", "english"].map((key) => [key, "met", "confirmed"]));
-    expect(choice?.findings.find((f) => f.key === "grade")?.trace.leaf?.detail).toMatchObject({ got: "15.5", exact: "2.35", shown: "2.3" });
+    expect(choice?.findings.map((f) => [f.key, f.finding, f.basis])).toEqual(
+      ["firstDegree", "credits", "natural", "grade", "english"].map((key) => [key, "met", "confirmed"]),
+    );
+    expect(choice?.findings.find((f) => f.key === "grade")?.trace.leaf?.detail).toMatchObject({
+      got: "15.5",
+      exact: "2.35",
+      shown: "2.3",
+    });
     expect(choice?.promise).toMatchObject({ days: 30 });
   });
 
   it("is decided by one person, released by another, and accepted by the applicant", async () => {
     await must(world, prepareDecision, lead, { applicationId, choiceId, kind: "offer" });
-    expect(await runAct(world.runtime, releaseDecision, lead, { applicationId, choiceId })).toMatchObject({ reason: "needs-second-person" });
+    expect(await runAct(world.runtime, releaseDecision, lead, { applicationId, choiceId })).toMatchObject({
+      reason: "needs-second-person",
+    });
     const second = await makePerson(world, "Second Lead", ["lead officer"]);
     await must(world, releaseDecision, second, { applicationId, choiceId });
     expect(await turn()).toEqual(["decided", "applicant", "answer offer", null]);

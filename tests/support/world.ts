@@ -1,11 +1,11 @@
 import { inject } from "vitest";
+import type { z } from "zod";
 import { startCluster } from "../../commands/cluster.mjs";
 import { type Act, type Outcome, type Runtime, runAct } from "../../src/acts/act";
 import type { Actor, Role } from "../../src/core/rights/actor";
 import { openPool } from "../../src/db/connection";
 import { migrateDatabase } from "../../src/db/migrate";
 import { openQueue, startQueue } from "../../src/db/queue";
-import type { z } from "zod";
 
 /** A database of one test file's own, with a clock that the test moves. */
 export interface World {
@@ -49,17 +49,35 @@ export const SYSTEM: Actor = { kind: "system" };
 export const VISITOR: Actor = { kind: "visitor" };
 
 /** Runs an act that has to succeed. */
-export async function must<Schema extends z.ZodType, Value>(world: World, act: Act<Schema, Value>, actor: Actor, input: z.input<Schema>): Promise<Value> {
+export async function must<Schema extends z.ZodType, Value>(
+  world: World,
+  act: Act<Schema, Value>,
+  actor: Actor,
+  input: z.input<Schema>,
+): Promise<Value> {
   const outcome: Outcome<Value> = await runAct(world.runtime, act, actor, input);
-  if (!outcome.ok) throw new Error(`${act.name} was refused: ${outcome.reason} ${JSON.stringify(outcome.details ?? {})}`);
+  if (!outcome.ok)
+    throw new Error(`${act.name} was refused: ${outcome.reason} ${JSON.stringify(outcome.details ?? {})}`);
   return outcome.value;
 }
 
 /** A person with roles, made directly: how people come to be is tested elsewhere. */
-export async function makePerson(world: World, name: string, roles: readonly Role[] = [], scope = "*"): Promise<Extract<Actor, { kind: "person" }>> {
+export async function makePerson(
+  world: World,
+  name: string,
+  roles: readonly Role[] = [],
+  scope = "*",
+): Promise<Extract<Actor, { kind: "person" }>> {
   const email = `${name.toLowerCase().replace(/[^a-z]+/gu, ".")}@people.example`;
-  const { rows } = await world.runtime.pool.query<{ id: string }>("insert into person (name, email, created_at, confirmed_at) values ($1, $2, $3, $3) returning id", [name, email, world.runtime.now()]);
+  const { rows } = await world.runtime.pool.query<{ id: string }>(
+    "insert into person (name, email, created_at, confirmed_at) values ($1, $2, $3, $3) returning id",
+    [name, email, world.runtime.now()],
+  );
   const id = rows[0]?.id ?? "";
-  for (const role of roles) await world.runtime.pool.query("insert into role_grant (person_id, role, scope, granted_at) values ($1, $2, $3, $4)", [id, role, scope, world.runtime.now()]);
+  for (const role of roles)
+    await world.runtime.pool.query(
+      "insert into role_grant (person_id, role, scope, granted_at) values ($1, $2, $3, $4)",
+      [id, role, scope, world.runtime.now()],
+    );
   return { kind: "person", id, name, grants: roles.map((role) => ({ role, scope })) };
 }

@@ -1,7 +1,7 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
-import { Library } from "../../ui/library.client";
 import { say } from "../../text/say";
+import { Library } from "../../ui/library.client";
 import { setLanguage } from "../language.action";
 import { identity, isOffice, locale, nonce } from "../request";
 import { signOut } from "./account/sign-out.action";

@@ -1,23 +1,32 @@
 import Link from "next/link";
+import type { Locale } from "../../core/text/local-text";
 import { formatDate, formatMoment, formatMoney, formatZone, languageName } from "../../text/format";
 import { say } from "../../text/say";
 import { LocalMoment } from "../../ui/local-moment.client";
-import { finder, type FinderData, type FinderHit } from "../../views/finder";
+import { type FinderData, type FinderHit, finder } from "../../views/finder";
 import { locale, see, VISITOR } from "../request";
-import type { Locale } from "../../core/text/local-text";
 
 function Deadlines({ hit, data, language }: { hit: FinderHit; data: FinderData; language: Locale }) {
   return (
     <ul className="deadlines">
       {hit.groups.map((group) => (
         <li key={group.key}>
-          <span className="strong">{say(language, "home.closes", { group: group.title[language], when: formatMoment(language, group.closesAt, data.zone) })}</span>{" "}
+          <span className="strong">
+            {say(language, "home.closes", {
+              group: group.title[language],
+              when: formatMoment(language, group.closesAt, data.zone),
+            })}
+          </span>{" "}
           <span className="quiet">{say(language, "home.officeZone", { zone: formatZone(data.zone) })}</span>
           <LocalMoment instant={group.closesAt} officeZone={data.zone} locale={language} />
           <span className="quiet">
             {group.fees.length === 0
               ? say(language, "home.noFee", { group: group.title[language] })
-              : group.fees.map((f) => say(language, "home.fee", { amount: formatMoney(language, f), group: group.title[language] })).join(" ")}
+              : group.fees
+                  .map((f) =>
+                    say(language, "home.fee", { amount: formatMoney(language, f), group: group.title[language] }),
+                  )
+                  .join(" ")}
           </span>
         </li>
       ))}
@@ -33,7 +42,8 @@ function Programme({ hit, data, language }: { hit: FinderHit; data: FinderData; 
           {hit.award} {hit.title[language]}
         </h2>
         <p className="quiet">
-          {hit.code} · {say(language, "home.start", { date: formatDate(language, hit.startsOn) })} · {say(language, "home.language", { language: languageName(language, hit.language) })} · {hit.ects} ECTS ·{" "}
+          {hit.code} · {say(language, "home.start", { date: formatDate(language, hit.startsOn) })} ·{" "}
+          {say(language, "home.language", { language: languageName(language, hit.language) })} · {hit.ects} ECTS ·{" "}
           {hit.campuses.join(", ")} · <strong>{say(language, `home.state.${hit.state}`)}</strong>
         </p>
       </header>
@@ -47,7 +57,9 @@ function Programme({ hit, data, language }: { hit: FinderHit; data: FinderData; 
           ))}
         </ul>
       </details>
-      {hit.state === "soon" ? <p>{say(language, "home.opens", { when: formatMoment(language, hit.opensAt, data.zone) })}</p> : null}
+      {hit.state === "soon" ? (
+        <p>{say(language, "home.opens", { when: formatMoment(language, hit.opensAt, data.zone) })}</p>
+      ) : null}
       {hit.state === "closed" ? null : (
         <Link className="press" href={`/apply/${hit.roundId}`} prefetch={false}>
           {say(language, "home.apply")}
@@ -66,7 +78,11 @@ export default async function HomePage() {
     <div className="sheet">
       <h1>{say(language, "home.title")}</h1>
       <p className="measure quiet">{say(language, "home.intro")}</p>
-      {data && hits.length > 0 ? hits.map((hit) => <Programme key={hit.roundId} hit={hit} data={data} language={language} />) : <p className="empty">{say(language, "home.none")}</p>}
+      {data && hits.length > 0 ? (
+        hits.map((hit) => <Programme key={hit.roundId} hit={hit} data={data} language={language} />)
+      ) : (
+        <p className="empty">{say(language, "home.none")}</p>
+      )}
     </div>
   );
 }

@@ -1,17 +1,28 @@
 import "server-only";
 import { DEFAULT_MOST_BYTES } from "../../core/documents/limits";
-import { type Inspection, inspectDocument } from "../../formats/document/inspect";
+import { inspectDocument } from "../../formats/document/inspect";
+import type { Inspection } from "../../formats/document/inspection";
 
 export type Received =
-  | { readonly ok: true; readonly name: string; readonly bytes: Buffer; readonly inspection: Extract<Inspection, { verdict: "store" }>; readonly form: FormData }
+  | {
+      readonly ok: true;
+      readonly name: string;
+      readonly bytes: Buffer;
+      readonly inspection: Extract<Inspection, { verdict: "store" }>;
+      readonly form: FormData;
+    }
   | { readonly ok: false; readonly response: Response };
 
 const ENVELOPE = 64 * 1024;
 
 /** Reads one uploaded file and looks at it. The announced length is believed only to refuse early. */
 export async function receiveFile(request: Request): Promise<Received> {
-  const refused = (reason: string, status: number): Received => ({ ok: false, response: Response.json({ reason: "document-refused", document: reason }, { status }) });
-  if (Number(request.headers.get("content-length") ?? 0) > DEFAULT_MOST_BYTES + ENVELOPE) return refused("too_large", 413);
+  const refused = (reason: string, status: number): Received => ({
+    ok: false,
+    response: Response.json({ reason: "document-refused", document: reason }, { status }),
+  });
+  if (Number(request.headers.get("content-length") ?? 0) > DEFAULT_MOST_BYTES + ENVELOPE)
+    return refused("too_large", 413);
   let form: FormData;
   try {
     form = await request.formData();

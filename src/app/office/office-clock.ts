@@ -1,12 +1,11 @@
 import "server-only";
 import { readComb } from "../../core/assessment/comb";
 import { STEP_KINDS, type StepKind } from "../../core/assessment/result";
-import { database } from "../../db/connection";
-import { currentOffice } from "../../db/office";
 import { webRuntime } from "../../runtime";
 import { formatDate, formatMoment } from "../../text/format";
 import { REASON_WORDS, shortTimeLeft, stepDeed, TURN_WORDS } from "../../text/office";
 import type { TurnLine } from "../../ui/turn-list.client";
+import { officeNow } from "../../views/office-now";
 import type { TurnRow } from "../../views/turns";
 
 const isStep = (reason: string): reason is StepKind => STEP_KINDS.some((kind) => kind === reason);
@@ -19,8 +18,7 @@ function deed(row: TurnRow): string {
 
 /** Turns rows of the list into lines that are ready to be read: time left in working days, deeds as sentences. */
 export async function officeClock() {
-  const { pool } = await webRuntime();
-  const office = await currentOffice(database(pool));
+  const office = await officeNow((await webRuntime()).pool);
   const line = (row: TurnRow, now: number): TurnLine => {
     const left = shortTimeLeft(row.dueAt, now, office.calendar, office.zone);
     return {
@@ -35,9 +33,9 @@ export async function officeClock() {
       left: row.dueAt ? left.text : "—",
       late: left.late,
       due: row.dueAt ? formatMoment("en", row.dueAt, office.set.zone) : "",
-      last: formatDate("en", row.lastEventAt.slice(0, 10)),
+      last: formatDate("en", row.lastEventAt.slice(0, 10)).replace(/ \d{4}$/u, ""),
       officer: row.officer,
     };
   };
-  return { line, office };
+  return { line };
 }

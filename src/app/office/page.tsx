@@ -1,14 +1,14 @@
 import Link from "next/link";
 import { redirect } from "next/navigation";
+import { TURNS } from "../../core/assessment/facts";
 import { fold } from "../../core/identity/fold";
 import { holds, OFFICE } from "../../core/rights/actor";
-import { TURNS } from "../../core/assessment/facts";
 import { REASON_WORDS, TURN_WORDS } from "../../text/office";
 import { TurnList } from "../../ui/turn-list.client";
-import { turns, type TurnsData } from "../../views/turns";
-import { officeClock } from "./office-clock";
+import { type TurnsData, turns } from "../../views/turns";
 import { identity, requirePerson, see } from "../request";
 import { takeInHand } from "./office.action";
+import { officeClock } from "./office-clock";
 
 interface Query {
   readonly turn?: string;
@@ -19,7 +19,9 @@ interface Query {
 }
 
 function address(query: Query, change: Query): string {
-  const merged = Object.entries({ ...query, ...change }).filter((e): e is [string, string] => typeof e[1] === "string" && e[1] !== "");
+  const merged = Object.entries({ ...query, ...change }).filter(
+    (e): e is [string, string] => typeof e[1] === "string" && e[1] !== "",
+  );
   return merged.length === 0 ? "/office" : `/office?${new URLSearchParams(merged)}`;
 }
 
@@ -33,7 +35,11 @@ function TurnNav({ data, query }: { data: TurnsData; query: Query }) {
         const open = (query.turn ?? "office") === turn && query.find === undefined;
         return (
           <div key={turn}>
-            <Link href={address({ mine: query.mine ?? "" }, { turn })} aria-current={open && !query.reason ? "page" : undefined} className="turn-line">
+            <Link
+              href={address({ mine: query.mine ?? "" }, { turn })}
+              aria-current={open && !query.reason ? "page" : undefined}
+              className="turn-line"
+            >
               <span className="turn-mark" data-turn={turn} />
               <span>{turn === "office" ? "Ours" : TURN_WORDS[turn]}</span>
               <span className="count">{total}</span>
@@ -42,7 +48,11 @@ function TurnNav({ data, query }: { data: TurnsData; query: Query }) {
               <ul>
                 {reasons.map((r) => (
                   <li key={r.reason}>
-                    <Link href={address({ mine: query.mine ?? "" }, { turn, reason: r.reason })} aria-current={query.reason === r.reason ? "page" : undefined} data-turn={turn}>
+                    <Link
+                      href={address({ mine: query.mine ?? "" }, { turn, reason: r.reason })}
+                      aria-current={query.reason === r.reason ? "page" : undefined}
+                      data-turn={turn}
+                    >
                       <span>{REASON_WORDS[r.reason] ?? r.reason}</span>
                       <span className="count">{r.count}</span>
                     </Link>
@@ -61,7 +71,14 @@ function TurnNav({ data, query }: { data: TurnsData; query: Query }) {
 export default async function TurnsPage({ searchParams }: { searchParams: Promise<Query> }) {
   const query = await searchParams;
   const person = await requirePerson("/office");
-  if (!holds(person.actor, OFFICE)) redirect(holds(person.actor, ["administrator"]) ? "/office/people" : (await identity())?.actor.grants.length ? "/office/no-permission" : "/my");
+  if (!holds(person.actor, OFFICE))
+    redirect(
+      holds(person.actor, ["administrator"])
+        ? "/office/people"
+        : (await identity())?.actor.grants.length
+          ? "/office/no-permission"
+          : "/my",
+    );
   const finding = query.find !== undefined && query.find !== "";
   const turn = finding ? null : (query.turn ?? "office");
   const data = await see(turns, person.actor, {
@@ -72,7 +89,13 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
     after: query.after ?? null,
   });
   if (!data) redirect("/office/no-permission");
-  const title = finding ? `Found: ${query.find}` : query.reason ? (REASON_WORDS[query.reason] ?? query.reason) : turn === "office" ? "Ours" : (TURN_WORDS[turn ?? ""] ?? "");
+  const title = finding
+    ? `Found: ${query.find}`
+    : query.reason
+      ? (REASON_WORDS[query.reason] ?? query.reason)
+      : turn === "office"
+        ? "Ours"
+        : (TURN_WORDS[turn ?? ""] ?? "");
   const clock = await officeClock();
   return (
     <div className="turns">

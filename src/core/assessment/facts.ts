@@ -1,5 +1,5 @@
 import type { Instant, PlainDate } from "../ids";
-import type { Moment, ProofLevel } from "../requirements/definition";
+import type { ProofLevel } from "../requirements/definition";
 
 /**
  * One file's facts, whole, as plain JSON: claims and confirmations side by side. Nothing here is derived; `assess` derives.
@@ -135,5 +135,3 @@ export interface Round {
   /** Working days from complete to the decision. */
   readonly promiseDays: number;
 }
-
-export type { Moment };

@@ -18,4 +18,3 @@ export const feeItemSchema = z.object({
   amounts: z.array(z.object({ group: z.string(), minor: z.int().min(0) })),
   when: conditionSchema.optional(),
 });
-export type FeeItem = z.infer<typeof feeItemSchema>;

@@ -1,4 +1,17 @@
-const STROKES: Readonly<Record<string, string>> = { ß: "ss", æ: "ae", œ: "oe", ø: "o", đ: "d", ð: "d", þ: "th", ł: "l", ı: "i", ħ: "h", ŋ: "n", ə: "a" };
+const STROKES: Readonly<Record<string, string>> = {
+  ß: "ss",
+  æ: "ae",
+  œ: "oe",
+  ø: "o",
+  đ: "d",
+  ð: "d",
+  þ: "th",
+  ł: "l",
+  ı: "i",
+  ħ: "h",
+  ŋ: "n",
+  ə: "a",
+};
 
 /**
  * A name's key for finding and comparing: lower case, strokes and accents folded, apostrophes and full stops dropped, every

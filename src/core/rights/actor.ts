@@ -30,7 +30,9 @@ export function actorKey(actor: Actor): string {
 /** Whether somebody holds one of the roles, over everything or over one of the programmes. */
 export function holds(actor: Actor, roles: readonly Role[], programmes?: readonly string[]): boolean {
   if (actor.kind !== "person") return false;
-  return actor.grants.some((g) => roles.includes(g.role) && (g.scope === "*" || programmes === undefined || programmes.includes(g.scope)));
+  return actor.grants.some(
+    (g) => roles.includes(g.role) && (g.scope === "*" || programmes === undefined || programmes.includes(g.scope)),
+  );
 }
 
 /** The roles that work on files. A lead officer may do all that an officer may. */

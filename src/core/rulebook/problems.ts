@@ -22,13 +22,21 @@ function knownFacts(body: RulebookBody): ReadonlySet<string> {
   return names;
 }
 
-function conditionsOf(body: RulebookBody): readonly { readonly where: string; readonly list: string | null; readonly condition: Condition }[] {
-  const one = (where: string, condition: Condition | undefined, list: string | null = null) => (condition ? [{ where, list, condition }] : []);
+function conditionsOf(
+  body: RulebookBody,
+): readonly { readonly where: string; readonly list: string | null; readonly condition: Condition }[] {
+  const one = (where: string, condition: Condition | undefined, list: string | null = null) =>
+    condition ? [{ where, list, condition }] : [];
   return [
-    ...body.sections.flatMap((s) => [...one(s.key, s.when), ...s.fields.flatMap((f) => one(`${s.key}.${f.key}`, f.when, factName(s)))]),
+    ...body.sections.flatMap((s) => [
+      ...one(s.key, s.when),
+      ...s.fields.flatMap((f) => one(`${s.key}.${f.key}`, f.when, factName(s))),
+    ]),
     ...body.requirements.flatMap((r) => [
       ...one(r.key, r.when),
-      ...(r.kind === "document" ? [...one(r.key, r.promise), ...r.checks.flatMap((c) => one(`${r.key}.${c.key}`, c.rule))] : []),
+      ...(r.kind === "document"
+        ? [...one(r.key, r.promise), ...r.checks.flatMap((c) => one(`${r.key}.${c.key}`, c.rule))]
+        : []),
     ]),
     ...body.entryRules.flatMap((r) => [...one(r.key, r.rule), ...one(r.key, r.curable?.possible)]),
     ...body.measures.flatMap((m) => (m.kind === "level" ? [] : one(m.key, m.degree, "degrees"))),
@@ -51,10 +59,21 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
       .map((name): RulebookProblem => ({ code: "unknown-fact", about: `${where}: ${name}` })),
   );
   const requirements = body.requirements.flatMap((r): readonly RulebookProblem[] => {
-    if (r.kind === "sections") return r.sections.filter((s) => !sections.has(s)).map((s) => ({ code: "unknown-section", about: `${r.key}: ${s}` }));
-    if (r.kind === "document") return r.shows.filter((f) => !fields.has(f)).map((f) => ({ code: "unknown-field", about: `${r.key}: ${f}` }));
-    if (r.kind === "fee") return body.fees.some((f) => f.key === r.item) ? [] : [{ code: "unknown-fee", about: `${r.key}: ${r.item}` }];
+    if (r.kind === "sections")
+      return r.sections
+        .filter((s) => !sections.has(s))
+        .map((s) => ({ code: "unknown-section", about: `${r.key}: ${s}` }));
+    if (r.kind === "document")
+      return r.shows.filter((f) => !fields.has(f)).map((f) => ({ code: "unknown-field", about: `${r.key}: ${f}` }));
+    if (r.kind === "fee")
+      return body.fees.some((f) => f.key === r.item) ? [] : [{ code: "unknown-fee", about: `${r.key}: ${r.item}` }];
     return [];
   });
-  return [...unknown, ...requirements, ...duplicates(body.sections.map((s) => s.key)), ...duplicates(body.requirements.map((r) => r.key)), ...duplicates(body.entryRules.map((r) => r.key))];
+  return [
+    ...unknown,
+    ...requirements,
+    ...duplicates(body.sections.map((s) => s.key)),
+    ...duplicates(body.requirements.map((r) => r.key)),
+    ...duplicates(body.entryRules.map((r) => r.key)),
+  ];
 }

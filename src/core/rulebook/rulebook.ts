@@ -42,7 +42,6 @@ export const entryRuleSchema = z.object({
   /** How the rule may still be met later, and the condition under which that is possible at all. */
   curable: z.object({ way: localTextSchema, possible: conditionSchema }).nullable(),
 });
-export type EntryRule = z.infer<typeof entryRuleSchema>;
 
 /**
  * Everything an intake asks for, as one immutable, versioned document. Published rulebooks stand alone: shared parts

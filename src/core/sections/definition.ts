@@ -6,7 +6,7 @@ import { localTextSchema } from "../text/local-text";
  * A section of the application form as data. A section of a core kind feeds facts that Unvex knows how to compute with;
  * an office-made one has any fields, and its facts are named `answers.section.field`.
  */
-export const FIELD_KINDS = [
+const FIELD_KINDS = [
   "text",
   "longText",
   "name",
@@ -26,7 +26,6 @@ export const FIELD_KINDS = [
   "scores",
   "agree",
 ] as const;
-export type FieldKind = (typeof FIELD_KINDS)[number];
 
 export const fieldSchema = z.object({
   key: z.string().regex(/^[a-z][A-Za-z0-9]*$/u),
@@ -44,7 +43,7 @@ export const fieldSchema = z.object({
 });
 export type Field = z.infer<typeof fieldSchema>;
 
-export const CORE_KINDS = [
+const CORE_KINDS = [
   "person",
   "contact",
   "citizenship",

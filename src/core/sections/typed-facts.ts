@@ -122,18 +122,30 @@ function withEcts(courses: FactList, degrees: FactList | undefined): FactList {
  * Builds the facts of the sections of one choice.
  * @param closed whether submission has closed the lists
  */
-export function typedFacts(index: AnswerIndex, sections: readonly Section[], choiceId: string, closed: boolean): TypedFacts {
+export function typedFacts(
+  index: AnswerIndex,
+  sections: readonly Section[],
+  choiceId: string,
+  closed: boolean,
+): TypedFacts {
   const scalars = new Map<string, Fact>();
   const lists = new Map<string, FactList>();
   const scopeOf = (section: Section) => (section.scope === "file" ? "file" : choiceId);
   for (const section of sections.filter((s) => !s.repeats))
     for (const field of section.fields)
-      if (field.seenBy === "assessment") scalars.set(`${factName(section)}.${field.key}`, fieldFact(index, scopeOf(section), section, "", field));
-  const source: FactSource = { scalar: (name) => scalars.get(name) ?? UNKNOWN, list: (name) => lists.get(name) ?? { entries: [], open: true } };
+      if (field.seenBy === "assessment")
+        scalars.set(`${factName(section)}.${field.key}`, fieldFact(index, scopeOf(section), section, "", field));
+  const source: FactSource = {
+    scalar: (name) => scalars.get(name) ?? UNKNOWN,
+    list: (name) => lists.get(name) ?? { entries: [], open: true },
+  };
   for (const section of sections.filter((s) => s.repeats)) {
     // A list that does not concern this person is empty and whole: nothing more can come from it.
     const concerned = section.when === undefined || evaluate(section.when, source).truth !== "not met";
-    lists.set(factName(section), concerned ? listFact(index, scopeOf(section), section, closed) : { entries: [], open: false });
+    lists.set(
+      factName(section),
+      concerned ? listFact(index, scopeOf(section), section, closed) : { entries: [], open: false },
+    );
   }
   const courses = lists.get("courses");
   if (courses) lists.set("courses", withEcts(courses, lists.get("degrees")));

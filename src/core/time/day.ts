@@ -93,16 +93,3 @@ export function monthsBetween(from: Day, to: Day): number {
   const months = (b.year - a.year) * 12 + b.month - a.month;
   return addMonths(from, months) > to ? months - 1 : months;
 }
-
-/**
- * Completed years on a day. Somebody born on 29 February has their birthday on 1 March in common years,
- * or on 28 February where the jurisdiction says so.
- */
-export function ageOn(born: Day, on: Day, leap: "mar1" | "feb28" = "mar1"): number {
-  const b = toCivil(born);
-  const o = toCivil(on);
-  const leapDay = b.month === 2 && b.day === 29 && daysInMonth(o.year, 2) === 28;
-  const month = leapDay && leap === "mar1" ? 3 : b.month;
-  const day = leapDay ? (leap === "mar1" ? 1 : 28) : b.day;
-  return o.year - b.year - (o.month < month || (o.month === month && o.day < day) ? 1 : 0);
-}

@@ -87,20 +87,8 @@ export function toUtc(local: string, zone: string, mode: "earlier" | "later" = "
   };
 }
 
-/** The wall time that a zone shows at an instant, to the second. */
-export function toLocal(instant: Instant, zone: string): string {
-  return Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainDateTime().toString({ smallestUnit: "second" });
-}
-
 export function toInstant(epochMs: number): Instant {
   return new Date(epochMs).toISOString() as Instant; // toISOString has the branded shape
-}
-
-/** @throws RangeError for a text that is no instant: a defect, since instants come from our own rows */
-export function toEpoch(instant: Instant): number {
-  const value = Date.parse(instant);
-  if (Number.isNaN(value)) throw new RangeError(`no instant: ${instant}`);
-  return value;
 }
 
 /** @throws RangeError for a text that is no date: a defect, since inputs are checked before they get here */

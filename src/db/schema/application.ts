@@ -1,5 +1,17 @@
 import { sql } from "drizzle-orm";
-import { boolean, check, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, unique, uuid } from "drizzle-orm/pg-core";
+import {
+  boolean,
+  check,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  unique,
+  uuid,
+} from "drizzle-orm/pg-core";
 import type { Json } from "../../core/assessment/facts";
 import { cycle, intake, procedure, round, rulebook } from "./catalogue";
 import { instant } from "./columns";
@@ -187,7 +199,9 @@ export const decision = pgTable(
       .references(() => choice.id),
     kind: text("kind").notNull(),
     reason: text("reason"),
-    conditions: jsonb("conditions").$type<readonly { readonly rule: string; readonly way: { en: string; fr: string } }[]>().notNull(),
+    conditions: jsonb("conditions")
+      .$type<readonly { readonly rule: string; readonly way: { en: string; fr: string } }[]>()
+      .notNull(),
     preparedById: uuid("prepared_by_id")
       .notNull()
       .references(() => person.id),

@@ -93,7 +93,11 @@ export const referenceRequest = pgTable(
     openedAt: instant("opened_at"),
     givenAt: instant("given_at"),
     closedAt: instant("closed_at"),
-    answers: jsonb("answers").$type<{ readonly known: string; readonly rating: string; readonly text: string } | null>(),
+    answers: jsonb("answers").$type<{
+      readonly known: string;
+      readonly rating: string;
+      readonly text: string;
+    } | null>(),
     uploadId: uuid("upload_id").references(() => upload.id),
     judgement: text("judgement"),
     judgedAt: instant("judged_at"),
@@ -101,7 +105,9 @@ export const referenceRequest = pgTable(
   },
   (t) => [
     index("reference_application").on(t.applicationId),
-    uniqueIndex("reference_one_live").on(t.applicationId, t.referee).where(sql`${t.state} in ('asked','opened','given')`),
+    uniqueIndex("reference_one_live")
+      .on(t.applicationId, t.referee)
+      .where(sql`${t.state} in ('asked','opened','given')`),
     check("reference_state", sql`${t.state} in ('asked','opened','given','declined','withdrawn','undeliverable')`),
   ],
 );

@@ -50,5 +50,8 @@ export const payment = pgTable(
     startedAt: instant("started_at").notNull(),
     settledAt: instant("settled_at"),
   },
-  (t) => [index("payment_charge").on(t.chargeId), check("payment_state", sql`${t.state} in ('started','booked','declined','abandoned')`)],
+  (t) => [
+    index("payment_charge").on(t.chargeId),
+    check("payment_state", sql`${t.state} in ('started','booked','declined','abandoned')`),
+  ],
 );

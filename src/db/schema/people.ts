@@ -62,7 +62,9 @@ export const mailLink = pgTable(
   },
   (t) => [
     check("mail_link_purpose", sql`${t.purpose} in ('confirm address','set password')`),
-    uniqueIndex("mail_link_one_live").on(t.personId, t.purpose).where(sql`${t.usedAt} is null and ${t.replacedAt} is null`),
+    uniqueIndex("mail_link_one_live")
+      .on(t.personId, t.purpose)
+      .where(sql`${t.usedAt} is null and ${t.replacedAt} is null`),
   ],
 );
 

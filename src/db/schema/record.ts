@@ -103,7 +103,9 @@ export const choiceStanding = pgTable(
     stage: text("stage").notNull(),
     closedAs: text("closed_as"),
     eligibility: text("eligibility").notNull(),
-    findings: jsonb("findings").$type<readonly { readonly key: string; readonly finding: string; readonly basis: string }[]>().notNull(),
+    findings: jsonb("findings")
+      .$type<readonly { readonly key: string; readonly finding: string; readonly basis: string }[]>()
+      .notNull(),
   },
   (t) => [index("choice_standing_application").on(t.applicationId)],
 );

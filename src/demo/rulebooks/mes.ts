@@ -6,12 +6,27 @@ const completed: Condition = { fact: "it.status", is: "equals", value: "complete
 const natural: Condition = { fact: "it.area", is: "equals", value: "natural" };
 const firstDegree: Condition = { fact: "it.level", is: "atLeast", value: 6 };
 const running: Condition = {
-  all: [firstDegree, { fact: "it.status", is: "equals", value: "in progress" }, { fact: "it.expectedEnd", is: "atMost", value: { fact: "start" } }],
+  all: [
+    firstDegree,
+    { fact: "it.status", is: "equals", value: "in progress" },
+    { fact: "it.expectedEnd", is: "atMost", value: { fact: "start" } },
+  ],
 };
-const ectsAtLeast = (value: number, where?: Condition): Condition => ({ sum: "courses", of: "ects", is: "atLeast", value, ...(where ? { where } : {}) });
+const ectsAtLeast = (value: number, where?: Condition): Condition => ({
+  sum: "courses",
+  of: "ects",
+  is: "atLeast",
+  value,
+  ...(where ? { where } : {}),
+});
 const pendingInTime: Condition = {
   some: "tests",
-  where: { all: [{ fact: "it.status", is: "equals", value: "pending" }, { fact: "it.expected", is: "atMost", value: { fact: "start" } }] },
+  where: {
+    all: [
+      { fact: "it.status", is: "equals", value: "pending" },
+      { fact: "it.expected", is: "atMost", value: { fact: "start" } },
+    ],
+  },
 };
 
 /** MSc Estuary Science, version 1: the requirements and entry rules of the office's first rulebook. */
@@ -30,18 +45,31 @@ export const mes: RulebookBody = {
       key: "passport",
       kind: "document",
       title: { en: "Passport or identity card", fr: "Passeport ou carte d’identité" },
-      help: { en: "The page with your photograph. It must be valid for three months after the start.", fr: "La page avec votre photo. Il doit être valable trois mois après le début." },
+      help: {
+        en: "The page with your photograph. It must be valid for three months after the start.",
+        fr: "La page avec votre photo. Il doit être valable trois mois après le début.",
+      },
       scope: "file",
       neededBy: "submission",
       proof: "copy",
       checks: [
         {
           key: "passportEnds",
-          title: { en: "valid at least three months after the start", fr: "valable au moins trois mois après le début" },
+          title: {
+            en: "valid at least three months after the start",
+            fr: "valable au moins trois mois après le début",
+          },
           rule: { fact: "citizenship.passportExpiry", is: "atLeast", value: { fact: "start", plusMonths: 3 } },
         },
       ],
-      shows: ["person.givenNames", "person.familyName", "person.birthDate", "citizenship.citizenships", "citizenship.passportNumber", "citizenship.passportExpiry"],
+      shows: [
+        "person.givenNames",
+        "person.familyName",
+        "person.birthDate",
+        "citizenship.citizenships",
+        "citizenship.passportNumber",
+        "citizenship.passportExpiry",
+      ],
     },
     {
       key: "studies",
@@ -55,7 +83,10 @@ export const mes: RulebookBody = {
       key: "certificate",
       kind: "document",
       title: { en: "Degree certificate", fr: "Diplôme" },
-      help: { en: "Or your school’s confirmation of the degree that you expect.", fr: "Ou la confirmation par votre école du diplôme attendu." },
+      help: {
+        en: "Or your school’s confirmation of the degree that you expect.",
+        fr: "Ou la confirmation par votre école du diplôme attendu.",
+      },
       scope: "file",
       neededBy: "submission",
       proof: "copy",
@@ -84,8 +115,21 @@ export const mes: RulebookBody = {
       neededBy: "submission",
       proof: "copy",
       perEntryOf: "education",
-      checks: [{ key: "fullYear", title: { en: "covers at least one full year", fr: "couvre au moins une année complète" }, rule: ectsAtLeast(60) }],
-      shows: ["education.creditsPerYear", "courses.title", "courses.credits", "courses.area", "courses.status", "courses.grade"],
+      checks: [
+        {
+          key: "fullYear",
+          title: { en: "covers at least one full year", fr: "couvre au moins une année complète" },
+          rule: ectsAtLeast(60),
+        },
+      ],
+      shows: [
+        "education.creditsPerYear",
+        "courses.title",
+        "courses.credits",
+        "courses.area",
+        "courses.status",
+        "courses.grade",
+      ],
     },
     {
       key: "motivation",
@@ -110,7 +154,10 @@ export const mes: RulebookBody = {
       key: "english",
       kind: "document",
       title: { en: "Proof of English", fr: "Preuve d’anglais" },
-      help: { en: "The test report, or your school’s certificate of teaching in English.", fr: "Le rapport du test, ou l’attestation d’enseignement en anglais." },
+      help: {
+        en: "The test report, or your school’s certificate of teaching in English.",
+        fr: "Le rapport du test, ou l’attestation d’enseignement en anglais.",
+      },
       scope: "file",
       neededBy: "submission",
       toSubmit: "promised",
@@ -129,7 +176,14 @@ export const mes: RulebookBody = {
       count: 1,
       role: "academic",
     },
-    { key: "referee", kind: "sections", title: { en: "Referee named", fr: "Référent indiqué" }, scope: "file", neededBy: "submission", sections: ["referees"] },
+    {
+      key: "referee",
+      kind: "sections",
+      title: { en: "Referee named", fr: "Référent indiqué" },
+      scope: "file",
+      neededBy: "submission",
+      sections: ["referees"],
+    },
     {
       key: "fee",
       kind: "fee",
@@ -139,18 +193,53 @@ export const mes: RulebookBody = {
       toSubmit: "accepted",
       item: "handling",
     },
-    { key: "declaration", kind: "sections", title: { en: "Declaration", fr: "Déclaration" }, scope: "file", neededBy: "submission", sections: ["declaration"] },
+    {
+      key: "declaration",
+      kind: "sections",
+      title: { en: "Declaration", fr: "Déclaration" },
+      scope: "file",
+      neededBy: "submission",
+      sections: ["declaration"],
+    },
   ],
   measures: [
-    { key: "grade", kind: "grade", title: { en: "grade on our scale", fr: "note sur notre échelle" }, degree: firstDegree, decimals: 1, rounding: "truncate", compare: "rounded" },
-    { key: "english", kind: "level", title: { en: "level of English", fr: "niveau d’anglais" }, language: "en", tests: ["het", "kle"] },
-    { key: "taughtInEnglish", kind: "studyMonths", title: { en: "months of degree study in English", fr: "mois d’études supérieures en anglais" }, language: "en", degree: firstDegree },
+    {
+      key: "grade",
+      kind: "grade",
+      title: { en: "grade on our scale", fr: "note sur notre échelle" },
+      degree: firstDegree,
+      decimals: 1,
+      rounding: "truncate",
+      compare: "rounded",
+    },
+    {
+      key: "english",
+      kind: "level",
+      title: { en: "level of English", fr: "niveau d’anglais" },
+      language: "en",
+      tests: ["het", "kle"],
+    },
+    {
+      key: "taughtInEnglish",
+      kind: "studyMonths",
+      title: { en: "months of degree study in English", fr: "mois d’études supérieures en anglais" },
+      language: "en",
+      degree: firstDegree,
+    },
   ],
   entryRules: [
     {
       key: "firstDegree",
-      title: { en: "A first degree, completed or expected before the start", fr: "Un premier diplôme, obtenu ou attendu avant le début" },
-      rule: { any: [{ some: "degrees", where: { all: [firstDegree, completed] } }, { all: [{ some: "degrees", where: running }, ectsAtLeast(150, completed)] }] },
+      title: {
+        en: "A first degree, completed or expected before the start",
+        fr: "Un premier diplôme, obtenu ou attendu avant le début",
+      },
+      rule: {
+        any: [
+          { some: "degrees", where: { all: [firstDegree, completed] } },
+          { all: [{ some: "degrees", where: running }, ectsAtLeast(150, completed)] },
+        ],
+      },
       curable: {
         way: { en: "by the award of the degree before the start", fr: "par l’obtention du diplôme avant le début" },
         possible: { some: "degrees", where: running },
@@ -160,13 +249,19 @@ export const mes: RulebookBody = {
       key: "credits",
       title: { en: "180 ECTS", fr: "180 ECTS" },
       rule: ectsAtLeast(180, completed),
-      curable: { way: { en: "by passing the courses in progress", fr: "par la réussite des cours en cours" }, possible: ectsAtLeast(180) },
+      curable: {
+        way: { en: "by passing the courses in progress", fr: "par la réussite des cours en cours" },
+        possible: ectsAtLeast(180),
+      },
     },
     {
       key: "natural",
       title: { en: "20 ECTS in natural sciences", fr: "20 ECTS en sciences naturelles" },
       rule: ectsAtLeast(20, { all: [completed, natural] }),
-      curable: { way: { en: "by passing the courses in progress", fr: "par la réussite des cours en cours" }, possible: ectsAtLeast(20, natural) },
+      curable: {
+        way: { en: "by passing the courses in progress", fr: "par la réussite des cours en cours" },
+        possible: ectsAtLeast(20, natural),
+      },
     },
     {
       key: "grade",
@@ -177,8 +272,16 @@ export const mes: RulebookBody = {
     {
       key: "english",
       title: { en: "English at C1", fr: "Anglais de niveau C1" },
-      rule: { any: [{ fact: "measure.english", is: "atLeast", value: "C1" }, { fact: "measure.taughtInEnglish", is: "atLeast", value: 24 }] },
-      curable: { way: { en: "by a test result before the start", fr: "par un résultat de test avant le début" }, possible: pendingInTime },
+      rule: {
+        any: [
+          { fact: "measure.english", is: "atLeast", value: "C1" },
+          { fact: "measure.taughtInEnglish", is: "atLeast", value: 24 },
+        ],
+      },
+      curable: {
+        way: { en: "by a test result before the start", fr: "par un résultat de test avant le début" },
+        possible: pendingInTime,
+      },
     },
   ],
   fees: [

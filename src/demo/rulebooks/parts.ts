@@ -17,11 +17,34 @@ export const person: Section = {
   core: "person",
   scope: "file",
   title: { en: "You", fr: "Vous" },
-  intro: { en: "Write your name as it stands in your passport.", fr: "Écrivez votre nom comme il figure dans votre passeport." },
+  intro: {
+    en: "Write your name as it stands in your passport.",
+    fr: "Écrivez votre nom comme il figure dans votre passeport.",
+  },
   fields: [
     field({ key: "oneName", kind: "yesNo", required: false }, "I have only one name", "Je n’ai qu’un seul nom"),
-    field({ key: "givenNames", kind: "name", most: 100, when: { not: { all: [{ fact: "person.oneName", is: "known" }, { fact: "person.oneName", is: "equals", value: true }] } } }, "Given names", "Prénoms"),
-    field({ key: "familyName", kind: "name", most: 100 }, "Family name, or your one name", "Nom de famille, ou votre seul nom"),
+    field(
+      {
+        key: "givenNames",
+        kind: "name",
+        most: 100,
+        when: {
+          not: {
+            all: [
+              { fact: "person.oneName", is: "known" },
+              { fact: "person.oneName", is: "equals", value: true },
+            ],
+          },
+        },
+      },
+      "Given names",
+      "Prénoms",
+    ),
+    field(
+      { key: "familyName", kind: "name", most: 100 },
+      "Family name, or your one name",
+      "Nom de famille, ou votre seul nom",
+    ),
     field({ key: "birthDate", kind: "date" }, "Date of birth", "Date de naissance"),
     field({ key: "birthPlace", kind: "text", most: 100 }, "Place of birth", "Lieu de naissance"),
   ],
@@ -33,10 +56,15 @@ export const contact: Section = {
   scope: "file",
   title: { en: "How to reach you", fr: "Vous joindre" },
   fields: [
-    field({ key: "phone", kind: "phone", required: false, seenBy: "office" }, "Phone, with country code", "Téléphone, avec l’indicatif", {
-      en: "For example +353 1 555 0100.",
-      fr: "Par exemple +33 1 55 55 01 00.",
-    }),
+    field(
+      { key: "phone", kind: "phone", required: false, seenBy: "office" },
+      "Phone, with country code",
+      "Téléphone, avec l’indicatif",
+      {
+        en: "For example +353 1 555 0100.",
+        fr: "Par exemple +33 1 55 55 01 00.",
+      },
+    ),
     field({ key: "street", kind: "text", most: 200, seenBy: "office" }, "Street and number", "Rue et numéro"),
     field({ key: "postcode", kind: "text", most: 20, required: false, seenBy: "office" }, "Postcode", "Code postal"),
     field({ key: "town", kind: "text", most: 100, seenBy: "office" }, "Town", "Ville"),
@@ -56,7 +84,11 @@ export const citizenship: Section = {
   fields: [
     field({ key: "citizenships", kind: "countries" }, "Citizenships", "Nationalités"),
     field({ key: "residence", kind: "country" }, "Country in which you live", "Pays où vous vivez"),
-    field({ key: "passportNumber", kind: "text", most: 20 }, "Number of your passport or identity card", "Numéro du passeport ou de la carte d’identité"),
+    field(
+      { key: "passportNumber", kind: "text", most: 20 },
+      "Number of your passport or identity card",
+      "Numéro du passeport ou de la carte d’identité",
+    ),
     field({ key: "passportExpiry", kind: "date" }, "It is valid until", "Valable jusqu’au"),
   ],
 };
@@ -86,22 +118,51 @@ export const education: Section = {
     ),
     field({ key: "title", kind: "text", most: 200 }, "Title of the degree", "Intitulé du diplôme"),
     field(
-      { key: "status", kind: "choice", options: [option("completed", "Completed", "Obtenu"), option("in progress", "Still running", "En cours")] },
+      {
+        key: "status",
+        kind: "choice",
+        options: [option("completed", "Completed", "Obtenu"), option("in progress", "Still running", "En cours")],
+      },
       "Status",
       "État",
     ),
     field({ key: "start", kind: "date" }, "Began on", "Commencé le"),
-    field({ key: "end", kind: "date", when: { fact: "it.status", is: "equals", value: "completed" } }, "Awarded on", "Obtenu le"),
-    field({ key: "expectedEnd", kind: "date", when: { fact: "it.status", is: "equals", value: "in progress" } }, "Expected to be awarded on", "Obtention prévue le"),
+    field(
+      { key: "end", kind: "date", when: { fact: "it.status", is: "equals", value: "completed" } },
+      "Awarded on",
+      "Obtenu le",
+    ),
+    field(
+      { key: "expectedEnd", kind: "date", when: { fact: "it.status", is: "equals", value: "in progress" } },
+      "Expected to be awarded on",
+      "Obtention prévue le",
+    ),
     field({ key: "language", kind: "language" }, "Language of teaching", "Langue d’enseignement"),
-    field({ key: "creditsPerYear", kind: "decimal", least: 1, most: 2000 }, "Credits of one full-time year there", "Crédits d’une année à plein temps", {
-      en: "In ECTS systems this is 60.",
-      fr: "Dans les systèmes ECTS, c’est 60.",
-    }),
+    field(
+      { key: "creditsPerYear", kind: "decimal", least: 1, most: 2000 },
+      "Credits of one full-time year there",
+      "Crédits d’une année à plein temps",
+      {
+        en: "In ECTS systems this is 60.",
+        fr: "Dans les systèmes ECTS, c’est 60.",
+      },
+    ),
     field({ key: "scale", kind: "scale" }, "Grade scale", "Échelle de notes"),
-    field({ key: "gradeBest", kind: "decimal", when: { fact: "it.scale", is: "equals", value: "other" } }, "Best mark that can be awarded", "Meilleure note possible"),
-    field({ key: "gradePass", kind: "decimal", when: { fact: "it.scale", is: "equals", value: "other" } }, "Lowest mark that passes", "Note la plus basse qui suffit"),
-    field({ key: "grade", kind: "text", most: 20, required: false }, "Final grade, if you have it", "Note finale, si vous l’avez"),
+    field(
+      { key: "gradeBest", kind: "decimal", when: { fact: "it.scale", is: "equals", value: "other" } },
+      "Best mark that can be awarded",
+      "Meilleure note possible",
+    ),
+    field(
+      { key: "gradePass", kind: "decimal", when: { fact: "it.scale", is: "equals", value: "other" } },
+      "Lowest mark that passes",
+      "Note la plus basse qui suffit",
+    ),
+    field(
+      { key: "grade", kind: "text", most: 20, required: false },
+      "Final grade, if you have it",
+      "Note finale, si vous l’avez",
+    ),
   ],
 };
 
@@ -120,7 +181,11 @@ export const courses: Section = {
       {
         key: "status",
         kind: "choice",
-        options: [option("completed", "Completed", "Terminé"), option("in progress", "Running", "En cours"), option("registered", "Registered", "Inscrit")],
+        options: [
+          option("completed", "Completed", "Terminé"),
+          option("in progress", "Running", "En cours"),
+          option("registered", "Registered", "Inscrit"),
+        ],
       },
       "Status",
       "État",
@@ -141,7 +206,11 @@ export const language: Section = {
         kind: "choice",
         options: [
           option("test", "By a test result, here or on its way", "Par un résultat de test, obtenu ou attendu"),
-          option("taught", "By two years of degree study taught in English", "Par deux ans d’études supérieures en anglais"),
+          option(
+            "taught",
+            "By two years of degree study taught in English",
+            "Par deux ans d’études supérieures en anglais",
+          ),
         ],
       },
       "How you prove your English",
@@ -159,10 +228,29 @@ export const tests: Section = {
   when: { fact: "answers.english.way", is: "equals", value: "test" },
   fields: [
     field({ key: "test", kind: "test" }, "Test", "Test"),
-    field({ key: "status", kind: "choice", options: [option("result", "I have the result", "J’ai le résultat"), option("pending", "The result is still to come", "Le résultat est attendu")] }, "Result", "Résultat"),
+    field(
+      {
+        key: "status",
+        kind: "choice",
+        options: [
+          option("result", "I have the result", "J’ai le résultat"),
+          option("pending", "The result is still to come", "Le résultat est attendu"),
+        ],
+      },
+      "Result",
+      "Résultat",
+    ),
     field({ key: "date", kind: "date" }, "Day of the test", "Jour du test"),
-    field({ key: "expected", kind: "date", when: { fact: "it.status", is: "equals", value: "pending" } }, "Result expected on", "Résultat attendu le"),
-    field({ key: "scores", kind: "scores", when: { fact: "it.status", is: "equals", value: "result" } }, "Scores", "Scores"),
+    field(
+      { key: "expected", kind: "date", when: { fact: "it.status", is: "equals", value: "pending" } },
+      "Result expected on",
+      "Résultat attendu le",
+    ),
+    field(
+      { key: "scores", kind: "scores", when: { fact: "it.status", is: "equals", value: "result" } },
+      "Scores",
+      "Scores",
+    ),
   ],
 };
 
@@ -180,7 +268,18 @@ export const referees: Section = {
     field({ key: "name", kind: "name", most: 150 }, "Name", "Nom"),
     field({ key: "email", kind: "email", most: 200 }, "E-mail at the institution", "Courriel à l’établissement"),
     field({ key: "institution", kind: "text", most: 200 }, "Institution", "Établissement"),
-    field({ key: "role", kind: "choice", options: [option("academic", "Taught or supervised me", "M’a enseigné ou encadré"), option("professional", "Worked with me", "A travaillé avec moi")] }, "Role", "Rôle"),
+    field(
+      {
+        key: "role",
+        kind: "choice",
+        options: [
+          option("academic", "Taught or supervised me", "M’a enseigné ou encadré"),
+          option("professional", "Worked with me", "A travaillé avec moi"),
+        ],
+      },
+      "Role",
+      "Rôle",
+    ),
   ],
 };
 
@@ -190,8 +289,20 @@ export const declaration: Section = {
   scope: "file",
   title: { en: "Declaration", fr: "Déclaration" },
   fields: [
-    field({ key: "true", kind: "agree" }, "Everything that I have written is true and complete.", "Tout ce que j’ai écrit est exact et complet."),
-    field({ key: "data", kind: "agree" }, "The institute may keep and check this data to decide on my application.", "L’institut peut conserver et vérifier ces données pour décider de ma candidature."),
-    field({ key: "signature", kind: "name", most: 200 }, "Your full name, as signature", "Votre nom complet, en signature"),
+    field(
+      { key: "true", kind: "agree" },
+      "Everything that I have written is true and complete.",
+      "Tout ce que j’ai écrit est exact et complet.",
+    ),
+    field(
+      { key: "data", kind: "agree" },
+      "The institute may keep and check this data to decide on my application.",
+      "L’institut peut conserver et vérifier ces données pour décider de ma candidature.",
+    ),
+    field(
+      { key: "signature", kind: "name", most: 200 },
+      "Your full name, as signature",
+      "Votre nom complet, en signature",
+    ),
   ],
 };

@@ -1,5 +1,5 @@
 import sharp from "sharp";
-import type { Inspection, Mark } from "./inspect";
+import type { Inspection, Mark } from "./inspection";
 
 /** Below 150 dots an inch on A4 a page is hard to read: its shorter side has fewer pixels than this. */
 const READABLE_SHORT_SIDE = 1240;

@@ -39,7 +39,10 @@ describe("a document is judged by its bytes", () => {
 
   it("refuses what is one byte over the limit and takes what is just at it", async () => {
     const bytes = readFileSync(path.join(folder, "good.pdf"));
-    expect(await inspectDocument(bytes, "good.pdf", bytes.length - 1)).toEqual({ verdict: "refuse", reason: "too_large" });
+    expect(await inspectDocument(bytes, "good.pdf", bytes.length - 1)).toEqual({
+      verdict: "refuse",
+      reason: "too_large",
+    });
     expect(await inspectDocument(bytes, "good.pdf", bytes.length)).toMatchObject({ verdict: "store" });
   });
 

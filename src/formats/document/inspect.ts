@@ -1,19 +1,8 @@
 import { fileTypeFromBuffer } from "file-type";
 import { DEFAULT_MOST_BYTES } from "../../core/documents/limits";
 import { inspectImage } from "./image";
+import type { Inspection } from "./inspection";
 import { inspectPdf } from "./pdf";
-
-/** What a document is, by its bytes: names and announced types are hints only. */
-export const MARKS = ["active_content", "embedded_file", "restricted", "hard_to_read"] as const;
-export type Mark = (typeof MARKS)[number];
-
-export const REFUSALS = ["empty", "too_large", "damaged", "no_pages", "password_needed", "not_what_its_name_says", "kind_not_accepted", "macro", "too_many_pages"] as const;
-export type DocumentRefusal = (typeof REFUSALS)[number];
-
-export type Inspection =
-  | { readonly verdict: "store"; readonly mediaType: "application/pdf" | "image/jpeg" | "image/png"; readonly pages: number; readonly marks: readonly Mark[] }
-  | { readonly verdict: "refuse"; readonly reason: DocumentRefusal };
-
 
 const EXTENSIONS: Readonly<Record<string, readonly string[]>> = {
   "application/pdf": ["pdf"],
@@ -38,14 +27,19 @@ async function isMacroDocument(bytes: Buffer): Promise<boolean> {
  * Looks at a document and says whether it may be stored. A damaged, empty, locked or disguised file is refused with a code
  * whose sentence says what to do; active content and poor legibility are only marked.
  */
-export async function inspectDocument(bytes: Buffer, name: string, mostBytes = DEFAULT_MOST_BYTES): Promise<Inspection> {
+export async function inspectDocument(
+  bytes: Buffer,
+  name: string,
+  mostBytes = DEFAULT_MOST_BYTES,
+): Promise<Inspection> {
   if (bytes.length === 0) return { verdict: "refuse", reason: "empty" };
   if (bytes.length > mostBytes) return { verdict: "refuse", reason: "too_large" };
   const type = await fileTypeFromBuffer(bytes);
   const ending = extension(name);
   if (type?.mime === "image/jpeg" || type?.mime === "image/png") return inspectImage(bytes, type.mime);
   if (type?.mime === "application/pdf" || hasPdfHeader(bytes)) return inspectPdf(bytes);
-  if (bytes.subarray(0, 2).toString("latin1") === "PK" && (await isMacroDocument(bytes))) return { verdict: "refuse", reason: "macro" };
+  if (bytes.subarray(0, 2).toString("latin1") === "PK" && (await isMacroDocument(bytes)))
+    return { verdict: "refuse", reason: "macro" };
   const claimsToBe = Object.values(EXTENSIONS).some((endings) => endings.includes(ending));
   return { verdict: "refuse", reason: claimsToBe ? "not_what_its_name_says" : "kind_not_accepted" };
 }

@@ -1,11 +1,21 @@
 import { EncryptedPDFError, PDFDict, PDFDocument, PDFName, type PDFObject, PDFStream } from "@cantoo/pdf-lib";
-import type { Inspection, Mark } from "./inspect";
+import type { Inspection, Mark } from "./inspection";
 
 const MOST_PAGES = 200;
 const TAIL = 2048;
 
 /** Dictionary keys and action types that run, fetch or send something when a reader obeys them. Names are compared decoded. */
-const ACTIVE = new Set(["JavaScript", "JS", "Launch", "RichMedia", "XFA", "SubmitForm", "ImportData", "GoToR", "GoToE"]);
+const ACTIVE = new Set([
+  "JavaScript",
+  "JS",
+  "Launch",
+  "RichMedia",
+  "XFA",
+  "SubmitForm",
+  "ImportData",
+  "GoToR",
+  "GoToE",
+]);
 const EMBEDDED = new Set(["EmbeddedFiles", "EmbeddedFile", "EF"]);
 
 type Loaded = { readonly document: PDFDocument; readonly restricted: boolean };
@@ -13,7 +23,10 @@ type Failure = "damaged" | "password_needed";
 
 async function load(bytes: Buffer): Promise<Loaded | Failure> {
   try {
-    return { document: await PDFDocument.load(bytes, { updateMetadata: false, throwOnInvalidObject: true }), restricted: false };
+    return {
+      document: await PDFDocument.load(bytes, { updateMetadata: false, throwOnInvalidObject: true }),
+      restricted: false,
+    };
   } catch (error) {
     if (!(error instanceof EncryptedPDFError)) return "damaged";
   }
@@ -57,7 +70,9 @@ export async function inspectPdf(bytes: Buffer): Promise<Inspection> {
     const pages = loaded.document.getPageCount();
     if (pages === 0) return { verdict: "refuse", reason: "no_pages" };
     if (pages > MOST_PAGES) return { verdict: "refuse", reason: "too_many_pages" };
-    const marks: readonly Mark[] = loaded.restricted ? ["restricted", ...marksOf(loaded.document)] : marksOf(loaded.document);
+    const marks: readonly Mark[] = loaded.restricted
+      ? ["restricted", ...marksOf(loaded.document)]
+      : marksOf(loaded.document);
     return { verdict: "store", mediaType: "application/pdf", pages, marks };
   } catch {
     return { verdict: "refuse", reason: "damaged" };

@@ -26,7 +26,13 @@ async function context() {
 }
 
 export async function signUpAction(_: FormState, form: FormData): Promise<FormState> {
-  const input = { name: text(form, "name"), email: text(form, "email").trim(), password: text(form, "password"), consent: form.get("consent") !== null, locale: await locale() };
+  const input = {
+    name: text(form, "name"),
+    email: text(form, "email").trim(),
+    password: text(form, "password"),
+    consent: form.get("consent") !== null,
+    locale: await locale(),
+  };
   const problems = signUpProblems(input);
   if (problems.length > 0) return { done: false, problems };
   await signUp(await context(), input);
@@ -39,9 +45,17 @@ function safePath(to: string): string | null {
 
 export async function signInAction(_: FormState, form: FormData): Promise<FormState> {
   const accounts = await context();
-  const result = await signIn(accounts, text(form, "email"), text(form, "password"), await networkAddress(), await headers());
+  const result = await signIn(
+    accounts,
+    text(form, "email"),
+    text(form, "password"),
+    await networkAddress(),
+    await headers(),
+  );
   if (result !== "signed in") return { done: false, problems: [result] };
-  const user = await (await accounts.auth.$context).internalAdapter.findUserByEmail(text(form, "email").trim().toLowerCase());
+  const user = await (await accounts.auth.$context).internalAdapter.findUserByEmail(
+    text(form, "email").trim().toLowerCase(),
+  );
   const person = user ? await identityOf(accounts.runtime.pool, user.user.id) : null;
   const office = (person?.actor.grants.length ?? 0) > 0;
   if (person && !office) (await cookies()).set(LOCALE_COOKIE, person.locale, { sameSite: "lax", path: "/" });

@@ -19,7 +19,12 @@ export default async function MessagesPage() {
         return (
           <details key={message.id} className="message">
             <summary>
-              <span className="strong">{mail.subject}</span> <span className="quiet">{message.sent ? formatMoment(language, message.at, data?.zone ?? "UTC") : say(language, "messages.queued")}</span>
+              <span className="strong">{mail.subject}</span>{" "}
+              <span className="quiet">
+                {message.sent
+                  ? formatMoment(language, message.at, data?.zone ?? "UTC")
+                  : say(language, "messages.queued")}
+              </span>
             </summary>
             <p className="letter">{mail.body}</p>
           </details>

@@ -27,11 +27,18 @@ export default async function MyPage() {
           const key = `stage.${line.stage}`;
           return (
             <li key={line.number}>
-              <Link href={`/my/${line.number}`}>{line.choices.map((c) => `${c.award} ${c.title[language]}`).join(", ")}</Link>
+              <Link href={`/my/${line.number}`}>
+                {line.choices.map((c) => `${c.award} ${c.title[language]}`).join(", ")}
+              </Link>
               <span className="quiet">
-                {say(language, "mine.number", { number: line.number })} · {isTextKey(key) ? say(language, key) : line.stage}
+                {say(language, "mine.number", { number: line.number })} ·{" "}
+                {isTextKey(key) ? say(language, key) : line.stage}
               </span>
-              <Comb bars={readComb(line.comb)} turn={line.turn} words={isTextKey(key) ? say(language, key) : line.stage} />
+              <Comb
+                bars={readComb(line.comb)}
+                turn={line.turn}
+                words={isTextKey(key) ? say(language, key) : line.stage}
+              />
             </li>
           );
         })}

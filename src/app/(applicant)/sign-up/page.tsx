@@ -1,8 +1,8 @@
 import Link from "next/link";
 import { say } from "../../../text/say";
 import { AccountForm } from "../../../ui/account-form.client";
-import { sendAgainAction, signUpAction } from "../account/account.action";
 import { locale } from "../../request";
+import { sendAgainAction, signUpAction } from "../account/account.action";
 
 export default async function SignUpPage() {
   const language = await locale();
@@ -16,7 +16,13 @@ export default async function SignUpPage() {
         fields={[
           { name: "name", kind: "text", label: t("account.name"), help: t("account.nameHelp"), autoComplete: "name" },
           { name: "email", kind: "email", label: t("account.email"), autoComplete: "email" },
-          { name: "password", kind: "password", label: t("account.password"), help: t("account.passwordHelp"), autoComplete: "new-password" },
+          {
+            name: "password",
+            kind: "password",
+            label: t("account.password"),
+            help: t("account.passwordHelp"),
+            autoComplete: "new-password",
+          },
           { name: "consent", kind: "check", label: t("account.consent") },
         ]}
         problems={{

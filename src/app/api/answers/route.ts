@@ -21,5 +21,9 @@ export async function POST(request: Request): Promise<Response> {
   const outcome = await perform(saveAnswers, person.actor, input);
   if (!outcome.ok) return Response.json(outcome, { status: outcome.reason === "not-yours" ? 403 : 422 });
   const application = await see(myApplication, person.actor, { number: String(input.number ?? "") });
-  return Response.json({ ...outcome.value, sections: application?.sections ?? [], officeZone: application?.zone ?? "UTC" });
+  return Response.json({
+    ...outcome.value,
+    sections: application?.sections ?? [],
+    officeZone: application?.zone ?? "UTC",
+  });
 }

@@ -23,5 +23,7 @@ export async function POST(request: Request): Promise<Response> {
     pages: inspection.pages,
     marks: [...inspection.marks],
   });
-  return outcome.ok ? Response.json({ uploadId: outcome.value.uploadId, marks: inspection.marks }) : Response.json(outcome, { status: outcome.reason === "not-yours" ? 403 : 422 });
+  return outcome.ok
+    ? Response.json({ uploadId: outcome.value.uploadId, marks: inspection.marks })
+    : Response.json(outcome, { status: outcome.reason === "not-yours" ? 403 : 422 });
 }

@@ -1,6 +1,6 @@
-import { requireStaff, see } from "../../request";
-import { staff } from "../../../views/staff";
 import { StaffForm } from "../../../ui/staff-form.client";
+import { staff } from "../../../views/staff";
+import { requireStaff, see } from "../../request";
 import { changeHeldRole, invite } from "./people.action";
 
 /** People and roles, for an administrator. */

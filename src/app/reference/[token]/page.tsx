@@ -35,7 +35,12 @@ export default async function ReferencePage({ params }: { params: Promise<{ toke
             {data && state !== "ended" ? (
               <>
                 <h1>{say(language, "reference.title", { applicant: data.applicant })}</h1>
-                <p>{say(language, "reference.for", { applicant: data.applicant, programme: data.programmes.map((p) => p[language]).join(", ") })}</p>
+                <p>
+                  {say(language, "reference.for", {
+                    applicant: data.applicant,
+                    programme: data.programmes.map((p) => p[language]).join(", "),
+                  })}
+                </p>
               </>
             ) : (
               <h1>{say(language, "refused.link-ended")}</h1>
@@ -46,7 +51,8 @@ export default async function ReferencePage({ params }: { params: Promise<{ toke
             {data && (state === "asked" || state === "opened") ? (
               <>
                 <p className="quiet">
-                  {say(language, "reference.until", { date: formatMoment(language, data.endsAt, data.zone) })} ({formatZone(data.zone)})
+                  {say(language, "reference.until", { date: formatMoment(language, data.endsAt, data.zone) })} (
+                  {formatZone(data.zone)})
                 </p>
                 <ReferenceForm
                   token={token}

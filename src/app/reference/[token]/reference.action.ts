@@ -18,14 +18,24 @@ async function holder(token: string): Promise<Actor> {
 async function answer(token: string, outcome: Outcome<unknown>): Promise<string | null> {
   revalidatePath(`/reference/${token}`);
   if (outcome.ok) return null;
-  return say(await locale(), outcome.reason === "not-yours" ? "reference.ended" : outcome.reason === "link-ended" ? "reference.ended" : "refused.invalid-input");
+  return say(
+    await locale(),
+    outcome.reason === "not-yours"
+      ? "reference.ended"
+      : outcome.reason === "link-ended"
+        ? "reference.ended"
+        : "refused.invalid-input",
+  );
 }
 
 export async function begin(token: string): Promise<string | null> {
   return answer(token, await perform(openReference, await holder(token), {}));
 }
 
-export async function give(token: string, answers: { readonly known: string; readonly rating: string; readonly text: string }): Promise<string | null> {
+export async function give(
+  token: string,
+  answers: { readonly known: string; readonly rating: string; readonly text: string },
+): Promise<string | null> {
   return answer(token, await perform(giveReference, await holder(token), { answers: answers as never })); // the act checks it
 }
 

@@ -2,8 +2,8 @@
 
 import { randomUUID } from "node:crypto";
 import { notFound, redirect } from "next/navigation";
-import { readOrder, sign } from "../../../outside/card";
 import { recordPayment } from "../../../acts/payments";
+import { readOrder, sign } from "../../../outside/card";
 import { webRuntime } from "../../../runtime";
 import { perform, SYSTEM } from "../../request";
 

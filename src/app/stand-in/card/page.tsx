@@ -12,7 +12,11 @@ const ANSWERS = [
 ] as const;
 
 /** The card stand-in's own page: an outside service in small, which does what one of its buttons says. */
-export default async function CardPage({ searchParams }: { searchParams: Promise<{ order?: string; signature?: string }> }) {
+export default async function CardPage({
+  searchParams,
+}: {
+  searchParams: Promise<{ order?: string; signature?: string }>;
+}) {
   const { order = "", signature = "" } = await searchParams;
   const payment = readOrder((await webRuntime()).settings.secret, order, signature);
   if (!payment) notFound();
@@ -20,7 +24,9 @@ export default async function CardPage({ searchParams }: { searchParams: Promise
     <main className="stand-in">
       <h1>Simulated card service</h1>
       <p>This page stands in for an outside card service. No card is needed and no money moves.</p>
-      <p className="strong">{formatMoney("en", { minor: payment.minor, currency: payment.currency })} to Merrow Institute of Coast and Water</p>
+      <p className="strong">
+        {formatMoney("en", { minor: payment.minor, currency: payment.currency })} to Merrow Institute of Coast and Water
+      </p>
       {ANSWERS.map(([result, label]) => (
         <form key={result} action={answerOrder}>
           <input type="hidden" name="order" value={order} />

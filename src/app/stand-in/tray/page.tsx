@@ -3,7 +3,7 @@ import { holds } from "../../../core/rights/actor";
 import { webRuntime } from "../../../runtime";
 import { formatMoment } from "../../../text/format";
 import { tray } from "../../../views/messages";
-import { identity, see, SYSTEM, VISITOR } from "../../request";
+import { identity, SYSTEM, see, VISITOR } from "../../request";
 
 function linked(body: string) {
   return body.split(/(https?:\/\/\S+)/u).map((part, i) =>
@@ -37,7 +37,9 @@ export default async function TrayPage({ searchParams }: { searchParams: Promise
           Show
         </button>
       </form>
-      {mails.length === 0 ? <p className="empty">No mail here yet. It arrives within a second or two; load the page again.</p> : null}
+      {mails.length === 0 ? (
+        <p className="empty">No mail here yet. It arrives within a second or two; load the page again.</p>
+      ) : null}
       {mails.map((mail) => (
         <article key={mail.id} className="mail">
           <h2>{mail.subject}</h2>

@@ -5,7 +5,13 @@ import { isOffice, locale, requirePerson } from "../../../request";
 import { begin } from "./begin.action";
 
 /** Chooses a programme: one press opens the application, or adds the programme to the one that is there. */
-export default async function ApplyPage({ params, searchParams }: { params: Promise<{ round: string }>; searchParams: Promise<{ refused?: string }> }) {
+export default async function ApplyPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ round: string }>;
+  searchParams: Promise<{ refused?: string }>;
+}) {
   const { round } = await params;
   const { refused } = await searchParams;
   const language = await locale();
@@ -16,7 +22,14 @@ export default async function ApplyPage({ params, searchParams }: { params: Prom
       <h1>{say(language, "home.apply")}</h1>
       {refused ? (
         <p role="alert" className="wrong">
-          {say(language, refused === "already-applied" ? "refused.already-applied" : refused === "too-many-choices" ? "refused.too-many-choices" : "refused.round-closed")}
+          {say(
+            language,
+            refused === "already-applied"
+              ? "refused.already-applied"
+              : refused === "too-many-choices"
+                ? "refused.too-many-choices"
+                : "refused.round-closed",
+          )}
         </p>
       ) : null}
       <form action={begin}>

@@ -44,8 +44,19 @@ export default async function LinkPage({ params }: { params: Promise<{ token: st
           action={setPasswordAction}
           hidden={{ token }}
           submit={t("account.setPassword")}
-          fields={[{ name: "password", kind: "password", label: t("account.newPassword"), help: t("account.passwordHelp"), autoComplete: "new-password" }]}
-          problems={{ badPassword: { text: t("account.badPassword"), field: "password" }, linkEnded: { text: t("account.linkEnded") } }}
+          fields={[
+            {
+              name: "password",
+              kind: "password",
+              label: t("account.newPassword"),
+              help: t("account.passwordHelp"),
+              autoComplete: "new-password",
+            },
+          ]}
+          problems={{
+            badPassword: { text: t("account.badPassword"), field: "password" },
+            linkEnded: { text: t("account.linkEnded") },
+          }}
           done={
             <>
               <p>{t("account.setPasswordDone")}</p>

@@ -24,15 +24,26 @@ async function answer(number: string, outcome: Outcome<unknown>): Promise<Presse
 const person = (number: string) => requirePerson(`/my/${number}`);
 
 export async function submitChoices(number: string, applicationId: string, choiceId: string): Promise<Pressed> {
-  return answer(number, await perform(submitApplication, (await person(number)).actor, { applicationId, choiceIds: [choiceId] }));
+  return answer(
+    number,
+    await perform(submitApplication, (await person(number)).actor, { applicationId, choiceIds: [choiceId] }),
+  );
 }
 
 export async function withdrawApplication(number: string, applicationId: string): Promise<Pressed> {
   return answer(number, await perform(withdraw, (await person(number)).actor, { applicationId }));
 }
 
-export async function answerOffer(number: string, applicationId: string, choiceId: string, given: "accepted" | "declined"): Promise<Pressed> {
-  return answer(number, await perform(answerDecision, (await person(number)).actor, { applicationId, choiceId, answer: given }));
+export async function answerOffer(
+  number: string,
+  applicationId: string,
+  choiceId: string,
+  given: "accepted" | "declined",
+): Promise<Pressed> {
+  return answer(
+    number,
+    await perform(answerDecision, (await person(number)).actor, { applicationId, choiceId, answer: given }),
+  );
 }
 
 export async function askReferee(number: string, applicationId: string, referee: string): Promise<Pressed> {
@@ -48,7 +59,11 @@ export async function takeOutDocument(number: string, applicationId: string, evi
 }
 
 /** Begins a payment and gives the address of the card service's page. */
-export async function pay(number: string, applicationId: string, chargeId: string): Promise<{ readonly page: string } | { readonly refused: string }> {
+export async function pay(
+  number: string,
+  applicationId: string,
+  chargeId: string,
+): Promise<{ readonly page: string } | { readonly refused: string }> {
   const outcome = await perform(startPayment, (await person(number)).actor, { applicationId, chargeId });
   if (!outcome.ok) return { refused: (await answer(number, outcome)) ?? "" };
   const { card } = await webRuntime();

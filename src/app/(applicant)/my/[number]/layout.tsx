@@ -6,7 +6,13 @@ import { locale } from "../../../request";
 import { loadApplication } from "./load";
 
 /** The frame of one application: its name, and all its parts with a mark on those that are complete. */
-export default async function ApplicationLayout({ children, params }: { children: ReactNode; params: Promise<{ number: string }> }) {
+export default async function ApplicationLayout({
+  children,
+  params,
+}: {
+  children: ReactNode;
+  params: Promise<{ number: string }>;
+}) {
   const { number } = await params;
   const language = await locale();
   const { application } = await loadApplication(number);
@@ -14,13 +20,24 @@ export default async function ApplicationLayout({ children, params }: { children
     .filter((s) => s.applies && s.core !== "tests" && s.core !== "declaration")
     .map((s) => ({ key: s.key, title: s.title[language], done: s.gaps.length === 0 }));
   const { requirements } = application.assessment;
-  const settled = (kinds: readonly string[]) => requirements.filter((r) => kinds.includes(r.kind)).every((r) => !["missing", "returned"].includes(r.standing));
+  const settled = (kinds: readonly string[]) =>
+    requirements.filter((r) => kinds.includes(r.kind)).every((r) => !["missing", "returned"].includes(r.standing));
   const declaration = application.sections.find((s) => s.core === "declaration");
   const items = [
     ...parts,
     { key: "documents", title: language === "fr" ? "Documents" : "Documents", done: settled(["document"]) },
-    ...(requirements.some((r) => r.kind === "fee") ? [{ key: "fee", title: requirements.find((r) => r.kind === "fee")?.title[language] ?? "", done: settled(["fee"]) }] : []),
-    ...(declaration ? [{ key: declaration.key, title: declaration.title[language], done: declaration.gaps.length === 0 }] : []),
+    ...(requirements.some((r) => r.kind === "fee")
+      ? [
+          {
+            key: "fee",
+            title: requirements.find((r) => r.kind === "fee")?.title[language] ?? "",
+            done: settled(["fee"]),
+          },
+        ]
+      : []),
+    ...(declaration
+      ? [{ key: declaration.key, title: declaration.title[language], done: declaration.gaps.length === 0 }]
+      : []),
   ];
   return (
     <div className="application">
@@ -29,10 +46,18 @@ export default async function ApplicationLayout({ children, params }: { children
           <Link href="/my">{say(language, "nav.mine")}</Link> · {say(language, "mine.number", { number })}
         </p>
         <h1>
-          <Link href={`/my/${number}`}>{application.choices.map((c) => `${c.award} ${c.title[language]}`).join(", ")}</Link>
+          <Link href={`/my/${number}`}>
+            {application.choices.map((c) => `${c.award} ${c.title[language]}`).join(", ")}
+          </Link>
         </h1>
       </header>
-      <SectionNav number={number} items={items} overview={say(language, "form.toOverview")} label={say(language, "app.sections")} complete={say(language, "standing.complete")} />
+      <SectionNav
+        number={number}
+        items={items}
+        overview={say(language, "form.toOverview")}
+        label={say(language, "app.sections")}
+        complete={say(language, "standing.complete")}
+      />
       <div className="application-body">{children}</div>
     </div>
   );

@@ -26,11 +26,18 @@ function NextStep({ application, language }: PartProps) {
       <p className="serif next-sentence">{applicantStep(language, assessment)}</p>
       {drafts.map((c) => (
         <p key={c.id} className="quiet">
-          {say(language, "app.closes", { when: formatMoment(language, c.closesAt, application.zone), zone: formatZone(application.zone) })}{" "}
+          {say(language, "app.closes", {
+            when: formatMoment(language, c.closesAt, application.zone),
+            zone: formatZone(application.zone),
+          })}{" "}
           <LocalMoment instant={c.closesAt} officeZone={application.zone} locale={language} />
         </p>
       ))}
-      <p className="quiet">{application.groupTitle ? say(language, "app.group", { group: application.groupTitle[language] }) : say(language, "app.groupOpen")}</p>
+      <p className="quiet">
+        {application.groupTitle
+          ? say(language, "app.group", { group: application.groupTitle[language] })
+          : say(language, "app.groupOpen")}
+      </p>
     </section>
   );
 }
@@ -44,7 +51,11 @@ function Decisions({ application, language }: PartProps) {
     return (
       <section key={choice.id} className="decision">
         <h2>{say(language, "decision.title")}</h2>
-        {isTextKey(key) ? <p className="serif next-sentence">{say(language, key, { programme, start: formatDate(language, choice.start) })}</p> : null}
+        {isTextKey(key) ? (
+          <p className="serif next-sentence">
+            {say(language, key, { programme, start: formatDate(language, choice.start) })}
+          </p>
+        ) : null}
         {decision.conditions.length > 0 ? (
           <ul className="dashes">
             {decision.conditions.map((c) => (
@@ -55,7 +66,9 @@ function Decisions({ application, language }: PartProps) {
         {decision.reason ? <p>{say(language, "decision.reason", { reason: decision.reason })}</p> : null}
         {decision.answer ? (
           <p className="strong">
-            {say(language, decision.answer === "accepted" ? "decision.accepted" : "decision.declined", { date: decision.answeredAt ? formatDate(language, decision.answeredAt.slice(0, 10)) : "" })}
+            {say(language, decision.answer === "accepted" ? "decision.accepted" : "decision.declined", {
+              date: decision.answeredAt ? formatDate(language, decision.answeredAt.slice(0, 10)) : "",
+            })}
           </p>
         ) : decision.answerBy ? (
           <>
@@ -89,11 +102,15 @@ function Asks({ application, language }: PartProps) {
       <h2>{say(language, "app.asked")}</h2>
       <ul>
         {application.asks.map((ask) => {
-          const result = application.assessment.requirements.find((r) => r.key === ask.requirement && r.scope === ask.scope && r.entry === ask.entry);
+          const result = application.assessment.requirements.find(
+            (r) => r.key === ask.requirement && r.scope === ask.scope && r.entry === ask.entry,
+          );
           const reason = `return.${result?.reason ?? ""}`;
           return (
             <li key={`${ask.requirement}-${ask.entry}-${ask.due}`}>
-              <Link href={result ? requirementHref(application.number, result) : `/my/${application.number}/documents`}>{result?.title[language] ?? ask.requirement}</Link>{" "}
+              <Link href={result ? requirementHref(application.number, result) : `/my/${application.number}/documents`}>
+                {result?.title[language] ?? ask.requirement}
+              </Link>{" "}
               <span className="quiet">{say(language, "app.askedUntil", { date: formatDate(language, ask.due) })}</span>
               <p>
                 {isTextKey(reason) ? `${say(language, reason)} ` : ""}
@@ -108,8 +125,12 @@ function Asks({ application, language }: PartProps) {
 }
 
 function RequirementLine({ application, language, requirement }: PartProps & { requirement: RequirementResult }) {
-  const entry = application.documents.find((d) => d.requirement === requirement.key && d.entry === requirement.entry && d.scope === requirement.scope)?.entryTitle;
-  const holds = application.assessment.file.next?.requirement === requirement.key && application.assessment.file.next.entry === requirement.entry;
+  const entry = application.documents.find(
+    (d) => d.requirement === requirement.key && d.entry === requirement.entry && d.scope === requirement.scope,
+  )?.entryTitle;
+  const holds =
+    application.assessment.file.next?.requirement === requirement.key &&
+    application.assessment.file.next.entry === requirement.entry;
   return (
     <li>
       <Link href={requirementHref(application.number, requirement)}>
@@ -126,16 +147,40 @@ function RequirementLine({ application, language, requirement }: PartProps & { r
   );
 }
 
-function missingLines(application: MyApplication, language: Locale, choice: ChoiceResult): readonly { readonly href: string; readonly text: string }[] {
-  const wanted = application.assessment.requirements.filter((r) => choice.missing.some((m) => m.requirement === r.key && m.scope === r.scope && m.entry === r.entry));
+function missingLines(
+  application: MyApplication,
+  language: Locale,
+  choice: ChoiceResult,
+): readonly { readonly href: string; readonly text: string }[] {
+  const wanted = application.assessment.requirements.filter((r) =>
+    choice.missing.some((m) => m.requirement === r.key && m.scope === r.scope && m.entry === r.entry),
+  );
   return wanted.flatMap((r) => {
-    if (r.kind === "document") return [{ href: requirementHref(application.number, r), text: say(language, "gap.document", { title: r.title[language] }) }];
-    if (r.kind === "reference") return [{ href: requirementHref(application.number, r), text: say(language, "gap.reference", { title: r.title[language] }) }];
-    if (r.kind === "fee") return [{ href: requirementHref(application.number, r), text: say(language, "gap.fee", { title: r.title[language] }) }];
+    if (r.kind === "document")
+      return [
+        {
+          href: requirementHref(application.number, r),
+          text: say(language, "gap.document", { title: r.title[language] }),
+        },
+      ];
+    if (r.kind === "reference")
+      return [
+        {
+          href: requirementHref(application.number, r),
+          text: say(language, "gap.reference", { title: r.title[language] }),
+        },
+      ];
+    if (r.kind === "fee")
+      return [
+        { href: requirementHref(application.number, r), text: say(language, "gap.fee", { title: r.title[language] }) },
+      ];
     return r.gaps.map((gap) => {
       const section = application.sections.find((s) => s.key === gap.section && s.scope === gap.scope);
       const field = section?.fields.find((f) => f.key === gap.field)?.title[language] ?? gap.field;
-      return { href: gapHref(application.number, gap), text: say(language, `gap.${gap.code}`, { field, section: section?.title[language] ?? gap.section }) };
+      return {
+        href: gapHref(application.number, gap),
+        text: say(language, `gap.${gap.code}`, { field, section: section?.title[language] ?? gap.section }),
+      };
     });
   });
 }
@@ -157,7 +202,11 @@ function Submission({ application, language, choice }: PartProps & { choice: Cho
           </li>
         ))}
       </ul>
-      {choice.round === "not yet open" ? <p>{say(language, "app.waitsForOpening", { when: formatMoment(language, choice.opensAt, application.zone) })}</p> : null}
+      {choice.round === "not yet open" ? (
+        <p>
+          {say(language, "app.waitsForOpening", { when: formatMoment(language, choice.opensAt, application.zone) })}
+        </p>
+      ) : null}
       <div className="presses">
         <Link className="plain-button" href={`/my/${application.number}/review`}>
           {say(language, "app.review")}
@@ -204,7 +253,12 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
         <h2>{say(language, "app.what")}</h2>
         <ul className="big-comb">
           {assessment.requirements.map((r) => (
-            <RequirementLine key={`${r.scope}-${r.key}-${r.entry}`} application={application} language={language} requirement={r} />
+            <RequirementLine
+              key={`${r.scope}-${r.key}-${r.entry}`}
+              application={application}
+              language={language}
+              requirement={r}
+            />
           ))}
         </ul>
       </section>
@@ -215,7 +269,8 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
             const key = `event.${event.act}`;
             return (
               <li key={event.at + event.act}>
-                <span className="quiet">{formatMoment(language, event.at, application.zone)}</span> {isTextKey(key) ? say(language, key) : event.act}
+                <span className="quiet">{formatMoment(language, event.at, application.zone)}</span>{" "}
+                {isTextKey(key) ? say(language, key) : event.act}
               </li>
             );
           })}

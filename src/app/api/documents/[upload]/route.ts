@@ -1,6 +1,5 @@
-import { readContent } from "../../../../db/content";
 import { webRuntime } from "../../../../runtime";
-import { document } from "../../../../views/document";
+import { document, documentBytes } from "../../../../views/document";
 import { identity, see } from "../../../request";
 
 function disposition(name: string, inline: boolean): string {
@@ -18,7 +17,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ uplo
   const found = person ? await see(document, person.actor, { uploadId: upload }) : null;
   if (!found) return new Response("not found", { status: 404 });
   const { pool } = await webRuntime();
-  const chunks = readContent(pool, found.sha256);
+  const chunks = documentBytes(pool, found);
   const body = new ReadableStream<Uint8Array>({
     pull: async (controller) => {
       const { value, done } = await chunks.next();

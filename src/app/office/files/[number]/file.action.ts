@@ -13,7 +13,11 @@ import { perform, requirePerson } from "../../../request";
 /** What an act of the office answers: null when it was done, else the sentence that says why not. */
 export type Said = string | null;
 
-async function run<Schema extends z.ZodType, Value>(number: string, act: Act<Schema, Value>, input: z.input<Schema>): Promise<Said> {
+async function run<Schema extends z.ZodType, Value>(
+  number: string,
+  act: Act<Schema, Value>,
+  input: z.input<Schema>,
+): Promise<Said> {
   const person = await requirePerson(`/office/files/${number}`);
   const outcome = await perform(act, person.actor, input);
   revalidatePath(`/office/files/${number}`);
@@ -22,13 +26,23 @@ async function run<Schema extends z.ZodType, Value>(number: string, act: Act<Sch
   return (REFUSED_WORDS[outcome.reason] ?? outcome.reason) + more;
 }
 
-export const accept = async (number: string, input: z.input<(typeof acceptEvidence)["input"]>): Promise<Said> => run(number, acceptEvidence, input);
-export const sendBack = async (number: string, input: z.input<(typeof returnEvidence)["input"]>): Promise<Said> => run(number, returnEvidence, input);
-export const ask = async (number: string, input: z.input<(typeof askApplicant)["input"]>): Promise<Said> => run(number, askApplicant, input);
-export const undo = async (number: string, input: z.input<(typeof undoJudgement)["input"]>): Promise<Said> => run(number, undoJudgement, input);
-export const confirm = async (number: string, input: z.input<(typeof confirmValues)["input"]>): Promise<Said> => run(number, confirmValues, input);
-export const excuse = async (number: string, input: z.input<(typeof excuseRequirement)["input"]>): Promise<Said> => run(number, excuseRequirement, input);
-export const take = async (number: string, input: z.input<(typeof takeFile)["input"]>): Promise<Said> => run(number, takeFile, input);
-export const prepare = async (number: string, input: z.input<(typeof prepareDecision)["input"]>): Promise<Said> => run(number, prepareDecision, input);
-export const drop = async (number: string, input: z.input<(typeof dropDecision)["input"]>): Promise<Said> => run(number, dropDecision, input);
-export const release = async (number: string, input: z.input<(typeof releaseDecision)["input"]>): Promise<Said> => run(number, releaseDecision, input);
+export const accept = async (number: string, input: z.input<(typeof acceptEvidence)["input"]>): Promise<Said> =>
+  run(number, acceptEvidence, input);
+export const sendBack = async (number: string, input: z.input<(typeof returnEvidence)["input"]>): Promise<Said> =>
+  run(number, returnEvidence, input);
+export const ask = async (number: string, input: z.input<(typeof askApplicant)["input"]>): Promise<Said> =>
+  run(number, askApplicant, input);
+export const undo = async (number: string, input: z.input<(typeof undoJudgement)["input"]>): Promise<Said> =>
+  run(number, undoJudgement, input);
+export const confirm = async (number: string, input: z.input<(typeof confirmValues)["input"]>): Promise<Said> =>
+  run(number, confirmValues, input);
+export const excuse = async (number: string, input: z.input<(typeof excuseRequirement)["input"]>): Promise<Said> =>
+  run(number, excuseRequirement, input);
+export const take = async (number: string, input: z.input<(typeof takeFile)["input"]>): Promise<Said> =>
+  run(number, takeFile, input);
+export const prepare = async (number: string, input: z.input<(typeof prepareDecision)["input"]>): Promise<Said> =>
+  run(number, prepareDecision, input);
+export const drop = async (number: string, input: z.input<(typeof dropDecision)["input"]>): Promise<Said> =>
+  run(number, dropDecision, input);
+export const release = async (number: string, input: z.input<(typeof releaseDecision)["input"]>): Promise<Said> =>
+  run(number, releaseDecision, input);

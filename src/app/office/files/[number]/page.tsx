@@ -1,14 +1,14 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { workingCalendar } from "../../../../core/calendar/working-days";
 import { holds, OFFICE } from "../../../../core/rights/actor";
 import { formatDay } from "../../../../core/time/day";
-import { workingCalendar } from "../../../../core/calendar/working-days";
 import { zoneTable } from "../../../../core/time/zone";
 import { formatDate, formatMoment } from "../../../../text/format";
-import { EVENT_WORDS, proposedDay, REASON_WORDS, stepDeed, timeLeft, TURN_WORDS } from "../../../../text/office";
+import { EVENT_WORDS, proposedDay, REASON_WORDS, stepDeed, TURN_WORDS, timeLeft } from "../../../../text/office";
 import { FileWork } from "../../../../ui/file-work.client";
 import { valueText } from "../../../../ui/value-text";
-import { file, type FileData } from "../../../../views/file";
+import { type FileData, file } from "../../../../views/file";
 import { requireStaff, see } from "../../../request";
 import * as actions from "./file.action";
 
@@ -44,11 +44,13 @@ function Head({ data, show }: { data: FileData; show: string }) {
         <p className="stage-line">
           {STAGE_WORDS.map((word) => (
             <span key={word} aria-current={word === stage ? "step" : undefined}>
-              {word}
+              {word.charAt(0).toUpperCase() + word.slice(1)}
               {word === "submitted" && submitted ? ` ${formatDate("en", submitted.slice(0, 10))}` : ""}
             </span>
           ))}
-          {stage === "closed" ? <span aria-current="step">closed{reason ? `, ${(REASON_WORDS[reason] ?? reason).toLowerCase()}` : ""}</span> : null}
+          {stage === "closed" ? (
+            <span aria-current="step">Closed{reason ? `, ${(REASON_WORDS[reason] ?? reason).toLowerCase()}` : ""}</span>
+          ) : null}
         </p>
       </div>
       <div className="file-next">
@@ -65,7 +67,11 @@ function Head({ data, show }: { data: FileData; show: string }) {
         ) : null}
         <nav aria-label="Parts of the file" className="file-tabs">
           {TABS.map(([key, word]) => (
-            <Link key={word} href={key ? `?show=${key}` : `/office/files/${data.number}`} aria-current={show === key ? "page" : undefined}>
+            <Link
+              key={word}
+              href={key ? `?show=${key}` : `/office/files/${data.number}`}
+              aria-current={show === key ? "page" : undefined}
+            >
               {word}
             </Link>
           ))}
@@ -80,9 +86,19 @@ function eventAbout(data: FileData, about: FileData["events"][number]["about"]):
   const title = (key: unknown) => data.assessment.requirements.find((r) => r.key === key)?.title.en.toLowerCase();
   const parts: string[] = [];
   if (about.requirement) parts.push(title(about.requirement) ?? String(about.requirement));
-  if (Array.isArray(about.fields)) parts.push(about.fields.map((f) => data.sections.find((s) => s.key === String(f).split(".")[0])?.title.en.toLowerCase() ?? String(f)).filter((v, i, all) => all.indexOf(v) === i).join(", "));
-  if (Array.isArray(about.values)) parts.push(`${about.values.length} ${about.values.length === 1 ? "value" : "values"}${about.changed === true ? ", one of them changed" : ""}`);
-  for (const key of ["kind", "answer", "result", "reason", "turn"]) if (typeof about[key] === "string") parts.push(String(about[key]));
+  if (Array.isArray(about.fields))
+    parts.push(
+      about.fields
+        .map((f) => data.sections.find((s) => s.key === String(f).split(".")[0])?.title.en.toLowerCase() ?? String(f))
+        .filter((v, i, all) => all.indexOf(v) === i)
+        .join(", "),
+    );
+  if (Array.isArray(about.values))
+    parts.push(
+      `${about.values.length} ${about.values.length === 1 ? "value" : "values"}${about.changed === true ? ", one of them changed" : ""}`,
+    );
+  for (const key of ["kind", "answer", "result", "reason", "turn"])
+    if (typeof about[key] === "string") parts.push(String(about[key]));
   return parts.filter(Boolean).join(" · ");
 }
 
@@ -111,7 +127,10 @@ function Messages({ data }: { data: FileData }) {
           <span className="quiet">{formatMoment("en", m.at, data.zone)}</span>
           <span className="strong">{m.to}</span>
           <span>
-            {m.template.replace(/-/gu, " ")} <span className="quiet">{m.state === "failed" ? `could not be delivered: ${m.failure ?? ""}` : m.state}</span>
+            {m.template.replace(/-/gu, " ")}{" "}
+            <span className="quiet">
+              {m.state === "failed" ? `could not be delivered: ${m.failure ?? ""}` : m.state}
+            </span>
           </span>
         </li>
       ))}
@@ -137,7 +156,8 @@ function Form({ data }: { data: FileData }) {
                     <div key={v.field}>
                       <dt>{v.title.en}</dt>
                       <dd>
-                        {valueText("en", v, v.claim, data.office)} <span className="quiet">{v.state === "claimed" ? "" : v.state}</span>
+                        {valueText("en", v, v.claim, data.office)}{" "}
+                        <span className="quiet">{v.state === "claimed" ? "" : v.state}</span>
                       </dd>
                     </div>
                   ))}
@@ -151,7 +171,13 @@ function Form({ data }: { data: FileData }) {
 }
 
 /** One file: the comb unrolled, the document beside the claim beside the rule, and the acts with their keys. */
-export default async function FilePage({ params, searchParams }: { params: Promise<{ number: string }>; searchParams: Promise<{ show?: string }> }) {
+export default async function FilePage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ number: string }>;
+  searchParams: Promise<{ show?: string }>;
+}) {
   const [{ number }, { show = "" }] = await Promise.all([params, searchParams]);
   const person = await requireStaff(`/office/files/${number}`, OFFICE);
   const data = await see(file, person.actor, { number });

@@ -1,7 +1,7 @@
+import { DEFAULT_MOST_BYTES } from "../../../../../core/documents/limits";
 import type { Locale } from "../../../../../core/text/local-text";
 import { formatBytes, formatDate } from "../../../../../text/format";
 import { isTextKey, say } from "../../../../../text/say";
-import { DEFAULT_MOST_BYTES } from "../../../../../core/documents/limits";
 import { standingWord } from "../../../../../ui/applicant-step";
 import { CombBar } from "../../../../../ui/comb";
 import { UploadBox } from "../../../../../ui/upload-box.client";
@@ -15,12 +15,21 @@ export function DocumentsPage({ application, language }: { application: MyApplic
       <h2 className="page-title">Documents</h2>
       <p className="quiet">{say(language, "doc.drop", { size: formatBytes(language, DEFAULT_MOST_BYTES) })}</p>
       {application.documents.map((document) => {
-        const result = application.assessment.requirements.find((r) => r.key === document.requirement && r.scope === document.scope && r.entry === document.entry);
+        const result = application.assessment.requirements.find(
+          (r) => r.key === document.requirement && r.scope === document.scope && r.entry === document.entry,
+        );
         if (!result || result.standing === "not needed") return null;
-        const ask = application.asks.find((a) => a.requirement === document.requirement && a.entry === document.entry && a.scope === document.scope);
+        const ask = application.asks.find(
+          (a) => a.requirement === document.requirement && a.entry === document.entry && a.scope === document.scope,
+        );
         const reason = `return.${result.reason ?? ""}`;
         return (
-          <section key={`${document.scope}-${document.requirement}-${document.entry}`} id={`${document.requirement}-${document.entry}`} className="document" aria-label={result.title[language]}>
+          <section
+            key={`${document.scope}-${document.requirement}-${document.entry}`}
+            id={`${document.requirement}-${document.entry}`}
+            className="document"
+            aria-label={result.title[language]}
+          >
             <h3>
               <span className="comb" data-turn="applicant">
                 <CombBar standing={result.standing} holds={result.standing === "returned"} large />
@@ -34,7 +43,8 @@ export function DocumentsPage({ application, language }: { application: MyApplic
             {document.help ? <p className="quiet">{document.help[language]}</p> : null}
             {result.standing === "returned" ? (
               <p className="notice">
-                {isTextKey(reason) ? say(language, reason) : result.reason} {ask?.text} {ask ? say(language, "app.askedUntil", { date: formatDate(language, ask.due) }) : null}
+                {isTextKey(reason) ? say(language, reason) : result.reason} {ask?.text}{" "}
+                {ask ? say(language, "app.askedUntil", { date: formatDate(language, ask.due) }) : null}
               </p>
             ) : null}
             <UploadBox
@@ -45,7 +55,11 @@ export function DocumentsPage({ application, language }: { application: MyApplic
               open={document.open}
               locale={language}
               title={result.title[language]}
-              supplied={document.supplied.map((s) => ({ ...s, pagesText: say(language, "doc.pages", { pages: s.pages }), sizeText: formatBytes(language, s.size) }))}
+              supplied={document.supplied.map((s) => ({
+                ...s,
+                pagesText: say(language, "doc.pages", { pages: s.pages }),
+                sizeText: formatBytes(language, s.size),
+              }))}
               remove={takeOutDocument.bind(null, application.number, application.id)}
             />
           </section>

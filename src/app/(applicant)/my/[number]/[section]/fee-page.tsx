@@ -20,14 +20,21 @@ export function FeePage({ application, language }: { application: MyApplication;
         const programme = application.choices.find((c) => c.id === charge.scope);
         return (
           <section key={charge.id} className="charge">
-            <p className="serif next-sentence">{open > 0 ? say(language, "fee.due", { amount }) : say(language, "fee.paid")}</p>
+            <p className="serif next-sentence">
+              {open > 0 ? say(language, "fee.due", { amount }) : say(language, "fee.paid")}
+            </p>
             <p className="quiet">
               {programme ? `${programme.award} ${programme.title[language]} · ` : ""}
               {say(language, "fee.reference", { reference: charge.reference })}
             </p>
             {open > 0 && charge.last === "declined" ? <p className="wrong">{say(language, "fee.declined")}</p> : null}
             {open > 0 && charge.last === "abandoned" ? <p className="wrong">{say(language, "fee.abandoned")}</p> : null}
-            {open > 0 ? <PayPress action={pay.bind(null, application.number, application.id, charge.id)} label={say(language, "fee.pay", { amount })} /> : null}
+            {open > 0 ? (
+              <PayPress
+                action={pay.bind(null, application.number, application.id, charge.id)}
+                label={say(language, "fee.pay", { amount })}
+              />
+            ) : null}
           </section>
         );
       })}

@@ -2,12 +2,12 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { say } from "../../../../../text/say";
 import { SectionForm } from "../../../../../ui/section-form.client";
+import type { FormSection } from "../../../../../views/my-application";
+import { locale } from "../../../../request";
+import { loadApplication } from "../load";
 import { DocumentsPage } from "./documents-page";
 import { FeePage } from "./fee-page";
 import { RefereeRequests } from "./referee-requests";
-import { locale } from "../../../../request";
-import { loadApplication } from "../load";
-import type { FormSection } from "../../../../../views/my-application";
 
 /** The sections on one page: test results stand with the question that opens them. */
 function together(sections: readonly FormSection[], key: string): readonly FormSection[] {

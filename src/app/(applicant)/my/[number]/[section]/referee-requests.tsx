@@ -1,6 +1,6 @@
+import type { Locale } from "../../../../../core/text/local-text";
 import { formatDate } from "../../../../../text/format";
 import { isTextKey, say } from "../../../../../text/say";
-import type { Locale } from "../../../../../core/text/local-text";
 import { ConfirmPress } from "../../../../../ui/confirm-press.client";
 import type { MyApplication } from "../../../../../views/my-application";
 import { askReferee, withdrawRequest } from "../application.action";
@@ -21,7 +21,9 @@ export function RefereeRequests({ application, language }: { application: MyAppl
         return (
           <li key={entry.id}>
             <span className="strong">{value("name") || "—"}</span> <span className="quiet">{value("email")}</span>
-            {last && isTextKey(state) ? <p>{say(language, state, { date: formatDate(language, last.askedAt.slice(0, 10)) })}</p> : null}
+            {last && isTextKey(state) ? (
+              <p>{say(language, state, { date: formatDate(language, last.askedAt.slice(0, 10)) })}</p>
+            ) : null}
             {live || !ready ? null : (
               <ConfirmPress
                 action={askReferee.bind(null, application.number, application.id, entry.id)}

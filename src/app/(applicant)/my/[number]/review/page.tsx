@@ -1,5 +1,5 @@
-import { valueText } from "../../../../../ui/value-text";
 import { say } from "../../../../../text/say";
+import { valueText } from "../../../../../ui/value-text";
 import { locale } from "../../../../request";
 import { loadApplication } from "../load";
 

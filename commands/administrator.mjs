@@ -1,0 +1,18 @@
+/** `./unvex administrator NAME E-MAIL`: makes the first administrator and prints the link that sets the password. */
+import { spawnSync } from "node:child_process";
+import { installPackages } from "./install.mjs";
+import { settledEnvironment } from "./start.mjs";
+import { Trouble } from "./trouble.mjs";
+
+export async function run(args) {
+  const [name, email] = args;
+  if (!name || !email) throw new Trouble('Use: ./unvex administrator "First Last" name@office.example');
+  installPackages((text) => process.stdout.write(`· ${text}\n`));
+  const { env, cluster } = await settledEnvironment();
+  const result = spawnSync(process.execPath, ["--import", "tsx", "commands/make-administrator.ts", name, email], {
+    env,
+    stdio: "inherit",
+  });
+  cluster?.stop();
+  return result.status ?? 1;
+}

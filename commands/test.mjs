@@ -1,0 +1,102 @@
+/** `./unvex test`: everything that must hold. The last line is `N passed, N failed`. */
+import { spawn } from "node:child_process";
+import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
+import path from "node:path";
+import { build } from "./build.mjs";
+import { installPackages, installSystem } from "./install.mjs";
+import { Trouble } from "./trouble.mjs";
+
+const FOLDER = path.resolve(".unvex");
+const DIST = ".next-test";
+const started = Date.now();
+const step = (text) => process.stdout.write(`· ${text}  [${Math.round((Date.now() - started) / 1000)} s]\n`);
+
+function call(args, env = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(process.execPath, args, {
+      env: { ...process.env, UNVEX_TEST: "1", UNVEX_DIST: DIST, ...env },
+      stdio: ["ignore", "pipe", "pipe"],
+    });
+    let output = "";
+    child.stdout.on("data", (data) => (output += data));
+    child.stderr.on("data", (data) => (output += data));
+    child.on("close", (code) => resolve({ code: code ?? 1, output }));
+  });
+}
+
+/** A check that either holds or does not. */
+async function check(name, args) {
+  const { code, output } = await call(args);
+  step(`${name}: ${code === 0 ? "holds" : "does not hold"}`);
+  if (code !== 0) process.stdout.write(`${output.trim()}\n`);
+  return code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
+}
+
+/** The tests of one project, counted one by one. */
+async function tests(project) {
+  const report = path.join(FOLDER, `report-${project}-${process.pid}.json`);
+  const { code, output } = await call([
+    "node_modules/vitest/vitest.mjs",
+    "run",
+    "--project",
+    project,
+    "--reporter=default",
+    "--reporter=json",
+    `--outputFile.json=${report}`,
+  ]);
+  const result = existsSync(report) ? JSON.parse(readFileSync(report, "utf8")) : null;
+  rmSync(report, { force: true });
+  const passed = result?.numPassedTests ?? 0;
+  const failed = Math.max(result?.numFailedTests ?? 0, result?.numFailedTestSuites ?? 0, code === 0 ? 0 : 1);
+  step(`${project} tests: ${passed} passed, ${failed} failed`);
+  if (code !== 0) process.stdout.write(`${output.trim()}\n`);
+  return { passed, failed };
+}
+
+async function production() {
+  try {
+    build(step, DIST);
+    step("production build: holds");
+    return { passed: 1, failed: 0 };
+  } catch (error) {
+    if (!(error instanceof Trouble)) throw error;
+    process.stdout.write(`${error.message}\n`);
+    return { passed: 0, failed: 1 };
+  }
+}
+
+const STEPS = {
+  format: () => check("formatting and lint", ["node_modules/@biomejs/biome/bin/biome", "check", "--error-on-warnings"]),
+  types: () => check("strict types", ["node_modules/typescript/bin/tsc", "--noEmit"]),
+  imports: () =>
+    check("import rules", [
+      "node_modules/dependency-cruiser/bin/dependency-cruise.mjs",
+      "src",
+      "--config",
+      ".dependency-cruiser.cjs",
+    ]),
+  unused: () => check("unused code", ["node_modules/knip/bin/knip.js"]),
+  unit: () => tests("unit"),
+  data: () => tests("data"),
+  build: production,
+  browser: () => tests("browser"),
+};
+
+export async function run(args) {
+  const at = args.indexOf("--only");
+  const wanted = at < 0 ? Object.keys(STEPS) : args.slice(at + 1);
+  const unknown = wanted.find((name) => !Object.hasOwn(STEPS, name));
+  if (unknown) throw new Trouble(`There is no step ${unknown}. The steps are: ${Object.keys(STEPS).join(", ")}.`);
+  installSystem({ browser: true }, step);
+  installPackages(step);
+  mkdirSync(FOLDER, { recursive: true });
+  let passed = 0;
+  let failed = 0;
+  for (const name of wanted) {
+    const result = await STEPS[name]();
+    passed += result.passed;
+    failed += result.failed;
+  }
+  process.stdout.write(`${passed} passed, ${failed} failed\n`);
+  return failed === 0 ? 0 : 1;
+}

@@ -1,0 +1,52 @@
+/** The acts that the file's page can call, given to it by the server as typed functions. */
+/** Null when it was done, else the sentence that says why not. */
+export type Said = string | null;
+type Acting<Input> = (input: Input) => Promise<Said>;
+export interface Place {
+  readonly applicationId: string;
+  readonly requirement: string;
+  readonly scope: string;
+  readonly entry: string;
+}
+
+export interface FileActs {
+  readonly accept: Acting<Place & { readonly proof?: "copy" | "certified copy" | "original seen" | "from the issuer" }>;
+  readonly sendBack: Acting<
+    Place & {
+      readonly reason:
+        | "unreadable"
+        | "incomplete"
+        | "wrong-document"
+        | "not-matching"
+        | "expired"
+        | "translation-needed"
+        | "other";
+      readonly text: string;
+      readonly due: string;
+    }
+  >;
+  readonly ask: Acting<Place & { readonly text: string; readonly due: string }>;
+  readonly undo: Acting<Place>;
+  readonly confirm: Acting<{
+    readonly applicationId: string;
+    readonly values: {
+      readonly scope: string;
+      readonly section: string;
+      readonly entry: string;
+      readonly field: string;
+      readonly value?: string;
+    }[];
+    readonly uploadId?: string | null;
+    readonly note?: string | null;
+  }>;
+  readonly excuse: Acting<Place & { readonly reason: string }>;
+  readonly take: Acting<{ readonly applicationId: string; readonly mine: boolean }>;
+  readonly prepare: Acting<{
+    readonly applicationId: string;
+    readonly choiceId: string;
+    readonly kind: "offer" | "offer on conditions" | "waiting list" | "refusal";
+    readonly reason?: string | null;
+  }>;
+  readonly drop: Acting<{ readonly applicationId: string; readonly choiceId: string }>;
+  readonly release: Acting<{ readonly applicationId: string; readonly choiceId: string }>;
+}

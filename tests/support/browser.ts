@@ -1,0 +1,110 @@
+import { type Browser, type BrowserContext, chromium, type Page } from "playwright-core";
+import { expect, inject } from "vitest";
+import { findChromium } from "../../commands/install.mjs";
+
+/** Debian's Chromium, and what people do in it. */
+export async function openBrowser(): Promise<Browser> {
+  const executablePath = findChromium();
+  if (!executablePath) throw new Error("Chromium is not installed: ./unvex test installs it");
+  return chromium.launch({
+    executablePath,
+    args: [
+      "--no-sandbox",
+      "--disable-dev-shm-usage",
+      "--disable-gpu",
+      "--disable-background-networking",
+      "--disable-component-update",
+      "--disable-sync",
+    ],
+  });
+}
+
+export interface Person {
+  readonly page: Page;
+  readonly context: BrowserContext;
+  /** What the console said that it should not have. */
+  readonly complaints: string[];
+}
+
+/** A window of somebody's own, whose console is listened to. */
+export async function newPerson(
+  browser: Browser,
+  size: { width: number; height: number } = { width: 1280, height: 800 },
+  locale = "en-GB",
+): Promise<Person> {
+  const context = await browser.newContext({
+    viewport: size,
+    locale,
+    timezoneId: "America/Paramaribo",
+    baseURL: inject("appUrl"),
+  });
+  context.setDefaultTimeout(20_000);
+  const page = await context.newPage();
+  const complaints: string[] = [];
+  page.on("console", (m) => {
+    if (m.type() === "error" || m.type() === "warning") complaints.push(`${m.type()}: ${m.text()}`);
+  });
+  page.on("pageerror", (e) => complaints.push(`page error: ${e.message}`));
+  return { page, context, complaints };
+}
+
+export async function signIn({ page }: Person, email: string, password = "tide-and-harbour"): Promise<void> {
+  await page.goto("/sign-in");
+  await page.getByLabel("E-mail").fill(email);
+  await page.getByLabel("Password", { exact: true }).fill(password);
+  await page.getByRole("button", { name: "Sign in" }).click();
+  await page.waitForURL((url) => !url.pathname.startsWith("/sign-in"));
+}
+
+/** Opens the newest mail to an address in the tray, waiting until it has come, and follows its link where it has one. */
+export async function readMail(person: Person, to: string, subject: string | RegExp): Promise<string> {
+  const mail = person.page
+    .getByRole("article")
+    .filter({ has: person.page.getByRole("heading", { name: subject }) })
+    .first();
+  for (let look = 0; look < 40; look += 1) {
+    await person.page.goto(`/stand-in/tray?to=${encodeURIComponent(to)}`);
+    if ((await mail.count()) > 0) return (await mail.innerText()).trim();
+    await person.page.waitForTimeout(400);
+  }
+  throw new Error(`no mail to ${to} called ${String(subject)}`);
+}
+
+export async function followMail(person: Person, to: string, subject: string | RegExp): Promise<void> {
+  const text = await readMail(person, to, subject);
+  const link = /https?:\/\/\S+/u.exec(text)?.[0];
+  if (!link) throw new Error(`the mail has no link: ${text}`);
+  await person.page.goto(link);
+}
+
+/** Chooses in one of the library's selects, found by its label. */
+export async function choose(page: Page, label: string | RegExp, option: string): Promise<void> {
+  const input = page.getByLabel(label, typeof label === "string" ? { exact: true } : {}).first();
+  await input.click();
+  await input.fill(option);
+  await page
+    .locator(".ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option", { hasText: option })
+    .first()
+    .click();
+}
+
+/** Types a date into one of the library's pickers. */
+export async function pickDate(page: Page, label: string | RegExp, date: string): Promise<void> {
+  const input = page.getByLabel(label, typeof label === "string" ? { exact: true } : {}).first();
+  await input.click();
+  await input.fill(date);
+  await input.press("Enter");
+}
+
+/** Waits until the page says that everything is saved. */
+export async function untilSaved(page: Page): Promise<void> {
+  await expect.poll(() => page.locator(".save-line").getAttribute("data-kind"), { timeout: 15_000 }).toBe("saved");
+}
+
+/** Presses a button that asks before it does something, and says yes. */
+export async function pressAndAgree(page: Page, name: string): Promise<void> {
+  await page.getByRole("button", { name, exact: true }).first().click();
+  const dialog = page.getByRole("dialog").last();
+  await dialog.getByRole("button", { name, exact: true }).click();
+  await dialog.waitFor({ state: "hidden" });
+}
