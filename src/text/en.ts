@@ -101,6 +101,8 @@ export const en = {
   "app.askedUntil": "until {date}",
   "app.readOnly": "This part was submitted and is closed. You can read it.",
 
+  "app.addOnly": "This part was submitted with an earlier choice. You can read it and add to it.",
+
   "save.saved": "Saved at {time}",
   "save.saving": "Saving …",
   "save.waiting":

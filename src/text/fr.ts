@@ -103,6 +103,7 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "app.asked": "Nous vous demandons",
   "app.askedUntil": "jusqu’au {date}",
   "app.readOnly": "Cette partie a été envoyée et est close. Vous pouvez la lire.",
+  "app.addOnly": "Cette partie a été envoyée avec un choix précédent. Vous pouvez la lire et la compléter.",
   "save.saved": "Enregistré à {time}",
   "save.saving": "Enregistrement …",
   "save.waiting":

@@ -52,6 +52,16 @@ function versionsOf(sections: readonly FormSection[]): Record<string, number> {
   );
 }
 
+/** Whether something stands in a field on the server: what a submitted choice uses is closed, gaps may be filled. */
+function isStored(section: FormSection, entry: string, field: string): boolean {
+  const value = section.entries.find((e) => e.id === entry)?.values[field]?.value;
+  return value !== undefined && value !== null && value !== "";
+}
+
+function mayRemove(section: FormSection, entry: string): boolean {
+  return section.open === "all" || (section.open === "add" && !section.entries.some((e) => e.id === entry));
+}
+
 function issueText(locale: Locale, issue: ValueIssue): string {
   const key = `issue.${issue.code}`;
   if (!isTextKey(key)) return "";
@@ -180,7 +190,9 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
             {sections.length > 1 ? <h2>{section.title[locale]}</h2> : null}
             {section.programme ? <p className="quiet">{section.programme}</p> : null}
             {section.intro ? <p className="measure quiet">{section.intro[locale]}</p> : null}
-            {section.open ? null : <p className="notice">{say(locale, "app.readOnly")}</p>}
+            {section.open === "all" ? null : (
+              <p className="notice">{say(locale, section.open === "add" ? "app.addOnly" : "app.readOnly")}</p>
+            )}
             {section.core === "courses" ? (
               <CourseGrid context={context} entries={entries} onRemove={(entry) => takeOut(section, entry)} />
             ) : (
@@ -188,7 +200,7 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
                 <fieldset key={entry} className={section.repeats ? "entry" : undefined}>
                   {section.repeats ? <legend>{say(locale, "form.entry", { no: i + 1 })}</legend> : null}
                   <EntryFields context={context} entry={entry} />
-                  {section.repeats && section.open ? (
+                  {section.repeats && mayRemove(section, entry) ? (
                     <Button type="text" onClick={() => takeOut(section, entry)}>
                       {say(locale, "form.remove")}
                     </Button>
@@ -206,7 +218,7 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
                 </p>
               ) : null,
             )}
-            {section.repeats && section.open ? (
+            {section.repeats && section.open !== "none" ? (
               <ListFoot
                 section={section}
                 locale={locale}
@@ -268,7 +280,10 @@ function fieldProps(
       office,
       value: values[key] ?? null,
       test: typeof test === "string" ? test : null,
-      disabled: !section.open || state.locked === true,
+      disabled:
+        section.open === "none" ||
+        state.locked === true ||
+        (section.open === "add" && isStored(section, entry, field.key)),
       invalid: wrong !== null,
       describedBy: [field.help ? `${id}-help` : "", wrong ? `${id}-wrong` : ""].filter(Boolean).join(" ") || undefined,
       onChange: (value: Json) => set(place, value),

@@ -7,7 +7,7 @@ import { maySupply } from "../core/documents/may-supply";
 import type { ReferenceSet } from "../core/office/reference-set";
 import { applies, fieldsThatApply } from "../core/sections/completeness";
 import { type Field, factName, type Section } from "../core/sections/definition";
-import { mayChange } from "../core/sections/lock";
+import { type Openness, openness } from "../core/sections/lock";
 import { AnswerIndex, COMPLETE_FIELD } from "../core/sections/typed-facts";
 import type { LocalText } from "../core/text/local-text";
 import { database } from "../db/connection";
@@ -25,7 +25,7 @@ export interface FormSection {
   readonly repeats: { readonly min: number; readonly max: number } | null;
   readonly fields: readonly Field[];
   readonly applies: boolean;
-  readonly open: boolean;
+  readonly open: Openness;
   readonly complete: boolean;
   readonly entries: readonly FormEntry[];
   readonly gaps: readonly { readonly entry: string; readonly field: string; readonly code: string }[];
@@ -140,7 +140,6 @@ function formSections(
       const key = `${scope}|${section.key}`;
       if (sections.has(key)) continue;
       const using = all.filter((c) => c.rulebook.body.sections.some((s) => s.key === section.key)).map((c) => c.choice);
-      const empty = !loaded.facts.answers.some((a) => a.scope === scope && a.section === section.key);
       const ids = section.repeats ? index.entries(scope, section.key) : [""];
       const gaps = assessment.requirements
         .flatMap((r) => r.gaps)
@@ -154,7 +153,7 @@ function formSections(
         repeats: section.repeats ?? null,
         fields: section.fields,
         applies: applies(section.when, source),
-        open: mayChange(scope, using, empty),
+        open: openness(scope, using),
         complete: index.claim(scope, section.key, "", COMPLETE_FIELD) === true,
         entries: ids.map((id) => ({
           id,

@@ -1,5 +1,14 @@
 import type { ChoiceFact } from "../assessment/facts";
 
+/** What may still be done to a section: everything, only additions, or nothing. */
+export type Openness = "all" | "add" | "none";
+
+/** How open a section is to its applicant. */
+export function openness(scope: string, usedBy: readonly ChoiceFact[]): Openness {
+  if (mayChange(scope, usedBy, false)) return "all";
+  return mayChange(scope, usedBy, true) ? "add" : "none";
+}
+
 /**
  * Whether an answer may still be changed. What a submitted choice uses is locked with it; a choice that is still being
  * prepared may only add to what the file holds.

@@ -1,0 +1,288 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { courses, someone } from "../../demo/people";
+import type { Profile } from "../../demo/profile";
+import { referenceSet } from "../../demo/reference-set";
+import { type SampleChange, sampleFile, sampleRound, sampleRulebook } from "../../demo/sample-file";
+import type { Instant } from "../ids";
+import { makeOffice } from "../office/reference-set";
+import { assess } from "./assess";
+import { combText, readComb } from "./comb";
+import type { FileFacts } from "./facts";
+
+const office = makeOffice(1, referenceSet);
+const NOW = "2026-11-25T09:00:00.000Z";
+const SUBMITTED = "2026-11-20T09:00:00.000Z" as Instant;
+const home = { citizenships: ["IE"], residence: "IE" };
+
+function look(facts: FileFacts, at = NOW) {
+  return assess({
+    facts,
+    rulebooks: { [sampleRulebook.id]: sampleRulebook },
+    rounds: { [sampleRound.id]: sampleRound },
+    office,
+    at: Date.parse(at),
+  });
+}
+const of = (profile: Profile, change: SampleChange = {}, at = NOW) => look(sampleFile(profile, change), at);
+const person = (change: Parameters<typeof someone>[2] = {}) =>
+  someone("Ilse", "Maarteen-Quist", { ...home, ...change });
+const finding = (profile: Profile, key: string, submitted = true) => {
+  const found = of(profile, submitted ? { submittedAt: SUBMITTED } : {}).choices[0]?.findings.find(
+    (f) => f.key === key,
+  );
+  return [found?.finding, found?.way !== null];
+};
+const ALL = ["passport", "certificate", "transcript", "motivation", "english"] as const;
+const accepted = ALL.map((requirement) => ({
+  requirement,
+  judgement: "accepted" as const,
+  judgedAt: "2026-11-23T09:00:00.000Z" as Instant,
+}));
+
+describe("applicant groups", () => {
+  it.each([
+    [["SR"], "SR", "overseas"],
+    [["SR"], "NL", "home"],
+    [["AR", "ES"], "AR", "home"],
+    [["XXA"], "KE", "overseas"],
+    [["CH"], "US", "home"],
+  ])("citizens of %j who live in %s are in the %s group", (citizenships, residence, group) =>
+    expect(of(person({ citizenships, residence })).file.group).toBe(group),
+  );
+
+  it("is not guessed while the citizenship is not stated: the earlier closing is shown and no fee is due", () => {
+    const facts = sampleFile(person());
+    const { file, choices, fees } = look({
+      ...facts,
+      answers: facts.answers.filter((a) => a.section !== "citizenship"),
+    });
+    expect([file.group, fees, choices[0]?.closesAt]).toEqual([null, [], "2026-12-19T18:00:00.000Z"]);
+  });
+});
+
+describe("entry rules", () => {
+  it.each([
+    ["15.5", "met"],
+    ["15.0", "met"],
+    ["14.7", "met"],
+    ["14.6", "not met"],
+    ["10", "not met"],
+    ["9.9", "not met"],
+    ["20", "met"],
+    ["20.5", "open"],
+    ["good", "open"],
+  ])("a grade of %s of 20 is %s: cut to one decimal, compared rounded, never guessed off the scale", (grade, found) =>
+    expect(finding(person({ degree: { grade } }), "grade")[0]).toBe(found),
+  );
+
+  it("an inverted scale needs nothing else", () =>
+    expect(finding(person({ degree: { scale: "down6", grade: "2.4" } }), "grade")[0]).toBe("met"));
+  it("a scale that is not in the register is taken as entered", () =>
+    expect(
+      finding(person({ degree: { scale: "other", gradeBest: "5", gradePass: "3", grade: "4.2" } }), "grade")[0],
+    ).toBe("met"));
+  it("a scale whose best mark is its pass mark is a question, not an answer", () =>
+    expect(
+      finding(person({ degree: { scale: "other", gradeBest: "5", gradePass: "5", grade: "5" } }), "grade")[0],
+    ).toBe("open"));
+
+  it("180 ECTS from completed courses; courses in progress are the way to what is missing", () => {
+    expect(finding(person(), "credits")).toEqual(["met", false]);
+    expect(
+      finding(person({ courses: courses(["15"], 1), degree: { status: "in progress", end: "2027-07-01" } }), "credits"),
+    ).toEqual(["not met", true]);
+    expect(finding(person({ courses: courses(["15"]).slice(1) }), "credits")).toEqual(["not met", false]);
+  });
+
+  it("two of thirty courses typed is not “180 ECTS not met”: an open list is known only from below", () => {
+    const facts = sampleFile(person({ courses: courses(["15"]).slice(0, 2) }));
+    const typing = {
+      ...facts,
+      answers: facts.answers.filter((a) => !(a.section === "courses" && a.field === "complete")),
+    };
+    expect(look(typing).choices[0]?.findings.find((f) => f.key === "credits")?.finding).toBe("open");
+  });
+
+  it("local credits count by the credits of a full-time year", () => {
+    expect(finding(person({ degree: { creditsPerYear: "120" } }), "credits")[0]).toBe("not met");
+    expect(finding(person({ degree: { creditsPerYear: "" } }), "credits")[0]).toBe("open");
+  });
+
+  it.each([
+    [{ status: "in progress", end: "2027-08-31" }, "met"],
+    [{ status: "in progress", end: "2027-09-01" }, "met"],
+    [{ status: "in progress", end: "2027-09-02" }, "not met"],
+    [{ status: "completed", end: "2025-07-15", level: "5" }, "not met"],
+  ] as const)("a first degree that is %j is %s", (degree, found) =>
+    expect(finding(person({ degree }), "firstDegree")[0]).toBe(found),
+  );
+
+  const test = (date: string, scores?: Record<string, string>, expected?: string): Partial<Profile> => ({
+    english: { way: "test", test: "het", date, ...(scores ? { scores } : {}), ...(expected ? { expected } : {}) },
+  });
+  const c1 = { L: "38", R: "38", W: "38", S: "38" };
+  it.each([
+    ["valid on the first day of study", test("2026-03-01", c1), "met", false],
+    ["one day too old", test("2026-02-28", c1), "not met", false],
+    ["one part below", test("2026-10-01", { ...c1, W: "33" }), "not met", false],
+    ["off the scale", test("2026-10-01", { ...c1, W: "51" }), "open", false],
+    ["pending, out before the start", test("2026-11-10", undefined, "2027-08-31"), "open", true],
+    ["pending, out after the start", test("2026-11-10", undefined, "2027-09-02"), "not met", false],
+  ])("English by a test: %s", (_, change, found, curable) =>
+    expect(finding(person(change as Parameters<typeof someone>[2]), "english")).toEqual([found, curable]),
+  );
+
+  it.each([
+    ["2023-09-01", "2025-09-01", "met"],
+    ["2023-09-02", "2025-08-31", "not met"],
+  ])("English by study from %s to %s is %s: two full years", (start, end, found) =>
+    expect(finding(person({ english: { way: "taught" }, degree: { language: "en", start, end } }), "english")[0]).toBe(
+      found,
+    ),
+  );
+});
+
+describe("turn, next step and stage", () => {
+  it("before the first submission it is the applicant's, until the closing of their group", () => {
+    const { file } = of(person());
+    expect([file.stage, file.turn, file.next?.kind, file.dueAt]).toEqual([
+      "preparing",
+      "applicant",
+      "fill",
+      "2027-01-09T18:00:00.000Z",
+    ]);
+  });
+
+  it("a draft lapses at the exclusive closing instant, not before", () => {
+    expect(of(person(), {}, "2027-01-09T17:59:59.999Z").choices[0]?.stage).toBe("preparing");
+    expect(of(person(), {}, "2027-01-09T18:00:00.000Z").choices[0]).toMatchObject({
+      stage: "closed",
+      closedAs: "lapsed",
+    });
+  });
+
+  it("a result is valid until the next instant at which time alone changes it", () =>
+    expect(of(person()).file.validUntil).toBe("2027-01-09T18:00:00.000Z"));
+
+  it("evidence is due five working days after it came, or after the submission", () => {
+    const { file } = of(person(), { submittedAt: SUBMITTED, evidence: ALL.map((requirement) => ({ requirement })) });
+    expect([file.turn, file.next?.kind, file.next?.requirement, file.next?.due]).toEqual([
+      "office",
+      "check",
+      "passport",
+      "2026-11-27",
+    ]);
+  });
+
+  it("the office comes before the applicant, and the applicant before a third party", () => {
+    const evidence = accepted.map((e) =>
+      e.requirement === "transcript" ? { ...e, judgement: "returned" as const, reason: "incomplete" } : e,
+    );
+    const asked = {
+      id: "r",
+      referee: "",
+      scopes: ["file"],
+      state: "asked" as const,
+      askedAt: SUBMITTED,
+      givenAt: null,
+      judgement: null,
+    };
+    const { file } = of(person(), { submittedAt: SUBMITTED, evidence, facts: { references: [asked] } });
+    expect(file.turn).toBe("office");
+    const kinds = new Set(file.owed.map((s) => `${s.turn}: ${s.kind}`));
+    expect(kinds).toContain("applicant: supply again");
+  });
+
+  it("a passport that ends too early is sent back, never refused for it", () => {
+    const { requirements, choices } = of(person({ passportExpiry: "2027-11-30" }), {
+      submittedAt: SUBMITTED,
+      evidence: accepted,
+    });
+    expect(requirements.find((r) => r.key === "passport")).toMatchObject({
+      standing: "returned",
+      reason: "passportEnds",
+    });
+    expect(choices[0]?.eligibility).toBe("eligible");
+  });
+
+  it("a clock stands still outside the office's turn", () => {
+    const turns = [
+      { turn: "office" as const, from: "2026-11-02T09:00:00.000Z" as Instant },
+      { turn: "applicant" as const, from: "2026-11-04T09:00:00.000Z" as Instant },
+      { turn: "office" as const, from: "2026-11-18T09:00:00.000Z" as Instant },
+    ];
+    const facts = sampleFile(person(), { submittedAt: SUBMITTED });
+    const [choice] = facts.choices;
+    if (!choice) throw new Error("no choice");
+    const { choices } = look({
+      ...facts,
+      turns,
+      choices: [{ ...choice, completeAt: "2026-11-02T09:00:00.000Z" as Instant }],
+    });
+    // 3 and 4 November, then from the 19th: the day of the answer does not count.
+    expect(choices[0]?.promise).toMatchObject({ used: 7 });
+  });
+
+  it("is the same for the same facts and instant, however often it is asked", () => {
+    const facts = sampleFile(person(), { submittedAt: SUBMITTED, evidence: accepted });
+    expect(look(facts)).toEqual(look(JSON.parse(JSON.stringify(facts)) as FileFacts));
+  });
+
+  it("answers with plain JSON: nothing is lost on the way to a client or a column", () => {
+    const result = of(person(), { submittedAt: SUBMITTED, evidence: accepted });
+    expect(JSON.parse(JSON.stringify(result))).toEqual(result);
+  });
+});
+
+describe("confirmations", () => {
+  const withConfirmed = (value: string, answerVersion = 1): FileFacts => {
+    const facts = sampleFile(person(), { submittedAt: SUBMITTED, evidence: accepted });
+    const grade = facts.answers.find((a) => a.section === "education" && a.field === "grade");
+    if (!grade) throw new Error("no grade");
+    return {
+      ...facts,
+      confirmations: [
+        {
+          scope: "file",
+          section: "education",
+          entry: grade.entry,
+          field: "grade",
+          value,
+          at: SUBMITTED,
+          answerVersion,
+        },
+      ],
+    };
+  };
+  it("take the place of the claim in every rule", () =>
+    expect(look(withConfirmed("14")).choices[0]?.findings.find((f) => f.key === "grade")?.finding).toBe("not met"));
+  it("that are older than the claim stay in force and become a step of the office", () => {
+    const { file } = look(withConfirmed("15.5", 0));
+    expect(file.owed.find((s) => s.kind === "confirm" && s.requirement === "certificate")?.count).toBeGreaterThan(0);
+  });
+  it("of a scale alone leave a finding on claims", () =>
+    expect(look(withConfirmed("15.5")).choices[0]?.findings.find((f) => f.key === "grade")?.basis).toBe("claimed"));
+});
+
+describe("the comb", () => {
+  it("reads back what it wrote", () => {
+    const standings = fc.constantFrom(
+      "missing",
+      "promised",
+      "to check",
+      "accepted",
+      "returned",
+      "excused",
+      "not needed" as const,
+    );
+    fc.assert(
+      fc.property(fc.array(fc.record({ standing: standings, holds: fc.boolean() }), { maxLength: 24 }), (bars) => {
+        const shown = bars.map((b, i) => ({ key: String(i), title: { en: "x", fr: "x" }, ...b })) as Parameters<
+          typeof combText
+        >[0];
+        expect(readComb(combText(shown))).toEqual(bars);
+      }),
+    );
+  });
+});

@@ -1,0 +1,53 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { add, compare, divide, multiply, parseDecimal, round, subtract, toFixed, toShort, whole } from "./ratio";
+
+const ratio = (text: string) => {
+  const value = parseDecimal(text);
+  if (!value) throw new Error(text);
+  return value;
+};
+const decimals = fc
+  .tuple(fc.bigInt({ min: -1_000_000n, max: 1_000_000n }), fc.integer({ min: 0, max: 4 }))
+  .map(([n, d]) => ({ n, d: 10n ** BigInt(d) }));
+
+describe("exact fractions", () => {
+  it.each([
+    ["7.5", "7.5"],
+    ["7,5", "7.5"],
+    [" 180 ", "180"],
+    ["-0.75", "-0.75"],
+    ["−2.3", "-2.3"],
+    ["+4", "4"],
+  ])("reads %s as %s", (text, shown) => expect(toShort(ratio(text))).toBe(shown));
+
+  it.each(["", "abc", "1.2.3", "1 000", "1e5", ".5", "5."])("does not read %j as a number", (text) =>
+    expect(parseDecimal(text)).toBeNull(),
+  );
+
+  it.each([
+    ["2.35", 1, "truncate", "2.3"],
+    ["2.35", 1, "half_up", "2.4"],
+    ["2.35", 1, "half_even", "2.4"],
+    ["2.25", 1, "half_even", "2.2"],
+    ["-2.35", 1, "half_up", "-2.4"],
+    ["-2.35", 1, "truncate", "-2.3"],
+    ["0.05", 1, "half_up", "0.1"],
+    ["0.049", 1, "half_up", "0.0"],
+    ["9.999", 2, "half_up", "10.00"],
+  ] as const)("rounds %s to %i decimals by %s: %s", (text, places, mode, shown) => {
+    expect(toFixed(ratio(text), places, mode)).toBe(shown);
+    expect(compare(round(ratio(text), places, mode), ratio(shown))).toBe(0);
+  });
+
+  it("adds what was subtracted and multiplies what was divided back", () => {
+    fc.assert(fc.property(decimals, decimals, (a, b) => compare(add(subtract(a, b), b), a) === 0));
+    fc.assert(fc.property(decimals, decimals, (a, b) => b.n === 0n || compare(multiply(divide(a, b), b), a) === 0));
+  });
+
+  it("orders as the numbers do", () => {
+    fc.assert(fc.property(decimals, decimals, (a, b) => Math.sign(compare(a, b)) === -Math.sign(compare(b, a))));
+  });
+
+  it("refuses to divide by zero", () => expect(() => divide(whole(1), whole(0))).toThrow(RangeError));
+});

@@ -1,0 +1,174 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { vectorsOf } from "../../../tests/support/vectors";
+import { parseDecimal, whole } from "../numbers/ratio";
+import { compareFact, type Truth } from "./compare";
+import type { Condition } from "./condition";
+import { evaluate } from "./evaluate";
+import type { Fact, FactList, FactSource } from "./fact";
+import { UNKNOWN } from "./fact";
+
+type VectorFact = "met" | "not_met" | [number, number];
+type VectorRule =
+  | { all: VectorRule[] }
+  | { any: VectorRule[] }
+  | { not: VectorRule }
+  | { atLeast: number; of: VectorRule[] }
+  | { fact: string; cmp?: string; value?: number };
+
+function toCondition(rule: VectorRule): Condition {
+  if ("all" in rule) return { all: rule.all.map(toCondition) };
+  if ("any" in rule) return { any: rule.any.map(toCondition) };
+  if ("not" in rule) return { not: toCondition(rule.not) };
+  if ("atLeast" in rule) return { atLeast: rule.atLeast, of: rule.of.map(toCondition) };
+  return rule.cmp
+    ? { fact: rule.fact, is: rule.cmp === ">=" ? "atLeast" : "atMost", value: rule.value ?? 0 }
+    : { fact: rule.fact, is: "equals", value: true };
+}
+
+function source(
+  facts: Readonly<Record<string, VectorFact>>,
+  lists: Readonly<Record<string, FactList>> = {},
+): FactSource {
+  const scalar = (name: string): Fact => {
+    const value = facts[name];
+    if (value === undefined) return UNKNOWN;
+    return Array.isArray(value)
+      ? { kind: "range", low: whole(value[0]), high: whole(value[1]), confirmed: true }
+      : { kind: "value", value: value === "met", confirmed: true };
+  };
+  return { scalar, list: (name) => lists[name] ?? { entries: [], open: true } };
+}
+
+const TRUTHS: Readonly<Record<string, Truth>> = { met: "met", not_met: "not met", unknown: "open" };
+
+describe("three-valued rules", () => {
+  it.each(vectorsOf<{ rule: VectorRule; facts: Record<string, VectorFact> }, string>("rule"))(
+    "%s",
+    (_, { input, expected }) => {
+      expect(evaluate(toCondition(input.rule), source(input.facts)).truth).toBe(TRUTHS[expected]);
+    },
+  );
+
+  const leaves = ["a", "b", "c", "d"];
+  const rules = fc.letrec<{ rule: VectorRule }>((tie) => ({
+    rule: fc.oneof(
+      { depthSize: "small" },
+      fc.constantFrom(...leaves).map((fact) => ({ fact })),
+      fc.array(tie("rule"), { maxLength: 3 }).map((all) => ({ all })),
+      fc.array(tie("rule"), { maxLength: 3 }).map((any) => ({ any })),
+      tie("rule").map((not) => ({ not })),
+      fc.tuple(fc.nat(4), fc.array(tie("rule"), { maxLength: 4 })).map(([atLeast, of]) => ({ atLeast, of })),
+    ),
+  })).rule;
+  const some = fc.dictionary(fc.constantFrom(...leaves), fc.constantFrom<VectorFact>("met", "not_met"));
+
+  it("never turn a met or unmet result round when an open fact becomes known", () => {
+    fc.assert(
+      fc.property(rules, some, some, (rule, known, more) => {
+        const before = evaluate(toCondition(rule), source(known)).truth;
+        const after = evaluate(toCondition(rule), source({ ...more, ...known })).truth;
+        return before === "open" || before === after;
+      }),
+      { numRuns: 2000 },
+    );
+  });
+
+  it("decide everything once every fact is known", () => {
+    fc.assert(
+      fc.property(
+        rules,
+        (rule) =>
+          evaluate(toCondition(rule), source(Object.fromEntries(leaves.map((l) => [l, "met"])))).truth !== "open",
+      ),
+    );
+  });
+});
+
+describe("lists", () => {
+  const entry = (id: string, area: string, credits: string, confirmed = true) => ({
+    id,
+    fields: {
+      area: { kind: "value", value: area, confirmed } as Fact,
+      ects: { kind: "value", value: parseDecimal(credits) ?? whole(0), confirmed } as Fact,
+    },
+  });
+  const natural: Condition = { fact: "it.area", is: "equals", value: "natural" };
+  const atLeast = (value: number): Condition => ({ sum: "courses", of: "ects", where: natural, is: "atLeast", value });
+  const list = (open: boolean): FactSource =>
+    source(
+      {},
+      {
+        courses: {
+          open,
+          entries: [entry("1", "natural", "7.5"), entry("2", "natural", "12.5"), entry("3", "other", "30")],
+        },
+      },
+    );
+
+  it.each([
+    [20, true, "met"],
+    [20.5, true, "open"],
+    [20, false, "met"],
+    [20.5, false, "not met"],
+  ] as const)("a sum of 20 against %d while the list is open (%s) is %s", (limit, open, truth) =>
+    expect(evaluate(atLeast(limit), list(open)).truth).toBe(truth),
+  );
+
+  it("say how many entries took part and what they add up to", () => {
+    expect(evaluate(atLeast(20), list(false)).leaf).toMatchObject({
+      fact: "courses.ects",
+      seen: "20",
+      limit: "20",
+      entries: 2,
+      open: false,
+    });
+  });
+
+  it("with an entry whose area is unknown are open only where it could matter", () => {
+    const unsure: FactSource = source(
+      {},
+      {
+        courses: {
+          open: false,
+          entries: [
+            entry("1", "natural", "15"),
+            { id: "2", fields: { ects: { kind: "value", value: whole(4), confirmed: true }, area: UNKNOWN } },
+          ],
+        },
+      },
+    );
+    expect([15, 18, 20].map((limit) => evaluate(atLeast(limit), unsure).truth)).toEqual(["met", "open", "not met"]);
+  });
+
+  it("without a hit are open while they may still grow", () => {
+    const rule: Condition = { some: "courses", where: { fact: "it.area", is: "equals", value: "engineering" } };
+    expect([evaluate(rule, list(true)).truth, evaluate(rule, list(false)).truth]).toEqual(["open", "not met"]);
+  });
+
+  it("stand on claims as soon as one entry that took part is only claimed", () => {
+    const mixed = source(
+      {},
+      { courses: { open: false, entries: [entry("1", "natural", "10"), entry("2", "natural", "10", false)] } },
+    );
+    expect(evaluate(atLeast(15), mixed).confirmed).toBe(false);
+  });
+});
+
+describe("comparisons", () => {
+  const value = (v: string): Fact => ({ kind: "value", value: v, confirmed: true });
+  it.each([
+    ["B2+", "atLeast", "B2", "met"],
+    ["B2", "atLeast", "B2+", "not met"],
+    ["C1", "atLeast", "B2", "met"],
+    ["2027-11-30", "atLeast", "2027-12-01", "not met"],
+    ["2027-12-01", "atLeast", "2027-12-01", "met"],
+    ["9.50", "equals", "9.5", "not met"],
+    ["10", "over", "9.99", "met"],
+    ["abc", "over", "1", "open"],
+  ] as const)("%s %s %s: %s", (seen, is, limit, truth) => expect(compareFact(value(seen), is, limit)).toBe(truth));
+
+  it("leave a shortfall open while a better value may still come", () => {
+    expect(compareFact({ kind: "value", value: "B2", confirmed: true, mayRise: true }, "atLeast", "C1")).toBe("open");
+  });
+});

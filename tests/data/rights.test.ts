@@ -1,0 +1,300 @@
+import { randomUUID } from "node:crypto";
+import type pg from "pg";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import type { z } from "zod";
+import { ACTS } from "../../src/acts";
+import { type Act, type Runtime, runAct } from "../../src/acts/act";
+import { requestReference } from "../../src/acts/request-reference";
+import { startApplication } from "../../src/acts/start-application";
+import type { Actor } from "../../src/core/rights/actor";
+import { fillForm, supply } from "../../src/demo/applicant";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { certificate, passport } from "../../src/demo/documents";
+import { someone } from "../../src/demo/people";
+import { referenceSet } from "../../src/demo/reference-set";
+import { mes } from "../../src/demo/rulebooks/mes";
+import { VIEWS } from "../../src/views";
+import { readView, type View } from "../../src/views/view";
+import { makePerson, must, openWorld, SYSTEM, VISITOR, type World } from "../support/world";
+
+const ROLES = [
+  "visitor",
+  "system",
+  "owner",
+  "other applicant",
+  "officer",
+  "officer elsewhere",
+  "lead officer",
+  "finance",
+  "assessor",
+  "administrator",
+  "referee",
+] as const;
+type RoleName = (typeof ROLES)[number];
+
+const OWNER: readonly RoleName[] = ["owner"];
+const OFFICERS: readonly RoleName[] = ["officer", "lead officer"];
+const ONLY_SYSTEM: readonly RoleName[] = ["system"];
+const PEOPLE: readonly RoleName[] = [
+  "owner",
+  "other applicant",
+  "officer",
+  "officer elsewhere",
+  "lead officer",
+  "finance",
+  "assessor",
+  "administrator",
+];
+const PLANNERS: readonly RoleName[] = ["system", "lead officer", "administrator"];
+
+/** Who may do what: the outcome of every act for every role. */
+const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
+  acceptEvidence: OFFICERS,
+  acceptLink: ["visitor"],
+  answerDecision: OWNER,
+  askApplicant: OFFICERS,
+  beginGuess: ONLY_SYSTEM,
+  changeRole: ["system", "administrator"],
+  changeRound: PLANNERS,
+  chooseLanguage: PEOPLE,
+  claimMessage: ONLY_SYSTEM,
+  confirmValues: OFFICERS,
+  declineReference: ["referee"],
+  dropDecision: OFFICERS,
+  excuseRequirement: OFFICERS,
+  forgetGuess: ONLY_SYSTEM,
+  giveReference: ["referee"],
+  keepTrayMail: ONLY_SYSTEM,
+  loadReferenceSet: PLANNERS,
+  makeStaff: ["system", "administrator"],
+  openAccount: ONLY_SYSTEM,
+  openReference: ["referee"],
+  planProgramme: PLANNERS,
+  prepareDecision: OFFICERS,
+  publishRulebook: PLANNERS,
+  reassessFiles: ONLY_SYSTEM,
+  recordPayment: ONLY_SYSTEM,
+  releaseDecision: ["lead officer"],
+  releaseStuckMessages: ONLY_SYSTEM,
+  removeDocument: OWNER,
+  reportMessage: ONLY_SYSTEM,
+  requestReference: OWNER,
+  returnEvidence: OFFICERS,
+  saveAnswers: OWNER,
+  sendLink: ONLY_SYSTEM,
+  startApplication: ["owner", "other applicant"],
+  startPayment: OWNER,
+  submitApplication: OWNER,
+  takeFile: OFFICERS,
+  tellAlreadyHasAccount: ONLY_SYSTEM,
+  tieAccount: ONLY_SYSTEM,
+  undoJudgement: OFFICERS,
+  uploadDocument: OWNER,
+  withdraw: OWNER,
+  withdrawReference: OWNER,
+};
+
+/** Who sees what of the owner's file, or of a page that is not public. */
+const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
+  document: ["owner", "officer", "lead officer"],
+  file: OFFICERS,
+  finder: ROLES,
+  linkPurpose: [],
+  myApplication: OWNER,
+  myApplications: PEOPLE,
+  myMessages: PEOPLE,
+  peek: OFFICERS,
+  referencePage: ["referee"],
+  staff: ["administrator"],
+  tray: ONLY_SYSTEM,
+  turns: ["officer", "officer elsewhere", "lead officer"],
+};
+
+/** A runtime in which every act is judged and tried for real, and then taken back. */
+function dry(runtime: Runtime): Runtime {
+  const connect = async () => {
+    const client = await runtime.pool.connect();
+    return new Proxy(client, {
+      get(target, name) {
+        if (name === "query")
+          return (text: unknown, ...rest: unknown[]) =>
+            (target.query as (...args: unknown[]) => unknown)(text === "commit" ? "rollback" : text, ...rest);
+        const value = Reflect.get(target, name) as unknown;
+        return typeof value === "function" ? value.bind(target) : value;
+      },
+    });
+  };
+  return { ...runtime, pool: { connect } as unknown as pg.Pool };
+}
+
+describe("rights", () => {
+  let world: World;
+  let actors: Record<RoleName, Actor>;
+  let inputs: Record<keyof typeof ACTS, unknown>;
+  let seen: Record<keyof typeof VIEWS, unknown>;
+
+  beforeAll(async () => {
+    world = await openWorld("rights");
+    const { roundId } = await loadCatalogue(world.runtime, "2026-11-25");
+    const owner = await makePerson(world, "Owner Of This");
+    const profile = someone("Owner", "Of This");
+    const { applicationId, number } = await must(world, startApplication, owner, { roundId });
+    const ids = await fillForm(world.runtime, owner, applicationId, profile);
+    const uploadId = await supply(
+      world.runtime,
+      owner,
+      applicationId,
+      "passport",
+      "",
+      "passport.pdf",
+      await passport(profile, world.runtime.now()),
+    );
+    const { requestId } = await must(world, requestReference, owner, { applicationId, referee: ids.referee });
+    const one = async (sql: string) =>
+      (await world.runtime.pool.query<{ id: string }>(sql)).rows[0]?.id ?? randomUUID();
+    const choiceId = await one("select id from choice");
+    actors = {
+      visitor: VISITOR,
+      system: SYSTEM,
+      owner,
+      "other applicant": await makePerson(world, "Somebody Else"),
+      officer: await makePerson(world, "Officer", ["officer"], "MES"),
+      "officer elsewhere": await makePerson(world, "Officer Elsewhere", ["officer"], "MTE"),
+      "lead officer": await makePerson(world, "Lead", ["lead officer"]),
+      finance: await makePerson(world, "Finance", ["finance"]),
+      assessor: await makePerson(world, "Assessor", ["assessor"]),
+      administrator: await makePerson(world, "Administrator", ["administrator"]),
+      referee: { kind: "link", requestId },
+    };
+    const place = { applicationId, requirement: "passport", scope: "file", entry: "" };
+    const bytes = await certificate(profile, world.runtime.now());
+    const file = { name: "a.pdf", bytes, mediaType: "application/pdf", pages: 1, marks: [] };
+    const intakeId = await one("select id from intake");
+    inputs = {
+      acceptEvidence: place,
+      acceptLink: { token: "x".repeat(43), purpose: "confirm address" },
+      answerDecision: { applicationId, choiceId, answer: "accepted" },
+      askApplicant: { ...place, text: "Something", due: "2026-12-10" },
+      beginGuess: { email: "a@b.example", network: null },
+      changeRole: { personId: owner.id, role: "officer", held: true },
+      changeRound: { roundId, closings: [{ group: "home", at: "2027-01-09T18:00:00.000Z" }], reason: "test" },
+      chooseLanguage: { locale: "fr" },
+      claimMessage: { messageId: randomUUID() },
+      confirmValues: { applicationId, values: [{ scope: "file", section: "person", field: "birthDate" }] },
+      declineReference: {},
+      dropDecision: { applicationId, choiceId },
+      excuseRequirement: { ...place, reason: "test" },
+      forgetGuess: { guessIds: [] },
+      giveReference: { answers: { known: "Long", rating: "good", text: "A reference that is long enough." } },
+      keepTrayMail: { messageId: randomUUID(), toAddress: "a@b.example", subject: "x", body: "x" },
+      loadReferenceSet: referenceSet,
+      makeStaff: { name: "New", email: "new@merrow.example", role: "officer" },
+      openAccount: { accountId: "x", name: "New", email: "n@b.example", locale: "en", consentVersion: "1" },
+      openReference: {},
+      planProgramme: {
+        procedure: { key: "p", title: { en: "p", fr: "p" }, mostChoices: 1 },
+        cycle: { key: "2031", title: { en: "c", fr: "c" } },
+        programme: {
+          code: "NEW",
+          title: { en: "n", fr: "n" },
+          award: "MA",
+          level: "master",
+          language: "en",
+          ects: 60,
+          campuses: [],
+          description: { en: "d", fr: "d" },
+        },
+        intake: { startsOn: "2031-09-01", places: 1 },
+        round: {
+          key: "1",
+          opensAt: "2030-01-01T00:00:00.000Z",
+          closings: [{ group: "home", at: "2031-01-01T00:00:00.000Z" }],
+          promiseDays: 5,
+        },
+      },
+      prepareDecision: { applicationId, choiceId, kind: "refusal", reason: "test" },
+      publishRulebook: { intakeId, body: mes },
+      reassessFiles: { applicationIds: [applicationId] },
+      recordPayment: { paymentId: randomUUID(), providerKey: "k", result: "booked" },
+      releaseDecision: { applicationId, choiceId },
+      releaseStuckMessages: {},
+      removeDocument: { applicationId, evidenceId: await one("select id from evidence") },
+      reportMessage: { messageId: randomUUID(), result: "sent" },
+      requestReference: { applicationId, referee: ids.referee },
+      returnEvidence: { ...place, reason: "unreadable", due: "2026-12-10" },
+      saveAnswers: {
+        applicationId,
+        changes: [{ scope: "file", section: "person", entry: "", field: "birthPlace", value: "X", seen: 9 }],
+      },
+      sendLink: { email: "a@b.example", purpose: "set password" },
+      startApplication: { roundId },
+      startPayment: { applicationId, chargeId: await one("select id from charge") },
+      submitApplication: { applicationId, choiceIds: [choiceId] },
+      takeFile: { applicationId, mine: true },
+      tellAlreadyHasAccount: { email: "a@b.example" },
+      tieAccount: { personId: owner.id, accountId: "x" },
+      undoJudgement: place,
+      uploadDocument: { ...place, ...file },
+      withdraw: { applicationId },
+      withdrawReference: { applicationId, requestId },
+    };
+    seen = {
+      document: { uploadId },
+      file: { number },
+      finder: {},
+      linkPurpose: { token: "x".repeat(43) },
+      myApplication: { number },
+      myApplications: {},
+      myMessages: {},
+      peek: { number },
+      referencePage: {},
+      staff: {},
+      tray: {},
+      turns: {},
+    };
+  });
+  afterAll(() => world.close());
+
+  it.each(Object.keys(MAY) as (keyof typeof ACTS)[])(
+    "%s may be done by those in the table and by nobody else",
+    async (name) => {
+      const act = ACTS[name] as Act<z.ZodType, unknown>;
+      const allowed: RoleName[] = [];
+      for (const role of ROLES) {
+        const outcome = await runAct(dry(world.runtime), act, actors[role], inputs[name]);
+        expect([name, role, outcome.ok ? "ok" : outcome.reason]).not.toEqual([name, role, "invalid-input"]);
+        if (outcome.ok || outcome.reason !== "not-yours") allowed.push(role);
+      }
+      expect(allowed).toEqual(ROLES.filter((role) => MAY[name].includes(role)));
+    },
+  );
+
+  it.each(Object.keys(SEES) as (keyof typeof VIEWS)[])(
+    "%s is seen by those in the table and by nobody else",
+    async (name) => {
+      const view = VIEWS[name] as View<z.ZodType, unknown>;
+      const allowed: RoleName[] = [];
+      for (const role of ROLES)
+        if ((await readView(world.runtime, view, actors[role], seen[name])) !== null) allowed.push(role);
+      expect(allowed).toEqual(ROLES.filter((role) => SEES[name].includes(role)));
+    },
+  );
+
+  it("an officer of another programme finds none of this one's files in the list", async () => {
+    const rows = async (role: RoleName) => (await readView(world.runtime, VIEWS.turns, actors[role], {}))?.rows.length;
+    expect([await rows("officer"), await rows("officer elsewhere")]).toEqual([1, 0]);
+  });
+
+  it("an act that was refused leaves nothing behind", async () => {
+    const count = async () =>
+      (
+        await world.runtime.pool.query<{ n: number }>(
+          "select (select count(*) from event) + (select count(*) from message) + (select count(*) from decision) as n",
+        )
+      ).rows[0]?.n;
+    const before = await count();
+    await runAct(world.runtime, ACTS.prepareDecision, actors.officer, inputs.prepareDecision as never);
+    await runAct(world.runtime, ACTS.withdraw, actors["other applicant"], inputs.withdraw as never);
+    expect(await count()).toBe(before);
+  });
+});
