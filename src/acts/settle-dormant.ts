@@ -19,13 +19,16 @@ export async function settleDormant(ctx: ActContext, applicationId: string): Pro
     if (!loaded) return;
     const index = new AnswerIndex(loaded.facts);
     const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office).filter(
-      (c) => c.choice.submittedAt === null,
+      (c) => c.choice.withdrawnAt === null,
     );
-    if (all.length === 0) return;
+    const submitted = all.filter((c) => c.choice.submittedAt !== null);
+    if (submitted.length === all.length) return;
+    // What a submitted choice uses is locked with it and stays as it was.
+    const locked = new Set(submitted.flatMap((c) => c.rulebook.body.sections.map((s) => s.key)));
     const rows = await ctx.db.select().from(answer).where(eq(answer.applicationId, applicationId));
     const wrong = rows.filter((row) => {
       const using = all.filter((c) => row.scope === "file" || row.scope === c.choice.id);
-      if (using.length === 0) return false;
+      if (using.length === 0 || (row.scope === "file" && locked.has(row.section))) return false;
       const wanted = using.some(({ rulebook, source }) => {
         const section = rulebook.body.sections.find((s) => s.key === row.section);
         if (!section || !applies(section.when, source)) return false;

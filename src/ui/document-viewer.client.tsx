@@ -6,7 +6,9 @@ import { Document, Page, pdfjs } from "react-pdf";
 import "react-pdf/dist/Page/TextLayer.css";
 
 // One worker reads all documents of the page, one after the other.
-pdfjs.GlobalWorkerOptions.workerPort = new Worker(new URL("./workers/document-reader.ts", import.meta.url), { type: "module" });
+pdfjs.GlobalWorkerOptions.workerPort = new Worker(new URL("./workers/document-reader.ts", import.meta.url), {
+  type: "module",
+});
 
 const ZOOMS = [0.75, 1, 1.4, 2] as const;
 

@@ -10,6 +10,7 @@ import {
   followMail,
   newPerson,
   openBrowser,
+  openRequirement,
   type Person,
   pickDate,
   pressAndAgree,
@@ -290,16 +291,13 @@ describe("from sign-up to an accepted offer", () => {
 
   it("sends the transcript back with a reason, a note and a date", async () => {
     const { page } = office;
-    await page.getByRole("button", { name: /Transcript of records/ }).click();
+    await openRequirement(page, "Transcript of records");
     await page.keyboard.press("x");
     await page.getByLabel("Note to the applicant").fill("The last page is missing.");
     await page.getByRole("button", { name: "Send it back" }).click();
     await page.getByText("Transcript of records: sent back.").waitFor();
     for (const title of ["Degree certificate", "Letter of motivation", "Proof of English"]) {
-      await page
-        .getByRole("button", { name: new RegExp(title) })
-        .first()
-        .click();
+      await openRequirement(page, title);
       await page.keyboard.press("y");
       await page.getByText(`${title}: accepted.`).waitFor();
     }
@@ -342,18 +340,12 @@ describe("from sign-up to an accepted offer", () => {
     const { page } = office;
     await page.goto(`/office/files/${number}`);
     for (const title of ["Transcript of records", "Academic reference"]) {
-      await page
-        .getByRole("button", { name: new RegExp(title) })
-        .first()
-        .click();
+      await openRequirement(page, title);
       await page.keyboard.press("y");
       await page.getByText(`${title}: accepted.`).waitFor();
     }
     for (const title of ["Degree certificate", "Transcript of records", "Proof of English"]) {
-      await page
-        .getByRole("button", { name: new RegExp(title) })
-        .first()
-        .click();
+      await openRequirement(page, title);
       const confirm = page.getByRole("button", { name: /Confirm \d+ as claimed/ });
       await confirm.waitFor();
       await page.keyboard.press("c");

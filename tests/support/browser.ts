@@ -108,3 +108,9 @@ export async function pressAndAgree(page: Page, name: string): Promise<void> {
   await dialog.getByRole("button", { name, exact: true }).click();
   await dialog.waitFor({ state: "hidden" });
 }
+
+/** Chooses a requirement in the file and waits until it stands beside its claims, so that keys act on it. */
+export async function openRequirement(page: Page, title: string): Promise<void> {
+  await page.locator(".requirements button", { hasText: title }).first().click();
+  await page.locator(".claims h2", { hasText: title }).first().waitFor();
+}

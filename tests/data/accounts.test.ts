@@ -1,0 +1,205 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
+import { changeRole, makeStaff } from "../../src/acts/accounts";
+import { runAct } from "../../src/acts/act";
+import {
+  type AccountContext,
+  askForLink,
+  confirmAddress,
+  setPassword,
+  signIn,
+  signOutEverywhere,
+  signUp,
+  signUpProblems,
+} from "../../src/auth/accounts";
+import { makeAuth } from "../../src/auth/better-auth";
+import { database } from "../../src/db/connection";
+import { DAY, must, openWorld, SYSTEM, type World } from "../support/world";
+
+const MINUTE = 60_000;
+const PASSWORD = "seven quiet lanterns";
+const headers = new Headers({ origin: "http://127.0.0.1:1" });
+
+describe("accounts", () => {
+  let world: World;
+  let accounts: AccountContext;
+  let no = 0;
+  let email = "";
+
+  beforeAll(async () => {
+    world = await openWorld("accounts");
+    accounts = {
+      runtime: world.runtime,
+      auth: makeAuth(database(world.runtime.pool), {
+        url: "http://127.0.0.1:1",
+        secret: "a secret of at least thirty-two signs",
+      }),
+    };
+  });
+  afterAll(() => world.close());
+  beforeEach(() => {
+    no += 1;
+    email = `person${no}@people.example`;
+    world.later(DAY);
+  });
+
+  const open = () => signUp(accounts, { name: "Somebody", email, password: PASSWORD, consent: true, locale: "fr" });
+  const enter = (password = PASSWORD, network: string | null = null, address = email) =>
+    signIn(accounts, address, password, network, headers);
+  const mails = async (to = email) =>
+    (
+      await world.runtime.pool.query<{ template: string; locale: string; values: { link: string } }>(
+        "select template, locale, values from message where to_address = $1 order by queued_at, id",
+        [to],
+      )
+    ).rows;
+  const token = async (to = email) => (await mails(to)).at(-1)?.values.link.replace("/link/", "") ?? "";
+  const confirmed = async () => {
+    await open();
+    expect(await confirmAddress(accounts, await token())).toBe("done");
+    world.later(MINUTE);
+  };
+
+  it("can be used once the address is confirmed, not before", async () => {
+    await open();
+    expect(await enter()).toBe("wrong");
+    expect(await confirmAddress(accounts, await token())).toBe("done");
+    expect(await enter()).toBe("signed in");
+  });
+
+  it("keep the consent with its version, and write in the chosen language", async () => {
+    await open();
+    expect(await mails()).toMatchObject([{ template: "confirm-address", locale: "fr" }]);
+    const { rows } = await world.runtime.pool.query(
+      "select c.text_version from consent c join person p on p.id = c.person_id where p.email = $1",
+      [email],
+    );
+    expect(rows).toEqual([{ text_version: "2026-09-01" }]);
+  });
+
+  it("are hashed with argon2id", async () => {
+    await open();
+    const { rows } = await world.runtime.pool.query<{ password: string }>(
+      "select a.password from auth_account a join auth_user u on u.id = a.user_id where u.email = $1",
+      [email],
+    );
+    expect(rows[0]?.password).toMatch(/^\$argon2id\$/u);
+  });
+
+  it("do not tell whether an address is known: a second sign-up answers alike and tells the owner", async () => {
+    await confirmed();
+    await expect(open()).resolves.toBeUndefined();
+    expect((await mails()).map((m) => m.template)).toEqual(["confirm-address", "already-has-account"]);
+    await expect(askForLink(accounts, "nobody@people.example", "set password")).resolves.toBeUndefined();
+    expect(await mails("nobody@people.example")).toEqual([]);
+    expect(await enter(PASSWORD, null, "nobody@people.example")).toBe(await enter("a wrong password"));
+  });
+
+  it.each([
+    ["just before a day", DAY - 1, "done"],
+    ["after a day", DAY, "ended"],
+  ])("confirming links end: %s it is %s", async (_, wait, outcome) => {
+    await open();
+    world.later(wait);
+    expect(await confirmAddress(accounts, await token())).toBe(outcome);
+  });
+
+  it("links work once, for their purpose only, and a newer one replaces an older", async () => {
+    await open();
+    const first = await token();
+    world.later(MINUTE);
+    await askForLink(accounts, email, "confirm address");
+    const second = await token();
+    expect(await setPassword(accounts, second, "another long password")).toBe("ended");
+    expect([
+      await confirmAddress(accounts, first),
+      await confirmAddress(accounts, second),
+      await confirmAddress(accounts, second),
+    ]).toEqual(["ended", "done", "ended"]);
+  });
+
+  it.each([
+    ["just before an hour", 60 * MINUTE - 1, "done"],
+    ["after an hour", 60 * MINUTE, "ended"],
+  ])("reset links end: %s it is %s", async (_, wait, outcome) => {
+    await confirmed();
+    await askForLink(accounts, email, "set password");
+    world.later(wait);
+    expect(await setPassword(accounts, await token(), "another long password")).toBe(outcome);
+  });
+
+  it("a new password ends every session, and the old one is refused", async () => {
+    await confirmed();
+    await enter();
+    await askForLink(accounts, email, "set password");
+    await setPassword(accounts, await token(), "another long password");
+    const sessions = async () =>
+      (
+        await world.runtime.pool.query(
+          "select 1 from auth_session s join auth_user u on u.id = s.user_id where u.email = $1",
+          [email],
+        )
+      ).rowCount;
+    expect(await sessions()).toBe(0);
+    expect([await enter(), await enter("another long password")]).toEqual(["wrong", "signed in"]);
+    expect(await sessions()).toBe(1);
+    const { rows } = await world.runtime.pool.query<{ id: string }>("select id from auth_user where email = $1", [
+      email,
+    ]);
+    await signOutEverywhere(accounts, rows[0]?.id ?? "");
+    expect(await sessions()).toBe(0);
+  });
+
+  it("take ten wrong guesses in a quarter of an hour; then the right one is refused, too, until it has passed", async () => {
+    await confirmed();
+    for (let guess = 0; guess < 10; guess += 1) expect(await enter("wrong password no")).toBe("wrong");
+    expect([await enter("wrong password no"), await enter()]).toEqual(["locked", "locked"]);
+    world.later(15 * MINUTE);
+    expect(await enter()).toBe("signed in");
+  });
+
+  it("count guesses from one network address over all accounts, and right ones not at all", async () => {
+    await confirmed();
+    const network = `198.51.100.${no}`;
+    for (let guess = 0; guess < 12; guess += 1) expect(await enter(PASSWORD, network)).toBe("signed in");
+    for (let guess = 0; guess < 10; guess += 1)
+      expect(await enter("wrong", network, `other${guess}@people.example`)).toBe("wrong");
+    expect([await enter(PASSWORD, network), await enter(PASSWORD, "203.0.113.9")]).toEqual(["locked", "signed in"]);
+  });
+
+  it("count guesses that come at the same moment", async () => {
+    await confirmed();
+    const outcomes = await Promise.all(Array.from({ length: 16 }, () => enter("wrong password no")));
+    expect(outcomes.filter((o) => o === "wrong")).toHaveLength(10);
+  });
+
+  it.each([
+    [{ password: "short" }, ["badPassword"]],
+    [{ password: "somebody-is-here" }, ["passwordFromForm"]],
+    [{ email: "not an address", consent: false }, ["badEmail", "noConsent"]],
+    [{ name: "  " }, ["badName"]],
+    [{}, []],
+  ])("with %j have the problems %j", (change, problems) => {
+    expect(
+      signUpProblems({
+        name: "Somebody",
+        email: "s@people.example",
+        password: PASSWORD,
+        consent: true,
+        locale: "en",
+        ...change,
+      }),
+    ).toEqual(problems);
+  });
+
+  it("of staff are made by an administrator, and the last administrator stays", async () => {
+    const { personId } = await must(world, makeStaff, SYSTEM, { name: "Staff", email, role: "administrator" });
+    expect(await setPassword(accounts, await token(), "another long password")).toBe("done");
+    expect(await enter("another long password")).toBe("signed in");
+    expect(
+      await runAct(world.runtime, changeRole, SYSTEM, { personId, role: "administrator", held: false }),
+    ).toMatchObject({ ok: false, reason: "locked" });
+    expect(await runAct(world.runtime, makeStaff, SYSTEM, { name: "Again", email, role: "officer" })).toMatchObject({
+      reason: "already-done",
+    });
+  });
+});

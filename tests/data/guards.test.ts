@@ -1,0 +1,210 @@
+import { readFileSync } from "node:fs";
+import path from "node:path";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { claimMessage, reportMessage } from "../../src/acts/messages";
+import { saveAnswers } from "../../src/acts/save-answers";
+import { startApplication } from "../../src/acts/start-application";
+import type { Actor } from "../../src/core/rights/actor";
+import { inTransaction } from "../../src/db/connection";
+import { CHUNK_BYTES, readContent, storeContent } from "../../src/db/content";
+import { enqueue } from "../../src/db/queue";
+import { fillForm } from "../../src/demo/applicant";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { someone } from "../../src/demo/people";
+import { runJob } from "../../src/jobs/handlers";
+import { type OutgoingMail, trayMail } from "../../src/outside/mail";
+import { verifyAll } from "../../src/verify";
+import { DAY, makePerson, must, openWorld, SYSTEM, type World } from "../support/world";
+
+describe("the database guards itself", () => {
+  let world: World;
+  let owner: Actor;
+  let applicationId = "";
+  beforeAll(async () => {
+    world = await openWorld("guards");
+    const { roundId } = await loadCatalogue(world.runtime, "2026-11-25");
+    owner = await makePerson(world, "Owner");
+    ({ applicationId } = await must(world, startApplication, owner, { roundId }));
+  });
+  afterAll(() => world.close());
+  const query = (sql: string, values: unknown[] = []) => world.runtime.pool.query(sql, values);
+
+  it.each([
+    "update event set act = 'x'",
+    "delete from event",
+    "truncate event cascade",
+    "update office_reference set version = 9",
+    "update rulebook set body = '{}'",
+  ])("%s is refused", async (sql) => {
+    await expect(query(sql)).rejects.toMatchObject({ code: "23001" });
+  });
+
+  it("a decision cannot be released by the person who prepared it, even past the act", async () => {
+    const { rows } = await query(
+      "select (select id from choice limit 1) as choice, (select id from person limit 1) as person",
+    );
+    await expect(
+      query(
+        "insert into decision (choice_id, kind, conditions, prepared_by_id, prepared_at, released_by_id) values ($1, 'offer', '[]', $2, now(), $2)",
+        [rows[0].choice, rows[0].person],
+      ),
+    ).rejects.toMatchObject({ constraint: "decision_second_person" });
+  });
+
+  it("a job exists if, and only if, its transaction commits", async () => {
+    const count = async () =>
+      (await query("select count(*)::int as n from pgboss.job where name = 'reassess-aged'")).rows[0].n as number;
+    const before = await count();
+    await inTransaction(world.runtime.pool, ({ client }) => enqueue(world.runtime.boss, client, "reassess-aged", {}));
+    await inTransaction(world.runtime.pool, async ({ client }) => {
+      await enqueue(world.runtime.boss, client, "reassess-aged", {});
+      throw new Error("changed my mind");
+    }).catch(() => undefined);
+    expect(await count()).toBe(before + 1);
+  });
+
+  it("a document comes back byte for byte, and the same content is kept once", async () => {
+    const bytes = Buffer.alloc(CHUNK_BYTES * 2 + 17, 7);
+    bytes.write("the end", bytes.length - 7);
+    const hash = await inTransaction(world.runtime.pool, ({ client }) =>
+      storeContent(client, bytes, "application/pdf"),
+    );
+    expect(
+      await inTransaction(world.runtime.pool, ({ client }) => storeContent(client, bytes, "application/pdf")),
+    ).toBe(hash);
+    const chunks: Buffer[] = [];
+    for await (const chunk of readContent(world.runtime.pool, hash)) chunks.push(chunk);
+    expect(Buffer.concat(chunks).equals(bytes)).toBe(true);
+    expect((await query("select count(*)::int as n from content_chunk where sha256 = $1", [hash])).rows[0].n).toBe(3);
+  });
+
+  it("answers that no longer apply are kept aside, not lost, and come back", async () => {
+    await fillForm(world.runtime, owner, applicationId, someone("Ada", "Lind"));
+    const tests = async () =>
+      (
+        await query(
+          "select count(*) filter (where dormant)::int as asleep, count(*)::int as kept from answer where section = 'tests'",
+        )
+      ).rows[0] as { asleep: number; kept: number };
+    const before = await tests();
+    const way = async (value: string, seen: number) =>
+      must(world, saveAnswers, owner, {
+        applicationId,
+        changes: [{ scope: "file", section: "english", entry: "", field: "way", value, seen }],
+      });
+    await way("taught", 1);
+    expect(await tests()).toEqual({ asleep: before.kept, kept: before.kept });
+    await way("test", 2);
+    expect(await tests()).toEqual({ asleep: 0, kept: before.kept });
+  });
+
+  it("every version of an answer stays, and a removed entry leaves its history", async () => {
+    const { rows } = await query("select entry from answer where section = 'referees' and entry <> '' limit 1");
+    await must(world, saveAnswers, owner, {
+      applicationId,
+      removed: [{ scope: "file", section: "referees", entry: rows[0].entry }],
+    });
+    const history = await query(
+      "select version, value from answer_version where section = 'referees' and entry = $1 and field = 'name' order by version",
+      [rows[0].entry],
+    );
+    expect(history.rows).toEqual([
+      { version: 1, value: "Dr Orla Finnegan" },
+      { version: 2, value: null },
+    ]);
+  });
+
+  it("time that passes changes what it has to, by the job and in the list, and verify agrees", async () => {
+    world.later(60 * DAY);
+    const jobs = { runtime: world.runtime, mail: trayMail(async () => undefined), baseUrl: "http://127.0.0.1:1" };
+    await runJob(jobs, "reassess-aged", {});
+    expect((await query("select stage, turn, reason from file_standing")).rows).toEqual([
+      { stage: "closed", turn: "nobody", reason: "lapsed" },
+    ]);
+    expect((await query("select act from event order by id desc limit 1")).rows).toEqual([{ act: "time-passed" }]);
+    expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
+  });
+
+  it("verify finds a row that was tampered with", async () => {
+    await query("update file_standing set turn = 'office'");
+    expect((await verifyAll(world.runtime.pool)).differing).toMatchObject([
+      { field: "turn", stored: "office", computed: "nobody" },
+    ]);
+    await query("update file_standing set turn = 'nobody'");
+  });
+
+  it("a mail is sent once, by whoever claims it; a failure is tried again, a refused address is not", async () => {
+    const { rows } = await query(
+      "insert into message (to_address, template, locale, values, state, due_at, queued_at) select 'a@b.example', 'withdrawn', 'en', '{\"number\":\"1\",\"link\":\"/secret\"}', 'queued', $1, $1 from generate_series(1, 3) returning id",
+      [world.runtime.now()],
+    );
+    const ids = rows.map((r: { id: string }) => r.id);
+    const sent: OutgoingMail[] = [];
+    const good = {
+      runtime: world.runtime,
+      baseUrl: "http://127.0.0.1:1",
+      mail: {
+        send: async (mail: OutgoingMail) => {
+          sent.push(mail);
+          return { result: "sent" as const };
+        },
+      },
+    };
+    await Promise.all([1, 2, 3, 4].map(() => runJob(good, "send-message", { messageId: ids[0] })));
+    expect(sent).toHaveLength(1);
+    await runJob(
+      { ...good, mail: { send: async () => ({ result: "failed" as const, failure: "busy" }) } },
+      "send-message",
+      { messageId: ids[1] },
+    );
+    await runJob(
+      { ...good, mail: { send: async () => ({ result: "refused" as const, failure: "no such mailbox" }) } },
+      "send-message",
+      { messageId: ids[2] },
+    );
+    const states = (await query("select id, state, values from message where id = any($1)", [ids])).rows as {
+      id: string;
+      state: string;
+      values: object;
+    }[];
+    expect(ids.map((id: string) => states.find((s) => s.id === id)?.state)).toEqual(["sent", "queued", "failed"]);
+    expect(states.find((s) => s.id === ids[0])?.values).toEqual({ number: "1" });
+  });
+
+  it("a mail whose sender was killed is sent by the sweep", async () => {
+    const { rows } = await query(
+      "insert into message (to_address, template, locale, values, state, due_at, queued_at) values ('c@d.example', 'withdrawn', 'en', '{\"number\":\"1\"}', 'queued', $1, $1) returning id",
+      [world.runtime.now()],
+    );
+    await must(world, claimMessage, SYSTEM, { messageId: rows[0].id });
+    world.later(10 * 60_000);
+    const sent: string[] = [];
+    await runJob(
+      {
+        runtime: world.runtime,
+        baseUrl: "",
+        mail: {
+          send: async (mail) => {
+            sent.push(mail.to);
+            return { result: "sent" };
+          },
+        },
+      },
+      "sweep-messages",
+      {},
+    );
+    expect(sent).toContain("c@d.example");
+    expect(await must(world, reportMessage, SYSTEM, { messageId: rows[0].id, result: "failed" })).toBeNull();
+  });
+
+  it("logs and errors of the settings name the setting and say what to do", async () => {
+    const { readSettings } = await import("../../src/settings");
+    expect(() => readSettings({ UNVEX_URL: "nonsense", UNVEX_SECRET: "short" })).toThrow(
+      /DATABASE_URL must be[\s\S]*UNVEX_URL must be[\s\S]*UNVEX_SECRET must be/u,
+    );
+  });
+
+  it("ships no download address in the lock file", () => {
+    expect(readFileSync(path.join(process.cwd(), "package-lock.json"), "utf8")).not.toMatch(/"resolved": "https?:/u);
+  });
+});
