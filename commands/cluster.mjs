@@ -122,13 +122,15 @@ function running(bin, data) {
 
 async function start(bin, data, folder) {
   const log = path.join(folder, "log");
-  for (let attempt = 0; attempt < 3; attempt += 1) {
+  for (let attempt = 0; attempt < 5; attempt += 1) {
     const port = await freePort();
     const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=60 -c fsync=${process.env.UNVEX_TEST === "1" ? "off" : "on"}`;
     const result = run(path.join(bin, "pg_ctl"), ["start", "-w", "-t", "60", "-D", data, "-l", log, "-o", options], {
       stdio: "ignore",
     });
     if (result.status === 0) return port;
+    // A server that was killed may leave helpers that let go of the data folder only after a moment.
+    await new Promise((resolve) => setTimeout(resolve, 1000));
   }
   const last = existsSync(log) ? readFileSync(log, "utf8").trim().split("\n").slice(-5).join("\n") : "";
   throw new Trouble(`PostgreSQL did not start. The end of its log ${log}:\n${last}`);

@@ -5,10 +5,13 @@ import { useHotkeys } from "react-hotkeys-hook";
 import { Document, Page, pdfjs } from "react-pdf";
 import "react-pdf/dist/Page/TextLayer.css";
 
-// One worker reads all documents of the page, one after the other.
-pdfjs.GlobalWorkerOptions.workerPort = new Worker(new URL("./workers/document-reader.ts", import.meta.url), {
-  type: "module",
-});
+// One reader for all documents of the page, which is never ended: ending it with the document that is left would leave the
+// next one without a reader.
+const READER = {
+  worker: new pdfjs.PDFWorker({
+    port: new Worker(new URL("./workers/document-reader.ts", import.meta.url), { type: "module" }),
+  }),
+};
 
 const ZOOMS = [0.75, 1, 1.4, 2] as const;
 
@@ -67,6 +70,7 @@ export default function DocumentViewer({
         {mediaType === "application/pdf" ? (
           <Document
             file={url}
+            options={READER}
             loading={<p className="quiet">Opening the document …</p>}
             error={<p className="wrong">This document cannot be shown here. Download it instead.</p>}
             onLoadSuccess={({ numPages }) => setPages(numPages)}

@@ -1,0 +1,144 @@
+import AxeBuilder from "@axe-core/playwright";
+import type { Browser } from "playwright-core";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { newPerson, openBrowser, type Person, signIn } from "../support/browser";
+
+const PHONE = { width: 390, height: 844 };
+
+/** The main screens as each role sees them: nothing that axe finds, no word of the console, nothing wider than the window. */
+describe("the main screens", () => {
+  let browser: Browser;
+  beforeAll(async () => {
+    browser = await openBrowser();
+  });
+  afterAll(() => browser.close());
+
+  async function check({ page, complaints }: Person): Promise<void> {
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
+      .analyze();
+    expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(", ")}`)).toEqual([]);
+    expect(complaints).toEqual([]);
+    const overflow = await page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth");
+    expect(overflow).toBe(0);
+  }
+
+  it.each(["/", "/sign-in", "/sign-up", "/lost-password", "/stand-in/tray", "/link/not-a-link-at-all", "/nowhere"])(
+    "%s, for a visitor",
+    async (path) => {
+      const person = await newPerson(browser);
+      await person.page.goto(path);
+      if (path === "/nowhere") person.complaints.length = 0; // the browser reports the 404 by itself
+      await check(person);
+      await person.context.close();
+    },
+  );
+
+  it("the officer's turns, file, form and history", async () => {
+    const person = await newPerson(browser);
+    const { page } = person;
+    await signIn(person, "r.okonjo@merrow.example");
+    await page.getByRole("heading", { name: "What is here" }).waitFor();
+    await check(person);
+    await page.keyboard.press("?");
+    await page.getByText("take the marked files, or this one").waitFor();
+    await check(person);
+    await page.getByRole("link", { name: "Ilse Maarteen-Quist" }).click();
+    await page.locator(".viewer-page canvas").waitFor();
+    await check(person);
+    await page.keyboard.press("x");
+    await page.getByLabel("Note to the applicant").waitFor();
+    await check(person);
+    await page.keyboard.press("Escape");
+    for (const tab of ["Form", "History", "Messages"]) {
+      await page.getByRole("link", { name: tab, exact: true }).click();
+      await page.waitForURL(new RegExp(`show=${tab.toLowerCase()}`));
+      await check(person);
+    }
+    await person.context.close();
+  });
+
+  it("the administrator's people", async () => {
+    const person = await newPerson(browser);
+    await signIn(person, "m.castagnier@merrow.example");
+    await person.page.getByRole("heading", { name: "People and roles" }).waitFor();
+    await check(person);
+    await person.context.close();
+  });
+
+  it.each([
+    ["a desk", { width: 1280, height: 800 }],
+    ["a phone", PHONE],
+  ])("the applicant's pages on %s", async (_, size) => {
+    const person = await newPerson(browser, size);
+    const { page } = person;
+    await signIn(person, "pedro.anselmovaz@people.example");
+    await check(person);
+    await page.getByRole("link", { name: /Estuary Science/ }).click();
+    await page.getByRole("heading", { name: "What comes next" }).waitFor();
+    await check(person);
+    const base = page.url();
+    for (const part of [
+      "person",
+      "citizenship",
+      "education",
+      "courses",
+      "english",
+      "referees",
+      "documents",
+      "fee",
+      "declaration",
+      "review",
+    ]) {
+      await page.goto(`${base}/${part}`);
+      await page.locator(".page-title").waitFor();
+      await check(person);
+    }
+    await person.context.close();
+  });
+
+  it("French, whole, with the language of the page said", async () => {
+    const person = await newPerson(browser, PHONE, "fr-FR");
+    const { page } = person;
+    await page.goto("/");
+    expect(await page.locator("html").getAttribute("lang")).toBe("fr");
+    await page.getByRole("heading", { name: "Programmes ouverts aux candidatures" }).waitFor();
+    await check(person);
+    await page.goto("/sign-in");
+    await page.getByLabel("Courriel").fill("elodie.marchetti@people.example");
+    await page.getByLabel("Mot de passe", { exact: true }).fill("tide-and-harbour");
+    await page.getByRole("button", { name: "Se connecter" }).click();
+    await page.waitForURL("**/my");
+    await page.getByRole("link", { name: /Sciences de l’estuaire/ }).click();
+    await page.getByText("Vous fournissez de nouveau : Relevé de notes").waitFor();
+    await check(person);
+    await person.context.close();
+  });
+
+  it("a document's address gives nothing to those whose it is not", async () => {
+    const officer = await newPerson(browser);
+    await signIn(officer, "r.okonjo@merrow.example");
+    await officer.page.getByRole("link", { name: "Ilse Maarteen-Quist" }).click();
+    const address = await officer.page.getByRole("link", { name: "Download" }).getAttribute("href");
+    const good = await officer.context.request.get(address ?? "");
+    expect([good.status(), good.headers()["content-type"], good.headers()["content-security-policy"]]).toEqual([
+      200,
+      "application/pdf",
+      "sandbox; default-src 'none'; frame-ancestors 'none'",
+    ]);
+    expect(good.headers()["x-content-type-options"]).toBe("nosniff");
+    const other = await newPerson(browser);
+    expect((await other.context.request.get(address ?? "")).status()).toBe(404);
+    await signIn(other, "pedro.anselmovaz@people.example");
+    expect((await other.context.request.get(address ?? "")).status()).toBe(404);
+    const foreign = await other.context.request.post("/api/answers", {
+      headers: { origin: "https://elsewhere.example" },
+      data: {},
+    });
+    expect(foreign.status()).toBe(403);
+    await other.page.goto("/office");
+    await other.page.waitForURL(/\/(my|office\/no-permission)/);
+    await officer.context.close();
+    await other.context.close();
+  });
+});
