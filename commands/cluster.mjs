@@ -114,6 +114,24 @@ function makeFolders(folder) {
   return { data, passwordFile };
 }
 
+/**
+ * A server that was killed, and that nothing has reaped since, still looks alive to its own tools and keeps the lock on the
+ * data folder. Its lock is taken away: a dead process holds nothing.
+ */
+function clearDeadLock(data) {
+  const lock = path.join(data, "postmaster.pid");
+  if (!existsSync(lock)) return;
+  const pid = readFileSync(lock, "utf8").split("\n")[0]?.trim();
+  const stat = `/proc/${pid}/stat`;
+  if (!existsSync("/proc/self/stat")) return;
+  const state = existsSync(stat)
+    ? readFileSync(stat, "utf8")
+        .replace(/^.*\) /u, "")
+        .charAt(0)
+    : "gone";
+  if (state === "Z" || state === "gone") rmSync(lock, { force: true });
+}
+
 function running(bin, data) {
   if (run(path.join(bin, "pg_ctl"), ["status", "-D", data]).status !== 0) return null;
   const port = Number(readFileSync(path.join(data, "postmaster.pid"), "utf8").split("\n")[3]);
@@ -153,6 +171,7 @@ export async function startCluster(folder) {
     rmSync(data, { recursive: true, force: true }); // a first start that was killed in the middle
     initialise(bin, data, passwordFile);
   }
+  clearDeadLock(data);
   const port = running(bin, data) ?? (await start(bin, data, folder));
   const password = readFileSync(passwordFile, "utf8").trim();
   return {

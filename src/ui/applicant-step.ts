@@ -1,4 +1,4 @@
-import type { Assessment, RequirementResult } from "../core/assessment/result";
+import type { Assessment, RequirementResult, Stage } from "../core/assessment/result";
 import type { Locale } from "../core/text/local-text";
 import { formatDate } from "../text/format";
 import { isTextKey, say } from "../text/say";
@@ -14,7 +14,12 @@ export function applicantStep(locale: Locale, assessment: Assessment): string {
 }
 
 /** The standing of a requirement in the applicant's words: a filled section is complete, not accepted. */
-export function standingWord(locale: Locale, requirement: Pick<RequirementResult, "kind" | "standing">): string {
+export function standingWord(
+  locale: Locale,
+  requirement: Pick<RequirementResult, "kind" | "standing">,
+  stage: Stage,
+): string {
+  if (requirement.standing === "to check" && stage === "preparing") return say(locale, "standing.supplied");
   if (requirement.kind === "sections" && requirement.standing === "accepted") return say(locale, "standing.complete");
   if (requirement.kind === "fee" && requirement.standing === "accepted") return say(locale, "fee.paid");
   const key = `standing.${requirement.standing}`;

@@ -19,12 +19,12 @@ export function Band({
   const router = useRouter();
   const find = useRef<HTMLInputElement>(null);
   useHotkeys(
-    "slash",
+    "/",
     () => {
       find.current?.focus();
       find.current?.select();
     },
-    { preventDefault: true },
+    { preventDefault: true, useKey: true },
   );
   return (
     <header className="band">

@@ -15,10 +15,16 @@ const JOINED = {
   fact: "",
 } as const;
 
+/** Entries of a list are unfolded one by one only while they are few. */
+const MOST_ENTRIES = 4;
+
 /** A trace unfolded: every condition with its value, down to the numbers. */
 function TraceTree({ trace, titles }: { trace: Trace; titles: FileData["factTitles"] }) {
+  const listed = trace.op === "some" && (trace.parts?.length ?? 0) <= MOST_ENTRIES;
   const parts =
-    trace.op === "all" || trace.op === "any" || trace.op === "atLeast" || trace.op === "not" ? (trace.parts ?? []) : [];
+    listed || trace.op === "all" || trace.op === "any" || trace.op === "atLeast" || trace.op === "not"
+      ? (trace.parts ?? [])
+      : [];
   return (
     <li>
       <span data-truth={trace.truth}>{WORDS[trace.truth]}</span>{" "}

@@ -6,7 +6,8 @@ import { useHotkeys } from "react-hotkeys-hook";
 /** The keys of a screen, shown by `?`. */
 export function KeyList({ keys }: { keys: readonly (readonly [string, string])[] }) {
   const [open, setOpen] = useState(false);
-  useHotkeys("shift+slash", () => setOpen((o) => !o), { preventDefault: true });
+  // By the sign, not by the key: on other keyboards it lies elsewhere.
+  useHotkeys("?", () => setOpen((o) => !o), { preventDefault: true, useKey: true });
   useHotkeys("escape", () => setOpen(false));
   return (
     <details className="key-list" open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>

@@ -90,7 +90,7 @@ export function TurnList({ title, total, rows, mine, mineHref, nextHref, firstHr
             urgent first
           </span>
           <span className="list-tools">
-            <Link href={mineHref} aria-pressed={mine} className="filter">
+            <Link href={mineHref} className="filter">
               {mine ? "Mine only" : "Everybody’s"}
             </Link>
             {marked.size > 0 ? (

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { assess } from "../core/assessment/assess";
 import { contexts } from "../core/assessment/context";
 import type { Json } from "../core/assessment/facts";
-import { ruleInputs } from "../core/assessment/findings";
+import { ruleInputs, usedFields } from "../core/assessment/findings";
 import type { Assessment } from "../core/assessment/result";
 import { unconfirmed } from "../core/assessment/steps";
 import type { ReferenceSet } from "../core/office/reference-set";
@@ -204,7 +204,7 @@ function valuesOf(loaded: LoadedFile, index: AnswerIndex): readonly ClaimedValue
   for (const choice of loaded.facts.choices) {
     const body = loaded.rulebooks[choice.rulebookId]?.body;
     if (!body) continue;
-    const used = new Set([...ruleInputs(body).values()].flatMap((f) => [...f]));
+    const used = usedFields(body);
     for (const section of body.sections) {
       const scope = section.scope === "file" ? "file" : choice.id;
       for (const entry of section.repeats ? index.entries(scope, section.key) : [""])

@@ -34,6 +34,15 @@ export function eligibilityOf(findings: readonly FindingResult[]): Eligibility {
 
 const inputsByRulebook = new WeakMap<RulebookBody, ReadonlyMap<string, ReadonlySet<string>>>();
 
+const usedByRulebook = new WeakMap<RulebookBody, ReadonlySet<string>>();
+
+/** All fields whose values some entry rule uses. */
+export function usedFields(body: RulebookBody): ReadonlySet<string> {
+  const known = usedByRulebook.get(body) ?? new Set([...ruleInputs(body).values()].flatMap((fields) => [...fields]));
+  usedByRulebook.set(body, known);
+  return known;
+}
+
 const MEASURE_INPUTS = {
   grade: [
     "degrees.grade",

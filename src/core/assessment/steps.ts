@@ -3,12 +3,12 @@ import { addWorking } from "../calendar/working-days";
 import type { Office } from "../office/reference-set";
 import { reachedBy } from "../requirements/definition";
 import { isSettled } from "../requirements/standings";
-import type { AnswerIndex } from "../sections/typed-facts";
+import { type AnswerIndex, isUnconfirmed } from "../sections/typed-facts";
 import { type Day, formatDay } from "../time/day";
 import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
 import type { ChoiceContext } from "./context";
 import type { FileFacts, Turn } from "./facts";
-import { ruleInputs } from "./findings";
+import { usedFields } from "./findings";
 import type { ChoiceResult, FindingResult, RequirementResult, Step, StepKind } from "./result";
 
 export interface StepInput {
@@ -122,33 +122,37 @@ function proofStep(input: StepInput, result: RequirementResult): readonly Step[]
   return [step(input, "applicant", "prove", start ? requireDay(start) : null, about(result))];
 }
 
+export interface ValuePlace {
+  readonly scope: string;
+  readonly section: string;
+  readonly entry: string;
+  readonly field: string;
+}
+
 /** The values beside an accepted document that entry rules use and that nobody has confirmed, or whose claim has changed since. */
 export function unconfirmed(
   input: Pick<StepInput, "contexts" | "index">,
   result: RequirementResult,
-): readonly { readonly scope: string; readonly section: string; readonly entry: string; readonly field: string }[] {
-  return input.contexts
-    .filter((c) => result.choices.includes(c.choice.id))
-    .flatMap(({ rulebook, choice }) => {
-      const used = new Set([...ruleInputs(rulebook.body).values()].flatMap((fields) => [...fields]));
-      return result.shows
-        .filter((name) => used.has(name))
-        .flatMap((name) => {
-          const [sectionKey = "", field = ""] = name.split(".");
-          const section = rulebook.body.sections.find((s) => s.key === sectionKey);
-          if (!section) return [];
-          const scope = section.scope === "file" ? "file" : choice.id;
-          const entries = section.repeats ? input.index.entries(scope, sectionKey) : [""];
-          const own = result.entry !== "" && entries.includes(result.entry) ? [result.entry] : entries;
-          return own
-            .filter((entry) => {
-              const confirmation = input.index.confirmed(scope, sectionKey, entry, field);
-              const claim = input.index.claim(scope, sectionKey, entry, field);
-              return confirmation ? input.index.isStale(confirmation) : claim !== null && claim !== "";
-            })
-            .map((entry) => ({ scope, section: sectionKey, entry, field }));
-        });
-    });
+): readonly ValuePlace[] {
+  const open: ValuePlace[] = [];
+  for (const { rulebook, choice } of input.contexts) {
+    if (!result.choices.includes(choice.id)) continue;
+    const used = usedFields(rulebook.body);
+    for (const section of rulebook.body.sections) {
+      const fields = section.fields.filter(
+        (f) => result.shows.includes(`${section.key}.${f.key}`) && used.has(`${section.key}.${f.key}`),
+      );
+      if (fields.length === 0) continue;
+      const scope = section.scope === "file" ? "file" : choice.id;
+      const entries = section.repeats ? input.index.entries(scope, section.key) : [""];
+      for (const entry of entries.includes(result.entry) && result.entry !== "" ? [result.entry] : entries) {
+        const slots = input.index.fieldsOf(scope, section.key, entry);
+        for (const field of fields)
+          if (isUnconfirmed(slots.get(field.key))) open.push({ scope, section: section.key, entry, field: field.key });
+      }
+    }
+  }
+  return open;
 }
 
 function confirmSteps(input: StepInput): readonly Step[] {

@@ -2,7 +2,7 @@ import type { Json } from "../assessment/facts";
 import { checkScores, type Scores } from "../language/test-definition";
 import type { ReferenceSet } from "../office/reference-set";
 import { evaluate } from "../rules/evaluate";
-import type { FactSource } from "../rules/fact";
+import type { Entry, FactSource } from "../rules/fact";
 import { UNKNOWN } from "../rules/fact";
 import { checkValue } from "./check-value";
 import type { Field, Section } from "./definition";
@@ -28,13 +28,12 @@ export function applies(when: Section["when"], facts: FactSource): boolean {
   return when === undefined || evaluate(when, facts).truth === "met";
 }
 
-/** Reads `it.field` from the entry's own claims, so that a field can depend on its neighbour. */
-function withEntry(facts: FactSource, list: string, entry: string): FactSource {
-  if (entry === "") return facts;
-  const fields = facts.list(list).entries.find((e) => e.id === entry)?.fields;
+/** Reads `it.field` from the entry's own facts, so that a field can depend on its neighbour. */
+function withEntry(facts: FactSource, entry: Entry | undefined): FactSource {
+  if (!entry) return facts;
   return {
     list: facts.list,
-    scalar: (name) => (name.startsWith("it.") ? (fields?.[name.slice(3)] ?? UNKNOWN) : facts.scalar(name)),
+    scalar: (name) => (name.startsWith("it.") ? (entry.fields[name.slice(3)] ?? UNKNOWN) : facts.scalar(name)),
   };
 }
 
@@ -54,8 +53,12 @@ export function fieldsThatApply(
   listName: string,
   entry: string,
 ): readonly Field[] {
-  const source = withEntry(facts, listName, entry);
-  return section.fields.filter((field) => applies(field.when, source));
+  const found = entry === "" ? undefined : facts.list(listName).entries.find((e) => e.id === entry);
+  return appliedFields(section, withEntry(facts, found));
+}
+
+function appliedFields(section: Section, source: FactSource): readonly Field[] {
+  return section.fields.filter((field) => field.when === undefined || applies(field.when, source));
 }
 
 /** Everything that a section still lacks. An empty answer is a gap only where the field is required. */
@@ -68,24 +71,28 @@ export function sectionGaps(
   office: ReferenceSet,
 ): readonly Gap[] {
   if (!applies(section.when, facts)) return [];
-  const at = (entry: string, field: string, code: Gap["code"]): Gap => ({
-    scope,
-    section: section.key,
-    entry,
-    field,
-    code,
-  });
-  const read = (entry: string) =>
-    fieldsThatApply(section, facts, listName, entry).flatMap((field) => {
-      const test = section.core === "tests" ? index.claim(scope, section.key, entry, "test") : null;
-      const code = fieldGap(field, office, index.claim(scope, section.key, entry, field.key), test);
-      return code ? [at(entry, field.key, code)] : [];
-    });
-  if (!section.repeats) return read("");
+  const gaps: Gap[] = [];
+  const add = (entry: string, field: string, code: Gap["code"]) =>
+    gaps.push({ scope, section: section.key, entry, field, code });
+  const read = (entry: string, source: FactSource) => {
+    const slots = index.fieldsOf(scope, section.key, entry);
+    const test = section.core === "tests" ? (slots.get("test")?.answer?.value ?? null) : null;
+    for (const field of appliedFields(section, source)) {
+      const code = fieldGap(field, office, slots.get(field.key)?.answer?.value ?? null, test);
+      if (code) add(entry, field.key, code);
+    }
+  };
+  if (!section.repeats) {
+    read("", facts);
+    return gaps;
+  }
   const entries = index.entries(scope, section.key);
-  const gaps = entries.flatMap(read);
-  if (entries.length < section.repeats.min) return [...gaps, at("", "entry", "too-few")];
-  const said =
-    section.repeats.max === section.repeats.min || index.claim(scope, section.key, "", COMPLETE_FIELD) === true;
-  return said ? gaps : [...gaps, at("", COMPLETE_FIELD, "say-complete")];
+  const known = facts.list(listName).entries;
+  entries.forEach((entry, i) => {
+    read(entry, withEntry(facts, known[i]?.id === entry ? known[i] : known.find((e) => e.id === entry)));
+  });
+  if (entries.length < section.repeats.min) add("", "entry", "too-few");
+  else if (section.repeats.max > section.repeats.min && index.claim(scope, section.key, "", COMPLETE_FIELD) !== true)
+    add("", COMPLETE_FIELD, "say-complete");
+  return gaps;
 }

@@ -19,47 +19,85 @@ export interface TypedFacts {
 /** The field, in a list section, by which an applicant says "that is all". */
 export const COMPLETE_FIELD = "complete";
 
-/** Answers and confirmations of one scope, found by their place. */
+interface Slot {
+  answer: AnswerFact | undefined;
+  confirmation: ConfirmationFact | undefined;
+}
+
+/** One section's answers: its entries in the order in which they were added, and the fields of each ("" outside lists). */
+interface SectionAnswers {
+  readonly entries: string[];
+  readonly fields: Map<string, Map<string, Slot>>;
+}
+
+function getOrMake<Key, Value>(map: Map<Key, Value>, key: Key, make: () => Value): Value {
+  const known = map.get(key);
+  if (known !== undefined) return known;
+  const made = make();
+  map.set(key, made);
+  return made;
+}
+
+/**
+ * Answers and confirmations by their place. Looked up thousands of times for one file, so the places are nested maps:
+ * joining their parts into one key costs more than the whole rest of an assessment.
+ */
 export class AnswerIndex {
-  private readonly answers = new Map<string, AnswerFact>();
-  private readonly confirmations = new Map<string, ConfirmationFact>();
-  private readonly entriesOf = new Map<string, string[]>();
+  private readonly scopes = new Map<string, Map<string, SectionAnswers>>();
 
   constructor(facts: Pick<FileFacts, "answers" | "confirmations">) {
-    for (const a of facts.answers) {
-      this.answers.set(place(a.scope, a.section, a.entry, a.field), a);
-      if (a.entry === "") continue;
-      const key = `${a.scope}|${a.section}`;
-      const known = this.entriesOf.get(key);
-      if (!known) this.entriesOf.set(key, [a.entry]);
-      else if (!known.includes(a.entry)) known.push(a.entry);
-    }
-    for (const c of facts.confirmations) this.confirmations.set(place(c.scope, c.section, c.entry, c.field), c);
+    for (const answer of facts.answers) this.slot(answer).answer = answer;
+    for (const confirmation of facts.confirmations) this.slot(confirmation).confirmation = confirmation;
+  }
+
+  private slot({ scope, section, entry, field }: Pick<AnswerFact, "scope" | "section" | "entry" | "field">): Slot {
+    const sections = getOrMake(this.scopes, scope, () => new Map<string, SectionAnswers>());
+    const answers = getOrMake(sections, section, (): SectionAnswers => ({ entries: [], fields: new Map() }));
+    const fields = getOrMake(answers.fields, entry, () => {
+      if (entry !== "") answers.entries.push(entry);
+      return new Map<string, Slot>();
+    });
+    return getOrMake(fields, field, (): Slot => ({ answer: undefined, confirmation: undefined }));
   }
 
   /** Entry ids in the order in which they were added. */
   entries(scope: string, section: string): readonly string[] {
-    return this.entriesOf.get(`${scope}|${section}`) ?? [];
+    return this.scopes.get(scope)?.get(section)?.entries ?? [];
+  }
+
+  /** The fields of one entry, or of a section outside lists. */
+  fieldsOf(scope: string, section: string, entry: string): ReadonlyMap<string, Readonly<Slot>> {
+    return this.scopes.get(scope)?.get(section)?.fields.get(entry) ?? NO_FIELDS;
   }
 
   claim(scope: string, section: string, entry: string, field: string): Json {
-    return this.answers.get(place(scope, section, entry, field))?.value ?? null;
+    return this.fieldsOf(scope, section, entry).get(field)?.answer?.value ?? null;
   }
 
   confirmed(scope: string, section: string, entry: string, field: string): ConfirmationFact | undefined {
-    return this.confirmations.get(place(scope, section, entry, field));
+    return this.fieldsOf(scope, section, entry).get(field)?.confirmation;
   }
 
   isStale(confirmation: ConfirmationFact): boolean {
-    const answer = this.answers.get(
-      place(confirmation.scope, confirmation.section, confirmation.entry, confirmation.field),
-    );
-    return answer !== undefined && answer.version > confirmation.answerVersion;
+    return isStale(this.fieldsOf(confirmation.scope, confirmation.section, confirmation.entry).get(confirmation.field));
   }
 }
 
-function place(scope: string, section: string, entry: string, field: string): string {
-  return `${scope}|${section}|${entry}|${field}`;
+const NO_FIELDS: ReadonlyMap<string, Readonly<Slot>> = new Map();
+
+function isStale(slot: Readonly<Slot> | undefined): boolean {
+  return (
+    slot?.answer !== undefined &&
+    slot.confirmation !== undefined &&
+    slot.answer.version > slot.confirmation.answerVersion
+  );
+}
+
+/** Whether the office still owes a look at a value: it is claimed and not confirmed, or the claim has changed since. */
+export function isUnconfirmed(slot: Readonly<Slot> | undefined): boolean {
+  if (slot?.confirmation) return isStale(slot);
+  const claim = slot?.answer?.value ?? null;
+  return claim !== null && claim !== "";
 }
 
 function toScalar(kind: Field["kind"], value: Json): Scalar | null {
@@ -70,20 +108,19 @@ function toScalar(kind: Field["kind"], value: Json): Scalar | null {
   return null;
 }
 
-function fieldFact(index: AnswerIndex, scope: string, section: Section, entry: string, field: Field): Fact {
-  const confirmation = index.confirmed(scope, section.key, entry, field.key);
-  const value = toScalar(
-    field.kind,
-    confirmation ? confirmation.value : index.claim(scope, section.key, entry, field.key),
-  );
+function fieldFact(field: Field, slot: Readonly<Slot> | undefined): Fact {
+  if (slot === undefined) return UNKNOWN;
+  const { confirmation, answer } = slot;
+  const value = toScalar(field.kind, (confirmation ? confirmation.value : answer?.value) ?? null);
   return value === null ? UNKNOWN : { kind: "value", value, confirmed: confirmation !== undefined };
 }
 
 function listFact(index: AnswerIndex, scope: string, section: Section, closed: boolean): FactList {
   const fields = section.fields.filter((f) => f.seenBy === "assessment");
   const entries: Entry[] = index.entries(scope, section.key).map((id) => {
+    const slots = index.fieldsOf(scope, section.key, id);
     const values: Record<string, Fact> = { id: { kind: "value", value: id, confirmed: true } };
-    for (const field of fields) values[field.key] = fieldFact(index, scope, section, id, field);
+    for (const field of fields) values[field.key] = fieldFact(field, slots.get(field.key));
     return { id, fields: values };
   });
   const complete = index.claim(scope, section.key, "", COMPLETE_FIELD) === true;
@@ -131,10 +168,12 @@ export function typedFacts(
   const scalars = new Map<string, Fact>();
   const lists = new Map<string, FactList>();
   const scopeOf = (section: Section) => (section.scope === "file" ? "file" : choiceId);
-  for (const section of sections.filter((s) => !s.repeats))
+  for (const section of sections.filter((s) => !s.repeats)) {
+    const name = factName(section);
+    const slots = index.fieldsOf(scopeOf(section), section.key, "");
     for (const field of section.fields)
-      if (field.seenBy === "assessment")
-        scalars.set(`${factName(section)}.${field.key}`, fieldFact(index, scopeOf(section), section, "", field));
+      if (field.seenBy === "assessment") scalars.set(`${name}.${field.key}`, fieldFact(field, slots.get(field.key)));
+  }
   const source: FactSource = {
     scalar: (name) => scalars.get(name) ?? UNKNOWN,
     list: (name) => lists.get(name) ?? { entries: [], open: true },

@@ -141,7 +141,7 @@ function RequirementLine({ application, language, requirement }: PartProps & { r
           {requirement.title[language]}
           {entry ? <span className="quiet"> · {entry}</span> : null}
         </span>
-        <span className="quiet">{standingWord(language, requirement)}</span>
+        <span className="quiet">{standingWord(language, requirement, application.assessment.file.stage)}</span>
       </Link>
     </li>
   );

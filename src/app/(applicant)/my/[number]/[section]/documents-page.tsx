@@ -38,7 +38,9 @@ export function DocumentsPage({ application, language }: { application: MyApplic
                 {result.title[language]}
                 {document.entryTitle ? <span className="quiet"> · {document.entryTitle}</span> : null}
               </span>
-              <span className="quiet standing">{standingWord(language, result)}</span>
+              <span className="quiet standing">
+                {standingWord(language, result, application.assessment.file.stage)}
+              </span>
             </h3>
             {document.help ? <p className="quiet">{document.help[language]}</p> : null}
             {result.standing === "returned" ? (
