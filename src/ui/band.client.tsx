@@ -24,7 +24,7 @@ export function Band({
       find.current?.focus();
       find.current?.select();
     },
-    { preventDefault: true, useKey: true },
+    { preventDefault: true, useKey: true, ignoreModifiers: true },
   );
   return (
     <header className="band">

@@ -7,7 +7,7 @@ import { useHotkeys } from "react-hotkeys-hook";
 export function KeyList({ keys }: { keys: readonly (readonly [string, string])[] }) {
   const [open, setOpen] = useState(false);
   // By the sign, not by the key: on other keyboards it lies elsewhere.
-  useHotkeys("?", () => setOpen((o) => !o), { preventDefault: true, useKey: true });
+  useHotkeys("?", () => setOpen((o) => !o), { preventDefault: true, useKey: true, ignoreModifiers: true });
   useHotkeys("escape", () => setOpen(false));
   return (
     <details className="key-list" open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>

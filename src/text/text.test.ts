@@ -1,0 +1,109 @@
+import { IntlMessageFormat } from "intl-messageformat";
+import { describe, expect, it } from "vitest";
+import { REASONS } from "../acts/act";
+import { RETURN_REASONS } from "../acts/judge-evidence";
+import { TEMPLATES } from "../acts/mail";
+import { STEP_KINDS } from "../core/assessment/result";
+import { STANDINGS } from "../core/requirements/definition";
+import { countryOptions } from "./code-lists";
+import { en } from "./en";
+import { formatDate, formatMoment, formatMoney } from "./format";
+import { fr } from "./fr";
+import { renderMail } from "./mail";
+import { isTextKey, pickLocale, say } from "./say";
+
+interface Element {
+  readonly type: number;
+  readonly value: string;
+  readonly options?: Readonly<Record<string, { readonly value: readonly Element[] }>>;
+}
+const LITERAL = 0;
+const POUND = 7;
+
+/** The names of the values that a sentence wants, those inside plurals and choices included. */
+function wanted(text: string): readonly string[] {
+  const walk = (elements: readonly Element[]): readonly string[] =>
+    elements.flatMap((e) =>
+      e.type === LITERAL || e.type === POUND
+        ? []
+        : [e.value, ...Object.values(e.options ?? {}).flatMap((o) => walk(o.value))],
+    );
+  return [
+    ...new Set(walk(new IntlMessageFormat(text, "en", undefined, { ignoreTag: true }).getAst() as readonly Element[])),
+  ].sort();
+}
+
+describe("the catalogues", () => {
+  it.each(Object.keys(en) as (keyof typeof en)[])("%s says the same in both languages and can be printed", (key) => {
+    const names = wanted(en[key]);
+    expect(wanted(fr[key])).toEqual(names);
+    for (const locale of ["en", "fr"] as const)
+      expect(say(locale, key, Object.fromEntries(names.map((n) => [n, 2])))).not.toMatch(/[{}]/u);
+  });
+
+  it.each([
+    ...REASONS.map((r) => `refused.${r}`),
+    ...STEP_KINDS.map((k) => `next.${k}`),
+    ...STANDINGS.map((s) => `standing.${s}`),
+    ...RETURN_REASONS.map((r) => `return.${r}`),
+    ...TEMPLATES.flatMap((t) => [`mail.${t}.subject`, `mail.${t}.body`]),
+  ])("there is a sentence for %s", (key) => expect(isTextKey(key)).toBe(true));
+
+  it.each([
+    [undefined, "fr-CA,en;q=0.8", "fr"],
+    [undefined, "de,fr;q=0.5", "fr"],
+    [undefined, null, "en"],
+    ["en", "fr", "en"],
+    ["xx", "fr", "fr"],
+  ])("the language of a reader who chose %s and whose browser asks for %s is %s", (chosen, asked, locale) =>
+    expect(pickLocale(chosen, asked)).toBe(locale),
+  );
+});
+
+describe("dates, moments and money", () => {
+  it.each([
+    ["en", "2027-02-03", "3 Feb 2027"],
+    ["fr", "2027-02-03", "3 févr. 2027"],
+  ] as const)("in %s %s is %s", (locale, date, shown) => expect(formatDate(locale, date)).toBe(shown));
+  it("a closing is another day elsewhere, and the zone decides", () => {
+    expect(formatMoment("en", "2027-01-15T23:00:00Z", "Europe/Berlin")).toBe("16 Jan 2027, 00:00");
+    expect(formatMoment("en", "2027-01-15T23:00:00Z", "Pacific/Pago_Pago")).toBe("15 Jan 2027, 12:00");
+  });
+  it.each([
+    ["en", 6000, "EUR", "60.00 EUR"],
+    ["fr", 123456, "EUR", "1 234,56 EUR"],
+    ["en", 500, "JPY", "500 JPY"],
+    ["en", 1500, "KWD", "1.500 KWD"],
+  ] as const)("in %s %i minor units of %s: %s", (locale, minor, currency, shown) =>
+    expect(formatMoney(locale, { minor, currency }).replace(/\s/gu, " ")).toBe(shown),
+  );
+  it("countries stand in the reader's order, those without a country among them", () => {
+    const french = countryOptions("fr").map((o) => o.label);
+    expect(french).toContain("Apatride");
+    expect(french.indexOf("Égypte")).toBeLessThan(french.indexOf("Finlande"));
+  });
+});
+
+describe("mails", () => {
+  it("name the document in the reader's language and say why it goes back", () => {
+    const values = {
+      name: "Élodie",
+      number: "27-00008",
+      documentEn: "Transcript of records",
+      documentFr: "Relevé de notes",
+      reason: "incomplete",
+      text: "Page 2.",
+      due: "2026-12-09",
+      link: "/my/27-00008",
+    };
+    const mail = renderMail("fr", "evidence-returned", values, "https://apply.example.org");
+    expect(mail.subject).toBe("No 27-00008 : à fournir de nouveau : Relevé de notes");
+    expect(mail.body).toContain("Des pages manquent. Page 2.");
+    expect(mail.body).toContain("9 déc. 2026");
+    expect(mail.body).toContain("https://apply.example.org/my/27-00008");
+  });
+  it("show no link in the copy that stays in the account", () =>
+    expect(renderMail("en", "confirm-address", { name: "Kit" }, null).body).toContain(
+      "(The link was in the mail itself.)",
+    ));
+});
