@@ -74,6 +74,29 @@ describe("three-valued rules", () => {
     );
   });
 
+  it("come out the same whether a list is counted without traces or looked through with them", () => {
+    const ofEntry = (condition: Condition): Condition =>
+      JSON.parse(JSON.stringify(condition).replaceAll('"fact":"', '"fact":"it.')) as Condition;
+    fc.assert(
+      fc.property(rules, fc.array(some, { maxLength: 3 }), (rule, entries) => {
+        const list: FactList = {
+          open: false,
+          entries: entries.map((facts, i) => ({
+            id: String(i),
+            fields: Object.fromEntries(leaves.map((l) => [l, source(facts).scalar(l)])),
+          })),
+        };
+        const facts = source({}, { things: list });
+        const where = ofEntry(toCondition(rule));
+        return (
+          evaluate({ count: "things", where, is: "atLeast", value: 1 }, facts).truth ===
+          evaluate({ some: "things", where }, facts).truth
+        );
+      }),
+      { numRuns: 1000 },
+    );
+  });
+
   it("decide everything once every fact is known", () => {
     fc.assert(
       fc.property(

@@ -98,51 +98,99 @@ function factLeaf(name: string, is: Comparison, value: Parameters<typeof limitVa
   };
 }
 
-/** A view of one list entry: `it.field` reads the entry, every other name the file. */
-function entrySource(entry: Entry, facts: FactSource): FactSource {
-  return {
-    list: facts.list,
-    scalar: (name) => (name.startsWith("it.") ? (entry.fields[name.slice(3)] ?? UNKNOWN) : facts.scalar(name)),
-  };
+/** A view of one list entry at a time: `it.field` reads the entry, every other name the file. */
+class EntrySource implements FactSource {
+  entry: Entry | null = null;
+  readonly list: FactSource["list"];
+
+  constructor(private readonly facts: FactSource) {
+    this.list = facts.list;
+  }
+
+  readonly scalar = (name: string): Fact =>
+    name.startsWith("it.") ? (this.entry?.fields[name.slice(3)] ?? UNKNOWN) : this.facts.scalar(name);
+}
+
+interface Judgement {
+  readonly truth: Truth;
+  readonly confirmed: boolean;
+}
+
+/**
+ * The same as `evaluate` without a trace: sums and counts look at every entry of a list and keep no trace of any, and most of
+ * the time of an assessment would go into traces that nobody reads.
+ */
+function judge(condition: Condition, facts: FactSource): Judgement {
+  if ("all" in condition) return judgeJoined(condition.all, condition.all.length, facts);
+  if ("any" in condition) return judgeJoined(condition.any, 1, facts);
+  if ("of" in condition && "atLeast" in condition) return judgeJoined(condition.of, condition.atLeast, facts);
+  if ("fact" in condition) {
+    const fact = facts.scalar(condition.fact);
+    return {
+      truth: compareFact(fact, condition.is, limitValue(condition.value, facts)),
+      confirmed: fact.kind === "unknown" || fact.confirmed,
+    };
+  }
+  return evaluate(condition, facts);
+}
+
+function judgeJoined(conditions: readonly Condition[], needed: number, facts: FactSource): Judgement {
+  let met = 0;
+  let open = 0;
+  const claimed = { met: false, open: false, "not met": false };
+  for (const condition of conditions) {
+    const { truth, confirmed } = judge(condition, facts);
+    if (truth === "met") met += 1;
+    else if (truth === "open") open += 1;
+    if (!confirmed) claimed[truth] = true;
+  }
+  const truth: Truth = met >= needed ? "met" : met + open >= needed ? "open" : "not met";
+  return { truth, confirmed: !claimed[truth] };
 }
 
 interface Hits {
   readonly sure: readonly Entry[];
   readonly perhaps: readonly Entry[];
   readonly confirmed: boolean;
-  readonly parts: readonly Trace[];
 }
 
 function hits(list: FactList, where: Condition | undefined, facts: FactSource): Hits {
-  if (!where) return { sure: list.entries, perhaps: [], confirmed: true, parts: [] };
+  if (!where) return { sure: list.entries, perhaps: [], confirmed: true };
+  const source = new EntrySource(facts);
   const sure: Entry[] = [];
   const perhaps: Entry[] = [];
-  const parts: Trace[] = [];
   let confirmed = true;
   for (const entry of list.entries) {
-    const trace = evaluate(where, entrySource(entry, facts));
-    parts.push(trace);
-    if (!trace.confirmed) confirmed = false;
-    if (trace.truth === "met") sure.push(entry);
-    else if (trace.truth === "open") perhaps.push(entry);
+    source.entry = entry;
+    const judged = judge(where, source);
+    if (!judged.confirmed) confirmed = false;
+    if (judged.truth === "met") sure.push(entry);
+    else if (judged.truth === "open") perhaps.push(entry);
   }
-  return { sure, perhaps, confirmed, parts };
+  return { sure, perhaps, confirmed };
 }
 
+/** "Some": each entry with its own trace, so that it can be seen why it fits or does not. */
 function someLeaf(name: string, where: Condition, facts: FactSource): Trace {
   const list = facts.list(name);
-  const found = hits(list, where, facts);
-  const truth: Truth = found.sure.length > 0 ? "met" : found.perhaps.length > 0 || list.open ? "open" : "not met";
+  const source = new EntrySource(facts);
+  const parts = list.entries.map((entry) => {
+    source.entry = entry;
+    return evaluate(where, source);
+  });
+  const fitting = parts.filter((p) => p.truth === "met");
+  const truth: Truth =
+    fitting.length > 0 ? "met" : parts.some((p) => p.truth === "open") || list.open ? "open" : "not met";
   return {
     op: "some",
     truth,
-    confirmed: truth === "met" ? found.parts.some((p) => p.truth === "met" && p.confirmed) : found.confirmed,
-    parts: found.parts,
+    confirmed: truth === "met" ? fitting.some((p) => p.confirmed) : parts.every((p) => p.confirmed),
+    parts,
     leaf: {
       fact: name,
       is: "known",
       limit: null,
-      seen: String(found.sure.length),
+      seen: String(fitting.length),
       open: list.open,
       entries: list.entries.length,
     },
