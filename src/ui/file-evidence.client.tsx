@@ -1,0 +1,121 @@
+"use client";
+
+import dynamic from "next/dynamic";
+import { useState } from "react";
+import type { RequirementResult } from "../core/assessment/result";
+import { formatDate, formatMoney } from "../text/format";
+import type { FileData } from "../views/file";
+
+const DocumentViewer = dynamic(() => import("./document-viewer.client"), {
+  ssr: false,
+  loading: () => <p className="quiet">Opening the document …</p>,
+});
+
+/** The middle: the evidence itself. */
+export function Evidence({ data, requirement }: { data: FileData; requirement: RequirementResult }) {
+  const current = data.documents.filter((d) => requirement.evidence.includes(d.evidenceId));
+  const older = data.documents.filter(
+    (d) =>
+      d.replacedAt !== null &&
+      d.requirement === requirement.key &&
+      d.scope === requirement.scope &&
+      d.entry === requirement.entry,
+  );
+  const reference = data.references.find((f) => requirement.evidence.includes(f.id));
+  const [chosen, setChosen] = useState(0);
+  const shown = current[chosen] ?? current[0];
+  if (requirement.kind === "reference")
+    return reference ? (
+      <div className="reference">
+        <h2>{reference.name}</h2>
+        <p className="quiet">
+          {reference.email} · asked {formatDate("en", reference.askedAt.slice(0, 10))} · {reference.state}
+          {reference.givenAt ? ` on ${formatDate("en", reference.givenAt.slice(0, 10))}` : ""}
+        </p>
+        {reference.answers ? (
+          <>
+            <p>
+              <span className="quiet">Knows the applicant:</span> {reference.answers.known}
+            </p>
+            <p>
+              <span className="quiet">Compared with others:</span> {reference.answers.rating}
+            </p>
+            <p className="letter">{reference.answers.text}</p>
+          </>
+        ) : (
+          <p>
+            The referee has not answered yet. The link works until {formatDate("en", reference.endsAt.slice(0, 10))}.
+          </p>
+        )}
+        {reference.uploadId ? (
+          <DocumentViewer uploadId={reference.uploadId} mediaType="application/pdf" name="Letter" />
+        ) : null}
+      </div>
+    ) : (
+      <p className="empty">No referee was asked yet.</p>
+    );
+  if (requirement.kind === "fee") {
+    const charges = data.charges.filter((c) => requirement.evidence.includes(c.id));
+    return (
+      <div className="reference">
+        <h2>{requirement.title.en}</h2>
+        {charges.length === 0 ? <p>Nothing is due.</p> : null}
+        {charges.map((c) => (
+          <p key={c.id}>
+            {formatMoney("en", { minor: c.minor, currency: c.currency })} due,{" "}
+            {formatMoney("en", { minor: c.paidMinor, currency: c.currency })} paid{" "}
+            <span className="quiet">{c.reference}</span>
+          </p>
+        ))}
+      </div>
+    );
+  }
+  if (requirement.kind === "sections")
+    return <p className="empty">These are answers of the form. They stand on the right.</p>;
+  if (!shown)
+    return (
+      <p className="empty">
+        Nothing was supplied yet.
+        {older.length > 0
+          ? ` ${older.length} earlier ${older.length === 1 ? "document is" : "documents are"} kept in the history.`
+          : ""}
+      </p>
+    );
+  return (
+    <>
+      {current.length > 1 ? (
+        <p className="pages">
+          {current.map((d, i) => (
+            <button
+              key={d.evidenceId}
+              type="button"
+              className="link-button"
+              aria-current={i === chosen ? "page" : undefined}
+              onClick={() => setChosen(i)}
+            >
+              {d.name}
+            </button>
+          ))}
+        </p>
+      ) : null}
+      {shown.marks.length > 0 ? (
+        <p className="notice">{shown.marks.map((m) => m.replace(/_/gu, " ")).join(", ")}</p>
+      ) : null}
+      {shown.alsoIn.length > 0 ? (
+        <p className="notice">The same document stands in file {shown.alsoIn.join(", ")}.</p>
+      ) : null}
+      <DocumentViewer
+        key={shown.uploadId}
+        uploadId={shown.uploadId}
+        mediaType={shown.mediaType}
+        name={requirement.title.en}
+      />
+      {older.map((d) => (
+        <p key={d.evidenceId} className="quiet">
+          Replaced: <a href={`/api/documents/${d.uploadId}`}>{d.name}</a>
+          {d.reason ? `, sent back as ${d.reason.replace(/-/gu, " ")}` : ""}
+        </p>
+      ))}
+    </>
+  );
+}
