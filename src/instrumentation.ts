@@ -4,3 +4,23 @@ export async function register(): Promise<void> {
   const { migrateDatabase } = await import("./db/migrate");
   await migrateDatabase(process.env.DATABASE_URL);
 }
+
+/** A defect that reached the edge: logged with the number that the person sees, never with what they typed. */
+export async function onRequestError(
+  error: unknown,
+  request: { readonly path: string; readonly method: string },
+): Promise<void> {
+  if (process.env.NEXT_RUNTIME !== "nodejs") return;
+  const { webRuntime } = await import("./runtime");
+  const { log } = await webRuntime();
+  const digest = typeof error === "object" && error !== null && "digest" in error ? String(error.digest) : undefined;
+  log.error(
+    {
+      digest,
+      method: request.method,
+      path: request.path.split("?")[0],
+      error: error instanceof Error ? error.name : "unknown",
+    },
+    "defect",
+  );
+}

@@ -1,4 +1,5 @@
 import "server-only";
+import { randomBytes } from "node:crypto";
 import { cookies, headers } from "next/headers";
 import { redirect } from "next/navigation";
 import { cache } from "react";
@@ -67,7 +68,7 @@ export async function perform<Schema extends z.ZodType, Value>(
   input: z.input<Schema>,
 ): Promise<Outcome<Value>> {
   const runtime = await webRuntime();
-  const requestId = (await headers()).get("x-request-id") ?? undefined;
+  const requestId = (await headers()).get("x-request-id") ?? randomBytes(8).toString("hex");
   const began = performance.now();
   const outcome = await runAct(runtime, act, actor, input);
   runtime.log.info(

@@ -24,6 +24,24 @@ export function database(pool: pg.Pool): Database {
   return drizzle(pool, { schema });
 }
 
+/** A failure of the database as it may be logged: its SQLSTATE and constraint. */
+export class DatabaseFailure extends Error {
+  constructor(
+    readonly code: string,
+    readonly constraint: string | null,
+  ) {
+    super(`the database refused a statement: ${code}${constraint ? `, ${constraint}` : ""}`);
+  }
+}
+
+/** The texts of the ORM and of the server carry the values of the statement, which must never reach a log. */
+function withoutValues(error: unknown): unknown {
+  const inner = error instanceof Error && error.cause !== undefined ? error.cause : error;
+  if (!(inner instanceof pg.DatabaseError))
+    return error instanceof Error && error.cause !== undefined ? new DatabaseFailure("connection", null) : error;
+  return new DatabaseFailure(inner.code ?? "unknown", inner.constraint ?? null);
+}
+
 /** Runs `work` in one transaction; an exception rolls everything back and is passed on. */
 export async function inTransaction<T>(pool: pg.Pool, work: (tx: Transaction) => Promise<T>): Promise<T> {
   const client = await pool.connect();
@@ -37,7 +55,7 @@ export async function inTransaction<T>(pool: pg.Pool, work: (tx: Transaction) =>
     await client.query("rollback").catch(() => {
       broken = true;
     });
-    throw error;
+    throw withoutValues(error);
   } finally {
     client.release(broken);
   }

@@ -8,6 +8,7 @@ import type { Actor } from "../../src/core/rights/actor";
 import { inTransaction } from "../../src/db/connection";
 import { CHUNK_BYTES, readContent, storeContent } from "../../src/db/content";
 import { enqueue } from "../../src/db/queue";
+import { person } from "../../src/db/schema";
 import { fillForm } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { someone } from "../../src/demo/people";
@@ -195,6 +196,20 @@ describe("the database guards itself", () => {
     );
     expect(sent).toContain("c@d.example");
     expect(await must(world, reportMessage, SYSTEM, { messageId: rows[0].id, result: "failed" })).toBeNull();
+  });
+
+  it("a failed statement says its code and constraint, never the values", async () => {
+    const failing = inTransaction(world.runtime.pool, async ({ db }) => {
+      await db
+        .insert(person)
+        .values({ name: "Secret Name", email: "secret@people.example", createdAt: world.runtime.now() });
+      await db
+        .insert(person)
+        .values({ name: "Secret Name", email: "secret@people.example", createdAt: world.runtime.now() });
+    });
+    const error = await failing.catch((e: unknown) => e);
+    expect(error).toMatchObject({ code: "23505", constraint: "person_email_unique" });
+    expect(`${String(error)} ${JSON.stringify(error)}`).not.toMatch(/secret/iu);
   });
 
   it("logs and errors of the settings name the setting and say what to do", async () => {
