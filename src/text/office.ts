@@ -143,7 +143,8 @@ const OWN_WORDS: FactTitles = {
   group: "applicant group",
 };
 
-function factWord(name: string, titles: FactTitles): string {
+function factWord(named: string, titles: FactTitles, list: string): string {
+  const name = named.replace(/^it\./u, `${list}.`);
   return OWN_WORDS[name] ?? titles[name] ?? name.replace(/^(answers|it)\./u, "").replace(/\./gu, ", ");
 }
 
@@ -186,18 +187,18 @@ export function detailLines(leaf: Leaf): readonly string[] {
   }
 }
 
-/** One leaf as a sentence with the numbers. */
-export function leafSentence(trace: Trace, titles: FactTitles): string {
+/** One leaf as a sentence with the numbers; inside a list, the list says what `it` is. */
+export function leafSentence(trace: Trace, titles: FactTitles, list = "it"): string {
   const { leaf } = trace;
   if (!leaf) return "";
   const from = leaf.open && leaf.seen !== null && (trace.op === "sum" || trace.op === "count") ? "at least " : "";
   if (trace.op === "some")
-    return `${leaf.seen} of ${leaf.entries} ${factWord(leaf.fact, titles)} fit${leaf.open ? "; the list is not whole yet" : ""}`;
+    return `${leaf.seen} of ${leaf.entries} ${factWord(leaf.fact, titles, list)} fit${leaf.open ? "; the list is not whole yet" : ""}`;
   if (trace.op === "sum")
-    return `${from}${shown(leaf.seen)} ${factWord(leaf.fact, titles)} over ${leaf.entries} courses; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
+    return `${from}${shown(leaf.seen)} ${factWord(leaf.fact, titles, list)} over ${leaf.entries} courses; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
   if (trace.op === "count")
-    return `${from}${shown(leaf.seen)} ${factWord(leaf.fact, titles)}; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
-  return `${factWord(leaf.fact, titles)}: ${shown(leaf.seen)}; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
+    return `${from}${shown(leaf.seen)} ${factWord(leaf.fact, titles, list)}; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
+  return `${factWord(leaf.fact, titles, list)}: ${shown(leaf.seen)}; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
 }
 
 /** Acts in the history, as something that somebody did. */

@@ -19,7 +19,15 @@ const JOINED = {
 const MOST_ENTRIES = 4;
 
 /** A trace unfolded: every condition with its value, down to the numbers. */
-function TraceTree({ trace, titles }: { trace: Trace; titles: FileData["factTitles"] }) {
+function TraceTree({
+  trace,
+  titles,
+  list,
+}: {
+  trace: Trace;
+  titles: FileData["factTitles"];
+  list?: string | undefined;
+}) {
   const listed = trace.op === "some" && (trace.parts?.length ?? 0) <= MOST_ENTRIES;
   const parts =
     listed || trace.op === "all" || trace.op === "any" || trace.op === "atLeast" || trace.op === "not"
@@ -29,7 +37,7 @@ function TraceTree({ trace, titles }: { trace: Trace; titles: FileData["factTitl
     <li>
       <span data-truth={trace.truth}>{WORDS[trace.truth]}</span>{" "}
       {trace.leaf
-        ? leafSentence(trace, titles)
+        ? leafSentence(trace, titles, list)
         : trace.op === "atLeast"
           ? `at least ${trace.needed} of these`
           : JOINED[trace.op]}
@@ -45,7 +53,7 @@ function TraceTree({ trace, titles }: { trace: Trace; titles: FileData["factTitl
         <ul>
           {parts.map((part, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: the parts of a rule have a fixed order
-            <TraceTree key={i} trace={part} titles={titles} />
+            <TraceTree key={i} trace={part} titles={titles} list={trace.op === "some" ? trace.leaf?.fact : list} />
           ))}
         </ul>
       ) : null}

@@ -7,7 +7,7 @@ const LINE = "#DDD8CC";
 const SPRUCE = "#17594A";
 
 export const theme: ThemeConfig = {
-  cssVar: { key: "unvex" },
+  cssVar: { key: "office" },
   hashed: false,
   token: {
     colorPrimary: SPRUCE,
@@ -40,5 +40,12 @@ export const theme: ThemeConfig = {
   },
 };
 
-/** The applicant's side: the same paper and ink, larger to the finger. */
-export const applicantTheme: ThemeConfig = { ...theme, token: { ...theme.token, fontSize: 16, controlHeight: 42 } };
+/**
+ * The applicant's side: the same paper and ink, larger to the finger. It has a key of its own, or the sizes of one face would
+ * stay when a link leads to the other.
+ */
+export const applicantTheme: ThemeConfig = {
+  ...theme,
+  cssVar: { key: "applicant" },
+  token: { ...theme.token, fontSize: 16, controlHeight: 42 },
+};

@@ -255,12 +255,7 @@ function factTitles(loaded: LoadedFile): Readonly<Record<string, string>> {
   return Object.fromEntries(
     bodies.flatMap((body) => [
       ...body.measures.map((m) => [`measure.${m.key}`, m.title.en] as const),
-      ...body.sections.flatMap((s) =>
-        s.fields.flatMap((f) => [
-          [`${factName(s)}.${f.key}`, f.title.en] as const,
-          [`it.${f.key}`, f.title.en] as const,
-        ]),
-      ),
+      ...body.sections.flatMap((s) => s.fields.map((f) => [`${factName(s)}.${f.key}`, f.title.en] as const)),
     ]),
   );
 }
