@@ -7,7 +7,7 @@ import path from "node:path";
 import { build } from "./build.mjs";
 import { freePort, startCluster } from "./cluster.mjs";
 import { installPackages, installSystem } from "./install.mjs";
-import { launchWeb, launchWorker, stopAll, untilWell } from "./processes.mjs";
+import { endLeftovers, launchWeb, launchWorker, noteProcesses, stopAll, untilWell } from "./processes.mjs";
 import { Trouble } from "./trouble.mjs";
 
 const FOLDER = path.resolve(".unvex", "demo");
@@ -72,6 +72,7 @@ export async function run(args) {
   installPackages(step);
   build(step);
   mkdirSync(FOLDER, { recursive: true });
+  endLeftovers(path.join(FOLDER, "processes"));
   const port = await choosePort(args);
   const url = `http://127.0.0.1:${port}`;
   step("starting PostgreSQL");
@@ -102,6 +103,7 @@ export async function run(args) {
     step("starting the web server and the worker");
     const log = path.join(FOLDER, "log");
     children.push(launchWeb(env, port, "127.0.0.1", log), launchWorker(env, log));
+    noteProcesses(path.join(FOLDER, "processes"), children);
     if (!(await untilWell(url, children[0]))) throw new Trouble(`The web server did not start. Its log is ${log}.`);
     printWelcome(url);
     const died = new Promise((resolve) => {

@@ -1,6 +1,6 @@
 /** The web server and the worker as child processes that go when we go. */
 import { spawn } from "node:child_process";
-import { createWriteStream } from "node:fs";
+import { createWriteStream, existsSync, readFileSync, readlinkSync, writeFileSync } from "node:fs";
 
 const STOP_MS = 8000;
 
@@ -26,6 +26,23 @@ export const launchWeb = (env, port, host, logFile) =>
   );
 export const launchWorker = (env, logFile) =>
   launch(["--import", "tsx", "src/worker.ts"], { NODE_ENV: "production", ...env }, logFile);
+
+/** Notes the processes of this start, so that the next one finds them should this one be killed. */
+export function noteProcesses(file, children) {
+  writeFileSync(file, children.map((child) => child.pid).join("\n"));
+}
+
+/** Ends what a start that was killed has left running: only processes that it noted, and that still run in this very folder. */
+export function endLeftovers(file) {
+  if (!existsSync(file)) return;
+  for (const pid of readFileSync(file, "utf8").split("\n").map(Number).filter(Boolean)) {
+    try {
+      if (readlinkSync(`/proc/${pid}/cwd`) === process.cwd()) process.kill(pid, "SIGTERM");
+    } catch {
+      // gone already, or somebody else's by now
+    }
+  }
+}
 
 /** Waits until the web server answers on its health address. */
 export async function untilWell(url, child, seconds = 60) {

@@ -7,7 +7,7 @@ const LINE = "#DDD8CC";
 const SPRUCE = "#17594A";
 
 export const theme: ThemeConfig = {
-  cssVar: { key: "office" },
+  cssVar: { key: "office-tokens" },
   hashed: false,
   token: {
     colorPrimary: SPRUCE,
@@ -46,6 +46,6 @@ export const theme: ThemeConfig = {
  */
 export const applicantTheme: ThemeConfig = {
   ...theme,
-  cssVar: { key: "applicant" },
+  cssVar: { key: "applicant-tokens" },
   token: { ...theme.token, fontSize: 16, controlHeight: 42 },
 };
