@@ -100,9 +100,14 @@ export async function pickDate(page: Page, label: string | RegExp, date: string)
   await input.press("Enter");
 }
 
-/** Waits until the page says that everything is saved. */
+/** Waits until the page says that everything is saved, and nothing waits in the browser any more. */
 export async function untilSaved(page: Page): Promise<void> {
-  await expect.poll(() => page.locator(".save-line").getAttribute("data-kind"), { timeout: 15_000 }).toBe("saved");
+  const waiting = "Object.keys(localStorage).filter((key) => key.startsWith('unvex.waiting.')).length";
+  await expect
+    .poll(async () => [await page.evaluate(waiting), await page.locator(".save-line").getAttribute("data-kind")], {
+      timeout: 15_000,
+    })
+    .toEqual([0, "saved"]);
 }
 
 /** Presses a button that asks before it does something, and says yes. */
