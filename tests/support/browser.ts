@@ -81,15 +81,27 @@ export async function followMail(person: Person, to: string, subject: string | R
   await person.page.goto(link);
 }
 
-/** Chooses in one of the library's selects, found by its label. */
+/** Chooses in one of the library's selects, found by its label, and sees that it was taken: a list may still be closing. */
 export async function choose(page: Page, label: string | RegExp, option: string): Promise<void> {
   const input = page.getByLabel(label, typeof label === "string" ? { exact: true } : {}).first();
-  await input.click();
-  await input.fill(option);
-  await page
-    .locator(".ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option", { hasText: option })
-    .first()
-    .click();
+  const select = page.locator(".ant-select").filter({ has: input }).first();
+  for (let tries = 0; tries < 3; tries += 1) {
+    await input.click();
+    await input.fill(option);
+    await page
+      .locator(".ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option", { hasText: option })
+      .first()
+      .click();
+    const taken = select.getByText(option).first();
+    if (
+      await taken.waitFor({ timeout: 3000 }).then(
+        () => true,
+        () => false,
+      )
+    )
+      return;
+  }
+  throw new Error(`${option} was not taken for ${String(label)}`);
 }
 
 /** Types a date into one of the library's pickers. */
