@@ -1,22 +1,31 @@
 /** `./unvex bench`: speed as ratios against floors that are measured in the same run, on a PostgreSQL of its own. */
 import { spawnSync } from "node:child_process";
+import { randomBytes } from "node:crypto";
 import { rmSync } from "node:fs";
 import path from "node:path";
-import { startCluster } from "./cluster.mjs";
+import { build } from "./build.mjs";
+import { freePort, startCluster } from "./cluster.mjs";
 import { installPackages, installSystem } from "./install.mjs";
 
 const step = (text) => process.stdout.write(`· ${text}\n`);
 
-export async function run() {
+export async function run(args) {
   installSystem({ browser: false }, step);
   installPackages(step);
+  if (args.length === 0 || args.includes("page")) build(step);
   const folder = path.resolve(".unvex", `bench-${process.pid}`);
   const cluster = await startCluster(folder);
   cluster.createDatabase("bench");
   try {
     return (
-      spawnSync(process.execPath, ["--expose-gc", "--import", "tsx", "commands/bench.ts"], {
-        env: { ...process.env, DATABASE_URL: cluster.url("bench") },
+      spawnSync(process.execPath, ["--expose-gc", "--import", "tsx", "commands/bench.ts", ...args], {
+        env: {
+          ...process.env,
+          DATABASE_URL: cluster.url("bench"),
+          UNVEX_URL: `http://127.0.0.1:${await freePort()}`,
+          UNVEX_SECRET: randomBytes(32).toString("hex"),
+          UNVEX_LOG: "error",
+        },
         stdio: "inherit",
       }).status ?? 1
     );

@@ -2,8 +2,10 @@ import type pg from "pg";
 import type PgBoss from "pg-boss";
 import type { z } from "zod";
 import type { Json } from "../core/assessment/facts";
+import type { Office } from "../core/office/reference-set";
 import { type Actor, actorKey } from "../core/rights/actor";
 import { type Database, inTransaction } from "../db/connection";
+import { currentOffice } from "../db/office";
 import { event } from "../db/schema";
 
 /**
@@ -23,6 +25,8 @@ export interface ActContext {
   readonly boss: PgBoss;
   readonly actor: Actor;
   readonly now: Date;
+  /** The office's reference set, read once an act. */
+  readonly office: () => Promise<Office>;
   readonly emit: (act: string, applicationId: string | null, about: Readonly<Record<string, Json>>) => Promise<void>;
 }
 
@@ -93,12 +97,17 @@ export async function runAct<Schema extends z.ZodType, Value>(
     return refuse("invalid-input", { fields: parsed.error.issues.map((issue) => issue.path.join(".")) });
   try {
     return await inTransaction(runtime.pool, async ({ db, client }) => {
+      let office: Promise<Office> | null = null;
       const ctx: ActContext = {
         db,
         client,
         boss: runtime.boss,
         actor,
         now,
+        office: () => {
+          office ??= currentOffice(db);
+          return office;
+        },
         emit: async (name, applicationId, about) => {
           await db.insert(event).values({ at: now, act: name, actor: actorKey(actor), applicationId, about });
         },

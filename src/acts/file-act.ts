@@ -5,11 +5,10 @@ import type { Assessment } from "../core/assessment/result";
 import type { Office } from "../core/office/reference-set";
 import { type Actor, holds, OFFICE } from "../core/rights/actor";
 import { type LoadedFile, loadFile } from "../db/load-file";
-import { currentOffice } from "../db/office";
 import { type Act, type ActContext, defineAct, type Outcome, refuse } from "./act";
 import { settle } from "./settle";
 
-/** A locked file, loaded and assessed at the moment of the act. */
+/** A locked file, loaded at the moment of the act, and assessed where the act asks for it. */
 export interface OpenFile extends LoadedFile {
   readonly id: string;
   readonly ownerId: string;
@@ -46,15 +45,18 @@ export async function openFile(ctx: ActContext, id: string): Promise<OpenFile | 
   const [row] = rows;
   const loaded = row ? await loadFile(ctx.client, id) : null;
   if (!row || !loaded) return null;
-  const office = await currentOffice(ctx.db);
-  const assessment = assess({ ...loaded, office, at: ctx.now.getTime() });
+  const office = await ctx.office();
+  let assessment: Assessment | null = null;
   return {
     ...loaded,
     id,
     ownerId: row.person_id,
     programmes: [...new Set(loaded.facts.choices.map((c) => c.programme))],
     office,
-    assessment,
+    get assessment() {
+      assessment ??= assess({ ...loaded, office, at: ctx.now.getTime() });
+      return assessment;
+    },
   };
 }
 

@@ -1,4 +1,4 @@
-import { and, eq, max, sql } from "drizzle-orm";
+import { and, eq, inArray, max, sql } from "drizzle-orm";
 import { z } from "zod";
 import type { Json } from "../core/assessment/facts";
 import { actorKey } from "../core/rights/actor";
@@ -9,7 +9,6 @@ import { COMPLETE_FIELD } from "../core/sections/typed-facts";
 import { answer, answerVersion } from "../db/schema";
 import { type ActContext, done, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
-import { settleDormant } from "./settle-dormant";
 
 const LONGEST_VALUE = 24_000;
 
@@ -77,18 +76,22 @@ interface Stored {
   readonly value: Json;
 }
 
-/** What stands in the form, dormant answers included, and the newest version that each place ever had: removed entries come back. */
+/** What stands in the form, answers that sleep included, and the last version of places that were emptied: removed entries come back. */
 interface FormState {
   readonly stored: ReadonlyMap<string, Stored>;
-  readonly newest: ReadonlyMap<string, number>;
+  readonly former: ReadonlyMap<string, number>;
 }
 
 const key = (place: { scope: string; section: string; entry: string; field: string }) =>
   `${place.scope}|${place.section}|${place.entry}|${place.field}`;
 
-async function formState(ctx: ActContext, applicationId: string): Promise<FormState> {
-  const rows = await ctx.db.select().from(answer).where(eq(answer.applicationId, applicationId));
-  const newest = await ctx.db
+async function formState(ctx: ActContext, file: OpenFile, changes: readonly Change[]): Promise<FormState> {
+  const stored = new Map(
+    [...file.facts.answers, ...file.asleep].map((a) => [key(a), { version: a.version, value: a.value }]),
+  );
+  const fresh = changes.filter((c) => !stored.has(key(c)));
+  if (fresh.length === 0) return { stored, former: new Map() };
+  const former = await ctx.db
     .select({
       scope: answerVersion.scope,
       section: answerVersion.section,
@@ -97,12 +100,15 @@ async function formState(ctx: ActContext, applicationId: string): Promise<FormSt
       version: max(answerVersion.version),
     })
     .from(answerVersion)
-    .where(eq(answerVersion.applicationId, applicationId))
+    .where(
+      and(
+        eq(answerVersion.applicationId, file.id),
+        inArray(answerVersion.section, [...new Set(fresh.map((c) => c.section))]),
+        inArray(answerVersion.entry, [...new Set(fresh.map((c) => c.entry))]),
+      ),
+    )
     .groupBy(answerVersion.scope, answerVersion.section, answerVersion.entry, answerVersion.field);
-  return {
-    stored: new Map(rows.map((row) => [key(row), { version: row.version, value: row.value ?? null }])),
-    newest: new Map(newest.map((row) => [key(row), row.version ?? 0])),
-  };
+  return { stored, former: new Map(former.map((row) => [key(row), row.version ?? 0])) };
 }
 
 /** Entries keep the order in which they were added. */
@@ -145,7 +151,7 @@ function judge(file: OpenFile, state: FormState, change: Change, writes: Map<str
   // Somebody wrote here since this writer looked: neither of the two values is thrown away, the person decides.
   if (current && current.version > change.seen)
     return { state: "conflict", version: current.version, value: current.value };
-  const version = (state.newest.get(place) ?? 0) + 1;
+  const version = (current?.version ?? state.former.get(place) ?? 0) + 1;
   writes.set(place, { ...change, version });
   return { state: "saved", version, issue };
 }
@@ -211,7 +217,7 @@ export const saveAnswers = defineFileAct({
   run: async (ctx, file, { changes, removed }) => {
     const results: SaveResult[] = [];
     const writes = new Map<string, Write>();
-    const state = await formState(ctx, file.id);
+    const state = await formState(ctx, file, changes);
     for (const change of changes) {
       const result = judge(file, state, change, writes);
       if (!result) return refuse("not-found", { field: `${change.section}.${change.field}` });
@@ -219,7 +225,6 @@ export const saveAnswers = defineFileAct({
     }
     await store(ctx, file, [...writes.values()]);
     for (const place of removed) if (!(await removeEntry(ctx, file, place))) return refuse("locked");
-    await settleDormant(ctx, file.id);
     return done({ results, savedAt: ctx.now.toISOString() });
   },
 });

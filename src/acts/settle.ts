@@ -1,14 +1,16 @@
 import { randomInt } from "node:crypto";
-import { and, eq, isNull, ne } from "drizzle-orm";
+import { and, eq, isNull, ne, sql } from "drizzle-orm";
 import { assess } from "../core/assessment/assess";
 import { combText } from "../core/assessment/comb";
+import { contexts } from "../core/assessment/context";
 import type { FileFacts } from "../core/assessment/facts";
 import { reasonOf } from "../core/assessment/reason";
 import type { Assessment, FileResult } from "../core/assessment/result";
 import { fold } from "../core/identity/fold";
 import type { Office } from "../core/office/reference-set";
+import { dormancyChanges } from "../core/sections/dormancy";
+import { AnswerIndex } from "../core/sections/typed-facts";
 import { type LoadedFile, loadFile } from "../db/load-file";
-import { currentOffice } from "../db/office";
 import { charge, chargeAdjustment, choice, choiceStanding, fileName, fileStanding, turnChange } from "../db/schema";
 import type { ActContext } from "./act";
 
@@ -54,6 +56,25 @@ async function settleCharges(ctx: ActContext, facts: FileFacts, assessment: Asse
     changed = true;
   }
   return changed;
+}
+
+/** Puts answers that no longer apply aside, and wakes those that apply again. */
+async function settleDormant(ctx: ActContext, loaded: LoadedFile, office: Office): Promise<boolean> {
+  const { facts, asleep, rulebooks, rounds } = loaded;
+  if (facts.choices.every((c) => c.submittedAt !== null || c.withdrawnAt !== null)) return false;
+  const wrong = dormancyChanges(
+    facts.answers,
+    asleep,
+    contexts(facts, new AnswerIndex(facts), rulebooks, rounds, office),
+  );
+  if (wrong.length === 0) return false;
+  const column = (name: "scope" | "section" | "entry" | "field") => wrong.map((a) => a[name]);
+  await ctx.client.query(
+    `update answer a set dormant = not a.dormant from unnest($2::text[], $3::text[], $4::text[], $5::text[]) as x (scope, section, entry, field)
+     where a.application_id = $1 and (a.scope, a.section, a.entry, a.field) = (x.scope, x.section, x.entry, x.field)`,
+    [facts.application.id, column("scope"), column("section"), column("entry"), column("field")],
+  );
+  return true;
 }
 
 /** Remembers when a choice first became complete: its promise counts from then. */
@@ -125,19 +146,27 @@ async function writeProjection(
       target: fileStanding.applicationId,
       set: cause === "act" ? { ...unmoved, lastEventAt } : unmoved,
     });
-  for (const result of assessment.choices) {
-    const standing = {
-      applicationId,
-      stage: result.stage,
-      closedAs: result.closedAs,
-      eligibility: result.eligibility,
-      findings: result.findings.map(({ key, finding, basis }) => ({ key, finding, basis })),
-    };
+  const standings = assessment.choices.map((result) => ({
+    choiceId: result.id,
+    applicationId,
+    stage: result.stage,
+    closedAs: result.closedAs,
+    eligibility: result.eligibility,
+    findings: result.findings.map(({ key, finding, basis }) => ({ key, finding, basis })),
+  }));
+  if (standings.length > 0)
     await ctx.db
       .insert(choiceStanding)
-      .values({ choiceId: result.id, ...standing })
-      .onConflictDoUpdate({ target: choiceStanding.choiceId, set: standing });
-  }
+      .values(standings)
+      .onConflictDoUpdate({
+        target: choiceStanding.choiceId,
+        set: {
+          stage: sql`excluded.stage`,
+          closedAs: sql`excluded.closed_as`,
+          eligibility: sql`excluded.eligibility`,
+          findings: sql`excluded.findings`,
+        },
+      });
   const shown = shownName(loaded.facts);
   const name = { shown, folded: `${fold(shown)} ${loaded.facts.application.number}` };
   await ctx.db
@@ -147,14 +176,15 @@ async function writeProjection(
 }
 
 /**
- * Brings everything that follows from a file's facts up to date: charges, the moment of completeness, the turn, and the
+ * Brings everything that follows from a file's facts up to date: which answers apply, charges, the moment of completeness, the turn, and the
  * stored projection. Called at the end of each act on the file, in its transaction.
  */
 export async function settle(ctx: ActContext, applicationId: string, cause: Cause = "act"): Promise<Assessment> {
-  const office = await currentOffice(ctx.db);
-  for (let pass = 0; pass < 4; pass += 1) {
+  const office = await ctx.office();
+  for (let pass = 0; pass < 8; pass += 1) {
     const loaded = await loadFile(ctx.client, applicationId);
     if (!loaded) throw new Error("a file went away while it was locked");
+    if (await settleDormant(ctx, loaded, office)) continue;
     const assessment = assess({ ...loaded, office, at: ctx.now.getTime() });
     const changed =
       (await settleCharges(ctx, loaded.facts, assessment)) ||
@@ -164,5 +194,5 @@ export async function settle(ctx: ActContext, applicationId: string, cause: Caus
     await writeProjection(ctx, loaded, assessment, office, cause);
     return assessment;
   }
-  throw new Error("a file did not settle: its charges, completeness and turn keep changing each other");
+  throw new Error("a file did not settle: its answers, charges, completeness and turn keep changing each other");
 }

@@ -1,6 +1,7 @@
 import { acceptLink, makeStaff, openAccount, tieAccount } from "../acts/accounts";
 import { type Runtime, runAct } from "../acts/act";
 import { keepTrayMail } from "../acts/messages";
+import type { AccountContext } from "../auth/accounts";
 import type { Auth } from "../auth/better-auth";
 import type { PlainDate } from "../core/ids";
 import type { Actor, Role } from "../core/rights/actor";
@@ -31,9 +32,7 @@ export const DEMO_STAFF: readonly {
 const SYSTEM: Actor = { kind: "system" };
 const VISITOR: Actor = { kind: "visitor" };
 
-export interface DemoContext {
-  readonly runtime: Runtime;
-  readonly auth: Auth;
+export interface DemoContext extends AccountContext {
   readonly baseUrl: string;
   readonly moveTo: (instant: Date) => void;
   readonly say: (done: number, of: number, what: string) => void;
@@ -48,7 +47,7 @@ async function linkFor(runtime: Runtime, email: string): Promise<string> {
   return rows[0]?.link.replace("/link/", "") ?? "";
 }
 
-async function account(ctx: DemoContext, email: string, name: string, verified: boolean): Promise<string> {
+async function account(ctx: AccountContext, email: string, name: string, verified: boolean): Promise<string> {
   const context = await ctx.auth.$context;
   const user = await context.internalAdapter.createUser(
     { email, name, emailVerified: verified },
@@ -63,12 +62,12 @@ async function account(ctx: DemoContext, email: string, name: string, verified: 
   return user.id;
 }
 
-const hashes = new WeakMap<DemoContext, Promise<string>>();
+const hashes = new WeakMap<Auth, Promise<string>>();
 
 /** Everybody has the same password, so it is hashed once. */
-function hashOnce(ctx: DemoContext): Promise<string> {
-  const known = hashes.get(ctx) ?? ctx.auth.$context.then((context) => context.password.hash(DEMO_PASSWORD));
-  hashes.set(ctx, known);
+function hashOnce({ auth }: AccountContext): Promise<string> {
+  const known = hashes.get(auth) ?? auth.$context.then((context) => context.password.hash(DEMO_PASSWORD));
+  hashes.set(auth, known);
   return known;
 }
 
@@ -95,7 +94,8 @@ async function makeApplicant(ctx: DemoContext, profile: Profile): Promise<Actor>
   return actorOf(ctx.runtime, accountId);
 }
 
-async function makeStaffMember(ctx: DemoContext, member: (typeof DEMO_STAFF)[number]): Promise<Actor> {
+/** A member of staff who has set the demo's password. */
+export async function makeStaffMember(ctx: AccountContext, member: (typeof DEMO_STAFF)[number]): Promise<Actor> {
   const { personId } = await act(ctx.runtime, makeStaff, SYSTEM, {
     name: member.name,
     email: member.email,

@@ -1,6 +1,6 @@
 import type { Step } from "../core/assessment/result";
 import { addWorking, type WorkingCalendar, workingBetween } from "../core/calendar/working-days";
-import type { Leaf, Trace } from "../core/rules/evaluate";
+import type { Leaf, Trace } from "../core/rules/trace";
 import { dayAt, type ZoneTable } from "../core/time/zone";
 import { countryName, formatDate } from "./format";
 

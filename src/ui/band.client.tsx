@@ -2,7 +2,7 @@
 
 import Link from "next/link";
 import { usePathname, useRouter } from "next/navigation";
-import { useRef } from "react";
+import { useEffect, useRef, useTransition } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 
 /** One slim band of words, with a find field that `/` reaches from everywhere. */
@@ -18,6 +18,13 @@ export function Band({
   const path = usePathname();
   const router = useRouter();
   const find = useRef<HTMLInputElement>(null);
+  const [looking, look] = useTransition();
+  // Until the found files are there the keys stay in this field: they must not act on the list that is about to go.
+  const looked = useRef(false);
+  useEffect(() => {
+    if (looked.current && !looking) find.current?.blur();
+    looked.current = looking;
+  }, [looking]);
   useHotkeys(
     "/",
     () => {
@@ -42,7 +49,8 @@ export function Band({
         <form
           onSubmit={(e) => {
             e.preventDefault();
-            router.push(`/office?find=${encodeURIComponent(find.current?.value ?? "")}`);
+            const words = find.current?.value ?? "";
+            look(() => router.push(`/office?find=${encodeURIComponent(words)}`));
           }}
         >
           <input

@@ -1,5 +1,5 @@
 import type { FindingResult, RequirementResult } from "../core/assessment/result";
-import type { Trace } from "../core/rules/evaluate";
+import type { Trace } from "../core/rules/trace";
 import { detailLines, leafSentence } from "../text/office";
 import type { FileData } from "../views/file";
 

@@ -2,10 +2,10 @@ import { z } from "zod";
 import { assess } from "../core/assessment/assess";
 import { contexts } from "../core/assessment/context";
 import type { Json } from "../core/assessment/facts";
-import { ruleInputs, usedFields } from "../core/assessment/findings";
 import type { Assessment } from "../core/assessment/result";
 import { unconfirmed } from "../core/assessment/steps";
 import type { ReferenceSet } from "../core/office/reference-set";
+import { planOf } from "../core/rulebook/plan";
 import { type Field, factName, type Section } from "../core/sections/definition";
 import { AnswerIndex } from "../core/sections/typed-facts";
 import type { LocalText } from "../core/text/local-text";
@@ -204,7 +204,7 @@ function valuesOf(loaded: LoadedFile, index: AnswerIndex): readonly ClaimedValue
   for (const choice of loaded.facts.choices) {
     const body = loaded.rulebooks[choice.rulebookId]?.body;
     if (!body) continue;
-    const used = usedFields(body);
+    const used = planOf(body).used;
     for (const section of body.sections) {
       const scope = section.scope === "file" ? "file" : choice.id;
       for (const entry of section.repeats ? index.entries(scope, section.key) : [""])
@@ -246,7 +246,7 @@ function claimed(
 function ruleFields(loaded: LoadedFile): Readonly<Record<string, readonly string[]>> {
   const bodies = loaded.facts.choices.flatMap((c) => loaded.rulebooks[c.rulebookId]?.body ?? []);
   return Object.fromEntries(
-    bodies.flatMap((body) => [...ruleInputs(body)].map(([rule, fields]) => [rule, [...fields]])),
+    bodies.flatMap((body) => [...planOf(body).inputs].map(([rule, fields]) => [rule, [...fields]])),
   );
 }
 

@@ -42,11 +42,7 @@ export async function newPerson(
   const page = await context.newPage();
   const complaints: string[] = [];
   page.on("console", (m) => {
-    if (m.type() !== "error" && m.type() !== "warning") return;
-    const line = `${m.type()}: ${m.text()} ${m.location().url}`;
-    // The browser reports every 404 by itself; pages and documents are held by what they show. It is named for the reader.
-    if (/status of 404/u.test(line)) process.stderr.write(`${line}\n`);
-    else complaints.push(line);
+    if (m.type() === "error" || m.type() === "warning") complaints.push(`${m.type()}: ${m.text()} ${m.location().url}`);
   });
   page.on("pageerror", (e) => complaints.push(`page error: ${e.message}`));
   return { page, context, complaints };

@@ -1,6 +1,7 @@
 import type { Office } from "../office/reference-set";
+import { planOf } from "../rulebook/plan";
 import type { Rulebook } from "../rulebook/rulebook";
-import { evaluate } from "../rules/evaluate";
+import { judge } from "../rules/evaluate";
 import { type Fact, type FactList, type FactSource, UNKNOWN } from "../rules/fact";
 import { type AnswerIndex, typedFacts } from "../sections/typed-facts";
 import { requireDay } from "../time/zone";
@@ -26,7 +27,7 @@ function sourceOf(
   office: Office,
 ): { source: FactSource; group: string | null } {
   const { sections, measures } = rulebook.body;
-  const typed = typedFacts(index, sections, choice.id, choice.submittedAt !== null);
+  const typed = typedFacts(index, planOf(rulebook.body).sections, choice.id, choice.submittedAt !== null);
   const start: Fact = { kind: "value", value: choice.start, confirmed: true };
   const computed = new Map<string, Fact>();
   const tests = sections.find((s) => s.core === "tests");
@@ -64,7 +65,7 @@ function sourceOf(
  */
 export function applicantGroup(source: FactSource, office: Office): string | null {
   for (const group of office.set.groups) {
-    const { truth } = evaluate(group.when, source);
+    const { truth } = judge(group.when, source);
     if (truth === "met") return group.key;
     if (truth === "open") return null;
   }

@@ -6,7 +6,9 @@ import { parseDecimal, type Ratio, toFixed, toShort, whole } from "../numbers/ra
 import type { Office } from "../office/reference-set";
 import type { Measure } from "../rulebook/rulebook";
 import { CEFR } from "../rules/compare";
-import { evaluate } from "../rules/evaluate";
+import { withEntry } from "../rules/compile";
+import type { Condition } from "../rules/condition";
+import { judge } from "../rules/evaluate";
 import type { Entry, Fact, FactSource } from "../rules/fact";
 import { UNKNOWN } from "../rules/fact";
 import { degreeOf } from "../sections/typed-facts";
@@ -30,24 +32,14 @@ function number(
     : null;
 }
 
-function entryFacts(entry: Entry, facts: FactSource): FactSource {
-  return {
-    list: facts.list,
-    scalar: (name) => (name.startsWith("it.") ? (entry.fields[name.slice(3)] ?? UNKNOWN) : facts.scalar(name)),
-  };
-}
-
 function endOf(entry: Entry): string {
   return text(entry, "end")?.value ?? text(entry, "expectedEnd")?.value ?? "";
 }
 
-function countingDegree(
-  measure: { readonly degree: Parameters<typeof evaluate>[0] },
-  facts: FactSource,
-): Entry | undefined {
+function countingDegree(measure: { readonly degree: Condition }, facts: FactSource): Entry | undefined {
   return facts
     .list("degrees")
-    .entries.filter((entry) => evaluate(measure.degree, entryFacts(entry, facts)).truth === "met")
+    .entries.filter((entry) => judge(measure.degree, withEntry(facts, entry)).truth === "met")
     .reduce<Entry | undefined>(
       (last, entry) => (last === undefined || endOf(entry) > endOf(last) ? entry : last),
       undefined,
@@ -210,7 +202,7 @@ function monthsMeasure(measure: Extract<Measure, { kind: "studyMonths" }>, facts
     const start = text(degree, "start");
     const from = start ? parseDay(start.value) : null;
     const to = parseDay(endOf(degree));
-    if (language?.value !== measure.language || evaluate(measure.degree, entryFacts(degree, facts)).truth !== "met")
+    if (language?.value !== measure.language || judge(measure.degree, withEntry(facts, degree)).truth !== "met")
       continue;
     if (from === null || to === null) return UNKNOWN;
     months += monthsBetween(from, to + 1);

@@ -1,7 +1,7 @@
 import type { Money } from "../fees/fee-item";
 import type { Instant, PlainDate } from "../ids";
 import type { Moment, ProofLevel, Standing } from "../requirements/definition";
-import type { Trace } from "../rules/evaluate";
+import type { Trace } from "../rules/trace";
 import type { Gap } from "../sections/completeness";
 import type { LocalText } from "../text/local-text";
 import type { Turn } from "./facts";

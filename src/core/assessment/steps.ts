@@ -3,12 +3,12 @@ import { addWorking } from "../calendar/working-days";
 import type { Office } from "../office/reference-set";
 import { reachedBy } from "../requirements/definition";
 import { isSettled } from "../requirements/standings";
+import { planOf } from "../rulebook/plan";
 import { type AnswerIndex, isUnconfirmed } from "../sections/typed-facts";
 import { type Day, formatDay } from "../time/day";
 import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
 import type { ChoiceContext } from "./context";
 import type { FileFacts, Turn } from "./facts";
-import { usedFields } from "./findings";
 import type { ChoiceResult, FindingResult, RequirementResult, Step, StepKind } from "./result";
 
 export interface StepInput {
@@ -45,10 +45,15 @@ function later(a: string | null, b: string | null): string | null {
 
 /** The first submission among the choices that a requirement serves: nothing is owed on it before. */
 function submittedAt(input: StepInput, result: RequirementResult): string | null {
-  const times = input.contexts
-    .filter((c) => result.choices.includes(c.choice.id))
-    .flatMap((c) => c.choice.submittedAt ?? []);
-  return [...times].sort()[0] ?? null;
+  let first: string | null = null;
+  for (const { choice } of input.contexts)
+    if (
+      choice.submittedAt !== null &&
+      result.choices.includes(choice.id) &&
+      (first === null || choice.submittedAt < first)
+    )
+      first = choice.submittedAt;
+  return first;
 }
 
 function answered(input: StepInput, result: RequirementResult): boolean {
@@ -137,12 +142,7 @@ export function unconfirmed(
   const open: ValuePlace[] = [];
   for (const { rulebook, choice } of input.contexts) {
     if (!result.choices.includes(choice.id)) continue;
-    const used = usedFields(rulebook.body);
-    for (const section of rulebook.body.sections) {
-      const fields = section.fields.filter(
-        (f) => result.shows.includes(`${section.key}.${f.key}`) && used.has(`${section.key}.${f.key}`),
-      );
-      if (fields.length === 0) continue;
+    for (const { section, fields } of planOf(rulebook.body).toConfirm.get(result.key) ?? []) {
       const scope = section.scope === "file" ? "file" : choice.id;
       const entries = section.repeats ? input.index.entries(scope, section.key) : [""];
       for (const entry of entries.includes(result.entry) && result.entry !== "" ? [result.entry] : entries) {

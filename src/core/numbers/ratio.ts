@@ -19,6 +19,21 @@ const DECIMAL = /^([+\-−]?)(\d+)(?:[.,](\d+))?$/u;
  * @returns null when the text is not a number
  */
 export function parseDecimal(text: string): Ratio | null {
+  if (text.length > LONGEST_KEPT) return readDecimal(text);
+  const known = read.get(text);
+  if (known !== undefined) return known;
+  const ratio = readDecimal(text);
+  if (read.size >= MOST_READ) read.clear();
+  read.set(text, ratio);
+  return ratio;
+}
+
+/** Credits and marks repeat from file to file, and making big integers of them is dear: what was read is kept for a while. */
+const read = new Map<string, Ratio | null>();
+const MOST_READ = 5000;
+const LONGEST_KEPT = 16;
+
+function readDecimal(text: string): Ratio | null {
   const match = DECIMAL.exec(text.trim());
   if (!match) return null;
   const fraction = match[3] ?? "";

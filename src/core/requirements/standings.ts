@@ -2,7 +2,7 @@ import type { ChoiceContext } from "../assessment/context";
 import type { EvidenceFact, FileFacts, ReferenceFact } from "../assessment/facts";
 import type { FeeDue, RequirementResult } from "../assessment/result";
 import type { Office } from "../office/reference-set";
-import { evaluate } from "../rules/evaluate";
+import { evaluate, judge } from "../rules/evaluate";
 import { applies, type Gap, sectionGaps } from "../sections/completeness";
 import { factName } from "../sections/definition";
 import type { AnswerIndex } from "../sections/typed-facts";
@@ -97,7 +97,7 @@ function documentStanding(requirement: DocumentRequirement, input: StandingInput
     evidence: evidence.map((e) => e.id),
   };
   if (evidence.length === 0) {
-    const promised = requirement.promise !== undefined && evaluate(requirement.promise, context.source).truth === "met";
+    const promised = requirement.promise !== undefined && judge(requirement.promise, context.source).truth === "met";
     return { ...draft, standing: promised ? "promised" : "missing" };
   }
   const standing = evidenceStanding(evidence, requirement.proof);

@@ -1,5 +1,5 @@
 import { compare, parseDecimal, type Ratio, whole } from "../numbers/ratio";
-import { addMonths, formatDay, parseDay } from "../time/day";
+import { addMonths, type Day, formatDay, parseDay } from "../time/day";
 import type { Comparison, Limit } from "./condition";
 import type { Fact, FactSource, Scalar } from "./fact";
 
@@ -9,35 +9,49 @@ export type Truth = "not met" | "open" | "met";
 /** The levels of the Common European Framework in ascending order, plus levels included. */
 export const CEFR = ["pre-A1", "A1", "A2", "A2+", "B1", "B1+", "B2", "B2+", "C1", "C2"] as const;
 
-function isRatio(value: Scalar): value is Ratio {
-  return typeof value === "object" && "n" in value;
-}
-
 function asRatio(value: Scalar | number): Ratio | null {
   if (typeof value === "number") return Number.isInteger(value) ? whole(value) : parseDecimal(String(value));
   if (typeof value === "string") return parseDecimal(value);
-  return typeof value === "object" && isRatio(value) ? value : null;
+  return typeof value === "object" && "n" in value ? value : null;
+}
+
+/** A limit with everything that a comparison may need of it, worked out once where the limit is a plain value. */
+export interface ReadyLimit {
+  readonly value: Scalar | number;
+  /** The place among the levels; -1 for anything that is no level. */
+  readonly level: number;
+  readonly day: Day | null;
+  readonly ratio: Ratio | null;
+}
+
+const levelAt = (text: string): number => CEFR.indexOf(text as (typeof CEFR)[number]);
+
+export function readyLimit(value: Scalar | number): ReadyLimit {
+  const text = typeof value === "string" ? value : null;
+  return {
+    value,
+    level: text === null ? -1 : levelAt(text),
+    day: text === null ? null : parseDay(text),
+    ratio: asRatio(value),
+  };
 }
 
 /** Orders two values of the same kind: levels by their place, dates by the calendar, numbers exactly. */
-function order(a: Scalar, b: Scalar | number): number | null {
-  if (typeof a === "string" && typeof b === "string") {
-    const levelA = CEFR.indexOf(a as (typeof CEFR)[number]); // -1 for anything that is no level
-    const levelB = CEFR.indexOf(b as (typeof CEFR)[number]);
-    if (levelA >= 0 && levelB >= 0) return levelA - levelB;
-    const dayA = parseDay(a);
-    const dayB = parseDay(b);
-    if (dayA !== null && dayB !== null) return dayA - dayB;
+function order(value: Scalar, limit: ReadyLimit): number | null {
+  if (typeof value === "string") {
+    const level = limit.level < 0 ? -1 : levelAt(value);
+    if (level >= 0) return level - limit.level;
+    const day = limit.day === null ? null : parseDay(value);
+    if (day !== null && limit.day !== null) return day - limit.day;
   }
-  const left = asRatio(a);
-  const right = asRatio(b);
-  return left && right ? compare(left, right) : null;
+  const ratio = asRatio(value);
+  return ratio && limit.ratio ? compare(ratio, limit.ratio) : null;
 }
 
-function same(a: Scalar, b: Scalar | number): boolean {
-  if (typeof a === "string" && typeof b === "string") return a === b;
-  if (typeof a === "boolean" || typeof b === "boolean") return a === b;
-  return order(a, b) === 0;
+function same(value: Scalar, limit: ReadyLimit): boolean {
+  if (typeof value === "string" && typeof limit.value === "string") return value === limit.value;
+  if (typeof value === "boolean" || typeof limit.value === "boolean") return value === limit.value;
+  return order(value, limit) === 0;
 }
 
 /** The plain value behind a limit; null while it depends on a fact that nobody has stated. */
@@ -77,27 +91,25 @@ function compareRange(low: Ratio, high: Ratio | null, is: Comparison, limit: Rat
 }
 
 /** Compares one fact with a limit. A value of the wrong kind for the comparison is open: it cannot be judged. */
-export function compareFact(fact: Fact, is: Comparison, limit: Scalar | number | null): Truth {
+export function compareFact(fact: Fact, is: Comparison, limit: ReadyLimit | null): Truth {
   if (is === "known") return decide(fact.kind !== "unknown");
   if (fact.kind === "unknown" || limit === null) return "open";
-  if (fact.kind === "range") {
-    const bound = asRatio(limit);
-    return bound ? compareRange(fact.low, fact.high, is, bound) : "open";
-  }
+  if (fact.kind === "range") return limit.ratio ? compareRange(fact.low, fact.high, is, limit.ratio) : "open";
   const truth = compareValue(fact.value, is, limit);
   return truth === "not met" && fact.mayRise && (is === "atLeast" || is === "over") ? "open" : truth;
 }
 
-function compareValue(value: Scalar, is: Comparison, limit: Scalar | number): Truth {
+function compareValue(value: Scalar, is: Comparison, limit: ReadyLimit): Truth {
+  const all = limit.value;
   switch (is) {
     case "equals":
       return decide(same(value, limit));
     case "differs":
       return decide(!same(value, limit));
     case "oneOf":
-      return decide(Array.isArray(limit) && typeof value === "string" && limit.includes(value));
+      return decide(Array.isArray(all) && typeof value === "string" && all.includes(value));
     case "includesOneOf":
-      return decide(Array.isArray(limit) && Array.isArray(value) && value.some((v) => limit.includes(v)));
+      return decide(Array.isArray(all) && Array.isArray(value) && value.some((v) => all.includes(v)));
     case "known":
       return "met";
   }

@@ -2,9 +2,9 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { vectorsOf } from "../../../tests/support/vectors";
 import { parseDecimal, whole } from "../numbers/ratio";
-import { compareFact, type Truth } from "./compare";
+import { compareFact, readyLimit, type Truth } from "./compare";
 import type { Condition } from "./condition";
-import { evaluate } from "./evaluate";
+import { evaluate, judge } from "./evaluate";
 import type { Fact, FactList, FactSource } from "./fact";
 import { UNKNOWN } from "./fact";
 
@@ -71,6 +71,16 @@ describe("three-valued rules", () => {
         return before === "open" || before === after;
       }),
       { numRuns: 2000 },
+    );
+  });
+
+  it("come out the same with a trace and without", () => {
+    fc.assert(
+      fc.property(rules, some, (rule, known) => {
+        const { truth, confirmed } = evaluate(toCondition(rule), source(known));
+        expect(judge(toCondition(rule), source(known))).toEqual({ truth, confirmed });
+      }),
+      { numRuns: 1000 },
     );
   });
 
@@ -189,9 +199,13 @@ describe("comparisons", () => {
     ["9.50", "equals", "9.5", "not met"],
     ["10", "over", "9.99", "met"],
     ["abc", "over", "1", "open"],
-  ] as const)("%s %s %s: %s", (seen, is, limit, truth) => expect(compareFact(value(seen), is, limit)).toBe(truth));
+  ] as const)("%s %s %s: %s", (seen, is, limit, truth) =>
+    expect(compareFact(value(seen), is, readyLimit(limit))).toBe(truth),
+  );
 
   it("leave a shortfall open while a better value may still come", () => {
-    expect(compareFact({ kind: "value", value: "B2", confirmed: true, mayRise: true }, "atLeast", "C1")).toBe("open");
+    expect(
+      compareFact({ kind: "value", value: "B2", confirmed: true, mayRise: true }, "atLeast", readyLimit("C1")),
+    ).toBe("open");
   });
 });

@@ -54,6 +54,8 @@ export interface FactList {
 export interface FactSource {
   readonly scalar: (name: string) => Fact;
   readonly list: (name: string) => FactList;
+  /** The list entry in view: what `it.field` reads. */
+  readonly entry?: Entry | undefined;
 }
 
 export const UNKNOWN: Fact = { kind: "unknown" };

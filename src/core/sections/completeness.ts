@@ -1,9 +1,9 @@
 import type { Json } from "../assessment/facts";
 import { checkScores, type Scores } from "../language/test-definition";
 import type { ReferenceSet } from "../office/reference-set";
-import { evaluate } from "../rules/evaluate";
-import type { Entry, FactSource } from "../rules/fact";
-import { UNKNOWN } from "../rules/fact";
+import { withEntry } from "../rules/compile";
+import { judge } from "../rules/evaluate";
+import type { FactSource } from "../rules/fact";
 import { checkValue } from "./check-value";
 import type { Field, Section } from "./definition";
 import { type AnswerIndex, COMPLETE_FIELD } from "./typed-facts";
@@ -25,16 +25,7 @@ function missing(field: Field, value: Json): boolean {
 
 /** Whether a section or a field applies; one whose condition is still open does not yet apply. */
 export function applies(when: Section["when"], facts: FactSource): boolean {
-  return when === undefined || evaluate(when, facts).truth === "met";
-}
-
-/** Reads `it.field` from the entry's own facts, so that a field can depend on its neighbour. */
-function withEntry(facts: FactSource, entry: Entry | undefined): FactSource {
-  if (!entry) return facts;
-  return {
-    list: facts.list,
-    scalar: (name) => (name.startsWith("it.") ? (entry.fields[name.slice(3)] ?? UNKNOWN) : facts.scalar(name)),
-  };
+  return when === undefined || judge(when, facts).truth === "met";
 }
 
 function fieldGap(field: Field, office: ReferenceSet, value: Json, test: Json): Gap["code"] | null {

@@ -1,10 +1,11 @@
 import type { AnswerFact, ConfirmationFact, FileFacts, Json } from "../assessment/facts";
 import { ects } from "../grades/ects";
 import { parseDecimal, type Ratio } from "../numbers/ratio";
-import { evaluate } from "../rules/evaluate";
+import type { PlannedSection } from "../rulebook/plan";
+import { judge } from "../rules/evaluate";
 import type { Entry, Fact, FactList, FactSource, Scalar } from "../rules/fact";
 import { UNKNOWN } from "../rules/fact";
-import { type Field, factName, type Section } from "./definition";
+import type { Field, Section } from "./definition";
 
 /**
  * The typed facts that rules see, built from answers and confirmations by the definitions of the sections.
@@ -115,8 +116,8 @@ function fieldFact(field: Field, slot: Readonly<Slot> | undefined): Fact {
   return value === null ? UNKNOWN : { kind: "value", value, confirmed: confirmation !== undefined };
 }
 
-function listFact(index: AnswerIndex, scope: string, section: Section, closed: boolean): FactList {
-  const fields = section.fields.filter((f) => f.seenBy === "assessment");
+function listFact(index: AnswerIndex, scope: string, planned: PlannedSection, closed: boolean): FactList {
+  const { section, facts: fields } = planned;
   const entries: Entry[] = index.entries(scope, section.key).map((id) => {
     const slots = index.fieldsOf(scope, section.key, id);
     const values: Record<string, Fact> = { id: { kind: "value", value: id, confirmed: true } };
@@ -161,30 +162,28 @@ function withEcts(courses: FactList, degrees: FactList | undefined): FactList {
  */
 export function typedFacts(
   index: AnswerIndex,
-  sections: readonly Section[],
+  sections: readonly PlannedSection[],
   choiceId: string,
   closed: boolean,
 ): TypedFacts {
   const scalars = new Map<string, Fact>();
   const lists = new Map<string, FactList>();
   const scopeOf = (section: Section) => (section.scope === "file" ? "file" : choiceId);
-  for (const section of sections.filter((s) => !s.repeats)) {
-    const name = factName(section);
+  for (const { section, name, facts } of sections) {
+    if (section.repeats) continue;
     const slots = index.fieldsOf(scopeOf(section), section.key, "");
-    for (const field of section.fields)
-      if (field.seenBy === "assessment") scalars.set(`${name}.${field.key}`, fieldFact(field, slots.get(field.key)));
+    for (const field of facts) scalars.set(`${name}.${field.key}`, fieldFact(field, slots.get(field.key)));
   }
   const source: FactSource = {
     scalar: (name) => scalars.get(name) ?? UNKNOWN,
     list: (name) => lists.get(name) ?? { entries: [], open: true },
   };
-  for (const section of sections.filter((s) => s.repeats)) {
+  for (const planned of sections) {
+    const { section, name } = planned;
+    if (!section.repeats) continue;
     // A list that does not concern this person is empty and whole: nothing more can come from it.
-    const concerned = section.when === undefined || evaluate(section.when, source).truth !== "not met";
-    lists.set(
-      factName(section),
-      concerned ? listFact(index, scopeOf(section), section, closed) : { entries: [], open: false },
-    );
+    const concerned = section.when === undefined || judge(section.when, source).truth !== "not met";
+    lists.set(name, concerned ? listFact(index, scopeOf(section), planned, closed) : { entries: [], open: false });
   }
   const courses = lists.get("courses");
   if (courses) lists.set("courses", withEcts(courses, lists.get("degrees")));

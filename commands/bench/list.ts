@@ -1,0 +1,75 @@
+import type pg from "pg";
+import type { Actor } from "../../src/core/rights/actor";
+import { turns } from "../../src/views/turns";
+import { readView } from "../../src/views/view";
+import { report, time } from "./measure";
+
+const FILES = 100_000;
+
+/** The columns of a line, as the turn list and the plain table read them. */
+export const COLUMNS =
+  "s.application_id, s.number, s.programmes, s.stage, s.turn, s.reason, s.comb, s.due_at, s.order_at, s.last_event_at";
+
+/** Makes the rows of a big office: standings and names alone, which is all that a list reads. */
+export async function fill(pool: pg.Pool): Promise<void> {
+  process.stdout.write(`· making ${FILES.toLocaleString("en")} rows of the list\n`);
+  await pool.query(
+    "insert into person (name, email, created_at) select 'P' || n, 'p' || n || '@bench.example', now() from generate_series(1, $1) n",
+    [FILES],
+  );
+  await pool.query(
+    `insert into application (number, person_id, cycle_id, procedure_id, created_at)
+     select '99-' || lpad(row_number() over ()::text, 6, '0'), p.id, (select id from cycle limit 1), (select id from procedure limit 1), now() from person p where p.email like '%@bench.example'`,
+  );
+  await pool.query(
+    `insert into file_standing (application_id, number, stage, turn, reason, order_at, due_at, comb, programmes, last_event_at, assessed_at, office_version)
+     select id, number, 'submitted', 'office', (array['check','confirm','decide'])[1 + (random() * 2)::int], t, t, 'acaacaacapan', 'MES', now(), now(), 1
+     from (select id, number, now() + random() * interval '60 days' as t from application where number like '99-%') x`,
+  );
+  await pool.query(
+    "insert into file_name (application_id, shown, folded) select id, 'Name ' || number, 'name ' || number from application where number like '99-%'",
+  );
+  await pool.query("analyze");
+}
+
+/** The turn list over 100,000 files, beside the bare keyset query. */
+export async function benchList(pool: pg.Pool, officer: Actor): Promise<void> {
+  const { rows: deep } = await pool.query<{ order_at: Date; number: string }>(
+    "select order_at, number from file_standing where turn = 'office' order by order_at, number offset 90000 limit 1",
+  );
+  const at = deep[0];
+  if (!at) return;
+  const bare = (after: readonly unknown[] | null) =>
+    pool.query(
+      `select ${COLUMNS} from file_standing s where turn = 'office' and reason = 'check' ${after ? "and (s.order_at, s.number) > ($1, $2)" : ""} order by s.order_at, s.number limit 50`,
+      after ? [...after] : [],
+    );
+  const source = { pool, now: () => new Date() };
+  const page = (after: string | null) => readView(source, turns, officer, { turn: "office", reason: "check", after });
+  const floor = await time(40, () => bare(null));
+  const first = await time(40, () => page(null));
+  const last = await time(40, () => page(`${at.order_at.toISOString()}~${at.number}`));
+  const floorDeep = await time(40, () => bare([at.order_at, at.number]));
+  const countsOnly = await time(20, () => pool.query("select turn, reason, count(*) from file_standing group by 1, 2"));
+  report(
+    "turn list, first page, counts included",
+    `${first.toFixed(1)} ms (counts ${countsOnly.toFixed(1)})`,
+    (first - countsOnly) / floor,
+    "at most 1.5 without counts",
+    first - countsOnly <= floor * 1.5,
+  );
+  report(
+    "turn list, deep page",
+    `${last.toFixed(1)} ms`,
+    (last - countsOnly) / floorDeep,
+    "at most 1.5 without counts",
+    last - countsOnly <= floorDeep * 1.5,
+  );
+  report(
+    "find by name over the same",
+    `${(await time(20, () => readView(source, turns, officer, { find: "99-004321" }))).toFixed(1)} ms`,
+    1,
+    "under 50 ms with counts apart",
+    true,
+  );
+}

@@ -1,0 +1,293 @@
+import { add, type Ratio, toShort, whole, ZERO } from "../numbers/ratio";
+import { compareFact, limitValue, type ReadyLimit, readyLimit, type Truth } from "./compare";
+import type { Comparison, Condition, Limit } from "./condition";
+import type { Entry, Fact, FactList, FactSource } from "./fact";
+import { UNKNOWN } from "./fact";
+import { type Leaf, show, type Trace } from "./trace";
+
+/**
+ * Compiles conditions to closures. Each rule can be asked for its truth alone, which makes no garbage, or for a trace.
+ * Sums and counts look at every entry of a list and keep no trace of any, so they stand on the first.
+ */
+export interface Judgement {
+  readonly truth: Truth;
+  /** False when anything that this result stands on is only claimed. */
+  readonly confirmed: boolean;
+}
+
+export interface Rule {
+  readonly judge: (facts: FactSource) => Judgement;
+  readonly trace: (facts: FactSource) => Trace;
+}
+
+const CONFIRMED: Readonly<Record<Truth, Judgement>> = {
+  met: { truth: "met", confirmed: true },
+  open: { truth: "open", confirmed: true },
+  "not met": { truth: "not met", confirmed: true },
+};
+const CLAIMED: Readonly<Record<Truth, Judgement>> = {
+  met: { truth: "met", confirmed: false },
+  open: { truth: "open", confirmed: false },
+  "not met": { truth: "not met", confirmed: false },
+};
+const judgement = (truth: Truth, confirmed: boolean): Judgement => (confirmed ? CONFIRMED : CLAIMED)[truth];
+
+export function compile(condition: Condition): Rule {
+  if ("all" in condition) return join("all", condition.all, condition.all.length);
+  if ("any" in condition) return join("any", condition.any, 1);
+  if ("of" in condition && "atLeast" in condition) return join("atLeast", condition.of, condition.atLeast);
+  if ("not" in condition) return negate(compile(condition.not));
+  if ("fact" in condition) return factRule(condition.fact, condition.is, condition.value);
+  if ("some" in condition) return someRule(condition.some, condition.where);
+  if ("count" in condition)
+    return rangeRule("count", condition.count, condition, (list, found) => countFact(list, found));
+  const { sum, of } = condition;
+  return rangeRule("sum", `${sum}.${of}`, condition, (list, found) => sumFact(of, list, found));
+}
+
+/** "At least n of k": met parts reach n, or with the open ones they still could, or they cannot any more. */
+function joined(met: number, open: number, needed: number): Truth {
+  return met >= needed ? "met" : met + open >= needed ? "open" : "not met";
+}
+
+/** The parts on which a joined result stands are those that came out like the whole: of several ways, only those taken. */
+function join(op: "all" | "any" | "atLeast", conditions: readonly Condition[], needed: number): Rule {
+  const rules = conditions.map(compile);
+  return {
+    judge: (facts) => {
+      let met = 0;
+      let open = 0;
+      let claimedMet = false;
+      let claimedOpen = false;
+      let claimedNot = false;
+      for (const rule of rules) {
+        const { truth, confirmed } = rule.judge(facts);
+        if (truth === "met") {
+          met += 1;
+          claimedMet ||= !confirmed;
+        } else if (truth === "open") {
+          open += 1;
+          claimedOpen ||= !confirmed;
+        } else claimedNot ||= !confirmed;
+      }
+      const truth = joined(met, open, needed);
+      return judgement(truth, !(truth === "met" ? claimedMet : truth === "open" ? claimedOpen : claimedNot));
+    },
+    trace: (facts) => {
+      const parts = rules.map((rule) => rule.trace(facts));
+      let met = 0;
+      let open = 0;
+      for (const part of parts) {
+        if (part.truth === "met") met += 1;
+        else if (part.truth === "open") open += 1;
+      }
+      const truth = joined(met, open, needed);
+      return { op, truth, needed, parts, confirmed: parts.every((part) => part.truth !== truth || part.confirmed) };
+    },
+  };
+}
+
+const OPPOSITE: Readonly<Record<Truth, Truth>> = { met: "not met", open: "open", "not met": "met" };
+
+function negate(inner: Rule): Rule {
+  return {
+    judge: (facts) => {
+      const { truth, confirmed } = inner.judge(facts);
+      return judgement(OPPOSITE[truth], confirmed);
+    },
+    trace: (facts) => {
+      const part = inner.trace(facts);
+      return { op: "not", truth: OPPOSITE[part.truth], confirmed: part.confirmed, parts: [part] };
+    },
+  };
+}
+
+/** `it.field` reads the entry that is being looked at, every other name the file. */
+function reader(name: string): (facts: FactSource) => Fact {
+  if (!name.startsWith("it.")) return (facts) => facts.scalar(name);
+  const field = name.slice(3);
+  return (facts) => facts.entry?.fields[field] ?? UNKNOWN;
+}
+
+/** A limit that is another fact is read each time, any other once. */
+function limitReader(limit: Limit | undefined): (facts: FactSource) => ReadyLimit | null {
+  if (limit === undefined) return () => null;
+  if (typeof limit === "object" && !Array.isArray(limit))
+    return (facts) => {
+      const value = limitValue(limit, facts);
+      return value === null ? null : readyLimit(value);
+    };
+  const ready = readyLimit(limit);
+  return () => ready;
+}
+
+function factRule(name: string, is: Comparison, limit: Limit | undefined): Rule {
+  const read = reader(name);
+  const readLimit = limitReader(limit);
+  return {
+    judge: (facts) => {
+      const fact = read(facts);
+      return judgement(compareFact(fact, is, readLimit(facts)), fact.kind === "unknown" || fact.confirmed);
+    },
+    trace: (facts) => {
+      const fact = read(facts);
+      const bound = readLimit(facts);
+      const leaf: Leaf = {
+        fact: name,
+        is,
+        limit: show(bound?.value ?? null),
+        seen: fact.kind === "value" ? show(fact.value) : fact.kind === "range" ? toShort(fact.low) : null,
+        open: fact.kind !== "value",
+        ...(fact.kind === "value" && fact.detail ? { detail: fact.detail } : {}),
+      };
+      return {
+        op: "fact",
+        truth: compareFact(fact, is, bound),
+        confirmed: fact.kind === "unknown" || fact.confirmed,
+        leaf,
+      };
+    },
+  };
+}
+
+/** "Some": each entry with its own trace, so that it can be seen why it fits or does not. */
+function someRule(name: string, where: Condition): Rule {
+  const rule = compile(where);
+  return {
+    judge: (facts) => {
+      const list = facts.list(name);
+      let met = false;
+      let open = list.open;
+      let allConfirmed = true;
+      let fittingConfirmed = false;
+      for (const entry of list.entries) {
+        const { truth, confirmed } = rule.judge(withEntry(facts, entry));
+        if (truth === "met") {
+          met = true;
+          fittingConfirmed ||= confirmed;
+        } else if (truth === "open") open = true;
+        allConfirmed &&= confirmed;
+      }
+      return met ? judgement("met", fittingConfirmed) : judgement(open ? "open" : "not met", allConfirmed);
+    },
+    trace: (facts) => {
+      const list = facts.list(name);
+      const parts = list.entries.map((entry) => rule.trace(withEntry(facts, entry)));
+      const fitting = parts.filter((p) => p.truth === "met");
+      const truth: Truth =
+        fitting.length > 0 ? "met" : parts.some((p) => p.truth === "open") || list.open ? "open" : "not met";
+      return {
+        op: "some",
+        truth,
+        confirmed: truth === "met" ? fitting.some((p) => p.confirmed) : parts.every((p) => p.confirmed),
+        parts,
+        leaf: {
+          fact: name,
+          is: "known",
+          limit: null,
+          seen: String(fitting.length),
+          open: list.open,
+          entries: list.entries.length,
+        },
+      };
+    },
+  };
+}
+
+/** The same facts with one list entry in view. */
+export function withEntry(facts: FactSource, entry: Entry | undefined): FactSource {
+  return entry ? { scalar: facts.scalar, list: facts.list, entry } : facts;
+}
+
+interface Hits {
+  readonly sure: readonly Entry[];
+  readonly perhaps: readonly Entry[];
+  readonly confirmed: boolean;
+}
+
+function hits(list: FactList, where: Rule | null, facts: FactSource): Hits {
+  if (!where) return { sure: list.entries, perhaps: [], confirmed: true };
+  const sure: Entry[] = [];
+  const perhaps: Entry[] = [];
+  let confirmed = true;
+  const view = { scalar: facts.scalar, list: facts.list, entry: undefined as Entry | undefined };
+  for (const entry of list.entries) {
+    view.entry = entry;
+    const judged = where.judge(view);
+    confirmed &&= judged.confirmed;
+    if (judged.truth === "met") sure.push(entry);
+    else if (judged.truth === "open") perhaps.push(entry);
+  }
+  return { sure, perhaps, confirmed };
+}
+
+/** Counts and sums over the entries that fit: a value, or a range while the list or an entry is open. */
+function rangeRule(
+  op: "count" | "sum",
+  name: string,
+  condition: Extract<Condition, { count: string }> | Extract<Condition, { sum: string }>,
+  measure: (list: FactList, found: Hits) => Exclude<Fact, { kind: "unknown" }>,
+): Rule {
+  const listName = "count" in condition ? condition.count : condition.sum;
+  const where = condition.where ? compile(condition.where) : null;
+  const readLimit = limitReader(condition.value);
+  const { is } = condition;
+  return {
+    judge: (facts) => {
+      const list = facts.list(listName);
+      const fact = measure(list, hits(list, where, facts));
+      return judgement(compareFact(fact, is, readLimit(facts)), fact.confirmed);
+    },
+    trace: (facts) => {
+      const list = facts.list(listName);
+      const found = hits(list, where, facts);
+      const fact = measure(list, found);
+      const limit = readLimit(facts);
+      return {
+        op,
+        truth: compareFact(fact, is, limit),
+        confirmed: fact.confirmed,
+        leaf: {
+          fact: name,
+          is,
+          limit: show(limit?.value ?? null),
+          seen: fact.kind === "range" ? toShort(fact.low) : show(fact.value),
+          open: fact.kind === "range",
+          entries: found.sure.length,
+        },
+      };
+    },
+  };
+}
+
+function countFact(list: FactList, { sure, perhaps, confirmed }: Hits): Exclude<Fact, { kind: "unknown" }> {
+  const low = whole(sure.length);
+  if (!list.open && perhaps.length === 0) return { kind: "value", value: low, confirmed };
+  return { kind: "range", low, high: list.open ? null : whole(sure.length + perhaps.length), confirmed };
+}
+
+function numberOf(fact: Fact | undefined): Ratio | null {
+  return fact?.kind === "value" && typeof fact.value === "object" && "n" in fact.value ? fact.value : null;
+}
+
+function sumFact(of: string, list: FactList, found: Hits): Exclude<Fact, { kind: "unknown" }> {
+  let low = ZERO;
+  let spread = ZERO;
+  let unbounded = list.open;
+  let confirmed = found.confirmed;
+  for (const entry of found.sure) {
+    const field = entry.fields[of];
+    const amount = numberOf(field);
+    if (amount === null) unbounded = true;
+    else low = add(low, amount);
+    if (field?.kind === "value" && !field.confirmed) confirmed = false;
+  }
+  for (const entry of found.perhaps) {
+    const amount = numberOf(entry.fields[of]);
+    if (amount === null) unbounded = true;
+    else spread = add(spread, amount);
+  }
+  return unbounded || found.perhaps.length > 0
+    ? { kind: "range", low, high: unbounded ? null : add(low, spread), confirmed }
+    : { kind: "value", value: low, confirmed };
+}
