@@ -102,7 +102,7 @@ export const sendLink = defineAct({
   },
 });
 
-/** Tells the owner of an address that somebody tried to open a second account with it. */
+/** Tells the owner of an address that somebody tried to open a second account with it, and us whether there is an owner. */
 export const tellAlreadyHasAccount = defineAct({
   name: "tell-already-has-account",
   input: z.object({ email: z.email() }),
@@ -118,7 +118,7 @@ export const tellAlreadyHasAccount = defineAct({
         template: "already-has-account",
         values: { name: to.name, link: "/lost-password" },
       });
-    return done(null);
+    return done({ known: to !== undefined });
   },
 });
 

@@ -1,4 +1,3 @@
-import { randomUUID } from "node:crypto";
 import { z } from "zod";
 import {
   acceptLink,
@@ -59,29 +58,34 @@ export function signUpProblems(input: SignUp): readonly AccountProblem[] {
   ];
 }
 
+/**
+ * Makes the auth package's user for somebody who has none yet. A user whose making was cut short, so that no person was ever
+ * tied to it, is taken over with the new password: nobody has ever signed in with it.
+ */
+async function makeUser(
+  auth: Auth,
+  who: { readonly email: string; readonly name: string; readonly emailVerified: boolean },
+  password: string,
+): Promise<string> {
+  const { internalAdapter } = await auth.$context;
+  const found = await internalAdapter.findUserByEmail(who.email, { includeAccounts: true });
+  const { id } = found?.user ?? (await internalAdapter.createUser(who, SOURCE));
+  if (found?.accounts.some((a) => a.providerId === "credential")) await internalAdapter.updatePassword(id, password);
+  else await internalAdapter.linkAccount({ userId: id, providerId: "credential", accountId: id, password });
+  if (who.emailVerified) await internalAdapter.updateUser(id, { emailVerified: true });
+  return id;
+}
+
 /** Opens an account and mails the confirming link; tells the owner of an address that has one already. */
 export async function signUp({ runtime, auth }: AccountContext, input: SignUp): Promise<void> {
   const address = input.email.trim().toLowerCase();
-  const context = await auth.$context;
   // Hashed in both cases, so that the time does not tell whether the address is known.
-  const password = await context.password.hash(input.password);
-  const known = await context.internalAdapter.findUserByEmail(address);
-  if (known) {
-    await runAct(runtime, tellAlreadyHasAccount, SYSTEM, { email: address });
-    return;
-  }
-  const user = await context.internalAdapter.createUser(
-    { email: address, name: input.name.trim(), emailVerified: false },
-    SOURCE,
-  );
-  await context.internalAdapter.linkAccount({
-    userId: user.id,
-    providerId: "credential",
-    accountId: user.id,
-    password,
-  });
+  const password = await (await auth.$context).password.hash(input.password);
+  const told = await runAct(runtime, tellAlreadyHasAccount, SYSTEM, { email: address });
+  if (!told.ok || told.value.known) return;
+  const accountId = await makeUser(auth, { email: address, name: input.name.trim(), emailVerified: false }, password);
   await runAct(runtime, openAccount, SYSTEM, {
-    accountId: user.id,
+    accountId,
     name: input.name.trim(),
     email: address,
     locale: input.locale,
@@ -137,19 +141,9 @@ export async function setPassword(
   const accepted = await runAct(runtime, acceptLink, VISITOR, { token, purpose: "set password" });
   if (!accepted.ok) return "ended";
   const { personId, accountId, email: address, name } = accepted.value;
-  const userId =
-    accountId ??
-    (await context.internalAdapter.createUser({ id: randomUUID(), email: address, name, emailVerified: true }, SOURCE))
-      .id;
-  if (accountId === null) {
-    await context.internalAdapter.linkAccount({
-      userId,
-      providerId: "credential",
-      accountId: userId,
-      password: hashed,
-    });
-    await runAct(runtime, tieAccount, SYSTEM, { personId, accountId: userId });
-  } else {
+  const userId = accountId ?? (await makeUser(auth, { email: address, name, emailVerified: true }, hashed));
+  if (accountId === null) await runAct(runtime, tieAccount, SYSTEM, { personId, accountId: userId });
+  else {
     await context.internalAdapter.updatePassword(userId, hashed);
     await context.internalAdapter.updateUser(userId, { emailVerified: true });
   }

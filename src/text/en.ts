@@ -214,6 +214,7 @@ export const en = {
   "closed.refused": "refused",
   "closed.declined": "you declined the offer",
   "closed.lapsed": "not submitted in time",
+  "closed.offer lapsed": "the offer was not answered in time",
 
   "next.fill": "You fill in {count, plural, one {one more part} other {# more parts}} and submit, by {due}.",
   "next.submit": "You submit, by {due}.",
@@ -252,6 +253,7 @@ export const en = {
   "decision.refusal": "We cannot offer you a place in {programme}.",
   "decision.reason": "The reason: {reason}",
   "decision.answerBy": "Please answer by {date}.",
+  "decision.lapsed": "It was to be answered by {date}; it has ended. Write to us if you still want the place.",
   "decision.accept": "Accept the offer",
   "decision.decline": "Decline",
   "decision.acceptAsk": "This accepts the place in {programme}. It is binding for both sides.",

@@ -210,6 +210,7 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "closed.refused": "refusée",
   "closed.declined": "vous avez décliné l’offre",
   "closed.lapsed": "pas envoyée à temps",
+  "closed.offer lapsed": "l’offre est restée sans réponse",
   "next.fill":
     "Vous remplissez {count, plural, one {encore une partie} other {encore # parties}} et envoyez, jusqu’au {due}.",
   "next.submit": "Vous envoyez, jusqu’au {due}.",
@@ -246,6 +247,8 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "decision.refusal": "Nous ne pouvons pas vous offrir de place en {programme}.",
   "decision.reason": "La raison : {reason}",
   "decision.answerBy": "Merci de répondre jusqu’au {date}.",
+  "decision.lapsed":
+    "La réponse était attendue jusqu’au {date} ; l’offre a pris fin. Écrivez-nous si vous voulez encore la place.",
   "decision.accept": "Accepter l’offre",
   "decision.decline": "Décliner",
   "decision.acceptAsk": "Ceci accepte la place en {programme}. Cela engage les deux parties.",

@@ -36,6 +36,7 @@ export const REASON_WORDS: Readonly<Record<string, string>> = {
   refused: "Refused",
   declined: "Declined our offer",
   lapsed: "Not submitted in time",
+  "offer lapsed": "Offer not answered in time",
   decided: "Waiting list",
   answered: "Accepted our offer",
   closed: "Closed",

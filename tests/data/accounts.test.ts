@@ -191,6 +191,45 @@ describe("accounts", () => {
     ).toEqual(problems);
   });
 
+  /** What a crash between the package's write and ours leaves behind. */
+  const cutShort = async (withCredential: boolean) => {
+    const { internalAdapter, password } = await accounts.auth.$context;
+    const user = await internalAdapter.createUser(
+      { email, name: "Somebody", emailVerified: false },
+      { method: "email-password" },
+    );
+    if (withCredential)
+      await internalAdapter.linkAccount({
+        userId: user.id,
+        providerId: "credential",
+        accountId: user.id,
+        password: await password.hash("a password that is lost"),
+      });
+  };
+
+  it.each([
+    ["before its password was written", false],
+    ["before the person was written", true],
+  ])("whose making was cut short %s are made whole by signing up again", async (_, withCredential) => {
+    await cutShort(withCredential);
+    await open();
+    expect((await mails()).map((m) => m.template)).toEqual(["confirm-address"]);
+    await confirmAddress(accounts, await token());
+    expect([await enter("a password that is lost"), await enter()]).toEqual(["wrong", "signed in"]);
+  });
+
+  it("of invited staff are not taken by signing up with their address, and survive a link that was cut short", async () => {
+    await must(world, makeStaff, SYSTEM, { name: "Staff", email, role: "officer" });
+    await open();
+    const { rowCount } = await world.runtime.pool.query("select 1 from auth_user where email = $1", [email]);
+    expect([rowCount, (await mails()).map((m) => m.template)]).toEqual([0, ["staff-invited", "already-has-account"]]);
+    await cutShort(true);
+    world.later(MINUTE);
+    await askForLink(accounts, email, "set password");
+    expect(await setPassword(accounts, await token(), "another long password")).toBe("done");
+    expect(await enter("another long password")).toBe("signed in");
+  });
+
   it("of staff are made by an administrator, and the last administrator stays", async () => {
     const { personId } = await must(world, makeStaff, SYSTEM, { name: "Staff", email, role: "administrator" });
     expect(await setPassword(accounts, await token(), "another long password")).toBe("done");

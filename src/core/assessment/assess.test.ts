@@ -4,7 +4,7 @@ import { courses, someone } from "../../demo/people";
 import type { Profile } from "../../demo/profile";
 import { referenceSet } from "../../demo/reference-set";
 import { type SampleChange, sampleFile, sampleRound, sampleRulebook } from "../../demo/sample-file";
-import type { Instant } from "../ids";
+import type { Instant, PlainDate } from "../ids";
 import { makeOffice } from "../office/reference-set";
 import { assess } from "./assess";
 import { combText, readComb } from "./comb";
@@ -164,6 +164,51 @@ describe("turn, next step and stage", () => {
 
   it("a result is valid until the next instant at which time alone changes it", () =>
     expect(of(person()).file.validUntil).toBe("2027-01-09T18:00:00.000Z"));
+
+  it("an offer lapses at the end of the day by which it was to be answered, in the office's zone, and not once it is accepted", () => {
+    const facts = sampleFile(person(), { submittedAt: SUBMITTED, evidence: accepted });
+    const released = (answer: "accepted" | null): FileFacts => ({
+      ...facts,
+      choices: facts.choices.map((c) => ({
+        ...c,
+        decision: {
+          kind: "offer",
+          preparedAt: SUBMITTED,
+          preparedBy: "an officer",
+          releasedAt: SUBMITTED,
+          answerBy: "2027-04-15" as PlainDate,
+          answer,
+          answeredAt: null,
+        },
+      })),
+    });
+    const before = look(released(null), "2027-04-15T22:59:59.999Z");
+    expect([before.choices[0]?.stage, before.file.turn, before.file.next?.kind, before.file.validUntil]).toEqual([
+      "decided",
+      "applicant",
+      "answer offer",
+      "2027-04-15T23:00:00.000Z", // Dublin keeps summer time in April
+    ]);
+    const after = look(released(null), "2027-04-15T23:00:00.000Z");
+    expect([after.choices[0]?.stage, after.choices[0]?.closedAs, after.file.turn, after.file.owed]).toEqual([
+      "closed",
+      "offer lapsed",
+      "nobody",
+      [],
+    ]);
+    expect(look(released("accepted"), "2027-06-01T09:00:00.000Z").choices[0]?.stage).toBe("answered");
+  });
+
+  it("a year without a calendar leaves the day open and owes the office the calendar", () => {
+    const facts = sampleFile(person(), {
+      submittedAt: "2090-01-10T09:00:00.000Z" as Instant,
+      evidence: ALL.map((requirement) => ({ requirement })),
+    });
+    const { file } = look(facts, "2090-01-11T09:00:00.000Z");
+    expect([file.next?.kind, file.next?.due, file.owed.at(-1)?.kind]).toEqual(["check", null, "load calendar"]);
+    const known = of(person(), { submittedAt: SUBMITTED, evidence: ALL.map((requirement) => ({ requirement })) });
+    expect(known.file.owed.map((s) => s.kind)).not.toContain("load calendar");
+  });
 
   it("evidence is due five working days after it came, or after the submission", () => {
     const { file } = of(person(), { submittedAt: SUBMITTED, evidence: ALL.map((requirement) => ({ requirement })) });

@@ -6,10 +6,10 @@ import { enoughToSubmit, isSettled, requirementResults } from "../requirements/s
 import type { Rulebook } from "../rulebook/rulebook";
 import { AnswerIndex } from "../sections/typed-facts";
 import { formatDay } from "../time/day";
-import { dayAt, toInstant } from "../time/zone";
+import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
 import { comb } from "./comb";
 import { type ChoiceContext, closingFor, contexts } from "./context";
-import { type FileFacts, type Round, TURNS } from "./facts";
+import { type DecisionFact, type FileFacts, type Round, TURNS } from "./facts";
 import { eligibilityOf, findingsOf } from "./findings";
 import {
   type Assessment,
@@ -45,7 +45,7 @@ export function assess({ facts, rulebooks, rounds, office, at }: AssessInput): A
   const pauses = pausesOf(facts, office);
   const choices = all.map((context) => choiceResult(context, facts, requirements, office, pauses, at));
   const owed = owedSteps({ facts, index, office, contexts: all, requirements, choices });
-  return { file: fileResult(all, choices, owed, requirements, at), requirements, choices, fees };
+  return { file: fileResult(all, choices, owed, requirements, office, at), requirements, choices, fees };
 }
 
 function roundState(context: ChoiceContext, at: number): ChoiceResult["round"] {
@@ -59,10 +59,18 @@ function isComplete(choiceId: string, requirements: readonly RequirementResult[]
   return own.every(isSettled) && facts.asks.every((a) => a.answeredAt !== null);
 }
 
+/** The exclusive end of the day by which a released offer asks for an answer; null while none is asked for. */
+function offerEnds({ releasedAt, answerBy, answer }: DecisionFact, office: Office): number | null {
+  return releasedAt === null || answerBy === null || answer !== null
+    ? null
+    : startOfDay(office.zone, requireDay(answerBy) + 1);
+}
+
 function stageOf(
   context: ChoiceContext,
   facts: FileFacts,
   requirements: readonly RequirementResult[],
+  office: Office,
   at: number,
 ): Pick<ChoiceResult, "stage" | "closedAs"> {
   const { choice } = context;
@@ -75,6 +83,8 @@ function stageOf(
   const { decision } = choice;
   if (decision?.answer === "declined") return { stage: "closed", closedAs: "declined" };
   if (decision?.answer === "accepted") return { stage: "answered", closedAs: null };
+  const ends = decision ? offerEnds(decision, office) : null;
+  if (ends !== null && at >= ends) return { stage: "closed", closedAs: "offer lapsed" };
   if (decision?.releasedAt)
     return decision.kind === "refusal"
       ? { stage: "closed", closedAs: "refused" }
@@ -99,7 +109,7 @@ function choiceResult(
     id: choice.id,
     programme: choice.programme,
     rank: choice.rank,
-    ...stageOf(context, facts, requirements, at),
+    ...stageOf(context, facts, requirements, office, at),
     findings,
     eligibility: eligibilityOf(findings),
     opensAt: round.opensAt,
@@ -146,13 +156,16 @@ function fileResult(
   choices: readonly ChoiceResult[],
   owed: readonly Step[],
   requirements: readonly RequirementResult[],
+  office: Office,
   at: number,
 ): FileResult {
   const stage = fileStage(choices);
   const next = nextStep(owed, stage === "preparing");
   const changes = all
-    .filter((c) => c.choice.submittedAt === null)
-    .flatMap((c) => [Date.parse(c.round.opensAt), closingFor(c.round, c.group)])
+    .flatMap(({ choice, round, group }) => {
+      if (choice.submittedAt === null) return [Date.parse(round.opensAt), closingFor(round, group)];
+      return choice.decision ? [offerEnds(choice.decision, office) ?? at] : [];
+    })
     .filter((t) => t > at);
   return {
     group: all[0]?.group ?? null,

@@ -87,7 +87,7 @@ export interface ChoiceResult {
   readonly programme: string;
   readonly rank: number;
   readonly stage: Stage;
-  readonly closedAs: "withdrawn" | "refused" | "declined" | "lapsed" | null;
+  readonly closedAs: "withdrawn" | "refused" | "declined" | "lapsed" | "offer lapsed" | null;
   readonly findings: readonly FindingResult[];
   readonly eligibility: Eligibility;
   readonly opensAt: Instant;

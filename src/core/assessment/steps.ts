@@ -250,7 +250,12 @@ export function owedSteps(input: StepInput): readonly Step[] {
     else if (confirming.length === 0 || result.stage !== "complete" || context.choice.decision)
       steps.push(...decisionStep(input, context, result));
   }
-  return steps;
+  return steps.some(lacksCalendar) ? [...steps, step(input, "office", "load calendar", null)] : steps;
+}
+
+/** The office's own targets are always days; one that could not be worked out fell into a year without a calendar. */
+function lacksCalendar({ kind, due }: Step): boolean {
+  return due === null && (kind === "check" || kind === "confirm");
 }
 
 /** The days on which the office's and the faculty's clock stood still, from the recorded turns. */

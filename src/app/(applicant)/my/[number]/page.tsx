@@ -70,6 +70,8 @@ function Decisions({ application, language }: PartProps) {
               date: decision.answeredAt ? formatDate(language, decision.answeredAt.slice(0, 10)) : "",
             })}
           </p>
+        ) : application.assessment.choices.some((c) => c.id === choice.id && c.closedAs === "offer lapsed") ? (
+          <p>{say(language, "decision.lapsed", { date: formatDate(language, decision.answerBy ?? "") })}</p>
         ) : decision.answerBy ? (
           <>
             <p>{say(language, "decision.answerBy", { date: formatDate(language, decision.answerBy) })}</p>
