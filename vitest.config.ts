@@ -4,7 +4,7 @@ export default defineConfig({
   test: {
     projects: [
       {
-        test: { name: "unit", include: ["src/core/**/*.test.ts", "src/formats/**/*.test.ts", "src/text/**/*.test.ts"] },
+        test: { name: "unit", include: ["src/{core,formats,text,app}/**/*.test.ts"] },
       },
       {
         test: {

@@ -1,11 +1,12 @@
-import { and, eq, gt, inArray, isNull } from "drizzle-orm";
+import { and, gte, inArray, isNull } from "drizzle-orm";
 import { z } from "zod";
 import type { RequirementResult } from "../core/assessment/result";
 import { atLeastProof, proofLevelSchema } from "../core/requirements/definition";
-import { ask, evidence, message, referenceRequest } from "../db/schema";
+import { ask, evidence, referenceRequest } from "../db/schema";
 import { type ActContext, done, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
 import { mailApplicant } from "./mail";
+import { type Place, placeFields, placeOf, resultAt, rowsAt } from "./place";
 
 /** How long an act that can be taken back keeps its mail waiting. */
 export const UNDO_MS = 10_000;
@@ -21,17 +22,6 @@ export const RETURN_REASONS = [
   "other",
 ] as const;
 
-const place = { requirement: z.string().max(60), scope: z.string().max(40), entry: z.string().max(40).default("") };
-
-function instance(
-  file: OpenFile,
-  at: { requirement: string; scope: string; entry: string },
-): RequirementResult | undefined {
-  return file.assessment.requirements.find(
-    (r) => r.key === at.requirement && r.scope === at.scope && r.entry === at.entry,
-  );
-}
-
 function submitted(file: OpenFile, result: RequirementResult): boolean {
   return file.facts.choices.some((c) => result.choices.includes(c.id) && c.submittedAt !== null);
 }
@@ -39,11 +29,11 @@ function submitted(file: OpenFile, result: RequirementResult): boolean {
 /** Accepts what was supplied for a requirement. A check that fails refuses it: such a document goes back with an ask. */
 export const acceptEvidence = defineFileAct({
   name: "accept-evidence",
-  input: z.object({ applicationId: z.uuid(), ...place, proof: proofLevelSchema.default("copy") }),
+  input: z.object({ applicationId: z.uuid(), ...placeFields, proof: proofLevelSchema.default("copy") }),
   right: "office",
   about: ({ requirement, scope, entry, proof }) => ({ requirement, scope, entry, proof }),
   run: async (ctx, file, input) => {
-    const result = instance(file, input);
+    const result = resultAt(file, input);
     if (!result || result.evidence.length === 0) return refuse("not-found");
     if (!submitted(file, result)) return refuse("locked");
     const judged = {
@@ -72,13 +62,7 @@ export const acceptEvidence = defineFileAct({
   },
 });
 
-async function openAsk(
-  ctx: ActContext,
-  file: OpenFile,
-  at: { requirement: string; scope: string; entry: string },
-  text: string,
-  due: string,
-): Promise<string> {
+async function openAsk(ctx: ActContext, file: OpenFile, at: Place, text: string, due: string): Promise<string> {
   const byId = ctx.actor.kind === "person" ? ctx.actor.id : file.ownerId;
   const [row] = await ctx.db
     .insert(ask)
@@ -93,7 +77,7 @@ export const returnEvidence = defineFileAct({
   name: "return-evidence",
   input: z.object({
     applicationId: z.uuid(),
-    ...place,
+    ...placeFields,
     reason: z.enum(RETURN_REASONS),
     text: z.string().trim().max(2000).default(""),
     due: z.iso.date(),
@@ -101,7 +85,7 @@ export const returnEvidence = defineFileAct({
   right: "office",
   about: ({ requirement, scope, entry, reason }) => ({ requirement, scope, entry, reason }),
   run: async (ctx, file, input) => {
-    const result = instance(file, input);
+    const result = resultAt(file, input);
     if (result?.kind !== "document" || result.evidence.length === 0) return refuse("not-found");
     if (!submitted(file, result)) return refuse("locked");
     if (input.reason === "other" && input.text === "") return refuse("needs-reason");
@@ -115,14 +99,14 @@ export const returnEvidence = defineFileAct({
       .update(evidence)
       .set(judged)
       .where(inArray(evidence.id, [...result.evidence]));
-    const at = { requirement: input.requirement, scope: input.scope, entry: input.entry };
-    const askId = await openAsk(ctx, file, at, input.text, input.due);
+    const askId = await openAsk(ctx, file, placeOf(input), input.text, input.due);
     await mailApplicant(
       ctx,
       file.id,
       file.ownerId,
       "evidence-returned",
       {
+        ask: askId,
         number: file.facts.application.number,
         documentEn: result.title.en,
         documentFr: result.title.fr,
@@ -140,20 +124,25 @@ export const returnEvidence = defineFileAct({
 /** Asks for something that was supplied but does not suffice, or was never supplied. */
 export const askApplicant = defineFileAct({
   name: "ask-applicant",
-  input: z.object({ applicationId: z.uuid(), ...place, text: z.string().trim().min(1).max(2000), due: z.iso.date() }),
+  input: z.object({
+    applicationId: z.uuid(),
+    ...placeFields,
+    text: z.string().trim().min(1).max(2000),
+    due: z.iso.date(),
+  }),
   right: "office",
-  about: ({ requirement, scope, entry }) => ({ requirement, scope, entry }),
+  about: placeOf,
   run: async (ctx, file, input) => {
-    const result = instance(file, input);
+    const result = resultAt(file, input);
     if (!result || !submitted(file, result)) return refuse("not-found");
-    const at = { requirement: input.requirement, scope: input.scope, entry: input.entry };
-    const askId = await openAsk(ctx, file, at, input.text, input.due);
+    const askId = await openAsk(ctx, file, placeOf(input), input.text, input.due);
     await mailApplicant(
       ctx,
       file.id,
       file.ownerId,
       "asked",
       {
+        ask: askId,
         number: file.facts.application.number,
         documentEn: result.title.en,
         documentFr: result.title.fr,
@@ -167,42 +156,28 @@ export const askApplicant = defineFileAct({
   },
 });
 
-/** Takes a judgement back within the undo time: the waiting mail is withdrawn, the ask goes away, the evidence is to check again. */
+/** Takes a judgement or an ask back within the undo time: the waiting mail is withdrawn, the evidence is to check again. */
 export const undoJudgement = defineFileAct({
   name: "undo-judgement",
-  input: z.object({ applicationId: z.uuid(), ...place }),
+  input: z.object({ applicationId: z.uuid(), ...placeFields }),
   right: "office",
-  about: ({ requirement, scope, entry }) => ({ requirement, scope, entry }),
+  about: placeOf,
   run: async (ctx, file, input) => {
-    const result = instance(file, input);
-    const since = ctx.now.getTime() - UNDO_MS;
+    const since = new Date(ctx.now.getTime() - UNDO_MS);
+    const judged = resultAt(file, input)?.evidence ?? [];
     const recent = file.facts.evidence.filter(
-      (e) => result?.evidence.includes(e.id) && e.judgedAt !== null && Date.parse(e.judgedAt) >= since,
+      (e) => judged.includes(e.id) && e.judgedAt !== null && Date.parse(e.judgedAt) >= since.getTime(),
     );
-    if (!result || recent.length === 0) return refuse("too-late-to-undo");
-    await ctx.db
-      .update(message)
-      .set({ state: "withdrawn" })
-      .where(
-        and(
-          eq(message.applicationId, file.id),
-          eq(message.template, "evidence-returned"),
-          eq(message.state, "queued"),
-          gt(message.queuedAt, new Date(since)),
-        ),
-      );
-    await ctx.db
+    const asks = await ctx.db
       .delete(ask)
-      .where(
-        and(
-          eq(ask.applicationId, file.id),
-          eq(ask.requirement, result.key),
-          eq(ask.scope, result.scope),
-          eq(ask.entry, result.entry),
-          isNull(ask.answeredAt),
-          gt(ask.askedAt, new Date(since)),
-        ),
-      );
+      .where(and(rowsAt(ask, file.id, input), isNull(ask.answeredAt), gte(ask.askedAt, since)))
+      .returning({ id: ask.id });
+    if (recent.length === 0 && asks.length === 0) return refuse("too-late-to-undo");
+    const ids = asks.map((a) => a.id);
+    await ctx.client.query(
+      "update message set state = 'withdrawn' where application_id = $1 and state = 'queued' and values->>'ask' = any($2::text[])",
+      [file.id, ids],
+    );
     await ctx.db
       .update(evidence)
       .set({ judgement: null, judgedAt: null, judgedById: null, reason: null, proof: "copy" })

@@ -1,8 +1,9 @@
 import { and, eq, inArray } from "drizzle-orm";
 import { z } from "zod";
+import type { Locale, LocalText } from "../core/text/local-text";
 import { formatDay } from "../core/time/day";
 import { dayAt } from "../core/time/zone";
-import { application, person, referenceRequest, round } from "../db/schema";
+import { person, referenceRequest, round } from "../db/schema";
 import { type ActContext, done, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
 import { queueMail } from "./mail";
@@ -34,12 +35,22 @@ async function latestClosing(ctx: ActContext, roundIds: readonly string[]): Prom
   return Math.max(...rows.flatMap((r) => r.closings.map((c) => Date.parse(c.at))));
 }
 
-async function programmeTitles(ctx: ActContext, applicationId: string): Promise<string> {
-  const { rows } = await ctx.client.query<{ title: string }>(
-    "select p.title->>'en' as title from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id where c.application_id = $1 and c.withdrawn_at is null order by c.rank",
+async function programmeTitles(
+  ctx: ActContext,
+  applicationId: string,
+): Promise<{ readonly programmeEn: string; readonly programmeFr: string }> {
+  const { rows } = await ctx.client.query<{ title: LocalText }>(
+    "select p.title from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id where c.application_id = $1 and c.withdrawn_at is null order by c.rank",
     [applicationId],
   );
-  return rows.map((r) => r.title).join(", ");
+  const titles = (locale: Locale) => rows.map((r) => r.title[locale]).join(", ");
+  return { programmeEn: titles("en"), programmeFr: titles("fr") };
+}
+
+/** Referees are written to in the language of the applicant, who knows them. */
+async function ownersLocale(ctx: ActContext, file: OpenFile): Promise<string> {
+  const [owner] = await ctx.db.select({ locale: person.locale }).from(person).where(eq(person.id, file.ownerId));
+  return owner?.locale ?? "en";
 }
 
 /** Sends a referee the link to one request. It shows nothing of the applicant beyond the name and the programme. */
@@ -79,21 +90,16 @@ export const requestReference = defineFileAct({
         endsAt,
       })
       .returning({ id: referenceRequest.id });
-    const [owner] = await ctx.db
-      .select({ locale: person.locale })
-      .from(application)
-      .innerJoin(person, eq(person.id, application.personId))
-      .where(eq(application.id, file.id));
     await queueMail(ctx, {
       applicationId: file.id,
       personId: null,
       toAddress: email,
-      locale: owner?.locale ?? "en",
+      locale: await ownersLocale(ctx, file),
       template: "reference-asked",
       values: {
         name,
         applicant: shownName(file.facts),
-        programme: await programmeTitles(ctx, file.id),
+        ...(await programmeTitles(ctx, file.id)),
         link: `/reference/${token}`,
         until: formatDay(dayAt(file.office.zone, endsAt.getTime())),
       },
@@ -126,7 +132,7 @@ export const withdrawReference = defineFileAct({
       applicationId: file.id,
       personId: null,
       toAddress: row.email,
-      locale: "en",
+      locale: await ownersLocale(ctx, file),
       template: "reference-withdrawn",
       values: { name: row.name, applicant: shownName(file.facts) },
     });

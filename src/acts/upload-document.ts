@@ -1,4 +1,4 @@
-import { and, eq, isNull } from "drizzle-orm";
+import { and, isNull } from "drizzle-orm";
 import { z } from "zod";
 import { maySupply } from "../core/documents/may-supply";
 import { actorKey } from "../core/rights/actor";
@@ -6,12 +6,11 @@ import { storeContent } from "../db/content";
 import { ask, evidence, upload } from "../db/schema";
 import { type ActContext, done, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
-
-const instance = { requirement: z.string().max(60), scope: z.string().max(40), entry: z.string().max(40).default("") };
+import { type Place, placeFields, placeOf, rowsAt } from "./place";
 
 const input = z.object({
   applicationId: z.uuid(),
-  ...instance,
+  ...placeFields,
   name: z.string().max(255),
   bytes: z.instanceof(Buffer),
   mediaType: z.enum(["application/pdf", "image/jpeg", "image/png"]),
@@ -29,24 +28,16 @@ function displayName(name: string): string {
 }
 
 /** What was sent back, or is replaced by a higher proof, makes room for what comes now; it stays in the history. */
-async function replaceOld(
-  ctx: ActContext,
-  file: OpenFile,
-  place: { requirement: string; scope: string; entry: string },
-): Promise<void> {
+async function replaceOld(ctx: ActContext, file: OpenFile, place: Place): Promise<void> {
   const returned = file.facts.evidence.some(
     (e) =>
       e.requirement === place.requirement && e.scope === place.scope && e.entry === place.entry && e.judgement !== null,
   );
   if (!returned) return;
-  const where = and(
-    eq(evidence.applicationId, file.id),
-    eq(evidence.requirement, place.requirement),
-    eq(evidence.scope, place.scope),
-    eq(evidence.entry, place.entry),
-    isNull(evidence.replacedAt),
-  );
-  await ctx.db.update(evidence).set({ replacedAt: ctx.now }).where(where);
+  await ctx.db
+    .update(evidence)
+    .set({ replacedAt: ctx.now })
+    .where(and(rowsAt(evidence, file.id, place), isNull(evidence.replacedAt)));
 }
 
 /** Takes a document that has been looked at, and links it to the requirement that it answers. An open ask for it is answered. */
@@ -54,9 +45,9 @@ export const uploadDocument = defineFileAct({
   name: "upload-document",
   input,
   right: "applicant",
-  about: ({ requirement, scope, entry }) => ({ requirement, scope, entry }),
+  about: placeOf,
   run: async (ctx, file, document) => {
-    const place = { requirement: document.requirement, scope: document.scope, entry: document.entry };
+    const place = placeOf(document);
     if (!maySupply(file.facts, file.assessment, place)) return refuse("locked");
     const sha256 = await storeContent(ctx.client, document.bytes, document.mediaType);
     const [row] = await ctx.db
@@ -79,15 +70,7 @@ export const uploadDocument = defineFileAct({
     await ctx.db
       .update(ask)
       .set({ answeredAt: ctx.now })
-      .where(
-        and(
-          eq(ask.applicationId, file.id),
-          eq(ask.requirement, place.requirement),
-          eq(ask.scope, place.scope),
-          eq(ask.entry, place.entry),
-          isNull(ask.answeredAt),
-        ),
-      );
+      .where(and(rowsAt(ask, file.id, place), isNull(ask.answeredAt)));
     return done({ uploadId: row.id });
   },
 });

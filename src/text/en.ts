@@ -151,6 +151,7 @@ export const en = {
   "issue.scores": "These parts do not fit the test: {parts}.",
   "issue.wrong-kind": "Choose one of the answers.",
 
+  "doc.title": "Documents",
   "doc.upload": "Choose a file",
   "doc.drop": "PDF, JPEG or PNG, up to {size}. Choose a file or drop it here.",
   "doc.uploading": "Sending {percent} %",

@@ -148,6 +148,7 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "issue.digits-in-name": "Un nom n’a pas de chiffres. Regardez encore.",
   "issue.scores": "Ces parties ne vont pas avec le test : {parts}.",
   "issue.wrong-kind": "Choisissez une des réponses.",
+  "doc.title": "Documents",
   "doc.upload": "Choisir un fichier",
   "doc.drop": "PDF, JPEG ou PNG, jusqu’à {size}. Choisissez un fichier ou déposez-le ici.",
   "doc.uploading": "Envoi {percent} %",

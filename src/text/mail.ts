@@ -8,13 +8,15 @@ export interface RenderedMail {
 }
 
 const DATE_VALUES = ["due", "until"];
+/** Values that exist in both languages come as `documentEn` and `documentFr`; the sentences say `{document}`. */
+const SUFFIX: Readonly<Record<Locale, string>> = { en: "En", fr: "Fr" };
 
 /** Codes and dates among the values of a message become words of the reader's language. */
 function readable(locale: Locale, values: Readonly<Record<string, string>>): Record<string, string> {
   const shown: Record<string, string> = { link: say(locale, "messages.linkGone"), ...values };
   for (const key of DATE_VALUES) if (values[key]) shown[key] = formatDate(locale, values[key]);
-  const document = locale === "fr" ? values.documentFr : values.documentEn;
-  if (document) shown.document = document;
+  for (const [key, value] of Object.entries(values))
+    if (key.endsWith(SUFFIX[locale])) shown[key.slice(0, -SUFFIX[locale].length)] = value;
   const reason = `return.${values.reason ?? ""}`;
   shown.reasonText = isTextKey(reason) ? say(locale, reason) : "";
   return shown;

@@ -279,6 +279,7 @@ export function FileWork({ data, me, askDay, acts }: Props) {
                     : after(
                         await acts.ask({ ...place, text: input.text, due: input.due }),
                         "Asked. The applicant is told in ten seconds.",
+                        place,
                       )
                 }
               />

@@ -1,7 +1,9 @@
 import "server-only";
+import pLimit from "p-limit";
 import { DEFAULT_MOST_BYTES } from "../../core/documents/limits";
 import { inspectDocument } from "../../formats/document/inspect";
 import type { Inspection } from "../../formats/document/inspection";
+import { readForm } from "./read-form";
 
 export type Received =
   | {
@@ -15,25 +17,23 @@ export type Received =
 
 const ENVELOPE = 64 * 1024;
 
-/** Reads one uploaded file and looks at it. The announced length is believed only to refuse early. */
+/** Looking at a document takes memory and time: a few at once, the others wait for their turn. */
+const looking = pLimit(3);
+
+/** Reads one uploaded file and looks at it. */
 export async function receiveFile(request: Request): Promise<Received> {
   const refused = (reason: string, status: number): Received => ({
     ok: false,
     response: Response.json({ reason: "document-refused", document: reason }, { status }),
   });
-  if (Number(request.headers.get("content-length") ?? 0) > DEFAULT_MOST_BYTES + ENVELOPE)
-    return refused("too_large", 413);
-  let form: FormData;
-  try {
-    form = await request.formData();
-  } catch {
-    return refused("damaged", 400);
-  }
+  const form = await readForm(request, DEFAULT_MOST_BYTES + ENVELOPE);
+  if (form === "too-large") return refused("too_large", 413);
+  if (form === "cut-off") return refused("damaged", 400);
   const file = form.get("file");
   if (!(file instanceof File)) return refused("empty", 400);
   if (file.size > DEFAULT_MOST_BYTES) return refused("too_large", 413);
   const bytes = Buffer.from(await file.arrayBuffer());
-  const inspection = await inspectDocument(bytes, file.name);
+  const inspection = await looking(() => inspectDocument(bytes, file.name));
   if (inspection.verdict === "refuse") return refused(inspection.reason, 415);
   return { ok: true, name: file.name, bytes, inspection, form };
 }

@@ -2,7 +2,6 @@ import type { Pause } from "../calendar/clock";
 import { addWorking } from "../calendar/working-days";
 import type { Office } from "../office/reference-set";
 import { reachedBy } from "../requirements/definition";
-import { isSettled } from "../requirements/standings";
 import { planOf } from "../rulebook/plan";
 import { type AnswerIndex, isUnconfirmed } from "../sections/typed-facts";
 import { type Day, formatDay } from "../time/day";
@@ -187,13 +186,15 @@ function undecided(input: StepInput, choiceId: string): boolean {
   return choice !== undefined && choice.decision === null && choice.withdrawnAt === null;
 }
 
-/** Asks that belong to no returned document: a question, or something the rulebook does not know. */
+/** Asks that no step to supply something stands for already: a question about what is here, or something the rulebook does not know. */
 function askSteps(input: StepInput): readonly Step[] {
-  const returned = new Set(
-    input.requirements.filter((r) => !isSettled(r)).map((r) => `${r.scope}|${r.key}|${r.entry}`),
+  const supplied = new Set(
+    input.requirements
+      .filter((r) => r.standing === "missing" || r.standing === "returned")
+      .map((r) => `${r.scope}|${r.key}|${r.entry}`),
   );
   return input.facts.asks
-    .filter((a) => a.answeredAt === null && !returned.has(`${a.scope}|${a.requirement}|${a.entry}`))
+    .filter((a) => a.answeredAt === null && !supplied.has(`${a.scope}|${a.requirement}|${a.entry}`))
     .map((a) =>
       step(input, "applicant", "answer ask", requireDay(a.due), {
         requirement: a.requirement,

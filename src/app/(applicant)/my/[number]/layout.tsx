@@ -25,7 +25,7 @@ export default async function ApplicationLayout({
   const declaration = application.sections.find((s) => s.core === "declaration");
   const items = [
     ...parts,
-    { key: "documents", title: language === "fr" ? "Documents" : "Documents", done: settled(["document"]) },
+    { key: "documents", title: say(language, "doc.title"), done: settled(["document"]) },
     ...(requirements.some((r) => r.kind === "fee")
       ? [
           {

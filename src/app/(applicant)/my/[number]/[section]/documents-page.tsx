@@ -12,7 +12,7 @@ import { takeOutDocument } from "../application.action";
 export function DocumentsPage({ application, language }: { application: MyApplication; language: Locale }) {
   return (
     <>
-      <h2 className="page-title">Documents</h2>
+      <h2 className="page-title">{say(language, "doc.title")}</h2>
       <p className="quiet">{say(language, "doc.drop", { size: formatBytes(language, DEFAULT_MOST_BYTES) })}</p>
       {application.documents.map((document) => {
         const result = application.assessment.requirements.find(

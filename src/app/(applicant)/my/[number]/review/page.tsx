@@ -31,7 +31,7 @@ export default async function ReviewPage({ params }: { params: Promise<{ number:
           </section>
         ))}
       <section>
-        <h3>Documents</h3>
+        <h3>{say(language, "doc.title")}</h3>
         <ul className="dashes">
           {application.documents.flatMap((d) => d.supplied.map((s) => <li key={s.evidenceId}>{s.name}</li>))}
         </ul>

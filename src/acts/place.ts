@@ -1,0 +1,32 @@
+import { and, eq } from "drizzle-orm";
+import { z } from "zod";
+import type { RequirementResult } from "../core/assessment/result";
+import type { ask, evidence } from "../db/schema";
+import type { OpenFile } from "./file-act";
+
+/** One requirement of a file, as acts name it: its key, `file` or the id of a choice, and the list entry it is asked for. */
+export const placeFields = {
+  requirement: z.string().max(60),
+  scope: z.string().max(40),
+  entry: z.string().max(40).default(""),
+};
+
+export type Place = { readonly requirement: string; readonly scope: string; readonly entry: string };
+
+export const placeOf = ({ requirement, scope, entry }: Place): Place => ({ requirement, scope, entry });
+
+export function resultAt(file: OpenFile, at: Place): RequirementResult | undefined {
+  return file.assessment.requirements.find(
+    (r) => r.key === at.requirement && r.scope === at.scope && r.entry === at.entry,
+  );
+}
+
+/** The rows of a file that belong to a place. */
+export function rowsAt(table: typeof ask | typeof evidence, applicationId: string, at: Place) {
+  return and(
+    eq(table.applicationId, applicationId),
+    eq(table.requirement, at.requirement),
+    eq(table.scope, at.scope),
+    eq(table.entry, at.entry),
+  );
+}

@@ -1,0 +1,127 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
+import { runAct } from "../../src/acts/act";
+import { acceptEvidence, askApplicant, returnEvidence, UNDO_MS, undoJudgement } from "../../src/acts/judge-evidence";
+import type { Actor } from "../../src/core/rights/actor";
+import { supply } from "../../src/demo/applicant";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import * as documents from "../../src/demo/documents";
+import { lookAt, submittedFile, type TestFile } from "../support/submitted";
+import { DAY, makePerson, must, openWorld, type World } from "../support/world";
+
+describe("judging what was supplied", () => {
+  let world: World;
+  let officer: Actor;
+  let roundId = "";
+  let file: TestFile;
+  let no = 0;
+
+  beforeAll(async () => {
+    world = await openWorld("judging");
+    officer = await makePerson(world, "Runa Okonjo", ["officer"]);
+    ({ roundId } = await loadCatalogue(world.runtime, "2026-11-25"));
+  });
+  afterAll(() => world.close());
+  beforeEach(async () => {
+    no += 1;
+    file = await submittedFile(world, roundId, `Ilse${"abcdefghijklmnop"[no]}`);
+    world.later(DAY / 24);
+  });
+
+  const at = (requirement: string, entry = "") => ({
+    applicationId: file.applicationId,
+    requirement,
+    scope: "file",
+    entry,
+  });
+  const sendBack = (requirement: string, entry = "") =>
+    must(world, returnEvidence, officer, {
+      ...at(requirement, entry),
+      reason: "incomplete",
+      text: "The last page is missing.",
+      due: "2026-12-09",
+    });
+  const standing = async (requirement: string) =>
+    (await lookAt(world, file.applicationId)).result.requirements.find((r) => r.key === requirement)?.standing;
+  const mails = async () =>
+    (
+      await world.runtime.pool.query<{ document: string; state: string }>(
+        "select values->>'documentEn' as document, state from message where application_id = $1 and template in ('evidence-returned', 'asked') order by queued_at, document",
+        [file.applicationId],
+      )
+    ).rows.map((m) => [m.document, m.state]);
+
+  it("takes back only what was undone: of two documents sent back at once, the other stays, with its mail", async () => {
+    await sendBack("motivation");
+    await sendBack("transcript", file.filled.degree);
+    world.later(UNDO_MS - 1);
+    await must(world, undoJudgement, officer, at("motivation"));
+    expect([await standing("motivation"), await standing("transcript")]).toEqual(["to check", "returned"]);
+    expect(await mails()).toEqual([
+      ["Letter of motivation", "withdrawn"],
+      ["Transcript of records", "queued"],
+    ]);
+    const { loaded } = await lookAt(world, file.applicationId);
+    expect(loaded.facts.asks.map((a) => a.requirement)).toEqual(["transcript"]);
+  });
+
+  it("takes an ask back for ten seconds: its mail is withdrawn, and nothing waits for the applicant", async () => {
+    await must(world, askApplicant, officer, { ...at("passport"), text: "Which name do you use?", due: "2026-12-09" });
+    expect((await lookAt(world, file.applicationId)).result.file.owed.map((s) => s.kind)).toContain("answer ask");
+    await must(world, undoJudgement, officer, at("passport"));
+    expect((await lookAt(world, file.applicationId)).result.file.owed.map((s) => s.kind)).not.toContain("answer ask");
+    expect(await mails()).toEqual([["Passport or identity card", "withdrawn"]]);
+  });
+
+  it("takes nothing back once the ten seconds are over", async () => {
+    await sendBack("motivation");
+    world.later(UNDO_MS + 1);
+    expect(await runAct(world.runtime, undoJudgement, officer, at("motivation"))).toMatchObject({
+      reason: "too-late-to-undo",
+    });
+    expect([await standing("motivation"), (await mails())[0]?.[1]]).toEqual(["returned", "queued"]);
+  });
+
+  it("needs words where the reason is another one, and a document to send back", async () => {
+    const back = { ...at("motivation"), due: "2026-12-09", text: "  " };
+    expect(await runAct(world.runtime, returnEvidence, officer, { ...back, reason: "other" })).toMatchObject({
+      reason: "needs-reason",
+    });
+    expect(
+      await runAct(world.runtime, returnEvidence, officer, { ...back, requirement: "reference", reason: "unreadable" }),
+    ).toMatchObject({ reason: "not-found" });
+  });
+
+  it("is answered by a new document, which replaces the one that was sent back and keeps it in the history", async () => {
+    await sendBack("motivation");
+    world.later(DAY);
+    await supply(
+      world.runtime,
+      file.applicant,
+      file.applicationId,
+      "motivation",
+      "",
+      "again.pdf",
+      await documents.motivation(file.who, world.runtime.now()),
+    );
+    const { loaded, result } = await lookAt(world, file.applicationId);
+    expect([await standing("motivation"), loaded.facts.asks[0]?.answeredAt !== null]).toEqual(["to check", true]);
+    expect(result.file.turn).toBe("office");
+    const { rows } = await world.runtime.pool.query<{ name: string; replaced: boolean }>(
+      "select u.name, e.replaced_at is not null as replaced from evidence e join upload u on u.id = e.upload_id where e.application_id = $1 and e.requirement = 'motivation' order by e.supplied_at",
+      [file.applicationId],
+    );
+    expect(rows).toEqual([
+      { name: "motivation.pdf", replaced: true },
+      { name: "again.pdf", replaced: false },
+    ]);
+  });
+
+  it("accepts once; a second time only with a higher proof", async () => {
+    await must(world, acceptEvidence, officer, at("certificate", file.filled.degree));
+    const again = (proof: "copy" | "original seen") =>
+      runAct(world.runtime, acceptEvidence, officer, { ...at("certificate", file.filled.degree), proof });
+    expect(await again("copy")).toMatchObject({ reason: "already-done" });
+    expect(await again("original seen")).toMatchObject({ ok: true });
+    expect(await again("copy")).toMatchObject({ reason: "already-done" });
+  });
+});

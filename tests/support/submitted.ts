@@ -1,0 +1,70 @@
+import { requestReference } from "../../src/acts/request-reference";
+import { startApplication } from "../../src/acts/start-application";
+import { submitApplication } from "../../src/acts/submit-application";
+import { assess } from "../../src/core/assessment/assess";
+import type { Assessment } from "../../src/core/assessment/result";
+import type { Actor } from "../../src/core/rights/actor";
+import { database } from "../../src/db/connection";
+import { type LoadedFile, loadFile } from "../../src/db/load-file";
+import { currentOffice } from "../../src/db/office";
+import { type Filled, fillForm, supply } from "../../src/demo/applicant";
+import * as documents from "../../src/demo/documents";
+import { someone } from "../../src/demo/people";
+import type { Profile } from "../../src/demo/profile";
+import { makePerson, must, type World } from "./world";
+
+export interface TestFile {
+  readonly applicationId: string;
+  readonly choiceId: string;
+  readonly applicant: Actor;
+  readonly who: Profile;
+  readonly filled: Filled;
+}
+
+/** A file as `assess` sees it at the world's moment. */
+export async function lookAt(
+  world: World,
+  applicationId: string,
+): Promise<{ readonly loaded: LoadedFile; readonly result: Assessment }> {
+  const loaded = await loadFile(world.runtime.pool, applicationId);
+  if (!loaded) throw new Error("there is no such file");
+  const office = await currentOffice(database(world.runtime.pool));
+  return { loaded, result: assess({ ...loaded, office, at: world.runtime.now().getTime() }) };
+}
+
+/** Every document that the demo's master asks for, supplied from the profile. */
+export async function supplyAll(world: World, file: Pick<TestFile, "applicant" | "applicationId" | "who" | "filled">) {
+  const { applicant, applicationId, who, filled } = file;
+  const madeOn = world.runtime.now();
+  const all = [
+    ["passport", "", documents.passport],
+    ["certificate", filled.degree, documents.certificate],
+    ["transcript", filled.degree, documents.transcript],
+    ["motivation", "", documents.motivation],
+    ["english", "", documents.englishProof],
+  ] as const;
+  for (const [requirement, entry, make] of all)
+    await supply(
+      world.runtime,
+      applicant,
+      applicationId,
+      requirement,
+      entry,
+      `${requirement}.pdf`,
+      await make(who, madeOn),
+    );
+}
+
+/** A file of somebody at home, who owes no fee: filled, its documents supplied, its reference asked for, and submitted. */
+export async function submittedFile(world: World, roundId: string, given: string): Promise<TestFile> {
+  const applicant = await makePerson(world, given);
+  const who = someone(given, "Maarteen-Quist", { citizenships: ["IE"], residence: "IE" });
+  const { applicationId } = await must(world, startApplication, applicant, { roundId });
+  const filled = await fillForm(world.runtime, applicant, applicationId, who);
+  const choiceId = (await lookAt(world, applicationId)).result.choices[0]?.id ?? "";
+  const file = { applicationId, choiceId, applicant, who, filled };
+  await supplyAll(world, file);
+  await must(world, requestReference, applicant, { applicationId, referee: filled.referee });
+  await must(world, submitApplication, applicant, { applicationId, choiceIds: [choiceId] });
+  return file;
+}
