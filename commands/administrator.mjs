@@ -8,11 +8,11 @@ export async function run(args) {
   const [name, email] = args;
   if (!name || !email) throw new Trouble('Use: ./unvex administrator "First Last" name@office.example');
   installPackages((text) => process.stdout.write(`· ${text}\n`));
-  const { env, cluster } = await settledEnvironment();
+  const { env, database } = await settledEnvironment();
   const result = spawnSync(process.execPath, ["--import", "tsx", "commands/make-administrator.ts", name, email], {
     env,
     stdio: "inherit",
   });
-  cluster?.stop();
+  database.release();
   return result.status ?? 1;
 }

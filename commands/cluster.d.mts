@@ -1,5 +1,6 @@
 export interface Cluster {
   readonly port: number;
+  readonly found: boolean;
   readonly url: (database: string) => string;
   readonly createDatabase: (database: string) => void;
   readonly dropDatabase: (database: string) => void;
