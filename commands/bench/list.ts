@@ -52,19 +52,13 @@ export async function benchList(pool: pg.Pool, officer: Actor): Promise<void> {
   const floorDeep = await time(40, () => bare([at.order_at, at.number]));
   const countsOnly = await time(20, () => pool.query("select turn, reason, count(*) from file_standing group by 1, 2"));
   report(
-    "turn list, first page, counts included",
-    `${first.toFixed(1)} ms (counts ${countsOnly.toFixed(1)})`,
-    (first - countsOnly) / floor,
-    "at most 1.5 without counts",
-    first - countsOnly <= floor * 1.5,
+    "turn list, first page, counts kept",
+    `${first.toFixed(1)} ms (counting ${countsOnly.toFixed(1)})`,
+    first / floor,
+    "at most 1.5",
+    first <= floor * 1.5,
   );
-  report(
-    "turn list, deep page",
-    `${last.toFixed(1)} ms`,
-    (last - countsOnly) / floorDeep,
-    "at most 1.5 without counts",
-    last - countsOnly <= floorDeep * 1.5,
-  );
+  report("turn list, deep page", `${last.toFixed(1)} ms`, last / floorDeep, "at most 1.5", last <= floorDeep * 1.5);
   report(
     "find by name over the same",
     `${(await time(20, () => readView(source, turns, officer, { find: "99-004321" }))).toFixed(1)} ms`,

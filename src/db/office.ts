@@ -1,7 +1,10 @@
 import { desc } from "drizzle-orm";
-import { makeOffice, type Office, referenceSetSchema } from "../core/office/reference-set";
+import { makeOffice, NOTHING_LOADED, type Office, referenceSetSchema } from "../core/office/reference-set";
 import type { Database } from "./connection";
 import { officeReference } from "./schema";
+
+/** A fresh installation has a front page, too. */
+const EMPTY = makeOffice(0, NOTHING_LOADED);
 
 const ready = new Map<number, Office>();
 
@@ -12,7 +15,7 @@ export async function currentOffice(db: Database): Promise<Office> {
     .from(officeReference)
     .orderBy(desc(officeReference.version))
     .limit(1);
-  if (!newest) throw new Error("no office reference set has been loaded");
+  if (!newest) return EMPTY;
   const known = ready.get(newest.version);
   if (known) return known;
   const [row] = await db.select().from(officeReference).orderBy(desc(officeReference.version)).limit(1);

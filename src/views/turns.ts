@@ -1,3 +1,4 @@
+import type pg from "pg";
 import { z } from "zod";
 import { assess } from "../core/assessment/assess";
 import { combText } from "../core/assessment/comb";
@@ -69,7 +70,32 @@ interface Row {
   officer: string | null;
 }
 
+/**
+ * Counting a big office takes as long as everything else on the page together: its counts are kept for a moment, those of a
+ * small one and of one officer's files are always fresh.
+ */
+const BIG_OFFICE = 5000;
+const KEPT_MS = 5000;
+const kept = new WeakMap<pg.Pool, Map<string, { readonly until: number; readonly counts: readonly TurnCount[] }>>();
+
 async function counts(
+  ctx: ViewContext,
+  scope: readonly string[] | null,
+  mine: string | null,
+): Promise<readonly TurnCount[]> {
+  if (mine !== null) return count(ctx, scope, mine);
+  const known = kept.get(ctx.pool) ?? new Map();
+  kept.set(ctx.pool, known);
+  const key = JSON.stringify(scope);
+  const before = known.get(key);
+  if (before && before.until > performance.now()) return before.counts;
+  const fresh = await count(ctx, scope, null);
+  if (fresh.reduce((sum, c) => sum + c.count, 0) > BIG_OFFICE)
+    known.set(key, { until: performance.now() + KEPT_MS, counts: fresh });
+  return fresh;
+}
+
+async function count(
   ctx: ViewContext,
   scope: readonly string[] | null,
   mine: string | null,

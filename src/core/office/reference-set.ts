@@ -25,6 +25,19 @@ export const referenceSetSchema = z.object({
 });
 export type ReferenceSet = z.infer<typeof referenceSetSchema>;
 
+/** What holds before an office has loaded anything: nothing is known, so nothing can be decided, but every page has something to say. */
+export const NOTHING_LOADED: ReferenceSet = {
+  name: { en: "The admissions office", fr: "Le bureau des admissions" },
+  zone: "UTC",
+  currency: "EUR",
+  calendar: { weekend: [6, 7], holidays: {} },
+  groups: [],
+  scales: [],
+  tests: [],
+  areas: [],
+  targets: { check: 5, answer: 5, ask: 10, acceptOffer: 15 },
+};
+
 /** A reference set made ready for many assessments. */
 export interface Office {
   readonly version: number;
