@@ -7,7 +7,7 @@ import { Trouble } from "./trouble.mjs";
 export async function run(args) {
   const [name, email] = args;
   if (!name || !email) throw new Trouble('Use: ./unvex administrator "First Last" name@office.example');
-  installPackages((text) => process.stdout.write(`· ${text}\n`));
+  await installPackages();
   const { env, database } = await settledEnvironment();
   const result = spawnSync(process.execPath, ["--import", "tsx", "commands/make-administrator.ts", name, email], {
     env,

@@ -10,9 +10,9 @@ import { installPackages, installSystem } from "./install.mjs";
 const step = (text) => process.stdout.write(`· ${text}\n`);
 
 export async function run(args) {
-  installSystem({ browser: false }, step);
-  installPackages(step);
-  if (args.length === 0 || args.includes("page")) build(step);
+  await installSystem({ browser: false }, step);
+  await installPackages();
+  if (args.length === 0 || args.includes("page")) await build();
   const folder = path.resolve(".unvex", `bench-${process.pid}`);
   const cluster = await startCluster(folder);
   cluster.createDatabase("bench");

@@ -1,8 +1,8 @@
 /** Builds the web application, unless what is built was made from these very files. */
-import { spawnSync } from "node:child_process";
 import { createHash } from "node:crypto";
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import path from "node:path";
+import { lastLines, longWork } from "./long-work.mjs";
 import { Trouble } from "./trouble.mjs";
 
 const SOURCES = ["src", "public", "package-lock.json", "next.config.ts", "tsconfig.json"];
@@ -22,18 +22,16 @@ function fingerprint() {
   return hash.digest("hex");
 }
 
-export function build(step, folder = ".next") {
+export async function build(folder = ".next") {
   const mark = path.join(folder, ".unvex-source");
   const print = fingerprint();
   if (existsSync(mark) && readFileSync(mark, "utf8") === print) return;
-  step("building the web application (a minute or two)");
-  const result = spawnSync(process.execPath, ["node_modules/next/dist/bin/next", "build"], {
-    encoding: "utf8",
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", UNVEX_DIST: folder },
-  });
-  if (result.status !== 0)
-    throw new Trouble(
-      `The build failed:\n${`${result.stdout}\n${result.stderr}`.trim().split("\n").slice(-25).join("\n")}`,
-    );
+  const { status, output } = await longWork(
+    "building the web application (a minute or two)",
+    process.execPath,
+    ["node_modules/next/dist/bin/next", "build"],
+    { ...process.env, NEXT_TELEMETRY_DISABLED: "1", UNVEX_DIST: folder },
+  );
+  if (status !== 0) throw new Trouble(`The build failed:\n${lastLines(output, 25)}`);
   writeFileSync(mark, print);
 }

@@ -12,7 +12,7 @@ const NAME = "unvex";
  */
 export async function openDatabase(step, folder) {
   if (process.env.DATABASE_URL) return { url: process.env.DATABASE_URL, release: () => undefined };
-  installSystem({ browser: false }, step);
+  await installSystem({ browser: false }, step);
   step("starting the embedded PostgreSQL");
   const cluster = await startCluster(folder);
   cluster.createDatabase(NAME);

@@ -68,9 +68,9 @@ function printWelcome(url) {
 
 export async function run(args) {
   const fresh = args.includes("--fresh");
-  installSystem({ browser: false }, step);
-  installPackages(step);
-  build(step);
+  await installSystem({ browser: false }, step);
+  await installPackages();
+  await build();
   mkdirSync(FOLDER, { recursive: true });
   endLeftovers(path.join(FOLDER, "processes"));
   const port = await choosePort(args);

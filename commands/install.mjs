@@ -4,6 +4,7 @@ import { createHash } from "node:crypto";
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { findPostgres } from "./cluster.mjs";
+import { lastLines, longWork } from "./long-work.mjs";
 import { Trouble } from "./trouble.mjs";
 
 const has = (program) =>
@@ -21,7 +22,7 @@ export const findChromium = () =>
     )
     .find(Boolean) ?? null;
 
-function apt(packages) {
+async function apt(packages) {
   const line = `apt-get update && apt-get install -y ${packages.join(" ")}`;
   const prefix = process.getuid?.() === 0 ? [] : ["sudo", "-n"];
   if (!has("apt-get"))
@@ -34,38 +35,32 @@ function apt(packages) {
     ["apt-get", "install", "-y", "--no-install-recommends", ...packages],
   ]) {
     const [program, ...rest] = [...prefix, ...args];
-    const result = spawnSync(program, rest, { encoding: "utf8", env });
-    if (result.status !== 0)
-      throw new Trouble(
-        `\`${args.join(" ")}\` failed:\n${(result.stderr ?? String(result.error)).trim().split("\n").slice(-5).join("\n")}`,
-      );
+    const { status, output } = await longWork(args.slice(0, 2).join(" "), program, rest, env);
+    if (status !== 0) throw new Trouble(`\`${args.join(" ")}\` failed:\n${lastLines(output, 5)}`);
   }
 }
 
 /** Debian's packages that are missing, installed. */
-export function installSystem({ browser }, step) {
+export async function installSystem({ browser }, step) {
   const missing = [
     ...(findPostgres() ? [] : ["postgresql"]),
     ...(browser && !findChromium() ? ["chromium", "fonts-liberation"] : []),
   ];
   if (missing.length === 0) return;
   step(`installing ${missing.join(" and ")} from Debian's packages`);
-  apt(missing);
+  await apt(missing);
   if (!findPostgres())
     throw new Trouble("PostgreSQL was installed but its programs were not found. Look at: ls /usr/lib/postgresql");
 }
 
 /** The npm packages of the lock file, installed unless this very lock file was installed before. */
-export function installPackages(step) {
+export async function installPackages() {
   const lock = createHash("sha256").update(readFileSync("package-lock.json")).digest("hex");
   const mark = path.join("node_modules", ".unvex-lock");
   if (existsSync(mark) && readFileSync(mark, "utf8") === lock) return;
-  step("installing npm packages (a minute or two)");
-  const result = spawnSync("npm", ["ci", "--ignore-scripts", "--no-fund", "--no-audit"], { encoding: "utf8" });
-  if (result.status !== 0)
-    throw new Trouble(
-      `\`npm ci\` failed:\n${(result.stderr ?? String(result.error)).trim().split("\n").slice(-8).join("\n")}`,
-    );
+  const work = ["ci", "--ignore-scripts", "--no-fund", "--no-audit"];
+  const { status, output } = await longWork("installing npm packages (a minute or two)", "npm", work);
+  if (status !== 0) throw new Trouble(`\`npm ci\` failed:\n${lastLines(output, 8)}`);
   mkdirSync("node_modules", { recursive: true });
   writeFileSync(mark, lock);
 }

@@ -24,9 +24,9 @@ export async function settledEnvironment() {
 }
 
 export async function run(args) {
-  installPackages(step);
+  await installPackages();
   const { env, database } = await settledEnvironment();
-  build(step);
+  await build();
   const only = args.includes("--web") ? "web" : args.includes("--worker") ? "worker" : "both";
   const port = Number(env.PORT ?? 4600);
   const host = env.UNVEX_HOST ?? "127.0.0.1";

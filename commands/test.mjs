@@ -56,7 +56,7 @@ async function tests(project) {
 
 async function production() {
   try {
-    build(step, DIST);
+    await build(DIST);
     step("production build: holds");
     return { passed: 1, failed: 0 };
   } catch (error) {
@@ -80,9 +80,9 @@ const STEPS = {
   unit: () => tests("unit"),
   data: () => tests("data"),
   build: production,
-  browser: () => {
+  browser: async () => {
     // Asked for alone, it must not look at an older build.
-    build(step, DIST);
+    await build(DIST);
     return tests("browser");
   },
 };
@@ -92,8 +92,8 @@ export async function run(args) {
   const wanted = at < 0 ? Object.keys(STEPS) : args.slice(at + 1);
   const unknown = wanted.find((name) => !Object.hasOwn(STEPS, name));
   if (unknown) throw new Trouble(`There is no step ${unknown}. The steps are: ${Object.keys(STEPS).join(", ")}.`);
-  installSystem({ browser: true }, step);
-  installPackages(step);
+  await installSystem({ browser: true }, step);
+  await installPackages();
   mkdirSync(FOLDER, { recursive: true });
   let passed = 0;
   let failed = 0;

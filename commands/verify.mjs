@@ -6,7 +6,7 @@ import { installPackages } from "./install.mjs";
 
 export async function run(args) {
   const step = (text) => process.stdout.write(`· ${text}\n`);
-  installPackages(step);
+  await installPackages();
   const folder = args.includes("--demo") ? path.resolve(".unvex", "demo", "postgres") : dataFolder();
   const database = await openDatabase(step, folder);
   try {

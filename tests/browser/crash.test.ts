@@ -6,17 +6,20 @@ import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { freePort, startCluster } from "../../commands/cluster.mjs";
 import { launchWeb, launchWorker, stopAll, untilWell } from "../../commands/processes.mjs";
+import { requestReference } from "../../src/acts/request-reference";
 import { startApplication } from "../../src/acts/start-application";
 import { confirmAddress, signUp } from "../../src/auth/accounts";
 import { makeAuth } from "../../src/auth/better-auth";
 import { database, openPool } from "../../src/db/connection";
 import { migrateDatabase } from "../../src/db/migrate";
 import { openQueue, startQueue } from "../../src/db/queue";
-import { act } from "../../src/demo/applicant";
+import { act, fillForm } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
+import { someone } from "../../src/demo/people";
 import { verifyAll } from "../../src/verify";
 import { identityOf } from "../../src/views/identity";
-import { newPerson, openBrowser, type Person, untilSaved } from "../support/browser";
+import { newPerson, openBrowser, type Person, pressAndAgree, untilSaved } from "../support/browser";
+import { supplyAll } from "../support/submitted";
 
 /** Kills everything in the middle of the work, and looks at what is left: all that the page called saved, and nothing by halves. */
 describe("kill -9 in the middle", () => {
@@ -70,7 +73,12 @@ describe("kill -9 in the middle", () => {
     const account = await pool.query<{ id: string }>("select account_id as id from person");
     const actor = (await identityOf(pool, account.rows[0]?.id ?? ""))?.actor;
     if (!actor) throw new Error("no applicant");
-    ({ number } = await act(runtime, startApplication, actor, { roundId }));
+    const begun = await act(runtime, startApplication, actor, { roundId });
+    number = begun.number;
+    const who = someone("Kit", "Marram", { citizenships: ["IE"], residence: "IE" });
+    const filled = await fillForm(runtime, actor, begun.applicationId, who);
+    await supplyAll({ runtime }, { applicant: actor, applicationId: begun.applicationId, who, filled });
+    await act(runtime, requestReference, actor, { applicationId: begun.applicationId, referee: filled.referee });
     await boss.stop({ graceful: false });
     await pool.end();
     await startWeb();
@@ -168,6 +176,35 @@ describe("kill -9 in the middle", () => {
     await person.page.reload();
     expect(await town().inputValue()).toBe("While the database is down");
     expect(await whole()).toEqual(nothingByHalves);
+  });
+
+  it("the web server while an application is being submitted: it is, with all that belongs to it, or it is not", async () => {
+    const { page } = person;
+    const submitted = async () => {
+      const pool = openPool(cluster.url("crash"), 1);
+      const { rows } = await pool.query<Record<string, number>>(
+        `select (select count(*)::int from choice where submitted_at is not null) as choices, (select count(*)::int from submission) as records,
+           (select count(*)::int from event where act = 'submit-application') as events, (select count(*)::int from message where template = 'submitted') as mails`,
+      );
+      await pool.end();
+      const counts = Object.values(rows[0] ?? {});
+      expect(counts).toEqual(counts.map(() => counts[0]));
+      return counts[0] ?? 0;
+    };
+    for (const wait of [0, 15, 60, 400]) {
+      await page.goto(`${url}/my/${number}`);
+      if ((await submitted()) > 0) break;
+      await page.getByRole("button", { name: "Submit", exact: true }).first().click();
+      await page.getByRole("dialog").getByRole("button", { name: "Submit", exact: true }).click();
+      await new Promise((resolve) => setTimeout(resolve, wait));
+      web.kill("SIGKILL");
+      await startWeb();
+      expect(await whole()).toEqual(nothingByHalves);
+    }
+    await page.goto(`${url}/my/${number}`);
+    if ((await submitted()) === 0) await pressAndAgree(page, "Submit");
+    await page.getByText("We check your documents. You need to do nothing.").waitFor();
+    expect(await submitted()).toBe(1);
   });
 
   it("the worker: the mail that it was to send is sent by the next one", async () => {

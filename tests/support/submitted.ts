@@ -33,7 +33,10 @@ export async function lookAt(
 }
 
 /** Every document that the demo's master asks for, supplied from the profile. */
-export async function supplyAll(world: World, file: Pick<TestFile, "applicant" | "applicationId" | "who" | "filled">) {
+export async function supplyAll(
+  world: Pick<World, "runtime">,
+  file: Pick<TestFile, "applicant" | "applicationId" | "who" | "filled">,
+) {
   const { applicant, applicationId, who, filled } = file;
   const madeOn = world.runtime.now();
   const all = [

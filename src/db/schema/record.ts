@@ -85,7 +85,8 @@ export const fileStanding = pgTable(
     officeVersion: integer("office_version").notNull(),
   },
   (t) => [
-    index("standing_turn").on(t.turn, t.reason, t.orderAt, t.number),
+    index("standing_turn").on(t.turn, t.orderAt, t.number),
+    index("standing_reason").on(t.turn, t.reason, t.orderAt, t.number),
     index("standing_officer").on(t.officerId, t.turn, t.reason),
     index("standing_valid").on(t.validUntil),
   ],
