@@ -20,7 +20,7 @@ export function longWork(title, program, args, env = process.env) {
       output
         .trimEnd()
         .split(/[\r\n]+/u)
-        .at(-1)
+        .findLast((line) => !line.startsWith("npm warn"))
         ?.trim()
         .slice(0, WIDTH) ?? "";
     process.stdout.write(watched ? `\r\u001b[K· ${title}  ${seconds} s  ${last}` : `  ${seconds} s  ${last}\n`);

@@ -1,0 +1,107 @@
+import { describe, expect, it } from "vitest";
+import { mes } from "../../demo/rulebooks/mes";
+import type { Condition } from "../rules/condition";
+import { rulebookProblems } from "./problems";
+import { type RulebookBody, rulebookSchema } from "./rulebook";
+
+const reads = (fact: string): Condition => ({ fact, is: "known" });
+const found = (body: RulebookBody) => rulebookProblems(body).map((p) => `${p.code} ${p.about}`);
+
+/** The demo's rulebook with one thing changed, as a plain copy. */
+function changed(change: (body: RulebookBody) => Partial<RulebookBody>): RulebookBody {
+  const copy = rulebookSchema.parse(JSON.parse(JSON.stringify(mes)));
+  return { ...copy, ...change(copy) };
+}
+const withRule = (rule: Condition) =>
+  changed((b) => ({
+    entryRules: [{ key: "extra", title: { en: "Extra", fr: "De plus" }, rule, curable: null }, ...b.entryRules],
+  }));
+
+describe("what keeps a rulebook from being published", () => {
+  it("is nothing in the demo's", () => expect(found(mes)).toEqual([]));
+
+  it.each([
+    ["a fact of a section that is not there", reads("person.shoeSize"), ["unknown-fact extra: person.shoeSize"]],
+    ["a measure that nobody works out", reads("measure.luck"), ["unknown-fact extra: measure.luck"]],
+    [
+      "a field of a list that it does not have",
+      { some: "degrees", where: reads("it.colour") },
+      ["unknown-fact extra: degrees.colour"],
+    ],
+    [
+      "a sum over something that is no field",
+      { sum: "courses", of: "weight", is: "atLeast", value: 10 },
+      ["unknown-fact extra: courses.weight"],
+    ],
+    ["a count of a list that is not there", { count: "boats", is: "atLeast", value: 1 }, ["unknown-fact extra: boats"]],
+    [
+      "a limit that is a fact which is not there",
+      { fact: "person.birthDate", is: "atMost", value: { fact: "answers.boat.built" } },
+      ["unknown-fact extra: answers.boat.built"],
+    ],
+    [
+      "the same under all, any, not and at least n of",
+      { all: [{ any: [{ not: { atLeast: 1, of: [reads("x.y")] } }] }] },
+      ["unknown-fact extra: x.y"],
+    ],
+  ] as const)("is a rule that reads %s", (_, rule, problems) =>
+    expect(found(withRule(rule as Condition))).toEqual(problems),
+  );
+
+  it.each([
+    reads("start"),
+    reads("group"),
+    reads("person.birthDate"),
+    reads("measure.grade"),
+    { count: "degrees", is: "atLeast", value: 1 } as const,
+    { sum: "courses", of: "ects", is: "atLeast", value: 10 } as const,
+  ])("is not a rule that reads what is asked for or given: %j", (rule) => expect(found(withRule(rule))).toEqual([]));
+
+  it("is a condition on a section, a field, a requirement or a fee that reads something unknown", () => {
+    const when = reads("nobody.asks");
+    const broken = changed((b) => ({
+      sections: b.sections.map((s, i) =>
+        i === 0 ? { ...s, when, fields: s.fields.map((f, k) => (k === 0 ? { ...f, when } : f)) } : s,
+      ),
+      requirements: b.requirements.map((r, i) => (i === 0 ? { ...r, when } : r)),
+      fees: b.fees.map((f, i) => (i === 0 ? { ...f, when } : f)),
+    }));
+    const first = broken.sections[0];
+    expect(rulebookProblems(broken).map((p) => p.about)).toEqual([
+      `${first?.key}: nobody.asks`,
+      `${first?.key}.${first?.fields[0]?.key}: nobody.asks`,
+      `${broken.requirements[0]?.key}: nobody.asks`,
+      `${broken.fees[0]?.key}: nobody.asks`,
+    ]);
+  });
+
+  it("is a requirement that leads nowhere, each with its own name for it", () => {
+    const title = { en: "Lost", fr: "Perdu" };
+    const common = { title, scope: "file" as const, neededBy: "submission" as const };
+    const lost = rulebookSchema.shape.requirements.parse([
+      { ...common, key: "a", kind: "sections", sections: ["nowhere"] },
+      { ...common, key: "b", kind: "document", proof: "copy", shows: ["person.hat"] },
+      { ...common, key: "c", kind: "fee", item: "tip" },
+      { ...common, key: "d", kind: "reference", count: 1, role: "any" },
+    ]);
+    expect(found(changed(() => ({ requirements: lost })))).toEqual([
+      "unknown-section a: nowhere",
+      "unknown-field b: person.hat",
+      "unknown-fee c: tip",
+    ]);
+  });
+
+  it("is a key that comes twice, among sections, requirements and rules alike", () => {
+    const twice = <T>(all: readonly T[]) => [...all, ...all.slice(0, 1)];
+    const body = changed((b) => ({
+      sections: twice(b.sections),
+      requirements: twice(b.requirements),
+      entryRules: twice(b.entryRules),
+    }));
+    expect(found(body)).toEqual([
+      `duplicate-key ${body.sections[0]?.key}`,
+      `duplicate-key ${body.requirements[0]?.key}`,
+      `duplicate-key ${body.entryRules[0]?.key}`,
+    ]);
+  });
+});

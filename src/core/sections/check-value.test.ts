@@ -1,0 +1,111 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { referenceSet } from "../../demo/reference-set";
+import type { Json } from "../assessment/facts";
+import { checkValue } from "./check-value";
+import { type Field, fieldSchema } from "./definition";
+
+const title = { en: "A field", fr: "Un champ" };
+const field = (kind: Field["kind"], more: Partial<Field> = {}): Field =>
+  fieldSchema.parse({ key: "field", kind, title, required: true, ...more });
+const options = [{ value: "a", title }];
+const code = (kind: Field["kind"], value: Json, more: Partial<Field> = {}, test?: string) =>
+  checkValue(field(kind, more), referenceSet, value, test)?.code ?? "fine";
+const KINDS = fieldSchema.shape.kind.options;
+
+describe("a typed value", () => {
+  it.each<[Field["kind"], Json, string, Partial<Field>?]>([
+    ["text", "x".repeat(2000), "fine"],
+    ["text", "x".repeat(2001), "too-long"],
+    ["text", "abcd", "too-long", { most: 3 }],
+    ["text", "🌊🌊🌊", "fine", { most: 3 }],
+    ["longText", "x".repeat(20_000), "fine"],
+    ["longText", "x".repeat(20_001), "too-long"],
+    ["text", 5, "wrong-kind"],
+    ["text", ["a"], "wrong-kind"],
+    ["name", "Adaeze", "fine"],
+    ["name", "Ní Dhónaill-O’Shea", "fine"],
+    ["name", "王小明", "fine"],
+    ["name", "R2 D2", "digits-in-name"],
+    ["name", "two\nlines", "digits-in-name"],
+    ["date", "2027-02-28", "fine"],
+    ["date", "2027-02-29", "not-a-date"],
+    ["date", "28/02/2027", "not-a-date"],
+    ["country", "SR", "fine"],
+    ["country", "XXA", "fine"],
+    ["country", "XXD", "not-in-list"],
+    ["country", "sr", "not-in-list"],
+    ["countries", ["SR", "NL"], "fine"],
+    ["countries", [], "fine"],
+    ["countries", ["Suriname"], "not-in-list"],
+    ["countries", "SR", "not-in-list"],
+    ["decimal", "15.5", "fine"],
+    ["decimal", "15,5", "fine"],
+    ["decimal", "fifteen", "not-a-number"],
+    ["decimal", "1e3", "not-a-number"],
+    ["decimal", "-1", "out-of-range"],
+    ["decimal", "61", "out-of-range", { least: 1, most: 60 }],
+    ["decimal", "60", "fine", { least: 1, most: 60 }],
+    ["email", "a.b@c.example", "fine"],
+    ["email", "a.b@c", "not-an-email"],
+    ["email", "nobody", "not-an-email"],
+    ["phone", "+597 42 13 00", "fine"],
+    ["phone", "(01) 555-0199", "fine"],
+    ["phone", "call me", "not-a-phone"],
+    ["phone", "12345", "not-a-phone"],
+    ["choice", "a", "fine", { options }],
+    ["choice", "b", "not-in-list", { options }],
+    ["choice", "a", "not-in-list"],
+    ["scale", "to20", "fine"],
+    ["scale", "other", "fine"],
+    ["scale", "to21", "not-in-list"],
+    ["area", "natural", "fine"],
+    ["area", "magic", "not-in-list"],
+    ["test", "het", "fine"],
+    ["test", "xyz", "not-in-list"],
+    ["yesNo", false, "fine"],
+    ["yesNo", "no", "wrong-kind"],
+    ["agree", true, "fine"],
+    ["agree", "yes", "wrong-kind"],
+  ])("of kind %s, %j, is %s", (kind, value, expected, more = {}) => expect(code(kind, value, more)).toBe(expected));
+
+  it("names the limit that it passed, so that the sentence can", () => {
+    expect(checkValue(field("text", { most: 3 }), referenceSet, "abcd")).toEqual({ code: "too-long", most: 3 });
+    expect(checkValue(field("decimal", { least: 1, most: 60 }), referenceSet, "0")).toEqual({
+      code: "out-of-range",
+      least: 1,
+      most: 60,
+    });
+  });
+
+  it("of scores is judged by the test that the entry names; a part still to come is no mistake", () => {
+    expect(code("scores", { L: "41" }, {}, "het")).toBe("fine");
+    expect(checkValue(field("scores"), referenceSet, { L: "51", R: "43" }, "het")).toEqual({
+      code: "scores",
+      parts: ["L"],
+    });
+    expect(code("scores", { L: "41" })).toBe("fine"); // no test named yet
+    expect(code("scores", { L: 41 }, {}, "het")).toBe("wrong-kind");
+    expect(code("scores", "41", {}, "het")).toBe("wrong-kind");
+    expect(code("scores", ["41"], {}, "het")).toBe("wrong-kind");
+  });
+
+  it("that is empty is never wrong: gaps never hinder saving", () => {
+    for (const kind of KINDS) for (const empty of [null, ""]) expect(code(kind, empty)).toBe("fine");
+  });
+
+  it("of whatever kind and shape is answered, never thrown at", () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...KINDS),
+        fc.jsonValue(),
+        fc.option(fc.constantFrom("het", "kle", "no such")),
+        (kind, value, test) => {
+          const issue = checkValue(field(kind), referenceSet, value as Json, test ?? undefined);
+          return issue === null || issue.code.length > 0;
+        },
+      ),
+      { numRuns: 2000 },
+    );
+  });
+});
