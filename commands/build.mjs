@@ -22,10 +22,11 @@ function fingerprint() {
   return hash.digest("hex");
 }
 
+/** @returns whether there was anything to build */
 export async function build(folder = ".next") {
   const mark = path.join(folder, ".unvex-source");
   const print = fingerprint();
-  if (existsSync(mark) && readFileSync(mark, "utf8") === print) return;
+  if (existsSync(mark) && readFileSync(mark, "utf8") === print) return false;
   const { status, output } = await longWork(
     "building the web application (a minute or two)",
     process.execPath,
@@ -34,4 +35,5 @@ export async function build(folder = ".next") {
   );
   if (status !== 0) throw new Trouble(`The build failed:\n${lastLines(output, 25)}`);
   writeFileSync(mark, print);
+  return true;
 }

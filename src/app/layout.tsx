@@ -1,10 +1,9 @@
-import "@fontsource-variable/newsreader/index.css";
-import "@fontsource-variable/public-sans/index.css";
 import "../ui/styles/base.css";
 import "../ui/styles/applicant.css";
 import "../ui/styles/office.css";
 import type { Metadata } from "next";
 import type { ReactNode } from "react";
+import { fontClasses } from "../ui/fonts";
 import { locale } from "./request";
 
 export const metadata: Metadata = {
@@ -15,7 +14,7 @@ export const metadata: Metadata = {
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   return (
-    <html lang={await locale()}>
+    <html lang={await locale()} className={fontClasses}>
       <body>{children}</body>
     </html>
   );

@@ -1,84 +1,70 @@
-import type { Bar } from "../core/assessment/result";
+import { readComb } from "../core/assessment/comb";
 import type { Standing } from "../core/requirements/definition";
 
-/** One bar of a comb: its shape tells the standing. It is drawn in the current colour, which is ink unless it holds the file up. */
-export function CombBar({ standing, holds, large = false }: { standing: Standing; holds: boolean; large?: boolean }) {
-  const width = large ? 12 : 8;
-  const height = large ? 26 : 18;
-  const top = large ? 5 : 4;
-  const outline = (
-    <rect
-      x={0.75}
-      y={top + 0.75}
-      width={width - 1.5}
-      height={height - 1.5}
-      fill="none"
-      stroke="currentColor"
-      strokeWidth={1.5}
-    />
-  );
-  return (
-    <svg
-      width={width}
-      height={height + top}
-      viewBox={`0 0 ${width} ${height + top}`}
-      data-holds={holds}
-      aria-hidden="true"
-    >
-      {shape()}
-    </svg>
-  );
+interface Size {
+  readonly width: number;
+  readonly height: number;
+  /** Room above the bar for the mark of what is on its way. */
+  readonly top: number;
+}
 
-  function shape() {
-    switch (standing) {
-      case "missing":
-        return outline;
-      case "promised":
-        return (
-          <>
-            {outline}
-            <circle cx={width / 2} cy={1.6} r={1.6} fill="currentColor" />
-          </>
-        );
-      case "to check":
-        return (
-          <>
-            {outline}
-            <rect x={0} y={top + height / 2} width={width} height={height / 2} fill="currentColor" />
-          </>
-        );
-      case "accepted":
-        return <rect x={0} y={top} width={width} height={height} fill="currentColor" />;
-      case "returned":
-        return (
-          <path
-            d={`M0 ${top}H${width}V${top + height * 0.33}L${width * 0.4} ${top + height * 0.5}L${width} ${top + height * 0.67}V${top + height}H0Z`}
-            fill="currentColor"
-          />
-        );
-      case "excused":
-      case "not needed":
-        return <rect x={0} y={top + height - 2} width={width} height={2} fill="currentColor" />;
-    }
+const SMALL: Size = { width: 8, height: 18, top: 4 };
+const LARGE: Size = { width: 12, height: 26, top: 5 };
+const GAP = 4;
+const LINE = 1.5;
+
+const box = (x: number, y: number, width: number, height: number) => `M${x} ${y}h${width}v${height}h-${width}z`;
+
+/** A frame without its filling, drawn as one box inside the other. */
+const frame = (x: number, y: number, width: number, height: number) =>
+  box(x, y, width, height) + box(x + LINE, y + LINE, width - 2 * LINE, height - 2 * LINE);
+
+/** The shape of a bar, which tells the standing, as an SVG path to be filled by the even-odd rule. */
+function barShape(standing: Standing, x: number, { width, height, top }: Size): string {
+  const half = height / 2;
+  switch (standing) {
+    case "missing":
+      return frame(x, top, width, height);
+    case "promised":
+      return `M${x + width / 2 - LINE} ${LINE}a${LINE} ${LINE} 0 1 0 3 0a${LINE} ${LINE} 0 1 0 -3 0z${frame(x, top, width, height)}`;
+    case "to check":
+      return `${box(x, top, width, half)}${box(x + LINE, top + LINE, width - 2 * LINE, half - LINE)}${box(x, top + half, width, half)}`;
+    case "accepted":
+      return box(x, top, width, height);
+    case "returned":
+      return `M${x} ${top}h${width}v${height / 3}l${-width / 2} ${height / 6}l${width / 2} ${height / 6}v${height / 3}h-${width}z`;
+    case "excused":
+    case "not needed":
+      return box(x, top + height - 2, width, 2);
   }
 }
 
-/** A file's requirements as a row of bars, with the same in words for those who do not see it. */
-export function Comb({
-  bars,
-  turn,
-  words,
-}: {
-  bars: readonly Pick<Bar, "standing" | "holds">[];
-  turn: string;
-  words: string;
-}) {
+/** One bar of a comb, drawn in the current colour, which is ink unless it holds the file up. */
+export function CombBar({ standing, holds, large = false }: { standing: Standing; holds: boolean; large?: boolean }) {
+  const size = large ? LARGE : SMALL;
   return (
-    <span className="comb" data-turn={turn} role="img" aria-label={words} title={words}>
-      {bars.map((bar, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: bars have a fixed order and no identity of their own
-        <CombBar key={i} standing={bar.standing} holds={bar.holds} />
-      ))}
+    <svg width={size.width} height={size.height + size.top} aria-hidden="true">
+      <path data-holds={holds} fillRule="evenodd" d={barShape(standing, 0, size)} />
+    </svg>
+  );
+}
+
+/**
+ * A file's requirements as a row of bars, with the same in words for those who do not see it. A list shows fifty of them, so a
+ * comb is one path, and one more for what holds the file up.
+ * @param text as `combText` wrote it
+ */
+export function Comb({ text, turn, words }: { text: string; turn: string; words: string }) {
+  const bars = readComb(text);
+  const draw = (holding: boolean) =>
+    bars.map((b, i) => (b.holds === holding ? barShape(b.standing, i * (SMALL.width + GAP), SMALL) : "")).join("");
+  const holding = draw(true);
+  return (
+    <span className="comb" data-turn={turn} role="img" title={words}>
+      <svg width={bars.length * (SMALL.width + GAP) - GAP} height={SMALL.height + SMALL.top} aria-hidden="true">
+        <path fillRule="evenodd" d={draw(false)} />
+        {holding ? <path data-holds="true" fillRule="evenodd" d={holding} /> : null}
+      </svg>
     </span>
   );
 }

@@ -26,7 +26,7 @@ export const theme: ThemeConfig = {
     borderRadius: 2,
     borderRadiusLG: 2,
     borderRadiusSM: 2,
-    fontFamily: "'Public Sans Variable', system-ui, sans-serif",
+    fontFamily: "var(--sans)",
     fontSize: 14,
     boxShadow: "none",
     boxShadowSecondary: "0 2px 0 rgba(27,36,48,0.10)",

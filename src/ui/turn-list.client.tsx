@@ -1,11 +1,11 @@
 "use client";
 
-import { Button, Checkbox } from "antd";
+import { Button } from "antd";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
-import type { Bar } from "../core/assessment/result";
+import { readComb } from "../core/assessment/comb";
 import { formatDate } from "../text/format";
 import type { PeekData } from "../views/peek";
 import { Comb, CombBar } from "./comb";
@@ -18,7 +18,8 @@ export interface TurnLine {
   readonly programmes: string;
   readonly turn: string;
   readonly turnWord: string;
-  readonly comb: readonly Pick<Bar, "standing" | "holds">[];
+  /** As `combText` wrote it. */
+  readonly comb: string;
   readonly deed: string;
   readonly left: string;
   readonly late: boolean;
@@ -47,6 +48,12 @@ const KEYS = [
   ["/", "find anyone, any number"],
 ] as const;
 
+/** A ticked box keeps the focus; the keys of the list go on working there, and nowhere else where something is typed. */
+const ON_THE_LIST = {
+  enableOnFormTags: ["input"],
+  ignoreEventWhen: ({ target }: KeyboardEvent) => target instanceof HTMLInputElement && target.type !== "checkbox",
+} as const;
+
 export function TurnList({ title, total, rows, mine, mineHref, nextHref, firstHref, take }: Props) {
   const router = useRouter();
   const [cursor, setCursor] = useState(0);
@@ -74,11 +81,11 @@ export function TurnList({ title, total, rows, mine, mineHref, nextHref, firstHr
     setMarked(new Set());
     router.refresh();
   };
-  useHotkeys("j,down", () => move(1), { preventDefault: true }, [cursor, rows]);
-  useHotkeys("k,up", () => move(-1), { preventDefault: true }, [cursor, rows]);
-  useHotkeys("enter", open, { enabled: row !== undefined }, [cursor, rows]);
-  useHotkeys("x", () => row && mark(row.id), {}, [cursor, rows]);
-  useHotkeys("t", () => void takeThem(), {}, [cursor, rows, marked]);
+  useHotkeys("j,down", () => move(1), { ...ON_THE_LIST, preventDefault: true }, [cursor, rows]);
+  useHotkeys("k,up", () => move(-1), { ...ON_THE_LIST, preventDefault: true }, [cursor, rows]);
+  useHotkeys("enter", open, { ...ON_THE_LIST, enabled: row !== undefined }, [cursor, rows]);
+  useHotkeys("x", () => row && mark(row.id), ON_THE_LIST, [cursor, rows]);
+  useHotkeys("t", () => void takeThem(), ON_THE_LIST, [cursor, rows, marked]);
 
   return (
     <>
@@ -112,7 +119,12 @@ export function TurnList({ title, total, rows, mine, mineHref, nextHref, firstHr
           {rows.map((line, i) => (
             // biome-ignore lint/a11y/useKeyWithClickEvents: the keyboard moves the cursor with j and k; the name is a link
             <li key={line.id} data-cursor={i === cursor} onClick={() => setCursor(i)}>
-              <Checkbox checked={marked.has(line.id)} onChange={() => mark(line.id)} aria-label={`Mark ${line.name}`} />
+              <input
+                type="checkbox"
+                checked={marked.has(line.id)}
+                onChange={() => mark(line.id)}
+                aria-label={`Mark ${line.name}`}
+              />
               <span className={line.late ? "left late" : "left"} title={line.due}>
                 {line.left}
               </span>
@@ -120,7 +132,7 @@ export function TurnList({ title, total, rows, mine, mineHref, nextHref, firstHr
                 {line.name}
               </Link>
               <span className="quiet codes">{line.programmes}</span>
-              <Comb bars={line.comb} turn={line.turn} words={combWords(line.comb)} />
+              <Comb text={line.comb} turn={line.turn} words={combWords(line.comb)} />
               <span className="deed">
                 {line.turn === "office" ? null : (
                   <>
@@ -153,9 +165,9 @@ export function TurnList({ title, total, rows, mine, mineHref, nextHref, firstHr
 }
 
 /** The comb in words: how many of each standing. */
-function combWords(bars: TurnLine["comb"]): string {
+function combWords(comb: string): string {
   const counts = new Map<string, number>();
-  for (const bar of bars) counts.set(bar.standing, (counts.get(bar.standing) ?? 0) + 1);
+  for (const bar of readComb(comb)) counts.set(bar.standing, (counts.get(bar.standing) ?? 0) + 1);
   return [...counts].map(([standing, count]) => `${count} ${standing}`).join(", ");
 }
 
@@ -177,10 +189,9 @@ function Peek({ line, onOpen, onTake }: { line: TurnLine; onOpen: () => void; on
   return (
     <>
       <h2 className="serif">{line.name}</h2>
-      <p className="quiet">
-        No. {line.number}
-        {data?.group ? ` · ${data.group}` : ""}
-        {data?.birthDate ? ` · born ${formatDate("en", data.birthDate)}` : ""}
+      <p className="quiet">No. {line.number}</p>
+      <p className="quiet who">
+        {[data?.group, data?.birthDate ? `born ${formatDate("en", data.birthDate)}` : null].filter(Boolean).join(" · ")}
       </p>
       <h3>Next step</h3>
       <p>

@@ -1,11 +1,11 @@
 import AxeBuilder from "@axe-core/playwright";
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { newPerson, openBrowser, type Person, signIn } from "../support/browser";
+import { jumpsOn, newPerson, openBrowser, type Person, signIn } from "../support/browser";
 
 const PHONE = { width: 390, height: 844 };
 
-/** The main screens as each role sees them: nothing that axe finds, no word of the console, nothing wider than the window. */
+/** The main screens as each role sees them: nothing that axe finds, no word of the console, nothing wider than the window, nothing that jumps. */
 describe("the main screens", () => {
   let browser: Browser;
   beforeAll(async () => {
@@ -21,6 +21,7 @@ describe("the main screens", () => {
     expect(complaints).toEqual([]);
     const overflow = await page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth");
     expect(overflow).toBe(0);
+    expect(await jumpsOn(page)).toEqual([]);
   }
 
   it.each(["/", "/sign-in", "/sign-up", "/lost-password", "/stand-in/tray", "/link/not-a-link-at-all", "/nowhere"])(

@@ -87,6 +87,7 @@ describe("accounts", () => {
 
   it("do not tell whether an address is known: a second sign-up answers alike and tells the owner", async () => {
     await confirmed();
+    world.later(1);
     await expect(open()).resolves.toBeUndefined();
     expect((await mails()).map((m) => m.template)).toEqual(["confirm-address", "already-has-account"]);
     await expect(askForLink(accounts, "nobody@people.example", "set password")).resolves.toBeUndefined();
@@ -220,6 +221,7 @@ describe("accounts", () => {
 
   it("of invited staff are not taken by signing up with their address, and survive a link that was cut short", async () => {
     await must(world, makeStaff, SYSTEM, { name: "Staff", email, role: "officer" });
+    world.later(1);
     await open();
     const { rowCount } = await world.runtime.pool.query("select 1 from auth_user where email = $1", [email]);
     expect([rowCount, (await mails()).map((m) => m.template)]).toEqual([0, ["staff-invited", "already-has-account"]]);

@@ -26,6 +26,16 @@ export interface Person {
   readonly complaints: string[];
 }
 
+/** Notes, before the page has anything to show, how far things on it move that nobody moved. */
+const WATCH_JUMPS = `window.jumps = [];
+new PerformanceObserver((list) => {
+  for (const entry of list.getEntries()) if (!entry.hadRecentInput) window.jumps.push(
+    entry.value.toFixed(4) + ": " + entry.sources.map((s) => s.node?.className || s.node?.nodeName).join(", "));
+}).observe({ type: "layout-shift", buffered: true });`;
+
+/** What has jumped on the page since it was loaded: how far, as a share of the window, and what. */
+export const jumpsOn = (page: Page): Promise<readonly string[]> => page.evaluate<readonly string[]>("window.jumps");
+
 /** A window of somebody's own, whose console is listened to. */
 export async function newPerson(
   browser: Browser,
@@ -39,6 +49,7 @@ export async function newPerson(
     baseURL: inject("appUrl"),
   });
   context.setDefaultTimeout(20_000);
+  await context.addInitScript(WATCH_JUMPS);
   const page = await context.newPage();
   const complaints: string[] = [];
   page.on("console", (m) => {

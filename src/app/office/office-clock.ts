@@ -1,5 +1,4 @@
 import "server-only";
-import { readComb } from "../../core/assessment/comb";
 import { STEP_KINDS, type StepKind } from "../../core/assessment/result";
 import { webRuntime } from "../../runtime";
 import { formatDate, formatMoment } from "../../text/format";
@@ -28,7 +27,7 @@ export async function officeClock() {
       programmes: row.programmes.replace(/ /gu, " · "),
       turn: row.turn,
       turnWord: TURN_WORDS[row.turn] ?? row.turn,
-      comb: readComb(row.comb),
+      comb: row.comb,
       deed: deed(row),
       left: row.dueAt ? left.text : "—",
       late: left.late,

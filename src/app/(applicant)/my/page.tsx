@@ -1,6 +1,5 @@
 import Link from "next/link";
 import { redirect } from "next/navigation";
-import { readComb } from "../../../core/assessment/comb";
 import { isTextKey, say } from "../../../text/say";
 import { Comb } from "../../../ui/comb";
 import { myApplications } from "../../../views/my-application";
@@ -34,11 +33,7 @@ export default async function MyPage() {
                 {say(language, "mine.number", { number: line.number })} ·{" "}
                 {isTextKey(key) ? say(language, key) : line.stage}
               </span>
-              <Comb
-                bars={readComb(line.comb)}
-                turn={line.turn}
-                words={isTextKey(key) ? say(language, key) : line.stage}
-              />
+              <Comb text={line.comb} turn={line.turn} words={isTextKey(key) ? say(language, key) : line.stage} />
             </li>
           );
         })}
