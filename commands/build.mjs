@@ -5,7 +5,9 @@ import path from "node:path";
 import { lastLines, longWork } from "./long-work.mjs";
 import { Trouble } from "./trouble.mjs";
 
-const SOURCES = ["src", "public", "package-lock.json", "next.config.ts", "tsconfig.json"];
+const SOURCES = ["src", "public", "package-lock.json", "next.config.ts", "tsconfig.json", "commands/library-css.ts"];
+/** Made by the build itself. */
+const MADE = path.join("src", "ui", "styles", "library.css");
 
 function filesIn(place) {
   if (!existsSync(place)) return [];
@@ -17,9 +19,14 @@ function filesIn(place) {
 
 function fingerprint() {
   const hash = createHash("sha256");
-  for (const file of SOURCES.flatMap(filesIn).filter((f) => !f.endsWith(".test.ts")))
+  for (const file of SOURCES.flatMap(filesIn).filter((f) => !f.endsWith(".test.ts") && f !== MADE))
     hash.update(file).update("\0").update(readFileSync(file));
   return hash.digest("hex");
+}
+
+async function run(title, args, env = {}) {
+  const { status, output } = await longWork(title, process.execPath, args, { ...process.env, ...env });
+  if (status !== 0) throw new Trouble(`The build failed:\n${lastLines(output, 25)}`);
 }
 
 /** @returns whether there was anything to build */
@@ -27,13 +34,11 @@ export async function build(folder = ".next") {
   const mark = path.join(folder, ".unvex-source");
   const print = fingerprint();
   if (existsSync(mark) && readFileSync(mark, "utf8") === print) return false;
-  const { status, output } = await longWork(
-    "building the web application (a minute or two)",
-    process.execPath,
-    ["node_modules/next/dist/bin/next", "build"],
-    { ...process.env, NEXT_TELEMETRY_DISABLED: "1", UNVEX_DIST: folder },
-  );
-  if (status !== 0) throw new Trouble(`The build failed:\n${lastLines(output, 25)}`);
+  await run("making the style sheet of the component library", ["--import", "tsx", "commands/library-css.ts"]);
+  await run("building the web application (a minute or two)", ["node_modules/next/dist/bin/next", "build"], {
+    NEXT_TELEMETRY_DISABLED: "1",
+    UNVEX_DIST: folder,
+  });
   writeFileSync(mark, print);
   return true;
 }

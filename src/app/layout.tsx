@@ -1,3 +1,4 @@
+import "../ui/styles/library.css";
 import "../ui/styles/base.css";
 import "../ui/styles/applicant.css";
 import "../ui/styles/office.css";

@@ -1,9 +1,10 @@
 "use client";
 
-import { App, Button } from "antd";
+import { Button } from "antd";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { Locale } from "../core/text/local-text";
+import { useDialogs } from "./library.client";
 
 const CANCEL: Readonly<Record<Locale, string>> = { en: "Not now", fr: "Pas maintenant" };
 
@@ -21,7 +22,7 @@ export function ConfirmPress({
   primary?: boolean;
   locale: Locale;
 }) {
-  const { modal } = App.useApp();
+  const dialogs = useDialogs();
   const router = useRouter();
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -38,7 +39,7 @@ export function ConfirmPress({
         type={primary ? "primary" : "default"}
         loading={busy}
         onClick={() =>
-          void modal.confirm({
+          void dialogs.confirm({
             title: label,
             content: question,
             icon: null,

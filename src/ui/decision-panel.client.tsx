@@ -1,10 +1,11 @@
 "use client";
 
-import { App, Button, Input } from "antd";
+import { Button, Input } from "antd";
 import { useState } from "react";
 import { formatDate } from "../text/format";
 import type { FileData } from "../views/file";
 import type { FileActs } from "./file-acts";
+import { useDialogs } from "./library.client";
 
 interface Props {
   readonly data: FileData;
@@ -16,13 +17,13 @@ interface Props {
 type Choice = FileData["choices"][number];
 
 function Prepared({ data, me, acts, after, choice }: Props & { choice: Choice }) {
-  const { modal } = App.useApp();
+  const dialogs = useDialogs();
   const { decision } = choice;
   if (!decision) return null;
   const target = { applicationId: data.id, choiceId: choice.id };
   const mayRelease = me.lead && decision.preparedById !== me.id;
   const release = () =>
-    void modal.confirm({
+    void dialogs.confirm({
       title: "Release the decision",
       icon: null,
       content: `This tells ${data.name} at ${data.email}: ${decision.kind}, ${choice.code} ${choice.title.en}. It cannot be taken back.`,

@@ -1,6 +1,6 @@
 "use client";
 
-import { App, Button } from "antd";
+import { Button } from "antd";
 import { useRouter } from "next/navigation";
 import { useEffect, useMemo, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
@@ -13,6 +13,7 @@ import type { FileActs, Place, Said } from "./file-acts";
 import { Evidence } from "./file-evidence.client";
 import { Findings } from "./findings";
 import { KeyList } from "./key-list.client";
+import { useDialogs } from "./library.client";
 import { ReturnForm } from "./return-form.client";
 import { ValuePanel } from "./value-panel.client";
 
@@ -63,7 +64,7 @@ function noteOf(data: FileData, r: RequirementResult): string {
 
 export function FileWork({ data, me, askDay, acts }: Props) {
   const router = useRouter();
-  const { modal } = App.useApp();
+  const dialogs = useDialogs();
   const requirements = data.assessment.requirements;
   const firstOpen = requirements.findIndex(
     (r) =>
@@ -160,7 +161,7 @@ export function FileWork({ data, me, askDay, acts }: Props) {
   const excuse = () => {
     if (!place || !requirement) return;
     let reason = "";
-    void modal.confirm({
+    void dialogs.confirm({
       title: `Excuse: ${requirement.title.en}`,
       icon: null,
       content: (

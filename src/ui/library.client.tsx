@@ -1,15 +1,35 @@
 "use client";
 
-import { createCache, extractStyle, StyleProvider } from "@ant-design/cssinjs";
-import { App, ConfigProvider } from "antd";
+import { StyleProvider } from "@ant-design/cssinjs";
+import { ConfigProvider, Modal } from "antd";
 import enGB from "antd/locale/en_GB";
 import frFR from "antd/locale/fr_FR";
-import { useServerInsertedHTML } from "next/navigation";
-import { type ReactNode, useRef, useState } from "react";
+import { createContext, type ReactNode, useContext } from "react";
 import type { Locale } from "../core/text/local-text";
 import { applicantTheme, theme } from "./theme";
 
-/** The component library with our tokens; its styles go into the page with the first HTML, so nothing jumps. */
+type Dialogs = ReturnType<typeof Modal.useModal>[0];
+
+const DialogContext = createContext<Dialogs | null>(null);
+
+/** Dialogs that ask before something is done, in the face and language of the page. */
+export function useDialogs(): Dialogs {
+  const dialogs = useContext(DialogContext);
+  if (!dialogs) throw new Error("dialogs need the Library around them");
+  return dialogs;
+}
+
+function DialogProvider({ children }: { children: ReactNode }) {
+  const [dialogs, place] = Modal.useModal();
+  return (
+    <DialogContext value={dialogs}>
+      {children}
+      {place}
+    </DialogContext>
+  );
+}
+
+/** The component library with our tokens. Its styles are a file of the build, so that nothing is worked out for each page. */
 export function Library({
   nonce,
   locale,
@@ -21,16 +41,8 @@ export function Library({
   face: "applicant" | "office";
   children: ReactNode;
 }) {
-  const [cache] = useState(() => createCache());
-  const inserted = useRef(false);
-  useServerInsertedHTML(() => {
-    if (inserted.current) return null;
-    inserted.current = true;
-    // biome-ignore lint/security/noDangerouslySetInnerHtml: the library's own style sheet, made by the library
-    return <style id="library" nonce={nonce} dangerouslySetInnerHTML={{ __html: extractStyle(cache, true) }} />;
-  });
   return (
-    <StyleProvider cache={cache} layer>
+    <StyleProvider layer>
       <ConfigProvider
         theme={face === "applicant" ? applicantTheme : theme}
         locale={locale === "fr" ? frFR : enGB}
@@ -38,7 +50,7 @@ export function Library({
         wave={{ disabled: true }}
         button={{ autoInsertSpace: false }}
       >
-        <App>{children}</App>
+        <DialogProvider>{children}</DialogProvider>
       </ConfigProvider>
     </StyleProvider>
   );

@@ -9,6 +9,8 @@ const SPRUCE = "#17594A";
 export const theme: ThemeConfig = {
   cssVar: { key: "office-tokens" },
   hashed: false,
+  // The styles are a file made by the build (commands/library-css.ts).
+  zeroRuntime: true,
   token: {
     colorPrimary: SPRUCE,
     colorLink: SPRUCE,
