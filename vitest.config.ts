@@ -24,6 +24,7 @@ export default defineConfig({
           fileParallelism: false,
           testTimeout: 240_000,
           hookTimeout: 240_000,
+          expect: { poll: { timeout: 20_000 } },
         },
       },
     ],

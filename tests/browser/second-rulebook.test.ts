@@ -279,14 +279,12 @@ describe("a second rulebook, published as data", () => {
     const { page } = office;
     await page.goto(`/office/files/${number}`);
     await page.keyboard.press("d");
-    for (
-      let open = await page.getByRole("button", { name: "Prepare offer", exact: true }).count();
-      open > 0;
-      open -= 1
-    ) {
-      await page.getByRole("button", { name: "Prepare offer", exact: true }).first().click();
-      await expect.poll(() => page.getByRole("button", { name: "Prepare offer", exact: true }).count()).toBe(open - 1);
+    const prepare = page.getByRole("button", { name: "Prepare offer", exact: true });
+    for (let open = 2; open > 0; open -= 1) {
+      await expect.poll(() => prepare.count()).toBe(open);
+      await prepare.first().click();
     }
+    await expect.poll(() => prepare.count()).toBe(0);
     await signIn(lead, "t.breen@merrow.example");
     await lead.page.goto(`/office/files/${number}`);
     await lead.page.getByRole("button", { name: /Decision/ }).click();
