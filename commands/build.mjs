@@ -2,10 +2,12 @@
 import { createHash } from "node:crypto";
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import path from "node:path";
+import { requireRoom } from "./disk.mjs";
 import { lastLines, longWork } from "./long-work.mjs";
 import { Trouble } from "./trouble.mjs";
 
 const SOURCES = ["src", "public", "package-lock.json", "next.config.ts", "tsconfig.json", "commands/library-css.ts"];
+const BUILD_MB = 300;
 /** Made by the build itself. */
 const MADE = path.join("src", "ui", "styles", "library.css");
 
@@ -34,6 +36,7 @@ export async function build(folder = ".next") {
   const mark = path.join(folder, ".unvex-source");
   const print = fingerprint();
   if (existsSync(mark) && readFileSync(mark, "utf8") === print) return false;
+  requireRoom(process.cwd(), BUILD_MB);
   await run("making the style sheet of the component library", ["--import", "tsx", "commands/library-css.ts"]);
   await run("building the web application (a minute or two)", ["node_modules/next/dist/bin/next", "build"], {
     NEXT_TELEMETRY_DISABLED: "1",

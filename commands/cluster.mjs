@@ -14,16 +14,16 @@ import {
   readdirSync,
   readFileSync,
   rmSync,
-  statfsSync,
   statSync,
   writeFileSync,
 } from "node:fs";
 import net from "node:net";
 import path from "node:path";
+import { requireRoom } from "./disk.mjs";
 import { Trouble } from "./trouble.mjs";
 
 const DEBIAN_FOLDER = "/usr/lib/postgresql";
-const LEAST_FREE_BYTES = 500 * 1024 * 1024;
+const ROOM_MB = 500;
 const isRoot = process.getuid?.() === 0;
 
 const PROGRAMS = ["initdb", "pg_ctl", "createdb", "dropdb"];
@@ -73,12 +73,6 @@ function checkTraversable(folder) {
     if (existsSync(at) && isRoot && !(statSync(at).mode & 0o001))
       throw new Trouble(`The folder ${at} is closed to the user \`postgres\`. Open it with: chmod o+x ${at}`);
   }
-}
-
-function checkSpace(folder) {
-  const { bavail, bsize } = statfsSync(folder);
-  if (bavail * bsize < LEAST_FREE_BYTES)
-    throw new Trouble(`The disk that holds ${folder} has less than 500 MB left. Free some space and start again.`);
 }
 
 function initialise(bin, data, passwordFile) {
@@ -164,7 +158,7 @@ export async function startCluster(folder) {
   if (!bin) throw new Trouble("PostgreSQL is not installed. Install it with: apt-get install postgresql");
   checkTraversable(path.dirname(folder));
   const { data, passwordFile } = makeFolders(folder);
-  checkSpace(folder);
+  requireRoom(folder, ROOM_MB);
   try {
     accessSync(path.join(data, "PG_VERSION"), constants.F_OK);
   } catch {

@@ -4,8 +4,12 @@ import { createHash } from "node:crypto";
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { findPostgres } from "./cluster.mjs";
+import { requireRoom } from "./disk.mjs";
 import { lastLines, longWork } from "./long-work.mjs";
 import { Trouble } from "./trouble.mjs";
+
+/** What the npm packages and, after them, the build take. */
+const PACKAGES_MB = 1500;
 
 const has = (program) =>
   (process.env.PATH ?? "")
@@ -58,6 +62,7 @@ export async function installPackages() {
   const lock = createHash("sha256").update(readFileSync("package-lock.json")).digest("hex");
   const mark = path.join("node_modules", ".unvex-lock");
   if (existsSync(mark) && readFileSync(mark, "utf8") === lock) return;
+  requireRoom(process.cwd(), PACKAGES_MB);
   const work = ["ci", "--ignore-scripts", "--no-fund", "--no-audit"];
   const { status, output } = await longWork("installing npm packages (a minute or two)", "npm", work);
   if (status !== 0) throw new Trouble(`\`npm ci\` failed:\n${lastLines(output, 8)}`);

@@ -1,4 +1,5 @@
 /** Reads the command and leads it to its file. Plain JavaScript without packages: it runs before anything is installed. */
+import { FULL, isFull } from "./disk.mjs";
 import { Trouble } from "./trouble.mjs";
 
 const COMMANDS = {
@@ -45,7 +46,7 @@ try {
     process.exitCode = name === "" || name === "help" || name === "--help" ? 0 : 2;
   } else process.exitCode = await (await command[1]()).run(args);
 } catch (error) {
-  if (!(error instanceof Trouble)) throw error;
-  process.stderr.write(`${error.message}\n`);
+  if (!(error instanceof Trouble) && !isFull(error)) throw error;
+  process.stderr.write(`${isFull(error) ? FULL : error.message}\n`);
   process.exitCode = 1;
 }
