@@ -1,4 +1,4 @@
-import { and, eq } from "drizzle-orm";
+import { and, eq, ne } from "drizzle-orm";
 import { z } from "zod";
 import { charge, payment } from "../db/schema";
 import { defineAct, done, refuse } from "./act";
@@ -24,7 +24,10 @@ export const startPayment = defineFileAct({
   },
 });
 
-/** Books the card service's answer. One that comes twice counts once; a late "declined" never takes a booked payment back. */
+/**
+ * Books the card service's answer. One that comes twice counts once; a late "declined" never takes a booked payment back, and
+ * money that comes after all, once the payer was taken for gone, is booked.
+ */
 export const recordPayment = defineAct({
   name: "record-payment",
   input: z.object({
@@ -44,7 +47,9 @@ export const recordPayment = defineAct({
     const changed = await ctx.db
       .update(payment)
       .set({ state: result, providerKey, settledAt: ctx.now })
-      .where(and(eq(payment.id, paymentId), eq(payment.state, "started")))
+      .where(
+        and(eq(payment.id, paymentId), result === "booked" ? ne(payment.state, "booked") : eq(payment.state, "started")),
+      )
       .returning({ id: payment.id });
     if (changed.length === 0) return done({ first: false });
     await ctx.emit("record-payment", found.applicationId, { payment: paymentId, result });

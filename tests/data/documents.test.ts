@@ -1,0 +1,187 @@
+import { randomUUID } from "node:crypto";
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
+import { runAct } from "../../src/acts/act";
+import { acceptEvidence, askApplicant, returnEvidence } from "../../src/acts/judge-evidence";
+import { removeDocument } from "../../src/acts/remove-document";
+import { startApplication } from "../../src/acts/start-application";
+import { uploadDocument } from "../../src/acts/upload-document";
+import type { Actor } from "../../src/core/rights/actor";
+import { fillForm } from "../../src/demo/applicant";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { someone } from "../../src/demo/people";
+import { document, documentBytes } from "../../src/views/document";
+import { readView } from "../../src/views/view";
+import { lookAt, submittedFile, type TestFile } from "../support/submitted";
+import { makePerson, must, openWorld, type World } from "../support/world";
+
+/** Documents: supplied, replaced, taken out, judged; read by those whose they are and by the office over the file. */
+describe("documents", () => {
+  let world: World;
+  let owner: Actor;
+  let officer: Actor;
+  let roundId = "";
+  let applicationId = "";
+  let no = 0;
+
+  beforeAll(async () => {
+    world = await openWorld("documents");
+    officer = await makePerson(world, "Runa Okonjo", ["officer"]);
+    ({ roundId } = await loadCatalogue(world.runtime, "2026-11-25"));
+  });
+  afterAll(() => world.close());
+  beforeEach(async () => {
+    no += 1;
+    owner = await makePerson(world, `Owner ${"abcdefghijklmnopqrstuvwxyz"[no]}`);
+    ({ applicationId } = await must(world, startApplication, owner, { roundId }));
+    await fillForm(world.runtime, owner, applicationId, someone("Ana", "Vale"));
+  });
+
+  const sheet = (text: string, name = "letter.pdf") => ({
+    applicationId,
+    requirement: "motivation",
+    scope: "file",
+    name,
+    bytes: Buffer.from(text),
+    mediaType: "application/pdf" as const,
+    pages: 1,
+    marks: [],
+  });
+  const supply = (text: string, name?: string) => must(world, uploadDocument, owner, sheet(text, name));
+  const motivation = async (id = applicationId) => {
+    const { result, loaded } = await lookAt(world, id);
+    const found = result.requirements.find((r) => r.key === "motivation");
+    return {
+      standing: found?.standing,
+      evidence: loaded.facts.evidence.filter((e) => e.requirement === "motivation").map((e) => e.id),
+    };
+  };
+  const read = async (uploadId: string, actor: Actor) => {
+    const found = await readView(world.runtime, document, actor, { uploadId });
+    if (!found) return null;
+    const parts: Buffer[] = [];
+    for await (const part of documentBytes(world.runtime.pool, found)) parts.push(part);
+    return Buffer.concat(parts).toString();
+  };
+
+  it("may be several for one requirement while an application is prepared, and be taken out again", async () => {
+    await supply("one");
+    await supply("two");
+    const before = await motivation();
+    expect([before.standing, before.evidence.length]).toEqual(["to check", 2]);
+    for (const evidenceId of before.evidence) await must(world, removeDocument, owner, { applicationId, evidenceId });
+    expect(await motivation()).toEqual({ standing: "missing", evidence: [] });
+    const { rows } = await world.runtime.pool.query(
+      "select count(*)::int as n from evidence where application_id = $1 and replaced_at is not null",
+      [applicationId],
+    );
+    expect(rows[0]?.n).toBe(2);
+  });
+
+  it("keep their content once, whoever sends it, and are each somebody's own", async () => {
+    const other = await makePerson(world, `Other ${no}`);
+    const theirs = await must(world, startApplication, other, { roundId });
+    const mine = await supply("the same words");
+    const copy = await must(world, uploadDocument, other, {
+      ...sheet("the same words"),
+      applicationId: theirs.applicationId,
+    });
+    const { rows } = await world.runtime.pool.query(
+      "select count(distinct sha256)::int as contents, count(*)::int as uploads from upload where id = any($1::uuid[])",
+      [[mine.uploadId, copy.uploadId]],
+    );
+    expect(rows[0]).toEqual({ contents: 1, uploads: 2 });
+    expect(await read(mine.uploadId, owner)).toBe("the same words");
+    expect(await read(mine.uploadId, other)).toBeNull();
+    expect(await read(copy.uploadId, owner)).toBeNull();
+  });
+
+  it("are read by the office of their programme, by no other office, and by no visitor", async () => {
+    const { uploadId } = await supply("words");
+    const elsewhere = await makePerson(world, `Elsewhere ${no}`, ["officer"], "XYZ");
+    const administrator = await makePerson(world, `Administrator ${no}`, ["administrator"]);
+    expect(await read(uploadId, officer)).toBe("words");
+    expect(await read(uploadId, elsewhere)).toBeNull();
+    expect(await read(uploadId, administrator)).toBeNull();
+    expect(await read(uploadId, { kind: "visitor" })).toBeNull();
+    expect(await read(randomUUID(), officer)).toBeNull();
+  });
+
+  it.each([
+    ["C:\\Users\\ana\\letter.pdf", "letter.pdf"],
+    ["../../etc/passwd", "passwd"],
+    ["letter\u202efdp.exe", "letterfdp.exe"],
+    ["\u0000\u0007", "document"],
+    [`${"x".repeat(200)}.pdf`, "x".repeat(150)],
+  ])("called %j are shown as %j", async (name, shown) => {
+    const { uploadId } = await supply("words", name);
+    expect((await readView(world.runtime, document, owner, { uploadId }))?.name).toBe(shown);
+  });
+
+  it.each([
+    ["a requirement that the rulebook does not know", { requirement: "hat" }],
+    ["an entry that it is not asked for", { entry: "nowhere" }],
+    ["one that no document answers", { requirement: "reference" }],
+    ["another scope", { scope: "elsewhere" }],
+  ])("for %s are refused, and leave nothing behind", async (_, wrong) => {
+    expect(await runAct(world.runtime, uploadDocument, owner, { ...sheet("lost"), ...wrong })).toMatchObject({
+      ok: false,
+      reason: "locked",
+    });
+    const { rows } = await world.runtime.pool.query("select 1 from upload where application_id = $1", [applicationId]);
+    expect(rows).toEqual([]);
+  });
+
+  describe("of a submitted application", () => {
+    let file: TestFile;
+    beforeEach(async () => {
+      file = await submittedFile(world, roundId, `Halvor${"abcdefghijklmnopqrstuvwxyz"[no]}`);
+      applicationId = file.applicationId;
+      owner = file.applicant;
+    });
+    const first = async () => (await motivation()).evidence[0] ?? "";
+    const place = () => ({ applicationId, requirement: "motivation", scope: "file" });
+
+    it("can be neither added nor taken out while the office looks", async () => {
+      expect(await runAct(world.runtime, uploadDocument, owner, sheet("more"))).toMatchObject({ reason: "locked" });
+      expect(
+        await runAct(world.runtime, removeDocument, owner, { applicationId, evidenceId: await first() }),
+      ).toMatchObject({ reason: "locked" });
+    });
+
+    it("that were sent back make room for the next, and stay in the history", async () => {
+      const old = await first();
+      await must(world, returnEvidence, officer, {
+        ...place(),
+        reason: "incomplete",
+        text: "The second page is missing.",
+        due: "2026-12-10",
+      });
+      expect((await motivation()).standing).toBe("returned");
+      await supply("both pages");
+      const now = await motivation();
+      expect([now.standing, now.evidence.length, now.evidence.includes(old)]).toEqual(["to check", 1, false]);
+      const { rows } = await world.runtime.pool.query(
+        "select judgement, replaced_at is not null as replaced from evidence where id = $1",
+        [old],
+      );
+      expect(rows).toEqual([{ judgement: "returned", replaced: true }]);
+    });
+
+    it("that were accepted are open again for as long as somebody asks", async () => {
+      await must(world, acceptEvidence, officer, place());
+      expect(await runAct(world.runtime, uploadDocument, owner, sheet("more"))).toMatchObject({ reason: "locked" });
+      await must(world, askApplicant, officer, {
+        ...place(),
+        text: "Please send the signed version.",
+        due: "2026-12-10",
+      });
+      await supply("signed");
+      expect((await motivation()).standing).toBe("to check");
+      const { loaded } = await lookAt(world, applicationId);
+      expect(loaded.facts.asks.filter((a) => a.answeredAt === null)).toEqual([]);
+      expect(await runAct(world.runtime, uploadDocument, owner, sheet("once more"))).toMatchObject({
+        reason: "locked",
+      });
+    });
+  });
+});

@@ -1,0 +1,134 @@
+import { randomUUID } from "node:crypto";
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
+import { runAct } from "../../src/acts/act";
+import { recordPayment, startPayment } from "../../src/acts/payments";
+import { startApplication } from "../../src/acts/start-application";
+import type { Actor } from "../../src/core/rights/actor";
+import { fillForm } from "../../src/demo/applicant";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { someone } from "../../src/demo/people";
+import { readOrder, sign, simulatedCard } from "../../src/outside/card";
+import { verifyAll } from "../../src/verify";
+import { lookAt } from "../support/submitted";
+import { makePerson, must, openWorld, SYSTEM, type World } from "../support/world";
+
+/** The fee of an overseas applicant, and a card service that answers late, twice, wrongly or not at all. */
+describe("payments by card", () => {
+  let world: World;
+  let owner: Actor;
+  let roundId = "";
+  let applicationId = "";
+  let no = 0;
+
+  beforeAll(async () => {
+    world = await openWorld("payments");
+    ({ roundId } = await loadCatalogue(world.runtime, "2026-11-25"));
+  });
+  afterAll(() => world.close());
+  beforeEach(async () => {
+    no += 1;
+    owner = await makePerson(world, `Payer ${"abcdefghijklmnop"[no]}`);
+    ({ applicationId } = await must(world, startApplication, owner, { roundId }));
+    await fillForm(world.runtime, owner, applicationId, someone("Ana", "Vale"));
+  });
+
+  const charges = async () => (await lookAt(world, applicationId)).loaded.facts.charges;
+  const fee = async () => {
+    const { result } = await lookAt(world, applicationId);
+    return result.requirements.find((r) => r.kind === "fee")?.standing;
+  };
+  const start = async () => {
+    const [charge] = await charges();
+    return must(world, startPayment, owner, { applicationId, chargeId: charge?.id ?? "" });
+  };
+  const answer = (paymentId: string, result: "booked" | "declined" | "abandoned", providerKey: string = randomUUID()) =>
+    must(world, recordPayment, SYSTEM, { paymentId, providerKey, result });
+
+  it("begin with what is due, and settle it when they are booked", async () => {
+    expect(await charges()).toMatchObject([{ minor: 6000, currency: "EUR", paidMinor: 0 }]);
+    expect(await fee()).toBe("missing");
+    const begun = await start();
+    expect(begun).toMatchObject({ minor: 6000, currency: "EUR" });
+    expect(await answer(begun.paymentId, "booked")).toEqual({ first: true });
+    expect([await fee(), (await charges())[0]?.paidMinor]).toEqual(["accepted", 6000]);
+    await expect(start()).rejects.toThrow("nothing-due");
+  });
+
+  it("count once, however often the service says so", async () => {
+    const { paymentId } = await start();
+    const both = await Promise.all([answer(paymentId, "booked", "same"), answer(paymentId, "booked", "same")]);
+    expect(both.map((b) => b.first).sort()).toEqual([false, true]);
+    expect(await answer(paymentId, "booked", "same")).toEqual({ first: false });
+    expect((await charges())[0]?.paidMinor).toBe(6000);
+    const { rows } = await world.runtime.pool.query(
+      "select count(*)::int as n from event where application_id = $1 and act = 'record-payment'",
+      [applicationId],
+    );
+    expect(rows[0]?.n).toBe(1);
+  });
+
+  it.each(["declined", "abandoned"] as const)(
+    "that were %s leave the fee due, and another attempt open",
+    async (how) => {
+      const { paymentId } = await start();
+      expect(await answer(paymentId, how)).toEqual({ first: true });
+      expect(await fee()).toBe("missing");
+      const again = await start();
+      await answer(again.paymentId, "booked");
+      expect(await fee()).toBe("accepted");
+    },
+  );
+
+  it("once booked are not taken back by a late “declined”", async () => {
+    const { paymentId } = await start();
+    await answer(paymentId, "booked");
+    expect(await answer(paymentId, "declined")).toEqual({ first: false });
+    expect(await fee()).toBe("accepted");
+  });
+
+  it("whose money comes after all, once the payer was taken for gone, are booked", async () => {
+    const { paymentId } = await start();
+    await answer(paymentId, "abandoned");
+    expect(await answer(paymentId, "booked")).toEqual({ first: true });
+    expect(await fee()).toBe("accepted");
+    expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
+  });
+
+  it("are begun by the applicant and answered by the service alone", async () => {
+    const [charge] = await charges();
+    const stranger = await makePerson(world, `Stranger ${no}`);
+    expect(
+      await runAct(world.runtime, startPayment, stranger, { applicationId, chargeId: charge?.id ?? "" }),
+    ).toMatchObject({ ok: false });
+    expect(await runAct(world.runtime, startPayment, owner, { applicationId, chargeId: randomUUID() })).toMatchObject({
+      reason: "not-found",
+    });
+    const { paymentId } = await start();
+    expect(
+      await runAct(world.runtime, recordPayment, owner, { paymentId, providerKey: "mine", result: "booked" }),
+    ).toMatchObject({ ok: false });
+    expect(
+      await runAct(world.runtime, recordPayment, SYSTEM, {
+        paymentId: randomUUID(),
+        providerKey: "x",
+        result: "booked",
+      }),
+    ).toMatchObject({ reason: "not-found" });
+    expect(await fee()).toBe("missing");
+  });
+
+  it("carry a signature that somebody without the secret cannot make", () => {
+    const card = simulatedCard("the office's secret");
+    const order = { paymentId: "p", minor: 6000, currency: "EUR", returnPath: "/my" };
+    const page = new URL(card.pageFor(order), "http://127.0.0.1");
+    const text = page.searchParams.get("order") ?? "";
+    const signature = page.searchParams.get("signature") ?? "";
+    expect(readOrder("the office's secret", text, signature)).toEqual(order);
+    const cheaper = Buffer.from(JSON.stringify({ ...order, minor: 1 })).toString("base64url");
+    expect(readOrder("the office's secret", cheaper, signature)).toBeNull();
+    const body = JSON.stringify({ paymentId: "p", providerKey: "k", result: "booked" });
+    expect(card.readAnswer(body, sign("the office's secret", body))).toMatchObject({ result: "booked" });
+    expect(card.readAnswer(body, sign("another secret", body))).toBeNull();
+    expect(card.readAnswer(body, "")).toBeNull();
+  });
+});

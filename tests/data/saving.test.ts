@@ -1,0 +1,184 @@
+import { randomUUID } from "node:crypto";
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
+import { type Outcome, runAct } from "../../src/acts/act";
+import { withdraw } from "../../src/acts/keep-files";
+import { type SaveResult, saveAnswers } from "../../src/acts/save-answers";
+import { startApplication } from "../../src/acts/start-application";
+import type { Json } from "../../src/core/assessment/facts";
+import type { Actor } from "../../src/core/rights/actor";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { verifyAll } from "../../src/verify";
+import { lookAt, submittedFile } from "../support/submitted";
+import { makePerson, must, openWorld, type World } from "../support/world";
+
+/** Every field is saved as it is left: nothing typed is lost, and nothing of somebody else's window is written over. */
+describe("saving the form", () => {
+  let world: World;
+  let owner: Actor;
+  let roundId = "";
+  let applicationId = "";
+  let no = 0;
+
+  beforeAll(async () => {
+    world = await openWorld("saving");
+    ({ roundId } = await loadCatalogue(world.runtime, "2026-11-25"));
+  });
+  afterAll(() => world.close());
+  beforeEach(async () => {
+    no += 1;
+    owner = await makePerson(world, `Owner ${"abcdefghijklmnopqrstuvwxyz"[no]}`);
+    ({ applicationId } = await must(world, startApplication, owner, { roundId }));
+  });
+
+  const change = (place: string, value: Json, seen = 0) => {
+    const [section = "", entry = "", field = ""] = place.split("/");
+    return { scope: "file", section, entry, field, value, seen };
+  };
+  const save = (...changes: ReturnType<typeof change>[]) =>
+    runAct(world.runtime, saveAnswers, owner, { applicationId, changes });
+  const results = (outcome: Outcome<{ readonly results: readonly SaveResult[] }>) =>
+    outcome.ok ? outcome.value.results : outcome.reason;
+  const stored = async (section: string, entry = "") => {
+    const { rows } = await world.runtime.pool.query<{ field: string; value: Json; version: number }>(
+      "select field, value, version from answer where application_id = $1 and section = $2 and entry = $3 order by field",
+      [applicationId, section, entry],
+    );
+    return Object.fromEntries(rows.map((r) => [r.field, [r.value, r.version]]));
+  };
+
+  it("counts versions, and does not count what is said again", async () => {
+    expect(results(await save(change("contact//town", "Paramaribo")))).toEqual([
+      { state: "saved", version: 1, issue: null },
+    ]);
+    expect(results(await save(change("contact//town", "Paramaribo", 0)))).toMatchObject([{ version: 1 }]);
+    expect(results(await save(change("contact//town", "Nickerie", 1)))).toMatchObject([{ version: 2 }]);
+    expect(await stored("contact")).toEqual({ town: ["Nickerie", 2] });
+  });
+
+  it("shows both values to a window that has not seen the other one's, and overwrites neither", async () => {
+    await save(change("contact//town", "Here"));
+    await save(change("contact//town", "There", 1));
+    expect(results(await save(change("contact//town", "Elsewhere", 1), change("contact//street", "Quay")))).toEqual([
+      { state: "conflict", version: 2, value: "There" },
+      { state: "saved", version: 1, issue: null },
+    ]);
+    expect(await stored("contact")).toEqual({ street: ["Quay", 1], town: ["There", 2] });
+    expect(results(await save(change("contact//town", "Elsewhere", 2)))).toMatchObject([
+      { state: "saved", version: 3 },
+    ]);
+  });
+
+  it("lets one of two windows win that save at the same moment, and tells the other", async () => {
+    await save(change("contact//town", "Before"));
+    const both = await Promise.all(["One", "Two"].map((town) => save(change("contact//town", town, 1))));
+    const states = both.map((o) => (o.ok ? o.value.results[0]?.state : o.reason)).sort();
+    expect(states).toEqual(["conflict", "saved"]);
+    expect((await stored("contact")).town?.[1]).toBe(2);
+  });
+
+  it("keeps wrong values and says what is wrong beside them", async () => {
+    expect(
+      results(await save(change("person//birthDate", "yesterday"), change("person//familyName", "R2 D2"))),
+    ).toMatchObject([{ issue: { code: "not-a-date" } }, { issue: { code: "digits-in-name" } }]);
+    expect(await stored("person")).toEqual({ birthDate: ["yesterday", 1], familyName: ["R2 D2", 1] });
+    expect((await lookAt(world, applicationId)).result.requirements[0]?.gaps).toEqual(
+      expect.arrayContaining([expect.objectContaining({ field: "birthDate", code: "wrong" })]),
+    );
+  });
+
+  it("keeps an emptied field empty, with its history", async () => {
+    await save(change("contact//town", "Paramaribo"));
+    await save(change("contact//town", "", 1));
+    expect(await stored("contact")).toEqual({ town: ["", 2] });
+    const { rows } = await world.runtime.pool.query(
+      "select value, version, saved_by from answer_version where application_id = $1 and field = 'town' order by version",
+      [applicationId],
+    );
+    expect(rows.map((r) => [r.value, r.version])).toEqual([
+      ["Paramaribo", 1],
+      ["", 2],
+    ]);
+    expect(rows.every((r) => r.saved_by === (owner.kind === "person" ? `person:${owner.id}` : ""))).toBe(true);
+  });
+
+  it("keeps entries in the order in which they were added, also when one is taken out and another put in", async () => {
+    const [a, b, c] = [randomUUID(), randomUUID(), randomUUID()];
+    for (const entry of [c, a, b]) await save(change(`courses/${entry}/title`, entry));
+    const order = async () => {
+      const { loaded } = await lookAt(world, applicationId);
+      return loaded.facts.answers.filter((f) => f.section === "courses").map((f) => f.entry);
+    };
+    expect(await order()).toEqual([c, a, b]);
+    await must(world, saveAnswers, owner, {
+      applicationId,
+      removed: [{ scope: "file", section: "courses", entry: a }],
+    });
+    const d = randomUUID();
+    await save(change(`courses/${d}/title`, "last"));
+    expect(await order()).toEqual([c, b, d]);
+  });
+
+  it("gives an entry that comes back a newer version than the one that went", async () => {
+    const entry = randomUUID();
+    await save(change(`courses/${entry}/title`, "Hydrology"));
+    await must(world, saveAnswers, owner, { applicationId, removed: [{ scope: "file", section: "courses", entry }] });
+    expect(await stored("courses", entry)).toEqual({});
+    expect(results(await save(change(`courses/${entry}/title`, "Hydrology")))).toMatchObject([{ version: 3 }]);
+  });
+
+  it.each([
+    ["a field that the form does not have", "person//shoeSize", "x"],
+    ["a section that it does not have", "boats//name", "x"],
+    ["the word that a list is whole, in a section that is none", "person//complete", true],
+  ])("refuses %s, and everything that came with it", async (_, place, value) => {
+    const outcome = await save(change("contact//town", "Lost?"), change(place, value));
+    expect(outcome).toMatchObject({ ok: false, reason: "not-found" });
+    expect(await stored("contact")).toEqual({});
+  });
+
+  it("refuses values that are too long to be meant, and scopes of other files", async () => {
+    expect(await save(change("contact//town", "x".repeat(24_001)))).toMatchObject({ reason: "invalid-input" });
+    const other = await must(world, startApplication, await makePerson(world, `Other ${randomUUID()}`), { roundId });
+    const choice = (await lookAt(world, other.applicationId)).loaded.facts.choices[0]?.id ?? "";
+    expect(await save({ ...change("contact//town", "x"), scope: choice })).toMatchObject({ reason: "not-found" });
+    expect(
+      await runAct(world.runtime, saveAnswers, owner, {
+        applicationId: other.applicationId,
+        changes: [change("contact//town", "x")],
+      }),
+    ).toMatchObject({ ok: false });
+  });
+
+  it("changes nothing that was submitted or withdrawn", async () => {
+    const file = await submittedFile(world, roundId, "Halvor");
+    const town = [change("contact//town", "Somewhere else", 1)];
+    const saved = await runAct(world.runtime, saveAnswers, file.applicant, {
+      applicationId: file.applicationId,
+      changes: town,
+    });
+    expect(results(saved)).toEqual([{ state: "locked" }]);
+    const entry = file.filled.degree;
+    expect(
+      await runAct(world.runtime, saveAnswers, file.applicant, {
+        applicationId: file.applicationId,
+        removed: [{ scope: "file", section: "education", entry }],
+      }),
+    ).toMatchObject({ reason: "locked" });
+    await must(world, withdraw, owner, { applicationId });
+    expect(results(await save(change("contact//town", "Too late")))).toEqual([{ state: "locked" }]);
+  });
+
+  it("leaves one event for each save, which names fields and never values", async () => {
+    await save(change("person//familyName", "Okpara"), change("contact//town", "Enugu"));
+    const { rows } = await world.runtime.pool.query(
+      "select act, about from event where application_id = $1 order by id desc limit 1",
+      [applicationId],
+    );
+    expect(rows[0]).toMatchObject({
+      act: "save-answers",
+      about: { fields: ["person.familyName", "contact.town"], removed: [] },
+    });
+    expect(JSON.stringify(rows)).not.toMatch(/Okpara|Enugu/u);
+    expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
+  });
+});
