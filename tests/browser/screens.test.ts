@@ -35,6 +35,16 @@ describe("the main screens", () => {
     },
   );
 
+  it("are watched: what pushes the page down is seen", async () => {
+    const { page, context } = await newPerson(browser);
+    await page.goto("/sign-in");
+    await page.waitForTimeout(800);
+    expect(await jumpsOn(page)).toEqual([]);
+    await page.evaluate("document.querySelector('main').insertAdjacentHTML('afterbegin', '<p>a late notice</p>')");
+    await expect.poll(async () => (await jumpsOn(page)).length).toBeGreaterThan(0);
+    await context.close();
+  });
+
   it("the officer's turns, file, form and history", async () => {
     const person = await newPerson(browser);
     const { page } = person;

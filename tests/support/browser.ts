@@ -26,14 +26,22 @@ export interface Person {
   readonly complaints: string[];
 }
 
-/** Notes, before the page has anything to show, how far things on it move that nobody moved. */
+/**
+ * Notes, before the page has anything to show, how far things on it move that nobody moved. What comes with a page that somebody
+ * asked for is no jump, nor is what answers a press (the browser marks that by itself).
+ */
 const WATCH_JUMPS = `window.jumps = [];
+let turned = -1000;
+const push = history.pushState;
+history.pushState = function (...to) { turned = performance.now(); return push.apply(this, to); };
 new PerformanceObserver((list) => {
-  for (const entry of list.getEntries()) if (!entry.hadRecentInput) window.jumps.push(
-    entry.value.toFixed(4) + ": " + entry.sources.map((s) => s.node?.className || s.node?.nodeName).join(", "));
+  const box = (r) => [r.x, r.y, r.width, r.height].map(Math.round).join(" ");
+  for (const entry of list.getEntries()) if (!entry.hadRecentInput && Math.abs(entry.startTime - turned) > 500)
+    window.jumps.push(location.pathname + ": " + entry.sources.map((s) =>
+      (s.node?.className || s.node?.nodeName) + " " + box(s.previousRect) + " to " + box(s.currentRect)).join(", "));
 }).observe({ type: "layout-shift", buffered: true });`;
 
-/** What has jumped on the page since it was loaded: how far, as a share of the window, and what. */
+/** What has jumped on the page since it was loaded, from where to where. */
 export const jumpsOn = (page: Page): Promise<readonly string[]> => page.evaluate<readonly string[]>("window.jumps");
 
 /** A window of somebody's own, whose console is listened to. */
