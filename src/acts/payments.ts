@@ -48,7 +48,10 @@ export const recordPayment = defineAct({
       .update(payment)
       .set({ state: result, providerKey, settledAt: ctx.now })
       .where(
-        and(eq(payment.id, paymentId), result === "booked" ? ne(payment.state, "booked") : eq(payment.state, "started")),
+        and(
+          eq(payment.id, paymentId),
+          result === "booked" ? ne(payment.state, "booked") : eq(payment.state, "started"),
+        ),
       )
       .returning({ id: payment.id });
     if (changed.length === 0) return done({ first: false });

@@ -1,4 +1,6 @@
-import { divide, multiply, type Ratio, whole } from "../numbers/ratio";
+import { compare, divide, multiply, type Ratio, reduce, whole } from "../numbers/ratio";
+
+const FULL_TIME_YEAR = whole(60);
 
 /**
  * ECTS from local credits: `local × 60 ÷ (local credits of one full-time year)` (ECTS Users' Guide, 2015: 60 credits are one
@@ -6,7 +8,7 @@ import { divide, multiply, type Ratio, whole } from "../numbers/ratio";
  * @returns null when the credits of a year are unknown or not positive
  */
 export function ects(local: Ratio, perFullTimeYear: Ratio | null): Ratio | null {
-  return perFullTimeYear === null || perFullTimeYear.n <= 0n
-    ? null
-    : divide(multiply(local, whole(60)), perFullTimeYear);
+  if (perFullTimeYear === null || perFullTimeYear.n <= 0n) return null;
+  if (compare(perFullTimeYear, FULL_TIME_YEAR) === 0) return local;
+  return reduce(divide(multiply(local, FULL_TIME_YEAR), perFullTimeYear));
 }

@@ -1,6 +1,18 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { add, compare, divide, multiply, parseDecimal, round, subtract, toFixed, toShort, whole } from "./ratio";
+import {
+  add,
+  compare,
+  divide,
+  multiply,
+  parseDecimal,
+  reduce,
+  round,
+  subtract,
+  toFixed,
+  toShort,
+  whole,
+} from "./ratio";
 
 const ratio = (text: string) => {
   const value = parseDecimal(text);
@@ -43,6 +55,30 @@ describe("exact fractions", () => {
   it("adds what was subtracted and multiplies what was divided back", () => {
     fc.assert(fc.property(decimals, decimals, (a, b) => compare(add(subtract(a, b), b), a) === 0));
     fc.assert(fc.property(decimals, decimals, (a, b) => b.n === 0n || compare(multiply(divide(a, b), b), a) === 0));
+  });
+
+  it("adds alike in whatever order and over whatever denominators", () => {
+    const fractions = fc
+      .tuple(fc.bigInt({ min: -999n, max: 999n }), fc.constantFrom(1n, 2n, 6n, 10n, 60n, 600n, 7n))
+      .map(([n, d]) => ({ n, d }));
+    fc.assert(
+      fc.property(fractions, fractions, fractions, (a, b, c) => {
+        const cross = { n: a.n * b.d + b.n * a.d, d: a.d * b.d };
+        return compare(add(a, b), cross) === 0 && compare(add(add(a, b), c), add(a, add(b, c))) === 0;
+      }),
+    );
+  });
+
+  it("keeps its value in lowest terms, where nothing divides both any more", () => {
+    fc.assert(
+      fc.property(decimals, fc.bigInt({ min: 1n, max: 500n }), (a, by) => {
+        const wide = { n: a.n * by, d: a.d * by };
+        const low = reduce(wide);
+        expect(compare(low, a)).toBe(0);
+        expect(low.d > 0n && reduce(low).d === low.d && low.d <= a.d).toBe(true);
+      }),
+    );
+    expect(reduce({ n: 0n, d: 10n })).toEqual({ n: 0n, d: 1n });
   });
 
   it("orders as the numbers do", () => {

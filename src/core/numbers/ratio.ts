@@ -47,8 +47,20 @@ export function whole(value: number): Ratio {
   return { n: BigInt(value), d: 1n };
 }
 
+/** Keeps to the larger denominator where the smaller divides it, so that long sums of halves and tenths stay small. */
 export function add(a: Ratio, b: Ratio): Ratio {
-  return a.d === b.d ? { n: a.n + b.n, d: a.d } : { n: a.n * b.d + b.n * a.d, d: a.d * b.d };
+  if (a.d === b.d) return { n: a.n + b.n, d: a.d };
+  if (a.d % b.d === 0n) return { n: a.n + b.n * (a.d / b.d), d: a.d };
+  if (b.d % a.d === 0n) return { n: a.n * (b.d / a.d) + b.n, d: b.d };
+  return { n: a.n * b.d + b.n * a.d, d: a.d * b.d };
+}
+
+/** The same ratio in lowest terms. */
+export function reduce({ n, d }: Ratio): Ratio {
+  let a = n < 0n ? -n : n;
+  let b = d;
+  while (b !== 0n) [a, b] = [b, a % b];
+  return { n: n / a, d: d / a };
 }
 
 export function subtract(a: Ratio, b: Ratio): Ratio {
