@@ -42,9 +42,12 @@ export const REASON_WORDS: Readonly<Record<string, string>> = {
   closed: "Closed",
 };
 
+/** A title inside a sentence: "Proof of English" becomes "proof of English". */
+export const inSentence = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1);
+
 /** What has to be done, without who and by when: "check the transcript of records". */
 export function stepDeed(step: Pick<Step, "kind" | "count"> & { readonly title?: string | undefined }): string {
-  const title = step.title?.toLowerCase() ?? "evidence";
+  const title = step.title ? inSentence(step.title) : "evidence";
   const count = step.count ?? 1;
   switch (step.kind) {
     case "check":

@@ -5,7 +5,15 @@ import { holds, OFFICE } from "../../../../core/rights/actor";
 import { formatDay } from "../../../../core/time/day";
 import { zoneTable } from "../../../../core/time/zone";
 import { formatDate, formatMoment } from "../../../../text/format";
-import { EVENT_WORDS, proposedDay, REASON_WORDS, stepDeed, TURN_WORDS, timeLeft } from "../../../../text/office";
+import {
+  EVENT_WORDS,
+  inSentence,
+  proposedDay,
+  REASON_WORDS,
+  stepDeed,
+  TURN_WORDS,
+  timeLeft,
+} from "../../../../text/office";
 import { FileWork } from "../../../../ui/file-work.client";
 import { valueText } from "../../../../ui/value-text";
 import { type FileData, file } from "../../../../views/file";
@@ -83,13 +91,13 @@ function Head({ data, show }: { data: FileData; show: string }) {
 
 /** What an event was about, in words: the titles of what it names. */
 function eventAbout(data: FileData, about: FileData["events"][number]["about"]): string {
-  const title = (key: unknown) => data.assessment.requirements.find((r) => r.key === key)?.title.en.toLowerCase();
+  const title = (key: unknown) => data.assessment.requirements.find((r) => r.key === key)?.title.en;
   const parts: string[] = [];
-  if (about.requirement) parts.push(title(about.requirement) ?? String(about.requirement));
+  if (about.requirement) parts.push(inSentence(title(about.requirement) ?? String(about.requirement)));
   if (Array.isArray(about.fields))
     parts.push(
       about.fields
-        .map((f) => data.sections.find((s) => s.key === String(f).split(".")[0])?.title.en.toLowerCase() ?? String(f))
+        .map((f) => data.sections.find((s) => s.key === String(f).split(".")[0])?.title.en ?? String(f))
         .filter((v, i, all) => all.indexOf(v) === i)
         .join(", "),
     );
