@@ -24,6 +24,10 @@ export const en = {
   "home.start": "Studies begin {date}",
   "home.language": "Taught in {language}",
   "home.apply": "Apply",
+  "apply.title": "Apply for {programme}",
+  "apply.intro":
+    "This opens your application. Fill it in over as many visits as you like; nothing reaches the office before you submit it.",
+  "apply.begin": "Begin the application",
   "home.fee": "Handling fee {amount} for the {group}",
   "home.noFee": "No handling fee for the {group}",
   "home.needs": "What you will need",

@@ -27,6 +27,10 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "home.start": "Début des études : {date}",
   "home.language": "Enseigné en {language}",
   "home.apply": "Postuler",
+  "apply.title": "Postuler : {programme}",
+  "apply.intro":
+    "Ceci ouvre votre candidature. Remplissez-la en autant de visites que vous voulez ; rien ne parvient au bureau avant que vous ne l’envoyiez.",
+  "apply.begin": "Commencer la candidature",
   "home.fee": "Frais de dossier : {amount} pour le {group}",
   "home.noFee": "Pas de frais de dossier pour le {group}",
   "home.needs": "Ce qu’il vous faudra",

@@ -25,6 +25,8 @@ interface Props {
   /** The sentence for each problem, and the field beside which it stands (none: above the form). */
   readonly problems: Readonly<Record<string, { readonly text: string; readonly field?: string }>>;
   readonly done: ReactNode;
+  /** A sentence above the form, for as long as it is there. */
+  readonly intro?: string;
 }
 
 function Field({
@@ -90,7 +92,7 @@ function Problem({ id, text }: { id: string; text: string }) {
   );
 }
 
-export function AccountForm({ action, fields, hidden, submit, problems, done }: Props) {
+export function AccountForm({ action, fields, hidden, submit, problems, done, intro }: Props) {
   const [state, run, busy] = useActionState(action, { done: false, problems: [] });
   const [values, setValues] = useState<Readonly<Record<string, string>>>({});
   if (state.done) return <div role="status">{done}</div>;
@@ -100,6 +102,7 @@ export function AccountForm({ action, fields, hidden, submit, problems, done }: 
   );
   return (
     <form action={run} className="account-form" noValidate>
+      {intro ? <p>{intro}</p> : null}
       {general.map((text) => (
         <Problem key={text} id="form-wrong" text={text} />
       ))}

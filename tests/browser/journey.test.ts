@@ -83,7 +83,7 @@ describe("from sign-up to an accepted offer", () => {
       .first()
       .waitFor();
     await page.getByRole("article").filter({ hasText: "Estuary Science" }).getByRole("link", { name: "Apply" }).click();
-    await page.getByRole("button", { name: "Apply" }).click();
+    await page.getByRole("button", { name: "Begin the application" }).click();
     await page.waitForURL(/\/my\/\d\d-\d{5}$/);
     number = page.url().split("/").at(-1) ?? "";
     await page.getByText("You fill in").waitFor();

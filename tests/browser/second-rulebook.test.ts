@@ -135,7 +135,7 @@ describe("a second rulebook, published as data", () => {
     await signIn(applicant, email, "seven quiet lanterns");
     await page.goto("/");
     await page.getByRole("article").filter({ hasText: "Estuary Science" }).getByRole("link", { name: "Apply" }).click();
-    await page.getByRole("button", { name: "Apply" }).click();
+    await page.getByRole("button", { name: "Begin the application" }).click();
     await page.waitForURL(/\/my\/\d\d-\d{5}$/);
     number = page.url().split("/").at(-1) ?? "";
     const { rows } = await pool.query<{ id: string; account: string }>(
@@ -181,7 +181,7 @@ describe("a second rulebook, published as data", () => {
       .filter({ hasText: "Underwater Archaeology" })
       .getByRole("link", { name: "Apply" })
       .click();
-    await page.getByRole("button", { name: "Apply" }).click();
+    await page.getByRole("button", { name: "Begin the application" }).click();
     await page.waitForURL(`**/my/${number}`);
     await page.getByRole("heading", { name: /Submit · MA Underwater Archaeology/ }).waitFor();
     await page.goto(`/my/${number}/diving`);

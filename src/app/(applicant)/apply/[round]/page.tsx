@@ -1,8 +1,12 @@
 import Link from "next/link";
-import { redirect } from "next/navigation";
+import { notFound, redirect } from "next/navigation";
 import { say } from "../../../../text/say";
-import { isOffice, locale, requirePerson } from "../../../request";
+import { ProgrammeFacts, programmeName } from "../../../../ui/programme";
+import { finder } from "../../../../views/finder";
+import { isOffice, locale, requirePerson, see, VISITOR } from "../../../request";
 import { begin } from "./begin.action";
+
+const REFUSALS = ["already-applied", "too-many-choices"] as const;
 
 /** Chooses a programme: one press opens the application, or adds the programme to the one that is there. */
 export default async function ApplyPage({
@@ -17,27 +21,27 @@ export default async function ApplyPage({
   const language = await locale();
   const person = await requirePerson(`/apply/${round}`);
   if (isOffice(person)) redirect("/office");
+  const data = await see(finder, VISITOR, {});
+  const hit = data?.hits.find((h) => h.roundId === round);
+  if (!data || !hit) notFound();
   return (
     <div className="sheet narrow">
-      <h1>{say(language, "home.apply")}</h1>
+      <h1>{say(language, "apply.title", { programme: programmeName(hit, language) })}</h1>
       {refused ? (
         <p role="alert" className="wrong">
-          {say(
-            language,
-            refused === "already-applied"
-              ? "refused.already-applied"
-              : refused === "too-many-choices"
-                ? "refused.too-many-choices"
-                : "refused.round-closed",
-          )}
+          {say(language, `refused.${REFUSALS.find((known) => known === refused) ?? "round-closed"}`)}
         </p>
       ) : null}
-      <form action={begin}>
-        <input type="hidden" name="round" value={round} />
-        <button type="submit" className="press">
-          {say(language, "home.apply")}
-        </button>
-      </form>
+      <ProgrammeFacts hit={hit} zone={data.zone} language={language} />
+      {hit.state === "closed" ? null : (
+        <form action={begin}>
+          <p className="measure">{say(language, "apply.intro")}</p>
+          <input type="hidden" name="round" value={round} />
+          <button type="submit" className="press">
+            {say(language, "apply.begin")}
+          </button>
+        </form>
+      )}
       <p>
         <Link href="/my">{say(language, "nav.mine")}</Link>
       </p>

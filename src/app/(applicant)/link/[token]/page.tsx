@@ -20,9 +20,9 @@ export default async function LinkPage({ params }: { params: Promise<{ token: st
     return (
       <div className="sheet narrow">
         <h1>{t("account.confirmTitle")}</h1>
-        <p>{t("account.confirmIntro")}</p>
         <AccountForm
           action={confirmAction}
+          intro={t("account.confirmIntro")}
           hidden={{ token }}
           submit={t("account.confirm")}
           fields={[]}
