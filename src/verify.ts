@@ -2,6 +2,7 @@ import type pg from "pg";
 import { assess } from "./core/assessment/assess";
 import { combText } from "./core/assessment/comb";
 import { reasonOf } from "./core/assessment/reason";
+import { shownName } from "./core/identity/shown-name";
 import { makeOffice, type Office, referenceSetSchema } from "./core/office/reference-set";
 import { loadFiles } from "./db/load-file";
 
@@ -22,6 +23,7 @@ export interface Verification {
 interface Stored {
   id: string;
   number: string;
+  name: string;
   stage: string;
   turn: string;
   reason: string;
@@ -49,7 +51,7 @@ export async function verifyAll(
   let after = "";
   for (;;) {
     const { rows } = await pool.query<Stored>(
-      "select application_id as id, number, stage, turn, reason, comb, due_at, valid_until, assessed_at, office_version from file_standing where number > $1 order by number limit $2",
+      "select application_id as id, number, name, stage, turn, reason, comb, due_at, valid_until, assessed_at, office_version from file_standing where number > $1 order by number limit $2",
       [after, BATCH],
     );
     const last = rows.at(-1);
@@ -69,6 +71,7 @@ export async function verifyAll(
       if (!office || !file) throw new Error(`file ${row.number} has no office version ${row.office_version}`);
       const assessment = assess({ ...file, office, at: row.assessed_at.getTime() });
       const pairs: readonly (readonly [string, string, string])[] = [
+        ["name", row.name, shownName(file.facts)],
         ["stage", row.stage, assessment.file.stage],
         ["turn", row.turn, assessment.file.turn],
         ["reason", row.reason, reasonOf(assessment)],

@@ -8,7 +8,7 @@ const FILES = 100_000;
 
 /** The columns of a line, as the turn list and the plain table read them. */
 export const COLUMNS =
-  "s.application_id, s.number, s.programmes, s.stage, s.turn, s.reason, s.comb, s.due_at, s.order_at, s.last_event_at";
+  "s.application_id, s.number, s.name, s.programmes, s.stage, s.turn, s.reason, s.comb, s.due_at, s.order_at, s.last_event_at";
 
 /** Makes the rows of a big office: standings and names alone, which is all that a list reads. */
 export async function fill(pool: pg.Pool): Promise<void> {
@@ -22,12 +22,12 @@ export async function fill(pool: pg.Pool): Promise<void> {
      select '99-' || lpad(row_number() over ()::text, 6, '0'), p.id, (select id from cycle limit 1), (select id from procedure limit 1), now() from person p where p.email like '%@bench.example'`,
   );
   await pool.query(
-    `insert into file_standing (application_id, number, stage, turn, reason, order_at, due_at, comb, programmes, last_event_at, assessed_at, office_version)
-     select id, number, 'submitted', 'office', (array['check','confirm','decide'])[1 + (random() * 2)::int], t, t, 'acaacaacapan', 'MES', now(), now(), 1
+    `insert into file_standing (application_id, number, name, stage, turn, reason, order_at, due_at, comb, programmes, last_event_at, assessed_at, office_version)
+     select id, number, 'Name ' || number, 'submitted', 'office', (array['check','confirm','decide'])[1 + (random() * 2)::int], t, t, 'acaacaacapan', 'MES', now(), now(), 1
      from (select id, number, now() + random() * interval '60 days' as t from application where number like '99-%') x`,
   );
   await pool.query(
-    "insert into file_name (application_id, shown, folded) select id, 'Name ' || number, 'name ' || number from application where number like '99-%'",
+    "insert into file_name (application_id, folded) select id, 'name ' || number from application where number like '99-%'",
   );
   await pool.query("analyze");
 }

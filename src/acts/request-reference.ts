@@ -1,5 +1,6 @@
 import { and, eq, inArray } from "drizzle-orm";
 import { z } from "zod";
+import { shownName } from "../core/identity/shown-name";
 import type { Locale, LocalText } from "../core/text/local-text";
 import { formatDay } from "../core/time/day";
 import { dayAt } from "../core/time/zone";
@@ -7,7 +8,6 @@ import { person, referenceRequest, round } from "../db/schema";
 import { type ActContext, done, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
 import { queueMail } from "./mail";
-import { shownName } from "./settle";
 import { newToken } from "./token";
 
 /** A link serves its request for so long after the latest closing among the choices it serves. */

@@ -7,6 +7,7 @@ import type { FileFacts } from "../core/assessment/facts";
 import { reasonOf } from "../core/assessment/reason";
 import type { Assessment, FileResult } from "../core/assessment/result";
 import { fold } from "../core/identity/fold";
+import { shownName } from "../core/identity/shown-name";
 import type { Office } from "../core/office/reference-set";
 import { dormancyChanges } from "../core/sections/dormancy";
 import { AnswerIndex } from "../core/sections/typed-facts";
@@ -99,19 +100,12 @@ async function settleTurn(ctx: ActContext, facts: FileFacts, file: FileResult): 
   return true;
 }
 
-/** The name under which the office knows a file: as the applicant wrote it, family name last; one-name people have one. */
-export function shownName(facts: FileFacts): string {
-  const value = (field: string) => facts.answers.find((a) => a.section === "person" && a.field === field)?.value;
-  return [value("givenNames"), value("familyName")]
-    .filter((v): v is string => typeof v === "string" && v !== "")
-    .join(" ");
-}
-
 function standingRow(loaded: LoadedFile, assessment: Assessment, office: Office, now: Date) {
   const { file } = assessment;
   const due = file.dueAt === null ? null : new Date(file.dueAt);
   return {
     number: loaded.facts.application.number,
+    name: shownName(loaded.facts),
     stage: file.stage,
     turn: file.turn,
     reason: reasonOf(assessment),
@@ -167,12 +161,11 @@ async function writeProjection(
           findings: sql`excluded.findings`,
         },
       });
-  const shown = shownName(loaded.facts);
-  const name = { shown, folded: `${fold(shown)} ${loaded.facts.application.number}` };
+  const folded = `${fold(row.name)} ${row.number}`;
   await ctx.db
     .insert(fileName)
-    .values({ applicationId, ...name })
-    .onConflictDoUpdate({ target: fileName.applicationId, set: name, setWhere: ne(fileName.folded, name.folded) });
+    .values({ applicationId, folded })
+    .onConflictDoUpdate({ target: fileName.applicationId, set: { folded }, setWhere: ne(fileName.folded, folded) });
 }
 
 /**

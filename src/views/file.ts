@@ -9,9 +9,8 @@ import { planOf } from "../core/rulebook/plan";
 import { type Field, factName, type Section } from "../core/sections/definition";
 import { AnswerIndex } from "../core/sections/typed-facts";
 import type { LocalText } from "../core/text/local-text";
-import { database } from "../db/connection";
 import { type LoadedFile, loadFile } from "../db/load-file";
-import { currentOffice } from "../db/office";
+import { officeNow } from "./office-now";
 import { fileInScope, programmesOf, scopeParameter } from "./scope";
 import { defineView, type ViewContext } from "./view";
 
@@ -157,7 +156,7 @@ interface Extras {
 const rowsOf = (object: string, from: string) => `coalesce((select json_agg(${object}) from (${from}) x), '[]'::json)`;
 
 /** Everything else that the file's page shows, in one round trip. Names of people are joined in at reading; events hold ids. */
-const EXTRAS = `select n.shown as name, p.email,
+const EXTRAS = `select n.name as name, p.email,
   (select json_build_object('id', o.id, 'name', o.name) from person o where o.id = a.officer_id) as officer,
   ${rowsOf(
     `json_build_object('id', x.id, 'code', x.code, 'title', x.title, 'award', x.award, 'start', x.starts_on, 'submittedAt', x.submitted_at, 'decision', x.decision)`,
@@ -195,7 +194,7 @@ const EXTRAS = `select n.shown as name, p.email,
     `json_build_object('id', x.id, 'template', x.template, 'to', x.to_address, 'at', coalesce(x.sent_at, x.queued_at), 'state', x.state, 'failure', x.failure)`,
     "select * from message m where m.application_id = a.id order by m.queued_at desc limit 200",
   )} as messages
-from application a join person p on p.id = a.person_id join file_name n on n.application_id = a.id where a.id = $1`;
+from application a join person p on p.id = a.person_id join file_standing n on n.application_id = a.id where a.id = $1`;
 
 const OFFICE_SEES = new Set(["assessment", "office"]);
 
@@ -261,7 +260,7 @@ function factTitles(loaded: LoadedFile): Readonly<Record<string, string>> {
 }
 
 async function readFile(ctx: ViewContext, id: string): Promise<FileData | null> {
-  const office = await currentOffice(database(ctx.pool));
+  const office = await officeNow(ctx.pool);
   const loaded = await loadFile(ctx.pool, id);
   const { rows } = await ctx.pool.query<Extras>(EXTRAS, [id]);
   const extras = rows[0];

@@ -1,8 +1,7 @@
 import { z } from "zod";
 import type { RulebookBody } from "../core/rulebook/rulebook";
 import type { LocalText } from "../core/text/local-text";
-import { database } from "../db/connection";
-import { currentOffice } from "../db/office";
+import { officeNow } from "./office-now";
 import { defineView } from "./view";
 
 export interface FinderGroup {
@@ -63,7 +62,7 @@ export const finder = defineView({
   name: "finder",
   input: z.object({ code: z.string().max(20).nullable().default(null) }),
   read: async ({ pool, now }, { code }): Promise<FinderData> => {
-    const office = await currentOffice(database(pool));
+    const office = await officeNow(pool);
     const { rows } = await pool.query<Row>(
       `select r.id as round_id, p.code, p.title, p.award, p.level, p.language, p.ects, p.campuses, p.description, i.starts_on::text, r.opens_at, r.closed_at, r.closings, b.body
        from round r join intake i on i.id = r.intake_id join programme p on p.id = i.programme_id

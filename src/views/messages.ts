@@ -1,6 +1,5 @@
 import { z } from "zod";
-import { database } from "../db/connection";
-import { currentOffice } from "../db/office";
+import { officeNow } from "./office-now";
 import { defineView } from "./view";
 
 export interface MyMessage {
@@ -27,7 +26,7 @@ export const myMessages = defineView({
        where person_id = $1 and state <> 'withdrawn' and due_at <= $2 order by queued_at desc limit 200`,
       [actor.id, now],
     );
-    const { set } = await currentOffice(database(pool));
+    const { set } = await officeNow(pool);
     return { zone: set.zone, messages: rows.map((r) => ({ ...r, at: new Date(r.at).toISOString() })) };
   },
 });

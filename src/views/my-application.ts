@@ -10,9 +10,8 @@ import { type Field, factName, type Section } from "../core/sections/definition"
 import { type Openness, openness } from "../core/sections/lock";
 import { AnswerIndex, COMPLETE_FIELD } from "../core/sections/typed-facts";
 import type { LocalText } from "../core/text/local-text";
-import { database } from "../db/connection";
 import { type LoadedFile, loadFile } from "../db/load-file";
-import { currentOffice } from "../db/office";
+import { officeNow } from "./office-now";
 import { defineView, type ViewContext } from "./view";
 
 /** A section as the applicant's page shows it: definitions, answers, and which fields apply at present. */
@@ -227,8 +226,7 @@ function applicantsShare(assessment: Assessment, released: ReadonlySet<string>):
 }
 
 async function readApplication(ctx: ViewContext, id: string): Promise<MyApplication | null> {
-  const db = database(ctx.pool);
-  const office = await currentOffice(db);
+  const office = await officeNow(ctx.pool);
   const loaded = await loadFile(ctx.pool, id);
   if (!loaded) return null;
   const assessment = assess({ ...loaded, office, at: ctx.now.getTime() });

@@ -3,7 +3,18 @@ import type { Office } from "../core/office/reference-set";
 import { database } from "../db/connection";
 import { currentOffice } from "../db/office";
 
-/** The newest reference set: calendars, groups and scales are no secret. */
+const KEPT_MS = 1000;
+const kept = new WeakMap<pg.Pool, { readonly until: number; readonly office: Promise<Office> }>();
+
+/**
+ * The newest reference set, as everything that only reads sees it: calendars, groups and scales are no secret. A page may be a
+ * second behind one that was just published; acts ask in their own transaction.
+ */
 export function officeNow(pool: pg.Pool): Promise<Office> {
-  return currentOffice(database(pool));
+  const known = kept.get(pool);
+  if (known && known.until > performance.now()) return known.office;
+  const office = currentOffice(database(pool));
+  kept.set(pool, { until: performance.now() + KEPT_MS, office });
+  office.catch(() => kept.delete(pool));
+  return office;
 }

@@ -36,10 +36,10 @@ export const referencePage = defineView({
   read: async ({ pool, now, actor }): Promise<ReferencePage | null> => {
     if (actor.kind !== "link") return null;
     const { rows } = await pool.query<Row>(
-      `select r.state, r.ends_at, n.shown as applicant, p.locale, (select body->>'zone' from office_reference order by version desc limit 1) as zone,
+      `select r.state, r.ends_at, n.name as applicant, p.locale, (select body->>'zone' from office_reference order by version desc limit 1) as zone,
          (select json_agg(g.title order by c.rank) from choice c join intake i on i.id = c.intake_id join programme g on g.id = i.programme_id
           where c.application_id = r.application_id and c.withdrawn_at is null) as programmes
-       from reference_request r join application a on a.id = r.application_id join person p on p.id = a.person_id join file_name n on n.application_id = a.id where r.id = $1`,
+       from reference_request r join application a on a.id = r.application_id join person p on p.id = a.person_id join file_standing n on n.application_id = a.id where r.id = $1`,
       [actor.requestId],
     );
     const [row] = rows;

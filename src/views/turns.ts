@@ -4,9 +4,8 @@ import { z } from "zod";
 import { assess } from "../core/assessment/assess";
 import { combText } from "../core/assessment/comb";
 import { reasonOf } from "../core/assessment/reason";
-import { database } from "../db/connection";
 import { loadFiles } from "../db/load-file";
-import { currentOffice } from "../db/office";
+import { officeNow } from "./office-now";
 import { fileInScope, programmesOf, scopeParameter } from "./scope";
 import { defineView, type ViewContext } from "./view";
 
@@ -130,7 +129,10 @@ async function page(
   only((p) => `s.turn = ${p}`, filter.turn);
   only((p) => `s.reason = ${p}`, filter.reason);
   only((p) => `s.officer_id = ${p}`, mine);
-  only((p) => `n.folded like '%' || ${p} || '%'`, filter.find);
+  only(
+    (p) => `s.application_id in (select n.application_id from file_name n where n.folded like '%' || ${p} || '%')`,
+    filter.find,
+  );
   only((p) => fileInScope("s.application_id", p), scope);
   if (orderAt !== null && number !== null) {
     values.push(orderAt, number);
@@ -139,9 +141,9 @@ async function page(
   const where = conditions.length > 0 ? `where ${conditions.join(" and ")}` : "";
   const { rows } = await ctx.pool.query<Row>({
     name: `turns ${createHash("sha1").update(where).digest("base64url")}`,
-    text: `select s.application_id as id, s.number, n.shown as name, s.programmes, s.stage, s.turn, s.reason, s.next_title as title, s.next_count as count, s.comb, s.due_at, s.order_at,
+    text: `select s.application_id as id, s.number, s.name, s.programmes, s.stage, s.turn, s.reason, s.next_title as title, s.next_count as count, s.comb, s.due_at, s.order_at,
        s.last_event_at, s.valid_until, o.name as officer
-     from file_standing s join file_name n on n.application_id = s.application_id left join person o on o.id = s.officer_id
+     from file_standing s left join person o on o.id = s.officer_id
      ${where} order by s.order_at, s.number limit ${PAGE + 1}`,
     values,
   });
@@ -152,7 +154,7 @@ async function page(
 async function refreshed(ctx: ViewContext, rows: readonly Row[]): Promise<readonly Row[]> {
   const aged = rows.filter((r) => r.valid_until !== null && r.valid_until <= ctx.now).map((r) => r.id);
   if (aged.length === 0) return rows;
-  const office = await currentOffice(database(ctx.pool));
+  const office = await officeNow(ctx.pool);
   const fresh = new Map(
     (await loadFiles(ctx.pool, aged)).map((loaded) => [
       loaded.facts.application.id,
@@ -187,7 +189,7 @@ export const turns = defineView({
     const [all, found, office] = await Promise.all([
       counts(ctx, parameter, mine),
       page(ctx, parameter, filter, mine),
-      currentOffice(database(ctx.pool)),
+      officeNow(ctx.pool),
     ]);
     const shown = await refreshed(ctx, found.slice(0, PAGE));
     const last = shown.at(-1);

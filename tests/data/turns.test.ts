@@ -100,6 +100,17 @@ describe("the turn list", () => {
     expect(await mine()).toEqual([1, [[numbers[0], "Runa Okonjo"]]]);
   });
 
+  it("shows a name as it is corrected, also where nothing changes for those who look for it", async () => {
+    const [applicationId = ""] = ids.slice(6);
+    const person = people[6] ?? officer;
+    const name = async (value: string, seen: number) => {
+      const change = { scope: "file", section: "person", entry: "", field: "familyName", value, seen };
+      await must(world, saveAnswers, person, { applicationId, changes: [change] });
+      return (await read({ find: "zielinska" })).rows.map((r) => r.name);
+    };
+    expect([await name("zielinska", 0), await name("Zielińska", 1)]).toEqual([["zielinska"], ["Zielińska"]]);
+  });
+
   it("follows an act at once: a name that is typed, an application that is withdrawn", async () => {
     const [applicationId = ""] = ids.slice(5);
     const person = people[5] ?? officer;

@@ -67,6 +67,8 @@ export const fileStanding = pgTable(
       .primaryKey()
       .references(() => application.id),
     number: text("number").notNull(),
+    /** As the applicant wrote it; empty while there is none. */
+    name: text("name").notNull().default(""),
     stage: text("stage").notNull(),
     turn: text("turn").notNull(),
     reason: text("reason").notNull(),
@@ -118,7 +120,6 @@ export const fileName = pgTable(
     applicationId: uuid("application_id")
       .primaryKey()
       .references(() => application.id),
-    shown: text("shown").notNull(),
     folded: text("folded").notNull(),
   },
   (t) => [index("file_name_trigram").using("gin", t.folded.op("gin_trgm_ops"))],
