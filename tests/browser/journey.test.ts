@@ -48,9 +48,13 @@ describe("from sign-up to an accepted offer", () => {
     rmSync(folder, { recursive: true, force: true });
   });
 
-  it("opens an account with a confirmed address", async () => {
+  it("opens an account with a confirmed address, and comes back to what it was for", async () => {
     const { page } = applicant;
-    await page.goto("/sign-up");
+    await page.goto("/");
+    await page.getByRole("article").filter({ hasText: "Estuary Science" }).getByRole("link", { name: "Apply" }).click();
+    await page.waitForURL(/\/sign-in\?to=/);
+    await page.getByRole("main").getByRole("link", { name: "Open an account" }).click();
+    await page.getByLabel("Your name").waitFor();
     await page.getByLabel("Your name").fill("Maren Elisabeth");
     await page.getByLabel("E-mail").fill(email);
     await page.getByLabel("Password", { exact: true }).fill("short");
@@ -68,6 +72,8 @@ describe("from sign-up to an accepted offer", () => {
     await page.goto(link);
     await page.getByText("This link has ended: it was used before").waitFor();
     await signIn(applicant, email, "seven quiet lanterns");
+    await page.getByRole("heading", { name: "Apply for MSc Estuary Science" }).waitFor();
+    await page.goto("/my");
     await page.getByText("You have not begun an application.").waitFor();
   });
 

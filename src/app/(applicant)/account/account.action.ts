@@ -14,6 +14,9 @@ export interface FormState {
   readonly problems: readonly string[];
 }
 
+const WANTED_COOKIE = "unvex-wanted";
+const DAY_SECONDS = 86_400;
+
 const DONE: FormState = { done: true, problems: [] };
 const text = (form: FormData, name: string): string => {
   const value = form.get(name);
@@ -36,11 +39,21 @@ export async function signUpAction(_: FormState, form: FormData): Promise<FormSt
   const problems = signUpProblems(input);
   if (problems.length > 0) return { done: false, problems };
   await signUp(await context(), input);
+  const to = safePath(text(form, "to"));
+  if (to) (await cookies()).set(WANTED_COOKIE, to, { httpOnly: true, sameSite: "lax", path: "/", maxAge: DAY_SECONDS });
   return DONE;
 }
 
-function safePath(to: string): string | null {
-  return /^\/(?![/\\])/u.test(to) ? to : null;
+function safePath(to: string | undefined): string | null {
+  return to !== undefined && /^\/(?![/\\])/u.test(to) ? to : null;
+}
+
+/** Where somebody wanted to go before they had an account, kept over the mail and the first sign-in. */
+async function wantedBefore(): Promise<string | null> {
+  const jar = await cookies();
+  const wanted = safePath(jar.get(WANTED_COOKIE)?.value);
+  if (wanted) jar.delete(WANTED_COOKIE);
+  return wanted;
 }
 
 export async function signInAction(_: FormState, form: FormData): Promise<FormState> {
@@ -59,7 +72,8 @@ export async function signInAction(_: FormState, form: FormData): Promise<FormSt
   const person = user ? await identityOf(accounts.runtime.pool, user.user.id) : null;
   const office = (person?.actor.grants.length ?? 0) > 0;
   if (person && !office) (await cookies()).set(LOCALE_COOKIE, person.locale, { sameSite: "lax", path: "/" });
-  redirect(safePath(text(form, "to")) ?? (office ? "/office" : "/my"));
+  const wanted = await wantedBefore();
+  redirect(safePath(text(form, "to")) ?? (office ? "/office" : (wanted ?? "/my")));
 }
 
 export async function lostPasswordAction(_: FormState, form: FormData): Promise<FormState> {

@@ -26,7 +26,7 @@ export default async function SignInPage({ searchParams }: { searchParams: Promi
         <Link href="/lost-password">{t("account.lost")}</Link>
       </p>
       <p>
-        <Link href="/sign-up">{t("account.signUp")}</Link>
+        <Link href={to ? `/sign-up?to=${encodeURIComponent(to)}` : "/sign-up"}>{t("account.signUp")}</Link>
       </p>
     </div>
   );

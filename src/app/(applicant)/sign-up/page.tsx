@@ -4,14 +4,16 @@ import { AccountForm } from "../../../ui/account-form.client";
 import { locale } from "../../request";
 import { sendAgainAction, signUpAction } from "../account/account.action";
 
-export default async function SignUpPage() {
+export default async function SignUpPage({ searchParams }: { searchParams: Promise<{ to?: string }> }) {
   const language = await locale();
+  const { to } = await searchParams;
   const t = (key: Parameters<typeof say>[1]) => say(language, key);
   return (
     <div className="sheet narrow">
       <h1>{t("account.signUpTitle")}</h1>
       <AccountForm
         action={signUpAction}
+        hidden={{ to: to ?? "" }}
         submit={t("account.signUp")}
         fields={[
           { name: "name", kind: "text", label: t("account.name"), help: t("account.nameHelp"), autoComplete: "name" },
@@ -47,7 +49,7 @@ export default async function SignUpPage() {
         }
       />
       <p>
-        <Link href="/sign-in">{t("account.signIn")}</Link>
+        <Link href={to ? `/sign-in?to=${encodeURIComponent(to)}` : "/sign-in"}>{t("account.signIn")}</Link>
       </p>
     </div>
   );
