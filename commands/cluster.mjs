@@ -20,6 +20,7 @@ import {
 import net from "node:net";
 import path from "node:path";
 import { requireRoom } from "./disk.mjs";
+import { isAlive } from "./processes.mjs";
 import { Trouble } from "./trouble.mjs";
 
 const DEBIAN_FOLDER = "/usr/lib/postgresql";
@@ -116,14 +117,7 @@ function clearDeadLock(data) {
   const lock = path.join(data, "postmaster.pid");
   if (!existsSync(lock)) return;
   const pid = readFileSync(lock, "utf8").split("\n")[0]?.trim();
-  const stat = `/proc/${pid}/stat`;
-  if (!existsSync("/proc/self/stat")) return;
-  const state = existsSync(stat)
-    ? readFileSync(stat, "utf8")
-        .replace(/^.*\) /u, "")
-        .charAt(0)
-    : "gone";
-  if (state === "Z" || state === "gone") rmSync(lock, { force: true });
+  if (existsSync("/proc/self/stat") && !isAlive(pid)) rmSync(lock, { force: true });
 }
 
 function running(bin, data) {
@@ -146,6 +140,17 @@ async function start(bin, data, folder) {
   }
   const last = existsSync(log) ? readFileSync(log, "utf8").trim().split("\n").slice(-5).join("\n") : "";
   throw new Trouble(`PostgreSQL did not start. The end of its log ${log}:\n${last}`);
+}
+
+function stopServer(bin, data, mode) {
+  run(path.join(bin, "pg_ctl"), ["stop", "-m", mode, "-w", "-t", "30", "-D", data], { stdio: "ignore" });
+}
+
+/** Stops the cluster in `folder` at once, where there is one. */
+export function stopCluster(folder) {
+  const bin = findPostgres();
+  const data = path.join(folder, "data");
+  if (bin && existsSync(path.join(data, "postmaster.pid"))) stopServer(bin, data, "immediate");
 }
 
 /**
@@ -190,8 +195,6 @@ export async function startCluster(folder) {
         { env },
       );
     },
-    stop: (mode = "fast") => {
-      run(path.join(bin, "pg_ctl"), ["stop", "-m", mode, "-w", "-t", "30", "-D", data], { stdio: "ignore" });
-    },
+    stop: (mode = "fast") => stopServer(bin, data, mode),
   };
 }

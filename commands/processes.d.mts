@@ -8,3 +8,4 @@ export function launchWeb(
 export function launchWorker(env: Record<string, string>, logFile: string | null): ChildProcess;
 export function untilWell(url: string, child: ChildProcess | undefined, seconds?: number): Promise<boolean>;
 export function stopAll(children: readonly ChildProcess[]): Promise<void>;
+export function noteProcesses(file: string, children: readonly ChildProcess[]): void;

@@ -27,6 +27,16 @@ export const launchWeb = (env, port, host, logFile) =>
 export const launchWorker = (env, logFile) =>
   launch(["--import", "tsx", "src/worker.ts"], { NODE_ENV: "production", ...env }, logFile);
 
+/** Whether a process works still. One that was killed and that nothing has reaped since has a number, but is dead. */
+export function isAlive(pid) {
+  try {
+    const stat = readFileSync(`/proc/${pid}/stat`, "utf8");
+    return stat.replace(/^.*\) /u, "").charAt(0) !== "Z";
+  } catch {
+    return false;
+  }
+}
+
 /** Notes the processes of this start, so that the next one finds them should this one be killed. */
 export function noteProcesses(file, children) {
   writeFileSync(file, children.map((child) => child.pid).join("\n"));

@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
 import path from "node:path";
 import { build } from "./build.mjs";
 import { installPackages, installSystem } from "./install.mjs";
+import { clearLeftovers } from "./leftovers.mjs";
 import { Trouble } from "./trouble.mjs";
 
 const FOLDER = path.resolve(".unvex");
@@ -11,16 +12,34 @@ const DIST = ".next-test";
 const started = Date.now();
 const step = (text) => process.stdout.write(`· ${text}  [${Math.round((Date.now() - started) / 1000)} s]\n`);
 
+const working = new Set();
+
+/** Somebody wants to stop: what runs is ended first, and nothing of it stays. */
+function endWhenTold() {
+  for (const signal of ["SIGINT", "SIGTERM"])
+    process.once(signal, async () => {
+      const ended = [...working].map((child) => new Promise((resolve) => child.once("close", resolve)));
+      for (const child of working) child.kill("SIGTERM");
+      await Promise.all(ended);
+      clearLeftovers(FOLDER);
+      process.exit(130);
+    });
+}
+
 function call(args, env = {}) {
   return new Promise((resolve) => {
     const child = spawn(process.execPath, args, {
       env: { ...process.env, UNVEX_TEST: "1", UNVEX_DIST: DIST, ...env },
       stdio: ["ignore", "pipe", "pipe"],
     });
+    working.add(child);
     let output = "";
     child.stdout.on("data", (data) => (output += data));
     child.stderr.on("data", (data) => (output += data));
-    child.on("close", (code) => resolve({ code: code ?? 1, output }));
+    child.on("close", (code) => {
+      working.delete(child);
+      resolve({ code: code ?? 1, output });
+    });
   });
 }
 
@@ -108,6 +127,8 @@ export async function run(args) {
   await installSystem({ browser: true }, step);
   await installPackages();
   mkdirSync(FOLDER, { recursive: true });
+  clearLeftovers(FOLDER);
+  endWhenTold();
   let passed = 0;
   let failed = 0;
   for (const group of ORDER)

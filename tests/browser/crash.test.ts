@@ -5,7 +5,7 @@ import path from "node:path";
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { freePort, startCluster } from "../../commands/cluster.mjs";
-import { launchWeb, launchWorker, stopAll, untilWell } from "../../commands/processes.mjs";
+import { launchWeb, launchWorker, noteProcesses, stopAll, untilWell } from "../../commands/processes.mjs";
 import { requestReference } from "../../src/acts/request-reference";
 import { startApplication } from "../../src/acts/start-application";
 import { confirmAddress, signUp } from "../../src/auth/accounts";
@@ -45,6 +45,7 @@ describe("kill -9 in the middle", () => {
   });
   const startWeb = async () => {
     web = launchWeb(env(), port, "127.0.0.1", path.join(folder, "log"));
+    noteProcesses(path.join(folder, "processes"), [web, worker].filter(Boolean));
     expect(await untilWell(url, web)).toBe(true);
   };
 

@@ -4,7 +4,7 @@ import { mkdirSync, rmSync } from "node:fs";
 import path from "node:path";
 import type { TestProject } from "vitest/node";
 import { freePort, startCluster } from "../../commands/cluster.mjs";
-import { launchWeb, launchWorker, stopAll, untilWell } from "../../commands/processes.mjs";
+import { launchWeb, launchWorker, noteProcesses, stopAll, untilWell } from "../../commands/processes.mjs";
 
 declare module "vitest" {
   interface ProvidedContext {
@@ -45,6 +45,7 @@ export default async function setup(project: TestProject): Promise<() => Promise
   if ((await loadDemo(env)) !== 0) throw new Error("the demo data could not be loaded");
   const log = path.join(folder, "log");
   const children = [launchWeb(env, port, "127.0.0.1", log), launchWorker(env, log)];
+  noteProcesses(path.join(folder, "processes"), children);
   if (!(await untilWell(url, children[0]))) throw new Error("the web server did not start");
   project.provide("appUrl", url);
   project.provide("databaseUrl", databaseUrl);

@@ -1,0 +1,20 @@
+/** What test and bench runs that were killed have left: processes, clusters and folders of runs that no longer are. */
+import { existsSync, readdirSync, rmSync } from "node:fs";
+import path from "node:path";
+import { stopCluster } from "./cluster.mjs";
+import { endLeftovers, isAlive } from "./processes.mjs";
+
+const OF_A_RUN = /^(?:browser|crash|test|bench)-(\d+)/u;
+
+/** @param folder the project's data folder; each run has one in it that carries the number of its process */
+export function clearLeftovers(folder) {
+  if (!existsSync(folder)) return;
+  for (const name of readdirSync(folder)) {
+    const pid = OF_A_RUN.exec(name)?.[1];
+    if (pid === undefined || isAlive(pid)) continue;
+    const place = path.join(folder, name);
+    endLeftovers(path.join(place, "processes"));
+    for (const cluster of [place, path.join(place, "postgres")]) stopCluster(cluster);
+    rmSync(place, { recursive: true, force: true });
+  }
+}
