@@ -1,4 +1,5 @@
-import { writeFileSync } from "node:fs";
+import { readdirSync, readFileSync, writeFileSync } from "node:fs";
+import path from "node:path";
 import { StyleProvider } from "@ant-design/cssinjs";
 import { extractStyle } from "@ant-design/static-style-extract";
 import { ConfigProvider } from "antd";
@@ -6,14 +7,25 @@ import { createElement as h } from "react";
 import { applicantTheme, theme } from "../src/ui/theme";
 
 /**
- * Writes the component library's styles into a file of our own, once a build, as both faces have them. No page then carries or
- * works out styles. A component that is used and not named here stands there bare, which the tests of the screens would not miss.
+ * Writes the styles of the library's components that we use into a file of our own, once a build, as both faces have them. No page
+ * then carries or works out styles.
  */
-const COMPONENTS = ["Button", "Checkbox", "DatePicker", "Input", "Modal", "Progress", "Radio", "Select"];
+const UI = path.join("src", "ui");
+const IMPORT = /import \{([^}]*)\} from "antd";/u;
+
+/** The components that our own import; the provider has no looks. */
+function usedComponents(): readonly string[] {
+  const names = readdirSync(UI)
+    .filter((name) => name.endsWith(".tsx"))
+    .flatMap((name) => IMPORT.exec(readFileSync(path.join(UI, name), "utf8"))?.[1]?.split(",") ?? []);
+  return [...new Set(names.map((name) => name.trim()))]
+    .filter((name) => name !== "" && name !== "ConfigProvider")
+    .sort();
+}
 
 const both = [theme, applicantTheme].map((face) => ({ ...face, zeroRuntime: false }));
 const styles = extractStyle({
-  includes: COMPONENTS,
+  includes: [...usedComponents()],
   customTheme: (components) =>
     h(
       StyleProvider,

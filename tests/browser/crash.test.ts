@@ -19,7 +19,7 @@ import { someone } from "../../src/demo/people";
 import { verifyAll } from "../../src/verify";
 import { identityOf } from "../../src/views/identity";
 import { newPerson, openBrowser, type Person, pressAndAgree, untilSaved } from "../support/browser";
-import { supplyAll } from "../support/submitted";
+import { supplyAll } from "../support/files";
 
 /** Kills everything in the middle of the work, and looks at what is left: all that the page called saved, and nothing by halves. */
 describe("kill -9 in the middle", () => {

@@ -97,6 +97,11 @@ describe("the main screens", () => {
     const { page } = person;
     await signIn(person, "pedro.anselmovaz@people.example");
     await check(person);
+    await page.goto("/");
+    await page.goto((await page.getByRole("link", { name: "Apply" }).first().getAttribute("href")) ?? "");
+    await page.getByRole("button", { name: "Begin the application" }).waitFor();
+    await check(person);
+    await page.goto("/my");
     await page.getByRole("link", { name: /Estuary Science/ }).click();
     await page.getByRole("heading", { name: "What comes next" }).waitFor();
     await check(person);

@@ -8,7 +8,7 @@ import { loadCatalogue } from "../../src/demo/catalogue";
 import { runJob } from "../../src/jobs/handlers";
 import { trayMail } from "../../src/outside/mail";
 import { verifyAll } from "../../src/verify";
-import { lookAt, submittedFile, type TestFile } from "../support/submitted";
+import { lookAt, submittedFile, type TestFile } from "../support/files";
 import { makePerson, must, openWorld, type World } from "../support/world";
 
 describe("decisions that are prepared, released and answered, or not", () => {

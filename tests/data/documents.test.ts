@@ -3,15 +3,12 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
 import { acceptEvidence, askApplicant, returnEvidence } from "../../src/acts/judge-evidence";
 import { removeDocument } from "../../src/acts/remove-document";
-import { startApplication } from "../../src/acts/start-application";
 import { uploadDocument } from "../../src/acts/upload-document";
 import type { Actor } from "../../src/core/rights/actor";
-import { fillForm } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { someone } from "../../src/demo/people";
 import { document, documentBytes } from "../../src/views/document";
 import { readView } from "../../src/views/view";
-import { lookAt, submittedFile, type TestFile } from "../support/submitted";
+import { begunFile, filledFile, lookAt, submittedFile, type TestFile } from "../support/files";
 import { makePerson, must, openWorld, type World } from "../support/world";
 
 /** Documents: supplied, replaced, taken out, judged; read by those whose they are and by the office over the file. */
@@ -31,9 +28,7 @@ describe("documents", () => {
   afterAll(() => world.close());
   beforeEach(async () => {
     no += 1;
-    owner = await makePerson(world, `Owner ${"abcdefghijklmnopqrstuvwxyz"[no]}`);
-    ({ applicationId } = await must(world, startApplication, owner, { roundId }));
-    await fillForm(world.runtime, owner, applicationId, someone("Ana", "Vale"));
+    ({ owner, applicationId } = await filledFile(world, roundId));
   });
 
   const sheet = (text: string, name = "letter.pdf") => ({
@@ -78,12 +73,11 @@ describe("documents", () => {
   });
 
   it("keep their content once, whoever sends it, and are each somebody's own", async () => {
-    const other = await makePerson(world, `Other ${no}`);
-    const theirs = await must(world, startApplication, other, { roundId });
+    const { owner: other, applicationId: theirs } = await begunFile(world, roundId);
     const mine = await supply("the same words");
     const copy = await must(world, uploadDocument, other, {
       ...sheet("the same words"),
-      applicationId: theirs.applicationId,
+      applicationId: theirs,
     });
     const { rows } = await world.runtime.pool.query(
       "select count(distinct sha256)::int as contents, count(*)::int as uploads from upload where id = any($1::uuid[])",
@@ -97,8 +91,8 @@ describe("documents", () => {
 
   it("are read by the office of their programme, by no other office, and by no visitor", async () => {
     const { uploadId } = await supply("words");
-    const elsewhere = await makePerson(world, `Elsewhere ${no}`, ["officer"], "XYZ");
-    const administrator = await makePerson(world, `Administrator ${no}`, ["administrator"]);
+    const elsewhere = await makePerson(world, "Elsewhere", ["officer"], "XYZ");
+    const administrator = await makePerson(world, "Administrator", ["administrator"]);
     expect(await read(uploadId, officer)).toBe("words");
     expect(await read(uploadId, elsewhere)).toBeNull();
     expect(await read(uploadId, administrator)).toBeNull();

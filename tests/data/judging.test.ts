@@ -5,7 +5,7 @@ import type { Actor } from "../../src/core/rights/actor";
 import { supply } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import * as documents from "../../src/demo/documents";
-import { lookAt, submittedFile, type TestFile } from "../support/submitted";
+import { lookAt, submittedFile, type TestFile } from "../support/files";
 import { DAY, makePerson, must, openWorld, type World } from "../support/world";
 
 describe("judging what was supplied", () => {

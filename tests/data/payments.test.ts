@@ -2,15 +2,12 @@ import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
 import { recordPayment, startPayment } from "../../src/acts/payments";
-import { startApplication } from "../../src/acts/start-application";
 import type { Actor } from "../../src/core/rights/actor";
-import { fillForm } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { someone } from "../../src/demo/people";
 import { readOrder, sign, simulatedCard } from "../../src/outside/card";
 import { verifyAll } from "../../src/verify";
-import { lookAt } from "../support/submitted";
-import { makePerson, must, openWorld, SYSTEM, type World } from "../support/world";
+import { anybody, filledFile, lookAt } from "../support/files";
+import { must, openWorld, SYSTEM, type World } from "../support/world";
 
 /** The fee of an overseas applicant, and a card service that answers late, twice, wrongly or not at all. */
 describe("payments by card", () => {
@@ -18,7 +15,6 @@ describe("payments by card", () => {
   let owner: Actor;
   let roundId = "";
   let applicationId = "";
-  let no = 0;
 
   beforeAll(async () => {
     world = await openWorld("payments");
@@ -26,10 +22,7 @@ describe("payments by card", () => {
   });
   afterAll(() => world.close());
   beforeEach(async () => {
-    no += 1;
-    owner = await makePerson(world, `Payer ${"abcdefghijklmnop"[no]}`);
-    ({ applicationId } = await must(world, startApplication, owner, { roundId }));
-    await fillForm(world.runtime, owner, applicationId, someone("Ana", "Vale"));
+    ({ owner, applicationId } = await filledFile(world, roundId));
   });
 
   const charges = async () => (await lookAt(world, applicationId)).loaded.facts.charges;
@@ -96,7 +89,7 @@ describe("payments by card", () => {
 
   it("are begun by the applicant and answered by the service alone", async () => {
     const [charge] = await charges();
-    const stranger = await makePerson(world, `Stranger ${no}`);
+    const stranger = await anybody(world, "Stranger");
     expect(
       await runAct(world.runtime, startPayment, stranger, { applicationId, chargeId: charge?.id ?? "" }),
     ).toMatchObject({ ok: false });

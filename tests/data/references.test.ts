@@ -5,15 +5,13 @@ import { declineReference, giveReference, openReference } from "../../src/acts/a
 import { withdraw } from "../../src/acts/keep-files";
 import { requestReference, withdrawReference } from "../../src/acts/request-reference";
 import { saveAnswers } from "../../src/acts/save-answers";
-import { startApplication } from "../../src/acts/start-application";
 import type { Actor } from "../../src/core/rights/actor";
-import { type Filled, fillForm } from "../../src/demo/applicant";
+import type { Filled } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { someone } from "../../src/demo/people";
 import { document } from "../../src/views/document";
 import { referencePage, requestOfLink } from "../../src/views/reference-page";
 import { readView } from "../../src/views/view";
-import { lookAt } from "../support/submitted";
+import { filledFile, lookAt } from "../support/files";
 import { makePerson, must, openWorld, type World } from "../support/world";
 
 /** A referee has no account: a link that serves one request, and ends. */
@@ -23,7 +21,6 @@ describe("references", () => {
   let roundId = "";
   let applicationId = "";
   let filled: Filled;
-  let no = 0;
 
   beforeAll(async () => {
     world = await openWorld("references");
@@ -31,11 +28,8 @@ describe("references", () => {
   });
   afterAll(() => world.close());
   beforeEach(async () => {
-    no += 1;
     world.at("2026-11-25T09:00:00Z");
-    owner = await makePerson(world, `Asker ${"abcdefghijklmnopqrstuvwxyz"[no]}`);
-    ({ applicationId } = await must(world, startApplication, owner, { roundId }));
-    filled = await fillForm(world.runtime, owner, applicationId, someone("Ana", "Vale"));
+    ({ owner, applicationId, filled } = await filledFile(world, roundId));
   });
 
   const answers = {
@@ -109,7 +103,7 @@ describe("references", () => {
       [applicationId],
     );
     const uploadId = rows[0]?.id ?? "";
-    const officer = await makePerson(world, `Officer ${no}`, ["officer"]);
+    const officer = await makePerson(world, "Runa Okonjo", ["officer"]);
     expect(await readView(world.runtime, document, officer, { uploadId })).toMatchObject({ name: "letter.pdf" });
     expect(await readView(world.runtime, document, owner, { uploadId })).toBeNull();
   });

@@ -3,13 +3,12 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { type Outcome, runAct } from "../../src/acts/act";
 import { withdraw } from "../../src/acts/keep-files";
 import { type SaveResult, saveAnswers } from "../../src/acts/save-answers";
-import { startApplication } from "../../src/acts/start-application";
 import type { Json } from "../../src/core/assessment/facts";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { verifyAll } from "../../src/verify";
-import { lookAt, submittedFile } from "../support/submitted";
-import { makePerson, must, openWorld, type World } from "../support/world";
+import { begunFile, lookAt, submittedFile } from "../support/files";
+import { must, openWorld, type World } from "../support/world";
 
 /** Every field is saved as it is left: nothing typed is lost, and nothing of somebody else's window is written over. */
 describe("saving the form", () => {
@@ -17,7 +16,6 @@ describe("saving the form", () => {
   let owner: Actor;
   let roundId = "";
   let applicationId = "";
-  let no = 0;
 
   beforeAll(async () => {
     world = await openWorld("saving");
@@ -25,9 +23,7 @@ describe("saving the form", () => {
   });
   afterAll(() => world.close());
   beforeEach(async () => {
-    no += 1;
-    owner = await makePerson(world, `Owner ${"abcdefghijklmnopqrstuvwxyz"[no]}`);
-    ({ applicationId } = await must(world, startApplication, owner, { roundId }));
+    ({ owner, applicationId } = await begunFile(world, roundId));
   });
 
   const change = (place: string, value: Json, seen = 0) => {
@@ -138,7 +134,7 @@ describe("saving the form", () => {
 
   it("refuses values that are too long to be meant, and scopes of other files", async () => {
     expect(await save(change("contact//town", "x".repeat(24_001)))).toMatchObject({ reason: "invalid-input" });
-    const other = await must(world, startApplication, await makePerson(world, `Other ${randomUUID()}`), { roundId });
+    const other = await begunFile(world, roundId);
     const choice = (await lookAt(world, other.applicationId)).loaded.facts.choices[0]?.id ?? "";
     expect(await save({ ...change("contact//town", "x"), scope: choice })).toMatchObject({ reason: "not-found" });
     expect(

@@ -25,7 +25,7 @@ export default async function ApplyPage({
   const hit = data?.hits.find((h) => h.roundId === round);
   if (!data || !hit) notFound();
   return (
-    <div className="sheet narrow">
+    <div className="sheet">
       <h1>{say(language, "apply.title", { programme: programmeName(hit, language) })}</h1>
       {refused ? (
         <p role="alert" className="wrong">

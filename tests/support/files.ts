@@ -58,6 +58,31 @@ export async function supplyAll(
     );
 }
 
+const LETTERS = "abcdefghij";
+let people = 0;
+
+/** A person whom no other test of the database has: names have no digits, so a count is written in letters. */
+export function anybody(world: World, given: string): ReturnType<typeof makePerson> {
+  people += 1;
+  return makePerson(world, `${given} ${[...String(people)].map((digit) => LETTERS[Number(digit)]).join("")}`);
+}
+
+/** An application that was just begun, by somebody of its own. */
+export async function begunFile(
+  world: World,
+  roundId: string,
+): Promise<{ readonly owner: Actor; readonly applicationId: string }> {
+  const owner = await anybody(world, "Applicant");
+  return { owner, applicationId: (await must(world, startApplication, owner, { roundId })).applicationId };
+}
+
+/** The same with its form filled in by an overseas applicant, who owes the fee. */
+export async function filledFile(world: World, roundId: string) {
+  const begun = await begunFile(world, roundId);
+  const filled = await fillForm(world.runtime, begun.owner, begun.applicationId, someone("Ana", "Vale"));
+  return { ...begun, filled };
+}
+
 /** A file of somebody at home, who owes no fee: filled, its documents supplied, its reference asked for, and submitted. */
 export async function submittedFile(world: World, roundId: string, given: string): Promise<TestFile> {
   const applicant = await makePerson(world, given);
