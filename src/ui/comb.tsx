@@ -61,7 +61,11 @@ export function Comb({ text, turn, words }: { text: string; turn: string; words:
   const holding = draw(true);
   return (
     <span className="comb" data-turn={turn} role="img" title={words}>
-      <svg width={bars.length * (SMALL.width + GAP) - GAP} height={SMALL.height + SMALL.top} aria-hidden="true">
+      <svg
+        width={Math.max(0, bars.length * (SMALL.width + GAP) - GAP)}
+        height={SMALL.height + SMALL.top}
+        aria-hidden="true"
+      >
         <path fillRule="evenodd" d={draw(false)} />
         {holding ? <path data-holds="true" fillRule="evenodd" d={holding} /> : null}
       </svg>

@@ -48,8 +48,14 @@ const input = z.object({
   reason: z.string().max(40).nullable().default(null),
   mine: z.boolean().default(false),
   find: z.string().max(100).nullable().default(null),
-  /** The order key and the number after which the page begins. */
-  after: z.string().max(80).nullable().default(null),
+  /** The order key and the number after which the page begins; an address that somebody spoilt leads to the first page. */
+  after: z
+    .string()
+    .max(80)
+    .refine((key) => Number.isFinite(Date.parse(key.split("~")[0] ?? "")))
+    .nullable()
+    .catch(null)
+    .default(null),
 });
 
 interface Row {

@@ -51,6 +51,9 @@ describe("the main screens", () => {
     await signIn(person, "r.okonjo@merrow.example");
     await page.getByRole("heading", { name: "What is here" }).waitFor();
     await check(person);
+    await page.getByRole("checkbox").first().check();
+    await page.keyboard.press("j");
+    await page.locator('.turn-list ol li:nth-child(2)[data-cursor="true"]').waitFor();
     await page.keyboard.press("?");
     await page.getByText("take the marked files, or this one").waitFor();
     await check(person);

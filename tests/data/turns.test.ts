@@ -61,6 +61,12 @@ describe("the turn list", () => {
     expect(keys).toEqual([...keys].sort());
   });
 
+  it("begins at the first page where its address was spoilt", async () => {
+    const first = await read({ turn: "applicant" });
+    for (const after of ["nonsense", "nonsense~27-00001", "~", "x".repeat(200)])
+      expect((await read({ turn: "applicant", after })).rows).toEqual(first.rows);
+  });
+
   it("counts by turn and reason what it shows", async () => {
     const data = await read({ turn: "office" });
     expect(data.total).toBe(2);
