@@ -4,6 +4,7 @@ import Link from "next/link";
 import { usePathname, useRouter } from "next/navigation";
 import { useEffect, useRef, useTransition } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
+import { BESIDE_BOXES } from "./keys";
 
 /** One slim band of words, with a find field that `/` reaches from everywhere. */
 export function Band({
@@ -31,7 +32,7 @@ export function Band({
       find.current?.focus();
       find.current?.select();
     },
-    { preventDefault: true, useKey: true, ignoreModifiers: true },
+    { ...BESIDE_BOXES, preventDefault: true, useKey: true, ignoreModifiers: true },
   );
   return (
     <header className="band">

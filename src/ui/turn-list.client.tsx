@@ -10,6 +10,7 @@ import { formatDate } from "../text/format";
 import type { PeekData } from "../views/peek";
 import { Comb, CombBar } from "./comb";
 import { KeyList } from "./key-list.client";
+import { BESIDE_BOXES } from "./keys";
 
 export interface TurnLine {
   readonly id: string;
@@ -48,12 +49,6 @@ const KEYS = [
   ["/", "find anyone, any number"],
 ] as const;
 
-/** A ticked box keeps the focus; the keys of the list go on working there, and nowhere else where something is typed. */
-const ON_THE_LIST = {
-  enableOnFormTags: ["input"],
-  ignoreEventWhen: ({ target }: KeyboardEvent) => target instanceof HTMLInputElement && target.type !== "checkbox",
-} as const;
-
 export function TurnList({ title, total, rows, mine, mineHref, nextHref, firstHref, take }: Props) {
   const router = useRouter();
   const [cursor, setCursor] = useState(0);
@@ -81,11 +76,11 @@ export function TurnList({ title, total, rows, mine, mineHref, nextHref, firstHr
     setMarked(new Set());
     router.refresh();
   };
-  useHotkeys("j,down", () => move(1), { ...ON_THE_LIST, preventDefault: true }, [cursor, rows]);
-  useHotkeys("k,up", () => move(-1), { ...ON_THE_LIST, preventDefault: true }, [cursor, rows]);
-  useHotkeys("enter", open, { ...ON_THE_LIST, enabled: row !== undefined }, [cursor, rows]);
-  useHotkeys("x", () => row && mark(row.id), ON_THE_LIST, [cursor, rows]);
-  useHotkeys("t", () => void takeThem(), ON_THE_LIST, [cursor, rows, marked]);
+  useHotkeys("j,down", () => move(1), { ...BESIDE_BOXES, preventDefault: true }, [cursor, rows]);
+  useHotkeys("k,up", () => move(-1), { ...BESIDE_BOXES, preventDefault: true }, [cursor, rows]);
+  useHotkeys("enter", open, { ...BESIDE_BOXES, enabled: row !== undefined }, [cursor, rows]);
+  useHotkeys("x", () => row && mark(row.id), BESIDE_BOXES, [cursor, rows]);
+  useHotkeys("t", () => void takeThem(), BESIDE_BOXES, [cursor, rows, marked]);
 
   return (
     <>

@@ -1,0 +1,5 @@
+/** Keys go on working while a ticked box has the focus, and nowhere else where something is typed. */
+export const BESIDE_BOXES = {
+  enableOnFormTags: ["input"],
+  ignoreEventWhen: ({ target }: KeyboardEvent) => target instanceof HTMLInputElement && target.type !== "checkbox",
+} as const;
