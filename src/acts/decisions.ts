@@ -8,6 +8,7 @@ import { decision } from "../db/schema";
 import { done, refuse } from "./act";
 import { defineFileAct } from "./file-act";
 import { mailApplicant } from "./mail";
+import { closeWhenFull } from "./rounds";
 
 const target = { applicationId: z.uuid(), choiceId: z.uuid() };
 
@@ -109,6 +110,8 @@ export const answerDecision = defineFileAct({
     if (formatDay(dayAt(file.office.zone, ctx.now.getTime())) > made.answerBy)
       return refuse("round-closed", { closesAt: made.answerBy });
     await ctx.db.update(decision).set({ answer, answeredAt: ctx.now }).where(eq(decision.choiceId, choiceId));
+    const roundId = file.facts.choices.find((c) => c.id === choiceId)?.roundId;
+    if (answer === "accepted" && roundId) await closeWhenFull(ctx, roundId);
     await mailApplicant(ctx, file.id, file.ownerId, "answer-received", {
       number: file.facts.application.number,
       answer,

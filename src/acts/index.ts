@@ -1,14 +1,17 @@
 import * as accounts from "./accounts";
 import * as reference from "./answer-reference";
-import * as catalogue from "./catalogue";
+import { arrangeChoices, changeChoice } from "./change-choices";
 import { confirmValues } from "./confirm-values";
 import * as decisions from "./decisions";
 import * as evidence from "./judge-evidence";
 import * as files from "./keep-files";
 import * as messages from "./messages";
 import * as payments from "./payments";
+import * as programmes from "./programmes";
 import { removeDocument } from "./remove-document";
 import * as requests from "./request-reference";
+import * as rounds from "./rounds";
+import { publishRulebook } from "./rulebooks";
 import { saveAnswers } from "./save-answers";
 import { startApplication } from "./start-application";
 import { submitApplication } from "./submit-application";
@@ -18,36 +21,45 @@ import { uploadDocument } from "./upload-document";
 export const ACTS = {
   acceptEvidence: evidence.acceptEvidence,
   acceptLink: accounts.acceptLink,
+  addRound: rounds.addRound,
+  arrangeChoices,
+  changeChoice,
   answerDecision: decisions.answerDecision,
   askApplicant: evidence.askApplicant,
   beginGuess: accounts.beginGuess,
   changeRole: accounts.changeRole,
-  changeRound: catalogue.changeRound,
+  changeRound: rounds.changeRound,
   chooseLanguage: accounts.chooseLanguage,
   claimMessage: messages.claimMessage,
+  closeRound: rounds.closeRound,
   confirmValues,
   declineReference: reference.declineReference,
   dropDecision: decisions.dropDecision,
   excuseRequirement: files.excuseRequirement,
+  extendChoice: rounds.extendChoice,
   forgetGuess: accounts.forgetGuess,
   giveReference: reference.giveReference,
   keepTrayMail: messages.keepTrayMail,
-  loadReferenceSet: catalogue.loadReferenceSet,
+  loadReferenceSet: programmes.loadReferenceSet,
   makeStaff: accounts.makeStaff,
   openAccount: accounts.openAccount,
   openReference: reference.openReference,
-  planProgramme: catalogue.planProgramme,
   prepareDecision: decisions.prepareDecision,
-  publishRulebook: catalogue.publishRulebook,
+  publishRulebook,
   reassessFiles: files.reassessFiles,
   recordPayment: payments.recordPayment,
   releaseDecision: decisions.releaseDecision,
   releaseStuckMessages: messages.releaseStuckMessages,
   removeDocument,
+  reopenRound: rounds.reopenRound,
   reportMessage: messages.reportMessage,
   requestReference: requests.requestReference,
   returnEvidence: evidence.returnEvidence,
   saveAnswers,
+  saveCycle: programmes.saveCycle,
+  saveIntake: programmes.saveIntake,
+  saveProcedure: programmes.saveProcedure,
+  saveProgramme: programmes.saveProgramme,
   sendLink: accounts.sendLink,
   startApplication,
   startPayment: payments.startPayment,

@@ -19,6 +19,11 @@ export const TEMPLATES = [
   "decision-released",
   "answer-received",
   "withdrawn",
+  "round-changed",
+  "round-closed",
+  "round-full",
+  "round-reopened",
+  "extended",
 ] as const;
 export type Template = (typeof TEMPLATES)[number];
 

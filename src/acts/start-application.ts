@@ -1,7 +1,10 @@
 import { and, eq, sql } from "drizzle-orm";
 import { z } from "zod";
+import { choiceRefusal } from "../core/choices/choice-rules";
+import { offeredOptions } from "../core/programmes/programme";
+import { roundState } from "../core/rounds/round-state";
 import { application, choice, cycle, intake, procedure, programme, round, rulebook } from "../db/schema";
-import { type ActContext, defineAct, done, refuse } from "./act";
+import { type ActContext, defineAct, done, type Outcome, refuse } from "./act";
 import { settle } from "./settle";
 
 /** Makes the application row and gives it the next number of its cycle. */
@@ -21,7 +24,74 @@ async function openNew(ctx: ActContext, personId: string, cycleId: string, proce
   return made;
 }
 
-/** Opens an application for an intake's round, or adds the intake as a further choice to the person's application of the same cycle and procedure. */
+async function findTarget(ctx: ActContext, roundId: string) {
+  const [target] = await ctx.db
+    .select({ round, intake, procedure, cycle, programme, rulebookId: rulebook.id })
+    .from(round)
+    .innerJoin(intake, eq(intake.id, round.intakeId))
+    .innerJoin(programme, eq(programme.id, intake.programmeId))
+    .innerJoin(procedure, eq(procedure.id, programme.procedureId))
+    .innerJoin(cycle, eq(cycle.id, intake.cycleId))
+    .innerJoin(rulebook, and(eq(rulebook.intakeId, intake.id), eq(rulebook.status, "published")))
+    .where(eq(round.id, roundId));
+  return target ?? null;
+}
+type Target = NonNullable<Awaited<ReturnType<typeof findTarget>>>;
+
+/** Whether the round takes a new draft at this moment. */
+function windowRefusal({ round: window }: Target, now: Date): Outcome<never> | null {
+  const state = roundState(
+    { ...window, opensAt: window.opensAt.toISOString(), closedAt: window.closedAt?.toISOString() ?? null },
+    null,
+    now.getTime(),
+  );
+  if (state === "full" || state === "closed") return refuse("round-closed");
+  return state === "coming" && !window.prepareBefore
+    ? refuse("round-not-open", { opensAt: window.opensAt.toISOString() })
+    : null;
+}
+
+interface Wanted {
+  readonly campus: string | null;
+  readonly mode: string | null;
+  readonly track: string | null;
+}
+
+/** What was picked of each option, the only one or the first being preset; null where something is asked for that is not offered. */
+function pickOptions(target: Pick<Target, "programme" | "intake">, wanted: Wanted): Wanted | null {
+  const offered = offeredOptions(target.programme, target.intake);
+  const pick = (all: readonly string[], one: string | null): string | null | undefined =>
+    one === null ? (all[0] ?? null) : all.includes(one) ? one : undefined;
+  const campus = pick(offered.campuses, wanted.campus);
+  const mode = pick(offered.modes, wanted.mode);
+  const track = pick(
+    offered.tracks.map((t) => t.key),
+    wanted.track,
+  );
+  return campus === undefined || mode === undefined || track === undefined ? null : { campus, mode, track };
+}
+
+/** The choices that an application holds, withdrawn ones included. */
+async function heldChoices(ctx: ActContext, applicationId: string) {
+  return ctx.db
+    .select({
+      intakeId: choice.intakeId,
+      withdrawnAt: choice.withdrawnAt,
+      rank: choice.rank,
+      code: programme.code,
+      level: programme.level,
+      fields: programme.fields,
+    })
+    .from(choice)
+    .innerJoin(intake, eq(intake.id, choice.intakeId))
+    .innerJoin(programme, eq(programme.id, intake.programmeId))
+    .where(eq(choice.applicationId, applicationId));
+}
+
+/**
+ * Opens an application for an intake's round, or adds the intake as a further choice to the person's application of the same
+ * cycle and procedure. The procedure's rules about choices are asked first, so that nobody fills in what they cannot send.
+ */
 export const startApplication = defineAct({
   name: "start-application",
   input: z.object({
@@ -34,18 +104,12 @@ export const startApplication = defineAct({
   run: async (ctx, input) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
     const personId = ctx.actor.id;
-    const [target] = await ctx.db
-      .select({ round, intake, procedure, cycle, rulebookId: rulebook.id, title: programme.title })
-      .from(round)
-      .innerJoin(intake, eq(intake.id, round.intakeId))
-      .innerJoin(programme, eq(programme.id, intake.programmeId))
-      .innerJoin(procedure, eq(procedure.id, programme.procedureId))
-      .innerJoin(cycle, eq(cycle.id, intake.cycleId))
-      .innerJoin(rulebook, and(eq(rulebook.intakeId, intake.id), eq(rulebook.status, "published")))
-      .where(eq(round.id, input.roundId));
+    const target = await findTarget(ctx, input.roundId);
     if (!target) return refuse("not-found");
-    const closings = target.round.closings.map((c) => Date.parse(c.at));
-    if (target.round.closedAt || ctx.now.getTime() >= Math.max(...closings)) return refuse("round-closed");
+    const shut = windowRefusal(target, ctx.now);
+    if (shut) return shut;
+    const options = pickOptions(target, input);
+    if (!options) return refuse("not-offered");
     const [existing] = await ctx.db
       .select({ id: application.id, number: application.number, withdrawnAt: application.withdrawnAt })
       .from(application)
@@ -59,13 +123,14 @@ export const startApplication = defineAct({
       .for("update");
     const file = existing ?? (await openNew(ctx, personId, target.cycle.id, target.procedure.id));
     if (file.withdrawnAt) return refuse("locked");
-    const taken = await ctx.db
-      .select({ intakeId: choice.intakeId, withdrawnAt: choice.withdrawnAt, rank: choice.rank })
-      .from(choice)
-      .where(eq(choice.applicationId, file.id));
-    if (taken.some((c) => c.intakeId === target.intake.id)) return refuse("already-applied", { number: file.number });
-    if (taken.filter((c) => c.withdrawnAt === null).length >= target.procedure.mostChoices)
-      return refuse("too-many-choices", { most: target.procedure.mostChoices });
+    const held = await heldChoices(ctx, file.id);
+    if (held.some((c) => c.intakeId === target.intake.id)) return refuse("already-applied", { number: file.number });
+    const rule = choiceRefusal(
+      target.procedure.rules,
+      held.filter((c) => c.withdrawnAt === null),
+      target.programme,
+    );
+    if (rule) return refuse("choice-rule", { ...rule });
     const [added] = await ctx.db
       .insert(choice)
       .values({
@@ -73,10 +138,8 @@ export const startApplication = defineAct({
         intakeId: target.intake.id,
         roundId: target.round.id,
         rulebookId: target.rulebookId,
-        rank: Math.max(0, ...taken.map((c) => c.rank)) + 1,
-        campus: input.campus,
-        mode: input.mode,
-        track: input.track,
+        rank: Math.max(0, ...held.map((c) => c.rank)) + 1,
+        ...options,
         addedAt: ctx.now,
       })
       .returning({ id: choice.id });

@@ -1,10 +1,14 @@
 import { Temporal } from "temporal-polyfill";
-import { type Runtime, runAct } from "../acts/act";
-import { loadReferenceSet, planProgramme, publishRulebook } from "../acts/catalogue";
+import { type Outcome, type Runtime, runAct } from "../acts/act";
+import { loadReferenceSet, saveCycle, saveIntake, saveProcedure, saveProgramme } from "../acts/programmes";
+import { addRound } from "../acts/rounds";
+import { publishRulebook } from "../acts/rulebooks";
+import type { ChoiceRules } from "../core/choices/choice-rules";
 import type { PlainDate } from "../core/ids";
+import type { LocalText } from "../core/text/local-text";
 import { addDays, toUtc } from "../core/time/zone";
+import { type PlannedProgramme, PROGRAMMES } from "./programmes";
 import { referenceSet } from "./reference-set";
-import { mes } from "./rulebooks/mes";
 
 const SYSTEM = { kind: "system" } as const;
 const ZONE = "Europe/Dublin";
@@ -22,52 +26,105 @@ export function startOfStudies(anchor: string): string {
   return (Temporal.PlainDate.compare(same, least) >= 0 ? same : same.add({ years: 1 })).toString();
 }
 
-async function must<T>(
-  outcome: Promise<{ ok: true; value: T } | { ok: false; reason: string; details?: unknown }>,
-): Promise<T> {
+async function must<T>(outcome: Promise<Outcome<T>>): Promise<T> {
   const done = await outcome;
   if (!done.ok)
     throw new Error(`the demo's catalogue was refused: ${done.reason} ${JSON.stringify(done.details ?? {})}`);
   return done.value;
 }
 
-/** Loads the reference set and plans MES with its round and its rulebook, all relative to the anchor day. */
-export async function loadCatalogue(
+const PROCEDURES: readonly { readonly key: string; readonly title: LocalText; readonly rules: ChoiceRules }[] = [
+  {
+    key: "preparatory",
+    title: { en: "Preparatory year", fr: "Année préparatoire" },
+    rules: { least: 1, most: 1, limits: [], exclusive: [], ranked: false },
+  },
+  {
+    key: "taught",
+    title: { en: "Taught programmes", fr: "Programmes enseignés" },
+    rules: { least: 1, most: 4, limits: [{ by: "level", value: "certificate", most: 1 }], exclusive: [], ranked: true },
+  },
+  {
+    key: "doctoral",
+    title: { en: "Doctoral programme", fr: "Programme doctoral" },
+    rules: { least: 1, most: 1, limits: [], exclusive: [], ranked: false },
+  },
+];
+
+/** Plans one programme with its start, its rounds and its published rulebook. The rounds come back by their keys. */
+export async function planProgramme(
   runtime: Runtime,
+  planned: PlannedProgramme,
   anchor: string,
-): Promise<{ readonly roundId: string; readonly start: string }> {
-  const start = startOfStudies(anchor);
-  const year = start.slice(0, 4);
-  await must(runAct(runtime, loadReferenceSet, SYSTEM, referenceSet));
-  const { intakeId, roundId } = await must(
-    runAct(runtime, planProgramme, SYSTEM, {
-      procedure: { key: "taught", title: { en: "Taught programmes", fr: "Programmes enseignés" }, mostChoices: 4 },
-      cycle: { key: year, title: { en: `Entry ${year}`, fr: `Rentrée ${year}` } },
-      programme: {
-        code: "MES",
-        title: { en: "Estuary Science", fr: "Sciences de l’estuaire" },
-        award: "MSc",
-        level: "master",
-        language: "en",
-        ects: 120,
-        campuses: ["Port Merrow"],
-        description: {
-          en: "Tides, sediments and life where rivers meet the sea. Two years, with a field season on the Merrow flats.",
-          fr: "Marées, sédiments et vie à la rencontre des fleuves et de la mer. Deux ans, avec une saison de terrain.",
-        },
-      },
-      intake: { startsOn: start, places: 25 },
-      round: {
-        key: "1",
-        opensAt: momentFrom(anchor, -60, "09:00"),
-        closings: [
-          { group: "home", at: momentFrom(anchor, 45) },
-          { group: "overseas", at: momentFrom(anchor, 24) },
-        ],
-        promiseDays: 30,
+  start: string,
+): Promise<Readonly<Record<string, string>>> {
+  const { code } = planned.programme;
+  await must(
+    runAct(runtime, saveProgramme, SYSTEM, {
+      procedure: planned.procedure,
+      version: null,
+      programme: planned.programme,
+    }),
+  );
+  const { intakeId } = await must(
+    runAct(runtime, saveIntake, SYSTEM, {
+      programme: code,
+      cycle: start.slice(0, 4),
+      intakeId: null,
+      version: null,
+      intake: {
+        startsOn: start,
+        places: planned.places,
+        quotas: (planned.quotas ?? []).map((q) => ({ title: "", mode: null, ...q })),
+        options: { campuses: [], modes: [], tracks: [] },
       },
     }),
   );
-  await must(runAct(runtime, publishRulebook, SYSTEM, { intakeId, body: mes }));
-  return { roundId, start };
+  const rounds: Record<string, string> = {};
+  for (const round of planned.rounds) {
+    const { roundId } = await must(
+      runAct(runtime, addRound, SYSTEM, {
+        intakeId,
+        round: {
+          key: round.key,
+          opensAt: momentFrom(anchor, round.opens, "09:00"),
+          closings: [
+            { group: "home", at: momentFrom(anchor, round.closes.home) },
+            { group: "overseas", at: momentFrom(anchor, round.closes.overseas) },
+          ],
+          rolling: round.rolling ?? false,
+          closesWhenFull: round.closesWhenFull ?? false,
+          prepareBefore: round.prepareBefore ?? true,
+          promiseDays: round.promiseDays,
+        },
+      }),
+    );
+    rounds[round.key] = roundId;
+  }
+  await must(runAct(runtime, publishRulebook, SYSTEM, { intakeId, body: planned.rulebook }));
+  return rounds;
+}
+
+export interface LoadedCatalogue {
+  /** The round of MES, in which most of the demo's files stand. */
+  readonly roundId: string;
+  /** Rounds by programme and key: `BMR 2`. */
+  readonly rounds: Readonly<Record<string, string>>;
+  readonly start: string;
+}
+
+/** Loads the reference set and plans all programmes with their rounds and rulebooks, relative to the anchor day. */
+export async function loadCatalogue(runtime: Runtime, anchor: string): Promise<LoadedCatalogue> {
+  const start = startOfStudies(anchor);
+  const year = start.slice(0, 4);
+  await must(runAct(runtime, loadReferenceSet, SYSTEM, referenceSet));
+  await must(runAct(runtime, saveCycle, SYSTEM, { key: year, title: { en: `Entry ${year}`, fr: `Rentrée ${year}` } }));
+  for (const procedure of PROCEDURES) await must(runAct(runtime, saveProcedure, SYSTEM, procedure));
+  const rounds: Record<string, string> = {};
+  for (const planned of PROGRAMMES)
+    for (const [key, id] of Object.entries(await planProgramme(runtime, planned, anchor, start)))
+      rounds[`${planned.programme.code} ${key}`] = id;
+  const roundId = rounds["MES 1"];
+  if (!roundId) throw new Error("the demo has no MES");
+  return { roundId, rounds, start };
 }

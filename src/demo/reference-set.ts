@@ -118,5 +118,37 @@ export const referenceSet: ReferenceSet = {
     { key: "social", title: { en: "Social sciences and humanities", fr: "Sciences sociales et humaines" } },
     { key: "other", title: { en: "Other", fr: "Autre" } },
   ],
+  campuses: [
+    {
+      key: "merrow",
+      title: { en: "Port Merrow", fr: "Port Merrow" },
+      note: { en: "the main campus, at the mouth of the Merrow", fr: "le campus principal, à l’embouchure du Merrow" },
+      x: 62,
+      y: 58,
+    },
+    {
+      key: "vell",
+      title: { en: "Inish Vell", fr: "Inish Vell" },
+      note: { en: "the island campus, by ferry from Port Merrow", fr: "le campus de l’île, en bac depuis Port Merrow" },
+      x: 24,
+      y: 34,
+    },
+    {
+      key: "tarbrook",
+      title: { en: "Tarbrook Boat Yard", fr: "Chantier naval de Tarbrook" },
+      note: { en: "the partner’s workshop, up the river", fr: "l’atelier du partenaire, en amont du fleuve" },
+      x: 80,
+      y: 30,
+    },
+  ],
+  map: {
+    land: [
+      "M100 0 L100 100 L58 100 C52 92 60 86 55 78 C50 71 44 70 46 62 C48 56 58 58 60 50 C62 42 52 40 54 30 C56 20 66 18 62 8 L60 0 Z",
+      "M17 30 C20 24 29 24 32 30 C34 36 30 42 24 42 C17 42 14 36 17 30 Z",
+      "M33 52 C35 49 39 50 39 53 C39 56 34 56 33 52 Z",
+    ],
+    water: ["M59 54 C66 52 70 46 76 40 C82 34 84 24 92 16 L100 10"],
+  },
+  graceMinutes: 10,
   targets: { check: 5, answer: 2, ask: 10, acceptOffer: 15 },
 };

@@ -13,6 +13,50 @@ const LANGUAGES =
     " ",
   );
 
+/** Broad and narrow fields of ISCED-F 2013 (UNESCO Institute for Statistics), by their codes. */
+const FIELDS: Readonly<Record<string, Readonly<Record<Locale, string>>>> = {
+  "00": { en: "Generic programmes", fr: "Programmes généraux" },
+  "01": { en: "Education", fr: "Éducation" },
+  "02": { en: "Arts and humanities", fr: "Lettres et arts" },
+  "021": { en: "Arts", fr: "Arts" },
+  "022": { en: "Humanities", fr: "Lettres" },
+  "023": { en: "Languages", fr: "Langues" },
+  "03": { en: "Social sciences, journalism and information", fr: "Sciences sociales, journalisme et information" },
+  "04": { en: "Business, administration and law", fr: "Commerce, administration et droit" },
+  "05": {
+    en: "Natural sciences, mathematics and statistics",
+    fr: "Sciences naturelles, mathématiques et statistiques",
+  },
+  "051": { en: "Biological sciences", fr: "Sciences biologiques" },
+  "052": { en: "Environment", fr: "Environnement" },
+  "053": { en: "Physical sciences", fr: "Sciences physiques" },
+  "054": { en: "Mathematics and statistics", fr: "Mathématiques et statistiques" },
+  "06": {
+    en: "Information and communication technologies",
+    fr: "Technologies de l’information et de la communication",
+  },
+  "07": {
+    en: "Engineering, manufacturing and construction",
+    fr: "Ingénierie, industries de transformation et construction",
+  },
+  "071": { en: "Engineering and engineering trades", fr: "Ingénierie et techniques apparentées" },
+  "072": { en: "Manufacturing and processing", fr: "Industries de transformation et de traitement" },
+  "073": { en: "Architecture and construction", fr: "Architecture et construction" },
+  "08": {
+    en: "Agriculture, forestry, fisheries and veterinary",
+    fr: "Agriculture, sylviculture, halieutique et sciences vétérinaires",
+  },
+  "083": { en: "Fisheries", fr: "Halieutique" },
+  "09": { en: "Health and welfare", fr: "Santé et protection sociale" },
+  "10": { en: "Services", fr: "Services" },
+  "101": { en: "Personal services", fr: "Services aux particuliers" },
+  "104": { en: "Transport services", fr: "Services de transport" },
+};
+
+export function fieldName(locale: Locale, code: string): string {
+  return FIELDS[code]?.[locale] ?? FIELDS[code.slice(0, 2)]?.[locale] ?? code;
+}
+
 export interface CodeOption {
   readonly value: string;
   readonly label: string;

@@ -1,5 +1,10 @@
+import { fillingEn } from "./filling";
+import { findingEn } from "./finding";
+
 /** The English sentences of the applicant's and the referee's side, and of all mails. */
 export const en = {
+  ...findingEn,
+  ...fillingEn,
   "brand.line": "Intake for study programmes",
   "nav.programmes": "Programmes",
   "nav.mine": "My applications",
@@ -11,25 +16,14 @@ export const en = {
   "nav.language": "Français",
   "nav.skip": "Skip to the page",
 
-  "home.title": "Programmes open for application",
-  "home.intro": "Find a programme, see your deadline, and begin. What you type is kept as you go.",
   "home.none": "No programme takes applications at present. Come back later, or write to the admissions office.",
-  "home.opens": "Opens {when}",
-  "home.closes": "{group}: until {when}",
-  "home.officeZone": "office time, {zone}",
   "home.yourZone": "that is {when} where you are ({zone})",
-  "home.state.open": "open",
-  "home.state.soon": "not yet open",
-  "home.state.closed": "closed",
   "home.start": "Studies begin {date}",
-  "home.language": "Taught in {language}",
   "home.apply": "Apply",
   "apply.title": "Apply for {programme}",
   "apply.intro":
     "This opens your application. Fill it in over as many visits as you like; nothing reaches the office before you submit it.",
   "apply.begin": "Begin the application",
-  "home.fee": "Handling fee {amount} for the {group}",
-  "home.noFee": "No handling fee for the {group}",
   "home.needs": "What you will need",
 
   "account.email": "E-mail",
@@ -313,7 +307,6 @@ export const en = {
   "refused.not-eligible": "The entry rules do not allow this.",
   "refused.not-confirmed": "Some findings still stand on claimed values.",
   "refused.already-applied": "You have chosen this programme already.",
-  "refused.too-many-choices": "You have reached the number of choices that this application allows.",
   "refused.nothing-due": "Nothing is due.",
   "refused.changed-meanwhile": "This was changed meanwhile. Load the page again.",
   "refused.too-late-to-undo": "It is too late to undo this.",

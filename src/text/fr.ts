@@ -1,7 +1,11 @@
 import type { en } from "./en";
+import { fillingFr } from "./filling";
+import { findingFr } from "./finding";
 
 /** The French sentences; the type holds every key of the English ones. */
 export const fr: Readonly<Record<keyof typeof en, string>> = {
+  ...findingFr,
+  ...fillingFr,
   "brand.line": "L’admission aux programmes d’études",
   "nav.programmes": "Programmes",
   "nav.mine": "Mes candidatures",
@@ -12,27 +16,15 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "nav.account": "Compte",
   "nav.language": "English",
   "nav.skip": "Aller au contenu",
-  "home.title": "Programmes ouverts aux candidatures",
-  "home.intro":
-    "Trouvez un programme, voyez votre délai et commencez. Ce que vous écrivez est gardé au fur et à mesure.",
   "home.none":
     "Aucun programme ne prend de candidatures en ce moment. Revenez plus tard ou écrivez au bureau des admissions.",
-  "home.opens": "Ouvre le {when}",
-  "home.closes": "{group} : jusqu’au {when}",
-  "home.officeZone": "heure du bureau, {zone}",
   "home.yourZone": "soit {when} chez vous ({zone})",
-  "home.state.open": "ouvert",
-  "home.state.soon": "pas encore ouvert",
-  "home.state.closed": "fermé",
   "home.start": "Début des études : {date}",
-  "home.language": "Enseigné en {language}",
   "home.apply": "Postuler",
   "apply.title": "Postuler : {programme}",
   "apply.intro":
     "Ceci ouvre votre candidature. Remplissez-la en autant de visites que vous voulez ; rien ne parvient au bureau avant que vous ne l’envoyiez.",
   "apply.begin": "Commencer la candidature",
-  "home.fee": "Frais de dossier : {amount} pour le {group}",
-  "home.noFee": "Pas de frais de dossier pour le {group}",
   "home.needs": "Ce qu’il vous faudra",
   "account.email": "Courriel",
   "account.name": "Votre nom",
@@ -306,7 +298,6 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "refused.not-eligible": "Les règles d’admission ne le permettent pas.",
   "refused.not-confirmed": "Des résultats reposent encore sur des valeurs déclarées.",
   "refused.already-applied": "Vous avez déjà choisi ce programme.",
-  "refused.too-many-choices": "Vous avez atteint le nombre de choix permis.",
   "refused.nothing-due": "Rien n’est dû.",
   "refused.changed-meanwhile": "Ceci a changé entre-temps. Rechargez la page.",
   "refused.too-late-to-undo": "Il est trop tard pour annuler.",

@@ -1,5 +1,5 @@
 import type { Locale } from "../core/text/local-text";
-import { formatDate } from "./format";
+import { formatDate, formatMoment, formatZone } from "./format";
 import { isTextKey, say } from "./say";
 
 export interface RenderedMail {
@@ -17,6 +17,8 @@ function readable(locale: Locale, values: Readonly<Record<string, string>>): Rec
   for (const key of DATE_VALUES) if (values[key]) shown[key] = formatDate(locale, values[key]);
   for (const [key, value] of Object.entries(values))
     if (key.endsWith(SUFFIX[locale])) shown[key.slice(0, -SUFFIX[locale].length)] = value;
+  if (values.moment && values.zone)
+    shown.moment = `${formatMoment(locale, values.moment, values.zone)} (${formatZone(values.zone)})`;
   const reason = `return.${values.reason ?? ""}`;
   shown.reasonText = isTextKey(reason) ? say(locale, reason) : "";
   return shown;

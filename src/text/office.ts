@@ -1,8 +1,6 @@
 import type { Step } from "../core/assessment/result";
 import { addWorking, type WorkingCalendar, workingBetween } from "../core/calendar/working-days";
-import type { Leaf, Trace } from "../core/rules/trace";
 import { dayAt, type ZoneTable } from "../core/time/zone";
-import { countryName, formatDate } from "./format";
 
 /** The office side's sentences, in English. */
 export const TURN_WORDS: Readonly<Record<string, string>> = {
@@ -120,89 +118,6 @@ export function shortTimeLeft(
 export function proposedDay(calendar: WorkingCalendar, zone: ZoneTable, now: number, days: number): number {
   const today = dayAt(zone, now);
   return addWorking(calendar, today, days) ?? today + days;
-}
-
-const COMPARED: Readonly<Record<Leaf["is"], string>> = {
-  equals: "must be",
-  differs: "must not be",
-  oneOf: "must be one of",
-  includesOneOf: "must include one of",
-  atLeast: "must be at least",
-  atMost: "must be at most",
-  over: "must be over",
-  under: "must be under",
-  known: "must be known",
-};
-
-/** What facts are called: titles from the rulebook's fields and measures, by the names that rules use. */
-export type FactTitles = Readonly<Record<string, string>>;
-
-const OWN_WORDS: FactTitles = {
-  "courses.ects": "ECTS",
-  degrees: "degrees",
-  courses: "courses",
-  tests: "test results",
-  referees: "referees",
-  start: "start of studies",
-  group: "applicant group",
-};
-
-function factWord(named: string, titles: FactTitles, list: string): string {
-  const name = named.replace(/^it\./u, `${list}.`);
-  return OWN_WORDS[name] ?? titles[name] ?? name.replace(/^(answers|it)\./u, "").replace(/\./gu, ", ");
-}
-
-function shown(value: string | null): string {
-  if (value === null) return "not known";
-  if (/^\d{4}-\d{2}-\d{2}$/u.test(value)) return formatDate("en", value);
-  if (/^([A-Z]{2}, )+[A-Z]{2}$/u.test(value))
-    return `${value
-      .split(", ")
-      .slice(0, 3)
-      .map((c) => countryName("en", c))
-      .join(", ")} …`;
-  return value;
-}
-
-/** How a measured value came about: the formula with its numbers. */
-export function detailLines(leaf: Leaf): readonly string[] {
-  const { detail } = leaf;
-  if (!detail) return [];
-  switch (detail.kind) {
-    case "grade":
-      return [
-        detail.from === "final grade"
-          ? `Final grade ${detail.got}; best ${detail.best}, lowest pass ${detail.pass}`
-          : `Mean ${detail.got} over ${detail.credits} credits; best ${detail.best}, lowest pass ${detail.pass}`,
-        `1 + 3 × (${detail.best} − ${detail.got}) ÷ (${detail.best} − ${detail.pass}) = ${detail.exact}`,
-        detail.shown === "not passed"
-          ? "beyond 4: not passed"
-          : `cut to ${detail.shown}, compared ${detail.compare === "rounded" ? `as ${detail.shown}` : `exactly, as ${detail.exact}`}`,
-      ];
-    case "level":
-      return [
-        `${detail.test.toUpperCase()} of ${formatDate("en", detail.date)}: ${Object.entries(detail.scores)
-          .map(([part, score]) => `${part} ${score}`)
-          .join(", ")}${detail.total ? `, total ${detail.total}` : ""}`,
-        `that is ${detail.level ?? "below every level of the table"}`,
-      ];
-    case "years":
-      return [`${detail.months} months of degree study taught in the language`];
-  }
-}
-
-/** One leaf as a sentence with the numbers; inside a list, the list says what `it` is. */
-export function leafSentence(trace: Trace, titles: FactTitles, list = "it"): string {
-  const { leaf } = trace;
-  if (!leaf) return "";
-  const from = leaf.open && leaf.seen !== null && (trace.op === "sum" || trace.op === "count") ? "at least " : "";
-  if (trace.op === "some")
-    return `${leaf.seen} of ${leaf.entries} ${factWord(leaf.fact, titles, list)} fit${leaf.open ? "; the list is not whole yet" : ""}`;
-  if (trace.op === "sum")
-    return `${from}${shown(leaf.seen)} ${factWord(leaf.fact, titles, list)} over ${leaf.entries} courses; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
-  if (trace.op === "count")
-    return `${from}${shown(leaf.seen)} ${factWord(leaf.fact, titles, list)}; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
-  return `${factWord(leaf.fact, titles, list)}: ${shown(leaf.seen)}; ${COMPARED[leaf.is]} ${shown(leaf.limit)}`;
 }
 
 /** Acts in the history, as something that somebody did. */

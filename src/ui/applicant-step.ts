@@ -26,16 +26,23 @@ export function standingWord(
   return isTextKey(key) ? say(locale, key) : requirement.standing;
 }
 
+const ID_LETTERS = 8;
+
+/** The address of a section's page: a section of one choice carries the beginning of the choice's id. */
+export function sectionPage(section: string, scope: string): string {
+  return scope === "file" ? section : `${section}.${scope.slice(0, ID_LETTERS)}`;
+}
+
 /** Where on the applicant's side a requirement is answered. */
 export function requirementHref(
   number: string,
-  requirement: Pick<RequirementResult, "kind" | "key" | "entry" | "gaps" | "sections" | "standing">,
+  requirement: Pick<RequirementResult, "kind" | "key" | "scope" | "entry" | "gaps" | "sections" | "standing">,
 ): string {
   const base = `/my/${number}`;
   switch (requirement.kind) {
     case "sections": {
       const gap = requirement.gaps[0];
-      return gap ? gapHref(number, gap) : `${base}/${requirement.sections[0] ?? ""}`;
+      return gap ? gapHref(number, gap) : `${base}/${sectionPage(requirement.sections[0] ?? "", requirement.scope)}`;
     }
     case "document":
       return `${base}/documents#${requirement.key}-${requirement.entry}`;
@@ -49,9 +56,15 @@ export function requirementHref(
 /** The field that a gap is about: an entry that is missing leads to its section. */
 export function gapHref(
   number: string,
-  gap: { readonly section: string; readonly entry: string; readonly field: string; readonly code: string },
+  gap: {
+    readonly scope: string;
+    readonly section: string;
+    readonly entry: string;
+    readonly field: string;
+    readonly code: string;
+  },
 ): string {
   const anchor =
     gap.code === "missing" || gap.code === "wrong" ? `${gap.section}-${gap.entry}-${gap.field}` : gap.section;
-  return `/my/${number}/${gap.section}#${anchor}`;
+  return `/my/${number}/${sectionPage(gap.section, gap.scope)}#${anchor}`;
 }

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { Json } from "../core/assessment/facts";
 import type { ValueIssue } from "../core/sections/check-value";
-import type { FormSection } from "../views/my-application";
+import type { FormSection } from "../views/form-sections";
 
 /**
  * Saves fields as they are left. What has not been sent yet waits in this browser, per person and application, so that a
@@ -76,6 +76,8 @@ export function useAutosave(input: {
   readonly number: string;
   readonly personId: string;
   readonly versions: Readonly<Record<string, number>>;
+  /** The sections on this page, as `scope|section`. */
+  readonly page: readonly string[];
   readonly onSections: (sections: readonly FormSection[]) => void;
 }) {
   const storageKey = `unvex.waiting.${input.personId}.${input.applicationId}`;
@@ -107,6 +109,7 @@ export function useAutosave(input: {
           number: latest.current.number,
           changes,
           removed,
+          page: latest.current.page,
         });
         const response = await fetch("/api/answers", {
           method: "POST",

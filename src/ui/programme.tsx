@@ -1,59 +1,102 @@
 import type { Locale } from "../core/text/local-text";
 import { formatDate, formatMoment, formatMoney, formatZone, languageName } from "../text/format";
 import { say } from "../text/say";
-import type { FinderHit } from "../views/finder";
+import type { FinderHit, FinderRound, GroupTerms } from "../views/finder";
 import { LocalMoment } from "./local-moment.client";
-
-interface Props {
-  readonly hit: FinderHit;
-  /** The office's time zone. */
-  readonly zone: string;
-  readonly language: Locale;
-}
-
-function Deadlines({ hit, zone, language }: Props) {
-  return (
-    <ul className="deadlines">
-      {hit.groups.map((group) => (
-        <li key={group.key}>
-          <span className="strong">
-            {say(language, "home.closes", {
-              group: group.title[language],
-              when: formatMoment(language, group.closesAt, zone),
-            })}
-          </span>{" "}
-          <span className="quiet">{say(language, "home.officeZone", { zone: formatZone(zone) })}</span>
-          <LocalMoment instant={group.closesAt} officeZone={zone} locale={language} />
-          <span className="quiet">
-            {group.fees.length === 0
-              ? say(language, "home.noFee", { group: group.title[language] })
-              : group.fees
-                  .map((f) =>
-                    say(language, "home.fee", { amount: formatMoney(language, f), group: group.title[language] }),
-                  )
-                  .join(" ")}
-          </span>
-        </li>
-      ))}
-    </ul>
-  );
-}
 
 /** What a programme is called wherever it is offered: "MSc Estuary Science". */
 export const programmeName = (hit: Pick<FinderHit, "award" | "title">, language: Locale): string =>
   `${hit.award} ${hit.title[language]}`;
 
-/** What somebody must know of a programme before they begin: start, language, deadlines on both clocks, fees, what it asks for. */
-export function ProgrammeFacts({ hit, zone, language }: Props) {
+/** The line under a programme's name: level, length, language, place, start. */
+export function programmeLine(hit: FinderHit, language: Locale): string {
+  return [
+    say(language, `level.${hit.level}`),
+    say(language, "finder.months", { count: hit.months }),
+    ...(hit.ects > 0 ? [`${hit.ects} ECTS`] : []),
+    ...(hit.modes.length > 1 ? [hit.modes.map((m) => say(language, `mode.${m}`)).join(" / ")] : []),
+    languageName(language, hit.language),
+    hit.campuses.map((c) => c.title[language]).join(", "),
+    say(language, "home.start", { date: formatDate(language, hit.startsOn) }),
+  ].join(" · ");
+}
+
+interface RoundProps {
+  readonly round: FinderRound;
+  /** The office's time zone. */
+  readonly zone: string;
+  readonly language: Locale;
+}
+
+const feeText = (group: GroupTerms, language: Locale): string =>
+  group.fees.length === 0
+    ? say(language, "finder.noFee")
+    : group.fees.map((f) => say(language, "finder.fee", { amount: formatMoney(language, f) })).join(" + ");
+
+/** Groups for whom the same holds stand in one line. */
+function sameTerms(
+  round: FinderRound,
+  language: Locale,
+): readonly (GroupTerms & { readonly who: string; readonly fee: string })[] {
+  const lines = round.groups.map((g) => ({ ...g, who: g.title[language], fee: feeText(g, language) }));
+  const [first] = lines;
+  if (first && lines.length > 1 && lines.every((l) => l.closesAt === first.closesAt && l.fee === first.fee))
+    return [{ ...first, who: say(language, "finder.everybody") }];
+  return lines;
+}
+
+/** Until when a round is open, for the visitor's group or for each, on the office's clock and the reader's, with the fee. */
+export function Deadlines({ round, zone, language }: RoundProps) {
+  const word = round.state === "closed" || round.state === "full" ? "finder.closed" : "finder.closes";
+  return (
+    <ul className="deadlines">
+      {round.state === "coming" ? (
+        <li className="strong">
+          {say(language, "finder.opens", { when: formatMoment(language, round.opensAt, zone) })}
+        </li>
+      ) : null}
+      {sameTerms(round, language).map((line) => (
+        <li key={line.key}>
+          <span className="strong">{say(language, word, { when: formatMoment(language, line.closesAt, zone) })}</span>
+          <span className="quiet">
+            {round.groups.length > 1 ? `${line.who} · ` : ""}
+            {line.fee}
+          </span>
+          <LocalMoment instant={line.closesAt} officeZone={zone} locale={language} />
+        </li>
+      ))}
+      {round.closesWhenFull && round.state === "open" ? (
+        <li className="quiet">{say(language, "finder.untilFull")}</li>
+      ) : null}
+    </ul>
+  );
+}
+
+/** Whose clock the deadlines are on. */
+export function ZoneNote({ zone, language }: { zone: string; language: Locale }) {
+  return <span className="quiet">{say(language, "finder.zone", { zone: formatZone(zone) })}</span>;
+}
+
+/** What somebody must know of a programme before they begin. */
+export function ProgrammeFacts({
+  hit,
+  round,
+  zone,
+  language,
+  office,
+}: RoundProps & { hit: FinderHit; office: string }) {
   return (
     <>
       <p className="quiet">
-        {hit.code} · {say(language, "home.start", { date: formatDate(language, hit.startsOn) })} ·{" "}
-        {say(language, "home.language", { language: languageName(language, hit.language) })} · {hit.ects} ECTS ·{" "}
-        {hit.campuses.join(", ")} · <strong>{say(language, `home.state.${hit.state}`)}</strong>
+        {hit.code} · {programmeLine(hit, language)} · <strong>{say(language, `finder.state.${round.state}`)}</strong>
       </p>
+      {hit.partner ? <p>{say(language, "finder.partner", { partner: hit.partner, office })}</p> : null}
       <p className="measure">{hit.description[language]}</p>
-      <Deadlines hit={hit} zone={zone} language={language} />
+      {hit.sponsorsVisa ? null : <p className="strong">{say(language, "finder.noVisa")}</p>}
+      <Deadlines round={round} zone={zone} language={language} />
+      <p>
+        <ZoneNote zone={zone} language={language} />
+      </p>
       <details>
         <summary>{say(language, "home.needs")}</summary>
         <ul className="dashes">
@@ -62,9 +105,6 @@ export function ProgrammeFacts({ hit, zone, language }: Props) {
           ))}
         </ul>
       </details>
-      {hit.state === "soon" ? (
-        <p>{say(language, "home.opens", { when: formatMoment(language, hit.opensAt, zone) })}</p>
-      ) : null}
     </>
   );
 }

@@ -1,16 +1,16 @@
 "use client";
 
 import { Button, Checkbox } from "antd";
-import { useId } from "react";
+import { type CSSProperties, useId } from "react";
 import type { Json } from "../core/assessment/facts";
 import type { ReferenceSet } from "../core/office/reference-set";
-import type { ValueIssue } from "../core/sections/check-value";
+import { checkValue, type ValueIssue } from "../core/sections/check-value";
 import type { Field } from "../core/sections/definition";
 import type { Locale } from "../core/text/local-text";
 import { isTextKey, say } from "../text/say";
-import type { FormSection } from "../views/my-application";
+import type { FormSection } from "../views/form-sections";
 import { type FieldState, type Place, placeKey } from "./autosave.client";
-import { AgreeInput, FieldInput } from "./field-input.client";
+import { AgreeInput, FieldInput } from "./fields/field-input.client";
 
 /** The fields of a section: one below the other, or as a grid with a line an entry, each with what is wrong with it. */
 /** Whether something stands in a field on the server: what a submitted choice uses is closed, gaps may be filled. */
@@ -44,6 +44,8 @@ export interface FieldContext {
   readonly locale: Locale;
   readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
   readonly values: Readonly<Record<string, Json>>;
+  /** The values with which fields were left: those are judged, not what is still being typed. */
+  readonly left: Readonly<Record<string, Json>>;
   readonly states: Readonly<Record<string, FieldState>>;
   readonly set: (place: Place, value: Json) => void;
   readonly leave: (place: Place, value: Json) => void;
@@ -51,7 +53,7 @@ export interface FieldContext {
 }
 
 function fieldProps(
-  { section, locale, office, values, states, set, leave }: FieldContext,
+  { section, locale, office, values, left, states, set, leave }: FieldContext,
   entry: string,
   field: Field,
   id: string,
@@ -59,12 +61,18 @@ function fieldProps(
   const place = { scope: section.scope, section: section.key, entry, field: field.key };
   const key = placeKey(place);
   const state = states[key] ?? {};
-  const wrong = state.issue
-    ? issueText(locale, state.issue)
+  const value = values[key] ?? null;
+  const test = values[placeKey({ ...place, field: "test" })];
+  // What was left is judged here at once, by the same check as on the server, also while the line is down.
+  const issue =
+    left[key] === undefined
+      ? state.issue
+      : checkValue(field, office, left[key], typeof test === "string" ? test : undefined);
+  const wrong = issue
+    ? issueText(locale, issue)
     : section.gaps.some((g) => g.entry === entry && g.field === field.key && g.code === "wrong")
       ? say(locale, "refused.invalid-input")
       : null;
-  const test = values[placeKey({ ...place, field: "test" })];
   return {
     place,
     state,
@@ -74,7 +82,8 @@ function fieldProps(
       field,
       locale,
       office,
-      value: values[key] ?? null,
+      named: section.named,
+      value,
       test: typeof test === "string" ? test : null,
       disabled:
         section.open === "none" ||
@@ -169,7 +178,42 @@ export function EntryFields({ context, entry }: { context: FieldContext; entry: 
   ));
 }
 
-export function CourseGrid({
+/** The id of the entry that stands ready in a list in which nothing stands yet, so that people can type at once. */
+export const firstEntry = (section: Pick<FormSection, "key">): string => `first-${section.key}`;
+
+/** Kinds that fit into one cell, with the width that they ask for. */
+const CELL_WIDTHS: Readonly<Partial<Record<Field["kind"], string>>> = {
+  text: "minmax(70px, 1fr)",
+  name: "minmax(130px, 1.4fr)",
+  choice: "minmax(128px, 1.3fr)",
+  area: "minmax(150px, 1.6fr)",
+  entry: "minmax(130px, 1.4fr)",
+  country: "minmax(120px, 1.2fr)",
+  language: "minmax(110px, 1fr)",
+  date: "minmax(120px, 1fr)",
+  whole: "86px",
+  decimal: "76px",
+};
+const LEAST_FOR_GRID = 20;
+const MOST_COLUMNS = 6;
+const LONG_TEXT = 100;
+
+const cellWidth = (field: Field): string =>
+  field.kind === "text" && (field.most ?? 0) > LONG_TEXT
+    ? "minmax(130px, 1.7fr)"
+    : (CELL_WIDTHS[field.kind] ?? "minmax(90px, 1fr)");
+
+/** Whether a list is long and narrow enough to be filled in as a grid, a line an entry. */
+export function fitsGrid(section: FormSection): boolean {
+  return (
+    section.repeats !== null &&
+    section.repeats.max >= LEAST_FOR_GRID &&
+    section.fields.length <= MOST_COLUMNS &&
+    section.fields.every((f) => CELL_WIDTHS[f.kind] !== undefined)
+  );
+}
+
+export function EntryGrid({
   context,
   entries,
   onRemove,
@@ -180,17 +224,19 @@ export function CourseGrid({
 }) {
   const prefix = useId();
   const { section, locale } = context;
+  const columns = { "--columns": `${section.fields.map(cellWidth).join(" ")} 36px` } as CSSProperties;
   return (
-    <div className="course-grid">
-      <div className="course-head" aria-hidden="true">
+    <div className="entry-grid" style={columns}>
+      <div className="entry-grid-head" aria-hidden="true">
         {section.fields.map((f) => (
           <span key={f.key}>{f.title[locale]}</span>
         ))}
         <span />
       </div>
       {entries.map((entry, row) => (
-        <div key={entry} className="course-row">
+        <div key={entry} className="entry-grid-row">
           {section.fields.map((field) => {
+            if (!shownFields(section, entry).includes(field)) return <div key={field.key} data-empty="true" />;
             const id = `${prefix}-${entry}-${field.key}`;
             const { place, state, wrong, input } = fieldProps(context, entry, field, id);
             return (
@@ -209,7 +255,7 @@ export function CourseGrid({
             );
           })}
           <div>
-            {section.open ? (
+            {mayRemove(section, entry) ? (
               <Button
                 type="text"
                 aria-label={`${say(locale, "form.remove")} ${row + 1}`}

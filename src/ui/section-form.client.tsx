@@ -7,9 +7,9 @@ import type { ReferenceSet } from "../core/office/reference-set";
 import type { Locale } from "../core/text/local-text";
 import { formatMoment } from "../text/format";
 import { say } from "../text/say";
-import type { FormSection } from "../views/my-application";
+import type { FormSection } from "../views/form-sections";
 import { type Place, placeKey, type SaveStatus, useAutosave } from "./autosave.client";
-import { CourseGrid, EntryFields, ListFoot, mayRemove } from "./section-fields.client";
+import { EntryFields, EntryGrid, firstEntry, fitsGrid, ListFoot, mayRemove } from "./section-fields.client";
 
 const COMPLETE = "complete";
 
@@ -75,6 +75,7 @@ export function SaveLine({ status, locale, zone }: { status: SaveStatus; locale:
 export function SectionForm({ applicationId, number, personId, zone, locale, sections: initial, office }: Props) {
   const [sections, setSections] = useState(initial);
   const [values, setValues] = useState(() => valuesOf(initial));
+  const [left, setLeft] = useState<Readonly<Record<string, Json>>>({});
   const [added, setAdded] = useState<Readonly<Record<string, readonly string[]>>>({});
   const [removed, setRemoved] = useState<
     readonly {
@@ -83,13 +84,14 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
       readonly values: Readonly<Record<string, Json>>;
     }[]
   >([]);
-  const keys = useMemo(() => new Set(initial.map((s) => `${s.scope}|${s.key}`)), [initial]);
+  const page = useMemo(() => initial.map((s) => `${s.scope}|${s.key}`), [initial]);
   const autosave = useAutosave({
     applicationId,
     number,
     personId,
     versions: useMemo(() => versionsOf(initial), [initial]),
-    onSections: (fresh) => setSections(fresh.filter((s) => keys.has(`${s.scope}|${s.key}`))),
+    page,
+    onSections: setSections,
   });
   const { unsent } = autosave;
   useEffect(() => {
@@ -103,6 +105,7 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
     saved.current = Object.fromEntries(Object.entries(valuesOf(initial)).map(([k, v]) => [k, JSON.stringify(v)]));
   const leave = (place: Place, value: Json) => {
     const key = placeKey(place);
+    setLeft((all) => ({ ...all, [key]: value ?? null }));
     const text = JSON.stringify(value ?? null);
     if (saved.current[key] === text || (saved.current[key] === undefined && (value === null || value === ""))) return;
     saved.current[key] = text;
@@ -112,7 +115,12 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
   const entriesOf = (section: FormSection): readonly string[] => {
     const gone = new Set(removed.filter((r) => r.section.key === section.key).map((r) => r.entry));
     const known = section.entries.map((e) => e.id);
-    return [...known, ...(added[section.key] ?? []).filter((id) => !known.includes(id))].filter((id) => !gone.has(id));
+    const all = [...known, ...(added[section.key] ?? []).filter((id) => !known.includes(id))].filter(
+      (id) => !gone.has(id),
+    );
+    const ready = firstEntry(section);
+    const waits = all.length === 0 && section.open === "all" && (section.repeats?.min ?? 0) > 0 && !gone.has(ready);
+    return waits ? [ready] : all;
   };
 
   const takeOut = (section: FormSection, entry: string) => {
@@ -152,6 +160,7 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
           locale,
           office,
           values,
+          left,
           states: autosave.fields,
           set,
           leave,
@@ -160,13 +169,12 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
         return (
           <section key={`${section.scope}|${section.key}`} aria-label={section.title[locale]} id={section.key}>
             {sections.length > 1 ? <h2>{section.title[locale]}</h2> : null}
-            {section.programme ? <p className="quiet">{section.programme}</p> : null}
             {section.intro ? <p className="measure quiet">{section.intro[locale]}</p> : null}
             {section.open === "all" ? null : (
               <p className="notice">{say(locale, section.open === "add" ? "app.addOnly" : "app.readOnly")}</p>
             )}
-            {section.core === "courses" ? (
-              <CourseGrid context={context} entries={entries} onRemove={(entry) => takeOut(section, entry)} />
+            {fitsGrid(section) ? (
+              <EntryGrid context={context} entries={entries} onRemove={(entry) => takeOut(section, entry)} />
             ) : (
               entries.map((entry, i) => (
                 <fieldset key={entry} className={section.repeats ? "entry" : undefined}>
@@ -199,7 +207,10 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
                   values[placeKey({ scope: section.scope, section: section.key, entry: "", field: COMPLETE })] === true
                 }
                 onAdd={() =>
-                  setAdded((all) => ({ ...all, [section.key]: [...(all[section.key] ?? []), crypto.randomUUID()] }))
+                  setAdded((all) => ({
+                    ...all,
+                    [section.key]: [...new Set([...(all[section.key] ?? []), ...entries, crypto.randomUUID()])],
+                  }))
                 }
                 onComplete={(complete) => {
                   const place = { scope: section.scope, section: section.key, entry: "", field: COMPLETE };

@@ -5,22 +5,48 @@ import type { Locale } from "../core/text/local-text";
 import { countryName, formatDate, languageName } from "../text/format";
 import { say } from "../text/say";
 
+interface AddressValue {
+  readonly same?: boolean;
+  readonly street?: string;
+  readonly postcode?: string;
+  readonly town?: string;
+  readonly region?: string;
+  readonly country?: string;
+}
+
+function addressText(locale: Locale, { same, street, postcode, town, region, country }: AddressValue): string {
+  if (same) return say(locale, "field.same");
+  const place = [postcode, town].filter(Boolean).join(" ");
+  return [street, place, region, country ? countryName(locale, country) : ""].filter(Boolean).join(", ");
+}
+
+function listItemText(locale: Locale, field: Pick<Field, "kind" | "options">, value: string): string {
+  if (field.kind === "countries") return countryName(locale, value);
+  return field.options?.find((o) => o.value === value)?.title[locale] ?? value;
+}
+
 type Office = Pick<ReferenceSet, "scales" | "tests" | "areas">;
 
 /** A value in words: codes become names, dates get month names; "—" where nobody has answered. */
-export function valueText(locale: Locale, field: Pick<Field, "kind" | "options">, value: Json, office: Office): string {
+export function valueText(
+  locale: Locale,
+  field: Pick<Field, "kind" | "options" | "currency">,
+  value: Json,
+  office: Office,
+): string {
   if (value === null || value === "") return "—";
   if (typeof value === "boolean") return say(locale, value ? "form.yes" : "form.no");
   if (Array.isArray(value))
-    return value
-      .map((v) => (field.kind === "countries" && typeof v === "string" ? countryName(locale, v) : String(v)))
-      .join(", ");
+    return value.map((v) => listItemText(locale, field, String(v))).join(field.kind === "links" ? "\n" : ", ");
+  if (typeof value === "object" && field.kind === "address") return addressText(locale, value as AddressValue);
   if (typeof value === "object")
     return Object.entries(value)
       .map(([part, score]) => `${part} ${String(score)}`)
       .join(" · ");
   const text = String(value);
   switch (field.kind) {
+    case "money":
+      return `${text} ${field.currency ?? ""}`.trim();
     case "country":
       return countryName(locale, text);
     case "language":

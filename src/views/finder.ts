@@ -1,103 +1,317 @@
+import type pg from "pg";
 import { z } from "zod";
-import type { RulebookBody } from "../core/rulebook/rulebook";
+import { applicantGroup } from "../core/assessment/context";
+import type { ChoiceRules } from "../core/choices/choice-rules";
+import type { Money } from "../core/fees/fee-item";
+import { alike, type Difference } from "../core/finder/likeness";
+import { searchIndex } from "../core/finder/search";
+import type { Office, ReferenceSet } from "../core/office/reference-set";
+import {
+  type IntakeInput,
+  LEVELS,
+  type Level,
+  type Mode,
+  offeredOptions,
+  type ProgrammeInput,
+  type Track,
+} from "../core/programmes/programme";
+import { type RoundState, roundState } from "../core/rounds/round-state";
+import type { FactSource } from "../core/rules/fact";
 import type { LocalText } from "../core/text/local-text";
 import { officeNow } from "./office-now";
 import { defineView } from "./view";
 
-export interface FinderGroup {
+/** What holds for one applicant group in a round. */
+export interface GroupTerms {
   readonly key: string;
   readonly title: LocalText;
   readonly closesAt: string;
-  readonly fees: readonly { readonly title: LocalText; readonly minor: number; readonly currency: string }[];
+  readonly fees: readonly (Money & { readonly title: LocalText })[];
+}
+
+export interface FinderRound {
+  readonly roundId: string;
+  readonly key: string;
+  readonly opensAt: string;
+  readonly state: RoundState;
+  readonly rolling: boolean;
+  readonly closesWhenFull: boolean;
+  readonly prepareBefore: boolean;
+  readonly promiseDays: number;
+  /** The visitor's group alone once it is known, else all groups. */
+  readonly groups: readonly GroupTerms[];
 }
 
 export interface FinderHit {
-  readonly roundId: string;
   readonly code: string;
   readonly title: LocalText;
   readonly award: string;
-  readonly level: string;
+  readonly level: Level;
+  readonly fields: readonly string[];
   readonly language: string;
+  readonly months: number;
   readonly ects: number;
-  readonly campuses: readonly string[];
+  readonly campuses: ReferenceSet["campuses"];
+  readonly modes: readonly Mode[];
+  readonly tracks: readonly Track[];
   readonly description: LocalText;
+  readonly prerequisites: LocalText | null;
+  readonly contact: ProgrammeInput["contact"];
+  readonly partner: string | null;
+  readonly sponsorsVisa: boolean;
+  readonly keywords: readonly string[];
   readonly startsOn: string;
-  readonly opensAt: string;
-  readonly state: "open" | "soon" | "closed";
-  readonly groups: readonly FinderGroup[];
+  readonly places: number;
+  readonly procedure: { readonly key: string; readonly title: LocalText; readonly rules: ChoiceRules };
+  readonly rounds: readonly FinderRound[];
+  /** The round that matters now: the open one, else the next, else the last. */
+  readonly round: FinderRound;
   readonly needs: readonly LocalText[];
+  /** Programmes with a similar title, and what tells them apart. */
+  readonly alike: readonly {
+    readonly code: string;
+    readonly award: string;
+    readonly title: LocalText;
+    readonly by: readonly Difference[];
+  }[];
 }
 
 export interface FinderData {
   readonly zone: string;
   readonly office: LocalText;
+  readonly group: { readonly key: string; readonly title: LocalText } | null;
+  readonly campuses: ReferenceSet["campuses"];
+  readonly map: ReferenceSet["map"];
+  /** How many programmes each campus has. */
+  readonly perCampus: Readonly<Record<string, number>>;
+  /** What can be picked in each filter: what at least one programme has. */
+  readonly choices: {
+    readonly levels: readonly Level[];
+    readonly fields: readonly string[];
+    readonly languages: readonly string[];
+    readonly starts: readonly string[];
+  };
+  readonly total: number;
   readonly hits: readonly FinderHit[];
 }
 
 interface Row {
   round_id: string;
-  code: string;
-  title: LocalText;
-  award: string;
-  level: string;
-  language: string;
-  ects: number;
-  campuses: string[];
-  description: LocalText;
-  starts_on: string;
+  round_key: string;
   opens_at: Date;
   closed_at: Date | null;
+  closed_reason: string | null;
   closings: { group: string; at: string }[];
-  body: RulebookBody;
+  rolling: boolean;
+  closes_when_full: boolean;
+  prepare_before: boolean;
+  promise_days: number;
+  programme: ProgrammeInput & { readonly sponsors_visa: boolean };
+  starts_on: string;
+  places: number;
+  options: IntakeInput["options"];
+  procedure: FinderHit["procedure"];
+  fees: { title: LocalText; currency: string; amounts: { group: string; minor: number }[]; when?: unknown }[];
+  needs: LocalText[];
 }
 
-function stateOf(row: Row, now: Date): FinderHit["state"] {
-  const last = Math.max(...row.closings.map((c) => Date.parse(c.at)));
-  if (row.closed_at || now.getTime() >= last) return "closed";
-  return now < row.opens_at ? "soon" : "open";
+/** Only what the finder shows of a rulebook is read from it, not the whole. */
+const ROWS = `select r.id as round_id, r.key as round_key, r.opens_at, r.closed_at, r.closed_reason, r.closings, r.rolling, r.closes_when_full, r.prepare_before, r.promise_days,
+    to_jsonb(p) as programme, i.starts_on::text, i.places, i.options,
+    json_build_object('key', f.key, 'title', f.title, 'rules', f.rules) as procedure,
+    b.body->'fees' as fees, jsonb_path_query_array(b.body, '$.requirements[*] ? (@.kind != "sections" && @.kind != "fee").title') as needs
+  from round r join intake i on i.id = r.intake_id join programme p on p.id = i.programme_id join procedure f on f.id = p.procedure_id
+  join rulebook b on b.intake_id = i.id and b.status = 'published'
+  order by p.code, i.starts_on, r.opens_at`;
+
+const STATE_ORDER: readonly RoundState[] = ["open", "coming", "full", "closed"];
+
+function groupTerms(row: Row, office: Office, group: string | null): readonly GroupTerms[] {
+  const titleOf = new Map(office.set.groups.map((g) => [g.key, g.title]));
+  return row.closings
+    .filter((c) => group === null || c.group === group)
+    .map((c) => ({
+      key: c.group,
+      title: titleOf.get(c.group) ?? { en: c.group, fr: c.group },
+      closesAt: c.at,
+      // A fee under a condition (a deposit, a further choice) cannot be told before there is an application.
+      fees: row.fees.flatMap((f) => {
+        const minor = f.when === undefined ? (f.amounts.find((a) => a.group === c.group)?.minor ?? 0) : 0;
+        return minor > 0 ? [{ title: f.title, minor, currency: f.currency }] : [];
+      }),
+    }));
 }
 
-/** The programmes that take applications, for everybody. */
+function roundOf(row: Row, office: Office, group: string | null, now: number): FinderRound {
+  const window = {
+    opensAt: row.opens_at.toISOString(),
+    closings: row.closings,
+    closedAt: row.closed_at?.toISOString() ?? null,
+    closedReason: row.closed_reason,
+  };
+  return {
+    roundId: row.round_id,
+    key: row.round_key,
+    opensAt: window.opensAt,
+    state: roundState(window, group, now),
+    rolling: row.rolling,
+    closesWhenFull: row.closes_when_full,
+    prepareBefore: row.prepare_before,
+    promiseDays: row.promise_days,
+    groups: groupTerms(row, office, group),
+  };
+}
+
+/** The rounds of one start together are one hit. */
+function toHits(rows: readonly Row[], office: Office, group: string | null, now: number): readonly FinderHit[] {
+  const starts = new Map<string, Row[]>();
+  for (const row of rows) {
+    const place = `${row.programme.code} ${row.starts_on}`;
+    starts.set(place, [...(starts.get(place) ?? []), row]);
+  }
+  return [...starts.values()].flatMap((own) => {
+    const [row] = own;
+    if (!row) return [];
+    const rounds = own.map((r) => roundOf(r, office, group, now));
+    const first = STATE_ORDER.flatMap((state) => rounds.filter((r) => r.state === state));
+    const round = first[0]?.state === "closed" ? (rounds.at(-1) ?? first[0]) : first[0];
+    if (!round) return [];
+    const { programme } = row;
+    const offered = offeredOptions(programme, row);
+    return [
+      {
+        ...programme,
+        sponsorsVisa: programme.sponsors_visa,
+        campuses: office.set.campuses.filter((c) => offered.campuses.includes(c.key)),
+        modes: offered.modes,
+        tracks: offered.tracks,
+        startsOn: row.starts_on,
+        places: row.places,
+        procedure: row.procedure,
+        rounds,
+        round,
+        needs: row.needs,
+        alike: [],
+      } satisfies FinderHit,
+    ];
+  });
+}
+
+function withAlike(hits: readonly FinderHit[]): readonly FinderHit[] {
+  const plain = hits.map((h) => ({ ...h, campuses: h.campuses.map((c) => c.key) }));
+  return hits.map((hit, i) => {
+    const own = plain[i];
+    const likes = own ? alike(own, plain) : [];
+    return {
+      ...hit,
+      alike: likes.map(({ other, by }) => ({ code: other.code, award: other.award, title: other.title, by })),
+    };
+  });
+}
+
+const input = z.object({
+  /** One programme alone, by its code. */
+  code: z.string().max(20).nullable().default(null),
+  words: z.string().max(200).default(""),
+  level: z.enum(LEVELS).nullable().default(null),
+  /** A broad field of ISCED-F, two digits. */
+  field: z.string().max(3).nullable().default(null),
+  language: z.string().max(3).nullable().default(null),
+  campus: z.string().max(40).nullable().default(null),
+  start: z.iso.date().nullable().default(null),
+  open: z.boolean().default(false),
+  /** What the visitor says of themselves: it decides the group whose deadlines and fees are shown. */
+  citizenships: z.array(z.string().max(3)).max(6).default([]),
+  residence: z.string().max(3).nullable().default(null),
+});
+type Query = z.output<typeof input>;
+
+/** The applicant group by the office's own rules, from what a visitor states; null while they have stated nothing. */
+function visitorGroup(office: Office, { citizenships, residence }: Query): string | null {
+  if (citizenships.length === 0 && residence === null) return null;
+  const source: FactSource = {
+    list: () => ({ entries: [], open: true }),
+    scalar: (name) => {
+      if (name === "citizenship.citizenships" && citizenships.length > 0)
+        return { kind: "value", value: citizenships, confirmed: false };
+      if (name === "citizenship.residence" && residence !== null)
+        return { kind: "value", value: residence, confirmed: false };
+      return { kind: "unknown" };
+    },
+  };
+  return applicantGroup(source, office);
+}
+
+function matches(hit: FinderHit, query: Query): boolean {
+  return (
+    (query.code === null || hit.code === query.code) &&
+    (query.level === null || hit.level === query.level) &&
+    (query.field === null || hit.fields.some((f) => f.startsWith(query.field ?? ""))) &&
+    (query.language === null || hit.language === query.language) &&
+    (query.campus === null || hit.campuses.some((c) => c.key === query.campus)) &&
+    (query.start === null || hit.startsOn === query.start) &&
+    (!query.open || hit.round.state === "open")
+  );
+}
+
+function found(hits: readonly FinderHit[], words: string): readonly FinderHit[] {
+  if (words.trim() === "")
+    return [...hits].sort(
+      (a, b) =>
+        STATE_ORDER.indexOf(a.round.state) - STATE_ORDER.indexOf(b.round.state) || a.title.en.localeCompare(b.title.en),
+    );
+  const ids = searchIndex(
+    hits.map((h, i) => ({
+      id: String(i),
+      code: h.code,
+      title: `${h.award} ${h.title.en} ${h.title.fr}`,
+      keywords: [...h.keywords, ...h.campuses.map((c) => c.title.en)].join(" "),
+      text: [h.description.en, h.description.fr, h.partner ?? ""].join(" "),
+    })),
+  )(words);
+  return ids.flatMap((id) => hits[Number(id)] ?? []);
+}
+
+const distinct = (values: readonly string[]): readonly string[] => [...new Set(values)].sort();
+
+async function allHits(
+  pool: pg.Pool,
+  office: Office,
+  group: string | null,
+  now: number,
+): Promise<readonly FinderHit[]> {
+  const { rows } = await pool.query<Row>({ name: "finder", text: ROWS });
+  return withAlike(toHits(rows, office, group, now));
+}
+
+/** The programmes that take applications, for everybody: found, narrowed, and with the terms of the visitor's group. */
 export const finder = defineView({
   name: "finder",
-  input: z.object({ code: z.string().max(20).nullable().default(null) }),
-  read: async ({ pool, now }, { code }): Promise<FinderData> => {
+  input,
+  read: async ({ pool, now }, query): Promise<FinderData> => {
     const office = await officeNow(pool);
-    const { rows } = await pool.query<Row>(
-      `select r.id as round_id, p.code, p.title, p.award, p.level, p.language, p.ects, p.campuses, p.description, i.starts_on::text, r.opens_at, r.closed_at, r.closings, b.body
-       from round r join intake i on i.id = r.intake_id join programme p on p.id = i.programme_id
-       join rulebook b on b.intake_id = i.id and b.status = 'published'
-       where $1::text is null or p.code = $1 order by p.code, r.opens_at`,
-      [code],
-    );
-    const titleOf = new Map(office.set.groups.map((g) => [g.key, g.title]));
+    const group = visitorGroup(office, query);
+    const all = await allHits(pool, office, group, now.getTime());
     return {
       zone: office.set.zone,
       office: office.set.name,
-      hits: rows.map((row) => ({
-        roundId: row.round_id,
-        code: row.code,
-        title: row.title,
-        award: row.award,
-        level: row.level,
-        language: row.language,
-        ects: row.ects,
-        campuses: row.campuses,
-        description: row.description,
-        startsOn: row.starts_on,
-        opensAt: row.opens_at.toISOString(),
-        state: stateOf(row, now),
-        groups: row.closings.map((c) => ({
-          key: c.group,
-          title: titleOf.get(c.group) ?? { en: c.group, fr: c.group },
-          closesAt: c.at,
-          fees: row.body.fees.flatMap((f) => {
-            const minor = f.amounts.find((a) => a.group === c.group)?.minor ?? 0;
-            return minor > 0 ? [{ title: f.title, minor, currency: f.currency }] : [];
-          }),
-        })),
-        needs: row.body.requirements.filter((r) => r.kind !== "sections").map((r) => r.title),
-      })),
+      group: office.set.groups.find((g) => g.key === group) ?? null,
+      campuses: office.set.campuses,
+      map: office.set.map,
+      perCampus: Object.fromEntries(
+        office.set.campuses.map((c) => [c.key, all.filter((h) => h.campuses.some((own) => own.key === c.key)).length]),
+      ),
+      choices: {
+        levels: LEVELS.filter((level) => all.some((h) => h.level === level)),
+        fields: distinct(all.flatMap((h) => h.fields.map((f) => f.slice(0, 2)))),
+        languages: distinct(all.map((h) => h.language)),
+        starts: distinct(all.map((h) => h.startsOn)),
+      },
+      total: all.length,
+      hits: found(
+        all.filter((hit) => matches(hit, query)),
+        query.words,
+      ),
     };
   },
 });

@@ -1,3 +1,4 @@
+import { applyOffer } from "./apply";
 import { document } from "./document";
 import { file } from "./file";
 import { finder } from "./finder";
@@ -6,11 +7,13 @@ import { myMessages, tray } from "./messages";
 import { myApplication, myApplications } from "./my-application";
 import { peek } from "./peek";
 import { referencePage } from "./reference-page";
+import { selfCheck } from "./self-check";
 import { staff } from "./staff";
 import { turns } from "./turns";
 
 /** Every view there is: a test walks them with every role. */
 export const VIEWS = {
+  applyOffer,
   document,
   file,
   finder,
@@ -20,6 +23,7 @@ export const VIEWS = {
   myMessages,
   peek,
   referencePage,
+  selfCheck,
   staff,
   tray,
   turns,

@@ -1,41 +1,22 @@
 import { z } from "zod";
 import { assess } from "../core/assessment/assess";
 import { contexts } from "../core/assessment/context";
-import type { Json } from "../core/assessment/facts";
 import type { Assessment } from "../core/assessment/result";
 import { maySupply } from "../core/documents/may-supply";
 import type { ReferenceSet } from "../core/office/reference-set";
-import { applies, fieldsThatApply } from "../core/sections/completeness";
-import { type Field, factName, type Section } from "../core/sections/definition";
-import { type Openness, openness } from "../core/sections/lock";
-import { AnswerIndex, COMPLETE_FIELD } from "../core/sections/typed-facts";
+import {
+  type IntakeInput,
+  type Mode,
+  offeredOptions,
+  type ProgrammeInput,
+  type Track,
+} from "../core/programmes/programme";
+import { AnswerIndex } from "../core/sections/typed-facts";
 import type { LocalText } from "../core/text/local-text";
 import { type LoadedFile, loadFile } from "../db/load-file";
+import { type FormSection, formSections } from "./form-sections";
 import { officeNow } from "./office-now";
 import { defineView, type ViewContext } from "./view";
-
-/** A section as the applicant's page shows it: definitions, answers, and which fields apply at present. */
-export interface FormSection {
-  readonly key: string;
-  readonly scope: string;
-  readonly core: Section["core"];
-  readonly title: LocalText;
-  readonly intro: LocalText | null;
-  readonly repeats: { readonly min: number; readonly max: number } | null;
-  readonly fields: readonly Field[];
-  readonly applies: boolean;
-  readonly open: Openness;
-  readonly complete: boolean;
-  readonly entries: readonly FormEntry[];
-  readonly gaps: readonly { readonly entry: string; readonly field: string; readonly code: string }[];
-  readonly programme: string | null;
-}
-
-export interface FormEntry {
-  readonly id: string;
-  readonly values: Readonly<Record<string, { readonly value: Json; readonly version: number }>>;
-  readonly shown: readonly string[];
-}
 
 export interface Supplied {
   readonly evidenceId: string;
@@ -95,7 +76,21 @@ export interface MyApplication {
     readonly start: string;
     readonly decision: MyDecision | null;
     readonly submittedAt: string | null;
+    readonly withdrawn: boolean;
+    readonly rank: number;
+    readonly round: string;
+    readonly campus: string | null;
+    readonly mode: string | null;
+    readonly track: string | null;
+    readonly extendedTo: string | null;
+    /** What this start offers, to change to while the choice is not submitted. */
+    readonly offered: {
+      readonly campuses: readonly { readonly key: string; readonly title: LocalText }[];
+      readonly modes: readonly Mode[];
+      readonly tracks: readonly Track[];
+    };
   }[];
+  readonly ranked: boolean;
   readonly events: readonly { readonly act: string; readonly at: string }[];
   readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
 }
@@ -112,6 +107,9 @@ export interface MyDecision {
 const SHOWN_EVENTS = [
   "start-application",
   "add-choice",
+  "change-choice",
+  "arrange-choices",
+  "extend-choice",
   "submit-application",
   "upload-document",
   "request-reference",
@@ -125,51 +123,6 @@ const SHOWN_EVENTS = [
   "answer-decision",
   "withdraw",
 ];
-
-function formSections(
-  loaded: LoadedFile,
-  index: AnswerIndex,
-  all: ReturnType<typeof contexts>,
-  assessment: Assessment,
-): readonly FormSection[] {
-  const sections = new Map<string, FormSection>();
-  for (const { choice, rulebook, source } of all) {
-    for (const section of rulebook.body.sections) {
-      const scope = section.scope === "file" ? "file" : choice.id;
-      const key = `${scope}|${section.key}`;
-      if (sections.has(key)) continue;
-      const using = all.filter((c) => c.rulebook.body.sections.some((s) => s.key === section.key)).map((c) => c.choice);
-      const ids = section.repeats ? index.entries(scope, section.key) : [""];
-      const gaps = assessment.requirements
-        .flatMap((r) => r.gaps)
-        .filter((g) => g.scope === scope && g.section === section.key);
-      sections.set(key, {
-        key: section.key,
-        scope,
-        core: section.core,
-        title: section.title,
-        intro: section.intro ?? null,
-        repeats: section.repeats ?? null,
-        fields: section.fields,
-        applies: applies(section.when, source),
-        open: openness(scope, using),
-        complete: index.claim(scope, section.key, "", COMPLETE_FIELD) === true,
-        entries: ids.map((id) => ({
-          id,
-          values: Object.fromEntries(
-            loaded.facts.answers
-              .filter((a) => a.scope === scope && a.section === section.key && a.entry === id)
-              .map((a) => [a.field, { value: a.value, version: a.version }]),
-          ),
-          shown: fieldsThatApply(section, source, factName(section), id).map((f) => f.key),
-        })),
-        gaps: gaps.map(({ entry, field, code }) => ({ entry, field, code })),
-        programme: section.scope === "choice" ? choice.programme : null,
-      });
-    }
-  }
-  return [...sections.values()];
-}
 
 interface Extras {
   uploads:
@@ -189,11 +142,14 @@ interface Extras {
   charges: MyApplication["charges"] | null;
   asks: MyApplication["asks"] | null;
   choices:
-    | (Omit<MyApplication["choices"][number], "decision"> & {
+    | (Omit<MyApplication["choices"][number], "decision" | "offered"> & {
+        programme: Pick<ProgrammeInput, "campuses" | "modes" | "tracks">;
+        options: IntakeInput["options"];
         decision: (Omit<MyDecision, "conditions"> & { conditions: { way: LocalText }[]; released: boolean }) | null;
       })[]
     | null;
   events: MyApplication["events"] | null;
+  ranked: boolean;
 }
 
 const EXTRAS = `select
@@ -206,9 +162,13 @@ const EXTRAS = `select
   (select json_agg(json_build_object('requirement', a.requirement, 'scope', a.scope, 'entry', a.entry, 'text', a.text, 'due', a.due) order by a.due) from ask a
    where a.application_id = $1 and a.answered_at is null) as asks,
   (select json_agg(json_build_object('id', c.id, 'code', p.code, 'title', p.title, 'award', p.award, 'start', i.starts_on, 'submittedAt', c.submitted_at,
+     'withdrawn', c.withdrawn_at is not null, 'rank', c.rank, 'round', r.key, 'campus', c.campus, 'mode', c.mode, 'track', c.track, 'extendedTo', c.extended_to,
+     'programme', json_build_object('campuses', p.campuses, 'modes', p.modes, 'tracks', p.tracks), 'options', i.options,
      'decision', (select json_build_object('kind', d.kind, 'reason', d.reason, 'conditions', d.conditions, 'answerBy', d.answer_by, 'answer', d.answer, 'answeredAt', d.answered_at, 'released', d.released_at is not null)
        from decision d where d.choice_id = c.id)) order by c.rank)
-   from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id where c.application_id = $1) as choices,
+   from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id join round r on r.id = c.round_id
+   where c.application_id = $1) as choices,
+  (select f.rules->'ranked' from application a join procedure f on f.id = a.procedure_id where a.id = $1) as ranked,
   (select json_agg(json_build_object('act', v.act, 'at', v.at) order by v.id) from event v where v.application_id = $1 and v.act = any($2::text[])) as events`;
 
 /** What the applicant may know of the assessment: not how the entry rules stand, and nothing of a decision before its release. */
@@ -232,9 +192,13 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
   const assessment = assess({ ...loaded, office, at: ctx.now.getTime() });
   const index = new AnswerIndex(loaded.facts);
   const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office);
+  const live = all.filter((c) => c.choice.withdrawnAt === null);
   const { rows } = await ctx.pool.query<Extras>(EXTRAS, [id, SHOWN_EVENTS]);
   const extras = rows[0];
-  const choices = (extras?.choices ?? []).map(({ decision, ...choice }) => {
+  const choices = (extras?.choices ?? []).map(({ decision, programme, options, ...plain }) => {
+    const own = offeredOptions(programme, { options });
+    const campuses = office.set.campuses.filter((c) => own.campuses.includes(c.key));
+    const choice = { ...plain, offered: { ...own, campuses } };
     if (!decision?.released) return { ...choice, decision: null };
     const { released: _released, conditions, ...shown } = decision;
     return { ...choice, decision: { ...shown, conditions: conditions.map((c) => c.way) } };
@@ -249,7 +213,11 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
     now: ctx.now.toISOString(),
     assessment: applicantsShare(assessment, new Set(choices.filter((c) => c.decision).map((c) => c.id))),
     groupTitle: office.set.groups.find((g) => g.key === assessment.file.group)?.title ?? null,
-    sections: formSections(loaded, index, all, assessment),
+    sections: formSections(
+      index,
+      live.length > 0 ? live : all,
+      assessment.requirements.flatMap((r) => r.gaps),
+    ),
     documents: assessment.requirements
       .filter((r) => r.kind === "document")
       .map((r) => ({
@@ -280,6 +248,7 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
     charges: extras?.charges ?? [],
     asks: extras?.asks ?? [],
     choices,
+    ranked: extras?.ranked ?? false,
     events: extras?.events ?? [],
     office: { scales: office.set.scales, tests: office.set.tests, areas: office.set.areas },
   };

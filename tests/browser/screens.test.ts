@@ -1,7 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { jumpsOn, newPerson, openBrowser, type Person, signIn } from "../support/browser";
+import { goToApply, jumpsOn, newPerson, openBrowser, type Person, signIn } from "../support/browser";
 
 const PHONE = { width: 390, height: 844 };
 
@@ -101,8 +101,10 @@ describe("the main screens", () => {
     await signIn(person, "pedro.anselmovaz@people.example");
     await check(person);
     await page.goto("/");
-    await page.goto((await page.getByRole("link", { name: "Apply" }).first().getAttribute("href")) ?? "");
-    await page.getByRole("button", { name: "Begin the application" }).waitFor();
+    await page.getByRole("article").first().waitFor();
+    await check(person);
+    await goToApply(page, "MA Maritime Heritage");
+    await page.getByRole("button", { name: "Add it to my application" }).waitFor();
     await check(person);
     await page.goto("/my");
     await page.getByRole("link", { name: /Estuary Science/ }).click();
@@ -122,7 +124,7 @@ describe("the main screens", () => {
     const { page } = person;
     await page.goto("/");
     expect(await page.locator("html").getAttribute("lang")).toBe("fr");
-    await page.getByRole("heading", { name: "Programmes ouverts aux candidatures" }).waitFor();
+    await page.getByRole("heading", { name: "Trouvez votre programme" }).waitFor();
     await check(person);
     await page.goto("/sign-in");
     await page.getByLabel("Courriel").fill("elodie.marchetti@people.example");

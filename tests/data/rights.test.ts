@@ -11,6 +11,7 @@ import { fillForm, supply } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { certificate, passport } from "../../src/demo/documents";
 import { someone } from "../../src/demo/people";
+import { PROGRAMMES } from "../../src/demo/programmes";
 import { referenceSet } from "../../src/demo/reference-set";
 import { mes } from "../../src/demo/rulebooks/mes";
 import { VIEWS } from "../../src/views";
@@ -51,17 +52,22 @@ const PLANNERS: readonly RoleName[] = ["system", "lead officer", "administrator"
 const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   acceptEvidence: OFFICERS,
   acceptLink: ["visitor"],
+  addRound: PLANNERS,
   answerDecision: OWNER,
+  arrangeChoices: OWNER,
   askApplicant: OFFICERS,
   beginGuess: ONLY_SYSTEM,
+  changeChoice: OWNER,
   changeRole: ["system", "administrator"],
   changeRound: PLANNERS,
   chooseLanguage: PEOPLE,
   claimMessage: ONLY_SYSTEM,
+  closeRound: PLANNERS,
   confirmValues: OFFICERS,
   declineReference: ["referee"],
   dropDecision: OFFICERS,
   excuseRequirement: OFFICERS,
+  extendChoice: OFFICERS,
   forgetGuess: ONLY_SYSTEM,
   giveReference: ["referee"],
   keepTrayMail: ONLY_SYSTEM,
@@ -69,7 +75,6 @@ const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   makeStaff: ["system", "administrator"],
   openAccount: ONLY_SYSTEM,
   openReference: ["referee"],
-  planProgramme: PLANNERS,
   prepareDecision: OFFICERS,
   publishRulebook: PLANNERS,
   reassessFiles: ONLY_SYSTEM,
@@ -77,10 +82,15 @@ const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   releaseDecision: ["lead officer"],
   releaseStuckMessages: ONLY_SYSTEM,
   removeDocument: OWNER,
+  reopenRound: PLANNERS,
   reportMessage: ONLY_SYSTEM,
   requestReference: OWNER,
   returnEvidence: OFFICERS,
   saveAnswers: OWNER,
+  saveCycle: PLANNERS,
+  saveIntake: PLANNERS,
+  saveProcedure: PLANNERS,
+  saveProgramme: PLANNERS,
   sendLink: ONLY_SYSTEM,
   startApplication: ["owner", "other applicant"],
   startPayment: OWNER,
@@ -96,6 +106,7 @@ const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
 
 /** Who sees what of the owner's file, or of a page that is not public. */
 const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
+  applyOffer: PEOPLE,
   document: ["owner", "officer", "lead officer"],
   file: OFFICERS,
   finder: ROLES,
@@ -105,6 +116,7 @@ const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   myMessages: PEOPLE,
   peek: OFFICERS,
   referencePage: ["referee"],
+  selfCheck: ROLES,
   staff: ["administrator"],
   tray: ONLY_SYSTEM,
   turns: ["officer", "officer elsewhere", "lead officer"],
@@ -126,6 +138,16 @@ function dry(runtime: Runtime): Runtime {
   };
   return { ...runtime, pool: { connect } as unknown as pg.Pool };
 }
+
+const window = {
+  key: "1",
+  opensAt: "2026-10-01T09:00:00.000Z",
+  closings: [{ group: "home", at: "2027-01-09T18:00:00.000Z" }],
+  rolling: false,
+  closesWhenFull: false,
+  prepareBefore: true,
+  promiseDays: 30,
+};
 
 describe("rights", () => {
   let world: World;
@@ -177,7 +199,31 @@ describe("rights", () => {
       askApplicant: { ...place, text: "Something", due: "2026-12-10" },
       beginGuess: { email: "a@b.example", network: null },
       changeRole: { personId: owner.id, role: "officer", held: true },
-      changeRound: { roundId, closings: [{ group: "home", at: "2027-01-09T18:00:00.000Z" }], reason: "test" },
+      addRound: { intakeId, round: { ...window, key: "extra" } },
+      arrangeChoices: { applicationId, order: [choiceId] },
+      changeChoice: { applicationId, choiceId, campus: "merrow" },
+      changeRound: { roundId, version: 1, round: window, reason: "test" },
+      closeRound: { roundId, reason: "test" },
+      extendChoice: { applicationId, choiceId, until: "2027-01-09T18:00:00.000Z", reason: "test" },
+      reopenRound: { roundId, reason: "test" },
+      saveCycle: { key: "2031", title: { en: "c", fr: "c" } },
+      saveIntake: {
+        programme: "MES",
+        cycle: "2027",
+        intakeId: null,
+        version: null,
+        intake: { startsOn: "2028-02-01", places: 1, quotas: [], options: { campuses: [], modes: [], tracks: [] } },
+      },
+      saveProcedure: {
+        key: "p",
+        title: { en: "p", fr: "p" },
+        rules: { least: 1, most: 1, limits: [], exclusive: [], ranked: false },
+      },
+      saveProgramme: {
+        procedure: "taught",
+        version: null,
+        programme: { ...(PROGRAMMES[0]?.programme ?? {}), code: "NEW" },
+      },
       chooseLanguage: { locale: "fr" },
       claimMessage: { messageId: randomUUID() },
       confirmValues: { applicationId, values: [{ scope: "file", section: "person", field: "birthDate" }] },
@@ -191,27 +237,6 @@ describe("rights", () => {
       makeStaff: { name: "New", email: "new@merrow.example", role: "officer" },
       openAccount: { accountId: "x", name: "New", email: "n@b.example", locale: "en", consentVersion: "1" },
       openReference: {},
-      planProgramme: {
-        procedure: { key: "p", title: { en: "p", fr: "p" }, mostChoices: 1 },
-        cycle: { key: "2031", title: { en: "c", fr: "c" } },
-        programme: {
-          code: "NEW",
-          title: { en: "n", fr: "n" },
-          award: "MA",
-          level: "master",
-          language: "en",
-          ects: 60,
-          campuses: [],
-          description: { en: "d", fr: "d" },
-        },
-        intake: { startsOn: "2031-09-01", places: 1 },
-        round: {
-          key: "1",
-          opensAt: "2030-01-01T00:00:00.000Z",
-          closings: [{ group: "home", at: "2031-01-01T00:00:00.000Z" }],
-          promiseDays: 5,
-        },
-      },
       prepareDecision: { applicationId, choiceId, kind: "refusal", reason: "test" },
       publishRulebook: { intakeId, body: mes },
       reassessFiles: { applicationIds: [applicationId] },
@@ -239,6 +264,8 @@ describe("rights", () => {
       withdrawReference: { applicationId, requestId },
     };
     seen = {
+      applyOffer: { roundId },
+      selfCheck: { code: "MES" },
       document: { uploadId },
       file: { number },
       finder: {},

@@ -137,6 +137,14 @@ export async function untilSaved(page: Page): Promise<void> {
     .toEqual([0, "saved"]);
 }
 
+/** Goes from the finder over a programme's page to the one on which it is chosen. */
+export async function goToApply(page: Page, title: string): Promise<void> {
+  await page.goto("/");
+  await page.getByRole("link", { name: title }).click();
+  await page.getByRole("link", { name: "Apply", exact: true }).first().click();
+  await page.waitForURL(/\/(apply|sign-in|sign-up)/);
+}
+
 /** Presses a button that asks before it does something, and says yes. */
 export async function pressAndAgree(page: Page, name: string): Promise<void> {
   await page.getByRole("button", { name, exact: true }).first().click();

@@ -1,14 +1,9 @@
 import type { RulebookBody } from "../../src/core/rulebook/rulebook";
-import {
-  citizenship,
-  contact,
-  courses,
-  declaration,
-  education,
-  field,
-  person,
-  referees,
-} from "../../src/demo/rulebooks/parts";
+import { declaration } from "../../src/demo/rulebooks/parts/declaration";
+import { field } from "../../src/demo/rulebooks/parts/field";
+import { citizenship, contact, person } from "../../src/demo/rulebooks/parts/person";
+import { referees } from "../../src/demo/rulebooks/parts/referees";
+import { courses, education } from "../../src/demo/rulebooks/parts/studies";
 
 /**
  * An invented rulebook that has nothing to do with the demo's: a section of its own for the choice, two references, a

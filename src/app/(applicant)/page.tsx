@@ -1,33 +1,92 @@
 import Link from "next/link";
+import { countryOptions, fieldName } from "../../text/code-lists";
+import { formatDate, languageName } from "../../text/format";
 import { say } from "../../text/say";
-import { ProgrammeFacts, programmeName } from "../../ui/programme";
+import { CampusMap } from "../../ui/finder/campus-map";
+import { FinderForm } from "../../ui/finder/finder-form.client";
+import { Hit } from "../../ui/finder/hit";
+import { personString, queryString, readQuery, type SearchParams } from "../../ui/finder/query";
+import { ZoneNote } from "../../ui/programme";
 import { finder } from "../../views/finder";
 import { locale, see, VISITOR } from "../request";
 
-/** The programmes that take applications, with the deadlines of each group on the office's clock and the reader's. */
-export default async function HomePage() {
+/** The programmes that take applications: searched, narrowed, on a map, each with the deadline that holds for the visitor. */
+export default async function FinderPage({ searchParams }: { searchParams: Promise<SearchParams> }) {
+  const query = readQuery(await searchParams);
   const language = await locale();
-  const data = await see(finder, VISITOR, {});
-  const hits = data?.hits ?? [];
-  return (
-    <div className="sheet">
-      <h1>{say(language, "home.title")}</h1>
-      <p className="measure quiet">{say(language, "home.intro")}</p>
-      {data && hits.length > 0 ? (
-        hits.map((hit) => (
-          <article className="programme" key={hit.roundId}>
-            <h2>{programmeName(hit, language)}</h2>
-            <ProgrammeFacts hit={hit} zone={data.zone} language={language} />
-            {hit.state === "closed" ? null : (
-              <Link className="press" href={`/apply/${hit.roundId}`} prefetch={false}>
-                {say(language, "home.apply")}
-              </Link>
-            )}
-          </article>
-        ))
-      ) : (
+  const data = await see(finder, VISITOR, { ...query, citizenships: [...query.citizenships] });
+  if (!data || data.total === 0)
+    return (
+      <div className="sheet">
+        <h1>{say(language, "finder.title")}</h1>
         <p className="empty">{say(language, "home.none")}</p>
-      )}
+      </div>
+    );
+  const t = (key: Parameters<typeof say>[1]) => say(language, key);
+  const option = (value: string, label: string) => ({ value, label });
+  const person = personString(query);
+  const narrowed = queryString({ ...query, citizenships: [], residence: null }) !== "";
+  return (
+    <div className="finder">
+      <header>
+        <h1>{t("finder.title")}</h1>
+        <p className="quiet">{t("finder.intro")}</p>
+      </header>
+      <aside>
+        <FinderForm
+          query={query}
+          locale={language}
+          levels={data.choices.levels.map((l) => option(l, say(language, `level.${l}`)))}
+          fields={data.choices.fields.map((f) => option(f, fieldName(language, f)))}
+          languages={data.choices.languages.map((l) => option(l, languageName(language, l)))}
+          campuses={data.campuses.map((c) => option(c.key, c.title[language]))}
+          starts={data.choices.starts.map((s) => option(s, formatDate(language, s)))}
+          countries={countryOptions(language)}
+          group={data.group?.title[language] ?? null}
+        />
+        <CampusMap map={data.map} campuses={data.campuses} query={query} counts={data.perCampus} locale={language} />
+      </aside>
+      <section aria-label={t("nav.programmes")}>
+        <p className="found" role="status">
+          {say(language, "finder.found", { count: data.hits.length })}{" "}
+          {data.hits.length === data.total ? null : (
+            <span className="quiet">{say(language, "finder.ofTotal", { total: data.total })}</span>
+          )}{" "}
+          <ZoneNote zone={data.zone} language={language} />{" "}
+          {narrowed ? (
+            <Link href={`/${person}`} className="plain-link">
+              {t("finder.clear")}
+            </Link>
+          ) : null}
+        </p>
+        {data.hits.length === 0 ? (
+          <p className="empty">
+            {t("finder.none")} <Link href={`/${person}`}>{t("finder.all")}</Link>
+          </p>
+        ) : (
+          <form action="/programmes/compare" className="hits">
+            {query.citizenships.map((c) => (
+              <input key={c} type="hidden" name="from" value={c} />
+            ))}
+            {query.residence ? <input type="hidden" name="lives" value={query.residence} /> : null}
+            {data.hits.map((hit) => (
+              <Hit
+                key={`${hit.code} ${hit.startsOn}`}
+                hit={hit}
+                zone={data.zone}
+                office={data.office[language]}
+                person={person}
+                language={language}
+              />
+            ))}
+            <p className="compare-bar">
+              <button type="submit" className="press">
+                {t("finder.compare")}
+              </button>
+            </p>
+          </form>
+        )}
+      </section>
     </div>
   );
 }

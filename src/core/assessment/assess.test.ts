@@ -154,12 +154,37 @@ describe("turn, next step and stage", () => {
     ]);
   });
 
-  it("a draft lapses at the exclusive closing instant, not before", () => {
-    expect(of(person(), {}, "2027-01-09T17:59:59.999Z").choices[0]?.stage).toBe("preparing");
-    expect(of(person(), {}, "2027-01-09T18:00:00.000Z").choices[0]).toMatchObject({
+  it("a draft lapses when the office's grace after the exclusive closing is over, not before", () => {
+    const [inGrace] = of(person(), {}, "2027-01-09T18:09:59.999Z").choices;
+    expect(inGrace).toMatchObject({
+      stage: "preparing",
+      round: "open",
+      closesAt: "2027-01-09T18:00:00.000Z",
+      acceptsUntil: "2027-01-09T18:10:00.000Z",
+    });
+    expect(of(person(), {}, "2027-01-09T18:10:00.000Z").choices[0]).toMatchObject({
       stage: "closed",
       closedAs: "lapsed",
     });
+  });
+
+  it("an extension moves the closing for one person, also past the end of a round that was closed early", () => {
+    const facts = sampleFile(person());
+    const extended = {
+      ...facts,
+      choices: facts.choices.map((c) => ({ ...c, extendedTo: "2027-02-01T18:00:00.000Z" as Instant })),
+    };
+    const closed = { ...sampleRound, closedAt: "2026-12-01T09:00:00.000Z" as Instant };
+    const at = (moment: string) =>
+      assess({
+        facts: extended,
+        rulebooks: { [sampleRulebook.id]: sampleRulebook },
+        rounds: { [closed.id]: closed },
+        office,
+        at: Date.parse(moment),
+      }).choices[0];
+    expect(at("2027-01-20T09:00:00Z")).toMatchObject({ round: "open", closesAt: "2027-02-01T18:00:00.000Z" });
+    expect(at("2027-02-01T18:10:00Z")).toMatchObject({ round: "closed", closedAs: "lapsed" });
   });
 
   it("a result is valid until the next instant at which time alone changes it", () =>

@@ -3,12 +3,13 @@ import { feesDue } from "../fees/fees-due";
 import type { Office } from "../office/reference-set";
 import { reachedBy } from "../requirements/definition";
 import { enoughToSubmit, isSettled, requirementResults } from "../requirements/standings";
+import { closingOf } from "../rounds/round-state";
 import type { Rulebook } from "../rulebook/rulebook";
 import { AnswerIndex } from "../sections/typed-facts";
 import { formatDay } from "../time/day";
 import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
 import { comb } from "./comb";
-import { type ChoiceContext, closingFor, contexts } from "./context";
+import { type ChoiceContext, contexts } from "./context";
 import { type DecisionFact, type FileFacts, type Round, TURNS } from "./facts";
 import { eligibilityOf, findingsOf } from "./findings";
 import {
@@ -48,9 +49,16 @@ export function assess({ facts, rulebooks, rounds, office, at }: AssessInput): A
   return { file: fileResult(all, choices, owed, requirements, office, at), requirements, choices, fees };
 }
 
-function roundState(context: ChoiceContext, at: number): ChoiceResult["round"] {
+const MINUTE = 60_000;
+
+const closes = ({ round, group, choice }: ChoiceContext): number => closingOf(round, group, choice.extendedTo);
+
+/** The office may take what arrives some minutes after the closing, from drafts that were there. */
+const accepts = (context: ChoiceContext, office: Office): number => closes(context) + office.set.graceMinutes * MINUTE;
+
+function roundState(context: ChoiceContext, office: Office, at: number): ChoiceResult["round"] {
   if (at < Date.parse(context.round.opensAt)) return "not yet open";
-  return at < closingFor(context.round, context.group) ? "open" : "closed";
+  return at < accepts(context, office) ? "open" : "closed";
 }
 
 /** Complete: everything needed by review is accepted, excused or not needed, and no ask is open. */
@@ -77,7 +85,7 @@ function stageOf(
   if (choice.withdrawnAt !== null || facts.application.withdrawnAt !== null)
     return { stage: "closed", closedAs: "withdrawn" };
   if (choice.submittedAt === null)
-    return roundState(context, at) === "closed"
+    return roundState(context, office, at) === "closed"
       ? { stage: "closed", closedAs: "lapsed" }
       : { stage: "preparing", closedAs: null };
   const { decision } = choice;
@@ -100,7 +108,7 @@ function choiceResult(
   pauses: ReturnType<typeof pausesOf>,
   at: number,
 ): ChoiceResult {
-  const { choice, round, group } = context;
+  const { choice, round } = context;
   const findings = findingsOf(context);
   const today = dayAt(office.zone, at);
   const complete = choice.completeAt === null ? null : dayAt(office.zone, Date.parse(choice.completeAt));
@@ -113,8 +121,9 @@ function choiceResult(
     findings,
     eligibility: eligibilityOf(findings),
     opensAt: round.opensAt,
-    closesAt: toInstant(closingFor(round, group)),
-    round: roundState(context, at),
+    closesAt: toInstant(closes(context)),
+    acceptsUntil: toInstant(accepts(context, office)),
+    round: roundState(context, office, at),
     missing: requirements
       .filter((r) => r.choices.includes(choice.id) && !enoughToSubmit(r))
       .map((r) => ({ requirement: r.key, scope: r.scope, entry: r.entry })),
@@ -162,8 +171,9 @@ function fileResult(
   const stage = fileStage(choices);
   const next = nextStep(owed, stage === "preparing");
   const changes = all
-    .flatMap(({ choice, round, group }) => {
-      if (choice.submittedAt === null) return [Date.parse(round.opensAt), closingFor(round, group)];
+    .flatMap((context) => {
+      const { choice, round } = context;
+      if (choice.submittedAt === null) return [Date.parse(round.opensAt), closes(context), accepts(context, office)];
       return choice.decision ? [offerEnds(choice.decision, office) ?? at] : [];
     })
     .filter((t) => t > at);

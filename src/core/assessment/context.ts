@@ -1,3 +1,4 @@
+import { whole } from "../numbers/ratio";
 import type { Office } from "../office/reference-set";
 import { planOf } from "../rulebook/plan";
 import type { Rulebook } from "../rulebook/rulebook";
@@ -19,6 +20,20 @@ export interface ChoiceContext {
 
 const NO_LIST: FactList = { entries: [], open: true };
 
+const given = (value: string | null): Fact => (value === null ? UNKNOWN : { kind: "value", value, confirmed: true });
+
+/** The facts that come from the choice itself and not from the form. */
+function choiceFacts(choice: ChoiceFact): ReadonlyMap<string, Fact> {
+  return new Map<string, Fact>([
+    ["start", given(choice.start)],
+    ["choice.campus", given(choice.campus)],
+    ["choice.mode", given(choice.mode)],
+    ["choice.track", given(choice.track)],
+    ["choice.rank", { kind: "value", value: whole(choice.rank), confirmed: true }],
+    ["choice.answer", given(choice.decision?.answer ?? null)],
+  ]);
+}
+
 function sourceOf(
   facts: FileFacts,
   index: AnswerIndex,
@@ -28,7 +43,7 @@ function sourceOf(
 ): { source: FactSource; group: string | null } {
   const { sections, measures } = rulebook.body;
   const typed = typedFacts(index, planOf(rulebook.body).sections, choice.id, choice.submittedAt !== null);
-  const start: Fact = { kind: "value", value: choice.start, confirmed: true };
+  const own = choiceFacts(choice);
   const computed = new Map<string, Fact>();
   const tests = sections.find((s) => s.core === "tests");
   const scope = tests?.scope === "choice" ? choice.id : "file";
@@ -49,10 +64,9 @@ function sourceOf(
   const source: FactSource = {
     list: (name) => typed.lists.get(name) ?? NO_LIST,
     scalar: (name) => {
-      if (name === "start") return start;
-      if (name === "group") return group === null ? UNKNOWN : { kind: "value", value: group, confirmed: true };
+      if (name === "group") return given(group);
       if (name.startsWith("measure.")) return measure(name.slice(8));
-      return typed.scalars.get(name) ?? UNKNOWN;
+      return typed.scalars.get(name) ?? own.get(name) ?? UNKNOWN;
     },
   };
   group = facts.application.groupAtSubmission ?? applicantGroup(source, office);
@@ -89,11 +103,4 @@ export function contexts(
         throw new Error(`assess needs rulebook ${choice.rulebookId} and round ${choice.roundId}`);
       return [{ choice, rulebook, round, ...sourceOf(facts, index, choice, rulebook, office) }];
     });
-}
-
-/** The exclusive closing instant for the group; the earliest of all while the group is unknown. */
-export function closingFor(round: Round, group: string | null): number {
-  const own = round.closings.find((c) => c.group === group);
-  const at = own ? Date.parse(own.at) : Math.min(...round.closings.map((c) => Date.parse(c.at)));
-  return round.closedAt === null ? at : Math.min(at, Date.parse(round.closedAt));
 }

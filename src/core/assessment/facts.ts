@@ -62,6 +62,11 @@ export interface ChoiceFact {
   readonly programme: string;
   /** The first day of study: the reference day of validities. */
   readonly start: PlainDate;
+  readonly campus: string | null;
+  readonly mode: string | null;
+  readonly track: string | null;
+  /** The closing for this person alone, where the office gave an extension. */
+  readonly extendedTo: Instant | null;
   readonly submittedAt: Instant | null;
   readonly withdrawnAt: Instant | null;
   readonly completeAt: Instant | null;
@@ -130,7 +135,7 @@ export interface Round {
   readonly id: string;
   readonly opensAt: Instant;
   readonly closings: readonly { readonly group: string; readonly at: Instant }[];
-  /** An extension for this person, where one was given. */
+  /** When the office closed it early, or its last place went. */
   readonly closedAt: Instant | null;
   /** Working days from complete to the decision. */
   readonly promiseDays: number;

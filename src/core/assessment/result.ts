@@ -92,6 +92,8 @@ export interface ChoiceResult {
   readonly eligibility: Eligibility;
   readonly opensAt: Instant;
   readonly closesAt: Instant;
+  /** The same with the office's grace. */
+  readonly acceptsUntil: Instant;
   readonly round: "not yet open" | "open" | "closed";
   /** What still keeps it from being submitted. */
   readonly missing: readonly { readonly requirement: string; readonly scope: string; readonly entry: string }[];

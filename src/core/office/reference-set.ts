@@ -6,6 +6,11 @@ import { conditionSchema } from "../rules/condition";
 import { localTextSchema } from "../text/local-text";
 import { type ZoneTable, zoneTable } from "../time/zone";
 
+const pathData = z
+  .string()
+  .max(4000)
+  .regex(/^[MmLlHhVvCcSsQqTtAaZz\d\s.,-]+$/u);
+
 /**
  * The office's versioned, immutable reference set: its zone and calendar, the applicant groups in order, grade scales,
  * tests, subject areas and targets. Every assessment names the version that it used.
@@ -20,6 +25,25 @@ export const referenceSetSchema = z.object({
   scales: z.array(gradeScaleSchema),
   tests: z.array(testDefinitionSchema),
   areas: z.array(z.object({ key: z.string(), title: localTextSchema })),
+  /** Where the office teaches. `x` and `y` are the place on the office's drawn map, 0 to 100 from its upper left corner. */
+  campuses: z
+    .array(
+      z.object({
+        key: z.string(),
+        title: localTextSchema,
+        note: localTextSchema.optional(),
+        x: z.number().min(0).max(100),
+        y: z.number().min(0).max(100),
+      }),
+    )
+    .default([]),
+  /** The drawn map under the campuses: outlines as SVG path data in the same coordinates, land and the water that runs through it. */
+  map: z
+    .object({ land: z.array(pathData), water: z.array(pathData) })
+    .nullable()
+    .default(null),
+  /** Minutes after a closing within which what was begun before is still taken. */
+  graceMinutes: z.int().min(0).max(1440).default(0),
   /** Working days. */
   targets: z.object({ check: z.int(), answer: z.int(), ask: z.int(), acceptOffer: z.int() }),
 });
@@ -35,6 +59,9 @@ export const NOTHING_LOADED: ReferenceSet = {
   scales: [],
   tests: [],
   areas: [],
+  campuses: [],
+  map: null,
+  graceMinutes: 0,
   targets: { check: 5, answer: 5, ask: 10, acceptOffer: 15 },
 };
 

@@ -50,7 +50,8 @@ export const requirementSchema = z.discriminatedUnion("kind", [
     ...common,
     kind: z.literal("reference"),
     count: z.int().min(1),
-    role: z.enum(["academic", "professional", "any"]),
+    /** One of the roles that the referees' section offers, or `any`. */
+    role: z.string(),
   }),
   z.object({ ...common, kind: z.literal("fee"), item: z.string() }),
 ]);

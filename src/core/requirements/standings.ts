@@ -229,6 +229,7 @@ function merge(a: RequirementResult, b: RequirementResult): RequirementResult {
     ...needed,
     standing,
     gaps,
+    sections: [...new Set([...a.sections, ...b.sections])],
     neededBy: earlier,
     toSubmit: a.toSubmit ?? b.toSubmit,
     choices: [...a.choices, ...b.choices],

@@ -8,7 +8,15 @@ export interface RulebookProblem {
   readonly about: string;
 }
 
-const GIVEN = new Set(["start", "group"]);
+const GIVEN = new Set([
+  "start",
+  "group",
+  "choice.campus",
+  "choice.mode",
+  "choice.track",
+  "choice.rank",
+  "choice.answer",
+]);
 
 function knownFacts(body: RulebookBody): ReadonlySet<string> {
   const names = new Set(GIVEN);

@@ -6,19 +6,27 @@ import { localTextSchema } from "../text/local-text";
  * A section of the application form as data. A section of a core kind feeds facts that Unvex knows how to compute with;
  * an office-made one has any fields, and its facts are named `answers.section.field`.
  */
-const FIELD_KINDS = [
+export const FIELD_KINDS = [
   "text",
   "longText",
+  "statement",
   "name",
   "date",
   "country",
   "countries",
   "language",
   "choice",
+  "several",
+  "ranked",
   "yesNo",
+  "whole",
   "decimal",
+  "money",
   "email",
   "phone",
+  "address",
+  "links",
+  "entry",
   "institution",
   "scale",
   "area",
@@ -26,6 +34,16 @@ const FIELD_KINDS = [
   "scores",
   "agree",
 ] as const;
+export type FieldKind = (typeof FIELD_KINDS)[number];
+
+/** How long a statement may be, counted as people count. A limit that is advice is shown and never stops anybody. */
+const lengthSchema = z.object({
+  unit: z.enum(["words", "characters"]),
+  least: z.int().min(0).optional(),
+  most: z.int().min(1),
+  strict: z.boolean().default(true),
+});
+export type LengthLimit = z.infer<typeof lengthSchema>;
 
 export const fieldSchema = z.object({
   key: z.string().regex(/^[a-z][A-Za-z0-9]*$/u),
@@ -33,9 +51,17 @@ export const fieldSchema = z.object({
   title: localTextSchema,
   help: localTextSchema.optional(),
   required: z.boolean(),
-  /** Longest text in characters; for a decimal the largest value. */
+  /** Longest text in characters; for a number the largest value; for a list of picks or links the most entries. */
   most: z.number().optional(),
   least: z.number().optional(),
+  /** For a statement. */
+  length: lengthSchema.optional(),
+  /** For money: the ISO 4217 code. */
+  currency: z.string().length(3).optional(),
+  /** For an address: the field (`section.field`) that it may be the same as. */
+  sameAs: z.string().optional(),
+  /** For a field that names an entry of another list: that section. */
+  of: z.string().optional(),
   options: z.array(z.object({ value: z.string(), title: localTextSchema })).optional(),
   when: conditionSchema.optional(),
   /** Who may see it; anything but `assessment` never enters the facts. */
@@ -49,10 +75,19 @@ const CORE_KINDS = [
   "citizenship",
   "education",
   "courses",
+  "schools",
+  "sittings",
+  "subjects",
+  "experience",
   "tests",
   "referees",
   "declaration",
 ] as const;
+
+/** Kinds whose value is a list of texts. */
+export function isListKind(kind: FieldKind): boolean {
+  return kind === "countries" || kind === "several" || kind === "ranked" || kind === "links";
+}
 
 export const sectionSchema = z.object({
   key: z.string().regex(/^[a-z][A-Za-z0-9]*$/u),

@@ -103,7 +103,8 @@ export function isUnconfirmed(slot: Readonly<Slot> | undefined): boolean {
 
 function toScalar(kind: Field["kind"], value: Json): Scalar | null {
   if (value === null || value === "") return null;
-  if (kind === "decimal") return typeof value === "string" ? parseDecimal(value) : null;
+  if (kind === "decimal" || kind === "whole" || kind === "money")
+    return typeof value === "string" ? parseDecimal(value) : null;
   if (typeof value === "string" || typeof value === "boolean") return value;
   if (Array.isArray(value)) return value.length > 0 && value.every((v) => typeof v === "string") ? value : null;
   return null;

@@ -61,6 +61,8 @@ export const choice = pgTable(
     mode: text("mode"),
     track: text("track"),
     addedAt: instant("added_at").notNull(),
+    /** The closing for this person alone. */
+    extendedTo: instant("extended_to"),
     submittedAt: instant("submitted_at"),
     withdrawnAt: instant("withdrawn_at"),
     completeAt: instant("complete_at"),

@@ -1,6 +1,8 @@
 import { sql } from "drizzle-orm";
-import { check, date, integer, jsonb, pgTable, text, unique, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import { boolean, check, date, integer, jsonb, pgTable, text, unique, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import type { ChoiceRules } from "../../core/choices/choice-rules";
 import type { ReferenceSet } from "../../core/office/reference-set";
+import type { IntakeInput, Level, Mode, ProgrammeInput, Track } from "../../core/programmes/programme";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { LocalText } from "../../core/text/local-text";
 import { instant } from "./columns";
@@ -18,7 +20,7 @@ export const procedure = pgTable("procedure", {
   id: uuid("id").primaryKey().defaultRandom(),
   key: text("key").notNull().unique(),
   title: jsonb("title").$type<LocalText>().notNull(),
-  mostChoices: integer("most_choices").notNull(),
+  rules: jsonb("rules").$type<ChoiceRules>().notNull(),
 });
 
 export const programme = pgTable("programme", {
@@ -29,13 +31,21 @@ export const programme = pgTable("programme", {
   code: text("code").notNull().unique(),
   title: jsonb("title").$type<LocalText>().notNull(),
   award: text("award").notNull(),
-  level: text("level").notNull(),
+  level: text("level").$type<Level>().notNull(),
+  fields: jsonb("fields").$type<readonly string[]>().notNull().default([]),
   language: text("language").notNull(),
+  months: integer("months").notNull().default(12),
   ects: integer("ects").notNull(),
   campuses: jsonb("campuses").$type<readonly string[]>().notNull(),
-  modes: jsonb("modes").$type<readonly string[]>().notNull().default([]),
-  tracks: jsonb("tracks").$type<readonly string[]>().notNull().default([]),
+  modes: jsonb("modes").$type<readonly Mode[]>().notNull().default([]),
+  tracks: jsonb("tracks").$type<readonly Track[]>().notNull().default([]),
   description: jsonb("description").$type<LocalText>().notNull(),
+  prerequisites: jsonb("prerequisites").$type<LocalText>(),
+  contact: jsonb("contact").$type<ProgrammeInput["contact"]>(),
+  partner: text("partner"),
+  keywords: jsonb("keywords").$type<readonly string[]>().notNull().default([]),
+  sponsorsVisa: boolean("sponsors_visa").notNull().default(true),
+  version: integer("version").notNull().default(1),
 });
 
 export const intake = pgTable(
@@ -50,6 +60,12 @@ export const intake = pgTable(
       .references(() => cycle.id),
     startsOn: date("starts_on").notNull(),
     places: integer("places").notNull(),
+    quotas: jsonb("quotas").$type<IntakeInput["quotas"]>().notNull().default([]),
+    options: jsonb("options")
+      .$type<IntakeInput["options"]>()
+      .notNull()
+      .default({ campuses: [], modes: [], tracks: [] }),
+    version: integer("version").notNull().default(1),
   },
   (t) => [unique("intake_once").on(t.programmeId, t.cycleId, t.startsOn)],
 );
@@ -66,8 +82,12 @@ export const round = pgTable(
     version: integer("version").notNull().default(1),
     opensAt: instant("opens_at").notNull(),
     closings: jsonb("closings").$type<readonly { readonly group: string; readonly at: string }[]>().notNull(),
-    /** Set when the office closes a round early. */
+    rolling: boolean("rolling").notNull().default(false),
+    closesWhenFull: boolean("closes_when_full").notNull().default(false),
+    prepareBefore: boolean("prepare_before").notNull().default(true),
+    /** Set when the office closes a round early, or when the last place goes. */
     closedAt: instant("closed_at"),
+    closedReason: text("closed_reason"),
     promiseDays: integer("promise_days").notNull(),
   },
   (t) => [unique("round_once").on(t.intakeId, t.key)],

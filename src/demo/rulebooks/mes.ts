@@ -1,33 +1,21 @@
 import type { RulebookBody } from "../../core/rulebook/rulebook";
-import type { Condition } from "../../core/rules/condition";
-import { citizenship, contact, courses, declaration, education, language, person, referees, tests } from "./parts";
-
-const completed: Condition = { fact: "it.status", is: "equals", value: "completed" };
-const natural: Condition = { fact: "it.area", is: "equals", value: "natural" };
-const firstDegree: Condition = { fact: "it.level", is: "atLeast", value: 6 };
-const running: Condition = {
-  all: [
-    firstDegree,
-    { fact: "it.status", is: "equals", value: "in progress" },
-    { fact: "it.expectedEnd", is: "atMost", value: { fact: "start" } },
-  ],
-};
-const ectsAtLeast = (value: number, where?: Condition): Condition => ({
-  sum: "courses",
-  of: "ects",
-  is: "atLeast",
-  value,
-  ...(where ? { where } : {}),
-});
-const pendingInTime: Condition = {
-  some: "tests",
-  where: {
-    all: [
-      { fact: "it.status", is: "equals", value: "pending" },
-      { fact: "it.expected", is: "atMost", value: { fact: "start" } },
-    ],
-  },
-};
+import { DECLARATION, ENGLISH_FORM, englishMeasure, englishProof, englishRule, PASSPORT, REFEREES_NAMED } from "./ask";
+import {
+  certificate,
+  completed,
+  ectsAtLeast,
+  firstDegreeRule,
+  gradeMeasure,
+  natural,
+  taughtMeasure,
+  taughtTwoYears,
+  transcript,
+} from "./degree";
+import { declaration } from "./parts/declaration";
+import { language, tests } from "./parts/language";
+import { citizenship, contact, person } from "./parts/person";
+import { referees } from "./parts/referees";
+import { courses, education } from "./parts/studies";
 
 /** MSc Estuary Science, version 1: the requirements and entry rules of the office's first rulebook. */
 export const mes: RulebookBody = {
@@ -41,36 +29,7 @@ export const mes: RulebookBody = {
       neededBy: "submission",
       sections: ["person", "contact", "citizenship"],
     },
-    {
-      key: "passport",
-      kind: "document",
-      title: { en: "Passport or identity card", fr: "Passeport ou carte d’identité" },
-      help: {
-        en: "The page with your photograph. It must be valid for three months after the start.",
-        fr: "La page avec votre photo. Il doit être valable trois mois après le début.",
-      },
-      scope: "file",
-      neededBy: "submission",
-      proof: "copy",
-      checks: [
-        {
-          key: "passportEnds",
-          title: {
-            en: "valid at least three months after the start",
-            fr: "valable au moins trois mois après le début",
-          },
-          rule: { fact: "citizenship.passportExpiry", is: "atLeast", value: { fact: "start", plusMonths: 3 } },
-        },
-      ],
-      shows: [
-        "person.givenNames",
-        "person.familyName",
-        "person.birthDate",
-        "citizenship.citizenships",
-        "citizenship.passportNumber",
-        "citizenship.passportExpiry",
-      ],
-    },
+    PASSPORT,
     {
       key: "studies",
       kind: "sections",
@@ -79,58 +38,8 @@ export const mes: RulebookBody = {
       neededBy: "submission",
       sections: ["education", "courses"],
     },
-    {
-      key: "certificate",
-      kind: "document",
-      title: { en: "Degree certificate", fr: "Diplôme" },
-      help: {
-        en: "Or your school’s confirmation of the degree that you expect.",
-        fr: "Ou la confirmation par votre école du diplôme attendu.",
-      },
-      scope: "file",
-      neededBy: "submission",
-      proof: "copy",
-      laterProof: { level: "original seen", neededBy: "enrolment" },
-      perEntryOf: "education",
-      checks: [],
-      shows: [
-        "education.institution",
-        "education.level",
-        "education.title",
-        "education.status",
-        "education.end",
-        "education.expectedEnd",
-        "education.grade",
-        "education.scale",
-        "education.gradeBest",
-        "education.gradePass",
-      ],
-    },
-    {
-      key: "transcript",
-      kind: "document",
-      title: { en: "Transcript of records", fr: "Relevé de notes" },
-      help: { en: "All pages, at least one full year.", fr: "Toutes les pages, au moins une année complète." },
-      scope: "file",
-      neededBy: "submission",
-      proof: "copy",
-      perEntryOf: "education",
-      checks: [
-        {
-          key: "fullYear",
-          title: { en: "covers at least one full year", fr: "couvre au moins une année complète" },
-          rule: ectsAtLeast(60),
-        },
-      ],
-      shows: [
-        "education.creditsPerYear",
-        "courses.title",
-        "courses.credits",
-        "courses.area",
-        "courses.status",
-        "courses.grade",
-      ],
-    },
+    certificate,
+    transcript,
     {
       key: "motivation",
       kind: "document",
@@ -142,30 +51,10 @@ export const mes: RulebookBody = {
       checks: [],
       shows: [],
     },
-    {
-      key: "englishForm",
-      kind: "sections",
-      title: { en: "English", fr: "Anglais" },
-      scope: "file",
-      neededBy: "submission",
-      sections: ["english", "tests"],
-    },
-    {
-      key: "english",
-      kind: "document",
-      title: { en: "Proof of English", fr: "Preuve d’anglais" },
-      help: {
-        en: "The test report, or your school’s certificate of teaching in English.",
-        fr: "Le rapport du test, ou l’attestation d’enseignement en anglais.",
-      },
-      scope: "file",
-      neededBy: "submission",
-      toSubmit: "promised",
-      proof: "copy",
-      promise: pendingInTime,
-      checks: [],
+    ENGLISH_FORM,
+    englishProof({
       shows: ["tests.test", "tests.date", "tests.scores", "education.language", "education.start"],
-    },
+    }),
     {
       key: "reference",
       kind: "reference",
@@ -176,14 +65,7 @@ export const mes: RulebookBody = {
       count: 1,
       role: "academic",
     },
-    {
-      key: "referee",
-      kind: "sections",
-      title: { en: "Referee named", fr: "Référent indiqué" },
-      scope: "file",
-      neededBy: "submission",
-      sections: ["referees"],
-    },
+    { ...REFEREES_NAMED, title: { en: "Referee named", fr: "Référent indiqué" } },
     {
       key: "fee",
       kind: "fee",
@@ -193,58 +75,11 @@ export const mes: RulebookBody = {
       toSubmit: "accepted",
       item: "handling",
     },
-    {
-      key: "declaration",
-      kind: "sections",
-      title: { en: "Declaration", fr: "Déclaration" },
-      scope: "file",
-      neededBy: "submission",
-      sections: ["declaration"],
-    },
+    DECLARATION,
   ],
-  measures: [
-    {
-      key: "grade",
-      kind: "grade",
-      title: { en: "grade on our scale", fr: "note sur notre échelle" },
-      degree: firstDegree,
-      decimals: 1,
-      rounding: "truncate",
-      compare: "rounded",
-    },
-    {
-      key: "english",
-      kind: "level",
-      title: { en: "level of English", fr: "niveau d’anglais" },
-      language: "en",
-      tests: ["het", "kle"],
-    },
-    {
-      key: "taughtInEnglish",
-      kind: "studyMonths",
-      title: { en: "months of degree study in English", fr: "mois d’études supérieures en anglais" },
-      language: "en",
-      degree: firstDegree,
-    },
-  ],
+  measures: [gradeMeasure, englishMeasure, taughtMeasure],
   entryRules: [
-    {
-      key: "firstDegree",
-      title: {
-        en: "A first degree, completed or expected before the start",
-        fr: "Un premier diplôme, obtenu ou attendu avant le début",
-      },
-      rule: {
-        any: [
-          { some: "degrees", where: { all: [firstDegree, completed] } },
-          { all: [{ some: "degrees", where: running }, ectsAtLeast(150, completed)] },
-        ],
-      },
-      curable: {
-        way: { en: "by the award of the degree before the start", fr: "par l’obtention du diplôme avant le début" },
-        possible: { some: "degrees", where: running },
-      },
-    },
+    firstDegreeRule,
     {
       key: "credits",
       title: { en: "180 ECTS", fr: "180 ECTS" },
@@ -269,20 +104,7 @@ export const mes: RulebookBody = {
       rule: { fact: "measure.grade", is: "atMost", value: "2.5" },
       curable: null,
     },
-    {
-      key: "english",
-      title: { en: "English at C1", fr: "Anglais de niveau C1" },
-      rule: {
-        any: [
-          { fact: "measure.english", is: "atLeast", value: "C1" },
-          { fact: "measure.taughtInEnglish", is: "atLeast", value: 24 },
-        ],
-      },
-      curable: {
-        way: { en: "by a test result before the start", fr: "par un résultat de test avant le début" },
-        possible: pendingInTime,
-      },
-    },
+    englishRule("C1", taughtTwoYears),
   ],
   fees: [
     {

@@ -12,7 +12,11 @@ export async function POST(request: Request): Promise<Response> {
   if (!person) return Response.json({ reason: "signed-out" }, { status: 401 });
   const body = await request.text();
   if (body.length > MOST_BYTES) return Response.json({ reason: "too-large" }, { status: 413 });
-  let input: Parameters<typeof perform<(typeof saveAnswers)["input"], unknown>>[2] & { number?: string };
+  let input: Parameters<typeof perform<(typeof saveAnswers)["input"], unknown>>[2] & {
+    number?: string;
+    /** The sections on the page that asks, as `scope|section`: only these come back. */
+    page?: readonly string[];
+  };
   try {
     input = JSON.parse(body);
   } catch {
@@ -23,7 +27,7 @@ export async function POST(request: Request): Promise<Response> {
   const application = await see(myApplication, person.actor, { number: String(input.number ?? "") });
   return Response.json({
     ...outcome.value,
-    sections: application?.sections ?? [],
+    sections: (application?.sections ?? []).filter((s) => input.page?.includes(`${s.scope}|${s.key}`)),
     officeZone: application?.zone ?? "UTC",
   });
 }

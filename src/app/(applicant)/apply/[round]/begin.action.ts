@@ -1,13 +1,45 @@
 "use server";
 
 import { redirect } from "next/navigation";
+import { z } from "zod";
+import { saveAnswers } from "../../../../acts/save-answers";
 import { startApplication } from "../../../../acts/start-application";
 import { perform, requirePerson } from "../../../request";
 
+/** What a self-check left in the browser; it is checked again field by field as it is saved. */
+const keptSchema = z
+  .array(z.object({ section: z.string(), entry: z.string(), field: z.string(), value: z.json() }))
+  .max(2000);
+
+function keptAnswers(text: string): z.output<typeof keptSchema> {
+  try {
+    const parsed = keptSchema.safeParse(JSON.parse(text));
+    return parsed.success ? parsed.data : [];
+  } catch {
+    return [];
+  }
+}
+
 export async function begin(form: FormData): Promise<void> {
-  const roundId = String(form.get("round"));
-  const person = await requirePerson(`/apply/${roundId}`);
-  const outcome = await perform(startApplication, person.actor, { roundId });
-  if (outcome.ok) redirect(`/my/${outcome.value.number}`);
-  redirect(`/apply/${roundId}?refused=${outcome.reason}`);
+  const text = (name: string): string | null => {
+    const value = form.get(name);
+    return typeof value === "string" && value !== "" ? value : null;
+  };
+  const roundId = text("round") ?? "";
+  const { actor } = await requirePerson(`/apply/${roundId}`);
+  const outcome = await perform(startApplication, actor, {
+    roundId,
+    campus: text("campus"),
+    mode: text("mode"),
+    track: text("track"),
+  });
+  if (!outcome.ok) redirect(`/apply/${roundId}?refused=${outcome.reason}`);
+  const { applicationId, number } = outcome.value;
+  const kept = keptAnswers(text("answers") ?? "[]");
+  if (kept.length > 0)
+    await perform(saveAnswers, actor, {
+      applicationId,
+      changes: kept.map((answer) => ({ ...answer, scope: "file", seen: 0 })),
+    });
+  redirect(`/my/${number}`);
 }

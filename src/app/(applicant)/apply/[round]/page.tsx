@@ -1,12 +1,38 @@
 import Link from "next/link";
 import { notFound, redirect } from "next/navigation";
-import { say } from "../../../../text/say";
+import { choiceRefusalText, choiceRuleLines } from "../../../../text/choice-rules";
+import { formatMoment } from "../../../../text/format";
+import { isTextKey, say } from "../../../../text/say";
+import { CarryAnswers } from "../../../../ui/finder/carry-answers.client";
 import { ProgrammeFacts, programmeName } from "../../../../ui/programme";
-import { finder } from "../../../../views/finder";
-import { isOffice, locale, requirePerson, see, VISITOR } from "../../../request";
+import { applyOffer } from "../../../../views/apply";
+import { isOffice, locale, requirePerson, see } from "../../../request";
 import { begin } from "./begin.action";
 
-const REFUSALS = ["already-applied", "too-many-choices"] as const;
+function Options({
+  name,
+  label,
+  options,
+}: {
+  name: string;
+  label: string;
+  options: readonly { readonly value: string; readonly label: string }[];
+}) {
+  const [only] = options;
+  if (!only) return null;
+  // A single option needs no answer.
+  if (options.length === 1) return <input type="hidden" name={name} value={only.value} />;
+  return (
+    <fieldset className="options">
+      <legend>{label}</legend>
+      {options.map((o, i) => (
+        <label key={o.value} className="tick">
+          <input type="radio" name={name} value={o.value} defaultChecked={i === 0} /> {o.label}
+        </label>
+      ))}
+    </fieldset>
+  );
+}
 
 /** Chooses a programme: one press opens the application, or adds the programme to the one that is there. */
 export default async function ApplyPage({
@@ -16,32 +42,69 @@ export default async function ApplyPage({
   params: Promise<{ round: string }>;
   searchParams: Promise<{ refused?: string }>;
 }) {
-  const { round } = await params;
+  const { round: roundId } = await params;
   const { refused } = await searchParams;
   const language = await locale();
-  const person = await requirePerson(`/apply/${round}`);
+  const person = await requirePerson(`/apply/${roundId}`);
   if (isOffice(person)) redirect("/office");
-  const data = await see(finder, VISITOR, {});
-  const hit = data?.hits.find((h) => h.roundId === round);
-  if (!data || !hit) notFound();
+  const data = await see(applyOffer, person.actor, { roundId });
+  if (!data) notFound();
+  const { hit, round, existing, refusal } = data;
+  const refusedKey = `refused.${refused ?? ""}`;
+  const open = round.state === "open" || (round.state === "coming" && round.prepareBefore);
   return (
     <div className="sheet">
       <h1>{say(language, "apply.title", { programme: programmeName(hit, language) })}</h1>
       {refused ? (
         <p role="alert" className="wrong">
-          {say(language, `refused.${REFUSALS.find((known) => known === refused) ?? "round-closed"}`)}
+          {isTextKey(refusedKey) ? say(language, refusedKey) : say(language, "refused.round-closed")}
         </p>
       ) : null}
-      <ProgrammeFacts hit={hit} zone={data.zone} language={language} />
-      {hit.state === "closed" ? null : (
-        <form action={begin}>
-          <p className="measure">{say(language, "apply.intro")}</p>
-          <input type="hidden" name="round" value={round} />
+      <ProgrammeFacts hit={hit} round={round} zone={data.zone} language={language} office={data.office[language]} />
+      <p className="quiet">{choiceRuleLines(language, hit.procedure).join(" ")}</p>
+      {open && refusal === null ? (
+        <form action={begin} className="begin">
+          {existing ? (
+            <p className="measure">
+              {say(language, "apply.adds", { number: existing.number, programmes: existing.programmes.join(", ") })}
+            </p>
+          ) : (
+            <p className="measure">{say(language, "apply.intro")}</p>
+          )}
+          {round.state === "coming" ? <p>{say(language, "finder.prepare")}</p> : null}
+          <input type="hidden" name="round" value={roundId} />
+          <Options
+            name="track"
+            label={say(language, "apply.track")}
+            options={hit.tracks.map((k) => ({
+              value: k.key,
+              label: k.note ? `${k.title[language]} (${k.note[language]})` : k.title[language],
+            }))}
+          />
+          <Options
+            name="campus"
+            label={say(language, "apply.campus")}
+            options={hit.campuses.map((c) => ({ value: c.key, label: c.title[language] }))}
+          />
+          <Options
+            name="mode"
+            label={say(language, "apply.mode")}
+            options={hit.modes.map((m) => ({ value: m, label: say(language, `mode.${m}`) }))}
+          />
+          <CarryAnswers code={hit.code} />
           <button type="submit" className="press">
-            {say(language, "apply.begin")}
+            {say(language, existing ? "apply.add" : "apply.begin")}
           </button>
         </form>
-      )}
+      ) : null}
+      {open && refusal ? (
+        <p role="alert" className="notice">
+          {choiceRefusalText(language, refusal)}
+        </p>
+      ) : null}
+      {round.state === "coming" && !round.prepareBefore ? (
+        <p>{say(language, "apply.later", { when: formatMoment(language, round.opensAt, data.zone) })}</p>
+      ) : null}
       <p>
         <Link href="/my">{say(language, "nav.mine")}</Link>
       </p>

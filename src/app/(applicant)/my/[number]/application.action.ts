@@ -2,6 +2,7 @@
 
 import { revalidatePath } from "next/cache";
 import type { Outcome } from "../../../../acts/act";
+import { arrangeChoices, changeChoice } from "../../../../acts/change-choices";
 import { answerDecision } from "../../../../acts/decisions";
 import { withdraw } from "../../../../acts/keep-files";
 import { startPayment } from "../../../../acts/payments";
@@ -32,6 +33,25 @@ export async function submitChoices(number: string, applicationId: string, choic
 
 export async function withdrawApplication(number: string, applicationId: string): Promise<Pressed> {
   return answer(number, await perform(withdraw, (await person(number)).actor, { applicationId }));
+}
+
+export async function withdrawChoice(number: string, applicationId: string, choiceId: string): Promise<Pressed> {
+  return answer(number, await perform(withdraw, (await person(number)).actor, { applicationId, choiceId }));
+}
+
+export async function arrange(number: string, applicationId: string, order: string[]): Promise<Pressed> {
+  return answer(number, await perform(arrangeChoices, (await person(number)).actor, { applicationId, order }));
+}
+
+export async function change(
+  number: string,
+  applicationId: string,
+  choiceId: string,
+  part: "campus" | "mode" | "track",
+  value: string,
+): Promise<Pressed> {
+  const input = { applicationId, choiceId, [part]: value };
+  return answer(number, await perform(changeChoice, (await person(number)).actor, input));
 }
 
 export async function answerOffer(

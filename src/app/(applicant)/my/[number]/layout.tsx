@@ -1,6 +1,7 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
 import { say } from "../../../../text/say";
+import { sectionPage } from "../../../../ui/applicant-step";
 import { SectionNav } from "../../../../ui/section-nav.client";
 import { locale } from "../../../request";
 import { loadApplication } from "./load";
@@ -18,12 +19,17 @@ export default async function ApplicationLayout({
   const { application } = await loadApplication(number);
   const parts = application.sections
     .filter((s) => s.applies && s.core !== "tests" && s.core !== "declaration")
-    .map((s) => ({ key: s.key, title: s.title[language], done: s.gaps.length === 0 }));
+    .map((s) => ({
+      key: sectionPage(s.key, s.scope),
+      title: s.programme ? `${s.title[language]} · ${s.programme}` : s.title[language],
+      done: s.gaps.length === 0,
+    }));
   const { requirements } = application.assessment;
   const settled = (kinds: readonly string[]) =>
     requirements.filter((r) => kinds.includes(r.kind)).every((r) => !["missing", "returned"].includes(r.standing));
   const declaration = application.sections.find((s) => s.core === "declaration");
   const items = [
+    { key: "choices", title: say(language, "choices.title"), done: application.choices.some((c) => !c.withdrawn) },
     ...parts,
     { key: "documents", title: say(language, "doc.title"), done: settled(["document"]) },
     ...(requirements.some((r) => r.kind === "fee")
@@ -47,7 +53,10 @@ export default async function ApplicationLayout({
         </p>
         <h1>
           <Link href={`/my/${number}`}>
-            {application.choices.map((c) => `${c.award} ${c.title[language]}`).join(", ")}
+            {application.choices
+              .filter((c) => !c.withdrawn || application.choices.every((d) => d.withdrawn))
+              .map((c) => `${c.award} ${c.title[language]}`)
+              .join(", ")}
           </Link>
         </h1>
       </header>

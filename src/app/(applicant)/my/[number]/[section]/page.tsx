@@ -1,19 +1,23 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { say } from "../../../../../text/say";
+import { sectionPage } from "../../../../../ui/applicant-step";
 import { SectionForm } from "../../../../../ui/section-form.client";
-import type { FormSection } from "../../../../../views/my-application";
+import type { FormSection } from "../../../../../views/form-sections";
 import { locale } from "../../../../request";
 import { loadApplication } from "../load";
+import { ChoicesPage } from "./choices-page";
 import { DocumentsPage } from "./documents-page";
 import { FeePage } from "./fee-page";
 import { RefereeRequests } from "./referee-requests";
 
+const pageOf = (s: FormSection): string => sectionPage(s.key, s.scope);
+
 /** The sections on one page: test results stand with the question that opens them. */
-function together(sections: readonly FormSection[], key: string): readonly FormSection[] {
-  const at = sections.findIndex((s) => s.key === key);
+function together(sections: readonly FormSection[], page: string): readonly FormSection[] {
+  const at = sections.findIndex((s) => pageOf(s) === page);
   const after = sections[at + 1];
-  return sections.filter((s) => s.key === key || (after?.core === "tests" && s === after));
+  return sections.filter((s) => pageOf(s) === page || (at >= 0 && after?.core === "tests" && s === after));
 }
 
 export default async function SectionPage({ params }: { params: Promise<{ number: string; section: string }> }) {
@@ -21,6 +25,7 @@ export default async function SectionPage({ params }: { params: Promise<{ number
   const language = await locale();
   const { application, personId } = await loadApplication(number);
   if (key === "documents") return <DocumentsPage application={application} language={language} />;
+  if (key === "choices") return <ChoicesPage application={application} language={language} />;
   if (key === "fee") return <FeePage application={application} language={language} />;
   const tests = application.sections.find((s) => s.core === "tests");
   const asked = tests?.key === key ? (application.sections[application.sections.indexOf(tests) - 1]?.key ?? key) : key;
@@ -28,10 +33,13 @@ export default async function SectionPage({ params }: { params: Promise<{ number
   const [first] = sections;
   if (!first) notFound();
   const pages = application.sections.filter((s) => s.applies && s.core !== "tests");
-  const following = pages[pages.findIndex((s) => s.key === asked) + 1];
+  const following = pages[pages.findIndex((s) => pageOf(s) === asked) + 1];
   return (
     <>
-      <h2 className="page-title">{first.title[language]}</h2>
+      <h2 className="page-title">
+        {first.title[language]}
+        {first.programme ? <span className="quiet"> · {first.programme}</span> : null}
+      </h2>
       <SectionForm
         key={asked}
         applicationId={application.id}
@@ -45,7 +53,7 @@ export default async function SectionPage({ params }: { params: Promise<{ number
       {first.core === "referees" ? <RefereeRequests application={application} language={language} /> : null}
       <p className="page-foot">
         {following ? (
-          <Link className="press" href={`/my/${number}/${following.key}`}>
+          <Link className="press" href={`/my/${number}/${pageOf(following)}`}>
             {say(language, "form.next", { section: following.title[language] })}
           </Link>
         ) : null}

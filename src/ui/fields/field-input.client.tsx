@@ -3,33 +3,17 @@
 import { Checkbox, DatePicker, Input, Radio, Select } from "antd";
 import dayjs from "dayjs";
 import customParseFormat from "dayjs/plugin/customParseFormat";
-import type { Json } from "../core/assessment/facts";
-import type { ReferenceSet } from "../core/office/reference-set";
-import type { Field } from "../core/sections/definition";
-import type { Locale } from "../core/text/local-text";
-import { countryOptions, languageOptions } from "../text/code-lists";
-import { say } from "../text/say";
+import type { Json } from "../../core/assessment/facts";
+import { countryOptions, languageOptions } from "../../text/code-lists";
+import { say } from "../../text/say";
+import type { FieldInputProps } from "./field-input-props";
+import { AddressInput, LinksInput, RankedInput, SeveralInput, StatementInput } from "./special-inputs.client";
 
 dayjs.extend(customParseFormat);
 
-/** One input for each kind of field. `onLeave` is called with the value as soon as the person is done with it. */
-export interface FieldInputProps {
-  readonly id: string;
-  readonly field: Field;
-  readonly value: Json;
-  readonly locale: Locale;
-  readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
-  readonly test: string | null;
-  readonly disabled: boolean;
-  readonly invalid: boolean;
-  readonly describedBy: string | undefined;
-  readonly onChange: (value: Json) => void;
-  readonly onLeave: (value: Json) => void;
-}
-
 const DATE_FORMATS = ["D MMM YYYY", "D MMMM YYYY", "YYYY-MM-DD", "D/M/YYYY", "D.M.YYYY"];
 
-function optionsOf({ field, office, locale }: Pick<FieldInputProps, "field" | "office" | "locale">) {
+function optionsOf({ field, office, locale, named }: Pick<FieldInputProps, "field" | "office" | "locale" | "named">) {
   switch (field.kind) {
     case "country":
     case "countries":
@@ -45,6 +29,11 @@ function optionsOf({ field, office, locale }: Pick<FieldInputProps, "field" | "o
       return office.areas.map((a) => ({ value: a.key, label: a.title[locale] }));
     case "test":
       return office.tests.map((t) => ({ value: t.key, label: t.title[locale] }));
+    case "entry":
+      return (named[field.of ?? ""]?.entries ?? []).map((e, i) => ({
+        value: e.id,
+        label: e.words || say(locale, "field.entry", { no: i + 1 }),
+      }));
     default:
       return (field.options ?? []).map((o) => ({ value: o.value, label: o.title[locale] }));
   }
@@ -53,6 +42,12 @@ function optionsOf({ field, office, locale }: Pick<FieldInputProps, "field" | "o
 function Choice(props: FieldInputProps) {
   const { field, value, locale, onChange, onLeave } = props;
   const options = optionsOf(props);
+  if (field.kind === "entry" && options.length === 0)
+    return (
+      <p className="help">
+        {say(locale, "field.noEntries", { section: props.named[field.of ?? ""]?.title[locale] ?? "" })}
+      </p>
+    );
   const pick = (picked: Json) => {
     onChange(picked);
     onLeave(picked);
@@ -163,7 +158,18 @@ export function FieldInput(props: FieldInputProps) {
     case "scale":
     case "area":
     case "test":
+    case "entry":
       return <Choice {...props} />;
+    case "several":
+      return <SeveralInput {...props} />;
+    case "ranked":
+      return <RankedInput {...props} />;
+    case "links":
+      return <LinksInput {...props} />;
+    case "address":
+      return <AddressInput {...props} />;
+    case "statement":
+      return <StatementInput {...props} />;
     case "agree":
       return null; // drawn with its label by the field row
     case "yesNo":
@@ -184,11 +190,14 @@ export function FieldInput(props: FieldInputProps) {
       );
     case "longText":
       return <Input.TextArea {...shared} autoSize={{ minRows: 4 }} onChange={(e) => onChange(e.target.value)} />;
+    case "whole":
     case "decimal":
+    case "money":
       return (
         <Input
           {...shared}
-          inputMode="decimal"
+          inputMode={field.kind === "whole" ? "numeric" : "decimal"}
+          suffix={field.kind === "money" ? field.currency : undefined}
           onChange={(e) => onChange(e.target.value)}
           onBlur={() => onLeave(text.trim().replace(",", "."))}
         />

@@ -1,0 +1,95 @@
+import Link from "next/link";
+import type { ChoiceResult } from "../../../../../core/assessment/result";
+import type { Locale } from "../../../../../core/text/local-text";
+import { formatDate, formatMoment, formatZone } from "../../../../../text/format";
+import { say } from "../../../../../text/say";
+import { type ChoiceLine, ChoiceList } from "../../../../../ui/choice-list.client";
+import type { MyApplication } from "../../../../../views/my-application";
+import { arrange, change, withdrawChoice } from "../application.action";
+
+type Choice = MyApplication["choices"][number];
+
+/** Where a choice stands in time, in one sentence: its closing, its extension, the grace, or that it is over. */
+function timeLine(
+  application: MyApplication,
+  choice: Choice,
+  result: ChoiceResult | undefined,
+  language: Locale,
+): string {
+  const moment = (instant: string) =>
+    `${formatMoment(language, instant, application.zone)} (${formatZone(application.zone)})`;
+  if (choice.withdrawn) return say(language, "choices.withdrawn");
+  if (choice.submittedAt)
+    return say(language, "choices.submitted", { date: formatDate(language, choice.submittedAt.slice(0, 10)) });
+  if (!result) return "";
+  if (result.closedAs === "lapsed") return say(language, "choices.lapsed");
+  if (result.round === "not yet open") return say(language, "finder.opens", { when: moment(result.opensAt) });
+  if (application.now >= result.closesAt)
+    return say(language, "choices.grace", { when: moment(result.closesAt), until: moment(result.acceptsUntil) });
+  if (choice.extendedTo) return say(language, "choices.extended", { when: moment(result.closesAt) });
+  return say(language, "app.closes", {
+    when: formatMoment(language, result.closesAt, application.zone),
+    zone: formatZone(application.zone),
+  });
+}
+
+function lineOf(application: MyApplication, choice: Choice, language: Locale): ChoiceLine {
+  const result = application.assessment.choices.find((c) => c.id === choice.id);
+  const editable = !choice.withdrawn && choice.submittedAt === null && result?.closedAs !== "lapsed";
+  const option = (value: string, label: string) => ({ value, label });
+  const pick = (
+    name: "campus" | "mode" | "track",
+    options: readonly { readonly value: string; readonly label: string }[],
+  ) => (options.length > 1 ? [{ name, label: say(language, `apply.${name}`), value: choice[name], options }] : []);
+  const missing = result?.missing.length ?? 0;
+  return {
+    id: choice.id,
+    label: `${choice.award} ${choice.title[language]}`,
+    code: choice.code,
+    note: timeLine(application, choice, result, language),
+    lacks:
+      result?.stage === "preparing"
+        ? missing === 0
+          ? say(language, "next.submit", { count: 0, due: "", title: "" })
+          : say(language, "app.missing", { count: missing }).replace(/ ?:$/u, "")
+        : null,
+    live: !choice.withdrawn,
+    editable,
+    picks: [
+      ...pick(
+        "track",
+        choice.offered.tracks.map((t) => option(t.key, t.title[language])),
+      ),
+      ...pick(
+        "campus",
+        choice.offered.campuses.map((c) => option(c.key, c.title[language])),
+      ),
+      ...pick(
+        "mode",
+        choice.offered.modes.map((m) => option(m, say(language, `mode.${m}`))),
+      ),
+    ],
+  };
+}
+
+/** The choices of an application: in order, with what each still lacks, its options, and the way to a further one. */
+export function ChoicesPage({ application, language }: { application: MyApplication; language: Locale }) {
+  return (
+    <>
+      <h2 className="page-title">{say(language, "choices.title")}</h2>
+      <ChoiceList
+        lines={application.choices.map((c) => lineOf(application, c, language))}
+        ranked={application.ranked && !application.choices.some((c) => c.decision)}
+        locale={language}
+        arrange={arrange.bind(null, application.number, application.id)}
+        change={change.bind(null, application.number, application.id)}
+        withdraw={withdrawChoice.bind(null, application.number, application.id)}
+      />
+      <p className="page-foot">
+        <Link className="plain-button" href="/">
+          {say(language, "choices.add")}
+        </Link>
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,130 @@
+import Link from "next/link";
+import { notFound } from "next/navigation";
+import { choiceRuleLines } from "../../../../text/choice-rules";
+import { fieldName } from "../../../../text/code-lists";
+import { say } from "../../../../text/say";
+import { AlikeNotes } from "../../../../ui/finder/hit";
+import { personString, readQuery, type SearchParams } from "../../../../ui/finder/query";
+import { Deadlines, programmeLine, programmeName, ZoneNote } from "../../../../ui/programme";
+import { finder } from "../../../../views/finder";
+import { locale, see, VISITOR } from "../../../request";
+
+/** One programme, whole: from the one source that the form, the list and the letters use, too. */
+export default async function ProgrammePage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ code: string }>;
+  searchParams: Promise<SearchParams>;
+}) {
+  const { code } = await params;
+  const query = readQuery(await searchParams);
+  const language = await locale();
+  const t = (key: Parameters<typeof say>[1]) => say(language, key);
+  const data = await see(finder, VISITOR, { code, citizenships: [...query.citizenships], residence: query.residence });
+  const hit = data?.hits[0];
+  if (!data || !hit) notFound();
+  const person = personString(query);
+  return (
+    <div className="sheet programme-page">
+      <p>
+        <Link href={`/${person}`}>{t("finder.back")}</Link>
+      </p>
+      <h1>{programmeName(hit, language)}</h1>
+      <p className="quiet">
+        {hit.code} · {programmeLine(hit, language)}
+      </p>
+      {hit.partner ? (
+        <p>{say(language, "finder.partner", { partner: hit.partner, office: data.office[language] })}</p>
+      ) : null}
+      <p className="measure lead">{hit.description[language]}</p>
+      <AlikeNotes hit={hit} language={language} />
+      {hit.sponsorsVisa ? null : <p className="notice">{t("finder.noVisa")}</p>}
+      <section>
+        <h2>{t("programme.rounds")}</h2>
+        {data.group ? (
+          <p className="quiet">{say(language, "finder.group", { group: data.group.title[language] })}</p>
+        ) : null}
+        <p>
+          <ZoneNote zone={data.zone} language={language} />
+        </p>
+        {hit.rounds.map((round) => (
+          <div key={round.roundId} className="round" data-state={round.state}>
+            <p>
+              <strong>{say(language, `finder.state.${round.state}`)}</strong>
+              {hit.rounds.length > 1 ? ` · ${say(language, "finder.round", { key: round.key })}` : ""}
+            </p>
+            <Deadlines round={round} zone={data.zone} language={language} />
+            <p className="quiet">{say(language, "finder.promise", { days: round.promiseDays })}</p>
+            {round.state === "coming" ? <p>{t(round.prepareBefore ? "finder.prepare" : "finder.noPrepare")}</p> : null}
+            {round.state === "open" || (round.state === "coming" && round.prepareBefore) ? (
+              <Link className="press" href={`/apply/${round.roundId}`} prefetch={false}>
+                {t("home.apply")}
+              </Link>
+            ) : null}
+          </div>
+        ))}
+        <p>
+          <Link className="plain-button" href={`/programmes/${hit.code}/check`} prefetch={false}>
+            {t("programme.check")}
+          </Link>{" "}
+          <span className="quiet">{t("programme.checkHelp")}</span>
+        </p>
+      </section>
+      {hit.prerequisites ? (
+        <section>
+          <h2>{t("programme.prerequisites")}</h2>
+          <p className="measure">{hit.prerequisites[language]}</p>
+        </section>
+      ) : null}
+      <section>
+        <h2>{t("programme.needs")}</h2>
+        <ul className="dashes">
+          {hit.needs.map((need) => (
+            <li key={need.en}>{need[language]}</li>
+          ))}
+        </ul>
+      </section>
+      <section>
+        <h2>{t("programme.facts")}</h2>
+        <dl className="pairs">
+          <div>
+            <dt>{t("finder.field")}</dt>
+            <dd>{hit.fields.map((f) => fieldName(language, f)).join(", ")}</dd>
+          </div>
+          <div>
+            <dt>{t("finder.campus")}</dt>
+            <dd>
+              {hit.campuses
+                .map((c) => (c.note ? `${c.title[language]}, ${c.note[language]}` : c.title[language]))
+                .join("; ")}
+            </dd>
+          </div>
+          {hit.tracks.length > 0 ? (
+            <div>
+              <dt>{t("apply.track")}</dt>
+              <dd>
+                {hit.tracks
+                  .map((k) => (k.note ? `${k.title[language]} (${k.note[language]})` : k.title[language]))
+                  .join("; ")}
+              </dd>
+            </div>
+          ) : null}
+          <div>
+            <dt>{t("programme.choices")}</dt>
+            <dd>{choiceRuleLines(language, hit.procedure).join(" ")}</dd>
+          </div>
+          {hit.contact ? (
+            <div>
+              <dt>{t("programme.contact")}</dt>
+              <dd>
+                {hit.contact.name}, <a href={`mailto:${hit.contact.email}`}>{hit.contact.email}</a>
+                {hit.contact.phone ? `, ${hit.contact.phone}` : ""}
+              </dd>
+            </div>
+          ) : null}
+        </dl>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,112 @@
+import { z } from "zod";
+import { localTextSchema } from "../text/local-text";
+
+/**
+ * What an office offers, as data: the programme, one start of it (an intake), and one window for applying to it (a round).
+ * The same schemas check the office's forms in the browser and again in the acts.
+ */
+export const LEVELS = ["preparatory", "certificate", "bachelor", "master", "doctoral"] as const;
+export type Level = (typeof LEVELS)[number];
+
+export const MODES = ["full time", "part time"] as const;
+export type Mode = (typeof MODES)[number];
+
+const code = z.string().regex(/^[A-Z][A-Z0-9]{1,9}$/u);
+const key = z.string().regex(/^[a-z0-9][a-zA-Z0-9-]{0,39}$/u);
+const words = z.string().trim().min(1).max(80);
+
+export const trackSchema = z.object({ key, title: localTextSchema, note: localTextSchema.optional() });
+export type Track = z.infer<typeof trackSchema>;
+
+export const programmeSchema = z.object({
+  code,
+  title: localTextSchema,
+  /** The award as it stands before the title: "MSc". */
+  award: z.string().trim().min(1).max(40),
+  level: z.enum(LEVELS),
+  /** Narrow fields of ISCED-F 2013, three digits. */
+  fields: z.array(z.string().regex(/^\d{3}$/u)).max(6),
+  /** ISO 639-1 code of the language of instruction. */
+  language: z.string().regex(/^[a-z]{2}$/u),
+  months: z.int().min(1).max(120),
+  ects: z.int().min(0).max(600),
+  /** Keys of the office's campuses; the first is preset. */
+  campuses: z.array(key).min(1),
+  modes: z.array(z.enum(MODES)).min(1),
+  tracks: z.array(trackSchema),
+  description: localTextSchema,
+  /** What somebody must bring, in words; the entry rules say it exactly. */
+  prerequisites: localTextSchema.nullable(),
+  contact: z.object({ name: words, email: z.email(), phone: z.string().max(40).nullable() }).nullable(),
+  /** The body that runs it and takes files on paper; null where the office runs it itself. */
+  partner: words.nullable(),
+  /** Other words by which people look for it: former names, short names, subjects. */
+  keywords: z.array(words).max(40),
+  /** Whether somebody who needs a visa can be sponsored for it. */
+  sponsorsVisa: z.boolean(),
+});
+export type ProgrammeInput = z.infer<typeof programmeSchema>;
+
+/** One start of a programme with its places: in all, and where it matters for a campus, a mode or a quota of its own. */
+export const intakeSchema = z.object({
+  startsOn: z.iso.date(),
+  places: z.int().min(0).max(100_000),
+  quotas: z
+    .array(
+      z.object({
+        title: z.string().trim().max(80),
+        campus: key.nullable(),
+        mode: z.enum(MODES).nullable(),
+        places: z.int().min(0).max(100_000),
+      }),
+    )
+    .max(20),
+  /** What this start offers; empty means all that the programme has. */
+  options: z.object({ campuses: z.array(key), modes: z.array(z.enum(MODES)), tracks: z.array(key) }),
+});
+export type IntakeInput = z.infer<typeof intakeSchema>;
+
+const closing = z.object({ group: key, at: z.iso.datetime() });
+
+export const roundSchema = z
+  .object({
+    key,
+    opensAt: z.iso.datetime(),
+    /** The exclusive instant at which the round closes, for each applicant group. */
+    closings: z.array(closing).min(1),
+    /** Files are worked on as they come, not after the closing. */
+    rolling: z.boolean(),
+    /** Closes by itself with the last place. */
+    closesWhenFull: z.boolean(),
+    /** Drafts may be begun before it opens; only submission waits. */
+    prepareBefore: z.boolean(),
+    /** Working days from a complete file to its decision. */
+    promiseDays: z.int().min(1).max(400),
+  })
+  .refine((r) => r.closings.every((c) => Date.parse(c.at) > Date.parse(r.opensAt)), {
+    path: ["closings"],
+    message: "closes-before-opening",
+  })
+  .refine((r) => new Set(r.closings.map((c) => c.group)).size === r.closings.length, {
+    path: ["closings"],
+    message: "group-twice",
+  });
+
+/** What one start offers of its programme: the intake's own list where it has one. */
+export function offeredOptions(
+  programme: {
+    readonly campuses: readonly string[];
+    readonly modes: readonly Mode[];
+    readonly tracks: readonly Track[];
+  },
+  intake: Pick<IntakeInput, "options">,
+): { readonly campuses: readonly string[]; readonly modes: readonly Mode[]; readonly tracks: readonly Track[] } {
+  const { options } = intake;
+  const within = <T>(all: readonly T[], keyOf: (item: T) => string, own: readonly string[]) =>
+    own.length === 0 ? all : all.filter((item) => own.includes(keyOf(item)));
+  return {
+    campuses: within(programme.campuses, (c) => c, options.campuses),
+    modes: within(programme.modes, (m) => m, options.modes),
+    tracks: within(programme.tracks, (t) => t.key, options.tracks),
+  };
+}

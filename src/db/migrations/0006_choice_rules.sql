@@ -1,0 +1,1 @@
+ALTER TABLE "procedure" DROP COLUMN "most_choices";

@@ -1,0 +1,171 @@
+import type { Requirement } from "../../core/requirements/definition";
+import type { RulebookBody } from "../../core/rulebook/rulebook";
+import type { Condition } from "../../core/rules/condition";
+
+/** Requirements and fees as the demo's rulebooks write them, so that each rulebook reads as a list of what it asks for. */
+type Words = readonly [en: string, fr: string];
+const local = ([en, fr]: Words) => ({ en, fr });
+
+export function sections(
+  key: string,
+  title: Words,
+  keys: readonly string[],
+  scope: "file" | "choice" = "file",
+): Requirement {
+  return { key, kind: "sections", title: local(title), scope, neededBy: "submission", sections: [...keys] };
+}
+
+type DocumentInput = Partial<Extract<Requirement, { kind: "document" }>>;
+
+export function document(key: string, title: Words, help: Words, more: DocumentInput = {}): Requirement {
+  return {
+    key,
+    kind: "document",
+    title: local(title),
+    help: local(help),
+    scope: "file",
+    neededBy: "submission",
+    proof: "copy",
+    checks: [],
+    shows: [],
+    ...more,
+  };
+}
+
+export function reference(key: string, title: Words, count: number, role: string): Requirement {
+  return {
+    key,
+    kind: "reference",
+    title: local(title),
+    scope: "file",
+    neededBy: "review",
+    toSubmit: "promised",
+    count,
+    role,
+  };
+}
+
+type FeeInput = Omit<Extract<Requirement, { kind: "fee" }>, "kind" | "key" | "title" | "item" | "scope">;
+
+export function fee(item: string, title: Words, more: FeeInput): Requirement {
+  return { key: item, kind: "fee", title: local(title), scope: "choice", item, ...more };
+}
+
+type FeeItem = RulebookBody["fees"][number];
+
+export function feeItem(
+  key: string,
+  title: Words,
+  home: number,
+  overseas: number,
+  more: Partial<Pick<FeeItem, "per" | "when">> = {},
+): FeeItem {
+  return {
+    key,
+    title: local(title),
+    per: "choice",
+    currency: "EUR",
+    amounts: [
+      { group: "home", minor: home },
+      { group: "overseas", minor: overseas },
+    ],
+    ...more,
+  };
+}
+
+/** What every programme asks for about the person, with the paper that proves it. */
+export const ABOUT_YOU = sections(
+  "form",
+  ["Person, contact, citizenship", "Personne, contact, nationalité"],
+  ["person", "contact", "citizenship", "emergency", "visa"],
+);
+
+export const PASSPORT = document(
+  "passport",
+  ["Passport or identity card", "Passeport ou carte d’identité"],
+  [
+    "The page with your photograph. It must be valid for three months after the start.",
+    "La page avec votre photo. Il doit être valable trois mois après le début.",
+  ],
+  {
+    checks: [
+      {
+        key: "passportEnds",
+        title: local(["valid at least three months after the start", "valable au moins trois mois après le début"]),
+        rule: { fact: "citizenship.passportExpiry", is: "atLeast", value: { fact: "start", plusMonths: 3 } },
+      },
+    ],
+    shows: [
+      "person.givenNames",
+      "person.familyName",
+      "person.birthDate",
+      "citizenship.citizenships",
+      "citizenship.passportNumber",
+      "citizenship.passportExpiry",
+    ],
+  },
+);
+
+export const DECLARATION = sections("declaration", ["Declaration", "Déclaration"], ["declaration"]);
+export const AROUND = sections(
+  "around",
+  ["A few questions", "Quelques questions"],
+  ["helper", "earlier", "heard", "special"],
+);
+export const REFEREES_NAMED = sections("referee", ["Referees named", "Référents indiqués"], ["referees"]);
+export const ENGLISH_FORM = sections("englishForm", ["English", "Anglais"], ["english", "tests"]);
+
+export const pendingInTime: Condition = {
+  some: "tests",
+  where: {
+    all: [
+      { fact: "it.status", is: "equals", value: "pending" },
+      { fact: "it.expected", is: "atMost", value: { fact: "start" } },
+    ],
+  },
+};
+
+export function englishProof(more: DocumentInput = {}): Requirement {
+  return document(
+    "english",
+    ["Proof of English", "Preuve d’anglais"],
+    [
+      "The test report, or your school’s certificate of teaching in English.",
+      "Le rapport du test, ou l’attestation d’enseignement en anglais.",
+    ],
+    {
+      toSubmit: "promised",
+      promise: pendingInTime,
+      shows: ["tests.test", "tests.date", "tests.scores"],
+      ...more,
+    },
+  );
+}
+
+const BY_TEST = local(["by a test result before the start", "par un résultat de test avant le début"]);
+
+export function englishRule(level: "B1" | "B2" | "C1", otherwise: Condition): RulebookBody["entryRules"][number] {
+  return {
+    key: "english",
+    title: local([`English at ${level}`, `Anglais de niveau ${level}`]),
+    rule: { any: [{ fact: "measure.english", is: "atLeast", value: level }, otherwise] },
+    curable: { way: BY_TEST, possible: pendingInTime },
+  };
+}
+
+export const englishMeasure: RulebookBody["measures"][number] = {
+  key: "english",
+  kind: "level",
+  title: local(["level of English", "niveau d’anglais"]),
+  language: "en",
+  tests: ["het", "kle"],
+};
+
+/** School years taught in English, counted over the schools that were named. */
+export const schooledInEnglish = (years: number): Condition => ({
+  sum: "schools",
+  of: "years",
+  where: { fact: "it.language", is: "equals", value: "en" },
+  is: "atLeast",
+  value: years,
+});

@@ -1,0 +1,185 @@
+import type { RulebookBody } from "../../core/rulebook/rulebook";
+import type { Condition } from "../../core/rules/condition";
+import type { Section } from "../../core/sections/definition";
+import {
+  ABOUT_YOU,
+  AROUND,
+  DECLARATION,
+  document,
+  ENGLISH_FORM,
+  englishMeasure,
+  englishProof,
+  englishRule,
+  fee,
+  feeItem,
+  PASSPORT,
+  REFEREES_NAMED,
+  reference,
+  schooledInEnglish,
+  sections,
+} from "./ask";
+import { earlier, emergency, heard, helper, special, visa } from "./parts/circumstances";
+import { declaration } from "./parts/declaration";
+import { field, option } from "./parts/field";
+import { schoolLanguage, tests } from "./parts/language";
+import { statement } from "./parts/own-words";
+import { citizenship, contact, person } from "./parts/person";
+import { referees } from "./parts/referees";
+import { schools, sittings, subjects } from "./parts/school";
+
+/** The two bachelor programmes: twelve years of school, leaving examinations in up to two sittings, subjects with marks. */
+const subject = (key: string, mark: number): Condition => ({
+  some: "subjects",
+  where: {
+    all: [
+      { fact: "it.subject", is: "equals", value: key },
+      { fact: "it.mark", is: "atLeast", value: mark },
+    ],
+  },
+});
+
+const results = document(
+  "results",
+  ["Examination results", "Résultats d’examen"],
+  ["The result sheet of each sitting, front and back.", "La feuille de résultats de chaque session, recto et verso."],
+  {
+    perEntryOf: "sittings",
+    shows: ["sittings.board", "sittings.year", "sittings.candidate", "subjects.subject", "subjects.mark"],
+  },
+);
+
+const schoolSections = [
+  person,
+  contact,
+  citizenship,
+  visa,
+  emergency,
+  schools,
+  sittings,
+  subjects,
+  schoolLanguage,
+  tests,
+];
+const aroundSections = [helper, earlier, heard, special, declaration];
+
+const schoolRequirements = [
+  ABOUT_YOU,
+  PASSPORT,
+  sections("schooling", ["Schools and examinations", "Écoles et examens"], ["schools", "sittings", "subjects"]),
+  results,
+  ENGLISH_FORM,
+  englishProof({ shows: ["tests.test", "tests.date", "tests.scores", "schools.language", "schools.years"] }),
+];
+
+const twelveYears: RulebookBody["entryRules"][number] = {
+  key: "schooling",
+  title: { en: "Twelve years of school", fr: "Douze années d’école" },
+  rule: { sum: "schools", of: "years", is: "atLeast", value: 12 },
+  curable: null,
+};
+
+const APPLICATION_FEE = ["Application fee", "Frais de candidature"] as const;
+const fees = [feeItem("application", APPLICATION_FEE, 3000, 4500)];
+const feeAsked = fee("application", APPLICATION_FEE, { neededBy: "submission", toSubmit: "accepted" });
+
+/** BSc Marine Restoration. */
+export const bmr: RulebookBody = {
+  sections: [
+    ...schoolSections,
+    statement(
+      { unit: "words", least: 150, most: 400, strict: true },
+      {
+        en: "Which damaged piece of coast or sea do you know, and what would you try there first?",
+        fr: "Quel morceau abîmé de côte ou de mer connaissez-vous, et qu’essaieriez-vous d’abord ?",
+      },
+    ),
+    referees,
+    ...aroundSections,
+  ],
+  requirements: [
+    ...schoolRequirements,
+    sections("statement", ["Statement", "Texte personnel"], ["statement"], "choice"),
+    REFEREES_NAMED,
+    reference(
+      "scienceReference",
+      ["Science teacher’s reference", "Recommandation d’un professeur de sciences"],
+      1,
+      "science teacher",
+    ),
+    reference("reference", ["Second reference", "Seconde recommandation"], 1, "teacher"),
+    AROUND,
+    feeAsked,
+    DECLARATION,
+  ],
+  measures: [englishMeasure],
+  entryRules: [
+    twelveYears,
+    {
+      key: "subjects",
+      title: {
+        en: "Two of biology, chemistry, geography and mathematics with 60 or more",
+        fr: "Deux matières parmi biologie, chimie, géographie et mathématiques avec 60 ou plus",
+      },
+      rule: {
+        atLeast: 2,
+        of: [subject("biology", 60), subject("chemistry", 60), subject("geography", 60), subject("mathematics", 60)],
+      },
+      curable: null,
+    },
+    englishRule("B2", schooledInEnglish(3)),
+  ],
+  fees,
+};
+
+const campusPreference: Section = {
+  key: "campuses",
+  core: null,
+  scope: "choice",
+  title: { en: "Campus preference", fr: "Préférence de campus" },
+  intro: {
+    en: "Places are given out by merit, and then by this order. Leave out a campus to which you would not go.",
+    fr: "Les places sont attribuées au mérite, puis dans cet ordre. Laissez de côté un campus où vous n’iriez pas.",
+  },
+  fields: [
+    field(
+      {
+        key: "order",
+        kind: "ranked",
+        least: 1,
+        options: [option("merrow", "Port Merrow", "Port Merrow"), option("vell", "Inish Vell", "Inish Vell")],
+      },
+      "Campuses, the best first",
+      "Campus, le préféré d’abord",
+    ),
+  ],
+};
+
+/** BEng Harbour and Tidal Engineering. */
+export const bht: RulebookBody = {
+  sections: [...schoolSections, campusPreference, ...aroundSections],
+  requirements: [
+    ...schoolRequirements,
+    sections("campuses", ["Campus preference", "Préférence de campus"], ["campuses"], "choice"),
+    AROUND,
+    feeAsked,
+    DECLARATION,
+  ],
+  measures: [englishMeasure],
+  entryRules: [
+    twelveYears,
+    {
+      key: "mathematics",
+      title: { en: "Mathematics with 65 or more", fr: "Mathématiques avec 65 ou plus" },
+      rule: subject("mathematics", 65),
+      curable: null,
+    },
+    {
+      key: "physics",
+      title: { en: "Physics with 60 or more", fr: "Physique avec 60 ou plus" },
+      rule: subject("physics", 60),
+      curable: null,
+    },
+    englishRule("B2", schooledInEnglish(3)),
+  ],
+  fees,
+};

@@ -1,0 +1,100 @@
+import type { RulebookBody } from "../../core/rulebook/rulebook";
+import {
+  ABOUT_YOU,
+  DECLARATION,
+  document,
+  ENGLISH_FORM,
+  englishMeasure,
+  englishProof,
+  englishRule,
+  fee,
+  feeItem,
+  PASSPORT,
+  REFEREES_NAMED,
+  reference,
+  schooledInEnglish,
+  sections,
+} from "./ask";
+import { earlier, emergency, guardian, heard, helper, minor, special, visa } from "./parts/circumstances";
+import { declaration } from "./parts/declaration";
+import { schoolLanguage, tests } from "./parts/language";
+import { citizenship, contact, person } from "./parts/person";
+import { referees } from "./parts/referees";
+import { report, schools } from "./parts/school";
+
+/** Foundation Year in Coastal Studies: from school, English at B1, one full year of grades, a guardian for those under 18. */
+export const fyc: RulebookBody = {
+  sections: [
+    person,
+    contact,
+    citizenship,
+    visa,
+    guardian,
+    emergency,
+    schools,
+    report,
+    schoolLanguage,
+    tests,
+    referees,
+    helper,
+    earlier,
+    heard,
+    special,
+    declaration,
+  ],
+  requirements: [
+    ABOUT_YOU,
+    PASSPORT,
+    { ...sections("guardian", ["Guardian", "Responsable légal"], ["guardian"]), when: minor },
+    {
+      ...document(
+        "consent",
+        ["Guardian’s consent", "Accord du responsable"],
+        ["Signed by the guardian whom you named.", "Signé par le responsable que vous avez indiqué."],
+      ),
+      when: minor,
+    },
+    sections("schooling", ["Schools and report", "Écoles et bulletin"], ["schools", "report"]),
+    document(
+      "report",
+      ["School report", "Bulletin scolaire"],
+      ["With the marks of one full school year.", "Avec les notes d’une année scolaire complète."],
+      {
+        checks: [
+          {
+            key: "fullYear",
+            title: { en: "covers one full school year", fr: "couvre une année scolaire complète" },
+            rule: {
+              fact: "answers.report.to",
+              is: "atLeast",
+              value: { fact: "answers.report.from", plusMonths: 9 },
+            },
+          },
+        ],
+        shows: ["report.from", "report.to"],
+      },
+    ),
+    ENGLISH_FORM,
+    englishProof({ shows: ["tests.test", "tests.date", "tests.scores", "schools.language", "schools.years"] }),
+    REFEREES_NAMED,
+    reference("reference", ["Reference", "Recommandation"], 1, "any"),
+    sections("around", ["A few questions", "Quelques questions"], ["helper", "earlier", "heard", "special"]),
+    fee("deposit", ["Deposit", "Acompte"], { neededBy: "enrolment" }),
+    DECLARATION,
+  ],
+  measures: [englishMeasure],
+  entryRules: [
+    {
+      key: "schooling",
+      title: { en: "Ten years of school", fr: "Dix années d’école" },
+      rule: { sum: "schools", of: "years", is: "atLeast", value: 10 },
+      curable: null,
+    },
+    englishRule("B1", schooledInEnglish(3)),
+  ],
+  fees: [
+    feeItem("deposit", ["Deposit", "Acompte"], 15_000, 15_000, {
+      when: { fact: "choice.answer", is: "equals", value: "accepted" },
+    }),
+  ],
+};

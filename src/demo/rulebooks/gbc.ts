@@ -1,0 +1,62 @@
+import type { RulebookBody } from "../../core/rulebook/rulebook";
+import { ABOUT_YOU, AROUND, DECLARATION, document, fee, feeItem, PASSPORT, sections } from "./ask";
+import { earlier, emergency, experience, heard, helper, special, visa } from "./parts/circumstances";
+import { declaration } from "./parts/declaration";
+import { statement } from "./parts/own-words";
+import { citizenship, contact, person } from "./parts/person";
+
+const APPLICATION_FEE = ["Application fee", "Frais de candidature"] as const;
+const DEPOSIT = ["Deposit", "Acompte"] as const;
+
+/** Graduate Certificate in Boat Conservation: run by the boat yard, which takes files on paper; hands count more than papers. */
+export const gbc: RulebookBody = {
+  sections: [
+    person,
+    contact,
+    citizenship,
+    visa,
+    emergency,
+    { ...experience, repeats: { min: 1, max: 20 } },
+    statement(
+      { unit: "characters", most: 2000, strict: true },
+      {
+        en: "Which boat have you worked on, and what would you do differently today?",
+        fr: "Sur quel bateau avez-vous travaillé, et que feriez-vous autrement aujourd’hui ?",
+      },
+    ),
+    helper,
+    earlier,
+    heard,
+    special,
+    declaration,
+  ],
+  requirements: [
+    ABOUT_YOU,
+    PASSPORT,
+    sections("practice", ["Work and practice", "Travail et pratique"], ["experience"]),
+    document(
+      "practiceProof",
+      ["Proof of practice", "Preuve de pratique"],
+      ["A letter of an employer or of a yard.", "Une lettre d’un employeur ou d’un chantier."],
+      { shows: ["experience.employer", "experience.role", "experience.start", "experience.months"] },
+    ),
+    sections("statement", ["Statement", "Texte personnel"], ["statement"], "choice"),
+    AROUND,
+    fee("application", APPLICATION_FEE, { neededBy: "submission", toSubmit: "accepted" }),
+    fee("deposit", DEPOSIT, { neededBy: "enrolment" }),
+    DECLARATION,
+  ],
+  measures: [],
+  entryRules: [
+    {
+      key: "practice",
+      title: { en: "Twelve months of practice", fr: "Douze mois de pratique" },
+      rule: { sum: "experience", of: "months", is: "atLeast", value: 12 },
+      curable: null,
+    },
+  ],
+  fees: [
+    feeItem("application", APPLICATION_FEE, 2500, 2500),
+    feeItem("deposit", DEPOSIT, 30_000, 30_000, { when: { fact: "choice.answer", is: "equals", value: "accepted" } }),
+  ],
+};

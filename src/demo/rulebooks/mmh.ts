@@ -1,0 +1,97 @@
+import type { RulebookBody } from "../../core/rulebook/rulebook";
+import {
+  ABOUT_YOU,
+  AROUND,
+  DECLARATION,
+  document,
+  ENGLISH_FORM,
+  englishMeasure,
+  englishProof,
+  englishRule,
+  fee,
+  feeItem,
+  PASSPORT,
+  sections,
+} from "./ask";
+import { certificate, ectsAtLeast, firstDegreeRule, taughtMeasure, taughtTwoYears, transcript } from "./degree";
+import { awards, earlier, emergency, experience, heard, helper, special, visa } from "./parts/circumstances";
+import { declaration } from "./parts/declaration";
+import { field } from "./parts/field";
+import { language, tests } from "./parts/language";
+import { statement } from "./parts/own-words";
+import { citizenship, contact, person } from "./parts/person";
+import { courses, education } from "./parts/studies";
+
+const APPLICATION_FEE = ["Application fee", "Frais de candidature"] as const;
+
+/** MA Maritime Heritage: a statement, links to own work, an interview before the decision; part time or full time. */
+export const mmh: RulebookBody = {
+  sections: [
+    person,
+    contact,
+    citizenship,
+    visa,
+    emergency,
+    education,
+    courses,
+    language,
+    tests,
+    statement(
+      { unit: "words", least: 400, most: 700, strict: true },
+      {
+        en: "Choose one object, boat or building of the coast. What does it tell, to whom, and what should become of it?",
+        fr: "Choisissez un objet, un bateau ou un bâtiment de la côte. Que dit-il, à qui, et que devrait-il devenir ?",
+      },
+    ),
+    {
+      key: "portfolio",
+      core: null,
+      scope: "choice",
+      title: { en: "Your work", fr: "Vos travaux" },
+      intro: {
+        en: "Texts, films, exhibitions, drawings: up to five links that anybody can open.",
+        fr: "Textes, films, expositions, dessins : jusqu’à cinq liens que tout le monde peut ouvrir.",
+      },
+      fields: [
+        field({ key: "links", kind: "links", least: 1, most: 5 }, "Links", "Liens", {
+          en: "One address a line, for example https://work.example/harbour-film",
+          fr: "Une adresse par ligne, par exemple https://travaux.example/film-du-port",
+        }),
+      ],
+    },
+    experience,
+    awards,
+    helper,
+    earlier,
+    heard,
+    special,
+    declaration,
+  ],
+  requirements: [
+    ABOUT_YOU,
+    PASSPORT,
+    sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses"]),
+    certificate,
+    transcript,
+    ENGLISH_FORM,
+    englishProof({ shows: ["tests.test", "tests.date", "tests.scores", "education.language", "education.start"] }),
+    sections("statement", ["Statement", "Texte personnel"], ["statement"], "choice"),
+    sections("portfolio", ["Links to own work", "Liens vers vos travaux"], ["portfolio"], "choice"),
+    document(
+      "cv",
+      ["Curriculum vitae", "Curriculum vitæ"],
+      ["Two pages at most, in English.", "Deux pages au plus, en anglais."],
+    ),
+    sections("practice", ["Practice and awards", "Pratique et prix"], ["experience", "awards"]),
+    AROUND,
+    fee("application", APPLICATION_FEE, { neededBy: "submission", toSubmit: "accepted" }),
+    DECLARATION,
+  ],
+  measures: [englishMeasure, taughtMeasure],
+  entryRules: [
+    firstDegreeRule,
+    { key: "credits", title: { en: "180 ECTS", fr: "180 ECTS" }, rule: ectsAtLeast(180), curable: null },
+    englishRule("C1", taughtTwoYears),
+  ],
+  fees: [feeItem("application", APPLICATION_FEE, 3500, 3500)],
+};

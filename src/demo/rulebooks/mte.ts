@@ -1,0 +1,113 @@
+import type { RulebookBody } from "../../core/rulebook/rulebook";
+import type { Condition } from "../../core/rules/condition";
+import {
+  ABOUT_YOU,
+  AROUND,
+  DECLARATION,
+  ENGLISH_FORM,
+  englishMeasure,
+  englishProof,
+  englishRule,
+  fee,
+  feeItem,
+  PASSPORT,
+  REFEREES_NAMED,
+  reference,
+  sections,
+} from "./ask";
+import {
+  certificate,
+  completed,
+  ectsAtLeast,
+  firstDegreeRule,
+  gradeMeasure,
+  taughtMeasure,
+  taughtTwoYears,
+  transcript,
+} from "./degree";
+import { earlier, emergency, experience, heard, helper, special, visa } from "./parts/circumstances";
+import { declaration } from "./parts/declaration";
+import { language, tests } from "./parts/language";
+import { citizenship, contact, person } from "./parts/person";
+import { referees } from "./parts/referees";
+import { courses, education } from "./parts/studies";
+
+const oneYear: Condition = { fact: "choice.track", is: "equals", value: "one-year" };
+const HANDLING = ["Handling fee", "Frais de dossier"] as const;
+const FURTHER = ["Further choice", "Vœu supplémentaire"] as const;
+
+/** MSc Tidal Energy Systems: two tracks, the one-year one for holders of an engineering master. */
+export const mte: RulebookBody = {
+  sections: [
+    person,
+    contact,
+    citizenship,
+    visa,
+    emergency,
+    education,
+    courses,
+    { ...experience, when: oneYear },
+    language,
+    tests,
+    referees,
+    helper,
+    earlier,
+    heard,
+    special,
+    declaration,
+  ],
+  requirements: [
+    ABOUT_YOU,
+    PASSPORT,
+    sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses"]),
+    certificate,
+    transcript,
+    { ...sections("practice", ["Work and practice", "Travail et pratique"], ["experience"]), when: oneYear },
+    ENGLISH_FORM,
+    englishProof({ shows: ["tests.test", "tests.date", "tests.scores", "education.language", "education.start"] }),
+    REFEREES_NAMED,
+    reference("reference", ["Academic reference", "Recommandation académique"], 1, "academic"),
+    AROUND,
+    fee("handling", HANDLING, { neededBy: "checking" }),
+    fee("further", FURTHER, { neededBy: "checking" }),
+    DECLARATION,
+  ],
+  measures: [gradeMeasure, englishMeasure, taughtMeasure],
+  entryRules: [
+    firstDegreeRule,
+    {
+      key: "engineering",
+      title: { en: "60 ECTS in engineering", fr: "60 ECTS en ingénierie" },
+      rule: ectsAtLeast(60, { all: [completed, { fact: "it.area", is: "equals", value: "engineering" }] }),
+      curable: {
+        way: { en: "by passing the courses in progress", fr: "par la réussite des cours en cours" },
+        possible: ectsAtLeast(60, { fact: "it.area", is: "equals", value: "engineering" }),
+      },
+    },
+    {
+      key: "engineeringMaster",
+      title: {
+        en: "For the one-year track: a completed master",
+        fr: "Pour le parcours d’un an : un master obtenu",
+      },
+      rule: {
+        any: [
+          { not: oneYear },
+          { some: "degrees", where: { all: [{ fact: "it.level", is: "atLeast", value: 7 }, completed] } },
+        ],
+      },
+      curable: null,
+    },
+    {
+      key: "grade",
+      title: { en: "Grade 3.0 or better on our scale", fr: "Note de 3,0 ou mieux sur notre échelle" },
+      rule: { fact: "measure.grade", is: "atMost", value: "3.0" },
+      curable: null,
+    },
+    englishRule("B2", taughtTwoYears),
+  ],
+  fees: [
+    feeItem("handling", HANDLING, 4000, 6000),
+    feeItem("further", FURTHER, 1500, 1500, { when: { fact: "choice.rank", is: "over", value: 1 } }),
+  ],
+};

@@ -1,0 +1,232 @@
+import type { Condition } from "../../../core/rules/condition";
+import type { Section } from "../../../core/sections/definition";
+import { field, option } from "./field";
+
+/** What surrounds an application: guardian, emergency contact, visa, helpers, money, and what only the office may know. */
+const MONTHS_TO_FULL_AGE = 216;
+
+/** Under 18 on the first day of study. */
+export const minor: Condition = {
+  fact: "person.birthDate",
+  is: "over",
+  value: { fact: "start", plusMonths: -MONTHS_TO_FULL_AGE },
+};
+
+const yes = (fact: string): Condition => ({ fact, is: "equals", value: true });
+
+export const guardian: Section = {
+  key: "guardian",
+  core: null,
+  scope: "file",
+  title: { en: "Guardian", fr: "Responsable légal" },
+  intro: {
+    en: "You will be under 18 when studies begin, so we need to know who is responsible for you.",
+    fr: "Vous aurez moins de 18 ans à la rentrée : nous devons savoir qui est responsable de vous.",
+  },
+  when: minor,
+  fields: [
+    field({ key: "name", kind: "name", most: 150, seenBy: "office" }, "Name", "Nom"),
+    field(
+      {
+        key: "relation",
+        kind: "choice",
+        seenBy: "office",
+        options: [
+          option("parent", "Mother or father", "Mère ou père"),
+          option("guardian", "Legal guardian", "Tuteur légal"),
+          option("other", "Somebody else", "Une autre personne"),
+        ],
+      },
+      "Who this is to you",
+      "Lien avec vous",
+    ),
+    field({ key: "email", kind: "email", seenBy: "office" }, "E-mail", "Courriel"),
+    field({ key: "phone", kind: "phone", seenBy: "office" }, "Phone, with country code", "Téléphone, avec l’indicatif"),
+    field({ key: "address", kind: "address", seenBy: "office", sameAs: "contact" }, "Address", "Adresse"),
+    field(
+      { key: "consents", kind: "agree" },
+      "My guardian knows of this application and agrees to it.",
+      "Mon responsable connaît cette candidature et y consent.",
+    ),
+  ],
+};
+
+export const emergency: Section = {
+  key: "emergency",
+  core: null,
+  scope: "file",
+  title: { en: "In an emergency", fr: "En cas d’urgence" },
+  intro: { en: "Whom may we call?", fr: "Qui pouvons-nous appeler ?" },
+  fields: [
+    field({ key: "name", kind: "name", most: 150, seenBy: "office" }, "Name", "Nom"),
+    field({ key: "phone", kind: "phone", seenBy: "office" }, "Phone, with country code", "Téléphone, avec l’indicatif"),
+  ],
+};
+
+export const visa: Section = {
+  key: "visa",
+  core: null,
+  scope: "file",
+  title: { en: "Permission to stay", fr: "Droit de séjour" },
+  intro: {
+    en: "Two short questions. They do not decide on your application.",
+    fr: "Deux courtes questions. Elles ne décident pas de votre candidature.",
+  },
+  when: { fact: "group", is: "equals", value: "overseas" },
+  fields: [
+    field(
+      { key: "holds", kind: "yesNo" },
+      "Do you hold a permit that lets you study here?",
+      "Avez-vous un titre qui vous permet d’étudier ici ?",
+    ),
+    field(
+      { key: "kind", kind: "text", most: 100, seenBy: "office", when: yes("answers.visa.holds") },
+      "Which one, and until when?",
+      "Lequel, et jusqu’à quand ?",
+    ),
+  ],
+};
+
+export const experience: Section = {
+  key: "experience",
+  core: "experience",
+  scope: "file",
+  title: { en: "Work and practice", fr: "Travail et pratique" },
+  intro: {
+    en: "Jobs, internships and practical training, whatever has to do with the programme.",
+    fr: "Emplois, stages et formations pratiques en rapport avec le programme.",
+  },
+  repeats: { min: 0, max: 20 },
+  fields: [
+    field({ key: "employer", kind: "text", most: 150 }, "Employer or place", "Employeur ou lieu"),
+    field({ key: "role", kind: "text", most: 150 }, "What you did", "Votre activité"),
+    field({ key: "start", kind: "date" }, "From", "Du"),
+    field({ key: "end", kind: "date", required: false }, "To (empty: still there)", "Au (vide : toujours en poste)"),
+    field({ key: "months", kind: "whole", least: 1, most: 600 }, "Months, full time", "Mois, à plein temps"),
+  ],
+};
+
+export const awards: Section = {
+  key: "awards",
+  core: null,
+  scope: "file",
+  title: { en: "Awards and scholarships", fr: "Prix et bourses" },
+  repeats: { min: 0, max: 10 },
+  fields: [
+    field({ key: "title", kind: "text", most: 150 }, "Award", "Prix"),
+    field({ key: "giver", kind: "text", most: 150 }, "Given by", "Décerné par"),
+    field({ key: "year", kind: "whole", least: 1950, most: 2100 }, "Year", "Année"),
+  ],
+};
+
+export const helper: Section = {
+  key: "helper",
+  core: null,
+  scope: "file",
+  title: { en: "Help with this application", fr: "Aide pour cette candidature" },
+  fields: [
+    field(
+      { key: "helped", kind: "yesNo" },
+      "Did an agent or somebody else prepare this application with you?",
+      "Un agent ou une autre personne a-t-il préparé cette candidature avec vous ?",
+    ),
+    field(
+      { key: "who", kind: "text", most: 150, seenBy: "office", when: yes("answers.helper.helped") },
+      "Who was it?",
+      "De qui s’agit-il ?",
+    ),
+  ],
+};
+
+export const earlier: Section = {
+  key: "earlier",
+  core: null,
+  scope: "file",
+  title: { en: "Earlier applications", fr: "Candidatures antérieures" },
+  fields: [
+    field(
+      { key: "applied", kind: "yesNo" },
+      "Have you applied to us before?",
+      "Avez-vous déjà posé une candidature chez nous ?",
+    ),
+    field(
+      { key: "number", kind: "text", most: 30, required: false, when: yes("answers.earlier.applied") },
+      "Its number, if you know it",
+      "Son numéro, si vous le connaissez",
+    ),
+  ],
+};
+
+export const heard: Section = {
+  key: "heard",
+  core: null,
+  scope: "file",
+  title: { en: "How you heard of us", fr: "Comment vous nous avez connus" },
+  intro: {
+    en: "For our figures only. Nobody who judges your application sees this.",
+    fr: "Pour nos statistiques seulement. Personne qui évalue votre candidature ne le voit.",
+  },
+  fields: [
+    field(
+      {
+        key: "from",
+        kind: "several",
+        required: false,
+        seenBy: "figures",
+        options: [
+          option("school", "At school or university", "À l’école ou à l’université"),
+          option("friends", "Friends or family", "Amis ou famille"),
+          option("fair", "A fair", "Un salon"),
+          option("search", "A search on the web", "Une recherche sur le web"),
+          option("agent", "An agent", "Un agent"),
+        ],
+      },
+      "Tick what is right",
+      "Cochez ce qui convient",
+    ),
+  ],
+};
+
+export const special: Section = {
+  key: "special",
+  core: null,
+  scope: "file",
+  title: { en: "Special circumstances", fr: "Circonstances particulières" },
+  intro: {
+    en: "Only if something made your way harder and you want us to know. Only the admissions office reads it.",
+    fr: "Seulement si quelque chose a rendu votre parcours plus difficile et que vous voulez nous le dire. Seul le bureau le lit.",
+  },
+  fields: [
+    field(
+      { key: "text", kind: "longText", most: 4000, required: false, seenBy: "office" },
+      "What we should know",
+      "Ce que nous devrions savoir",
+    ),
+  ],
+};
+
+export const funding: Section = {
+  key: "funding",
+  core: null,
+  scope: "file",
+  title: { en: "Funding", fr: "Financement" },
+  fields: [
+    field(
+      { key: "wanted", kind: "yesNo" },
+      "Do you ask to be considered for funding by the institute?",
+      "Demandez-vous un financement de l’institut ?",
+    ),
+    field(
+      { key: "own", kind: "money", currency: "EUR", seenBy: "finance", when: yes("answers.funding.wanted") },
+      "Own means for one year, in euros",
+      "Moyens propres pour une année, en euros",
+    ),
+    field(
+      { key: "people", kind: "whole", least: 1, most: 20, seenBy: "finance", when: yes("answers.funding.wanted") },
+      "People in your household",
+      "Personnes dans votre foyer",
+    ),
+  ],
+};
+
+export const wantsFunding: Condition = yes("answers.funding.wanted");

@@ -1,0 +1,104 @@
+import type { Section } from "../../../core/sections/definition";
+import { field, option } from "./field";
+
+/** Degrees and courses at universities. */
+export const education: Section = {
+  key: "education",
+  core: "education",
+  scope: "file",
+  title: { en: "Your degree", fr: "Votre diplôme" },
+  repeats: { min: 1, max: 6 },
+  fields: [
+    field({ key: "institution", kind: "institution", most: 200 }, "Institution", "Établissement"),
+    field({ key: "country", kind: "country" }, "Country", "Pays"),
+    field(
+      {
+        key: "level",
+        kind: "choice",
+        options: [
+          option("5", "Short degree (ISCED 5)", "Cycle court (CITE 5)"),
+          option("6", "Bachelor or equal (ISCED 6)", "Licence ou équivalent (CITE 6)"),
+          option("7", "Master or equal (ISCED 7)", "Master ou équivalent (CITE 7)"),
+          option("8", "Doctorate (ISCED 8)", "Doctorat (CITE 8)"),
+        ],
+      },
+      "Level",
+      "Niveau",
+    ),
+    field({ key: "title", kind: "text", most: 200 }, "Title of the degree", "Intitulé du diplôme"),
+    field(
+      {
+        key: "status",
+        kind: "choice",
+        options: [option("completed", "Completed", "Obtenu"), option("in progress", "Still running", "En cours")],
+      },
+      "Status",
+      "État",
+    ),
+    field({ key: "start", kind: "date" }, "Began on", "Commencé le"),
+    field(
+      { key: "end", kind: "date", when: { fact: "it.status", is: "equals", value: "completed" } },
+      "Awarded on",
+      "Obtenu le",
+    ),
+    field(
+      { key: "expectedEnd", kind: "date", when: { fact: "it.status", is: "equals", value: "in progress" } },
+      "Expected to be awarded on",
+      "Obtention prévue le",
+    ),
+    field({ key: "language", kind: "language" }, "Language of teaching", "Langue d’enseignement"),
+    field(
+      { key: "creditsPerYear", kind: "decimal", least: 1, most: 2000 },
+      "Credits of one full-time year there",
+      "Crédits d’une année à plein temps",
+      {
+        en: "In ECTS systems this is 60.",
+        fr: "Dans les systèmes ECTS, c’est 60.",
+      },
+    ),
+    field({ key: "scale", kind: "scale" }, "Grade scale", "Échelle de notes"),
+    field(
+      { key: "gradeBest", kind: "decimal", when: { fact: "it.scale", is: "equals", value: "other" } },
+      "Best mark that can be awarded",
+      "Meilleure note possible",
+    ),
+    field(
+      { key: "gradePass", kind: "decimal", when: { fact: "it.scale", is: "equals", value: "other" } },
+      "Lowest mark that passes",
+      "Note la plus basse qui suffit",
+    ),
+    field(
+      { key: "grade", kind: "text", most: 20, required: false },
+      "Final grade, if you have it",
+      "Note finale, si vous l’avez",
+    ),
+  ],
+};
+
+export const courses: Section = {
+  key: "courses",
+  core: "courses",
+  scope: "file",
+  title: { en: "Courses", fr: "Cours" },
+  intro: { en: "As on your transcript, one line a course.", fr: "Comme sur votre relevé, une ligne par cours." },
+  repeats: { min: 1, max: 200 },
+  fields: [
+    field({ key: "title", kind: "text", most: 200 }, "Course", "Cours"),
+    field({ key: "credits", kind: "decimal", most: 400 }, "Credits", "Crédits"),
+    field({ key: "area", kind: "area" }, "Subject area", "Domaine"),
+    field(
+      {
+        key: "status",
+        kind: "choice",
+        options: [
+          option("completed", "Completed", "Terminé"),
+          option("in progress", "Running", "En cours"),
+          option("registered", "Registered", "Inscrit"),
+        ],
+      },
+      "Status",
+      "État",
+    ),
+    field({ key: "grade", kind: "text", most: 20, required: false }, "Grade", "Note"),
+  ],
+};

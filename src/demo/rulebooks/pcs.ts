@@ -1,0 +1,147 @@
+import type { RulebookBody } from "../../core/rulebook/rulebook";
+import {
+  ABOUT_YOU,
+  AROUND,
+  DECLARATION,
+  document,
+  ENGLISH_FORM,
+  englishMeasure,
+  englishProof,
+  englishRule,
+  PASSPORT,
+  REFEREES_NAMED,
+  reference,
+  sections,
+} from "./ask";
+import { certificate, completed, taughtMeasure, taughtTwoYears, transcript } from "./degree";
+import { awards, earlier, emergency, funding, heard, helper, special, visa, wantsFunding } from "./parts/circumstances";
+import { declaration } from "./parts/declaration";
+import { field, option } from "./parts/field";
+import { language, tests } from "./parts/language";
+import { citizenship, contact, person } from "./parts/person";
+import { referees } from "./parts/referees";
+import { courses, education } from "./parts/studies";
+
+/** PhD Coastal Systems: topics in order, a proposed supervisor, publications, three references, funding on request. */
+export const pcs: RulebookBody = {
+  sections: [
+    person,
+    contact,
+    citizenship,
+    visa,
+    emergency,
+    education,
+    courses,
+    language,
+    tests,
+    {
+      key: "topics",
+      core: null,
+      scope: "choice",
+      title: { en: "Topics and supervisor", fr: "Sujets et encadrement" },
+      fields: [
+        field(
+          {
+            key: "order",
+            kind: "ranked",
+            least: 1,
+            most: 3,
+            options: [
+              option("sediment", "Sediment on the move", "Sédiments en mouvement"),
+              option("surge", "Storm surges and the people behind the wall", "Ondes de tempête et riverains"),
+              option("seagrass", "Return of the seagrass", "Retour des herbiers"),
+              option("salt", "Salt in coastal wells", "Le sel dans les puits côtiers"),
+              option("noise", "Noise under water", "Le bruit sous l’eau"),
+            ],
+          },
+          "One to three topics, the best first",
+          "Un à trois sujets, le préféré d’abord",
+        ),
+        field(
+          { key: "supervisor", kind: "text", most: 120, required: false },
+          "Proposed supervisor, if you have spoken with one",
+          "Directeur proposé, si vous en avez parlé",
+        ),
+        field(
+          { key: "plan", kind: "statement", length: { unit: "words", least: 300, most: 1200, strict: true } },
+          "What you would do, and why it matters",
+          "Ce que vous feriez, et pourquoi c’est important",
+        ),
+      ],
+    },
+    {
+      key: "publications",
+      core: null,
+      scope: "file",
+      title: { en: "Publications", fr: "Publications" },
+      intro: {
+        en: "None is an answer, too: say that this is all.",
+        fr: "Aucune est aussi une réponse : dites que c’est tout.",
+      },
+      repeats: { min: 0, max: 60 },
+      fields: [
+        field({ key: "title", kind: "text", most: 300 }, "Title", "Titre"),
+        field({ key: "where", kind: "text", most: 200 }, "Where it appeared", "Lieu de parution"),
+        field({ key: "year", kind: "whole", least: 1950, most: 2100 }, "Year", "Année"),
+        field({ key: "link", kind: "links", most: 1, required: false }, "Link", "Lien"),
+      ],
+    },
+    awards,
+    referees,
+    funding,
+    helper,
+    earlier,
+    heard,
+    special,
+    declaration,
+  ],
+  requirements: [
+    ABOUT_YOU,
+    PASSPORT,
+    sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses"]),
+    certificate,
+    transcript,
+    ENGLISH_FORM,
+    englishProof({ shows: ["tests.test", "tests.date", "tests.scores", "education.language", "education.start"] }),
+    sections("topics", ["Topics and supervisor", "Sujets et encadrement"], ["topics"], "choice"),
+    sections("publications", ["Publications and awards", "Publications et prix"], ["publications", "awards"]),
+    REFEREES_NAMED,
+    reference("reference", ["Academic reference", "Recommandation académique"], 3, "academic"),
+    sections("funding", ["Funding", "Financement"], ["funding"]),
+    {
+      ...document(
+        "income",
+        ["Income statement", "Justificatif de revenus"],
+        [
+          "For the last full year. Asked only because you want to be considered for funding.",
+          "Pour la dernière année complète. Demandé seulement parce que vous souhaitez un financement.",
+        ],
+      ),
+      when: wantsFunding,
+    },
+    AROUND,
+    DECLARATION,
+  ],
+  measures: [englishMeasure, taughtMeasure],
+  entryRules: [
+    {
+      key: "master",
+      title: {
+        en: "A completed master, or one expected before the start",
+        fr: "Un master, obtenu ou attendu avant le début",
+      },
+      rule: {
+        some: "degrees",
+        where: {
+          all: [
+            { fact: "it.level", is: "atLeast", value: 7 },
+            { any: [completed, { fact: "it.expectedEnd", is: "atMost", value: { fact: "start" } }] },
+          ],
+        },
+      },
+      curable: null,
+    },
+    englishRule("B2", taughtTwoYears),
+  ],
+  fees: [],
+};

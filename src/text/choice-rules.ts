@@ -1,0 +1,40 @@
+import type { ChoiceRefusal, ChoiceRules } from "../core/choices/choice-rules";
+import type { Locale, LocalText } from "../core/text/local-text";
+import { fieldName } from "./code-lists";
+import { say } from "./say";
+
+/** The rules of a procedure about choices, said before anybody invests work. */
+export function choiceRuleLines(
+  locale: Locale,
+  { title, rules }: { readonly title: LocalText; readonly rules: ChoiceRules },
+): readonly string[] {
+  return [
+    say(locale, "rules.most", { procedure: title[locale], most: rules.most }),
+    ...(rules.ranked && rules.most > 1 ? [say(locale, "rules.ranked")] : []),
+    ...rules.limits.map((limit) =>
+      limit.by === "level"
+        ? say(locale, "rules.level", { most: limit.most, level: say(locale, `level.${limit.value}`) })
+        : say(locale, "rules.field", { most: limit.most, field: fieldName(locale, limit.value) }),
+    ),
+    ...rules.exclusive.map(([one, other]) => say(locale, "rules.exclusive", { one, other })),
+  ];
+}
+
+/** Which rule stops a further choice, and what can be done. */
+export function choiceRefusalText(locale: Locale, refusal: ChoiceRefusal): string {
+  switch (refusal.code) {
+    case "held":
+      return say(locale, "rule.held");
+    case "too-many":
+      return say(locale, "rule.too-many", { most: refusal.most });
+    case "too-many-of-level":
+      return say(locale, "rule.too-many-of-level", {
+        most: refusal.most,
+        level: say(locale, `level.${refusal.level}`),
+      });
+    case "too-many-of-field":
+      return say(locale, "rule.too-many-of-field", { most: refusal.most, field: fieldName(locale, refusal.field) });
+    case "excluded-by":
+      return say(locale, "rule.excluded-by", { other: refusal.other });
+  }
+}

@@ -1,0 +1,22 @@
+import type { Json } from "../../core/assessment/facts";
+import type { ReferenceSet } from "../../core/office/reference-set";
+import type { Field } from "../../core/sections/definition";
+import type { Locale } from "../../core/text/local-text";
+import type { FormSection } from "../../views/form-sections";
+
+/** One input for each kind of field. `onLeave` is called with the value as soon as the person is done with it. */
+export interface FieldInputProps {
+  readonly id: string;
+  readonly field: Field;
+  readonly value: Json;
+  readonly locale: Locale;
+  readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
+  /** Entries of other sections that the field may name. */
+  readonly named: FormSection["named"];
+  readonly test: string | null;
+  readonly disabled: boolean;
+  readonly invalid: boolean;
+  readonly describedBy: string | undefined;
+  readonly onChange: (value: Json) => void;
+  readonly onLeave: (value: Json) => void;
+}
