@@ -11,7 +11,8 @@ import * as programmes from "./programmes";
 import { removeDocument } from "./remove-document";
 import * as requests from "./request-reference";
 import * as rounds from "./rounds";
-import { publishRulebook } from "./rulebooks";
+import { askPreview, reportPreview } from "./rulebook-previews";
+import * as rulebooks from "./rulebooks";
 import { saveAnswers } from "./save-answers";
 import { startApplication } from "./start-application";
 import { submitApplication } from "./submit-application";
@@ -45,7 +46,14 @@ export const ACTS = {
   openAccount: accounts.openAccount,
   openReference: reference.openReference,
   prepareDecision: decisions.prepareDecision,
-  publishRulebook,
+  askPreview,
+  reportPreview,
+  draftRulebook: rulebooks.draftRulebook,
+  dropRulebook: rulebooks.dropRulebook,
+  editRulebook: rulebooks.editRulebook,
+  moveToRulebook: rulebooks.moveToRulebook,
+  publishDraft: rulebooks.publishDraft,
+  publishRulebook: rulebooks.publishRulebook,
   reassessFiles: files.reassessFiles,
   recordPayment: payments.recordPayment,
   releaseDecision: decisions.releaseDecision,

@@ -24,6 +24,8 @@ export const TEMPLATES = [
   "round-full",
   "round-reopened",
   "extended",
+  "rulebook-changed",
+  "rulebook-moved",
 ] as const;
 export type Template = (typeof TEMPLATES)[number];
 

@@ -4,7 +4,7 @@ import { choiceRulesSchema } from "../core/choices/choice-rules";
 import { referenceSetSchema } from "../core/office/reference-set";
 import { intakeSchema, programmeSchema } from "../core/programmes/programme";
 import { holds } from "../core/rights/actor";
-import { localTextSchema } from "../core/text/local-text";
+import { writtenTextSchema } from "../core/text/local-text";
 import { cycle, intake, officeReference, procedure, programme } from "../db/schema";
 import { type ActContext, defineAct, done, refuse } from "./act";
 
@@ -33,7 +33,7 @@ const familyKey = z.string().regex(/^[a-z0-9][a-z0-9-]{0,39}$/u);
 /** Makes a procedure or changes its title and choice rules. What applications hold already stays as it is. */
 export const saveProcedure = defineAct({
   name: "save-procedure",
-  input: z.object({ key: familyKey, title: localTextSchema, rules: choiceRulesSchema }),
+  input: z.object({ key: familyKey, title: writtenTextSchema, rules: choiceRulesSchema }),
   may: plans,
   run: async (ctx, { key, title, rules }) => {
     const [saved] = await ctx.db
@@ -48,7 +48,7 @@ export const saveProcedure = defineAct({
 
 export const saveCycle = defineAct({
   name: "save-cycle",
-  input: z.object({ key: z.string().regex(/^\d{4}[a-z]?$/u), title: localTextSchema }),
+  input: z.object({ key: z.string().regex(/^\d{4}[a-z]?$/u), title: writtenTextSchema }),
   may: plans,
   run: async (ctx, { key, title }) => {
     const [saved] = await ctx.db

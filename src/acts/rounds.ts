@@ -2,12 +2,12 @@ import { and, eq, sql } from "drizzle-orm";
 import { z } from "zod";
 import { roundSchema } from "../core/programmes/programme";
 import { FULL } from "../core/rounds/round-state";
-import { enqueue } from "../db/queue";
 import { choice, intake, programme, round } from "../db/schema";
 import { type ActContext, defineAct, done, refuse } from "./act";
 import { defineFileAct } from "./file-act";
-import { mailApplicant, type Template } from "./mail";
+import { mailApplicant } from "./mail";
 import { plans } from "./programmes";
+import { tellPreparing } from "./tell-preparing";
 
 const reason = z.string().trim().min(1).max(500);
 
@@ -23,36 +23,6 @@ async function lockRound(ctx: ActContext, id: string): Promise<(RoundRow & { rea
     .where(eq(round.id, id))
     .for("update", { of: round });
   return row ? { ...row.round, code: row.code } : null;
-}
-
-/**
- * Tells everybody who still prepares an application in a round what has changed, and lets their files be assessed anew: what
- * is stored of each ends with the moment it was made for, so every list looks at it again and the job rewrites it.
- * @returns how many people were told
- */
-async function tellPreparing(
-  ctx: ActContext,
-  roundId: string,
-  template: Template,
-  values: Readonly<Record<string, string>>,
-): Promise<number> {
-  await ctx.client.query(
-    `update file_standing s set valid_until = s.assessed_at from choice c
-     where c.application_id = s.application_id and c.round_id = $1 and c.submitted_at is null and c.withdrawn_at is null`,
-    [roundId],
-  );
-  const told = await ctx.client.query(
-    `insert into message (application_id, person_id, to_address, template, locale, values, state, due_at, queued_at)
-     select a.id, p.id, p.email, $2, p.locale, $3::jsonb || jsonb_build_object('name', p.name, 'number', a.number, 'link', '/my/' || a.number,
-       'programmeEn', r.award || ' ' || (r.title->>'en'), 'programmeFr', r.award || ' ' || (r.title->>'fr')), 'queued', $4, $4
-     from choice c join application a on a.id = c.application_id join person p on p.id = a.person_id
-       join intake i on i.id = c.intake_id join programme r on r.id = i.programme_id
-     where c.round_id = $1 and c.submitted_at is null and c.withdrawn_at is null and a.withdrawn_at is null`,
-    [roundId, template, JSON.stringify(values), ctx.now],
-  );
-  await enqueue(ctx.boss, ctx.client, "sweep-messages", {});
-  await enqueue(ctx.boss, ctx.client, "reassess-aged", {});
-  return told.rowCount ?? 0;
 }
 
 /** Adds a round to an intake. */
@@ -88,7 +58,7 @@ export const changeRound = defineAct({
       .update(round)
       .set({ ...changed, opensAt: new Date(changed.opensAt), version: sql`${round.version} + 1` })
       .where(eq(round.id, known.id));
-    const told = await tellPreparing(ctx, known.id, "round-changed", { text: input.reason });
+    const told = await tellPreparing(ctx, { round: known.id }, "round-changed", { text: input.reason });
     await ctx.emit("change-round", null, { round: known.id, version: known.version + 1, reason: input.reason, told });
     return done({ told });
   },
@@ -107,7 +77,7 @@ export const closeRound = defineAct({
       .update(round)
       .set({ closedAt: ctx.now, closedReason: input.reason, version: sql`${round.version} + 1` })
       .where(eq(round.id, known.id));
-    const told = await tellPreparing(ctx, known.id, "round-closed", { text: input.reason });
+    const told = await tellPreparing(ctx, { round: known.id }, "round-closed", { text: input.reason });
     await ctx.emit("close-round", null, { round: known.id, reason: input.reason, told });
     return done({ told });
   },
@@ -126,7 +96,7 @@ export const reopenRound = defineAct({
       .update(round)
       .set({ closedAt: null, closedReason: null, version: sql`${round.version} + 1` })
       .where(eq(round.id, known.id));
-    const told = await tellPreparing(ctx, known.id, "round-reopened", { text: input.reason });
+    const told = await tellPreparing(ctx, { round: known.id }, "round-reopened", { text: input.reason });
     await ctx.emit("reopen-round", null, { round: known.id, reason: input.reason, told });
     return done({ told });
   },
@@ -175,6 +145,6 @@ export async function closeWhenFull(ctx: ActContext, roundId: string): Promise<v
     .update(round)
     .set({ closedAt: ctx.now, closedReason: FULL, version: sql`${round.version} + 1` })
     .where(and(eq(round.id, known.id)));
-  const told = await tellPreparing(ctx, known.id, "round-full", {});
+  const told = await tellPreparing(ctx, { round: known.id }, "round-full", {});
   await ctx.emit("close-round", null, { round: known.id, reason: FULL, told });
 }

@@ -2,6 +2,7 @@ import "../ui/styles/library.css";
 import "../ui/styles/base.css";
 import "../ui/styles/applicant.css";
 import "../ui/styles/finder.css";
+import "../ui/styles/plans.css";
 import "../ui/styles/office.css";
 import type { Metadata } from "next";
 import type { ReactNode } from "react";

@@ -1,12 +1,14 @@
 import { type Runtime, runAct } from "../acts/act";
 import { reassessFiles } from "../acts/keep-files";
 import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/messages";
+import { reportPreview } from "../acts/rulebook-previews";
 import type { Locale } from "../core/text/local-text";
 import { JOBS, type JobName, type JobPayload } from "../db/queue";
 import type { MailService } from "../outside/mail";
 import { renderMail } from "../text/mail";
 import { agedFiles } from "../views/aged-files";
 import { dueMessages } from "../views/due-messages";
+import { type PreviewBatch, previewBatch } from "../views/preview-work";
 
 /** What the handlers need: the runtime of the acts, and the ports to outside services. */
 export interface JobContext {
@@ -50,6 +52,18 @@ async function reassessAged({ runtime }: JobContext): Promise<void> {
   }
 }
 
+/** Works out what a draft would change, batch by batch; each batch reports, so the page shows how far it is. */
+async function previewRulebook({ runtime }: JobContext, { previewId }: JobPayload<"preview-rulebook">): Promise<void> {
+  let after: string | null = null;
+  do {
+    const batch: PreviewBatch | null = await previewBatch(runtime.pool, previewId, after, runtime.now());
+    if (!batch) return;
+    const { looked, effects } = batch;
+    after = batch.after;
+    await runAct(runtime, reportPreview, SYSTEM, { previewId, looked, effects, finished: after === null });
+  } while (after !== null);
+}
+
 /** Runs one job: checks its payload and calls its handler. */
 export async function runJob(ctx: JobContext, name: JobName, payload: unknown): Promise<void> {
   switch (name) {
@@ -59,5 +73,7 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
       return sweepMessages(ctx);
     case "reassess-aged":
       return reassessAged(ctx);
+    case "preview-rulebook":
+      return previewRulebook(ctx, JOBS["preview-rulebook"].parse(payload));
   }
 }

@@ -57,6 +57,13 @@ export function fieldName(locale: Locale, code: string): string {
   return FIELDS[code]?.[locale] ?? FIELDS[code.slice(0, 2)]?.[locale] ?? code;
 }
 
+/** The narrow fields, for the office, with their codes. */
+export function fieldOptions(): CodeOption[] {
+  return Object.entries(FIELDS)
+    .filter(([code]) => code.length > 2)
+    .map(([value, title]) => ({ value, label: `${value} ${title.en}` }));
+}
+
 export interface CodeOption {
   readonly value: string;
   readonly label: string;

@@ -46,6 +46,12 @@ export const fillingEn = {
   "mail.round-reopened.body": "The round of {programme} is open again. Reason: {text}\n\nGo on here:\n\n{link}",
   "mail.extended.subject": "No. {number}: you have more time",
   "mail.extended.body": "You have until {moment} for {programme}. Reason: {text}\n\nGo on here:\n\n{link}",
+  "mail.rulebook-changed.subject": "No. {number}: what {programme} asks for has changed",
+  "mail.rulebook-changed.body":
+    "Your application follows the new version. What was added (+), taken out (−) or changed (·):\n\n{changes}\n\nWhat you typed is kept. See what it means for you:\n\n{link}",
+  "mail.rulebook-moved.subject": "No. {number}: your application follows newer rules",
+  "mail.rulebook-moved.body":
+    "The office has moved your application for {programme} to the newer version of its rules. Reason: {text}\n\nWhat was added (+), taken out (−) or changed (·):\n\n{changes}\n\n{link}",
   "refused.choice-rule": "The rules about choices do not allow this programme beside those that you hold.",
   "refused.not-offered": "This campus, mode or track is not offered. Choose one of those that are shown.",
   "event.change-choice": "You changed a choice",
@@ -103,6 +109,12 @@ export const fillingFr: Readonly<Record<keyof typeof fillingEn, string>> = {
     "La session de {programme} est de nouveau ouverte. Motif : {text}\n\nContinuez ici :\n\n{link}",
   "mail.extended.subject": "No {number} : vous avez plus de temps",
   "mail.extended.body": "Vous avez jusqu’au {moment} pour {programme}. Motif : {text}\n\nContinuez ici :\n\n{link}",
+  "mail.rulebook-changed.subject": "No {number} : ce que demande {programme} a changé",
+  "mail.rulebook-changed.body":
+    "Votre candidature suit la nouvelle version. Ce qui est ajouté (+), retiré (−) ou modifié (·) :\n\n{changes}\n\nCe que vous avez écrit est conservé. Voyez ce que cela change pour vous :\n\n{link}",
+  "mail.rulebook-moved.subject": "No {number} : votre candidature suit des règles plus récentes",
+  "mail.rulebook-moved.body":
+    "Le bureau a placé votre candidature pour {programme} sous la version plus récente de ses règles. Motif : {text}\n\nCe qui est ajouté (+), retiré (−) ou modifié (·) :\n\n{changes}\n\n{link}",
   "refused.choice-rule": "Les règles sur les vœux n’admettent pas ce programme à côté de ceux que vous avez.",
   "refused.not-offered": "Ce campus, ce rythme ou ce parcours n’est pas proposé. Choisissez parmi ce qui est affiché.",
   "event.change-choice": "Vous avez modifié un vœu",

@@ -9,9 +9,11 @@ import { BESIDE_BOXES } from "./keys";
 /** One slim band of words, with a find field that `/` reaches from everywhere. */
 export function Band({
   words,
+  menu,
   name,
   signOut,
 }: {
+  menu: readonly { readonly href: string; readonly word: string }[];
   words: readonly { readonly href: string; readonly word: string }[];
   name: string;
   signOut: () => Promise<void>;
@@ -69,6 +71,11 @@ export function Band({
       <details className="name-menu">
         <summary>{name}</summary>
         <div>
+          {menu.map(({ href, word }) => (
+            <Link key={href} href={href}>
+              {word}
+            </Link>
+          ))}
           <Link href="/account">Account</Link>
           <form action={signOut}>
             <button type="submit" className="link-button">

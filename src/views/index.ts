@@ -6,7 +6,9 @@ import { linkPurpose } from "./link-purpose";
 import { myMessages, tray } from "./messages";
 import { myApplication, myApplications } from "./my-application";
 import { peek } from "./peek";
+import { plans } from "./plans";
 import { referencePage } from "./reference-page";
+import { rulebookPage, rulebooks } from "./rulebooks";
 import { selfCheck } from "./self-check";
 import { staff } from "./staff";
 import { turns } from "./turns";
@@ -22,7 +24,10 @@ export const VIEWS = {
   myApplications,
   myMessages,
   peek,
+  plans,
   referencePage,
+  rulebookPage,
+  rulebooks,
   selfCheck,
   staff,
   tray,

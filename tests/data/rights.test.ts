@@ -47,6 +47,7 @@ const PEOPLE: readonly RoleName[] = [
   "administrator",
 ];
 const PLANNERS: readonly RoleName[] = ["system", "lead officer", "administrator"];
+const DRAFTERS: readonly RoleName[] = ["system", "officer", "officer elsewhere", "lead officer", "administrator"];
 
 /** Who may do what: the outcome of every act for every role. */
 const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
@@ -56,6 +57,7 @@ const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   answerDecision: OWNER,
   arrangeChoices: OWNER,
   askApplicant: OFFICERS,
+  askPreview: DRAFTERS,
   beginGuess: ONLY_SYSTEM,
   changeChoice: OWNER,
   changeRole: ["system", "administrator"],
@@ -65,7 +67,10 @@ const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   closeRound: PLANNERS,
   confirmValues: OFFICERS,
   declineReference: ["referee"],
+  draftRulebook: DRAFTERS,
   dropDecision: OFFICERS,
+  dropRulebook: DRAFTERS,
+  editRulebook: DRAFTERS,
   excuseRequirement: OFFICERS,
   extendChoice: OFFICERS,
   forgetGuess: ONLY_SYSTEM,
@@ -75,7 +80,9 @@ const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   makeStaff: ["system", "administrator"],
   openAccount: ONLY_SYSTEM,
   openReference: ["referee"],
+  moveToRulebook: ["lead officer"],
   prepareDecision: OFFICERS,
+  publishDraft: PLANNERS,
   publishRulebook: PLANNERS,
   reassessFiles: ONLY_SYSTEM,
   recordPayment: ONLY_SYSTEM,
@@ -84,6 +91,7 @@ const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   removeDocument: OWNER,
   reopenRound: PLANNERS,
   reportMessage: ONLY_SYSTEM,
+  reportPreview: ONLY_SYSTEM,
   requestReference: OWNER,
   returnEvidence: OFFICERS,
   saveAnswers: OWNER,
@@ -115,7 +123,10 @@ const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   myApplications: PEOPLE,
   myMessages: PEOPLE,
   peek: OFFICERS,
+  plans: ["officer", "officer elsewhere", "lead officer", "administrator"],
   referencePage: ["referee"],
+  rulebookPage: ["officer", "officer elsewhere", "lead officer", "administrator"],
+  rulebooks: ["officer", "officer elsewhere", "lead officer", "administrator"],
   selfCheck: ROLES,
   staff: ["administrator"],
   tray: ONLY_SYSTEM,
@@ -192,6 +203,8 @@ describe("rights", () => {
     const bytes = await certificate(profile, world.runtime.now());
     const file = { name: "a.pdf", bytes, mediaType: "application/pdf", pages: 1, marks: [] };
     const intakeId = await one("select id from intake");
+    const otherIntakeId = await one(`select id from intake where id <> '${intakeId}'`);
+    const { rulebookId: draftId } = await must(world, ACTS.draftRulebook, SYSTEM, { intakeId, from: null });
     inputs = {
       acceptEvidence: place,
       acceptLink: { token: "x".repeat(43), purpose: "confirm address" },
@@ -203,6 +216,13 @@ describe("rights", () => {
       arrangeChoices: { applicationId, order: [choiceId] },
       changeChoice: { applicationId, choiceId, campus: "merrow" },
       changeRound: { roundId, version: 1, round: window, reason: "test" },
+      askPreview: { rulebookId: draftId },
+      draftRulebook: { intakeId: otherIntakeId, from: null },
+      dropRulebook: { rulebookId: draftId },
+      editRulebook: { rulebookId: draftId, edit: 1, body: mes },
+      moveToRulebook: { applicationId, choiceId, reason: "test" },
+      publishDraft: { rulebookId: draftId, edit: 2 },
+      reportPreview: { previewId: randomUUID(), looked: 0, effects: [], finished: true },
       closeRound: { roundId, reason: "test" },
       extendChoice: { applicationId, choiceId, until: "2027-01-09T18:00:00.000Z", reason: "test" },
       reopenRound: { roundId, reason: "test" },
@@ -265,6 +285,8 @@ describe("rights", () => {
     };
     seen = {
       applyOffer: { roundId },
+      rulebookPage: { rulebookId: draftId },
+      rulebooks: {},
       selfCheck: { code: "MES" },
       document: { uploadId },
       file: { number },
@@ -274,6 +296,7 @@ describe("rights", () => {
       myApplications: {},
       myMessages: {},
       peek: { number },
+      plans: {},
       referencePage: {},
       staff: {},
       tray: {},

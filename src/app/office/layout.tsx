@@ -9,16 +9,24 @@ import { nonce, requirePerson } from "../request";
 export default async function OfficeLayout({ children }: { children: ReactNode }) {
   const [person, token] = await Promise.all([requirePerson("/office"), nonce()]);
   const words = [
-    ...(holds(person.actor, OFFICE) ? [{ href: "/office", word: "Turns" }] : []),
+    ...(holds(person.actor, OFFICE)
+      ? [
+          { href: "/office", word: "Turns" },
+          { href: "/office/rulebooks", word: "Rulebooks" },
+        ]
+      : []),
     ...(holds(person.actor, ["administrator"]) ? [{ href: "/office/people", word: "Settings" }] : []),
   ];
+  const menu = holds(person.actor, ["officer", "lead officer", "administrator"])
+    ? [{ href: "/office/programmes", word: "Programmes" }]
+    : [];
   return (
     <Library nonce={token} locale="en" face="office">
       <div className="office" lang="en">
         <a className="skip" href="#page">
           Skip to the page
         </a>
-        <Band words={words} name={person.actor.name} signOut={signOut} />
+        <Band words={words} menu={menu} name={person.actor.name} signOut={signOut} />
         <main id="page">{children}</main>
       </div>
     </Library>

@@ -3,7 +3,7 @@ import { calendarSchema, type WorkingCalendar, workingCalendar } from "../calend
 import { gradeScaleSchema } from "../grades/scale";
 import { testDefinitionSchema } from "../language/test-definition";
 import { conditionSchema } from "../rules/condition";
-import { localTextSchema } from "../text/local-text";
+import { writtenTextSchema } from "../text/local-text";
 import { type ZoneTable, zoneTable } from "../time/zone";
 
 const pathData = z
@@ -16,22 +16,22 @@ const pathData = z
  * tests, subject areas and targets. Every assessment names the version that it used.
  */
 export const referenceSetSchema = z.object({
-  name: localTextSchema,
+  name: writtenTextSchema,
   zone: z.string(),
   currency: z.string().length(3),
   calendar: calendarSchema,
   /** Best for the applicant first; the first group whose condition is met counts. */
-  groups: z.array(z.object({ key: z.string(), title: localTextSchema, when: conditionSchema })).min(1),
+  groups: z.array(z.object({ key: z.string(), title: writtenTextSchema, when: conditionSchema })).min(1),
   scales: z.array(gradeScaleSchema),
   tests: z.array(testDefinitionSchema),
-  areas: z.array(z.object({ key: z.string(), title: localTextSchema })),
+  areas: z.array(z.object({ key: z.string(), title: writtenTextSchema })),
   /** Where the office teaches. `x` and `y` are the place on the office's drawn map, 0 to 100 from its upper left corner. */
   campuses: z
     .array(
       z.object({
         key: z.string(),
-        title: localTextSchema,
-        note: localTextSchema.optional(),
+        title: writtenTextSchema,
+        note: writtenTextSchema.optional(),
         x: z.number().min(0).max(100),
         y: z.number().min(0).max(100),
       }),

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { localTextSchema } from "../text/local-text";
+import { writtenTextSchema } from "../text/local-text";
 
 /**
  * What an office offers, as data: the programme, one start of it (an intake), and one window for applying to it (a round).
@@ -15,12 +15,12 @@ const code = z.string().regex(/^[A-Z][A-Z0-9]{1,9}$/u);
 const key = z.string().regex(/^[a-z0-9][a-zA-Z0-9-]{0,39}$/u);
 const words = z.string().trim().min(1).max(80);
 
-export const trackSchema = z.object({ key, title: localTextSchema, note: localTextSchema.optional() });
+export const trackSchema = z.object({ key, title: writtenTextSchema, note: writtenTextSchema.optional() });
 export type Track = z.infer<typeof trackSchema>;
 
 export const programmeSchema = z.object({
   code,
-  title: localTextSchema,
+  title: writtenTextSchema,
   /** The award as it stands before the title: "MSc". */
   award: z.string().trim().min(1).max(40),
   level: z.enum(LEVELS),
@@ -34,9 +34,9 @@ export const programmeSchema = z.object({
   campuses: z.array(key).min(1),
   modes: z.array(z.enum(MODES)).min(1),
   tracks: z.array(trackSchema),
-  description: localTextSchema,
+  description: writtenTextSchema,
   /** What somebody must bring, in words; the entry rules say it exactly. */
-  prerequisites: localTextSchema.nullable(),
+  prerequisites: writtenTextSchema.nullable(),
   contact: z.object({ name: words, email: z.email(), phone: z.string().max(40).nullable() }).nullable(),
   /** The body that runs it and takes files on paper; null where the office runs it itself. */
   partner: words.nullable(),

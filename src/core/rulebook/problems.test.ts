@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { PROGRAMMES } from "../../demo/programmes";
 import { mes } from "../../demo/rulebooks/mes";
 import type { Condition } from "../rules/condition";
 import { rulebookProblems } from "./problems";
@@ -18,6 +19,59 @@ const withRule = (rule: Condition) =>
   }));
 
 describe("what keeps a rulebook from being published", () => {
+  it.each(PROGRAMMES.map((p) => [p.programme.code, p.rulebook] as const))("is nothing in %s", (_, body) =>
+    expect(found(rulebookSchema.parse(body))).toEqual([]),
+  );
+
+  it.each<[string, (body: RulebookBody) => Partial<RulebookBody>, readonly string[]]>([
+    [
+      "a text that is missing in one language",
+      (b) => ({ fees: b.fees.map((f) => ({ ...f, title: { ...f.title, fr: " " } })) }),
+      ["missing-text handling: French"],
+    ],
+    ["a form that asks for nothing", () => ({ requirements: [] }), ["nothing-asked "]],
+    [
+      "a rule that nobody can meet",
+      (b) => ({
+        entryRules: b.entryRules.map((r) =>
+          r.key === "grade"
+            ? { ...r, rule: { all: [r.rule, { fact: "measure.grade", is: "over" as const, value: "2.5" }] } }
+            : r,
+        ),
+      }),
+      ["never-met grade"],
+    ],
+    [
+      "two rules that exclude each other",
+      (b) => ({
+        entryRules: [
+          ...b.entryRules,
+          {
+            key: "worse",
+            title: { en: "Worse", fr: "Pire" },
+            rule: { fact: "measure.grade", is: "atLeast" as const, value: "3" },
+            curable: null,
+          },
+        ],
+      }),
+      ["contradicts grade: worse"],
+    ],
+    [
+      "a choice without options",
+      (b) => ({
+        sections: b.sections.map((s) =>
+          s.key === "english" ? { ...s, fields: s.fields.map((f) => ({ ...f, options: [] })) } : s,
+        ),
+      }),
+      ["no-options english.way"],
+    ],
+    [
+      "a reference of a role that nobody can have",
+      (b) => ({ requirements: b.requirements.map((r) => (r.kind === "reference" ? { ...r, role: "captain" } : r)) }),
+      ["unknown-role reference: captain"],
+    ],
+  ])("%s", (_, change, problems) => expect(found(changed(change))).toEqual(problems));
+
   it("is nothing in the demo's", () => expect(found(mes)).toEqual([]));
 
   it.each([

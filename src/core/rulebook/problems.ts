@@ -1,10 +1,24 @@
 import type { Condition } from "../rules/condition";
 import { factNames } from "../rules/names";
-import { factName } from "../sections/definition";
+import { canBeMet } from "../rules/possible";
+import { type FieldKind, factName } from "../sections/definition";
+import type { LocalText } from "../text/local-text";
 import type { RulebookBody } from "./rulebook";
 
 export interface RulebookProblem {
-  readonly code: "unknown-fact" | "unknown-section" | "unknown-field" | "unknown-fee" | "duplicate-key";
+  readonly code:
+    | "unknown-fact"
+    | "unknown-section"
+    | "unknown-field"
+    | "unknown-fee"
+    | "unknown-role"
+    | "duplicate-key"
+    | "missing-text"
+    | "no-options"
+    | "nothing-asked"
+    | "never-met"
+    | "contradicts";
+  /** The key of the part it is about, and what is wrong with it there. */
   readonly about: string;
 }
 
@@ -52,6 +66,65 @@ function conditionsOf(
   ];
 }
 
+/** Every text that an officer writes, with the part it belongs to. */
+function texts(body: RulebookBody): readonly { readonly about: string; readonly text: LocalText }[] {
+  const one = (about: string, text: LocalText | undefined) => (text ? [{ about, text }] : []);
+  return [
+    ...body.sections.flatMap((s) => [
+      ...one(s.key, s.title),
+      ...one(s.key, s.intro),
+      ...s.fields.flatMap((f) => [
+        ...one(`${s.key}.${f.key}`, f.title),
+        ...one(`${s.key}.${f.key}`, f.help),
+        ...(f.options ?? []).flatMap((o) => one(`${s.key}.${f.key}: ${o.value}`, o.title)),
+      ]),
+    ]),
+    ...body.requirements.flatMap((r) => [
+      ...one(r.key, r.title),
+      ...one(r.key, r.help),
+      ...(r.kind === "document" ? r.checks.flatMap((c) => one(`${r.key}.${c.key}`, c.title)) : []),
+    ]),
+    ...body.entryRules.flatMap((r) => [...one(r.key, r.title), ...one(r.key, r.curable?.way)]),
+    ...body.measures.flatMap((m) => one(m.key, m.title)),
+    ...body.fees.flatMap((f) => one(f.key, f.title)),
+  ];
+}
+
+const MISSING: Readonly<Record<"en" | "fr", string>> = { en: "English", fr: "French" };
+
+function missingTexts(body: RulebookBody): readonly RulebookProblem[] {
+  return texts(body).flatMap(({ about, text }) =>
+    (["en", "fr"] as const).flatMap((locale): readonly RulebookProblem[] =>
+      text[locale].trim() === "" ? [{ code: "missing-text", about: `${about}: ${MISSING[locale]}` }] : [],
+    ),
+  );
+}
+
+/** Rules that no applicant could ever meet, alone or together. */
+function impossible(body: RulebookBody): readonly RulebookProblem[] {
+  const alone = conditionsOf(body)
+    .filter(({ condition }) => !canBeMet(condition))
+    .map(({ where }): RulebookProblem => ({ code: "never-met", about: where }));
+  const possible = body.entryRules.filter((r) => canBeMet(r.rule));
+  const pairs = possible.flatMap((a, i) =>
+    possible
+      .slice(i + 1)
+      .filter((b) => !canBeMet({ all: [a.rule, b.rule] }))
+      .map((b): RulebookProblem => ({ code: "contradicts", about: `${a.key}: ${b.key}` })),
+  );
+  return [...alone, ...pairs];
+}
+
+function withoutOptions(body: RulebookBody): readonly RulebookProblem[] {
+  return body.sections.flatMap((s) =>
+    s.fields
+      .filter((f) => OPTION_KINDS.includes(f.kind) && (f.options ?? []).length === 0)
+      .map((f): RulebookProblem => ({ code: "no-options", about: `${s.key}.${f.key}` })),
+  );
+}
+
+const OPTION_KINDS: readonly FieldKind[] = ["choice", "several", "ranked"];
+
 function duplicates(keys: readonly string[]): readonly RulebookProblem[] {
   return keys.filter((key, i) => keys.indexOf(key) !== i).map((about) => ({ code: "duplicate-key", about }));
 }
@@ -73,15 +146,28 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
         .map((s) => ({ code: "unknown-section", about: `${r.key}: ${s}` }));
     if (r.kind === "document")
       return r.shows.filter((f) => !fields.has(f)).map((f) => ({ code: "unknown-field", about: `${r.key}: ${f}` }));
+    if (r.kind === "reference") {
+      const roles = body.sections.find((s) => s.core === "referees")?.fields.find((f) => f.key === "role")?.options;
+      const known = r.role === "any" || (roles ?? []).some((o) => o.value === r.role);
+      return known ? [] : [{ code: "unknown-role", about: `${r.key}: ${r.role}` }];
+    }
     if (r.kind === "fee")
       return body.fees.some((f) => f.key === r.item) ? [] : [{ code: "unknown-fee", about: `${r.key}: ${r.item}` }];
     return [];
   });
+  const empty: readonly RulebookProblem[] =
+    body.sections.length === 0 || body.requirements.length === 0 ? [{ code: "nothing-asked", about: "" }] : [];
   return [
+    ...empty,
     ...unknown,
     ...requirements,
+    ...missingTexts(body),
+    ...withoutOptions(body),
+    ...impossible(body),
     ...duplicates(body.sections.map((s) => s.key)),
     ...duplicates(body.requirements.map((r) => r.key)),
     ...duplicates(body.entryRules.map((r) => r.key)),
+    ...duplicates(body.measures.map((m) => m.key)),
+    ...duplicates(body.fees.map((f) => f.key)),
   ];
 }

@@ -48,8 +48,8 @@ export const entryRuleSchema = z.object({
  * are copied in, so that a file that was submitted under one is judged by the same words for ever.
  */
 export const rulebookSchema = z.object({
-  sections: z.array(sectionSchema).min(1),
-  requirements: z.array(requirementSchema).min(1),
+  sections: z.array(sectionSchema).max(200),
+  requirements: z.array(requirementSchema).max(200),
   measures: z.array(measureSchema),
   entryRules: z.array(entryRuleSchema),
   fees: z.array(feeItemSchema),

@@ -1,8 +1,21 @@
 import { sql } from "drizzle-orm";
-import { boolean, check, date, integer, jsonb, pgTable, text, unique, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import {
+  boolean,
+  check,
+  date,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  text,
+  unique,
+  uniqueIndex,
+  uuid,
+} from "drizzle-orm/pg-core";
 import type { ChoiceRules } from "../../core/choices/choice-rules";
 import type { ReferenceSet } from "../../core/office/reference-set";
 import type { IntakeInput, Level, Mode, ProgrammeInput, Track } from "../../core/programmes/programme";
+import type { FileEffect } from "../../core/rulebook/effect";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { LocalText } from "../../core/text/local-text";
 import { instant } from "./columns";
@@ -105,9 +118,16 @@ export const rulebook = pgTable(
     status: text("status").notNull(),
     body: jsonb("body").$type<RulebookBody>().notNull(),
     publishedAt: instant("published_at"),
+    /** What the version is about, in the words of whoever publishes it. */
+    note: text("note"),
+    /** Counts the changes of a draft: the second of two writers is told. */
+    edit: integer("edit").notNull().default(1),
+    editedAt: instant("edited_at"),
+    editedBy: text("edited_by"),
   },
   (t) => [
     unique("rulebook_version").on(t.intakeId, t.version),
+    uniqueIndex("rulebook_one_draft").on(t.intakeId).where(sql`${t.status} = 'draft'`),
     uniqueIndex("rulebook_one_published").on(t.intakeId).where(sql`${t.status} = 'published'`),
     check("rulebook_status", sql`${t.status} in ('draft','published','superseded')`),
   ],
@@ -119,3 +139,24 @@ export const officeReference = pgTable("office_reference", {
   body: jsonb("body").$type<ReferenceSet>().notNull(),
   createdAt: instant("created_at").notNull(),
 });
+
+/** What publishing a draft would change, worked out by a job: which files, and what of each. */
+export const rulebookPreview = pgTable(
+  "rulebook_preview",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    rulebookId: uuid("rulebook_id")
+      .notNull()
+      .references(() => rulebook.id, { onDelete: "cascade" }),
+    /** The state of the draft that it looked at. */
+    edit: integer("edit").notNull(),
+    askedAt: instant("asked_at").notNull(),
+    askedBy: text("asked_by").notNull(),
+    total: integer("total").notNull().default(0),
+    done: integer("done").notNull().default(0),
+    finishedAt: instant("finished_at"),
+    failure: text("failure"),
+    effects: jsonb("effects").$type<readonly FileEffect[]>().notNull().default([]),
+  },
+  (t) => [index("rulebook_preview_of").on(t.rulebookId, t.askedAt)],
+);

@@ -1,0 +1,95 @@
+import Link from "next/link";
+import { formatDate, formatMoment } from "../../../text/format";
+import { type PlannedIntake, type PlannedProgramme, plans } from "../../../views/plans";
+import { requireStaff, see } from "../../request";
+
+const STATE_WORDS = { coming: "opens later", open: "open", full: "full", closed: "closed" } as const;
+
+function IntakeRow({ programme, intake, zone }: { programme: PlannedProgramme; intake: PlannedIntake; zone: string }) {
+  return (
+    <tr>
+      <td>
+        <Link href={`/office/programmes/${programme.code}`} className="serif">
+          {programme.award} {programme.title.en}
+        </Link>{" "}
+        <span className="quiet">{programme.code}</span>
+      </td>
+      <td className="figures">{formatDate("en", intake.startsOn)}</td>
+      <td>
+        {intake.rounds.length === 0 ? <span className="quiet">no round</span> : null}
+        {intake.rounds.map((round) => (
+          <p key={round.id}>
+            <strong>{STATE_WORDS[round.state]}</strong>
+            {intake.rounds.length > 1 ? ` · round ${round.key}` : ""}{" "}
+            <span className="quiet">
+              {round.state === "coming"
+                ? `from ${formatMoment("en", round.opensAt, zone)}`
+                : `until ${round.closings.map((c) => `${formatMoment("en", c.at, zone)} (${c.group})`).join(", ")}`}
+            </span>
+          </p>
+        ))}
+      </td>
+      <td className="figures">{intake.rounds.reduce((sum, r) => sum + r.drafts, 0)}</td>
+      <td className="figures">{intake.rounds.reduce((sum, r) => sum + r.submitted, 0)}</td>
+      <td className="figures">
+        {intake.accepted} of {intake.places}
+      </td>
+      <td>{intake.rulebook === null ? <strong>none</strong> : `version ${intake.rulebook}`}</td>
+    </tr>
+  );
+}
+
+/** What is offered: every programme with its starts, rounds and places. */
+export default async function ProgrammesPage() {
+  const person = await requireStaff("/office/programmes", ["officer", "lead officer", "administrator"]);
+  const data = await see(plans, person.actor, {});
+  if (!data) return null;
+  const bare = data.programmes.filter((p) => p.intakes.length === 0);
+  return (
+    <div className="office-sheet wide">
+      <div className="sheet-head">
+        <h1>Programmes</h1>
+        {data.mayChange ? (
+          <Link className="office-press" href="/office/programmes/new">
+            New programme
+          </Link>
+        ) : null}
+      </div>
+      {data.programmes.length === 0 ? (
+        <p>No programme is planned yet. Begin with a new one; then give it a start, a round and a rulebook.</p>
+      ) : (
+        <table className="plain-table">
+          <thead>
+            <tr>
+              <th>Programme</th>
+              <th>Begins</th>
+              <th>Rounds ({data.zone})</th>
+              <th>Drafts</th>
+              <th>Submitted</th>
+              <th>Accepted</th>
+              <th>Rulebook</th>
+            </tr>
+          </thead>
+          <tbody>
+            {data.programmes.flatMap((p) =>
+              p.intakes.map((i) => <IntakeRow key={i.id} programme={p} intake={i} zone={data.zone} />),
+            )}
+            {bare.map((p) => (
+              <tr key={p.code}>
+                <td>
+                  <Link href={`/office/programmes/${p.code}`} className="serif">
+                    {p.award} {p.title.en}
+                  </Link>{" "}
+                  <span className="quiet">{p.code}</span>
+                </td>
+                <td colSpan={6} className="quiet">
+                  no start yet
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </div>
+  );
+}

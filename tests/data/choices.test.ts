@@ -1,0 +1,169 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { runAct } from "../../src/acts/act";
+import { arrangeChoices, changeChoice } from "../../src/acts/change-choices";
+import { withdraw } from "../../src/acts/keep-files";
+import { saveAnswers } from "../../src/acts/save-answers";
+import { startApplication } from "../../src/acts/start-application";
+import type { Actor } from "../../src/core/rights/actor";
+import { type LoadedCatalogue, loadCatalogue } from "../../src/demo/catalogue";
+import { applyOffer } from "../../src/views/apply";
+import { myApplication } from "../../src/views/my-application";
+import { selfCheck } from "../../src/views/self-check";
+import { readView } from "../../src/views/view";
+import { anybody, lookAt, submittedFile } from "../support/files";
+import { must, openWorld, VISITOR, type World } from "../support/world";
+
+/** Choices of one application: their rules, their order, their options, and the form that they share. */
+describe("choices", () => {
+  let world: World;
+  let catalogue: LoadedCatalogue;
+  const round = (name: string): string => catalogue.rounds[name] ?? "";
+
+  beforeAll(async () => {
+    world = await openWorld("choices");
+    catalogue = await loadCatalogue(world.runtime, "2026-11-25");
+  });
+  afterAll(() => world.close());
+
+  const begin = (person: Actor, name: string, options: { campus?: string; track?: string } = {}) =>
+    runAct(world.runtime, startApplication, person, { roundId: round(name), ...options });
+  const reasonOf = async (outcome: ReturnType<typeof begin>) => {
+    const done = await outcome;
+    return done.ok ? "ok" : done.reason;
+  };
+  const fileWith = async (...names: readonly string[]) => {
+    const person = await anybody(world, "Chooser");
+    let applicationId = "";
+    let number = "";
+    for (const name of names) {
+      const outcome = await begin(person, name);
+      if (!outcome.ok) throw new Error(outcome.reason);
+      ({ applicationId, number } = outcome.value);
+    }
+    return { person, applicationId, number };
+  };
+
+  it("of one procedure share an application, those of another have one of their own", async () => {
+    const person = await anybody(world, "Many");
+    const numbers: string[] = [];
+    for (const name of ["MES 1", "MTE 1", "PCS 1", "FYC rolling"]) {
+      const outcome = await begin(person, name);
+      if (outcome.ok) numbers.push(outcome.value.number);
+    }
+    expect(numbers.map((n) => numbers.indexOf(n))).toEqual([0, 0, 2, 3]);
+  });
+
+  it("stop at the procedure's limit, and are free again once one is withdrawn", async () => {
+    const { person, applicationId } = await fileWith("MES 1", "MTE 1", "MMH 1", "BHT 1");
+    const offer = await readView(world.runtime, applyOffer, person, { roundId: round("BMR 2") });
+    expect(offer).toMatchObject({
+      existing: { programmes: ["MES", "MTE", "MMH", "BHT"] },
+      refusal: { code: "too-many", most: 4 },
+    });
+    world.at("2027-01-02T09:00:00Z"); // BMR 2 is open
+    expect(await reasonOf(begin(person, "BMR 2"))).toBe("choice-rule");
+    const choiceId = (await lookAt(world, applicationId)).result.choices.find((c) => c.programme === "BHT")?.id ?? "";
+    await must(world, withdraw, person, { applicationId, choiceId });
+    expect(await reasonOf(begin(person, "BMR 2"))).toBe("ok");
+    world.at("2026-11-25T09:00:00Z");
+  });
+
+  it("have options, the first preset, and none that is not offered", async () => {
+    const person = await anybody(world, "Options");
+    expect(await reasonOf(begin(person, "MTE 1", { campus: "tarbrook" }))).toBe("not-offered");
+    const outcome = await begin(person, "MTE 1", { campus: "vell", track: "one-year" });
+    const applicationId = outcome.ok ? outcome.value.applicationId : "";
+    const choice = (await lookAt(world, applicationId)).loaded.facts.choices[0];
+    expect(choice).toMatchObject({ campus: "vell", mode: "full time", track: "one-year" });
+    const choiceId = choice?.id ?? "";
+    const keys = async () =>
+      (await lookAt(world, applicationId)).result.requirements
+        .filter((r) => r.standing !== "not needed")
+        .map((r) => r.key);
+    expect(await keys()).toContain("practice");
+    await must(world, changeChoice, person, { applicationId, choiceId, track: "two-year" });
+    expect(await keys()).not.toContain("practice");
+    expect(
+      await runAct(world.runtime, changeChoice, person, { applicationId, choiceId, mode: "part time" }),
+    ).toMatchObject({
+      reason: "not-offered",
+    });
+  });
+
+  it("are arranged by the applicant, whole, until something is decided", async () => {
+    const { person, applicationId } = await fileWith("MES 1", "MTE 1", "MMH 1");
+    const ids = (await lookAt(world, applicationId)).result.choices.map((c) => c.id);
+    const [a = "", b = "", c = ""] = ids;
+    await must(world, arrangeChoices, person, { applicationId, order: [c, a, b] });
+    expect((await lookAt(world, applicationId)).result.choices.map((x) => [x.programme, x.rank])).toEqual([
+      ["MMH", 1],
+      ["MES", 2],
+      ["MTE", 3],
+    ]);
+    expect(await runAct(world.runtime, arrangeChoices, person, { applicationId, order: [a, b] })).toMatchObject({
+      reason: "changed-meanwhile",
+    });
+  });
+
+  it("after submission can still be arranged but not changed", async () => {
+    const { applicant, applicationId, choiceId } = await submittedFile(world, round("MES 1"), "Sender");
+    expect(
+      await runAct(world.runtime, changeChoice, applicant, { applicationId, choiceId, campus: "merrow" }),
+    ).toMatchObject({
+      reason: "locked",
+    });
+    await must(world, arrangeChoices, applicant, { applicationId, order: [choiceId] });
+  });
+
+  it("share one form: a section of the file once, a statement once for each choice", async () => {
+    const { person, applicationId, number } = await fileWith("MMH 1", "MES 1", "GBC 1").catch(() =>
+      fileWith("MMH 1", "MES 1"),
+    );
+    const page = await readView(world.runtime, myApplication, person, { number });
+    const keys = page?.sections.map((s) => s.key) ?? [];
+    expect(keys.filter((k) => k === "education")).toHaveLength(1);
+    const statement = page?.sections.find((s) => s.key === "statement");
+    expect(statement).toMatchObject({ programme: "MMH", entries: [{ shown: ["text"] }] });
+    // What only one of them asks for stands where its own rulebook has it: before the declaration that both share.
+    expect(keys.indexOf("statement")).toBeLessThan(keys.indexOf("declaration"));
+    const saved = await must(world, saveAnswers, person, {
+      applicationId,
+      changes: [
+        { scope: statement?.scope ?? "", section: "statement", entry: "", field: "text", value: "Too short.", seen: 0 },
+      ],
+    });
+    expect(saved.results[0]).toMatchObject({ state: "saved", issue: { code: "too-few-words", least: 400, now: 2 } });
+  });
+
+  it("can be checked before applying, with the same findings and reasons, and nothing is kept", async () => {
+    const check = async (answers: readonly (readonly [string, string, string, string | boolean])[]) => {
+      const data = await readView(world.runtime, selfCheck, VISITOR, {
+        code: "BHT",
+        answers: answers.map(([section, entry, field, value]) => ({ section, entry, field, value })),
+      });
+      return [data?.eligibility, ...(data?.findings.map((f) => `${f.key} ${f.finding}`) ?? [])];
+    };
+    const school = [
+      ["schools", "s", "years", "12"],
+      ["schools", "s", "language", "en"],
+    ] as const;
+    const marks = (mathematics: string, physics: string) =>
+      [
+        ["subjects", "m", "subject", "mathematics"],
+        ["subjects", "m", "mark", mathematics],
+        ["subjects", "p", "subject", "physics"],
+        ["subjects", "p", "mark", physics],
+      ] as const;
+    expect(await check([])).toEqual(["open", "schooling open", "mathematics open", "physics open", "english open"]);
+    expect(await check([...school, ...marks("65", "60")])).toEqual([
+      "eligible",
+      "schooling met",
+      "mathematics met",
+      "physics met",
+      "english met",
+    ]);
+    expect((await check([...school, ...marks("64", "60")]))[0]).toBe("not eligible");
+    const { rows } = await world.runtime.pool.query("select 1 from answer where section = 'subjects'");
+    expect(rows).toEqual([]);
+  });
+});

@@ -1,0 +1,199 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { runAct } from "../../src/acts/act";
+import { reassessFiles } from "../../src/acts/keep-files";
+import { askPreview } from "../../src/acts/rulebook-previews";
+import {
+  draftRulebook,
+  dropRulebook,
+  editRulebook,
+  moveToRulebook,
+  publishDraft,
+  publishRulebook,
+} from "../../src/acts/rulebooks";
+import type { Actor } from "../../src/core/rights/actor";
+import type { RulebookBody } from "../../src/core/rulebook/rulebook";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { mes } from "../../src/demo/rulebooks/mes";
+import { runJob } from "../../src/jobs/handlers";
+import { verifyAll } from "../../src/verify";
+import { rulebookPage } from "../../src/views/rulebooks";
+import { readView } from "../../src/views/view";
+import { filledFile, lookAt, submittedFile, type TestFile } from "../support/files";
+import { makePerson, must, openWorld, SYSTEM, type World } from "../support/world";
+
+/** A rulebook drafted, previewed and published, with files that stand on the version before. */
+describe("rulebooks", () => {
+  let world: World;
+  let intakeId = "";
+  let officer: Actor;
+  let lead: Actor;
+  let second: Actor;
+  let draft: { applicationId: string };
+  let sent: TestFile;
+  const copy = (): RulebookBody => JSON.parse(JSON.stringify(mes)) as RulebookBody;
+
+  /** Stricter: 2.0 instead of 2.5, one more document, and a fee for everybody. */
+  const stricter = (): RulebookBody => {
+    const body = copy();
+    return {
+      ...body,
+      requirements: [
+        ...body.requirements,
+        {
+          key: "cv",
+          kind: "document",
+          title: { en: "Curriculum vitae", fr: "Curriculum vitæ" },
+          scope: "file",
+          neededBy: "submission",
+          proof: "copy",
+          checks: [],
+          shows: [],
+        },
+      ],
+      entryRules: body.entryRules.map((r) =>
+        r.key === "grade" ? { ...r, rule: { fact: "measure.grade", is: "atMost" as const, value: "1.5" } } : r,
+      ),
+      fees: body.fees.map((f) => ({ ...f, amounts: f.amounts.map((a) => ({ ...a, minor: 7000 })) })),
+    };
+  };
+
+  beforeAll(async () => {
+    world = await openWorld("rulebooks");
+    const { roundId } = await loadCatalogue(world.runtime, "2026-11-25");
+    [officer, lead, second] = await Promise.all([
+      makePerson(world, "Officer", ["officer"]),
+      makePerson(world, "Lead", ["lead officer"]),
+      makePerson(world, "Second Lead", ["lead officer"]),
+    ]);
+    draft = await filledFile(world, roundId);
+    sent = await submittedFile(world, roundId, "Sender");
+    const { rows } = await world.runtime.pool.query<{ id: string }>("select intake_id as id from round where id = $1", [
+      roundId,
+    ]);
+    intakeId = rows[0]?.id ?? "";
+  });
+  afterAll(() => world.close());
+
+  const published = async () =>
+    (
+      await world.runtime.pool.query<{ id: string; version: number }>(
+        "select id, version from rulebook where intake_id = $1 and status = 'published'",
+        [intakeId],
+      )
+    ).rows[0];
+  const begin = async (from: "published" | "nothing" = "published") => {
+    const source = from === "published" ? ((await published())?.id ?? null) : null;
+    return (await must(world, draftRulebook, officer, { intakeId, from: source })).rulebookId;
+  };
+  const reason = async (outcome: Promise<{ ok: boolean; reason?: string }>) => {
+    const done = await outcome;
+    return done.ok ? "ok" : done.reason;
+  };
+
+  it("have one draft at a time, from nothing or as a copy", async () => {
+    const rulebookId = await begin("nothing");
+    expect(await reason(runAct(world.runtime, draftRulebook, lead, { intakeId, from: null }))).toBe("already-done");
+    const page = await readView(world.runtime, rulebookPage, officer, { rulebookId });
+    expect(page?.problems.map((p) => p.code)).toEqual(["nothing-asked"]);
+    await must(world, dropRulebook, officer, { rulebookId });
+    const copied = await begin();
+    expect((await readView(world.runtime, rulebookPage, officer, { rulebookId: copied }))?.differences).toEqual([]);
+    await must(world, dropRulebook, officer, { rulebookId: copied });
+  });
+
+  it("tell the second of two writers, whose text is not written over the first's", async () => {
+    const rulebookId = await begin();
+    expect(await must(world, editRulebook, officer, { rulebookId, edit: 1, body: stricter() })).toEqual({ edit: 2 });
+    expect(await reason(runAct(world.runtime, editRulebook, lead, { rulebookId, edit: 1, body: copy() }))).toBe(
+      "changed-meanwhile",
+    );
+    const page = await readView(world.runtime, rulebookPage, officer, { rulebookId });
+    expect(page?.differences.map((d) => `${d.change} ${d.area} ${d.key}`)).toEqual([
+      "added requirement cv",
+      "changed entry rule grade",
+      "changed fee handling",
+    ]);
+    expect(await reason(runAct(world.runtime, publishDraft, officer, { rulebookId, edit: 2 }))).toBe("not-yours");
+    expect(await reason(runAct(world.runtime, publishDraft, lead, { rulebookId, edit: 1 }))).toBe("changed-meanwhile");
+  });
+
+  it("show before publishing what would change for whom", async () => {
+    const { rows } = await world.runtime.pool.query<{ id: string }>("select id from rulebook where status = 'draft'");
+    const rulebookId = rows[0]?.id ?? "";
+    const { previewId } = await must(world, askPreview, officer, { rulebookId });
+    const mail = { send: async () => ({ result: "sent" as const }) };
+    await runJob({ runtime: world.runtime, mail, baseUrl: "" }, "preview-rulebook", { previewId });
+    const page = await readView(world.runtime, rulebookPage, officer, { rulebookId });
+    expect(page?.preview).toMatchObject({ total: 2, done: 2, stale: false });
+    const effects = page?.preview?.effects ?? [];
+    expect(effects.map((e) => [e.submitted, e.eligibility, e.findings, e.missing, e.due])).toEqual(
+      expect.arrayContaining([
+        [
+          true,
+          { before: "eligible", after: "not eligible" },
+          [{ key: "grade", before: "met", after: "not met" }],
+          { added: ["fee", "cv"], gone: [] },
+          { before: 0, after: 7000, currency: "EUR" },
+        ],
+        [
+          false,
+          { before: "eligible", after: "not eligible" },
+          [{ key: "grade", before: "met", after: "not met" }],
+          { added: ["cv"], gone: [] },
+          { before: 6000, after: 7000, currency: "EUR" },
+        ],
+      ]),
+    );
+    // Nothing has changed yet.
+    expect((await lookAt(world, sent.applicationId)).result.choices[0]?.eligibility).toBe("eligible");
+  });
+
+  it("when published move the drafts with a notice, and leave what was submitted where it stands", async () => {
+    const { rows } = await world.runtime.pool.query<{ id: string }>("select id from rulebook where status = 'draft'");
+    const rulebookId = rows[0]?.id ?? "";
+    expect(await must(world, publishDraft, lead, { rulebookId, edit: 2, note: "Stricter." })).toEqual({ told: 1 });
+    expect(await reason(runAct(world.runtime, publishDraft, second, { rulebookId, edit: 2 }))).toBe("already-done");
+    expect(await published()).toEqual({ id: rulebookId, version: 2 });
+    const [moved, kept] = [await lookAt(world, draft.applicationId), await lookAt(world, sent.applicationId)];
+    expect(moved.loaded.facts.choices[0]?.rulebookId).toBe(rulebookId);
+    expect(kept.loaded.facts.choices[0]?.rulebookId).not.toBe(rulebookId);
+    expect(kept.result.choices[0]?.eligibility).toBe("eligible");
+    const mails = await world.runtime.pool.query<{ values: { changesEn: string } }>(
+      "select values from message where template = 'rulebook-changed'",
+    );
+    expect(mails.rows.map((m) => m.values.changesEn)).toEqual([
+      "+ Curriculum vitae\n· Grade 2.5 or better on our scale\n· Handling fee",
+    ]);
+    await must(world, reassessFiles, SYSTEM, { applicationIds: [draft.applicationId] });
+    expect((await lookAt(world, draft.applicationId)).result.fees[0]?.amount.minor).toBe(7000);
+    expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
+  });
+
+  it("take a submitted file over only by a lead officer, with a reason", async () => {
+    const input = { applicationId: sent.applicationId, choiceId: sent.choiceId, reason: "They asked for it." };
+    expect(await reason(runAct(world.runtime, moveToRulebook, officer, input))).toBe("not-yours");
+    await must(world, moveToRulebook, lead, input);
+    expect((await lookAt(world, sent.applicationId)).result.choices[0]?.eligibility).toBe("not eligible");
+    expect(await reason(runAct(world.runtime, moveToRulebook, lead, input))).toBe("already-done");
+    expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
+  });
+
+  it("that mean something else by a section of the same name cannot share a form", async () => {
+    const other = await world.runtime.pool.query<{ id: string }>(
+      "select i.id from intake i join programme p on p.id = i.programme_id where p.code = 'MTE'",
+    );
+    const body = copy();
+    const clash = {
+      ...body,
+      sections: body.sections.map((s) => (s.key === "english" ? { ...s, repeats: { min: 1, max: 2 } } : s)),
+    };
+    const outcome = await runAct(world.runtime, publishRulebook, SYSTEM, {
+      intakeId: other.rows[0]?.id ?? "",
+      body: clash,
+    });
+    expect(outcome).toMatchObject({
+      ok: false,
+      details: { fields: expect.arrayContaining(["section-repeats: english, MES"]) },
+    });
+  });
+});
