@@ -15,7 +15,7 @@ const IMPORT = /import \{([^}]*)\} from "antd";/u;
 
 /** The components that our own import; the provider has no looks. */
 function usedComponents(): readonly string[] {
-  const names = readdirSync(UI)
+  const names = readdirSync(UI, { recursive: true, encoding: "utf8" })
     .filter((name) => name.endsWith(".tsx"))
     .flatMap((name) => IMPORT.exec(readFileSync(path.join(UI, name), "utf8"))?.[1]?.split(",") ?? []);
   return [...new Set(names.map((name) => name.trim()))]

@@ -24,16 +24,24 @@ describe("the main screens", () => {
     expect(await jumpsOn(page)).toEqual([]);
   }
 
-  it.each(["/", "/sign-in", "/sign-up", "/lost-password", "/stand-in/tray", "/link/not-a-link-at-all", "/nowhere"])(
-    "%s, for a visitor",
-    async (path) => {
-      const person = await newPerson(browser);
-      await person.page.goto(path);
-      if (path === "/nowhere") person.complaints.length = 0; // the browser reports the 404 by itself
-      await check(person);
-      await person.context.close();
-    },
-  );
+  it.each([
+    "/",
+    "/programmes/MTE",
+    "/programmes/BMR/check",
+    "/programmes/compare?code=MES&code=MTE",
+    "/sign-in",
+    "/sign-up",
+    "/lost-password",
+    "/stand-in/tray",
+    "/link/not-a-link-at-all",
+    "/nowhere",
+  ])("%s, for a visitor", async (path) => {
+    const person = await newPerson(browser);
+    await person.page.goto(path);
+    if (path === "/nowhere") person.complaints.length = 0; // the browser reports the 404 by itself
+    await check(person);
+    await person.context.close();
+  });
 
   it("are watched: what pushes the page down is seen", async () => {
     const { page, context } = await newPerson(browser);
@@ -72,6 +80,33 @@ describe("the main screens", () => {
     await person.context.close();
   });
 
+  it("the lead officer's programmes and rulebooks", async () => {
+    const person = await newPerson(browser);
+    const { page } = person;
+    await signIn(person, "t.breen@merrow.example");
+    for (const path of [
+      "/office/programmes",
+      "/office/programmes/BHT",
+      "/office/programmes/new",
+      "/office/rulebooks",
+    ]) {
+      await page.goto(path);
+      await page.locator("h1").waitFor();
+      await check(person);
+    }
+    await page
+      .getByRole("row", { name: /Tidal Energy Systems/ })
+      .getByRole("link", { name: /version 1/ })
+      .click();
+    await page.getByRole("button", { name: "60 ECTS in engineering" }).click();
+    await page.getByText(/^The sum of ECTS over courses/).waitFor();
+    await check(person);
+    await page.getByRole("link", { name: "What it changed" }).click();
+    await page.getByText("There is no earlier version to compare with").waitFor();
+    await check(person);
+    await person.context.close();
+  });
+
   it("the administrator's people", async () => {
     const person = await newPerson(browser);
     await signIn(person, "m.castagnier@merrow.example");
@@ -81,6 +116,7 @@ describe("the main screens", () => {
   });
 
   const parts = [
+    "choices",
     "person",
     "citizenship",
     "education",
@@ -94,7 +130,7 @@ describe("the main screens", () => {
   ];
   it.each([
     ["a desk", { width: 1280, height: 800 }, parts],
-    ["a phone", PHONE, ["education", "courses", "documents", "review"]],
+    ["a phone", PHONE, ["choices", "education", "courses", "documents", "review"]],
   ])("the applicant's pages on %s", async (_, size, shown) => {
     const person = await newPerson(browser, size);
     const { page } = person;

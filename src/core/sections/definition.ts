@@ -69,7 +69,7 @@ export const fieldSchema = z.object({
 });
 export type Field = z.infer<typeof fieldSchema>;
 
-const CORE_KINDS = [
+export const CORE_KINDS = [
   "person",
   "contact",
   "citizenship",

@@ -1,0 +1,70 @@
+import Link from "next/link";
+import { notFound } from "next/navigation";
+import { webRuntime } from "../../../../runtime";
+import { formatDate } from "../../../../text/format";
+import { ConfirmPress } from "../../../../ui/confirm-press.client";
+import { RulebookEditor } from "../../../../ui/rulebook/editor.client";
+import { officeNow } from "../../../../views/office-now";
+import { rulebookPage } from "../../../../views/rulebooks";
+import { requireStaff, see } from "../../../request";
+import { storeDraft, throwAway } from "../rulebook.action";
+
+/** One rulebook: a draft to be written, or a published one to be read. */
+export default async function RulebookPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params;
+  const person = await requireStaff(`/office/rulebooks/${id}`, ["officer", "lead officer", "administrator"]);
+  const page = await see(rulebookPage, person.actor, { rulebookId: id });
+  if (!page) notFound();
+  const { set } = await officeNow((await webRuntime()).pool);
+  const isDraft = page.status === "draft";
+  return (
+    <div className="office-sheet wide rulebook-sheet">
+      <p>
+        <Link href="/office/rulebooks">Rulebooks</Link>
+      </p>
+      <div className="sheet-head">
+        <h1>
+          {page.award} {page.title.en}{" "}
+          <span className="quiet">
+            {page.code}, {formatDate("en", page.startsOn)} ·{" "}
+            {isDraft ? `draft of version ${page.version}` : `version ${page.version}, ${page.status}`}
+          </span>
+        </h1>
+        <span className="sheet-links">
+          {page.versions
+            .filter((v) => v.id !== page.id)
+            .slice(0, 4)
+            .map((v) => (
+              <Link key={v.id} href={`/office/rulebooks/${v.id}`}>
+                {v.status === "draft" ? "draft" : `version ${v.version}`}
+              </Link>
+            ))}
+          <a href={`/api/rulebooks/${id}`} download>
+            Export
+          </a>
+          <Link href={`/office/rulebooks/${id}/changes`} className="office-press">
+            {isDraft ? "Changes and publishing" : "What it changed"}
+          </Link>
+        </span>
+      </div>
+      <RulebookEditor
+        key={`${page.id}-${page.status}`}
+        first={page.body}
+        edit={page.edit}
+        writable={isDraft}
+        groups={set.groups.map((g) => ({ key: g.key, title: g.title.en }))}
+        office={{ scales: set.scales, tests: set.tests, areas: set.areas }}
+        titlesOf={page.factTitles}
+        store={storeDraft.bind(null, id)}
+      />
+      {isDraft ? (
+        <ConfirmPress
+          action={throwAway.bind(null, id)}
+          label="Throw the draft away"
+          question={`This throws away the draft of version ${page.version} of ${page.code} for good.`}
+          locale="en"
+        />
+      ) : null}
+    </div>
+  );
+}

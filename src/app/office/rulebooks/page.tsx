@@ -1,0 +1,106 @@
+import Link from "next/link";
+import { webRuntime } from "../../../runtime";
+import { formatDate, formatMoment } from "../../../text/format";
+import { officeNow } from "../../../views/office-now";
+import { type RulebookLine, rulebooks } from "../../../views/rulebooks";
+import { requireStaff, see } from "../../request";
+import { beginDraft } from "./rulebook.action";
+
+function Begin({ line, lines }: { line: RulebookLine; lines: readonly RulebookLine[] }) {
+  const others = lines.flatMap((l) =>
+    l.published ? [{ id: l.published.id, label: `${l.code} ${l.cycle}, version ${l.published.version}` }] : [],
+  );
+  return (
+    <form action={beginDraft} className="begin-draft">
+      <input type="hidden" name="intake" value={line.intakeId} />
+      <label>
+        <span className="hidden-text">Begin the draft of {line.code} from</span>
+        <select name="from" defaultValue={line.published?.id ?? ""}>
+          {line.published ? <option value={line.published.id}>its version {line.published.version}</option> : null}
+          <option value="">nothing</option>
+          {others
+            .filter((o) => o.id !== line.published?.id)
+            .map((o) => (
+              <option key={o.id} value={o.id}>
+                a copy of {o.label}
+              </option>
+            ))}
+        </select>
+      </label>
+      <button type="submit" className="link-button">
+        Begin a draft
+      </button>
+    </form>
+  );
+}
+
+/** The rulebooks of all starts: what is published, what is being drafted. */
+export default async function RulebooksPage() {
+  const person = await requireStaff("/office/rulebooks", ["officer", "lead officer", "administrator"]);
+  const lines = (await see(rulebooks, person.actor, {})) ?? [];
+  const { set } = await officeNow((await webRuntime()).pool);
+  return (
+    <div className="office-sheet wide">
+      <h1>Rulebooks</h1>
+      <p className="quiet">
+        A rulebook holds the sections, requirements, entry rules and fees of one start. A published one never changes:
+        draft the next version, see what it would change, then have it published by a lead officer.
+      </p>
+      {lines.length === 0 ? (
+        <p>
+          There is nothing to write rules for yet. <Link href="/office/programmes">Plan a programme with a start</Link>{" "}
+          first.
+        </p>
+      ) : (
+        <table className="plain-table">
+          <thead>
+            <tr>
+              <th>Programme</th>
+              <th>Begins</th>
+              <th>Published</th>
+              <th>Draft</th>
+              <th>Files</th>
+            </tr>
+          </thead>
+          <tbody>
+            {lines.map((line) => (
+              <tr key={line.intakeId}>
+                <td>
+                  <span className="serif">
+                    {line.award} {line.title.en}
+                  </span>{" "}
+                  <span className="quiet">{line.code}</span>
+                </td>
+                <td className="figures">{formatDate("en", line.startsOn)}</td>
+                <td>
+                  {line.published ? (
+                    <Link href={`/office/rulebooks/${line.published.id}`}>
+                      version {line.published.version}{" "}
+                      <span className="quiet">{formatMoment("en", line.published.at, set.zone)}</span>
+                    </Link>
+                  ) : (
+                    <strong>none</strong>
+                  )}
+                </td>
+                <td>
+                  {line.draft ? (
+                    <Link href={`/office/rulebooks/${line.draft.id}`}>
+                      draft{" "}
+                      <span className="quiet">
+                        {line.draft.by ? `${line.draft.by}, ` : ""}
+                        {formatMoment("en", line.draft.at, set.zone)}
+                      </span>
+                    </Link>
+                  ) : (
+                    <Begin line={line} lines={lines} />
+                  )}
+                </td>
+                <td className="figures">{line.files}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,137 @@
+import { CEFR } from "../rules/compare";
+import type { Comparison } from "../rules/condition";
+import { type Field, type FieldKind, factName } from "../sections/definition";
+import type { RulebookBody } from "./rulebook";
+
+/**
+ * The facts that a rule of this rulebook may read, each with its type, so that a builder offers only what exists and only
+ * comparisons that can be judged.
+ */
+export type FactType = "text" | "number" | "date" | "yesNo" | "pick" | "picks" | "level";
+
+export interface KnownFact {
+  /** `person.birthDate`; inside a list `it.level`. */
+  readonly name: string;
+  readonly type: FactType;
+  /** The title that the rulebook gives it; null for facts that everybody has. */
+  readonly title: string | null;
+  readonly options: readonly { readonly value: string; readonly title: string }[];
+  /** Where the values come from when they are no options: `country`, `language`, `area`, `scale`, `test`. */
+  readonly register: FieldKind | null;
+}
+
+export interface KnownList {
+  readonly name: string;
+  readonly title: string;
+  readonly facts: readonly KnownFact[];
+}
+
+export interface KnownFacts {
+  readonly scalars: readonly KnownFact[];
+  readonly lists: readonly KnownList[];
+}
+
+const TYPES: Readonly<Partial<Record<FieldKind, FactType>>> = {
+  date: "date",
+  yesNo: "yesNo",
+  agree: "yesNo",
+  whole: "number",
+  decimal: "number",
+  money: "number",
+  choice: "pick",
+  country: "pick",
+  language: "pick",
+  area: "pick",
+  scale: "pick",
+  test: "pick",
+  countries: "picks",
+  several: "picks",
+  ranked: "picks",
+};
+
+const REGISTERS: readonly FieldKind[] = ["country", "countries", "language", "area", "scale", "test"];
+/** Values that never become facts. */
+const NO_FACTS: readonly FieldKind[] = ["scores", "address", "links"];
+
+/** A pick whose options are all whole numbers (levels of a degree) is compared as a number, too. */
+function typeOf(field: Field): FactType {
+  const type = TYPES[field.kind] ?? "text";
+  const numbers = field.options && field.options.length > 0 && field.options.every((o) => /^\d+$/u.test(o.value));
+  return type === "pick" && numbers ? "number" : type;
+}
+
+function factOf(field: Field, name: string): readonly KnownFact[] {
+  if (field.seenBy !== "assessment" || NO_FACTS.includes(field.kind)) return [];
+  return [
+    {
+      name,
+      type: typeOf(field),
+      title: field.title.en,
+      options: (field.options ?? []).map((o) => ({ value: o.value, title: o.title.en })),
+      register: REGISTERS.includes(field.kind) ? field.kind : null,
+    },
+  ];
+}
+
+const given = (name: string, type: FactType, options: readonly string[] = []): KnownFact => ({
+  name,
+  type,
+  title: null,
+  options: options.map((value) => ({ value, title: value })),
+  register: null,
+});
+
+const MEASURE_TYPES = { grade: "number", level: "level", studyMonths: "number" } as const;
+
+/** @param groups the keys of the office's applicant groups */
+export function knownFacts(body: RulebookBody, groups: readonly string[]): KnownFacts {
+  const scalars = body.sections
+    .filter((s) => !s.repeats)
+    .flatMap((s) => s.fields.flatMap((f) => factOf(f, `${factName(s)}.${f.key}`)));
+  const measures = body.measures.map(
+    (m): KnownFact => ({
+      name: `measure.${m.key}`,
+      type: MEASURE_TYPES[m.kind],
+      title: m.title.en,
+      options: m.kind === "level" ? CEFR.map((value) => ({ value, title: value })) : [],
+      register: null,
+    }),
+  );
+  const lists = body.sections
+    .filter((s) => s.repeats)
+    .map((s): KnownList => {
+      const facts = s.fields.flatMap((f) => factOf(f, `it.${f.key}`));
+      const ects = s.core === "courses" ? [{ ...given("it.ects", "number"), title: "ECTS" }] : [];
+      return { name: factName(s), title: s.title.en, facts: [...facts, ...ects] };
+    });
+  return {
+    scalars: [
+      ...measures,
+      ...scalars,
+      given("group", "pick", groups),
+      given("start", "date"),
+      given("choice.campus", "text"),
+      given("choice.mode", "pick", ["full time", "part time"]),
+      given("choice.track", "text"),
+      given("choice.rank", "number"),
+      given("choice.answer", "pick", ["accepted", "declined"]),
+    ],
+    lists,
+  };
+}
+
+const ORDERED: readonly Comparison[] = ["atLeast", "atMost", "over", "under", "equals", "differs", "known"];
+const COMPARISONS_OF: Readonly<Record<FactType, readonly Comparison[]>> = {
+  text: ["equals", "differs", "known"],
+  number: ORDERED,
+  date: ORDERED,
+  level: ORDERED,
+  yesNo: ["equals", "known"],
+  pick: ["equals", "differs", "oneOf", "known"],
+  picks: ["includesOneOf", "known"],
+};
+
+/** The comparisons that can be judged for a fact of a type. */
+export function comparisonsFor(type: FactType): readonly Comparison[] {
+  return COMPARISONS_OF[type];
+}

@@ -1,0 +1,432 @@
+"use client";
+
+import { Button, InputNumber, Select } from "antd";
+import { comparisonsFor, type KnownFact } from "../../core/rulebook/facts";
+import type { Comparison, Condition, Limit } from "../../core/rules/condition";
+import { COMPARISON_WORDS } from "../../text/condition";
+import { type BuilderContext, LimitInput, titleOf } from "./limit-input.client";
+
+/** A condition put together as a sentence: words to choose from, only facts that exist, only comparisons that can be judged. */
+
+interface Props {
+  readonly context: BuilderContext;
+  readonly value: Condition;
+  /** The list whose entries are looked at, inside "where". */
+  readonly list: string | null;
+  readonly label: string;
+  readonly onChange: (next: Condition) => void;
+  readonly onRemove?: (() => void) | undefined;
+}
+
+type Shape = "all" | "any" | "not" | "atLeast" | "fact" | "some" | "count" | "sum";
+
+const SHAPES: readonly { readonly value: Shape; readonly label: string }[] = [
+  { value: "fact", label: "a fact" },
+  { value: "all", label: "all of these" },
+  { value: "any", label: "one of these" },
+  { value: "atLeast", label: "at least some of these" },
+  { value: "not", label: "not this" },
+  { value: "some", label: "an entry of a list" },
+  { value: "count", label: "the number of entries" },
+  { value: "sum", label: "a sum over a list" },
+];
+
+function shapeOf(condition: Condition): Shape {
+  if ("all" in condition) return "all";
+  if ("any" in condition) return "any";
+  if ("not" in condition) return "not";
+  if ("fact" in condition) return "fact";
+  if ("some" in condition) return "some";
+  if ("count" in condition) return "count";
+  return "sum" in condition ? "sum" : "atLeast";
+}
+
+function factsIn(context: BuilderContext, list: string | null): readonly KnownFact[] {
+  const own = list === null ? [] : (context.facts.lists.find((l) => l.name === list)?.facts ?? []);
+  return [...own, ...context.facts.scalars];
+}
+
+function firstLimit(fact: KnownFact, is: Comparison): Limit | undefined {
+  if (is === "known") return undefined;
+  if (is === "oneOf" || is === "includesOneOf") return [];
+  if (fact.type === "number") return 0;
+  if (fact.type === "yesNo") return true;
+  if (fact.type === "date") return { fact: "start" };
+  return fact.options[0]?.value ?? "";
+}
+
+/** What a new condition of a shape looks like; what stood there before goes into a group that is put around it. */
+function made(shape: Shape, context: BuilderContext, list: string | null, before: Condition | null): Condition {
+  const [fact] = factsIn(context, list);
+  const name = fact?.name ?? "start";
+  const is = fact ? (comparisonsFor(fact.type)[0] ?? "known") : "known";
+  const limit = fact ? firstLimit(fact, is) : undefined;
+  const leaf: Condition = { fact: name, is, ...(limit === undefined ? {} : { value: limit }) };
+  const inner = before ?? leaf;
+  const parts =
+    before && ("all" in before || "any" in before)
+      ? "all" in before
+        ? before.all
+        : before.any
+      : before && "of" in before && "atLeast" in before
+        ? before.of
+        : [inner];
+  const firstList = context.facts.lists[0];
+  const number = firstList?.facts.find((f) => f.type === "number");
+  switch (shape) {
+    case "all":
+      return { all: parts };
+    case "any":
+      return { any: parts };
+    case "atLeast":
+      return { atLeast: 1, of: parts };
+    case "not":
+      return { not: inner };
+    case "fact":
+      return leaf;
+    case "some":
+      return { some: firstList?.name ?? "", where: { all: [] } };
+    case "count":
+      return { count: firstList?.name ?? "", is: "atLeast", value: 1 };
+    case "sum":
+      return { sum: firstList?.name ?? "", of: number?.name.slice(3) ?? "", is: "atLeast", value: 1 };
+  }
+}
+
+function FactRow({ context, value, list, onChange }: Props & { value: Extract<Condition, { fact: string }> }) {
+  const all = factsIn(context, list);
+  const fact = all.find((f) => f.name === value.fact);
+  const comparisons = fact ? comparisonsFor(fact.type) : (["known"] as const);
+  const withLimit = (is: Comparison, limit: Limit | undefined): Condition => ({
+    fact: value.fact,
+    is,
+    ...(limit === undefined ? {} : { value: limit }),
+  });
+  return (
+    <>
+      <Select
+        size="small"
+        aria-label="Fact"
+        style={{ minWidth: 200 }}
+        status={fact ? "" : "error"}
+        disabled={context.disabled}
+        showSearch={{ optionFilterProp: "label" }}
+        value={fact ? value.fact : `${value.fact} (not asked for)`}
+        options={all.map((f) => ({ value: f.name, label: titleOf(f, list) }))}
+        onChange={(name: string) => {
+          const next = all.find((f) => f.name === name);
+          const is = next ? (comparisonsFor(next.type)[0] ?? "known") : "known";
+          const limit = next ? firstLimit(next, is) : undefined;
+          onChange({ fact: name, is, ...(limit === undefined ? {} : { value: limit }) });
+        }}
+      />
+      <Select
+        size="small"
+        aria-label="Comparison"
+        disabled={context.disabled || !fact}
+        value={value.is}
+        options={comparisons.map((c) => ({ value: c, label: COMPARISON_WORDS[c] }))}
+        onChange={(is: Comparison) => {
+          const many = (c: Comparison) => c === "oneOf" || c === "includesOneOf";
+          onChange(
+            withLimit(
+              is,
+              fact && many(is) === many(value.is) && is !== "known" && value.value !== undefined
+                ? value.value
+                : fact && firstLimit(fact, is),
+            ),
+          );
+        }}
+      />
+      {fact ? (
+        <LimitInput
+          fact={fact}
+          is={value.is}
+          value={value.value}
+          context={context}
+          onChange={(limit) => onChange(withLimit(value.is, limit))}
+        />
+      ) : null}
+    </>
+  );
+}
+
+function ListSelect({
+  context,
+  value,
+  onChange,
+}: {
+  context: BuilderContext;
+  value: string;
+  onChange: (name: string) => void;
+}) {
+  return (
+    <Select
+      size="small"
+      aria-label="List"
+      style={{ minWidth: 130 }}
+      disabled={context.disabled}
+      value={value}
+      options={context.facts.lists.map((l) => ({ value: l.name, label: l.title }))}
+      onChange={onChange}
+    />
+  );
+}
+
+const NUMBER: KnownFact = { name: "", type: "number", title: "", options: [], register: null };
+
+function Counted({
+  context,
+  value,
+  onChange,
+}: Props & { value: Extract<Condition, { count: string } | { sum: string }> }) {
+  const sum = "sum" in value ? value : null;
+  const name = sum ? sum.sum : "count" in value ? value.count : "";
+  const numbers = context.facts.lists.find((l) => l.name === name)?.facts.filter((f) => f.type === "number") ?? [];
+  return (
+    <>
+      {sum ? (
+        <Select
+          size="small"
+          aria-label="What is added up"
+          style={{ minWidth: 130 }}
+          disabled={context.disabled}
+          value={sum.of}
+          options={numbers.map((f) => ({ value: f.name.slice(3), label: titleOf(f, name) }))}
+          onChange={(of: string) => onChange({ ...sum, of })}
+        />
+      ) : null}
+      {sum ? <span>over</span> : null}
+      <ListSelect
+        context={context}
+        value={name}
+        onChange={(next) => {
+          const number = context.facts.lists.find((l) => l.name === next)?.facts.find((f) => f.type === "number");
+          const { is, value: limit } = value;
+          onChange(
+            sum ? { sum: next, of: number?.name.slice(3) ?? "", is, value: limit } : { count: next, is, value: limit },
+          );
+        }}
+      />
+      <Select
+        size="small"
+        aria-label="Comparison"
+        disabled={context.disabled}
+        value={value.is}
+        options={(["atLeast", "atMost", "over", "under", "equals"] as const).map((c) => ({
+          value: c,
+          label: COMPARISON_WORDS[c],
+        }))}
+        onChange={(is: Comparison) => onChange({ ...value, is })}
+      />
+      <LimitInput
+        fact={NUMBER}
+        is={value.is}
+        value={value.value}
+        context={context}
+        onChange={(limit) => onChange({ ...value, value: limit })}
+      />
+    </>
+  );
+}
+
+function Where({
+  context,
+  list,
+  where,
+  onChange,
+}: {
+  context: BuilderContext;
+  list: string;
+  where: Condition | undefined;
+  onChange: (next: Condition | undefined) => void;
+}) {
+  if (where === undefined || ("all" in where && where.all.length === 0))
+    return context.disabled ? null : (
+      <Button size="small" type="text" onClick={() => onChange(made("fact", context, list, null))}>
+        only those where …
+      </Button>
+    );
+  return (
+    <div className="condition-inner">
+      <span>where</span>
+      <ConditionBuilder
+        context={context}
+        value={where}
+        list={list}
+        label="where"
+        onChange={onChange}
+        onRemove={() => onChange(undefined)}
+      />
+    </div>
+  );
+}
+
+function Group({
+  context,
+  parts,
+  list,
+  joint,
+  onChange,
+}: {
+  context: BuilderContext;
+  parts: readonly Condition[];
+  /** The word that joins one part with the next. */
+  joint: "and" | "or" | "also";
+  list: string | null;
+  onChange: (next: readonly Condition[]) => void;
+}) {
+  return (
+    <div className="condition-inner">
+      {parts.map((part, i) => (
+        <ConditionBuilder
+          // biome-ignore lint/suspicious/noArrayIndexKey: a part of a rule has no other name than its place
+          key={i}
+          context={context}
+          value={part}
+          list={list}
+          label={`part ${i + 1}`}
+          onChange={(next) => onChange(parts.map((p, j) => (j === i ? next : p)))}
+          onRemove={() => onChange(parts.filter((_, j) => j !== i))}
+        />
+      ))}
+      {context.disabled ? null : (
+        <Button size="small" type="text" onClick={() => onChange([...parts, made("fact", context, list, null)])}>
+          {joint} …
+        </Button>
+      )}
+    </div>
+  );
+}
+
+export function ConditionBuilder(props: Props) {
+  const { context, value, list, label, onChange, onRemove } = props;
+  const shape = shapeOf(value);
+  return (
+    <fieldset className="condition" aria-label={label}>
+      <div className="condition-line">
+        <Select
+          size="small"
+          aria-label="Kind of condition"
+          className="condition-shape"
+          variant={shape === "fact" ? "borderless" : "outlined"}
+          disabled={context.disabled}
+          value={shape}
+          options={SHAPES.filter((s) => list === null || !["some", "count", "sum"].includes(s.value)).map((s) => ({
+            ...s,
+          }))}
+          onChange={(next: Shape) => onChange(made(next, context, list, value))}
+        />
+        {shape === "fact" && "fact" in value ? <FactRow {...props} value={value} /> : null}
+        {"of" in value && "atLeast" in value ? (
+          <InputNumber
+            size="small"
+            aria-label="How many"
+            min={1}
+            max={value.of.length}
+            disabled={context.disabled}
+            value={value.atLeast}
+            onChange={(n) => onChange({ ...value, atLeast: n ?? 1 })}
+          />
+        ) : null}
+        {"some" in value ? (
+          <ListSelect
+            context={context}
+            value={value.some}
+            onChange={(some) => onChange({ some, where: { all: [] } })}
+          />
+        ) : null}
+        {"count" in value || "sum" in value ? <Counted {...props} value={value} /> : null}
+        {onRemove && !context.disabled ? (
+          <Button size="small" type="text" aria-label={`Remove ${label}`} onClick={onRemove}>
+            ×
+          </Button>
+        ) : null}
+      </div>
+      {"all" in value ? (
+        <Group context={context} parts={value.all} list={list} joint="and" onChange={(all) => onChange({ all })} />
+      ) : null}
+      {"any" in value ? (
+        <Group context={context} parts={value.any} list={list} joint="or" onChange={(any) => onChange({ any })} />
+      ) : null}
+      {"of" in value && "atLeast" in value ? (
+        <Group
+          context={context}
+          parts={value.of}
+          list={list}
+          joint="also"
+          onChange={(of) => onChange({ ...value, of })}
+        />
+      ) : null}
+      {"not" in value ? (
+        <div className="condition-inner">
+          <ConditionBuilder
+            context={context}
+            value={value.not}
+            list={list}
+            label="not"
+            onChange={(not) => onChange({ not })}
+          />
+        </div>
+      ) : null}
+      {"some" in value ? (
+        <Where
+          context={context}
+          list={value.some}
+          where={value.where}
+          onChange={(where) => onChange({ some: value.some, where: where ?? { all: [] } })}
+        />
+      ) : null}
+      {"count" in value || "sum" in value ? (
+        <Where
+          context={context}
+          list={"count" in value ? value.count : value.sum}
+          where={value.where}
+          onChange={(where) => {
+            const { where: _old, ...rest } = value;
+            onChange(where ? { ...rest, where } : rest);
+          }}
+        />
+      ) : null}
+    </fieldset>
+  );
+}
+
+/** A condition that may be left out: "always", until somebody says when. */
+export function OptionalCondition({
+  context,
+  value,
+  list,
+  label,
+  always,
+  onChange,
+}: {
+  context: BuilderContext;
+  value: Condition | undefined;
+  list: string | null;
+  label: string;
+  always: string;
+  onChange: (next: Condition | undefined) => void;
+}) {
+  if (value === undefined)
+    return (
+      <p className="condition-none">
+        {always}{" "}
+        {context.disabled ? null : (
+          <Button size="small" onClick={() => onChange(made("fact", context, list, null))}>
+            only when …
+          </Button>
+        )}
+      </p>
+    );
+  return (
+    <ConditionBuilder
+      context={context}
+      value={value}
+      list={list}
+      label={label}
+      onChange={onChange}
+      onRemove={() => onChange(undefined)}
+    />
+  );
+}

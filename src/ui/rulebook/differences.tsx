@@ -1,0 +1,103 @@
+import type { Json } from "../../core/assessment/facts";
+import type { Difference } from "../../core/rulebook/compare";
+import { conditionSchema } from "../../core/rules/condition";
+import { conditionSentence } from "../../text/condition";
+import { formatMoney } from "../../text/format";
+import type { FactTitles } from "../../text/trace";
+import { AREA_WORDS } from "./words";
+
+/** A readable difference between two rulebooks: what was, what is. */
+const PART_WORDS: Readonly<Record<string, string>> = {
+  title: "title",
+  help: "help",
+  intro: "text above it",
+  required: "must be answered",
+  when: "asked when",
+  rule: "met when",
+  curable: "may still be met",
+  amounts: "amounts",
+  options: "answers",
+  neededBy: "needed by",
+  toSubmit: "to submit",
+  proof: "proof needed",
+  least: "at least",
+  most: "at most",
+  length: "length",
+  seenBy: "seen by",
+  kind: "kind",
+  count: "how many",
+};
+
+function isObject(value: Json): value is { readonly [key: string]: Json } {
+  return typeof value === "object" && value !== null && !Array.isArray(value);
+}
+
+/** A part's value in words: rules as sentences, texts in English, amounts as money. */
+function shown(part: string, value: Json, titles: FactTitles): string {
+  if (value === null) return "nothing";
+  if (typeof value === "boolean") return value ? "yes" : "no";
+  if (typeof value !== "object") return String(value);
+  const condition = ["when", "rule", "promise", "degree"].includes(part) ? conditionSchema.safeParse(value) : null;
+  if (condition?.success) return conditionSentence(condition.data, titles);
+  if (isObject(value) && typeof value.en === "string") return value.en;
+  if (part === "amounts" && Array.isArray(value))
+    return value
+      .map((a) =>
+        isObject(a)
+          ? `${String(a.group)} ${formatMoney("en", { minor: Number(a.minor), currency: "EUR" }).replace(" EUR", "")}`
+          : "",
+      )
+      .join(", ");
+  if (Array.isArray(value))
+    return (
+      value.map((v) => (isObject(v) ? shown("title", v.title ?? v.key ?? v, titles) : String(v))).join(", ") || "none"
+    );
+  if (isObject(value))
+    return Object.entries(value)
+      .map(([k, v]) => `${k}: ${shown(k, v, titles)}`)
+      .join(", ");
+  return "";
+}
+
+export function Differences({ differences, titles }: { differences: readonly Difference[]; titles: FactTitles }) {
+  if (differences.length === 0) return <p className="quiet">Nothing differs.</p>;
+  return (
+    <table className="plain-table differences">
+      <thead>
+        <tr>
+          <th>Part</th>
+          <th>What</th>
+          <th>Before</th>
+          <th>After</th>
+        </tr>
+      </thead>
+      <tbody>
+        {differences.flatMap((d) =>
+          d.change !== "changed"
+            ? [
+                <tr key={`${d.area} ${d.key}`} data-change={d.change}>
+                  <td>
+                    {AREA_WORDS[d.area]} <strong>{d.title.en || d.key}</strong>
+                  </td>
+                  <td colSpan={3}>{d.change}</td>
+                </tr>,
+              ]
+            : d.parts.map((p, i) => (
+                <tr key={`${d.area} ${d.key} ${p.part}`} data-change={d.change}>
+                  <td>
+                    {i === 0 ? (
+                      <>
+                        {AREA_WORDS[d.area]} <strong>{d.title.en || d.key}</strong>
+                      </>
+                    ) : null}
+                  </td>
+                  <td>{PART_WORDS[p.part] ?? p.part}</td>
+                  <td className="before">{shown(p.part, p.before, titles)}</td>
+                  <td>{shown(p.part, p.after, titles)}</td>
+                </tr>
+              )),
+        )}
+      </tbody>
+    </table>
+  );
+}

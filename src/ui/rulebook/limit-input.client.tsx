@@ -1,0 +1,158 @@
+"use client";
+
+import { DatePicker, Input, InputNumber, Select } from "antd";
+import dayjs from "dayjs";
+import type { ReferenceSet } from "../../core/office/reference-set";
+import type { KnownFact, KnownFacts } from "../../core/rulebook/facts";
+import type { Comparison, Limit } from "../../core/rules/condition";
+import { countryOptions, languageOptions } from "../../text/code-lists";
+import { factWord } from "../../text/trace";
+
+/** What a comparison is held against: an input that fits the type of the fact. */
+export interface BuilderContext {
+  readonly facts: KnownFacts;
+  readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
+  readonly disabled: boolean;
+}
+
+export const titleOf = (fact: KnownFact, list: string | null): string =>
+  fact.title ?? factWord(fact.name, {}, list ?? "it");
+
+function registerOptions(fact: KnownFact, office: BuilderContext["office"]): { value: string; label: string }[] {
+  switch (fact.register) {
+    case "country":
+    case "countries":
+      return countryOptions("en");
+    case "language":
+      return languageOptions("en");
+    case "area":
+      return office.areas.map((a) => ({ value: a.key, label: a.title.en }));
+    case "scale":
+      return office.scales.map((s) => ({ value: s.key, label: s.title.en }));
+    case "test":
+      return office.tests.map((t) => ({ value: t.key, label: t.title.en }));
+    default:
+      return fact.options.map((o) => ({ value: o.value, label: o.title }));
+  }
+}
+
+function DateLimit({
+  value,
+  facts,
+  disabled,
+  onChange,
+}: {
+  value: Limit | undefined;
+  facts: readonly KnownFact[];
+  disabled: boolean;
+  onChange: (limit: Limit) => void;
+}) {
+  const other = typeof value === "object" && !Array.isArray(value) ? value : null;
+  const dates = facts.filter((f) => f.type === "date");
+  return (
+    <>
+      <Select
+        size="small"
+        aria-label="Compared with"
+        disabled={disabled}
+        value={other ? other.fact : "day"}
+        options={[{ value: "day", label: "a day" }, ...dates.map((f) => ({ value: f.name, label: titleOf(f, null) }))]}
+        onChange={(picked: string) => onChange(picked === "day" ? "" : { fact: picked })}
+      />
+      {other ? (
+        <>
+          <InputNumber
+            size="small"
+            aria-label="Months after it, or before it if negative"
+            disabled={disabled}
+            value={other.plusMonths ?? 0}
+            onChange={(months) => onChange(months ? { fact: other.fact, plusMonths: months } : { fact: other.fact })}
+          />
+          <span>months after</span>
+        </>
+      ) : (
+        <DatePicker
+          size="small"
+          aria-label="Day"
+          disabled={disabled}
+          format={["D MMM YYYY", "YYYY-MM-DD"]}
+          value={typeof value === "string" && value !== "" ? dayjs(value) : null}
+          onChange={(day) => onChange(day ? day.format("YYYY-MM-DD") : "")}
+        />
+      )}
+    </>
+  );
+}
+
+export function LimitInput({
+  fact,
+  is,
+  value,
+  context,
+  onChange,
+}: {
+  fact: KnownFact;
+  is: Comparison;
+  value: Limit | undefined;
+  context: BuilderContext;
+  onChange: (limit: Limit) => void;
+}) {
+  const { disabled, office, facts } = context;
+  if (is === "known") return null;
+  const options = registerOptions(fact, office);
+  if (is === "oneOf" || is === "includesOneOf")
+    return (
+      <Select
+        size="small"
+        mode="multiple"
+        aria-label="Values"
+        style={{ minWidth: 220 }}
+        disabled={disabled}
+        maxTagCount={6}
+        showSearch={{ optionFilterProp: "label" }}
+        options={options}
+        value={Array.isArray(value) ? value : []}
+        onChange={(picked: string[]) => onChange(picked)}
+      />
+    );
+  if (fact.type === "yesNo")
+    return (
+      <Select
+        size="small"
+        aria-label="Value"
+        disabled={disabled}
+        value={value === true ? "yes" : "no"}
+        options={[
+          { value: "yes", label: "yes" },
+          { value: "no", label: "no" },
+        ]}
+        onChange={(picked: string) => onChange(picked === "yes")}
+      />
+    );
+  if (fact.type === "date")
+    return <DateLimit value={value} facts={facts.scalars} disabled={disabled} onChange={onChange} />;
+  if (options.length > 0)
+    return (
+      <Select
+        size="small"
+        aria-label="Value"
+        style={{ minWidth: 160 }}
+        disabled={disabled}
+        showSearch={{ optionFilterProp: "label" }}
+        options={options}
+        value={value === undefined ? null : String(value)}
+        onChange={(picked: string) => onChange(fact.type === "number" ? Number(picked) : picked)}
+      />
+    );
+  return (
+    <Input
+      size="small"
+      aria-label="Value"
+      style={{ width: 110 }}
+      inputMode={fact.type === "number" ? "decimal" : "text"}
+      disabled={disabled}
+      value={typeof value === "string" || typeof value === "number" ? String(value) : ""}
+      onChange={(e) => onChange(e.target.value)}
+    />
+  );
+}

@@ -1,0 +1,33 @@
+"use client";
+
+import { Button, Input } from "antd";
+import { useId, useState, useTransition } from "react";
+
+/** Publishes a draft, after saying exactly what happens. */
+export function PublishForm({
+  consequence,
+  publish,
+}: {
+  consequence: string;
+  publish: (note: string) => Promise<string | null>;
+}) {
+  const id = useId();
+  const [note, setNote] = useState("");
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  return (
+    <div className="publish-form">
+      <p>{consequence}</p>
+      <label htmlFor={id}>What this version is about (for colleagues)</label>
+      <Input id={id} value={note} maxLength={500} onChange={(e) => setNote(e.target.value)} />
+      <Button type="primary" loading={busy} onClick={() => begin(async () => setWrong(await publish(note)))}>
+        Publish it
+      </Button>
+      {wrong ? (
+        <p role="alert" className="wrong">
+          {wrong}
+        </p>
+      ) : null}
+    </div>
+  );
+}

@@ -1,0 +1,262 @@
+"use client";
+
+import { Button, Select } from "antd";
+import { MOMENTS, PROOF_LEVELS, type Requirement } from "../../core/requirements/definition";
+import { ConditionBuilder, OptionalCondition } from "./condition-builder.client";
+import {
+  EMPTY_WORDS,
+  type FormProps,
+  KeyBox,
+  Labelled,
+  NumberBox,
+  orNothing,
+  Pick,
+  plain,
+  put,
+  Words,
+} from "./part-fields.client";
+
+/** One thing that a file must have, of any kind. */
+const TO_SUBMIT = [
+  { value: "", label: "as needed" },
+  { value: "promised", label: "promised is enough" },
+  { value: "to check", label: "supplied" },
+  { value: "accepted", label: "accepted" },
+] as const;
+
+function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
+  const { disabled, body } = context;
+  switch (value.kind) {
+    case "sections":
+      return (
+        <Labelled label="Sections that answer it" wide>
+          {(id) => (
+            <Select
+              id={id}
+              mode="multiple"
+              disabled={disabled}
+              value={value.sections}
+              options={body.sections.map((s) => ({ value: s.key, label: s.title.en }))}
+              onChange={(next: string[]) => onChange({ ...value, sections: next })}
+            />
+          )}
+        </Labelled>
+      );
+    case "document": {
+      const lists = body.sections.filter((s) => s.repeats).map((s) => ({ value: s.key, label: s.title.en }));
+      const fields = body.sections.flatMap((s) =>
+        s.fields.map((f) => ({ value: `${s.key}.${f.key}`, label: `${s.title.en}: ${f.title.en}` })),
+      );
+      return (
+        <>
+          <Pick
+            label="Proof needed"
+            disabled={disabled}
+            value={value.proof}
+            options={plain(PROOF_LEVELS)}
+            onChange={(proof) => onChange({ ...value, proof })}
+          />
+          <Pick
+            label="Once for each entry of"
+            disabled={disabled}
+            value={value.perEntryOf ?? ""}
+            options={[{ value: "", label: "no list: once" }, ...lists]}
+            onChange={(of) => onChange(put(value, "perEntryOf", of === "" ? undefined : of))}
+          />
+          <Labelled label="Values that stand beside it when it is checked" wide>
+            {(id) => (
+              <Select
+                id={id}
+                mode="multiple"
+                disabled={disabled}
+                value={value.shows}
+                showSearch={{ optionFilterProp: "label" }}
+                options={fields}
+                onChange={(shows: string[]) => onChange({ ...value, shows })}
+              />
+            )}
+          </Labelled>
+          <fieldset className="plan-wide">
+            <legend>While nothing was supplied it counts as promised</legend>
+            <OptionalCondition
+              context={context}
+              value={value.promise}
+              list={null}
+              label="when it is promised"
+              always="never,"
+              onChange={(promise) => onChange(put(value, "promise", promise))}
+            />
+          </fieldset>
+          <fieldset className="plan-wide">
+            <legend>What must hold for it to be accepted</legend>
+            {value.checks.map((check, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a check is known by its place while it is typed
+              <div key={i} className="check-part">
+                <div className="plan-form">
+                  <Words
+                    label="In words"
+                    disabled={disabled}
+                    value={check.title}
+                    onChange={(title) =>
+                      onChange({ ...value, checks: value.checks.map((c, j) => (j === i ? { ...c, title } : c)) })
+                    }
+                  />
+                </div>
+                <ConditionBuilder
+                  context={context}
+                  value={check.rule}
+                  list={null}
+                  label="what must hold"
+                  onChange={(rule) =>
+                    onChange({ ...value, checks: value.checks.map((c, j) => (j === i ? { ...c, rule } : c)) })
+                  }
+                  onRemove={() => onChange({ ...value, checks: value.checks.filter((_, j) => j !== i) })}
+                />
+              </div>
+            ))}
+            {disabled ? null : (
+              <Button
+                size="small"
+                onClick={() =>
+                  onChange({
+                    ...value,
+                    checks: [
+                      ...value.checks,
+                      {
+                        key: `check${value.checks.length + 1}`,
+                        title: EMPTY_WORDS,
+                        rule: { fact: "start", is: "known" },
+                      },
+                    ],
+                  })
+                }
+              >
+                Add a check
+              </Button>
+            )}
+          </fieldset>
+        </>
+      );
+    }
+    case "reference": {
+      const roles =
+        body.sections.find((s) => s.core === "referees")?.fields.find((f) => f.key === "role")?.options ?? [];
+      return (
+        <>
+          <NumberBox
+            label="How many"
+            disabled={disabled}
+            value={value.count}
+            onChange={(count) => onChange({ ...value, count: count ?? 1 })}
+          />
+          <Pick
+            label="From somebody who"
+            disabled={disabled}
+            value={value.role}
+            options={[{ value: "any", label: "anybody" }, ...roles.map((o) => ({ value: o.value, label: o.title.en }))]}
+            onChange={(role) => onChange({ ...value, role })}
+          />
+        </>
+      );
+    }
+    case "fee":
+      return (
+        <Pick
+          label="Fee item"
+          disabled={disabled}
+          value={value.item}
+          options={body.fees.map((f) => ({ value: f.key, label: f.title.en }))}
+          onChange={(item) => onChange({ ...value, item })}
+        />
+      );
+  }
+}
+
+/** A requirement of another kind, with what both kinds share. */
+export function requirementOf(
+  kind: Requirement["kind"],
+  value: Pick<Requirement, "key" | "title" | "scope" | "neededBy">,
+): Requirement {
+  const { key, title, scope, neededBy } = value;
+  const shared = { key, title, scope, neededBy };
+  switch (kind) {
+    case "sections":
+      return { ...shared, kind, sections: [] };
+    case "document":
+      return { ...shared, kind, proof: "copy", checks: [], shows: [] };
+    case "reference":
+      return { ...shared, kind, count: 1, role: "any" };
+    case "fee":
+      return { ...shared, kind, item: "" };
+  }
+}
+
+export function RequirementPart({ context, value, onChange }: FormProps<Requirement>) {
+  const { disabled } = context;
+  return (
+    <div className="plan-form part-form">
+      <Words
+        label="Title"
+        disabled={disabled}
+        value={value.title}
+        onChange={(title) => onChange({ ...value, title })}
+      />
+      <Words
+        label="Help beside it"
+        long
+        disabled={disabled}
+        value={value.help ?? EMPTY_WORDS}
+        onChange={(help) => onChange(put(value, "help", orNothing(help)))}
+      />
+      <KeyBox disabled={disabled} value={value.key} onChange={(key) => onChange({ ...value, key })} />
+      <Pick
+        label="What it is"
+        disabled={disabled}
+        value={value.kind}
+        options={[
+          { value: "sections" as const, label: "sections to fill in" },
+          { value: "document" as const, label: "a document" },
+          { value: "reference" as const, label: "references" },
+          { value: "fee" as const, label: "a fee" },
+        ]}
+        onChange={(kind) => onChange(requirementOf(kind, value))}
+      />
+      <Pick
+        label="Asked"
+        disabled={disabled}
+        value={value.scope}
+        options={[
+          { value: "file" as const, label: "once for the application" },
+          { value: "choice" as const, label: "once for this choice" },
+        ]}
+        onChange={(scope) => onChange({ ...value, scope })}
+      />
+      <Pick
+        label="Needed by"
+        disabled={disabled}
+        value={value.neededBy}
+        options={plain(MOMENTS)}
+        onChange={(neededBy) => onChange({ ...value, neededBy })}
+      />
+      <Pick
+        label="To submit"
+        disabled={disabled}
+        value={value.toSubmit ?? ""}
+        options={TO_SUBMIT}
+        onChange={(least) => onChange(put(value, "toSubmit", least === "" ? undefined : least))}
+      />
+      <RequirementKind context={context} value={value} onChange={onChange} />
+      <fieldset className="plan-wide">
+        <legend>It is asked</legend>
+        <OptionalCondition
+          context={context}
+          value={value.when}
+          list={null}
+          label="when the requirement applies"
+          always="of everybody,"
+          onChange={(when) => onChange(put(value, "when", when))}
+        />
+      </fieldset>
+    </div>
+  );
+}

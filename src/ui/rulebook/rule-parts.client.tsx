@@ -1,0 +1,251 @@
+"use client";
+
+import { Checkbox, Input, InputNumber, Select } from "antd";
+import type { Measure, RulebookBody } from "../../core/rulebook/rulebook";
+import { ConditionBuilder, OptionalCondition } from "./condition-builder.client";
+import {
+  EMPTY_WORDS,
+  type FormProps,
+  KeyBox,
+  Labelled,
+  NumberBox,
+  Pick,
+  plain,
+  put,
+  Words,
+} from "./part-fields.client";
+
+/** Entry rules, the computed values that they read, and fees. */
+type EntryRule = RulebookBody["entryRules"][number];
+
+export function EntryRulePart({ context, value, onChange }: FormProps<EntryRule>) {
+  const { disabled } = context;
+  const { curable } = value;
+  return (
+    <div className="plan-form part-form">
+      <Words
+        label="In words"
+        disabled={disabled}
+        value={value.title}
+        onChange={(title) => onChange({ ...value, title })}
+      />
+      <KeyBox disabled={disabled} value={value.key} onChange={(key) => onChange({ ...value, key })} />
+      <fieldset className="plan-wide">
+        <legend>It is met when</legend>
+        <ConditionBuilder
+          context={context}
+          value={value.rule}
+          list={null}
+          label="the rule"
+          onChange={(rule) => onChange({ ...value, rule })}
+        />
+      </fieldset>
+      <div className="plan-wide">
+        <Checkbox
+          disabled={disabled}
+          checked={curable !== null}
+          onChange={(e) =>
+            onChange({ ...value, curable: e.target.checked ? { way: EMPTY_WORDS, possible: { all: [] } } : null })
+          }
+        >
+          It may still be met later, so an offer can be made on that condition
+        </Checkbox>
+      </div>
+      {curable ? (
+        <>
+          <Words
+            label="How"
+            disabled={disabled}
+            value={curable.way}
+            onChange={(way) => onChange({ ...value, curable: { ...curable, way } })}
+          />
+          <fieldset className="plan-wide">
+            <legend>That is possible when</legend>
+            <ConditionBuilder
+              context={context}
+              value={curable.possible}
+              list={null}
+              label="when it is possible"
+              onChange={(possible) => onChange({ ...value, curable: { ...curable, possible } })}
+            />
+          </fieldset>
+        </>
+      ) : null}
+    </div>
+  );
+}
+
+const EVERY_DEGREE = { all: [] } as const;
+
+export function MeasurePart({ context, value, onChange }: FormProps<Measure>) {
+  const { disabled, office } = context;
+  const shared = { key: value.key, title: value.title };
+  const make: Readonly<Record<Measure["kind"], () => Measure>> = {
+    grade: () => ({
+      ...shared,
+      kind: "grade",
+      degree: EVERY_DEGREE,
+      decimals: 1,
+      rounding: "truncate",
+      compare: "rounded",
+    }),
+    level: () => ({ ...shared, kind: "level", language: "en", tests: office.tests.map((t) => t.key) }),
+    studyMonths: () => ({ ...shared, kind: "studyMonths", language: "en", degree: EVERY_DEGREE }),
+  };
+  return (
+    <div className="plan-form part-form">
+      <Words
+        label="Title"
+        disabled={disabled}
+        value={value.title}
+        onChange={(title) => onChange({ ...value, title })}
+      />
+      <KeyBox disabled={disabled} value={value.key} onChange={(key) => onChange({ ...value, key })} />
+      <Pick
+        label="What is worked out"
+        disabled={disabled}
+        value={value.kind}
+        options={[
+          { value: "grade" as const, label: "the grade on our scale" },
+          { value: "level" as const, label: "the level of a language" },
+          { value: "studyMonths" as const, label: "months of study in a language" },
+        ]}
+        onChange={(kind) => onChange(make[kind]())}
+      />
+      {value.kind === "grade" ? (
+        <>
+          <NumberBox
+            label="Decimals"
+            disabled={disabled}
+            value={value.decimals}
+            onChange={(decimals) => onChange({ ...value, decimals: decimals ?? 1 })}
+          />
+          <Pick
+            label="Rounding"
+            disabled={disabled}
+            value={value.rounding}
+            options={plain(["truncate", "half_up", "half_even"] as const)}
+            onChange={(rounding) => onChange({ ...value, rounding })}
+          />
+          <Pick
+            label="Compared"
+            disabled={disabled}
+            value={value.compare}
+            options={plain(["rounded", "exact"] as const)}
+            onChange={(compare) => onChange({ ...value, compare })}
+          />
+        </>
+      ) : (
+        <Labelled label="Language">
+          {(id) => (
+            <Input
+              id={id}
+              maxLength={2}
+              disabled={disabled}
+              value={value.language}
+              onChange={(e) => onChange({ ...value, language: e.target.value })}
+            />
+          )}
+        </Labelled>
+      )}
+      {value.kind === "level" ? (
+        <Labelled label="Tests that count">
+          {(id) => (
+            <Select
+              id={id}
+              mode="multiple"
+              disabled={disabled}
+              value={value.tests}
+              options={office.tests.map((t) => ({ value: t.key, label: t.title.en }))}
+              onChange={(tests: string[]) => onChange({ ...value, tests })}
+            />
+          )}
+        </Labelled>
+      ) : (
+        <fieldset className="plan-wide">
+          <legend>Of degrees where</legend>
+          <ConditionBuilder
+            context={context}
+            value={value.degree}
+            list="degrees"
+            label="which degrees"
+            onChange={(degree) => onChange({ ...value, degree })}
+          />
+        </fieldset>
+      )}
+    </div>
+  );
+}
+
+type FeeItem = RulebookBody["fees"][number];
+const CENTS = 100;
+
+export function FeePart({ context, value, onChange }: FormProps<FeeItem>) {
+  const { disabled, groups } = context;
+  const minorOf = (group: string) => value.amounts.find((a) => a.group === group)?.minor ?? 0;
+  return (
+    <div className="plan-form part-form">
+      <Words
+        label="Title"
+        disabled={disabled}
+        value={value.title}
+        onChange={(title) => onChange({ ...value, title })}
+      />
+      <KeyBox disabled={disabled} value={value.key} onChange={(key) => onChange({ ...value, key })} />
+      <Pick
+        label="Charged"
+        disabled={disabled}
+        value={value.per}
+        options={[
+          { value: "file" as const, label: "once for the application" },
+          { value: "choice" as const, label: "for this choice" },
+        ]}
+        onChange={(per) => onChange({ ...value, per })}
+      />
+      <Labelled label="Currency">
+        {(id) => (
+          <Input
+            id={id}
+            maxLength={3}
+            disabled={disabled}
+            value={value.currency}
+            onChange={(e) => onChange({ ...value, currency: e.target.value.toUpperCase() })}
+          />
+        )}
+      </Labelled>
+      {groups.map((g) => (
+        <Labelled key={g.key} label={`Amount, ${g.title}`}>
+          {(id) => (
+            <InputNumber
+              id={id}
+              disabled={disabled}
+              min={0}
+              precision={2}
+              value={minorOf(g.key) / CENTS}
+              onChange={(amount) =>
+                onChange({
+                  ...value,
+                  amounts: groups.map(({ key }) => ({
+                    group: key,
+                    minor: key === g.key ? Math.round((amount ?? 0) * CENTS) : minorOf(key),
+                  })),
+                })
+              }
+            />
+          )}
+        </Labelled>
+      ))}
+      <fieldset className="plan-wide">
+        <legend>It is due</legend>
+        <OptionalCondition
+          context={context}
+          value={value.when}
+          list={null}
+          label="when the fee is due"
+          always="always,"
+          onChange={(when) => onChange(put(value, "when", when))}
+        />
+      </fieldset>
+    </div>
+  );
+}

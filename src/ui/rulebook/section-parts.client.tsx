@@ -1,0 +1,321 @@
+"use client";
+
+import { Button, Checkbox, Input } from "antd";
+import { CORE_KINDS, FIELD_KINDS, type Field, type Section } from "../../core/sections/definition";
+import { OptionalCondition } from "./condition-builder.client";
+import {
+  EMPTY_WORDS,
+  type FormProps,
+  KeyBox,
+  Labelled,
+  NumberBox,
+  orNothing,
+  Pick,
+  plain,
+  put,
+  Words,
+} from "./part-fields.client";
+import { FIELD_KIND_WORDS } from "./words";
+
+/** A section of the form, and one of its fields. */
+const SEEN_BY = [
+  { value: "assessment", label: "everybody who works on the file" },
+  { value: "office", label: "the admissions office only" },
+  { value: "finance", label: "finance only" },
+  { value: "figures", label: "figures only" },
+] as const;
+
+export function SectionPart({ context, value, onChange }: FormProps<Section>) {
+  const { disabled } = context;
+  return (
+    <div className="plan-form part-form">
+      <Words
+        label="Title"
+        disabled={disabled}
+        value={value.title}
+        onChange={(title) => onChange({ ...value, title })}
+      />
+      <Words
+        label="What stands above it"
+        long
+        disabled={disabled}
+        value={value.intro ?? EMPTY_WORDS}
+        onChange={(intro) => onChange(put(value, "intro", orNothing(intro)))}
+      />
+      <KeyBox disabled={disabled} value={value.key} onChange={(key) => onChange({ ...value, key })} />
+      <Pick
+        label="What Unvex knows it as"
+        disabled={disabled}
+        value={value.core ?? "own"}
+        options={[{ value: "own" as const, label: "a section of our own" }, ...plain(CORE_KINDS)]}
+        onChange={(core) => onChange({ ...value, core: core === "own" ? null : core })}
+      />
+      <Pick
+        label="Filled in"
+        disabled={disabled}
+        value={value.scope}
+        options={[
+          { value: "file" as const, label: "once for the application" },
+          { value: "choice" as const, label: "once for this choice" },
+        ]}
+        onChange={(scope) => onChange({ ...value, scope })}
+      />
+      <div className="plan-field">
+        <Checkbox
+          disabled={disabled}
+          checked={value.repeats !== undefined}
+          onChange={(e) => onChange(put(value, "repeats", e.target.checked ? { min: 1, max: 10 } : undefined))}
+        >
+          a list of entries
+        </Checkbox>
+      </div>
+      {value.repeats ? (
+        <>
+          <NumberBox
+            label="Entries, at least"
+            disabled={disabled}
+            value={value.repeats.min}
+            onChange={(min) => onChange({ ...value, repeats: { max: 10, ...value.repeats, min: min ?? 0 } })}
+          />
+          <NumberBox
+            label="Entries, at most"
+            disabled={disabled}
+            value={value.repeats.max}
+            onChange={(max) => onChange({ ...value, repeats: { min: 0, ...value.repeats, max: max ?? 1 } })}
+          />
+        </>
+      ) : null}
+      <fieldset className="plan-wide">
+        <legend>It is asked</legend>
+        <OptionalCondition
+          context={context}
+          value={value.when}
+          list={null}
+          label="when the section applies"
+          always="of everybody,"
+          onChange={(when) => onChange(put(value, "when", when))}
+        />
+      </fieldset>
+    </div>
+  );
+}
+
+function Options({
+  value,
+  disabled,
+  onChange,
+}: {
+  value: NonNullable<Field["options"]>;
+  disabled: boolean;
+  onChange: (next: NonNullable<Field["options"]>) => void;
+}) {
+  const change = (index: number, part: Partial<(typeof value)[number]>) =>
+    onChange(value.map((o, i) => (i === index ? { ...o, ...part } : o)));
+  return (
+    <fieldset className="plan-wide">
+      <legend>Answers to choose from</legend>
+      {value.map((option, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: an option is known by its place while it is typed
+        <div key={i} className="option-line">
+          <Input
+            size="small"
+            aria-label={`Answer ${i + 1}, stored as`}
+            disabled={disabled}
+            value={option.value}
+            onChange={(e) => change(i, { value: e.target.value })}
+          />
+          <Input
+            size="small"
+            aria-label={`Answer ${i + 1}, English`}
+            placeholder="English"
+            disabled={disabled}
+            value={option.title.en}
+            onChange={(e) => change(i, { title: { ...option.title, en: e.target.value } })}
+          />
+          <Input
+            size="small"
+            aria-label={`Answer ${i + 1}, French`}
+            placeholder="French"
+            disabled={disabled}
+            value={option.title.fr}
+            onChange={(e) => change(i, { title: { ...option.title, fr: e.target.value } })}
+          />
+          {disabled ? null : (
+            <Button
+              size="small"
+              type="text"
+              aria-label={`Remove answer ${i + 1}`}
+              onClick={() => onChange(value.filter((_, j) => j !== i))}
+            >
+              ×
+            </Button>
+          )}
+        </div>
+      ))}
+      {disabled ? null : (
+        <Button
+          size="small"
+          onClick={() => onChange([...value, { value: `answer${value.length + 1}`, title: EMPTY_WORDS }])}
+        >
+          Add an answer
+        </Button>
+      )}
+    </fieldset>
+  );
+}
+
+const WITH_OPTIONS: readonly Field["kind"][] = ["choice", "several", "ranked"];
+const WITH_LIMITS: readonly Field["kind"][] = [
+  "text",
+  "longText",
+  "name",
+  "whole",
+  "decimal",
+  "money",
+  "several",
+  "ranked",
+  "links",
+];
+
+export function FieldPart({ context, value, list, onChange }: FormProps<Field> & { list: string | null }) {
+  const { disabled, body } = context;
+  const lists = body.sections.filter((s) => s.repeats).map((s) => ({ value: s.key, label: s.title.en }));
+  const length = value.length;
+  return (
+    <div className="plan-form part-form">
+      <Words
+        label="Label"
+        disabled={disabled}
+        value={value.title}
+        onChange={(title) => onChange({ ...value, title })}
+      />
+      <Words
+        label="Help beside it"
+        disabled={disabled}
+        value={value.help ?? EMPTY_WORDS}
+        onChange={(help) => onChange(put(value, "help", orNothing(help)))}
+      />
+      <KeyBox disabled={disabled} value={value.key} onChange={(key) => onChange({ ...value, key })} />
+      <Pick
+        label="Kind"
+        disabled={disabled}
+        value={value.kind}
+        options={FIELD_KINDS.map((kind) => ({ value: kind, label: FIELD_KIND_WORDS[kind] }))}
+        onChange={(kind) => onChange({ ...value, kind })}
+      />
+      <Pick
+        label="Seen by"
+        disabled={disabled}
+        value={value.seenBy}
+        options={SEEN_BY}
+        onChange={(seenBy) => onChange({ ...value, seenBy })}
+      />
+      <div className="plan-field">
+        <Checkbox
+          disabled={disabled}
+          checked={value.required}
+          onChange={(e) => onChange({ ...value, required: e.target.checked })}
+        >
+          must be answered
+        </Checkbox>
+      </div>
+      {WITH_LIMITS.includes(value.kind) ? (
+        <>
+          <NumberBox
+            label="At least"
+            disabled={disabled}
+            value={value.least}
+            onChange={(least) => onChange(put(value, "least", least))}
+          />
+          <NumberBox
+            label="At most"
+            disabled={disabled}
+            value={value.most}
+            onChange={(most) => onChange(put(value, "most", most))}
+          />
+        </>
+      ) : null}
+      {value.kind === "statement" ? (
+        <>
+          <Pick
+            label="Counted in"
+            disabled={disabled}
+            value={length?.unit ?? "words"}
+            options={plain(["words", "characters"] as const)}
+            onChange={(unit) => onChange({ ...value, length: { most: 500, strict: true, ...length, unit } })}
+          />
+          <NumberBox
+            label="At least"
+            disabled={disabled}
+            value={length?.least}
+            onChange={(least) =>
+              onChange({
+                ...value,
+                length: put({ unit: "words" as const, most: 500, strict: true, ...length }, "least", least),
+              })
+            }
+          />
+          <NumberBox
+            label="At most"
+            disabled={disabled}
+            value={length?.most}
+            onChange={(most) =>
+              onChange({ ...value, length: { unit: "words", strict: true, ...length, most: most ?? 500 } })
+            }
+          />
+          <div className="plan-field">
+            <Checkbox
+              disabled={disabled}
+              checked={length?.strict ?? true}
+              onChange={(e) =>
+                onChange({ ...value, length: { unit: "words", most: 500, ...length, strict: e.target.checked } })
+              }
+            >
+              a limit, not a guide
+            </Checkbox>
+          </div>
+        </>
+      ) : null}
+      {value.kind === "money" ? (
+        <Labelled label="Currency">
+          {(id) => (
+            <Input
+              id={id}
+              maxLength={3}
+              disabled={disabled}
+              value={value.currency ?? ""}
+              onChange={(e) => onChange(put(value, "currency", e.target.value.toUpperCase() || undefined))}
+            />
+          )}
+        </Labelled>
+      ) : null}
+      {value.kind === "entry" ? (
+        <Pick
+          label="An entry of"
+          disabled={disabled}
+          value={value.of ?? ""}
+          options={lists}
+          onChange={(of) => onChange({ ...value, of })}
+        />
+      ) : null}
+      {WITH_OPTIONS.includes(value.kind) ? (
+        <Options
+          disabled={disabled}
+          value={value.options ?? []}
+          onChange={(options) => onChange({ ...value, options })}
+        />
+      ) : null}
+      <fieldset className="plan-wide">
+        <legend>It is asked</legend>
+        <OptionalCondition
+          context={context}
+          value={value.when}
+          list={list}
+          label="when the field applies"
+          always="always,"
+          onChange={(when) => onChange(put(value, "when", when))}
+        />
+      </fieldset>
+    </div>
+  );
+}

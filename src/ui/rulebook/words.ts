@@ -1,0 +1,71 @@
+import type { Area } from "../../core/rulebook/compare";
+import type { RulebookProblem } from "../../core/rulebook/problems";
+import type { FieldKind } from "../../core/sections/definition";
+
+/** The words of the rulebook pages, for the office. */
+export const FIELD_KIND_WORDS: Readonly<Record<FieldKind, string>> = {
+  text: "one line of text",
+  longText: "long text",
+  statement: "statement, counted",
+  name: "name",
+  date: "date",
+  country: "country",
+  countries: "citizenships or countries",
+  language: "language",
+  choice: "one of several answers",
+  several: "several answers to tick",
+  ranked: "answers in order of preference",
+  yesNo: "yes or no",
+  whole: "whole number",
+  decimal: "number with decimals",
+  money: "amount of money",
+  email: "e-mail address",
+  phone: "phone number",
+  address: "postal address",
+  links: "links",
+  entry: "an entry of another list",
+  institution: "school or university",
+  scale: "grade scale",
+  area: "subject area",
+  test: "test",
+  scores: "test scores",
+  agree: "statement to agree to",
+};
+
+export const AREA_WORDS: Readonly<Record<Area, string>> = {
+  section: "Section",
+  field: "Field",
+  requirement: "Requirement",
+  "entry rule": "Entry rule",
+  measure: "Computed value",
+  fee: "Fee",
+};
+
+/** What is wrong, and what to do about it. */
+export function problemSentence({ code, about }: RulebookProblem): string {
+  const [where = "", what = ""] = about.split(": ");
+  switch (code) {
+    case "unknown-fact":
+      return `“${where}” reads ${what}, which nobody is asked. Add the field, or choose another fact.`;
+    case "unknown-section":
+      return `“${where}” names the section ${what}, which is not there. Choose another.`;
+    case "unknown-field":
+      return `“${where}” shows ${what}, which is not there. Take it out.`;
+    case "unknown-fee":
+      return `“${where}” names a fee item that is not there. Add the item under Fees, or choose another.`;
+    case "unknown-role":
+      return `“${where}” wants a referee of the role ${what}, which the referees’ section does not offer.`;
+    case "duplicate-key":
+      return `The short name ${about} stands twice. Give one of the two another.`;
+    case "missing-text":
+      return `“${where}” has a text that is missing in ${what}.`;
+    case "no-options":
+      return `“${about}” has no answers to choose from. Add at least one.`;
+    case "nothing-asked":
+      return "Nothing is asked for yet. Add a section, and a requirement that it answers.";
+    case "never-met":
+      return `“${where}” can never be met: its conditions exclude each other.`;
+    case "contradicts":
+      return `“${where}” and “${what}” exclude each other: nobody can meet both.`;
+  }
+}

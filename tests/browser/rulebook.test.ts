@@ -1,0 +1,187 @@
+import type { Browser } from "playwright-core";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import {
+  choose,
+  goToApply,
+  newPerson,
+  openBrowser,
+  type Person,
+  pickDate,
+  pressAndAgree,
+  signIn,
+  untilSaved,
+} from "../support/browser";
+
+const DAY = 86_400_000;
+const dayFrom = (days: number): string =>
+  new Date(Date.now() + days * DAY)
+    .toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" })
+    .replace("Sept", "Sep");
+
+/** A programme of a kind that the demo does not have, from nothing to a submitted file, in the interface alone. */
+describe("a rulebook made from nothing", () => {
+  let browser: Browser;
+  let lead: Person;
+  let applicant: Person;
+  let number = "";
+
+  beforeAll(async () => {
+    browser = await openBrowser();
+    [lead, applicant] = await Promise.all([newPerson(browser), newPerson(browser)]);
+    await signIn(lead, "t.breen@merrow.example");
+  });
+  afterAll(() => browser.close());
+
+  it("begins with a programme, whose gaps are said field by field", async () => {
+    const { page } = lead;
+    await page.goto("/office/programmes");
+    await page.getByRole("link", { name: "New programme" }).click();
+    await page.getByLabel("Code").fill("svx");
+    await page.getByRole("button", { name: "Save the programme" }).click();
+    await page.getByText("Not saved: look at the marked fields.").waitFor();
+    await page.getByText("Write the title in French.").waitFor();
+    expect(await page.getByLabel("Code").inputValue()).toBe("SVX");
+    await page.getByLabel("Award").fill("Summer School");
+    await page.getByLabel("Title, English").fill("Seaweed and Vessels");
+    await page.getByLabel("Title, French").fill("Algues et navires");
+    await page.getByLabel("Description, English").fill("Three weeks at sea.");
+    await page.getByLabel("Description, French").fill("Trois semaines en mer.");
+    await choose(page, "Procedure", "Preparatory year");
+    await choose(page, "Level", "certificate");
+    await choose(page, "Campuses, the preset one first", "Inish Vell");
+    await page.keyboard.press("Escape");
+    await page.getByRole("button", { name: "Save the programme" }).click();
+    await page.getByText("Saved.", { exact: true }).waitFor();
+  });
+
+  it("gets a start and a round, on the office's clock", async () => {
+    const { page } = lead;
+    await page.goto("/office/programmes/SVX");
+    await pickDate(page, "Studies begin on", dayFrom(200));
+    await page.getByRole("button", { name: "Add the start" }).click();
+    await page.getByRole("heading", { name: /^Start on/ }).waitFor();
+    await page.getByText("Add a round").click();
+    await page.getByLabel("Round", { exact: true }).fill("1");
+    await pickDate(page, "Opens (Europe/Dublin)", `${dayFrom(-2)}, 09:00`);
+    await pickDate(page, "Closes, home group", `${dayFrom(20)}, 18:00`);
+    await page.getByRole("button", { name: "Add the round" }).click();
+    await page.getByText("Say when it closes for the overseas group.").waitFor();
+    await pickDate(page, "Closes, overseas group", `${dayFrom(20)}, 18:00`);
+    await page.getByRole("button", { name: "Add the round" }).click();
+    await page.getByRole("heading", { name: /Round 1 open · 0 drafts/ }).waitFor();
+  });
+
+  it("gets its form, its rules and its requirements, and says what still keeps it from being published", async () => {
+    const { page } = lead;
+    await page.goto("/office/rulebooks");
+    const row = page.getByRole("row", { name: /Seaweed and Vessels/ });
+    await row.getByRole("button", { name: "Begin a draft" }).click();
+    await page.getByText("Nothing is asked for yet.").waitFor();
+    await page.getByRole("button", { name: "+ Add a section" }).click();
+    await page.getByLabel("Title, English").fill("Time at sea");
+    await page.getByLabel("Title, French").fill("Temps en mer");
+    await page.getByLabel("Short name (for rules)").fill("sea");
+    await page.getByRole("button", { name: "+ Add a field" }).click();
+    await page.getByLabel("Label, English").fill("Weeks at sea");
+    await page.getByLabel("Label, French").fill("Semaines en mer");
+    await page.getByLabel("Short name (for rules)").fill("weeks");
+    await choose(page, "Kind", "whole number");
+    await page.getByRole("button", { name: "+ Add a requirement" }).click();
+    await page.getByLabel("Title, English").fill("Time at sea");
+    await page.getByLabel("Title, French").fill("Temps en mer");
+    await choose(page, "What it is", "sections to fill in");
+    await choose(page, "Sections that answer it", "Time at sea");
+    await page.keyboard.press("Escape");
+    await page.getByRole("button", { name: "+ Add an entry rule" }).click();
+    await page
+      .getByText(/has a text that is missing in French/)
+      .first()
+      .waitFor();
+    await page.getByLabel("In words, English").fill("Four weeks at sea");
+    await page.getByLabel("In words, French").fill("Quatre semaines en mer");
+    await choose(page, "Fact", "Weeks at sea");
+    await page.getByLabel("Value").fill("4");
+    await page.getByText("Weeks at sea is at least 4.").waitFor();
+    await page.getByText("Nothing keeps it from being published.").waitFor();
+    await page.getByText("Saved.", { exact: true }).waitFor();
+    // Taken back and done again, it stands as before.
+    await page.getByRole("button", { name: "Undo" }).click();
+    await page.getByText("Weeks at sea is at least 4.").waitFor({ state: "detached" });
+    await page.getByRole("button", { name: "Redo" }).click();
+    await page.getByText("Weeks at sea is at least 4.").waitFor();
+    await page.getByText("Saved.", { exact: true }).waitFor();
+  });
+
+  it("is published, after saying what that means", async () => {
+    const { page } = lead;
+    await page.getByRole("link", { name: "Changes and publishing" }).click();
+    await page.getByText(/Version 1 of SVX counts from now on/).waitFor();
+    await page.getByRole("button", { name: "Publish it" }).click();
+    await page.getByText(/version 1, published/).waitFor();
+  });
+
+  it("is found, checked, applied to and submitted by somebody who knows nothing of that", async () => {
+    const { page } = applicant;
+    await page.goto("/?q=seaweed");
+    await page.getByRole("link", { name: "Summer School Seaweed and Vessels" }).click();
+    await page.getByRole("link", { name: "Can I apply?" }).click();
+    await page.getByText("More answers are needed before this can be said.").waitFor();
+    await page.getByLabel("Weeks at sea").fill("3");
+    await page.getByLabel("Weeks at sea").press("Tab");
+    await page.getByText("By what you entered, an entry rule is not met.").waitFor();
+    await page.getByText(/Four weeks at sea/).click();
+    await page.getByText("Weeks at sea: 3; must be at least 4").waitFor();
+    await page.getByLabel("Weeks at sea").fill("6");
+    await page.getByLabel("Weeks at sea").press("Tab");
+    await page.getByText("By what you entered, all entry rules are met.").waitFor();
+    await page.getByRole("link", { name: "Apply, and take these answers along" }).click();
+    await page.getByLabel("E-mail").fill("nilufar.rahmonqulova@people.example");
+    await page.getByLabel("Password", { exact: true }).fill("tide-and-harbour");
+    await page.getByRole("button", { name: "Sign in" }).click();
+    await page.getByRole("button", { name: "Begin the application" }).click();
+    await page.waitForURL(/\/my\/\d\d-\d{5}$/);
+    number = page.url().split("/").at(-1) ?? "";
+    await page
+      .getByRole("link", { name: /^Time at sea/ })
+      .first()
+      .click();
+    expect(await page.getByLabel("Weeks at sea").inputValue()).toBe("6");
+    await page.getByLabel("Weeks at sea").fill("six");
+    await page.getByLabel("Weeks at sea").press("Tab");
+    await page.getByText("Write a number, for example 7.5.").waitFor();
+    await page.getByLabel("Weeks at sea").fill("7");
+    await page.getByLabel("Weeks at sea").press("Tab");
+    await untilSaved(page);
+    await page.goto(`/my/${number}`);
+    await pressAndAgree(page, "Submit");
+    await page
+      .getByText(/submitted/i)
+      .first()
+      .waitFor();
+  });
+
+  it("stands in the office's file with its finding", async () => {
+    const { page } = lead;
+    await page.goto(`/office/files/${number}`);
+    await page.getByText("Four weeks at sea").first().waitFor();
+    expect(await page.locator(".finding").first().innerText()).toMatch(/Met · Four weeks at sea/u);
+    await page.goto("/office/programmes/SVX");
+    await page.getByRole("heading", { name: /Round 1 open · 0 drafts, 1 submitted/ }).waitFor();
+  });
+
+  it("can be chosen in an order that the keyboard changes", async () => {
+    const { page } = applicant;
+    await goToApply(page, "MA Maritime Heritage");
+    await page.getByRole("button", { name: "Add it to my application" }).click();
+    await page.waitForURL(/\/my\/\d\d-\d{5}$/);
+    await page.goto(`${page.url()}/choices`);
+    const order = () => page.locator(".choice-head .code").allInnerTexts();
+    const before = await order();
+    expect(before.at(-1)).toBe("MMH");
+    await page.getByRole("button", { name: "MA Maritime Heritage one place up" }).click();
+    await page.getByText(/MA Maritime Heritage is now number/).waitFor();
+    await expect.poll(order).toEqual([...before.slice(0, -2), "MMH", before.at(-2)]);
+    await page.reload();
+    expect(await order()).toEqual([...before.slice(0, -2), "MMH", before.at(-2)]);
+  });
+});
