@@ -90,8 +90,11 @@ describe("a rulebook made from nothing", () => {
     await page.getByLabel("Title, English").fill("Time at sea");
     await page.getByLabel("Title, French").fill("Temps en mer");
     await choose(page, "What it is", "sections to fill in");
-    await choose(page, "Sections that answer it", "Time at sea");
-    await page.keyboard.press("Escape");
+    const answers = page.getByLabel("Sections that answer it", { exact: true });
+    await answers.click();
+    await answers.press("Enter");
+    await page.locator(".ant-select-selection-item", { hasText: "Time at sea" }).waitFor();
+    await answers.press("Escape");
     await page.getByRole("button", { name: "+ Add an entry rule" }).click();
     await page
       .getByText(/has a text that is missing in French/)

@@ -29,7 +29,7 @@ const common = {
 
 /** One thing that the file must have, by kind of what answers it. */
 export const requirementSchema = z.discriminatedUnion("kind", [
-  z.object({ ...common, kind: z.literal("sections"), sections: z.array(z.string()).min(1) }),
+  z.object({ ...common, kind: z.literal("sections"), sections: z.array(z.string()) }),
   z.object({
     ...common,
     kind: z.literal("document"),

@@ -29,6 +29,15 @@ describe("what keeps a rulebook from being published", () => {
       (b) => ({ fees: b.fees.map((f) => ({ ...f, title: { ...f.title, fr: " " } })) }),
       ["missing-text handling: French"],
     ],
+    [
+      "a requirement that no section answers",
+      (b) => ({
+        requirements: b.requirements.map((r) =>
+          r.kind === "sections" && r.key === "form" ? { ...r, sections: [] } : r,
+        ),
+      }),
+      ["no-sections form"],
+    ],
     ["a form that asks for nothing", () => ({ requirements: [] }), ["nothing-asked "]],
     [
       "a rule that nobody can meet",

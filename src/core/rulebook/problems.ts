@@ -16,6 +16,7 @@ export interface RulebookProblem {
     | "missing-text"
     | "no-options"
     | "nothing-asked"
+    | "no-sections"
     | "never-met"
     | "contradicts";
   /** The key of the part it is about, and what is wrong with it there. */
@@ -140,6 +141,7 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
       .map((name): RulebookProblem => ({ code: "unknown-fact", about: `${where}: ${name}` })),
   );
   const requirements = body.requirements.flatMap((r): readonly RulebookProblem[] => {
+    if (r.kind === "sections" && r.sections.length === 0) return [{ code: "no-sections", about: r.key }];
     if (r.kind === "sections")
       return r.sections
         .filter((s) => !sections.has(s))

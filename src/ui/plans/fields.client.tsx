@@ -135,15 +135,18 @@ export function MomentField({
   const id = useId();
   return (
     <Row {...row} id={id}>
-      <DatePicker
-        id={id}
-        value={value === "" ? null : dayjs(value)}
-        disabled={row.disabled ?? false}
-        status={row.wrong ? "error" : ""}
-        format={time ? MOMENT_FORMATS : DAY_FORMATS}
-        showTime={time ? { format: "HH:mm" } : false}
-        onChange={(next) => onChange(next ? next.format(time ? "YYYY-MM-DDTHH:mm" : "YYYY-MM-DD") : "")}
-      />
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: Enter takes the typed day and must not send the form */}
+      <div onKeyDown={(e) => (e.key === "Enter" ? e.preventDefault() : undefined)}>
+        <DatePicker
+          id={id}
+          value={value === "" ? null : dayjs(value)}
+          disabled={row.disabled ?? false}
+          status={row.wrong ? "error" : ""}
+          format={time ? MOMENT_FORMATS : DAY_FORMATS}
+          showTime={time ? { format: "HH:mm" } : false}
+          onChange={(next) => onChange(next ? next.format(time ? "YYYY-MM-DDTHH:mm" : "YYYY-MM-DD") : "")}
+        />
+      </div>
     </Row>
   );
 }

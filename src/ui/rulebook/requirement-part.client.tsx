@@ -34,6 +34,7 @@ function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
             <Select
               id={id}
               mode="multiple"
+              showSearch={{ optionFilterProp: "label" }}
               disabled={disabled}
               value={value.sections}
               options={body.sections.map((s) => ({ value: s.key, label: s.title.en }))}
@@ -68,9 +69,9 @@ function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
               <Select
                 id={id}
                 mode="multiple"
+                showSearch={{ optionFilterProp: "label" }}
                 disabled={disabled}
                 value={value.shows}
-                showSearch={{ optionFilterProp: "label" }}
                 options={fields}
                 onChange={(shows: string[]) => onChange({ ...value, shows })}
               />

@@ -154,6 +154,7 @@ export function MeasurePart({ context, value, onChange }: FormProps<Measure>) {
             <Select
               id={id}
               mode="multiple"
+              showSearch={{ optionFilterProp: "label" }}
               disabled={disabled}
               value={value.tests}
               options={office.tests.map((t) => ({ value: t.key, label: t.title.en }))}

@@ -61,6 +61,8 @@ export function problemSentence({ code, about }: RulebookProblem): string {
       return `“${where}” has a text that is missing in ${what}.`;
     case "no-options":
       return `“${about}” has no answers to choose from. Add at least one.`;
+    case "no-sections":
+      return `“${about}” names no section that answers it. Choose at least one.`;
     case "nothing-asked":
       return "Nothing is asked for yet. Add a section, and a requirement that it answers.";
     case "never-met":

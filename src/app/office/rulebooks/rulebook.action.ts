@@ -36,6 +36,8 @@ export async function storeDraft(
   const person = await actor();
   const outcome = await perform(editRulebook, person, { rulebookId, edit, body });
   if (outcome.ok) return outcome.value;
+  if (outcome.reason === "invalid-input")
+    return { refused: "Not saved yet: a value is not whole. Mend it, and everything is saved." };
   if (outcome.reason !== "changed-meanwhile" && outcome.reason !== "already-done")
     return { refused: refusedText(outcome) };
   const now = await see(rulebookPage, person, { rulebookId });
