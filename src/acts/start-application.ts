@@ -145,6 +145,6 @@ export const startApplication = defineAct({
       .returning({ id: choice.id });
     await ctx.emit(existing ? "add-choice" : "start-application", file.id, { choice: added?.id ?? null });
     await settle(ctx, file.id);
-    return done({ applicationId: file.id, number: file.number });
+    return done({ applicationId: file.id, number: file.number, choiceId: added?.id ?? "" });
   },
 });

@@ -120,7 +120,7 @@ describe("a rulebook made from nothing", () => {
     await page.getByRole("link", { name: "Changes and publishing" }).click();
     await page.getByText(/Version 1 of SVX counts from now on/).waitFor();
     await page.getByRole("button", { name: "Publish it" }).click();
-    await page.getByText(/version 1, published/).waitFor();
+    await page.getByRole("heading", { name: /version 1, published/ }).waitFor();
   });
 
   it("is found, checked, applied to and submitted by somebody who knows nothing of that", async () => {

@@ -10,7 +10,8 @@ import { webRuntime } from "../../../runtime";
 import { REFUSED_WORDS } from "../../../text/office";
 import type { RoundDraft } from "../../../ui/plans/drafts";
 import { officeNow } from "../../../views/office-now";
-import { perform, requirePerson } from "../../request";
+import { plans } from "../../../views/plans";
+import { perform, requirePerson, see } from "../../request";
 
 /** Null when it worked, else the sentence that says what to do. */
 type Said = string | null;
@@ -40,7 +41,8 @@ export async function storeIntake(
   intake: IntakeInput,
 ): Promise<Said> {
   const person = await actor();
-  if (known === null) {
+  const planned = await see(plans, person, { code: programme });
+  if (known === null && !planned?.cycles.includes(cycle)) {
     const made = await perform(saveCycle, person, {
       key: cycle,
       title: { en: `Entry ${cycle}`, fr: `Rentrée ${cycle}` },

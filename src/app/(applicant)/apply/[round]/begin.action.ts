@@ -34,12 +34,15 @@ export async function begin(form: FormData): Promise<void> {
     track: text("track"),
   });
   if (!outcome.ok) redirect(`/apply/${roundId}?refused=${outcome.reason}`);
-  const { applicationId, number } = outcome.value;
+  const { applicationId, number, choiceId } = outcome.value;
   const kept = keptAnswers(text("answers") ?? "[]");
-  if (kept.length > 0)
-    await perform(saveAnswers, actor, {
-      applicationId,
-      changes: kept.map((answer) => ({ ...answer, scope: "file", seen: 0 })),
-    });
+  // Section by section: what is no longer asked is left behind, and takes nothing else with it.
+  for (const section of new Set(kept.map((answer) => answer.section))) {
+    const own = kept.filter((answer) => answer.section === section);
+    const save = (scope: string) =>
+      perform(saveAnswers, actor, { applicationId, changes: own.map((answer) => ({ ...answer, scope, seen: 0 })) });
+    const saved = await save("file");
+    if (!saved.ok) await save(choiceId);
+  }
   redirect(`/my/${number}`);
 }
