@@ -47,7 +47,7 @@ function Counts({ effects }: { effects: readonly Effect[] }) {
 /** The files for which a draft would change something, counted and listed, before and after. */
 export function Effects({ page, begin }: { page: RulebookPage; begin: () => Promise<string | null> }) {
   const { preview } = page;
-  const effects = preview?.effects ?? [];
+  const effects = [...(preview?.effects ?? [])].sort((a, b) => a.number.localeCompare(b.number));
   return (
     <>
       <PreviewProgress
