@@ -1,13 +1,13 @@
 "use client";
 
 import { Button, InputNumber, Select } from "antd";
+import { factsIn, firstLimit, newCondition, type Shape, shapeOf } from "../../core/rulebook/building";
 import { comparisonsFor, type KnownFact } from "../../core/rulebook/facts";
 import type { Comparison, Condition, Limit } from "../../core/rules/condition";
 import { COMPARISON_WORDS } from "../../text/condition";
 import { type BuilderContext, LimitInput, titleOf } from "./limit-input.client";
 
 /** A condition put together as a sentence: words to choose from, only facts that exist, only comparisons that can be judged. */
-
 interface Props {
   readonly context: BuilderContext;
   readonly value: Condition;
@@ -17,8 +17,6 @@ interface Props {
   readonly onChange: (next: Condition) => void;
   readonly onRemove?: (() => void) | undefined;
 }
-
-type Shape = "all" | "any" | "not" | "atLeast" | "fact" | "some" | "count" | "sum";
 
 const SHAPES: readonly { readonly value: Shape; readonly label: string }[] = [
   { value: "fact", label: "a fact" },
@@ -31,70 +29,8 @@ const SHAPES: readonly { readonly value: Shape; readonly label: string }[] = [
   { value: "sum", label: "a sum over a list" },
 ];
 
-function shapeOf(condition: Condition): Shape {
-  if ("all" in condition) return "all";
-  if ("any" in condition) return "any";
-  if ("not" in condition) return "not";
-  if ("fact" in condition) return "fact";
-  if ("some" in condition) return "some";
-  if ("count" in condition) return "count";
-  return "sum" in condition ? "sum" : "atLeast";
-}
-
-function factsIn(context: BuilderContext, list: string | null): readonly KnownFact[] {
-  const own = list === null ? [] : (context.facts.lists.find((l) => l.name === list)?.facts ?? []);
-  return [...own, ...context.facts.scalars];
-}
-
-function firstLimit(fact: KnownFact, is: Comparison): Limit | undefined {
-  if (is === "known") return undefined;
-  if (is === "oneOf" || is === "includesOneOf") return [];
-  if (fact.type === "number") return 0;
-  if (fact.type === "yesNo") return true;
-  if (fact.type === "date") return { fact: "start" };
-  return fact.options[0]?.value ?? "";
-}
-
-/** What a new condition of a shape looks like; what stood there before goes into a group that is put around it. */
-function made(shape: Shape, context: BuilderContext, list: string | null, before: Condition | null): Condition {
-  const [fact] = factsIn(context, list);
-  const name = fact?.name ?? "start";
-  const is = fact ? (comparisonsFor(fact.type)[0] ?? "known") : "known";
-  const limit = fact ? firstLimit(fact, is) : undefined;
-  const leaf: Condition = { fact: name, is, ...(limit === undefined ? {} : { value: limit }) };
-  const inner = before ?? leaf;
-  const parts =
-    before && ("all" in before || "any" in before)
-      ? "all" in before
-        ? before.all
-        : before.any
-      : before && "of" in before && "atLeast" in before
-        ? before.of
-        : [inner];
-  const firstList = context.facts.lists[0];
-  const number = firstList?.facts.find((f) => f.type === "number");
-  switch (shape) {
-    case "all":
-      return { all: parts };
-    case "any":
-      return { any: parts };
-    case "atLeast":
-      return { atLeast: 1, of: parts };
-    case "not":
-      return { not: inner };
-    case "fact":
-      return leaf;
-    case "some":
-      return { some: firstList?.name ?? "", where: { all: [] } };
-    case "count":
-      return { count: firstList?.name ?? "", is: "atLeast", value: 1 };
-    case "sum":
-      return { sum: firstList?.name ?? "", of: number?.name.slice(3) ?? "", is: "atLeast", value: 1 };
-  }
-}
-
 function FactRow({ context, value, list, onChange }: Props & { value: Extract<Condition, { fact: string }> }) {
-  const all = factsIn(context, list);
+  const all = factsIn(context.facts, list);
   const fact = all.find((f) => f.name === value.fact);
   const comparisons = fact ? comparisonsFor(fact.type) : (["known"] as const);
   const withLimit = (is: Comparison, limit: Limit | undefined): Condition => ({
@@ -243,7 +179,7 @@ function Where({
 }) {
   if (where === undefined || ("all" in where && where.all.length === 0))
     return context.disabled ? null : (
-      <Button size="small" type="text" onClick={() => onChange(made("fact", context, list, null))}>
+      <Button size="small" type="text" onClick={() => onChange(newCondition("fact", context.facts, list, null))}>
         only those where …
       </Button>
     );
@@ -291,7 +227,11 @@ function Group({
         />
       ))}
       {context.disabled ? null : (
-        <Button size="small" type="text" onClick={() => onChange([...parts, made("fact", context, list, null)])}>
+        <Button
+          size="small"
+          type="text"
+          onClick={() => onChange([...parts, newCondition("fact", context.facts, list, null)])}
+        >
           {joint} …
         </Button>
       )}
@@ -315,7 +255,7 @@ export function ConditionBuilder(props: Props) {
           options={SHAPES.filter((s) => list === null || !["some", "count", "sum"].includes(s.value)).map((s) => ({
             ...s,
           }))}
-          onChange={(next: Shape) => onChange(made(next, context, list, value))}
+          onChange={(next: Shape) => onChange(newCondition(next, context.facts, list, value))}
         />
         {shape === "fact" && "fact" in value ? <FactRow {...props} value={value} /> : null}
         {"of" in value && "atLeast" in value ? (
@@ -413,7 +353,7 @@ export function OptionalCondition({
       <p className="condition-none">
         {always}{" "}
         {context.disabled ? null : (
-          <Button size="small" onClick={() => onChange(made("fact", context, list, null))}>
+          <Button size="small" onClick={() => onChange(newCondition("fact", context.facts, list, null))}>
             only when …
           </Button>
         )}

@@ -5,7 +5,8 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { ReferenceSet } from "../../core/office/reference-set";
 import { knownFacts } from "../../core/rulebook/facts";
 import { rulebookProblems } from "../../core/rulebook/problems";
-import { type RulebookBody, rulebookSchema } from "../../core/rulebook/rulebook";
+import { readRulebook } from "../../core/rulebook/read-rulebook";
+import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { factName, type Section } from "../../core/sections/definition";
 import { conditionSentence } from "../../text/condition";
 import { Outline, type Selected } from "./outline.client";
@@ -103,23 +104,6 @@ function Sentence({
   if (!rule) return null;
   const sentence = conditionSentence(rule.rule, titles);
   return <p className="rule-sentence">{`${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.`}</p>;
-}
-
-/** Reads a rulebook from a file: what is broken is said with the place. */
-async function readFile(file: File): Promise<{ readonly body: RulebookBody } | { readonly wrong: readonly string[] }> {
-  let json: unknown;
-  try {
-    json = JSON.parse(await file.text());
-  } catch (error) {
-    return { wrong: [`This file is no JSON: ${error instanceof Error ? error.message : "it cannot be read"}.`] };
-  }
-  const parsed = rulebookSchema.safeParse(json);
-  if (parsed.success) return { body: parsed.data };
-  return {
-    wrong: parsed.error.issues
-      .slice(0, 12)
-      .map((issue) => `${issue.path.join(" → ") || "The whole"}: ${issue.message}`),
-  };
 }
 
 /** A rulebook, to be read or, while it is a draft, to be written. Every change is kept by itself, and can be taken back. */
@@ -241,7 +225,7 @@ export function RulebookEditor({
                   const input = e.target;
                   const [file] = input.files ?? [];
                   if (!file) return;
-                  const read = await readFile(file);
+                  const read = readRulebook(await file.text());
                   input.value = "";
                   if ("wrong" in read) setBroken(read.wrong);
                   else {
