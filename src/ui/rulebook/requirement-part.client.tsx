@@ -2,6 +2,7 @@
 
 import { Button, Select } from "antd";
 import { MOMENTS, PROOF_LEVELS, type Requirement } from "../../core/requirements/definition";
+import { AppliesWhen } from "./applies-when.client";
 import { ConditionBuilder, OptionalCondition } from "./condition-builder.client";
 import {
   EMPTY_WORDS,
@@ -247,17 +248,15 @@ export function RequirementPart({ context, value, onChange }: FormProps<Requirem
         onChange={(least) => onChange(put(value, "toSubmit", least === "" ? undefined : least))}
       />
       <RequirementKind context={context} value={value} onChange={onChange} />
-      <fieldset className="plan-wide">
-        <legend>It is asked</legend>
-        <OptionalCondition
-          context={context}
-          value={value.when}
-          list={null}
-          label="when the requirement applies"
-          always="of everybody,"
-          onChange={(when) => onChange(put(value, "when", when))}
-        />
-      </fieldset>
+      <AppliesWhen
+        context={context}
+        legend="It is asked"
+        value={value}
+        list={null}
+        label="when the requirement applies"
+        always="of everybody,"
+        onChange={onChange}
+      />
     </div>
   );
 }

@@ -2,18 +2,9 @@
 
 import { Checkbox, Input, InputNumber, Select } from "antd";
 import type { Measure, RulebookBody } from "../../core/rulebook/rulebook";
-import { ConditionBuilder, OptionalCondition } from "./condition-builder.client";
-import {
-  EMPTY_WORDS,
-  type FormProps,
-  KeyBox,
-  Labelled,
-  NumberBox,
-  Pick,
-  plain,
-  put,
-  Words,
-} from "./part-fields.client";
+import { AppliesWhen } from "./applies-when.client";
+import { ConditionBuilder } from "./condition-builder.client";
+import { EMPTY_WORDS, type FormProps, KeyBox, Labelled, NumberBox, Pick, plain, Words } from "./part-fields.client";
 
 /** Entry rules, the computed values that they read, and fees. */
 type EntryRule = RulebookBody["entryRules"][number];
@@ -236,17 +227,15 @@ export function FeePart({ context, value, onChange }: FormProps<FeeItem>) {
           )}
         </Labelled>
       ))}
-      <fieldset className="plan-wide">
-        <legend>It is due</legend>
-        <OptionalCondition
-          context={context}
-          value={value.when}
-          list={null}
-          label="when the fee is due"
-          always="always,"
-          onChange={(when) => onChange(put(value, "when", when))}
-        />
-      </fieldset>
+      <AppliesWhen
+        context={context}
+        legend="It is due"
+        value={value}
+        list={null}
+        label="when the fee is due"
+        always="always,"
+        onChange={onChange}
+      />
     </div>
   );
 }

@@ -2,7 +2,7 @@
 
 import { Button, Checkbox, Input } from "antd";
 import { CORE_KINDS, FIELD_KINDS, type Field, type Section } from "../../core/sections/definition";
-import { OptionalCondition } from "./condition-builder.client";
+import { AppliesWhen } from "./applies-when.client";
 import {
   EMPTY_WORDS,
   type FormProps,
@@ -85,17 +85,15 @@ export function SectionPart({ context, value, onChange }: FormProps<Section>) {
           />
         </>
       ) : null}
-      <fieldset className="plan-wide">
-        <legend>It is asked</legend>
-        <OptionalCondition
-          context={context}
-          value={value.when}
-          list={null}
-          label="when the section applies"
-          always="of everybody,"
-          onChange={(when) => onChange(put(value, "when", when))}
-        />
-      </fieldset>
+      <AppliesWhen
+        context={context}
+        legend="It is asked"
+        value={value}
+        list={null}
+        label="when the section applies"
+        always="of everybody,"
+        onChange={onChange}
+      />
     </div>
   );
 }
@@ -305,17 +303,15 @@ export function FieldPart({ context, value, list, onChange }: FormProps<Field> &
           onChange={(options) => onChange({ ...value, options })}
         />
       ) : null}
-      <fieldset className="plan-wide">
-        <legend>It is asked</legend>
-        <OptionalCondition
-          context={context}
-          value={value.when}
-          list={list}
-          label="when the field applies"
-          always="always,"
-          onChange={(when) => onChange(put(value, "when", when))}
-        />
-      </fieldset>
+      <AppliesWhen
+        context={context}
+        legend="It is asked"
+        value={value}
+        list={list}
+        label="when the field applies"
+        always="always,"
+        onChange={onChange}
+      />
     </div>
   );
 }
