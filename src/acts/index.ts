@@ -9,6 +9,7 @@ import * as messages from "./messages";
 import * as payments from "./payments";
 import * as programmes from "./programmes";
 import { removeDocument } from "./remove-document";
+import * as reopening from "./reopen-sections";
 import * as requests from "./request-reference";
 import * as rounds from "./rounds";
 import { askPreview, reportPreview } from "./rulebook-previews";
@@ -62,6 +63,10 @@ export const ACTS = {
   reopenRound: rounds.reopenRound,
   reportMessage: messages.reportMessage,
   requestReference: requests.requestReference,
+  reopenSections: reopening.reopenSections,
+  sendCorrections: reopening.sendCorrections,
+  readCorrections: reopening.readCorrections,
+  endReopening: reopening.endReopening,
   returnEvidence: evidence.returnEvidence,
   saveAnswers,
   saveCycle: programmes.saveCycle,

@@ -134,7 +134,8 @@ export const askApplicant = defineFileAct({
   about: placeOf,
   run: async (ctx, file, input) => {
     const result = resultAt(file, input);
-    if (!result || !submitted(file, result)) return refuse("not-found");
+    // Sections are opened for correction instead: an answer cannot be supplied like a document.
+    if (!result || result.kind === "sections" || !submitted(file, result)) return refuse("not-found");
     const askId = await openAsk(ctx, file, placeOf(input), input.text, input.due);
     await mailApplicant(
       ctx,

@@ -26,6 +26,9 @@ export const TEMPLATES = [
   "extended",
   "rulebook-changed",
   "rulebook-moved",
+  "reopened",
+  "corrected",
+  "reopening-ended",
 ] as const;
 export type Template = (typeof TEMPLATES)[number];
 

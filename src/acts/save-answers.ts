@@ -4,7 +4,7 @@ import type { Json } from "../core/assessment/facts";
 import { actorKey } from "../core/rights/actor";
 import { checkValue, type ValueIssue } from "../core/sections/check-value";
 import type { Field, Section } from "../core/sections/definition";
-import { mayChange } from "../core/sections/lock";
+import { mayChange, reopenedOf } from "../core/sections/lock";
 import { COMPLETE_FIELD } from "../core/sections/typed-facts";
 import { answer, answerVersion } from "../db/schema";
 import { type ActContext, done, refuse } from "./act";
@@ -69,6 +69,14 @@ function findTarget(file: OpenFile, change: Pick<Change, "scope" | "section" | "
 
 function usedBy(file: OpenFile, section: string) {
   return file.facts.choices.filter((c) => file.rulebooks[c.rulebookId]?.body.sections.some((s) => s.key === section));
+}
+
+function reopenedAt(file: OpenFile, place: { scope: string; section: string }) {
+  const missing = () =>
+    file.assessment.requirements.some((r) =>
+      r.gaps.some((g) => g.scope === place.scope && g.section === place.section),
+    );
+  return file.facts.reopenings.length === 0 ? "none" : reopenedOf(file.facts, place, missing());
 }
 
 interface Stored {
@@ -139,7 +147,8 @@ function judge(file: OpenFile, state: FormState, change: Change, writes: Map<str
   const place = key(change);
   const current = state.stored.get(place);
   const empty = current === undefined || current.value === null || current.value === "";
-  if (!mayChange(change.scope, usedBy(file, change.section), empty)) return { state: "locked" };
+  if (!mayChange(change.scope, usedBy(file, change.section), empty, reopenedAt(file, change)))
+    return { state: "locked" };
   const test = file.facts.answers.find(
     (a) => a.scope === change.scope && a.section === change.section && a.entry === change.entry && a.field === "test",
   )?.value;
@@ -185,7 +194,7 @@ async function removeEntry(
   file: OpenFile,
   place: { scope: string; section: string; entry: string },
 ): Promise<boolean> {
-  if (!mayChange(place.scope, usedBy(file, place.section), false)) return false;
+  if (!mayChange(place.scope, usedBy(file, place.section), false, reopenedAt(file, place))) return false;
   const where = and(
     eq(answer.applicationId, file.id),
     eq(answer.scope, place.scope),

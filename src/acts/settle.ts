@@ -62,11 +62,13 @@ async function settleCharges(ctx: ActContext, facts: FileFacts, assessment: Asse
 /** Puts answers that no longer apply aside, and wakes those that apply again. */
 async function settleDormant(ctx: ActContext, loaded: LoadedFile, office: Office): Promise<boolean> {
   const { facts, asleep, rulebooks, rounds } = loaded;
-  if (facts.choices.every((c) => c.submittedAt !== null || c.withdrawnAt !== null)) return false;
+  const reopened = facts.reopenings.some((r) => r.answeredAt === null);
+  if (!reopened && facts.choices.every((c) => c.submittedAt !== null || c.withdrawnAt !== null)) return false;
   const wrong = dormancyChanges(
     facts.answers,
     asleep,
     contexts(facts, new AnswerIndex(facts), rulebooks, rounds, office),
+    reopened,
   );
   if (wrong.length === 0) return false;
   const column = (name: "scope" | "section" | "entry" | "field") => wrong.map((a) => a[name]);

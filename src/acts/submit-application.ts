@@ -1,45 +1,12 @@
-import { and, eq, inArray, max } from "drizzle-orm";
+import { eq, inArray } from "drizzle-orm";
 import { z } from "zod";
-import { application, choice, evidence, submission } from "../db/schema";
-import { type ActContext, done, refuse } from "./act";
-import { defineFileAct, type OpenFile } from "./file-act";
+import { application, choice } from "../db/schema";
+import { done, refuse } from "./act";
+import { defineFileAct } from "./file-act";
 import { mailApplicant } from "./mail";
+import { writeSnapshot } from "./snapshot";
 
 const MISSING_SHOWN = 50;
-
-/** Writes the numbered version: which choices, which version of each answer, which documents. References only, never values. */
-async function snapshot(ctx: ActContext, file: OpenFile, choices: readonly string[]): Promise<number> {
-  const [last] = await ctx.db
-    .select({ no: max(submission.no) })
-    .from(submission)
-    .where(eq(submission.applicationId, file.id));
-  const no = (last?.no ?? 0) + 1;
-  const uploads = await ctx.db
-    .select({ id: evidence.uploadId })
-    .from(evidence)
-    .where(
-      and(
-        eq(evidence.applicationId, file.id),
-        inArray(
-          evidence.id,
-          file.facts.evidence.map((e) => e.id),
-        ),
-      ),
-    );
-  await ctx.db.insert(submission).values({
-    applicationId: file.id,
-    no,
-    at: ctx.now,
-    choices,
-    answers: file.facts.answers.map((a) => ({
-      place: `${a.scope}|${a.section}|${a.entry}|${a.field}`,
-      version: a.version,
-    })),
-    uploads: uploads.map((u) => u.id),
-    officeVersion: file.office.version,
-  });
-  return no;
-}
 
 /**
  * Submits choices. It knows no requirement by kind: the assessment says what is missing, and whether the round is open at the
@@ -64,7 +31,7 @@ export const submitApplication = defineFileAct({
       });
     const missing = wanted.flatMap((c) => c.missing.map((m) => `${m.scope}|${m.requirement}|${m.entry}`));
     if (missing.length > 0) return refuse("not-complete", { missing: [...new Set(missing)].slice(0, MISSING_SHOWN) });
-    const no = await snapshot(ctx, file, choiceIds);
+    const no = await writeSnapshot(ctx, file, choiceIds);
     await ctx.db.update(choice).set({ submittedAt: ctx.now }).where(inArray(choice.id, choiceIds));
     if (file.facts.application.groupAtSubmission === null)
       await ctx.db

@@ -102,6 +102,11 @@ select json_build_object(
     "ask x where x.application_id = a.id",
     "x.asked_at, x.id",
   )},
+  'reopenings', ${list(
+    `json_build_object('id', x.id, 'sections', x.sections, 'openedAt', ${iso("x.opened_at")}, 'due', x.due, 'answeredAt', ${iso("x.answered_at")}, 'readAt', ${iso("x.read_at")})`,
+    "reopening x where x.application_id = a.id and x.ended_at is null",
+    "x.opened_at, x.id",
+  )},
   'turns', ${list(`json_build_object('turn', x.turn, 'from', ${iso("x.at")})`, "turn_change x where x.application_id = a.id", "x.at")}
 ) as facts,
 ${answers("x.dormant")} as asleep,

@@ -88,6 +88,7 @@ export function sampleFile(profile: Profile, change: SampleChange = {}): FileFac
     references: [],
     charges: [],
     asks: [],
+    reopenings: [],
     turns: [],
     ...change.facts,
   };

@@ -93,6 +93,22 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "app.groupOpen": "Votre groupe est connu dès que vous indiquez nationalité et résidence.",
   "app.asked": "Nous vous demandons",
   "app.askedUntil": "jusqu’au {date}",
+  "reopened.title": "À corriger",
+  "reopened.until":
+    "Nous avons rouvert ces parties. Corrigez-les et envoyez-les avant le {date}; ce que vous avez déposé reste lisible tel quel.",
+  "reopened.here":
+    "Nous avons rouvert cette partie. Vos changements sont enregistrés aussitôt et comptent dès que vous les avez envoyés.",
+  "reopened.send": "Envoyer les parties corrigées",
+  "reopened.sendAsk":
+    "Vous confirmez que les réponses sont exactes. Les parties corrigées forment un nouveau dépôt numéroté et sont refermées.",
+  "reopened.missing":
+    "{count, plural, one {Une réponse manque avant l’envoi :} other {# réponses manquent avant l’envoi :}}",
+  "submissions.title": "Ce que vous avez déposé",
+  "submissions.no": "Dépôt {no}",
+  "submissions.same": "Aucune réponse ne diffère du précédent.",
+  "changed.answer": "Réponse",
+  "changed.before": "Avant",
+  "changed.after": "Maintenant",
   "app.readOnly": "Cette partie a été envoyée et est close. Vous pouvez la lire.",
   "app.addOnly": "Cette partie a été envoyée avec un choix précédent. Vous pouvez la lire et la compléter.",
   "save.saved": "Enregistré à {time}",
@@ -218,6 +234,9 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "next.supply": "Vous fournissez : {title}.",
   "next.supply again": "Vous fournissez de nouveau : {title}, jusqu’au {due}.",
   "next.answer ask": "Vous répondez à notre demande, jusqu’au {due}.",
+  "next.correct":
+    "Vous corrigez {count, plural, one {la partie que nous avons rouverte} other {les # parties que nous avons rouvertes}} et {count, plural, one {l’envoyez} other {les envoyez}}, jusqu’au {due}.",
+  "next.read changes": "Nous lisons vos corrections. Vous n’avez rien à faire.",
   "next.name referee": "Vous nommez un référent et envoyez la demande.",
   "next.pay": "Vous payez : {title}.",
   "next.book payment": "Votre paiement est en route.",
@@ -318,6 +337,12 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "event.accept-evidence": "Nous avons accepté un document",
   "event.return-evidence": "Nous avons renvoyé un document",
   "event.ask-applicant": "Nous vous avons demandé quelque chose",
+  "event.change-choice": "Vous avez modifié un choix",
+  "event.arrange-choices": "Vous avez ordonné vos choix",
+  "event.extend-choice": "Nous vous avons accordé un délai",
+  "event.reopen-sections": "Nous avons rouvert des parties du formulaire",
+  "event.send-corrections": "Vous avez envoyé des parties corrigées",
+  "event.end-reopening": "Nous avons refermé les parties rouvertes",
   "event.release-decision": "Nous avons décidé",
   "event.answer-decision": "Vous avez répondu",
   "event.withdraw": "Vous avez retiré",
@@ -353,6 +378,15 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
     "Nous ne pouvons pas accepter ce document : {document}. {reasonText} {text}\n\nMerci de le fournir de nouveau jusqu’au {due} :\n\n{link}",
   "mail.asked.subject": "No {number} : nous vous demandons quelque chose",
   "mail.asked.body": "{document} : {text}\n\nMerci de répondre jusqu’au {due} :\n\n{link}",
+  "mail.reopened.subject": "No {number} : veuillez corriger votre candidature",
+  "mail.reopened.body":
+    "Nous avons rouvert ces parties de votre candidature : {sections}.\n\n{text}\n\nVeuillez les corriger et les envoyer avant le {due} :\n\n{link}",
+  "mail.corrected.subject": "No {number} : nous avons vos corrections",
+  "mail.corrected.body":
+    "Vos réponses corrigées sont arrivées. Elles forment le dépôt {no} de votre candidature :\n\n{link}",
+  "mail.reopening-ended.subject": "No {number} : plus rien à corriger",
+  "mail.reopening-ended.body":
+    "Nous avons refermé les parties rouvertes de votre candidature. Elle reste telle que vous l’avez déposée :\n\n{link}",
   "mail.decision-released.subject": "No {number} : nous avons décidé",
   "mail.decision-released.body": "Il y a une décision sur votre candidature. Lisez-la ici :\n\n{link}",
   "mail.answer-received.subject": "No {number} : votre réponse est arrivée",

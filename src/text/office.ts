@@ -23,6 +23,8 @@ export const REASON_WORDS: Readonly<Record<string, string>> = {
   supply: "To supply",
   "supply again": "Sent back to them",
   "answer ask": "Asked",
+  correct: "Sections to correct",
+  "read changes": "Corrections to read",
   "name referee": "To name a referee",
   "answer offer": "Offer to answer",
   prove: "Original to show",
@@ -66,6 +68,10 @@ export function stepDeed(step: Pick<Step, "kind" | "count"> & { readonly title?:
       return `supply ${title} again`;
     case "answer ask":
       return "answer what we asked";
+    case "correct":
+      return `correct ${count} opened ${count === 1 ? "section" : "sections"} and send them`;
+    case "read changes":
+      return "read what the applicant corrected";
     case "name referee":
       return "name a referee and send the request";
     case "pay":
@@ -140,6 +146,14 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "return-evidence": "sent back",
   "undo-judgement": "took the judgement back",
   "ask-applicant": "asked for",
+  "reopen-sections": "opened sections for correction",
+  "send-corrections": "sent corrected sections",
+  "read-corrections": "read the corrections",
+  "end-reopening": "took the opening of sections back",
+  "change-choice": "changed a choice",
+  "arrange-choices": "put the choices in order",
+  "extend-choice": "gave more time",
+  "move-to-rulebook": "moved a choice to the newest rulebook",
   "confirm-values": "confirmed values",
   "excuse-requirement": "excused",
   "prepare-decision": "prepared a decision",

@@ -147,7 +147,10 @@ export function FileWork({ data, me, askDay, acts }: Props) {
   useHotkeys(
     "q",
     () => setForm("ask"),
-    { enabled: place !== null && data.assessment.file.stage !== "preparing", preventDefault: true },
+    {
+      enabled: place !== null && requirement?.kind !== "sections" && data.assessment.file.stage !== "preparing",
+      preventDefault: true,
+    },
     [at, data],
   );
   useHotkeys("c", () => void confirmAll(), { enabled: shows.length > 0 && requirement?.standing === "accepted" }, [
@@ -255,9 +258,13 @@ export function FileWork({ data, me, askDay, acts }: Props) {
                   </p>
                 ) : (
                   <>
-                    <Button onClick={() => setForm("ask")}>
-                      Ask <span className="key">q</span>
-                    </Button>
+                    {requirement.kind === "sections" ? (
+                      <Button onClick={() => router.push("?show=form")}>Open sections for correction</Button>
+                    ) : (
+                      <Button onClick={() => setForm("ask")}>
+                        Ask <span className="key">q</span>
+                      </Button>
+                    )}
                     {["missing", "promised", "returned"].includes(requirement.standing) &&
                     (requirement.kind !== "fee" || me.lead) ? (
                       <Button onClick={excuse}>Excuse</Button>

@@ -173,6 +173,7 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
             {section.open === "all" ? null : (
               <p className="notice">{say(locale, section.open === "add" ? "app.addOnly" : "app.readOnly")}</p>
             )}
+            {section.reopened ? <p className="notice">{say(locale, "reopened.here")}</p> : null}
             {fitsGrid(section) ? (
               <EntryGrid context={context} entries={entries} onRemove={(entry) => takeOut(section, entry)} />
             ) : (

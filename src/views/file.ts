@@ -7,6 +7,7 @@ import { unconfirmed } from "../core/assessment/steps";
 import type { ReferenceSet } from "../core/office/reference-set";
 import { planOf } from "../core/rulebook/plan";
 import { type Field, factName, type Section } from "../core/sections/definition";
+import { reopenable } from "../core/sections/reopening";
 import { AnswerIndex } from "../core/sections/typed-facts";
 import type { LocalText } from "../core/text/local-text";
 import { type LoadedFile, loadFile } from "../db/load-file";
@@ -87,9 +88,22 @@ export interface FileData {
     readonly title: LocalText;
     readonly award: string;
     readonly start: string;
+    readonly round: string;
+    readonly campus: string | null;
+    readonly mode: string | null;
+    readonly track: LocalText | null;
+    readonly extendedTo: string | null;
     readonly submittedAt: string | null;
+    readonly withdrawnAt: string | null;
+    /** The version of the rulebook that it stands on, and the one that is published now. */
+    readonly rulebook: FileRulebook;
+    readonly newest: FileRulebook;
     readonly decision: FileDecision | null;
   }[];
+  /** Sections that were opened again, the oldest first; those taken back are not among them. */
+  readonly reopenings: readonly FileReopening[];
+  /** The sections that may be opened again. */
+  readonly reopenable: readonly { readonly scope: string; readonly section: string; readonly title: string }[];
   readonly values: readonly ClaimedValue[];
   readonly shows: Readonly<Record<string, readonly string[]>>;
   readonly sections: readonly { readonly key: string; readonly title: LocalText; readonly repeats: boolean }[];
@@ -127,6 +141,22 @@ export interface FileData {
   readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas" | "targets">;
 }
 
+interface FileRulebook {
+  readonly id: string;
+  readonly version: number;
+}
+
+export interface FileReopening {
+  readonly id: string;
+  readonly sections: readonly { readonly scope: string; readonly section: string }[];
+  readonly reason: string;
+  readonly due: string;
+  readonly openedAt: string;
+  readonly by: string;
+  readonly answeredAt: string | null;
+  readonly readAt: string | null;
+}
+
 export interface FileDecision {
   readonly kind: string;
   readonly reason: string | null;
@@ -145,6 +175,7 @@ interface Extras {
   email: string;
   officer: FileData["officer"];
   choices: FileData["choices"];
+  reopenings: FileReopening[];
   documents: FileDocument[];
   references: FileReference[];
   charges: FileData["charges"];
@@ -159,12 +190,20 @@ const rowsOf = (object: string, from: string) => `coalesce((select json_agg(${ob
 const EXTRAS = `select n.name as name, p.email,
   (select json_build_object('id', o.id, 'name', o.name) from person o where o.id = a.officer_id) as officer,
   ${rowsOf(
-    `json_build_object('id', x.id, 'code', x.code, 'title', x.title, 'award', x.award, 'start', x.starts_on, 'submittedAt', x.submitted_at, 'decision', x.decision)`,
-    `select c.id, g.code, g.title, g.award, i.starts_on, c.submitted_at, (select json_build_object('kind', d.kind, 'reason', d.reason, 'conditions', d.conditions,
+    `json_build_object('id', x.id, 'code', x.code, 'title', x.title, 'award', x.award, 'start', x.starts_on, 'round', x.round, 'campus', x.campus, 'mode', x.mode,
+      'track', (select t->'title' from jsonb_array_elements(x.tracks) t where t->>'key' = x.track), 'extendedTo', x.extended_to, 'submittedAt', x.submitted_at, 'withdrawnAt', x.withdrawn_at,
+      'rulebook', json_build_object('id', x.rulebook_id, 'version', x.version),
+      'newest', (select json_build_object('id', n.id, 'version', n.version) from rulebook n where n.intake_id = x.intake_id and n.status = 'published'), 'decision', x.decision)`,
+    `select c.id, g.code, g.title, g.award, g.tracks, i.starts_on, r.key as round, c.campus, c.mode, c.track, c.extended_to, c.submitted_at, c.withdrawn_at, c.rulebook_id, c.intake_id, b.version, (select json_build_object('kind', d.kind, 'reason', d.reason, 'conditions', d.conditions,
        'preparedBy', (select name from person where id = d.prepared_by_id), 'preparedById', d.prepared_by_id, 'preparedAt', d.prepared_at, 'releasedBy', (select name from person where id = d.released_by_id),
        'releasedAt', d.released_at, 'answerBy', d.answer_by, 'answer', d.answer) from decision d where d.choice_id = c.id) as decision
-     from choice c join intake i on i.id = c.intake_id join programme g on g.id = i.programme_id where c.application_id = a.id order by c.rank`,
+     from choice c join intake i on i.id = c.intake_id join programme g on g.id = i.programme_id join round r on r.id = c.round_id join rulebook b on b.id = c.rulebook_id
+     where c.application_id = a.id order by c.rank`,
   )} as choices,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'sections', x.sections, 'reason', x.reason, 'due', x.due, 'openedAt', x.opened_at, 'by', x.name, 'answeredAt', x.answered_at, 'readAt', x.read_at)`,
+    "select o.*, w.name from reopening o join person w on w.id = o.opened_by_id where o.application_id = a.id and o.ended_at is null order by o.opened_at",
+  )} as reopenings,
   ${rowsOf(
     `json_build_object('evidenceId', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'uploadId', x.upload_id, 'name', x.name, 'pages', x.pages, 'mediaType', x.media_type, 'marks', x.marks,
       'suppliedAt', x.supplied_at, 'replacedAt', x.replaced_at, 'judgement', x.judgement, 'reason', x.reason, 'proof', x.proof, 'alsoIn', x.also)`,
@@ -259,6 +298,16 @@ function factTitles(loaded: LoadedFile): Readonly<Record<string, string>> {
   );
 }
 
+/** What a section is called in the office; one that belongs to a choice names its programme. */
+function titleAt({ facts, rulebooks }: LoadedFile, { scope, section }: { scope: string; section: string }): string {
+  const choices = facts.choices.filter((c) => scope === "file" || c.id === scope);
+  const found = choices
+    .flatMap((c) => rulebooks[c.rulebookId]?.body.sections ?? [])
+    .find((s) => s.key === section && (s.scope === "file") === (scope === "file"));
+  const title = found?.title.en ?? section;
+  return scope === "file" ? title : `${title} · ${choices[0]?.programme ?? ""}`;
+}
+
 async function readFile(ctx: ViewContext, id: string): Promise<FileData | null> {
   const office = await officeNow(ctx.pool);
   const loaded = await loadFile(ctx.pool, id);
@@ -276,8 +325,10 @@ async function readFile(ctx: ViewContext, id: string): Promise<FileData | null> 
       ),
     ),
   );
+  const campusOf = (key: string | null) => office.set.campuses.find((c) => c.key === key)?.title.en ?? key;
   return {
     ...extras,
+    choices: extras.choices.map((c) => ({ ...c, campus: campusOf(c.campus) })),
     id,
     number: loaded.facts.application.number,
     now: ctx.now.toISOString(),
@@ -293,6 +344,7 @@ async function readFile(ctx: ViewContext, id: string): Promise<FileData | null> 
       ]),
     ),
     sections: [...sections.values()],
+    reopenable: reopenable(loaded).map((place) => ({ ...place, title: titleAt(loaded, place) })),
     ruleFields: ruleFields(loaded),
     factTitles: factTitles(loaded),
     office: {

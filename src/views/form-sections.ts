@@ -1,9 +1,9 @@
 import type { ChoiceContext } from "../core/assessment/context";
-import type { Json } from "../core/assessment/facts";
+import type { FileFacts, Json } from "../core/assessment/facts";
 import type { Gap } from "../core/sections/completeness";
 import { applies, fieldsThatApply } from "../core/sections/completeness";
 import { type Field, factName, type Section } from "../core/sections/definition";
-import { type Openness, openness } from "../core/sections/lock";
+import { type Openness, openness, reopenedOf } from "../core/sections/lock";
 import { type AnswerIndex, COMPLETE_FIELD } from "../core/sections/typed-facts";
 import { joinSections } from "../core/sections/union";
 import type { LocalText } from "../core/text/local-text";
@@ -19,6 +19,8 @@ export interface FormSection {
   readonly fields: readonly Field[];
   readonly applies: boolean;
   readonly open: Openness;
+  /** Whether the office opened it again after submission. */
+  readonly reopened: boolean;
   readonly complete: boolean;
   readonly entries: readonly FormEntry[];
   readonly gaps: readonly { readonly entry: string; readonly field: string; readonly code: string }[];
@@ -110,10 +112,13 @@ export function formSections(
   index: AnswerIndex,
   live: readonly ChoiceContext[],
   gaps: readonly Gap[],
+  facts: Pick<FileFacts, "reopenings">,
 ): readonly FormSection[] {
   const all = askedSections(live);
   return all.map(({ section, scope, by }) => {
     const own = by.filter(({ context, section: s }) => applies(s.when, context.source));
+    const ownGaps = gaps.filter((g) => g.scope === scope && g.section === section.key);
+    const reopened = reopenedOf(facts, { scope, section: section.key }, ownGaps.length > 0);
     const ids = section.repeats ? index.entries(scope, section.key) : [""];
     return {
       key: section.key,
@@ -127,7 +132,9 @@ export function formSections(
       open: openness(
         scope,
         by.map(({ context }) => context.choice),
+        reopened,
       ),
+      reopened: reopened === "whole",
       complete: index.claim(scope, section.key, "", COMPLETE_FIELD) === true,
       entries: ids.map((id) => {
         const shown = new Set(
@@ -144,9 +151,7 @@ export function formSections(
           shown: section.fields.map((f) => f.key).filter((k) => shown.has(k)),
         };
       }),
-      gaps: gaps
-        .filter((g) => g.scope === scope && g.section === section.key)
-        .map(({ entry, field, code }) => ({ entry, field, code })),
+      gaps: ownGaps.map(({ entry, field, code }) => ({ entry, field, code })),
       programme: scope === "file" ? null : (by[0]?.context.choice.programme ?? null),
       named: namedEntries(section, all, index),
     };

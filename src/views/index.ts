@@ -11,6 +11,7 @@ import { referencePage } from "./reference-page";
 import { rulebookPage, rulebooks } from "./rulebooks";
 import { selfCheck } from "./self-check";
 import { staff } from "./staff";
+import { submissions } from "./submissions";
 import { turns } from "./turns";
 
 /** Every view there is: a test walks them with every role. */
@@ -30,6 +31,7 @@ export const VIEWS = {
   rulebooks,
   selfCheck,
   staff,
+  submissions,
   tray,
   turns,
 } as const;

@@ -68,6 +68,8 @@ export interface MyApplication {
     readonly text: string;
     readonly due: string;
   }[];
+  /** What the office opened again and the applicant has not yet sent. */
+  readonly reopening: { readonly reason: string; readonly due: string } | null;
   readonly choices: readonly {
     readonly id: string;
     readonly code: string;
@@ -119,6 +121,9 @@ const SHOWN_EVENTS = [
   "accept-evidence",
   "return-evidence",
   "ask-applicant",
+  "reopen-sections",
+  "send-corrections",
+  "end-reopening",
   "release-decision",
   "answer-decision",
   "withdraw",
@@ -150,6 +155,7 @@ interface Extras {
     | null;
   events: MyApplication["events"] | null;
   ranked: boolean;
+  reopening: MyApplication["reopening"];
 }
 
 const EXTRAS = `select
@@ -168,6 +174,7 @@ const EXTRAS = `select
        from decision d where d.choice_id = c.id)) order by c.rank)
    from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id join round r on r.id = c.round_id
    where c.application_id = $1) as choices,
+  (select json_build_object('reason', o.reason, 'due', o.due) from reopening o where o.application_id = $1 and o.answered_at is null and o.ended_at is null) as reopening,
   (select f.rules->'ranked' from application a join procedure f on f.id = a.procedure_id where a.id = $1) as ranked,
   (select json_agg(json_build_object('act', v.act, 'at', v.at) order by v.id) from event v where v.application_id = $1 and v.act = any($2::text[])) as events`;
 
@@ -217,6 +224,7 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
       index,
       live.length > 0 ? live : all,
       assessment.requirements.flatMap((r) => r.gaps),
+      loaded.facts,
     ),
     documents: assessment.requirements
       .filter((r) => r.kind === "document")
@@ -247,6 +255,7 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
     })),
     charges: extras?.charges ?? [],
     asks: extras?.asks ?? [],
+    reopening: extras?.reopening ?? null,
     choices,
     ranked: extras?.ranked ?? false,
     events: extras?.events ?? [],

@@ -93,6 +93,10 @@ const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   reportMessage: ONLY_SYSTEM,
   reportPreview: ONLY_SYSTEM,
   requestReference: OWNER,
+  reopenSections: OFFICERS,
+  sendCorrections: OWNER,
+  readCorrections: OFFICERS,
+  endReopening: OFFICERS,
   returnEvidence: OFFICERS,
   saveAnswers: OWNER,
   saveCycle: PLANNERS,
@@ -129,6 +133,7 @@ const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   rulebooks: ["officer", "officer elsewhere", "lead officer", "administrator"],
   selfCheck: ROLES,
   staff: ["administrator"],
+  submissions: ["owner", "officer", "lead officer"],
   tray: ONLY_SYSTEM,
   turns: ["officer", "officer elsewhere", "lead officer"],
 };
@@ -266,6 +271,15 @@ describe("rights", () => {
       removeDocument: { applicationId, evidenceId: await one("select id from evidence") },
       reportMessage: { messageId: randomUUID(), result: "sent" },
       requestReference: { applicationId, referee: ids.referee },
+      reopenSections: {
+        applicationId,
+        sections: [{ scope: "file", section: "person" }],
+        reason: "test",
+        due: "2026-12-10",
+      },
+      sendCorrections: { applicationId, true: true },
+      readCorrections: { applicationId },
+      endReopening: { applicationId },
       returnEvidence: { ...place, reason: "unreadable", due: "2026-12-10" },
       saveAnswers: {
         applicationId,
@@ -299,6 +313,7 @@ describe("rights", () => {
       plans: {},
       referencePage: {},
       staff: {},
+      submissions: { number },
       tray: {},
       turns: {},
     };

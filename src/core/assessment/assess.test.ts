@@ -264,6 +264,24 @@ describe("turn, next step and stage", () => {
     expect(kinds).toContain("applicant: supply again");
   });
 
+  it.each([
+    ["is open", null, null, "applicant: correct 2026-12-04"],
+    ["was sent", "2026-11-24T09:00:00.000Z", null, "office: read changes 2026-12-01"],
+    ["was read", "2026-11-24T09:00:00.000Z", "2026-11-24T10:00:00.000Z", null],
+  ] as const)("a correction that %s", (_, answeredAt, readAt, step) => {
+    const reopened = {
+      id: "o",
+      sections: [{ scope: "file", section: "person" }],
+      openedAt: SUBMITTED,
+      due: "2026-12-04" as PlainDate,
+      answeredAt: answeredAt as Instant | null,
+      readAt: readAt as Instant | null,
+    };
+    const { file } = of(person(), { submittedAt: SUBMITTED, facts: { reopenings: [reopened] } });
+    const own = file.owed.find((s) => s.kind === "correct" || s.kind === "read changes");
+    expect(own ? `${own.turn}: ${own.kind} ${own.due}` : null).toBe(step);
+  });
+
   it("a passport that ends too early is sent back, never refused for it", () => {
     const { requirements, choices } = of(person({ passportExpiry: "2027-11-30" }), {
       submittedAt: SUBMITTED,

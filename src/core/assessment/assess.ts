@@ -61,10 +61,14 @@ function roundState(context: ChoiceContext, office: Office, at: number): ChoiceR
   return at < accepts(context, office) ? "open" : "closed";
 }
 
-/** Complete: everything needed by review is accepted, excused or not needed, and no ask is open. */
+/** Complete: everything needed by review is accepted, excused or not needed, no ask is open, and no correction is awaited or unread. */
 function isComplete(choiceId: string, requirements: readonly RequirementResult[], facts: FileFacts): boolean {
   const own = requirements.filter((r) => r.choices.includes(choiceId) && reachedBy(r.neededBy, "review"));
-  return own.every(isSettled) && facts.asks.every((a) => a.answeredAt !== null);
+  return (
+    own.every(isSettled) &&
+    facts.asks.every((a) => a.answeredAt !== null) &&
+    facts.reopenings.every((r) => r.readAt !== null)
+  );
 }
 
 /** The exclusive end of the day by which a released offer asks for an answer; null while none is asked for. */

@@ -27,6 +27,7 @@ export interface FileFacts {
   readonly references: readonly ReferenceFact[];
   readonly charges: readonly ChargeFact[];
   readonly asks: readonly AskFact[];
+  readonly reopenings: readonly ReopeningFact[];
   /** Whose turn it was from when on, as recorded by the acts. */
   readonly turns: readonly { readonly turn: Turn; readonly from: Instant }[];
 }
@@ -125,6 +126,18 @@ export interface AskFact {
   readonly askedAt: Instant;
   readonly due: PlainDate;
   readonly answeredAt: Instant | null;
+}
+
+/** Sections that the office opened again after submission; one that was taken back is not among the facts. */
+export interface ReopeningFact {
+  readonly id: string;
+  readonly sections: readonly { readonly scope: string; readonly section: string }[];
+  readonly openedAt: Instant;
+  readonly due: PlainDate;
+  /** When the applicant sent the corrected sections. */
+  readonly answeredAt: Instant | null;
+  /** When an officer had read what was corrected. */
+  readonly readAt: Instant | null;
 }
 
 export const TURNS = ["office", "faculty", "applicant", "payment", "third party", "nobody"] as const;

@@ -19,6 +19,8 @@ export const STEP_KINDS = [
   "supply",
   "supply again",
   "answer ask",
+  "correct",
+  "read changes",
   "name referee",
   "pay",
   "book payment",

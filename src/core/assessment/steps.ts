@@ -204,6 +204,17 @@ function askSteps(input: StepInput): readonly Step[] {
     );
 }
 
+/** Sections that were opened again: the applicant corrects and sends them, then the office reads what changed. */
+function reopeningSteps(input: StepInput): readonly Step[] {
+  return input.facts.reopenings
+    .filter((r) => r.readAt === null)
+    .map((r) =>
+      r.answeredAt === null
+        ? step(input, "applicant", "correct", requireDay(r.due), { count: r.sections.length })
+        : step(input, "office", "read changes", target(input, r.answeredAt, input.office.set.targets.check)),
+    );
+}
+
 function draftStep(input: StepInput, result: ChoiceResult): Step {
   const count = result.missing.length;
   const kind = count === 0 ? "submit" : "fill";
@@ -242,7 +253,7 @@ export function owedSteps(input: StepInput): readonly Step[] {
   const confirming = confirmSteps(input);
   const steps = [
     ...input.requirements.filter(wanted).flatMap((r) => requirementStep(input, r)),
-    ...(live.length > 0 ? [...confirming, ...askSteps(input)] : []),
+    ...(live.length > 0 ? [...confirming, ...askSteps(input), ...reopeningSteps(input)] : []),
   ];
   for (const result of live) {
     const context = input.contexts.find((c) => c.choice.id === result.id);
@@ -256,7 +267,7 @@ export function owedSteps(input: StepInput): readonly Step[] {
 
 /** The office's own targets are always days; one that could not be worked out fell into a year without a calendar. */
 function lacksCalendar({ kind, due }: Step): boolean {
-  return due === null && (kind === "check" || kind === "confirm");
+  return due === null && ["check", "confirm", "read changes"].includes(kind);
 }
 
 /** The days on which the office's and the faculty's clock stood still, from the recorded turns. */

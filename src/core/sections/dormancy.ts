@@ -15,23 +15,31 @@ function wanted(answer: AnswerFact, using: readonly ChoiceContext[]): boolean {
   });
 }
 
+/** What a submitted choice uses is locked with it and stays as it was, unless the office opened sections again. */
+function lockedPlaces(submitted: readonly ChoiceContext[]): (answer: AnswerFact) => boolean {
+  const sections = new Set(submitted.flatMap((c) => c.rulebook.body.sections.map((s) => s.key)));
+  const choices = new Set(submitted.map((c) => c.choice.id));
+  return ({ scope, section }) => (scope === "file" ? sections.has(section) : choices.has(scope));
+}
+
 /**
  * The answers that do not apply any more although they are awake, and those that sleep although they apply again. Sleeping
  * answers are kept, not submitted, and never enter the facts. One waking can wake the next: ask until nothing changes.
+ * @param reopened whether the office has opened sections of a submission again
  */
 export function dormancyChanges(
   awake: readonly AnswerFact[],
   asleep: readonly AnswerFact[],
   contexts: readonly ChoiceContext[],
+  reopened: boolean,
 ): readonly AnswerFact[] {
   const live = contexts.filter((c) => c.choice.withdrawnAt === null);
-  const submitted = live.filter((c) => c.choice.submittedAt !== null);
+  const submitted = reopened ? [] : live.filter((c) => c.choice.submittedAt !== null);
   if (submitted.length === live.length) return [];
-  // What a submitted choice uses is locked with it and stays as it was.
-  const locked = new Set(submitted.flatMap((c) => c.rulebook.body.sections.map((s) => s.key)));
+  const isLocked = lockedPlaces(submitted);
   const isWrong = (answer: AnswerFact, sleeps: boolean): boolean => {
     const using = live.filter((c) => answer.scope === "file" || answer.scope === c.choice.id);
-    if (using.length === 0 || (answer.scope === "file" && locked.has(answer.section))) return false;
+    if (using.length === 0 || isLocked(answer)) return false;
     return wanted(answer, using) === sleeps;
   };
   return [...awake.filter((a) => isWrong(a, false)), ...asleep.filter((a) => isWrong(a, true))];

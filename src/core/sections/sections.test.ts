@@ -12,7 +12,7 @@ import type { Fact, FactSource } from "../rules/fact";
 import { sectionGaps } from "./completeness";
 import { type Field, factName, type Section, sectionSchema } from "./definition";
 import { dormancyChanges } from "./dormancy";
-import { mayChange, openness } from "./lock";
+import { mayChange, openness, reopenedOf } from "./lock";
 import { AnswerIndex, isUnconfirmed, typedFacts } from "./typed-facts";
 
 const title = { en: "x", fr: "x" };
@@ -277,21 +277,48 @@ describe("a section is locked with what was submitted", () => {
   const sent = choice("b", { submittedAt: AT });
   const gone = choice("d", { submittedAt: AT, withdrawnAt: AT });
   it.each([
-    ["one draft", "file", [draft], "all"],
-    ["one submitted choice", "file", [sent], "none"],
-    ["a draft beside a submitted choice", "file", [draft, sent], "add"],
-    ["a draft beside a withdrawn one", "file", [draft, gone], "all"],
-    ["nobody who uses it", "file", [], "none"],
-    ["only a withdrawn choice", "file", [gone], "none"],
-    ["the draft's own answers", "a", [draft, sent], "all"],
-    ["the submitted choice's own answers", "b", [draft, sent], "none"],
-  ] as const)("%s: %s", (_, scope, usedBy, open) => expect(openness(scope, usedBy)).toBe(open));
+    ["one draft", "file", [draft], "none", "all"],
+    ["one submitted choice", "file", [sent], "none", "none"],
+    ["a draft beside a submitted choice", "file", [draft, sent], "none", "add"],
+    ["a draft beside a withdrawn one", "file", [draft, gone], "none", "all"],
+    ["nobody who uses it", "file", [], "none", "none"],
+    ["only a withdrawn choice", "file", [gone], "none", "none"],
+    ["the draft's own answers", "a", [draft, sent], "none", "all"],
+    ["the submitted choice's own answers", "b", [draft, sent], "none", "none"],
+    ["one submitted choice, opened again", "file", [sent], "whole", "all"],
+    ["the submitted choice's own answers, opened again", "b", [draft, sent], "whole", "all"],
+    ["what is missing beside an opened section", "file", [sent], "gaps", "add"],
+    ["a withdrawn choice, opened again", "file", [gone], "whole", "none"],
+  ] as const)("%s: %s", (_, scope, usedBy, reopened, open) => expect(openness(scope, usedBy, reopened)).toBe(open));
+
+  const opened = (answeredAt: Instant | null) => ({
+    reopenings: [
+      {
+        id: "o",
+        sections: [{ scope: "file", section: "person" }],
+        openedAt: AT,
+        due: "2027-02-01" as PlainDate,
+        answeredAt,
+        readAt: null,
+      },
+    ],
+  });
+  it.each([
+    ["its own section", opened(null), "person", false, "whole"],
+    ["another one", opened(null), "contact", false, "none"],
+    ["another one that lacks something", opened(null), "contact", true, "gaps"],
+    ["its own section once it was sent", opened(AT), "person", true, "none"],
+    ["any section while nothing is open", { reopenings: [] }, "person", true, "none"],
+  ] as const)("a reopening opens of %s: %s", (_, facts, section, gaps, expected) =>
+    expect(reopenedOf(facts, { scope: "file", section }, gaps)).toBe(expected),
+  );
 
   it("never lets less be added than changed", () => {
     const any = fc.subarray([draft, sent, gone, choice("e")]);
+    const anyReopened = fc.constantFrom("none" as const, "gaps" as const, "whole" as const);
     fc.assert(
-      fc.property(any, fc.constantFrom("file", "a", "b", "d", "e"), (usedBy, scope) => {
-        if (mayChange(scope, usedBy, false)) expect(mayChange(scope, usedBy, true)).toBe(true);
+      fc.property(any, fc.constantFrom("file", "a", "b", "d", "e"), anyReopened, (usedBy, scope, reopened) => {
+        if (mayChange(scope, usedBy, false, reopened)) expect(mayChange(scope, usedBy, true, reopened)).toBe(true);
       }),
     );
   });
@@ -315,11 +342,17 @@ describe("answers that do not apply any more sleep, and wake again", () => {
   const minor = (value: boolean) => answer("person//minor", value);
   const name = answer("guardian//name", "Ana");
   const school = answer("person//school", "Halden");
-  const changes = (awake: readonly AnswerFact[], asleep: readonly AnswerFact[], choices: readonly ChoiceFact[]) =>
+  const changes = (
+    awake: readonly AnswerFact[],
+    asleep: readonly AnswerFact[],
+    choices: readonly ChoiceFact[],
+    reopened = false,
+  ) =>
     dormancyChanges(
       awake,
       asleep,
       choices.map((c) => context(c, awake)),
+      reopened,
     ).map((a) => `${a.section}.${a.field}`);
 
   it.each<[string, readonly AnswerFact[], readonly AnswerFact[], readonly ChoiceFact[], readonly string[]]>([
@@ -363,6 +396,15 @@ describe("answers that do not apply any more sleep, and wake again", () => {
     ],
   ])("%s", (_, awake, asleep, choices, expected) => expect(changes(awake, asleep, choices)).toEqual(expected));
 
+  it("what was submitted follows again while the office has opened it", () =>
+    expect(changes([minor(false), name], [], [choice("c1", { submittedAt: AT })], true)).toEqual(["guardian.name"]));
+
+  it("what belongs to a submitted choice stays while another is being prepared", () => {
+    const own = { ...name, scope: "c2" };
+    const choices = [choice("c1"), choice("c2", { submittedAt: AT })];
+    expect(changes([minor(false), own], [], choices)).toEqual([]);
+  });
+
   it("come to rest: asked again, nothing changes", () => {
     const answers = fc.subarray([name, school]);
     fc.assert(
@@ -370,10 +412,10 @@ describe("answers that do not apply any more sleep, and wake again", () => {
         const all = [name, school];
         const first = [minor(isMinor), ...awake];
         const asleep = all.filter((a) => !awake.includes(a));
-        const moved = dormancyChanges(first, asleep, [context(choice("c1"), first)]);
+        const moved = dormancyChanges(first, asleep, [context(choice("c1"), first)], false);
         const now = [...first.filter((a) => !moved.includes(a)), ...asleep.filter((a) => moved.includes(a))];
         const rest = [...asleep.filter((a) => !moved.includes(a)), ...first.filter((a) => moved.includes(a))];
-        expect(dormancyChanges(now, rest, [context(choice("c1"), now)])).toEqual([]);
+        expect(dormancyChanges(now, rest, [context(choice("c1"), now)], false)).toEqual([]);
       }),
     );
   });

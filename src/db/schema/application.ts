@@ -10,6 +10,7 @@ import {
   primaryKey,
   text,
   unique,
+  uniqueIndex,
   uuid,
 } from "drizzle-orm/pg-core";
 import type { Json } from "../../core/assessment/facts";
@@ -190,6 +191,32 @@ export const ask = pgTable(
     answeredAt: instant("answered_at"),
   },
   (t) => [index("ask_application").on(t.applicationId)],
+);
+
+/** Sections that the office opened again for correction after submission, with a reason and a date. */
+export const reopening = pgTable(
+  "reopening",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    sections: jsonb("sections").$type<readonly { readonly scope: string; readonly section: string }[]>().notNull(),
+    reason: text("reason").notNull(),
+    due: text("due").notNull(),
+    openedAt: instant("opened_at").notNull(),
+    openedById: uuid("opened_by_id")
+      .notNull()
+      .references(() => person.id),
+    answeredAt: instant("answered_at"),
+    readAt: instant("read_at"),
+    readById: uuid("read_by_id").references(() => person.id),
+    /** When the office took it back; what had been typed meanwhile became again what was submitted. */
+    endedAt: instant("ended_at"),
+  },
+  (t) => [
+    uniqueIndex("reopening_one_open").on(t.applicationId).where(sql`${t.answeredAt} is null and ${t.endedAt} is null`),
+  ],
 );
 
 /** A decision on a choice: prepared by one person, released by another, answered by the applicant. */

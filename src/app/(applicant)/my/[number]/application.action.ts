@@ -7,6 +7,7 @@ import { answerDecision } from "../../../../acts/decisions";
 import { withdraw } from "../../../../acts/keep-files";
 import { startPayment } from "../../../../acts/payments";
 import { removeDocument } from "../../../../acts/remove-document";
+import { sendCorrections } from "../../../../acts/reopen-sections";
 import { requestReference, withdrawReference } from "../../../../acts/request-reference";
 import { submitApplication } from "../../../../acts/submit-application";
 import { webRuntime } from "../../../../runtime";
@@ -29,6 +30,10 @@ export async function submitChoices(number: string, applicationId: string, choic
     number,
     await perform(submitApplication, (await person(number)).actor, { applicationId, choiceIds: [choiceId] }),
   );
+}
+
+export async function sendCorrected(number: string, applicationId: string): Promise<Pressed> {
+  return answer(number, await perform(sendCorrections, (await person(number)).actor, { applicationId, true: true }));
 }
 
 export async function withdrawApplication(number: string, applicationId: string): Promise<Pressed> {

@@ -1,15 +1,20 @@
 import "server-only";
 import { notFound } from "next/navigation";
 import { cache } from "react";
+import type { Actor } from "../../../../core/rights/actor";
 import { type MyApplication, myApplication } from "../../../../views/my-application";
 import { requirePerson, see } from "../../../request";
 
+interface Loaded {
+  readonly application: MyApplication;
+  readonly personId: string;
+  readonly actor: Actor;
+}
+
 /** The application of the page's address, for the person signed in; anything else does not exist. */
-export const loadApplication = cache(
-  async (number: string): Promise<{ readonly application: MyApplication; readonly personId: string }> => {
-    const person = await requirePerson(`/my/${number}`);
-    const application = await see(myApplication, person.actor, { number });
-    if (!application) notFound();
-    return { application, personId: person.actor.id };
-  },
-);
+export const loadApplication = cache(async (number: string): Promise<Loaded> => {
+  const person = await requirePerson(`/my/${number}`);
+  const application = await see(myApplication, person.actor, { number });
+  if (!application) notFound();
+  return { application, personId: person.actor.id, actor: person.actor };
+});

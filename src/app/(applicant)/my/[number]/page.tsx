@@ -8,8 +8,10 @@ import { CombBar } from "../../../../ui/comb";
 import { ConfirmPress } from "../../../../ui/confirm-press.client";
 import { LocalMoment } from "../../../../ui/local-moment.client";
 import type { MyApplication } from "../../../../views/my-application";
-import { locale } from "../../../request";
+import { submissions } from "../../../../views/submissions";
+import { locale, see } from "../../../request";
 import { answerOffer, submitChoices, withdrawApplication } from "./application.action";
+import { Corrections, Submitted } from "./corrections";
 import { loadApplication } from "./load";
 
 interface PartProps {
@@ -231,14 +233,17 @@ function Submission({ application, language, choice }: PartProps & { choice: Cho
 export default async function ApplicationPage({ params }: { params: Promise<{ number: string }> }) {
   const { number } = await params;
   const language = await locale();
-  const { application } = await loadApplication(number);
+  const { application, actor } = await loadApplication(number);
   const { assessment } = application;
+  const submitted = application.choices.some((c) => c.submittedAt);
+  const lines = submitted ? await see(submissions, actor, { number }) : null;
   const open = assessment.choices.some((c) => c.stage !== "closed");
   return (
     <>
       <NextStep application={application} language={language} />
       <Decisions application={application} language={language} />
       <Asks application={application} language={language} />
+      <Corrections application={application} language={language} />
       {assessment.choices
         .filter((c) => c.stage === "preparing")
         .map((choice) => (
@@ -264,6 +269,7 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
           ))}
         </ul>
       </section>
+      <Submitted application={application} language={language} lines={lines ?? []} />
       <section>
         <h2>{say(language, "app.history")}</h2>
         <ol className="history">

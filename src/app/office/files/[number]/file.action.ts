@@ -7,7 +7,13 @@ import { confirmValues } from "../../../../acts/confirm-values";
 import { dropDecision, prepareDecision, releaseDecision } from "../../../../acts/decisions";
 import { acceptEvidence, askApplicant, returnEvidence, undoJudgement } from "../../../../acts/judge-evidence";
 import { excuseRequirement, takeFile } from "../../../../acts/keep-files";
+import { endReopening, readCorrections, reopenSections } from "../../../../acts/reopen-sections";
+import { extendChoice } from "../../../../acts/rounds";
+import { moveToRulebook } from "../../../../acts/rulebooks";
+import { toUtc } from "../../../../core/time/zone";
+import { webRuntime } from "../../../../runtime";
 import { REFUSED_WORDS } from "../../../../text/office";
+import { officeNow } from "../../../../views/office-now";
 import { perform, requirePerson } from "../../../request";
 
 /** What an act of the office answers: null when it was done, else the sentence that says why not. */
@@ -46,3 +52,27 @@ export const drop = async (number: string, input: z.input<(typeof dropDecision)[
   run(number, dropDecision, input);
 export const release = async (number: string, input: z.input<(typeof releaseDecision)["input"]>): Promise<Said> =>
   run(number, releaseDecision, input);
+
+export const reopen = async (
+  number: string,
+  applicationId: string,
+  input: Omit<z.input<(typeof reopenSections)["input"]>, "applicationId">,
+): Promise<Said> => run(number, reopenSections, { applicationId, ...input });
+export const read = async (number: string, applicationId: string): Promise<Said> =>
+  run(number, readCorrections, { applicationId });
+export const end = async (number: string, applicationId: string): Promise<Said> =>
+  run(number, endReopening, { applicationId });
+export const move = async (number: string, applicationId: string, choiceId: string, reason: string): Promise<Said> =>
+  run(number, moveToRulebook, { applicationId, choiceId, reason });
+
+/** @param local a wall time of the office, `2027-02-01T18:00`; one that comes twice is the later one */
+export async function extend(
+  number: string,
+  applicationId: string,
+  choiceId: string,
+  local: string,
+  reason: string,
+): Promise<Said> {
+  const { set } = await officeNow((await webRuntime()).pool);
+  return run(number, extendChoice, { applicationId, choiceId, until: toUtc(local, set.zone, "later").utc, reason });
+}

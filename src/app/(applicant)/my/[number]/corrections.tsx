@@ -1,0 +1,97 @@
+import Link from "next/link";
+import type { Locale } from "../../../../core/text/local-text";
+import { formatDate, formatMoment } from "../../../../text/format";
+import { say } from "../../../../text/say";
+import { gapHref, sectionPage } from "../../../../ui/applicant-step";
+import { ChangedAnswers } from "../../../../ui/changed-answers";
+import { ConfirmPress } from "../../../../ui/confirm-press.client";
+import type { MyApplication } from "../../../../views/my-application";
+import type { SubmissionLine } from "../../../../views/submissions";
+import { sendCorrected } from "./application.action";
+
+interface PartProps {
+  readonly application: MyApplication;
+  readonly language: Locale;
+}
+
+/** The parts that the office opened again: why, until when, what they still lack, and the way to send them. */
+export function Corrections({ application, language }: PartProps) {
+  const { reopening, number } = application;
+  if (!reopening) return null;
+  const open = application.sections.filter((s) => s.reopened);
+  const submitted = application.assessment.requirements.filter((r) =>
+    r.choices.some((id) => application.choices.some((c) => c.id === id && c.submittedAt && !c.withdrawn)),
+  );
+  const gaps = submitted.flatMap((r) => (r.kind === "sections" ? r.gaps : []));
+  return (
+    <section className="asks">
+      <h2>{say(language, "reopened.title")}</h2>
+      <p>{say(language, "reopened.until", { date: formatDate(language, reopening.due) })}</p>
+      <p className="pre-line">{reopening.reason}</p>
+      <ul>
+        {open.map((s) => (
+          <li key={`${s.scope}-${s.key}`}>
+            <Link href={`/my/${number}/${sectionPage(s.key, s.scope)}`}>
+              {s.title[language]}
+              {s.programme ? ` · ${s.programme}` : ""}
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {gaps.length > 0 ? (
+        <>
+          <p>{say(language, "reopened.missing", { count: gaps.length })}</p>
+          <ul className="dashes">
+            {gaps.map((gap) => {
+              const section = application.sections.find((s) => s.key === gap.section && s.scope === gap.scope);
+              const field = section?.fields.find((f) => f.key === gap.field)?.title[language] ?? gap.field;
+              return (
+                <li key={`${gap.scope}-${gap.section}-${gap.entry}-${gap.field}`}>
+                  <Link href={gapHref(number, gap)}>
+                    {say(language, `gap.${gap.code}`, { field, section: section?.title[language] ?? gap.section })}
+                  </Link>
+                </li>
+              );
+            })}
+          </ul>
+        </>
+      ) : (
+        <ConfirmPress
+          action={sendCorrected.bind(null, number, application.id)}
+          label={say(language, "reopened.send")}
+          question={say(language, "reopened.sendAsk")}
+          primary
+          locale={language}
+        />
+      )}
+    </section>
+  );
+}
+
+/** Every numbered submission, with what it changed. */
+export function Submitted({ application, language, lines }: PartProps & { lines: readonly SubmissionLine[] }) {
+  if (lines.length === 0) return null;
+  return (
+    <section>
+      <h2>{say(language, "submissions.title")}</h2>
+      {lines.map((line) => (
+        <details key={line.no} className="submission-line" open={lines.length > 1 && line === lines[0]}>
+          <summary>
+            {say(language, "submissions.no", { no: line.no })}{" "}
+            <span className="quiet">
+              {formatMoment(language, line.at, application.zone)} · {line.programmes.join(", ")}
+            </span>
+          </summary>
+          {line.changes ? (
+            <ChangedAnswers
+              changes={line.changes}
+              locale={language}
+              office={application.office}
+              none={say(language, "submissions.same")}
+            />
+          ) : null}
+        </details>
+      ))}
+    </section>
+  );
+}

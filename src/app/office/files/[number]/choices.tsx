@@ -1,0 +1,95 @@
+import Link from "next/link";
+import type { ChoiceResult } from "../../../../core/assessment/result";
+import { formatDate, formatMoment, formatZone } from "../../../../text/format";
+import { REASON_WORDS } from "../../../../text/office";
+import { type ChoiceActs, ExtendForm, MoveForm } from "../../../../ui/choice-acts.client";
+import type { FileData } from "../../../../views/file";
+
+type Choice = FileData["choices"][number];
+
+/** Where a choice stands in time, for the office. */
+function standing(data: FileData, choice: Choice, result: ChoiceResult | undefined): string {
+  const moment = (instant: string) => formatMoment("en", instant, data.zone);
+  if (choice.withdrawnAt) return `withdrawn on ${moment(choice.withdrawnAt)}`;
+  if (choice.submittedAt) return `submitted on ${moment(choice.submittedAt)}`;
+  if (!result) return "";
+  if (result.closedAs) return (REASON_WORDS[result.closedAs] ?? result.closedAs).toLowerCase();
+  return `in preparation, closes ${moment(result.closesAt)} (${formatZone(data.zone)})`;
+}
+
+function Facts({ data, choice, result }: { data: FileData; choice: Choice; result: ChoiceResult | undefined }) {
+  const facts: readonly (readonly [string, string])[] = [
+    ["Start", formatDate("en", choice.start)],
+    ["Round", choice.round],
+    ["Campus", choice.campus ?? ""],
+    ["Mode", choice.mode ?? ""],
+    ["Track", choice.track?.en ?? ""],
+    ["Own closing", choice.extendedTo ? formatMoment("en", choice.extendedTo, data.zone) : ""],
+    ["Eligibility", result?.eligibility ?? ""],
+  ];
+  return (
+    <dl className="pairs">
+      {facts
+        .filter(([, value]) => value !== "")
+        .map(([name, value]) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+    </dl>
+  );
+}
+
+function Rulebook({ data, choice, lead, acts }: { data: FileData; choice: Choice; lead: boolean; acts: ChoiceActs }) {
+  const { rulebook, newest } = choice;
+  const older = newest.id !== rulebook.id;
+  return (
+    <>
+      <p>
+        Stands on <Link href={`/office/rulebooks/${rulebook.id}`}>version {rulebook.version} of its rulebook</Link>
+        {older ? (
+          <>
+            ; version {newest.version} is published now (
+            <Link href={`/office/rulebooks/${newest.id}/changes`}>what differs</Link>).
+          </>
+        ) : (
+          ", the newest."
+        )}
+      </p>
+      {older && lead && choice.submittedAt && !choice.withdrawnAt ? (
+        <MoveForm name={data.name} version={newest.version} move={(reason) => acts.move(choice.id, reason)} />
+      ) : null}
+    </>
+  );
+}
+
+/** Every choice of the file: its place in time, what was chosen with it, the rulebook it stands on, and what the office may do. */
+export function Choices({ data, lead, acts }: { data: FileData; lead: boolean; acts: ChoiceActs }) {
+  return (
+    <div className="office-form">
+      {data.choices.map((choice, i) => {
+        const result = data.assessment.choices.find((c) => c.id === choice.id);
+        return (
+          <section key={choice.id}>
+            <h2>
+              {i + 1}. {choice.code} {choice.award} {choice.title.en}{" "}
+              <span className="quiet">{standing(data, choice, result)}</span>
+            </h2>
+            <Facts data={data} choice={choice} result={result} />
+            <Rulebook data={data} choice={choice} lead={lead} acts={acts} />
+            {choice.submittedAt || choice.withdrawnAt ? null : (
+              <ExtendForm
+                choice={choice.id}
+                name={data.name || "the applicant"}
+                zone={data.zone}
+                closesAt={result?.closesAt ?? data.now}
+                extend={acts.extend}
+              />
+            )}
+          </section>
+        );
+      })}
+    </div>
+  );
+}

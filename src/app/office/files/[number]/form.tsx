@@ -1,0 +1,101 @@
+import { formatDate, formatMoment } from "../../../../text/format";
+import { ChangedAnswers } from "../../../../ui/changed-answers";
+import { type ReopenActs, ReopenForm, ReopenPresses } from "../../../../ui/reopen-form.client";
+import { valueText } from "../../../../ui/value-text";
+import type { FileData, FileReopening } from "../../../../views/file";
+import type { SubmissionLine } from "../../../../views/submissions";
+
+/** The answers as they stand, claims with what the office made of them. */
+function Answers({ data }: { data: FileData }) {
+  return data.sections.map((section) => {
+    const own = data.values.filter((v) => v.section === section.key && v.claim !== null && v.claim !== "");
+    const entries = [...new Set(own.map((v) => v.entry))];
+    return (
+      <section key={section.key}>
+        <h2>{section.title.en}</h2>
+        {entries.length === 0 ? <p className="quiet">Nothing here.</p> : null}
+        {entries.map((entry) => (
+          <dl key={entry} className="pairs">
+            {own
+              .filter((v) => v.entry === entry)
+              .map((v) => (
+                <div key={v.field}>
+                  <dt>{v.title.en}</dt>
+                  <dd>
+                    {valueText("en", v, v.claim, data.office)}{" "}
+                    <span className="quiet">{v.state === "claimed" ? "" : v.state}</span>
+                  </dd>
+                </div>
+              ))}
+          </dl>
+        ))}
+      </section>
+    );
+  });
+}
+
+function Reopening({ data, reopening, acts }: { data: FileData; reopening: FileReopening; acts: ReopenActs }) {
+  const titles = reopening.sections.map(
+    (s) => data.reopenable.find((r) => r.scope === s.scope && r.section === s.section)?.title ?? s.section,
+  );
+  return (
+    <section className="reopening">
+      <h2>{reopening.answeredAt ? "Corrected" : "Open for correction"}</h2>
+      <p>
+        <span className="strong">{titles.join(", ")}</span>, opened again by {reopening.by} on{" "}
+        {formatMoment("en", reopening.openedAt, data.zone)}, to be sent by {formatDate("en", reopening.due)}.
+      </p>
+      <p className="quiet pre-line">{reopening.reason}</p>
+      {reopening.answeredAt ? (
+        <p>
+          The applicant sent it on {formatMoment("en", reopening.answeredAt, data.zone)}. What changed stands below.
+        </p>
+      ) : null}
+      <ReopenPresses sent={reopening.answeredAt !== null} acts={acts} />
+    </section>
+  );
+}
+
+function Submissions({ data, lines }: { data: FileData; lines: readonly SubmissionLine[] }) {
+  return lines.map((line) => (
+    <section key={line.no} className="submission-line">
+      <h2>
+        Submission {line.no}{" "}
+        <span className="quiet">
+          {formatMoment("en", line.at, data.zone)} · {line.programmes.join(", ")}
+        </span>
+      </h2>
+      {line.changes ? (
+        <ChangedAnswers changes={line.changes} locale="en" office={data.office} none="No answer differs." />
+      ) : null}
+    </section>
+  ));
+}
+
+/** The form as it stands, what is open for correction, and how each submission differs from the one before. */
+export function Form({
+  data,
+  lines,
+  askDay,
+  acts,
+}: {
+  data: FileData;
+  lines: readonly SubmissionLine[];
+  askDay: string;
+  acts: ReopenActs;
+}) {
+  return (
+    <div className="office-form">
+      {data.reopenings
+        .filter((r) => r.readAt === null)
+        .map((r) => (
+          <Reopening key={r.id} data={data} reopening={r} acts={acts} />
+        ))}
+      <Submissions data={data} lines={lines} />
+      {data.reopenable.length > 0 && data.assessment.file.stage !== "closed" ? (
+        <ReopenForm sections={data.reopenable} due={askDay} acts={acts} />
+      ) : null}
+      <Answers data={data} />
+    </div>
+  );
+}

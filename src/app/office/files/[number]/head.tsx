@@ -1,0 +1,84 @@
+import Link from "next/link";
+import { workingCalendar } from "../../../../core/calendar/working-days";
+import { zoneTable } from "../../../../core/time/zone";
+import { formatDate } from "../../../../text/format";
+import { REASON_WORDS, stepDeed, TURN_WORDS, timeLeft } from "../../../../text/office";
+import type { FileData } from "../../../../views/file";
+
+const STAGE_WORDS = ["preparing", "submitted", "complete", "in review", "decided", "answered"] as const;
+const TABS = [
+  ["", "Work"],
+  ["form", "Form"],
+  ["choices", "Choices"],
+  ["history", "History"],
+  ["messages", "Messages"],
+] as const;
+
+/** Who it is, what was chosen, the stage, the one next step, and the ways into the parts of the file. */
+export function Head({ data, show }: { data: FileData; show: string }) {
+  const { next, stage, turn } = data.assessment.file;
+  const calendar = workingCalendar(data.calendar);
+  const left = timeLeft(next?.dueAt ?? null, Date.parse(data.now), calendar, zoneTable(data.zone));
+  const submitted = data.choices.map((c) => c.submittedAt).find((s) => s !== null);
+  const reason = data.assessment.choices.map((c) => c.closedAs).find((c) => c !== null);
+  return (
+    <header className="file-head">
+      <div>
+        <h1 className="serif">{data.name || "No name yet"}</h1>
+        <p className="quiet">
+          No. {data.number}
+          {data.groupTitle ? ` · ${data.groupTitle.en}` : ""}
+          {data.choices.map((c, i) => (
+            <span key={c.id}>
+              {" "}
+              · <strong>{i + 1}</strong> {c.code} {c.title.en}
+            </span>
+          ))}
+          {data.officer ? ` · in the hands of ${data.officer.name}` : ""}
+        </p>
+        <p className="stage-line">
+          {STAGE_WORDS.map((word) => (
+            <span key={word} aria-current={word === stage ? "step" : undefined}>
+              {word.charAt(0).toUpperCase() + word.slice(1)}
+              {word === "submitted" && submitted ? ` ${formatDate("en", submitted.slice(0, 10))}` : ""}
+            </span>
+          ))}
+          {stage === "closed" ? (
+            <span aria-current="step">Closed{reason ? `, ${(REASON_WORDS[reason] ?? reason).toLowerCase()}` : ""}</span>
+          ) : null}
+        </p>
+      </div>
+      <div className="file-next">
+        <p>
+          <span className="turn-word" data-turn={turn}>
+            {TURN_WORDS[turn]}
+          </span>{" "}
+          {next ? `has to ${stepDeed({ ...next, title: next.title?.en })}.` : "has to do anything at present."}
+        </p>
+        {next?.due ? (
+          <p className={left.late ? "late" : "strong"}>
+            {left.text} <span className="quiet">· by {formatDate("en", next.due)}</span>
+          </p>
+        ) : null}
+        {next?.kind === "read changes" || next?.kind === "correct" ? (
+          <p>
+            <Link href="?show=form">
+              {next.kind === "correct" ? "See what is open for correction" : "Read what changed"}
+            </Link>
+          </p>
+        ) : null}
+        <nav aria-label="Parts of the file" className="file-tabs">
+          {TABS.map(([key, word]) => (
+            <Link
+              key={word}
+              href={key ? `?show=${key}` : `/office/files/${data.number}`}
+              aria-current={show === key ? "page" : undefined}
+            >
+              {word}
+            </Link>
+          ))}
+        </nav>
+      </div>
+    </header>
+  );
+}

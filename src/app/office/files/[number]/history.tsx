@@ -1,0 +1,62 @@
+import { formatMoment } from "../../../../text/format";
+import { EVENT_WORDS, inSentence } from "../../../../text/office";
+import type { FileData } from "../../../../views/file";
+
+/** What an event was about, in words: the titles of what it names. */
+function eventAbout(data: FileData, about: FileData["events"][number]["about"]): string {
+  const title = (key: unknown) => data.assessment.requirements.find((r) => r.key === key)?.title.en;
+  const parts: string[] = [];
+  if (about.requirement) parts.push(inSentence(title(about.requirement) ?? String(about.requirement)));
+  if (Array.isArray(about.fields))
+    parts.push(
+      about.fields
+        .map((f) => data.sections.find((s) => s.key === String(f).split(".")[0])?.title.en ?? String(f))
+        .filter((v, i, all) => all.indexOf(v) === i)
+        .join(", "),
+    );
+  if (Array.isArray(about.values))
+    parts.push(
+      `${about.values.length} ${about.values.length === 1 ? "value" : "values"}${about.changed === true ? ", one of them changed" : ""}`,
+    );
+  for (const key of ["kind", "answer", "result", "reason", "turn"])
+    if (typeof about[key] === "string") parts.push(String(about[key]));
+  return parts.filter(Boolean).join(" · ");
+}
+
+/** Everything that was ever done with the file, newest first. */
+export function History({ data }: { data: FileData }) {
+  return (
+    <ol className="office-history">
+      {data.events.map((e) => (
+        <li key={e.id}>
+          <span className="quiet">{formatMoment("en", e.at, data.zone)}</span>
+          <span className="strong">{e.who === "system" ? "Unvex" : e.who}</span>
+          <span>
+            {EVENT_WORDS[e.act] ?? e.act} <span className="quiet">{eventAbout(data, e.about)}</span>
+          </span>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** Every mail about the file, and whether it arrived. */
+export function Messages({ data }: { data: FileData }) {
+  if (data.messages.length === 0) return <p className="empty">Nothing was written about this file yet.</p>;
+  return (
+    <ol className="office-history">
+      {data.messages.map((m) => (
+        <li key={m.id}>
+          <span className="quiet">{formatMoment("en", m.at, data.zone)}</span>
+          <span className="strong">{m.to}</span>
+          <span>
+            {m.template.replace(/-/gu, " ")}{" "}
+            <span className="quiet">
+              {m.state === "failed" ? `could not be delivered: ${m.failure ?? ""}` : m.state}
+            </span>
+          </span>
+        </li>
+      ))}
+    </ol>
+  );
+}
