@@ -2,6 +2,7 @@ import * as accounts from "./accounts";
 import * as reference from "./answer-reference";
 import { arrangeChoices, changeChoice } from "./change-choices";
 import { confirmValues } from "./confirm-values";
+import { copyCycle } from "./copy-cycle";
 import * as decisions from "./decisions";
 import * as evidence from "./judge-evidence";
 import * as files from "./keep-files";
@@ -15,6 +16,7 @@ import * as rounds from "./rounds";
 import { askPreview, reportPreview } from "./rulebook-previews";
 import * as rulebooks from "./rulebooks";
 import { saveAnswers } from "./save-answers";
+import { dropPart, savePart, shareElement } from "./shared-parts";
 import { startApplication } from "./start-application";
 import { submitApplication } from "./submit-application";
 import { uploadDocument } from "./upload-document";
@@ -35,6 +37,7 @@ export const ACTS = {
   claimMessage: messages.claimMessage,
   closeRound: rounds.closeRound,
   confirmValues,
+  copyCycle,
   declineReference: reference.declineReference,
   dropDecision: decisions.dropDecision,
   excuseRequirement: files.excuseRequirement,
@@ -50,6 +53,9 @@ export const ACTS = {
   askPreview,
   reportPreview,
   draftRulebook: rulebooks.draftRulebook,
+  savePart,
+  shareElement,
+  dropPart,
   dropRulebook: rulebooks.dropRulebook,
   editRulebook: rulebooks.editRulebook,
   moveToRulebook: rulebooks.moveToRulebook,

@@ -2,11 +2,12 @@ import { and, eq, sql } from "drizzle-orm";
 import { z } from "zod";
 import { actorKey, holds } from "../core/rights/actor";
 import { compareRulebooks } from "../core/rulebook/compare";
+import { type SharedPart, withParts } from "../core/rulebook/parts";
 import { rulebookProblems } from "../core/rulebook/problems";
-import { type RulebookBody, rulebookSchema } from "../core/rulebook/rulebook";
+import { EMPTY_RULEBOOK, type RulebookBody, rulebookSchema } from "../core/rulebook/rulebook";
 import type { Section } from "../core/sections/definition";
 import { formConflicts } from "../core/sections/union";
-import { choice, intake, rulebook } from "../db/schema";
+import { choice, intake, rulebook, sharedPart } from "../db/schema";
 import { type ActContext, defineAct, done, type Outcome, refuse } from "./act";
 import { defineFileAct } from "./file-act";
 import { mailApplicant } from "./mail";
@@ -16,8 +17,6 @@ import { tellPreparing } from "./tell-preparing";
 /** An officer reads rulebooks and drafts changes; publishing is for a lead officer. */
 export const drafts = (ctx: ActContext): boolean =>
   ctx.actor.kind === "system" || holds(ctx.actor, ["officer", "lead officer", "administrator"]);
-
-const EMPTY: RulebookBody = { sections: [], requirements: [], measures: [], entryRules: [], fees: [] };
 
 /** The published rulebooks that share an application with this one must mean the same by the same section and field. */
 async function conflictsWithOthers(ctx: ActContext, intakeId: string, body: RulebookBody): Promise<readonly string[]> {
@@ -118,7 +117,11 @@ export const publishRulebook = defineAct({
   },
 });
 
-/** Begins a draft: from nothing, or as a copy of another rulebook (this one's last version, or that of another start). */
+/** The parts that rulebooks share, as they are now. */
+export const allParts = (ctx: ActContext): Promise<readonly SharedPart[]> =>
+  ctx.db.select({ key: sharedPart.key, title: sharedPart.title, body: sharedPart.body }).from(sharedPart);
+
+/** Begins a draft: from nothing, or as a copy of another rulebook (this one's last version, or that of another start), with shared parts as they are now. */
 export const draftRulebook = defineAct({
   name: "draft-rulebook",
   input: z.object({ intakeId: z.uuid(), from: z.uuid().nullable() }),
@@ -134,7 +137,7 @@ export const draftRulebook = defineAct({
         intakeId,
         version: await nextVersion(ctx, intakeId),
         status: "draft",
-        body: source?.body ?? EMPTY,
+        body: withParts(source?.body ?? EMPTY_RULEBOOK, await allParts(ctx)),
         editedAt: ctx.now,
         editedBy: actorKey(ctx.actor),
       })

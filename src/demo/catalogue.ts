@@ -3,12 +3,15 @@ import { type Outcome, type Runtime, runAct } from "../acts/act";
 import { loadReferenceSet, saveCycle, saveIntake, saveProcedure, saveProgramme } from "../acts/programmes";
 import { addRound } from "../acts/rounds";
 import { publishRulebook } from "../acts/rulebooks";
+import { savePart } from "../acts/shared-parts";
 import type { ChoiceRules } from "../core/choices/choice-rules";
 import type { PlainDate } from "../core/ids";
+import { recogniseParts } from "../core/rulebook/parts";
 import type { LocalText } from "../core/text/local-text";
 import { addDays, toUtc } from "../core/time/zone";
 import { type PlannedProgramme, PROGRAMMES } from "./programmes";
 import { referenceSet } from "./reference-set";
+import { SHARED_PARTS } from "./rulebooks/shared";
 
 const SYSTEM = { kind: "system" } as const;
 const ZONE = "Europe/Dublin";
@@ -101,7 +104,9 @@ export async function planProgramme(
     );
     rounds[round.key] = roundId;
   }
-  await must(runAct(runtime, publishRulebook, SYSTEM, { intakeId, body: planned.rulebook }));
+  await must(
+    runAct(runtime, publishRulebook, SYSTEM, { intakeId, body: recogniseParts(planned.rulebook, SHARED_PARTS) }),
+  );
   return rounds;
 }
 
@@ -120,6 +125,7 @@ export async function loadCatalogue(runtime: Runtime, anchor: string): Promise<L
   await must(runAct(runtime, loadReferenceSet, SYSTEM, referenceSet));
   await must(runAct(runtime, saveCycle, SYSTEM, { key: year, title: { en: `Entry ${year}`, fr: `Rentrée ${year}` } }));
   for (const procedure of PROCEDURES) await must(runAct(runtime, saveProcedure, SYSTEM, procedure));
+  for (const part of SHARED_PARTS) await must(runAct(runtime, savePart, SYSTEM, { ...part, edit: null }));
   const rounds: Record<string, string> = {};
   for (const planned of PROGRAMMES)
     for (const [key, id] of Object.entries(await planProgramme(runtime, planned, anchor, start)))

@@ -4,6 +4,7 @@ import { StyleProvider } from "@ant-design/cssinjs";
 import { ConfigProvider, Modal } from "antd";
 import enGB from "antd/locale/en_GB";
 import frFR from "antd/locale/fr_FR";
+import "dayjs/locale/fr";
 import { createContext, type ReactNode, useContext } from "react";
 import type { Locale } from "../core/text/local-text";
 import { applicantTheme, theme } from "./theme";

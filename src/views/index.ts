@@ -2,14 +2,17 @@ import { applyOffer } from "./apply";
 import { document } from "./document";
 import { file } from "./file";
 import { finder } from "./finder";
+import { formPreview } from "./form-preview";
 import { linkPurpose } from "./link-purpose";
 import { myMessages, tray } from "./messages";
 import { myApplication, myApplications } from "./my-application";
+import { nextCycle } from "./next-cycle";
 import { peek } from "./peek";
 import { plans } from "./plans";
 import { referencePage } from "./reference-page";
 import { rulebookPage, rulebooks } from "./rulebooks";
 import { selfCheck } from "./self-check";
+import { sharedParts } from "./shared-parts";
 import { staff } from "./staff";
 import { submissions } from "./submissions";
 import { turns } from "./turns";
@@ -20,16 +23,19 @@ export const VIEWS = {
   document,
   file,
   finder,
+  formPreview,
   linkPurpose,
   myApplication,
   myApplications,
   myMessages,
+  nextCycle,
   peek,
   plans,
   referencePage,
   rulebookPage,
   rulebooks,
   selfCheck,
+  sharedParts,
   staff,
   submissions,
   tray,

@@ -9,7 +9,7 @@ import { factName } from "../core/sections/definition";
 import type { LocalText } from "../core/text/local-text";
 import { defineView } from "./view";
 
-const READERS = ["officer", "lead officer", "administrator"] as const;
+export const RULEBOOK_READERS = ["officer", "lead officer", "administrator"] as const;
 
 /** One start of a programme with its rulebooks, for the list. */
 export interface RulebookLine {
@@ -29,13 +29,13 @@ export interface RulebookLine {
   readonly files: number;
 }
 
-const nameOf = (column: string) => `(select n.name from person n where ${column} = 'person:' || n.id::text)`;
+export const nameOf = (column: string) => `(select n.name from person n where ${column} = 'person:' || n.id::text)`;
 
 export const rulebooks = defineView({
   name: "rulebooks",
   input: z.object({}),
   read: async ({ pool, actor }): Promise<readonly RulebookLine[] | null> => {
-    if (!holds(actor, READERS)) return null;
+    if (!holds(actor, RULEBOOK_READERS)) return null;
     const { rows } = await pool.query<RulebookLine>(
       `select i.id as "intakeId", p.code, p.award, p.title, i.starts_on::text as "startsOn", c.key as cycle,
          (select json_build_object('id', b.id, 'version', b.version, 'at', b.published_at) from rulebook b where b.intake_id = i.id and b.status = 'published') as published,
@@ -132,7 +132,7 @@ export const rulebookPage = defineView({
   name: "rulebook-page",
   input: z.object({ rulebookId: z.uuid(), against: z.uuid().nullable().default(null) }),
   read: async ({ pool, actor }, { rulebookId, against }): Promise<RulebookPage | null> => {
-    if (!holds(actor, READERS)) return null;
+    if (!holds(actor, RULEBOOK_READERS)) return null;
     const { rows } = await pool.query<Row>(PAGE, [rulebookId]);
     const [row] = rows;
     if (!row) return null;

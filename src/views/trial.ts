@@ -46,7 +46,16 @@ export interface Trial {
 
 const NOWHERE = "2000-01-01T00:00:00.000Z" as Instant;
 const CHOICE = "trial";
-const ROUND: Round = { id: CHOICE, opensAt: NOWHERE, closings: [], closedAt: null, promiseDays: 1 };
+const FAR = "9000-01-01T00:00:00.000Z" as Instant;
+
+/** A round that is open for everybody. */
+const openRound = ({ set }: Office): Round => ({
+  id: CHOICE,
+  opensAt: NOWHERE,
+  closings: set.groups.map((g) => ({ group: g.key, at: FAR })),
+  closedAt: null,
+  promiseDays: 1,
+});
 
 /** A list in which something stands counts as whole: the trial answers for what was entered. */
 function answerFacts({ body }: Rulebook, answers: TrialAnswers): readonly AnswerFact[] {
@@ -94,6 +103,6 @@ export function trialOf(rulebook: Rulebook, choice: TrialChoice, answers: TrialA
   };
   const index = new AnswerIndex(facts);
   const rulebooks = { [rulebook.id]: rulebook };
-  const rounds = { [CHOICE]: ROUND };
+  const rounds = { [CHOICE]: openRound(office) };
   return { facts, rulebooks, rounds, index, contexts: contexts(facts, index, rulebooks, rounds, office) };
 }

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { partKeySchema } from "../rulebook/part-key";
 import { conditionSchema } from "../rules/condition";
 import { localTextSchema } from "../text/local-text";
 
@@ -12,6 +13,7 @@ export type Money = z.infer<typeof moneySchema>;
  */
 export const feeItemSchema = z.object({
   key: z.string(),
+  part: partKeySchema,
   title: localTextSchema,
   per: z.enum(["file", "choice"]),
   currency: z.string().length(3),

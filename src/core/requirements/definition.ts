@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { partKeySchema } from "../rulebook/part-key";
 import { conditionSchema } from "../rules/condition";
 import { localTextSchema } from "../text/local-text";
 
@@ -18,6 +19,7 @@ export type Standing = (typeof STANDINGS)[number];
 
 const common = {
   key: z.string().regex(/^[a-z][A-Za-z0-9]*$/u),
+  part: partKeySchema,
   title: localTextSchema,
   help: localTextSchema.optional(),
   scope: z.enum(["file", "choice"]),

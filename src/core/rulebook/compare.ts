@@ -34,7 +34,7 @@ function partsChanged(before: Keyed, after: Keyed, apart: readonly string[]): re
   const [was, is] = [before, after] as unknown as readonly Readonly<Record<string, unknown>>[]; // read by name, as JSON
   const names = [...new Set([...Object.keys(was ?? {}), ...Object.keys(is ?? {})])];
   return names
-    .filter((name) => !apart.includes(name))
+    .filter((name) => name !== "part" && !apart.includes(name))
     .flatMap((part) => {
       const [a, b] = [plain(was?.[part]), plain(is?.[part])];
       return JSON.stringify(a) === JSON.stringify(b) ? [] : [{ part, before: a, after: b }];

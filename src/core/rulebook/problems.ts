@@ -124,6 +124,12 @@ function withoutOptions(body: RulebookBody): readonly RulebookProblem[] {
   );
 }
 
+/** What can be wrong with a shared part by itself: what its rules read, and what answers its requirements, may stand in the rulebook. */
+const BY_ITSELF: readonly RulebookProblem["code"][] = ["missing-text", "no-options", "duplicate-key", "never-met"];
+
+export const partProblems = (body: RulebookBody): readonly RulebookProblem[] =>
+  rulebookProblems(body).filter((p) => BY_ITSELF.includes(p.code));
+
 const OPTION_KINDS: readonly FieldKind[] = ["choice", "several", "ranked"];
 
 function duplicates(keys: readonly string[]): readonly RulebookProblem[] {

@@ -4,11 +4,13 @@ import { requirementSchema } from "../requirements/definition";
 import { conditionSchema } from "../rules/condition";
 import { sectionSchema } from "../sections/definition";
 import { localTextSchema } from "../text/local-text";
+import { partKeySchema } from "./part-key";
 
 /** A computed fact that rules read as `measure.key`. */
 export const measureSchema = z.discriminatedUnion("kind", [
   z.object({
     key: z.string(),
+    part: partKeySchema,
     kind: z.literal("grade"),
     title: localTextSchema,
     /** Which degree counts; of several the one that ends last. */
@@ -19,6 +21,7 @@ export const measureSchema = z.discriminatedUnion("kind", [
   }),
   z.object({
     key: z.string(),
+    part: partKeySchema,
     kind: z.literal("level"),
     title: localTextSchema,
     language: z.string(),
@@ -26,6 +29,7 @@ export const measureSchema = z.discriminatedUnion("kind", [
   }),
   z.object({
     key: z.string(),
+    part: partKeySchema,
     kind: z.literal("studyMonths"),
     title: localTextSchema,
     language: z.string(),
@@ -37,6 +41,7 @@ export type Measure = z.infer<typeof measureSchema>;
 /** A condition for eligibility. */
 export const entryRuleSchema = z.object({
   key: z.string(),
+  part: partKeySchema,
   title: localTextSchema,
   rule: conditionSchema,
   /** How the rule may still be met later, and the condition under which that is possible at all. */
@@ -55,6 +60,14 @@ export const rulebookSchema = z.object({
   fees: z.array(feeItemSchema),
 });
 export type RulebookBody = z.infer<typeof rulebookSchema>;
+
+export const EMPTY_RULEBOOK: RulebookBody = {
+  sections: [],
+  requirements: [],
+  measures: [],
+  entryRules: [],
+  fees: [],
+};
 
 export interface Rulebook {
   readonly id: string;

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { partKeySchema } from "../rulebook/part-key";
 import { conditionSchema } from "../rules/condition";
 import { localTextSchema } from "../text/local-text";
 
@@ -91,6 +92,7 @@ export function isListKind(kind: FieldKind): boolean {
 
 export const sectionSchema = z.object({
   key: z.string().regex(/^[a-z][A-Za-z0-9]*$/u),
+  part: partKeySchema,
   core: z.enum(CORE_KINDS).nullable(),
   scope: z.enum(["file", "choice"]),
   title: localTextSchema,

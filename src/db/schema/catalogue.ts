@@ -160,3 +160,13 @@ export const rulebookPreview = pgTable(
   },
   (t) => [index("rulebook_preview_of").on(t.rulebookId, t.askedAt)],
 );
+
+/** A part that several rulebooks share; each holds a copy, and drafts follow it. */
+export const sharedPart = pgTable("shared_part", {
+  key: text("key").primaryKey(),
+  title: jsonb("title").$type<LocalText>().notNull(),
+  body: jsonb("body").$type<RulebookBody>().notNull(),
+  edit: integer("edit").notNull().default(1),
+  editedAt: instant("edited_at").notNull(),
+  editedBy: text("edited_by").notNull(),
+});

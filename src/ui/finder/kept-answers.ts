@@ -1,26 +1,19 @@
-import type { Json } from "../../core/assessment/facts";
+import type { TrialAnswer } from "../trial-form.client";
 
 /** What a visitor entered in a self-check, kept in this browser alone until it is carried into an application or cleared. */
-export interface KeptAnswer {
-  readonly section: string;
-  readonly entry: string;
-  readonly field: string;
-  readonly value: Json;
-}
-
 const keyOf = (code: string) => `unvex.check.${code}`;
 const CARRY = "unvex.carry";
 
-export function keptAnswers(code: string): readonly KeptAnswer[] {
+export function keptAnswers(code: string): readonly TrialAnswer[] {
   try {
     const stored = JSON.parse(window.localStorage.getItem(keyOf(code)) ?? "[]") as unknown;
-    return Array.isArray(stored) ? (stored as KeptAnswer[]) : []; // written by keepAnswers below
+    return Array.isArray(stored) ? (stored as TrialAnswer[]) : []; // written by keepAnswers below
   } catch {
     return [];
   }
 }
 
-export function keepAnswers(code: string, answers: readonly KeptAnswer[]): void {
+export function keepAnswers(code: string, answers: readonly TrialAnswer[]): void {
   try {
     if (answers.length === 0) window.localStorage.removeItem(keyOf(code));
     else window.localStorage.setItem(keyOf(code), JSON.stringify(answers));

@@ -1,10 +1,11 @@
 "use client";
 
-import { Button } from "antd";
+import { Button, Select } from "antd";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { ReferenceSet } from "../../core/office/reference-set";
 import { knownFacts } from "../../core/rulebook/facts";
-import { rulebookProblems } from "../../core/rulebook/problems";
+import { partsIn, type SharedPart, takePart } from "../../core/rulebook/parts";
+import { partProblems, rulebookProblems } from "../../core/rulebook/problems";
 import { readRulebook } from "../../core/rulebook/read-rulebook";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { factName, type Section } from "../../core/sections/definition";
@@ -14,6 +15,7 @@ import type { PartContext } from "./part-fields.client";
 import { RequirementPart } from "./requirement-part.client";
 import { EntryRulePart, FeePart, MeasurePart } from "./rule-parts.client";
 import { FieldPart, SectionPart } from "./section-parts.client";
+import { Sharing } from "./sharing.client";
 import { problemSentence } from "./words";
 
 const PAUSE_MS = 700;
@@ -25,6 +27,11 @@ export type StoreDraft = (
   edit: number,
   body: RulebookBody,
 ) => Promise<{ readonly edit: number } | { readonly refused: string }>;
+
+export type ShareElement = (
+  edit: number,
+  element: { readonly area: keyof RulebookBody; readonly key: string; readonly into: string | null },
+) => Promise<{ readonly edit: number; readonly body: RulebookBody } | { readonly refused: string }>;
 
 const SAVED_WORDS = { saved: "Saved.", saving: "Saving …", unsaved: "Not saved yet." } as const;
 
@@ -114,7 +121,9 @@ export function RulebookEditor({
   groups,
   office,
   titlesOf,
+  parts = null,
   store,
+  share,
 }: {
   first: RulebookBody;
   edit: number;
@@ -122,7 +131,10 @@ export function RulebookEditor({
   groups: PartContext["groups"];
   office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
   titlesOf: Readonly<Record<string, string>>;
+  /** The parts that may be put in; null where a shared part itself is written. */
+  parts?: readonly SharedPart[] | null;
   store: StoreDraft;
+  share?: ShareElement;
 }) {
   const [body, setBody] = useState(first);
   const [selected, setSelected] = useState<Selected>({ area: "sections", index: 0 });
@@ -142,7 +154,7 @@ export function RulebookEditor({
       ),
     [body, groups],
   );
-  const problems = useMemo(() => rulebookProblems(body), [body]);
+  const problems = useMemo(() => (parts === null ? partProblems(body) : rulebookProblems(body)), [body, parts]);
   const titles = useMemo(
     () => ({
       ...titlesOf,
@@ -151,26 +163,31 @@ export function RulebookEditor({
     [titlesOf, facts],
   );
 
+  /** Keeps a state of the draft, one after another: each save carries the number that the one before it gave. */
+  const keep = useCallback(
+    (next: RulebookBody) => {
+      busy.current = busy.current.then(async () => {
+        setSaved({ kind: "saving" });
+        const outcome = await store(edit.current, next).catch(() => ({
+          refused: "There is no connection. The change stays on this page; make another to try again.",
+        }));
+        if ("refused" in outcome) setSaved({ kind: "refused", text: outcome.refused });
+        else {
+          edit.current = outcome.edit;
+          setSaved({ kind: "saved" });
+        }
+      });
+      return busy.current;
+    },
+    [store],
+  );
   const save = useCallback(
     (next: RulebookBody) => {
       setSaved({ kind: "unsaved" });
       clearTimeout(timer.current);
-      timer.current = setTimeout(() => {
-        // One after another: each save carries the number that the one before it gave.
-        busy.current = busy.current.then(async () => {
-          setSaved({ kind: "saving" });
-          const outcome = await store(edit.current, next).catch(() => ({
-            refused: "There is no connection. The change stays on this page; make another to try again.",
-          }));
-          if ("refused" in outcome) setSaved({ kind: "refused", text: outcome.refused });
-          else {
-            edit.current = outcome.edit;
-            setSaved({ kind: "saved" });
-          }
-        });
-      }, PAUSE_MS);
+      timer.current = setTimeout(() => void keep(next), PAUSE_MS);
     },
-    [store],
+    [keep],
   );
   useEffect(() => {
     const warn = (e: BeforeUnloadEvent) => saved.kind !== "saved" && e.preventDefault();
@@ -204,7 +221,22 @@ export function RulebookEditor({
     if ((part.current?.getBoundingClientRect().top ?? 0) < 0) part.current?.scrollIntoView({ block: "start" });
   };
 
-  const context: PartContext = { facts, office, disabled: !writable, body, groups };
+  /** Everything is kept first, so that the shared element is the one that stands here. */
+  const shareChosen = async (area: keyof RulebookBody, key: string, into: string | null): Promise<string | null> => {
+    if (!share) return null;
+    clearTimeout(timer.current);
+    await keep(body);
+    const outcome = await share(edit.current, { area, key, into });
+    if ("refused" in outcome) return outcome.refused;
+    edit.current = outcome.edit;
+    setPast((all) => [...all.slice(-MOST_UNDO), body]);
+    setBody(outcome.body);
+    return null;
+  };
+
+  const copied = parts !== null && body[selected.area][selected.index]?.part !== undefined;
+  const context: PartContext = { facts, office, disabled: !writable || copied, body, groups };
+  const offered = (parts ?? []).filter((p) => !partsIn(body).includes(p.key));
   return (
     <div className="rulebook">
       <div className="rulebook-tools">
@@ -235,7 +267,25 @@ export function RulebookEditor({
                 }}
               />
             </label>
-            {problems.length === 0 ? <span className="quiet">Nothing keeps it from being published.</span> : null}
+            {offered.length > 0 ? (
+              <Select<string>
+                size="small"
+                aria-label="Put a shared part in"
+                placeholder="Put a shared part in"
+                value={null}
+                popupMatchSelectWidth={false}
+                options={offered.map((p) => ({ value: p.key, label: p.title.en }))}
+                onChange={(key) => {
+                  const part = offered.find((p) => p.key === key);
+                  if (part) set(takePart(body, part));
+                }}
+              />
+            ) : null}
+            {problems.length === 0 ? (
+              <span className="quiet">
+                {parts === null ? "Nothing is wrong with it." : "Nothing keeps it from being published."}
+              </span>
+            ) : null}
             <span role="status" className={saved.kind === "refused" ? "wrong" : "quiet"}>
               {saved.kind === "refused" ? saved.text : SAVED_WORDS[saved.kind]}
             </span>
@@ -255,7 +305,7 @@ export function RulebookEditor({
       {problems.length > 0 ? (
         <aside className="rulebook-problems" aria-label="What keeps it from being published">
           <strong>
-            {problems.length} {problems.length === 1 ? "thing" : "things"} to mend before publishing
+            {problems.length} {problems.length === 1 ? "thing" : "things"} to mend
           </strong>
           <ul className="plain-list">
             {problems.map((p) => (
@@ -266,6 +316,9 @@ export function RulebookEditor({
       ) : null}
       <Outline body={body} selected={selected} writable={writable} problems={problems} select={choose} set={set} />
       <div ref={part} className="rulebook-part" data-part={`${selected.area}-${selected.index}`}>
+        {parts ? (
+          <Sharing body={body} selected={selected} parts={parts} writable={writable} set={set} share={shareChosen} />
+        ) : null}
         <Sentence body={body} selected={selected} titles={titles} />
         <ChosenPart body={body} selected={selected} context={context} set={set} />
       </div>

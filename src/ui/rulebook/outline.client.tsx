@@ -92,7 +92,8 @@ function Moves({
   count: number;
   name: string;
   move: (to: number) => void;
-  remove: () => void;
+  /** Null for a copy of a shared part: it comes and goes with the part. */
+  remove: (() => void) | null;
 }) {
   return (
     <span className="outline-moves">
@@ -108,9 +109,11 @@ function Moves({
       >
         ↓
       </Button>
-      <Button size="small" type="text" aria-label={`Remove ${name}`} onClick={remove}>
-        ×
-      </Button>
+      {remove ? (
+        <Button size="small" type="text" aria-label={`Remove ${name}`} onClick={remove}>
+          ×
+        </Button>
+      ) : null}
     </span>
   );
 }
@@ -149,7 +152,7 @@ export function Outline({
           >
             {nameOf(field)}
           </button>
-          {writable && selected.field === f ? (
+          {writable && !section.part && selected.field === f ? (
             <Moves
               index={f}
               count={section.fields.length}
@@ -169,7 +172,7 @@ export function Outline({
           ) : null}
         </li>
       ))}
-      {writable ? (
+      {writable && !section.part ? (
         <li>
           <Button
             size="small"
@@ -203,6 +206,7 @@ export function Outline({
                     onClick={() => select({ area, index })}
                   >
                     {nameOf(item)}
+                    {item.part ? <span className="quiet"> shared</span> : null}
                   </button>
                   {writable && here && selected.field === undefined ? (
                     <Moves
@@ -213,10 +217,17 @@ export function Outline({
                         set({ ...body, [area]: moved<unknown>(body[area], index, to) });
                         select({ area, index: to });
                       }}
-                      remove={() => {
-                        set({ ...body, [area]: (body[area] as readonly unknown[]).filter((_, i) => i !== index) });
-                        select({ area, index: Math.max(0, index - 1) });
-                      }}
+                      remove={
+                        item.part
+                          ? null
+                          : () => {
+                              set({
+                                ...body,
+                                [area]: (body[area] as readonly unknown[]).filter((_, i) => i !== index),
+                              });
+                              select({ area, index: Math.max(0, index - 1) });
+                            }
+                      }
                     />
                   ) : null}
                   {area === "sections" && here ? fieldsOf(item as Section, index) : null}

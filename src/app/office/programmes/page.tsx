@@ -50,9 +50,14 @@ export default async function ProgrammesPage() {
       <div className="sheet-head">
         <h1>Programmes</h1>
         {data.mayChange ? (
-          <Link className="office-press" href="/office/programmes/new">
-            New programme
-          </Link>
+          <span className="sheet-links">
+            {data.programmes.length > 0 ? (
+              <Link href="/office/programmes/next">Copy a cycle to another year</Link>
+            ) : null}
+            <Link className="office-press" href="/office/programmes/new">
+              New programme
+            </Link>
+          </span>
         ) : null}
       </div>
       {data.programmes.length === 0 ? (

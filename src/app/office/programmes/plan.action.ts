@@ -1,7 +1,9 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
+import { redirect } from "next/navigation";
 import type { Outcome } from "../../../acts/act";
+import { copyCycle } from "../../../acts/copy-cycle";
 import { saveCycle, saveIntake, saveProgramme } from "../../../acts/programmes";
 import { addRound, changeRound, closeRound, reopenRound } from "../../../acts/rounds";
 import type { IntakeInput, ProgrammeInput } from "../../../core/programmes/programme";
@@ -91,4 +93,11 @@ export async function endRound(roundId: string, reason: string): Promise<Said> {
 
 export async function openAgain(roundId: string, reason: string): Promise<Said> {
   return answer(await perform(reopenRound, await actor(), { roundId, reason }));
+}
+
+export async function copyToNext(from: string, years: number, programmes: string[]): Promise<Said> {
+  const outcome = await perform(copyCycle, await actor(), { from, years, programmes });
+  const refused = answer(outcome);
+  if (refused !== null) return refused;
+  redirect("/office/programmes");
 }

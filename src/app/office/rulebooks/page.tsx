@@ -41,7 +41,12 @@ export default async function RulebooksPage() {
   const { set } = await officeNow((await webRuntime()).pool);
   return (
     <div className="office-sheet wide">
-      <h1>Rulebooks</h1>
+      <div className="sheet-head">
+        <h1>Rulebooks</h1>
+        <span className="sheet-links">
+          <Link href="/office/rulebooks/parts">Shared parts</Link>
+        </span>
+      </div>
       <p className="quiet">
         A rulebook holds the sections, requirements, entry rules and fees of one start. A published one never changes:
         draft the next version, see what it would change, then have it published by a lead officer.

@@ -2,11 +2,15 @@
 
 import { revalidatePath } from "next/cache";
 import { redirect } from "next/navigation";
+import type { z } from "zod";
 import type { Outcome } from "../../../acts/act";
 import { askPreview } from "../../../acts/rulebook-previews";
 import { draftRulebook, dropRulebook, editRulebook, publishDraft } from "../../../acts/rulebooks";
-import type { RulebookBody } from "../../../core/rulebook/rulebook";
+import { dropPart, savePart, shareElement } from "../../../acts/shared-parts";
+import { EMPTY_RULEBOOK, type RulebookBody } from "../../../core/rulebook/rulebook";
+import type { LocalText } from "../../../core/text/local-text";
 import { REFUSED_WORDS } from "../../../text/office";
+import { type FormPreview, formPreview } from "../../../views/form-preview";
 import { rulebookPage } from "../../../views/rulebooks";
 import { perform, requirePerson, see } from "../../request";
 
@@ -50,6 +54,57 @@ export async function storeDraft(
   };
 }
 
+export async function shareOne(
+  rulebookId: string,
+  edit: number,
+  element: { readonly area: keyof RulebookBody; readonly key: string; readonly into: string | null },
+): Promise<{ readonly edit: number; readonly body: RulebookBody } | { readonly refused: string }> {
+  const outcome = await perform(shareElement, await actor(), { rulebookId, edit, ...element });
+  revalidatePath("/office/rulebooks/parts", "layout");
+  if (outcome.ok) return outcome.value;
+  if (outcome.reason === "invalid-input") return { refused: "Give it a title in both languages first." };
+  if (outcome.reason === "already-done")
+    return { refused: `There is a shared part called ${element.key} already. Share it as a piece of that one.` };
+  return { refused: refusedText(outcome) };
+}
+
+export async function storePart(
+  part: { readonly key: string; readonly title: LocalText },
+  edit: number,
+  body: RulebookBody,
+): Promise<{ readonly edit: number } | { readonly refused: string }> {
+  const outcome = await perform(savePart, await actor(), { ...part, body, edit });
+  if (outcome.ok) return outcome.value;
+  return {
+    refused:
+      outcome.reason === "changed-meanwhile"
+        ? "Somebody changed this part meanwhile. Load the page again to see it."
+        : outcome.reason === "invalid-input"
+          ? "Not saved yet: a value is not whole. Mend it, and everything is saved."
+          : refusedText(outcome),
+  };
+}
+
+export async function beginPart(_: string | null, form: FormData): Promise<string | null> {
+  const key = String(form.get("key") ?? "").trim();
+  const text = (name: string) => String(form.get(name) ?? "").trim();
+  const title = { en: text("en"), fr: text("fr") };
+  const outcome = await perform(savePart, await actor(), { key, title, body: EMPTY_RULEBOOK, edit: null });
+  if (!outcome.ok && outcome.reason === "invalid-input")
+    return "Give a short name of letters without spaces (for example “funding”), and a title in both languages.";
+  if (!outcome.ok && outcome.reason === "already-done") return `There is a shared part called ${key} already.`;
+  if (!outcome.ok) return refusedText(outcome);
+  revalidatePath("/office/rulebooks/parts");
+  redirect(`/office/rulebooks/parts/${key}`);
+}
+
+export async function giveUpPart(key: string): Promise<string | null> {
+  const outcome = await perform(dropPart, await actor(), { key });
+  if (!outcome.ok) return refusedText(outcome);
+  revalidatePath("/office/rulebooks", "layout");
+  redirect("/office/rulebooks/parts");
+}
+
 export async function throwAway(rulebookId: string): Promise<string | null> {
   const outcome = await perform(dropRulebook, await actor(), { rulebookId });
   if (!outcome.ok) return refusedText(outcome);
@@ -70,4 +125,9 @@ export async function publish(rulebookId: string, edit: number, note: string): P
   if (!outcome.ok) return refusedText(outcome);
   revalidatePath("/office/rulebooks", "layout");
   redirect(`/office/rulebooks/${rulebookId}`);
+}
+
+/** Tries a form out; nothing is stored. */
+export async function tryForm(input: z.input<(typeof formPreview)["input"]>): Promise<FormPreview | null> {
+  return see(formPreview, await actor(), input);
 }

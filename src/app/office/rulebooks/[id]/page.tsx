@@ -6,14 +6,18 @@ import { ConfirmPress } from "../../../../ui/confirm-press.client";
 import { RulebookEditor } from "../../../../ui/rulebook/editor.client";
 import { officeNow } from "../../../../views/office-now";
 import { rulebookPage } from "../../../../views/rulebooks";
+import { sharedParts } from "../../../../views/shared-parts";
 import { requireStaff, see } from "../../../request";
-import { storeDraft, throwAway } from "../rulebook.action";
+import { shareOne, storeDraft, throwAway } from "../rulebook.action";
 
 /** One rulebook: a draft to be written, or a published one to be read. */
 export default async function RulebookPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
   const person = await requireStaff(`/office/rulebooks/${id}`, ["officer", "lead officer", "administrator"]);
-  const page = await see(rulebookPage, person.actor, { rulebookId: id });
+  const [page, parts] = await Promise.all([
+    see(rulebookPage, person.actor, { rulebookId: id }),
+    see(sharedParts, person.actor, {}),
+  ]);
   if (!page) notFound();
   const { set } = await officeNow((await webRuntime()).pool);
   const isDraft = page.status === "draft";
@@ -39,6 +43,7 @@ export default async function RulebookPage({ params }: { params: Promise<{ id: s
                 {v.status === "draft" ? "draft" : `version ${v.version}`}
               </Link>
             ))}
+          <Link href={`/office/rulebooks/${id}/form`}>See the form</Link>
           <a href={`/api/rulebooks/${id}`} download>
             Export
           </a>
@@ -55,7 +60,9 @@ export default async function RulebookPage({ params }: { params: Promise<{ id: s
         groups={set.groups.map((g) => ({ key: g.key, title: g.title.en }))}
         office={{ scales: set.scales, tests: set.tests, areas: set.areas }}
         titlesOf={page.factTitles}
+        parts={(parts ?? []).map(({ key, title, body }) => ({ key, title, body }))}
         store={storeDraft.bind(null, id)}
+        share={shareOne.bind(null, id)}
       />
       {isDraft ? (
         <ConfirmPress

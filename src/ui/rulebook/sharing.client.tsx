@@ -1,0 +1,72 @@
+"use client";
+
+import { Button, Select } from "antd";
+import Link from "next/link";
+import { useState, useTransition } from "react";
+import { ownPart, type SharedPart } from "../../core/rulebook/parts";
+import type { RulebookBody } from "../../core/rulebook/rulebook";
+import type { Selected } from "./outline.client";
+
+const NEW = "";
+
+/** Whether the chosen element is a copy of a shared part, and the ways from the one to the other. */
+export function Sharing({
+  body,
+  selected,
+  parts,
+  writable,
+  set,
+  share,
+}: {
+  body: RulebookBody;
+  selected: Selected;
+  parts: readonly SharedPart[];
+  writable: boolean;
+  set: (next: RulebookBody) => void;
+  share: (area: keyof RulebookBody, key: string, into: string | null) => Promise<string | null>;
+}) {
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  const { area, index } = selected;
+  const element = body[area][index];
+  if (!element) return null;
+  if (element.part) {
+    const part = parts.find((p) => p.key === element.part);
+    const { part: key } = element;
+    return (
+      <p className="sharing">
+        A copy of the shared part{" "}
+        {part ? <Link href={`/office/rulebooks/parts/${part.key}`}>{part.title.en}</Link> : key}
+        {part ? ": it is changed there, for every draft that holds it." : ", which is no longer there."}{" "}
+        {writable ? (
+          <Button size="small" onClick={() => set(ownPart(body, key))}>
+            Make the whole part our own
+          </Button>
+        ) : null}
+      </p>
+    );
+  }
+  if (!writable || selected.field !== undefined) return null;
+  return (
+    <p className="sharing">
+      <Select<string>
+        size="small"
+        aria-label="Share it with other rulebooks"
+        placeholder="Share it with other rulebooks"
+        value={null}
+        loading={busy}
+        popupMatchSelectWidth={false}
+        options={[
+          { value: NEW, label: "as a shared part of its own" },
+          ...parts.map((p) => ({ value: p.key, label: `as a piece of ${p.title.en}` })),
+        ]}
+        onChange={(into) => begin(async () => setWrong(await share(area, element.key, into === NEW ? null : into)))}
+      />{" "}
+      {wrong ? (
+        <span role="alert" className="wrong">
+          {wrong}
+        </span>
+      ) : null}
+    </p>
+  );
+}
