@@ -6,7 +6,15 @@ const config: NextConfig = {
   distDir: process.env.UNVEX_DIST ?? ".next",
   reactStrictMode: true,
   // These bring native parts or workers of their own and are loaded from node_modules.
-  serverExternalPackages: ["@node-rs/argon2", "sharp", "pg", "pg-boss", "@cantoo/pdf-lib", "pino"],
+  serverExternalPackages: [
+    "@node-rs/argon2",
+    "sharp",
+    "pg",
+    "pg-boss",
+    "@cantoo/pdf-lib",
+    "@react-pdf/renderer",
+    "pino",
+  ],
   typescript: { ignoreBuildErrors: true }, // types are checked by a step of their own, which also covers the tests
   devIndicators: false,
 };

@@ -19,6 +19,7 @@ import { saveAnswers } from "./save-answers";
 import { dropPart, savePart, shareElement } from "./shared-parts";
 import { startApplication } from "./start-application";
 import { submitApplication } from "./submit-application";
+import { storeTemplate } from "./templates";
 import { uploadDocument } from "./upload-document";
 
 /** Every act there is: a test walks them with every role. */
@@ -82,6 +83,7 @@ export const ACTS = {
   sendLink: accounts.sendLink,
   startApplication,
   startPayment: payments.startPayment,
+  storeTemplate,
   submitApplication,
   takeFile: files.takeFile,
   tellAlreadyHasAccount: accounts.tellAlreadyHasAccount,

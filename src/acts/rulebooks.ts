@@ -7,7 +7,7 @@ import { rulebookProblems } from "../core/rulebook/problems";
 import { EMPTY_RULEBOOK, type RulebookBody, rulebookSchema } from "../core/rulebook/rulebook";
 import type { Section } from "../core/sections/definition";
 import { formConflicts } from "../core/sections/union";
-import { choice, intake, rulebook, sharedPart } from "../db/schema";
+import { choice, intake, rulebook, sharedPart, template } from "../db/schema";
 import { type ActContext, defineAct, done, type Outcome, refuse } from "./act";
 import { defineFileAct } from "./file-act";
 import { mailApplicant } from "./mail";
@@ -33,10 +33,21 @@ async function conflictsWithOthers(ctx: ActContext, intakeId: string, body: Rule
   );
 }
 
+/** The requirements whose forms are not kept here: a rulebook that was imported from another office. */
+async function lackingTemplates(ctx: ActContext, body: RulebookBody): Promise<readonly string[]> {
+  const named = body.requirements.flatMap((r) =>
+    r.kind === "document" ? (r.templates ?? []).map((t) => ({ requirement: r.key, ...t })) : [],
+  );
+  if (named.length === 0) return [];
+  const kept = new Set((await ctx.db.select({ sha256: template.sha256 }).from(template)).map((t) => t.sha256));
+  return named.filter((t) => !kept.has(t.sha256)).map((t) => `missing-template: ${t.requirement}, ${t.name}`);
+}
+
 async function problemsOf(ctx: ActContext, intakeId: string, body: RulebookBody): Promise<readonly string[]> {
   return [
     ...rulebookProblems(body).map((p) => `${p.code}: ${p.about}`),
     ...(await conflictsWithOthers(ctx, intakeId, body)),
+    ...(await lackingTemplates(ctx, body)),
   ];
 }
 

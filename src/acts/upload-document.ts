@@ -5,6 +5,7 @@ import { actorKey } from "../core/rights/actor";
 import { storeContent } from "../db/content";
 import { ask, evidence, upload } from "../db/schema";
 import { type ActContext, done, refuse } from "./act";
+import { displayName } from "./display-name";
 import { defineFileAct, type OpenFile } from "./file-act";
 import { type Place, placeFields, placeOf, rowsAt } from "./place";
 
@@ -17,15 +18,6 @@ const input = z.object({
   pages: z.int().min(1),
   marks: z.array(z.string()),
 });
-
-/** File names are kept for display only: without control signs and direction marks that could disguise an ending. */
-function displayName(name: string): string {
-  const clean = name
-    .replace(/[\p{Cc}\p{Cf}]/gu, "")
-    .replace(/^.*[\\/]/u, "")
-    .trim();
-  return clean === "" ? "document" : clean.slice(0, 150);
-}
 
 /** What was sent back, or is replaced by a higher proof, makes room for what comes now; it stays in the history. */
 async function replaceOld(ctx: ActContext, file: OpenFile, place: Place): Promise<void> {

@@ -4,9 +4,11 @@ import { loadReferenceSet, saveCycle, saveIntake, saveProcedure, saveProgramme }
 import { addRound } from "../acts/rounds";
 import { publishRulebook } from "../acts/rulebooks";
 import { savePart } from "../acts/shared-parts";
+import { storeTemplate } from "../acts/templates";
 import type { ChoiceRules } from "../core/choices/choice-rules";
 import type { PlainDate } from "../core/ids";
 import { recogniseParts } from "../core/rulebook/parts";
+import type { RulebookBody } from "../core/rulebook/rulebook";
 import type { LocalText } from "../core/text/local-text";
 import { addDays, toUtc } from "../core/time/zone";
 import { type PlannedProgramme, PROGRAMMES } from "./programmes";
@@ -53,6 +55,24 @@ const PROCEDURES: readonly { readonly key: string; readonly title: LocalText; re
     rules: { least: 1, most: 1, limits: [], exclusive: [], ranked: false },
   },
 ];
+
+/** Keeps the forms that a programme offers, and names them in the requirements of its rulebook. */
+async function withForms(runtime: Runtime, { rulebook, forms = [] }: PlannedProgramme): Promise<RulebookBody> {
+  let body = rulebook;
+  for (const { requirement, name, make } of forms) {
+    const bytes = await make();
+    const kept = await must(
+      runAct(runtime, storeTemplate, SYSTEM, { name, bytes, mediaType: "application/pdf", marks: [] }),
+    );
+    body = {
+      ...body,
+      requirements: body.requirements.map((r) =>
+        r.key === requirement && r.kind === "document" ? { ...r, templates: [...(r.templates ?? []), kept] } : r,
+      ),
+    };
+  }
+  return body;
+}
 
 /** Plans one programme with its start, its rounds and its published rulebook. The rounds come back by their keys. */
 export async function planProgramme(
@@ -105,7 +125,10 @@ export async function planProgramme(
     rounds[round.key] = roundId;
   }
   await must(
-    runAct(runtime, publishRulebook, SYSTEM, { intakeId, body: recogniseParts(planned.rulebook, SHARED_PARTS) }),
+    runAct(runtime, publishRulebook, SYSTEM, {
+      intakeId,
+      body: recogniseParts(await withForms(runtime, planned), SHARED_PARTS),
+    }),
   );
   return rounds;
 }

@@ -19,12 +19,12 @@ interface Sheet {
 /** What the fonts that every PDF reader has can write; a document with other letters carries its own font, which costs a third of a second. */
 const PLAIN_LETTERS = /^[\u0020-\u007e\u00a0-\u00ff\u2013\u2014\u2018\u2019\u201c\u201d\u2026]*$/u;
 
-async function sheet(title: string, madeOn: Date, p: Profile): Promise<Sheet> {
+async function sheet(title: string, madeOn: Date, words: unknown): Promise<Sheet> {
   const document = await PDFDocument.create();
   document.setTitle(title);
   document.setCreationDate(madeOn);
   document.setModificationDate(madeOn);
-  if (PLAIN_LETTERS.test(JSON.stringify(p)))
+  if (PLAIN_LETTERS.test(JSON.stringify(words)))
     return {
       document,
       plain: await document.embedFont(StandardFonts.Helvetica),
@@ -195,5 +195,37 @@ export async function letterOfReference(p: Profile, madeOn: Date): Promise<Buffe
   const page = made.document.addPage(A4);
   heading(made, page, `Reference for ${fullName(p)}`, `${p.referee.name} · ${p.referee.institution}`);
   paragraphs(made, page, p.referee.words, 700);
+  return Buffer.from(await made.document.save());
+}
+
+const FORM_MADE = new Date("2026-09-01T09:00:00Z");
+const FORM_LINES = [
+  "Name of the pupil",
+  "School, town and country",
+  "School year, from and to",
+  "Biology: mark, and the best mark possible",
+  "Mathematics: mark, and the best mark possible",
+  "Physics or chemistry: mark, and the best mark possible",
+  "English: mark, and the best mark possible",
+  "Days absent",
+  "Remarks",
+  "Head of school: name, stamp, signature, date",
+] as const;
+
+/** A form for a school to fill in by hand: the same bytes every time. */
+export async function schoolReportForm(): Promise<Buffer> {
+  const made = await sheet("School report form", FORM_MADE, FORM_LINES);
+  const page = made.document.addPage(A4);
+  heading(
+    made,
+    page,
+    "School report",
+    "Merrow Institute of Coast and Water · Foundation Year · to be filled in by the school",
+  );
+  FORM_LINES.forEach((label, i) => {
+    const y = 700 - i * 60;
+    page.drawText(label, { x: 60, y, size: 10, font: made.plain, color: INK });
+    page.drawLine({ start: { x: 60, y: y - 34 }, end: { x: 535, y: y - 34 }, thickness: 0.5, color: LINE });
+  });
   return Buffer.from(await made.document.save());
 }

@@ -1,5 +1,6 @@
 import type { ProgrammeInput } from "../core/programmes/programme";
 import type { RulebookBody } from "../core/rulebook/rulebook";
+import { schoolReportForm } from "./documents";
 import { bht, bmr } from "./rulebooks/from-school";
 import { fyc } from "./rulebooks/fyc";
 import { gbc } from "./rulebooks/gbc";
@@ -26,6 +27,12 @@ export interface PlannedProgramme {
   readonly quotas?: readonly { readonly campus: string; readonly places: number }[];
   readonly rounds: readonly PlannedRound[];
   readonly rulebook: RulebookBody;
+  /** Forms to download, by the requirement that they belong to. */
+  readonly forms?: readonly {
+    readonly requirement: string;
+    readonly name: string;
+    readonly make: () => Promise<Buffer>;
+  }[];
 }
 
 const ADMISSIONS = { name: "Admissions office", email: "admissions@merrow.example", phone: "+353 1 555 0100" } as const;
@@ -77,6 +84,7 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
       },
     ],
     rulebook: fyc,
+    forms: [{ requirement: "report", name: "School report form.pdf", make: schoolReportForm }],
   },
   {
     procedure: "taught",

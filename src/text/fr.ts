@@ -93,6 +93,11 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "app.groupOpen": "Votre groupe est connu dès que vous indiquez nationalité et résidence.",
   "app.asked": "Nous vous demandons",
   "app.askedUntil": "jusqu’au {date}",
+  "copy.download": "Télécharger en PDF",
+  "copy.under": "No {number} · {name}",
+  "copy.foot": "No {number} · {name} · page {page} sur {pages}",
+  "copy.submitted": "déposé le {when}",
+  "copy.draft": "pas encore déposé",
   "reopened.title": "À corriger",
   "reopened.until":
     "Nous avons rouvert ces parties. Corrigez-les et envoyez-les avant le {date}; ce que vous avez déposé reste lisible tel quel.",
@@ -167,6 +172,9 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "doc.pages": "{pages, plural, one {# page} other {# pages}}",
   "doc.remove": "Retirer",
   "doc.failed": "Le fichier n’est pas passé. Vérifiez la connexion et réessayez.",
+  "doc.template": "Formulaire à remplir :",
+  "doc.refused.active_content": "Ce PDF contient un programme. Enregistrez une copie simple et choisissez-la.",
+  "doc.refused.not_a_form": "Un formulaire à remplir doit être un PDF. Enregistrez-le en PDF et choisissez-le.",
   "doc.refused.empty": "Ce fichier est vide. Enregistrez-le de nouveau et choisissez-le encore.",
   "doc.refused.too_large": "Ce fichier dépasse {size}. Numérisez-le à une résolution plus basse ou partagez-le.",
   "doc.refused.damaged":

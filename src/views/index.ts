@@ -15,6 +15,7 @@ import { selfCheck } from "./self-check";
 import { sharedParts } from "./shared-parts";
 import { staff } from "./staff";
 import { submissions } from "./submissions";
+import { template } from "./template";
 import { turns } from "./turns";
 
 /** Every view there is: a test walks them with every role. */
@@ -38,6 +39,7 @@ export const VIEWS = {
   sharedParts,
   staff,
   submissions,
+  template,
   tray,
   turns,
 } as const;

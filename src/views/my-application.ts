@@ -11,6 +11,7 @@ import {
   type ProgrammeInput,
   type Track,
 } from "../core/programmes/programme";
+import type { Template } from "../core/requirements/definition";
 import { AnswerIndex } from "../core/sections/typed-facts";
 import type { LocalText } from "../core/text/local-text";
 import { type LoadedFile, loadFile } from "../db/load-file";
@@ -42,6 +43,8 @@ export interface MyApplication {
     readonly entry: string;
     readonly open: boolean;
     readonly help: LocalText | null;
+    /** Forms to download and have filled in. */
+    readonly templates: readonly Template[];
     readonly entryTitle: string | null;
     readonly supplied: readonly Supplied[];
   }[];
@@ -210,9 +213,13 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
     const { released: _released, conditions, ...shown } = decision;
     return { ...choice, decision: { ...shown, conditions: conditions.map((c) => c.way) } };
   });
-  const helpOf = new Map(
-    Object.values(loaded.rulebooks).flatMap((r) => r.body.requirements.map((q) => [q.key, q.help ?? null] as const)),
+  const asked = new Map(
+    Object.values(loaded.rulebooks).flatMap((r) => r.body.requirements.map((q) => [q.key, q] as const)),
   );
+  const templatesOf = (key: string) => {
+    const requirement = asked.get(key);
+    return requirement?.kind === "document" ? (requirement.templates ?? []) : [];
+  };
   return {
     id,
     number: loaded.facts.application.number,
@@ -233,7 +240,8 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
         scope: r.scope,
         entry: r.entry,
         open: maySupply(loaded.facts, assessment, { requirement: r.key, scope: r.scope, entry: r.entry }),
-        help: helpOf.get(r.key) ?? null,
+        help: asked.get(r.key)?.help ?? null,
+        templates: templatesOf(r.key),
         entryTitle: entryTitle(loaded, r.entry),
         supplied: (extras?.uploads ?? [])
           .filter((u) => u.requirement === r.key && u.scope === r.scope && u.entry === r.entry)

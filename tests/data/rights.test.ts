@@ -111,6 +111,7 @@ const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   sendLink: ONLY_SYSTEM,
   startApplication: ["owner", "other applicant"],
   startPayment: OWNER,
+  storeTemplate: DRAFTERS,
   submitApplication: OWNER,
   takeFile: OFFICERS,
   tellAlreadyHasAccount: ONLY_SYSTEM,
@@ -142,6 +143,7 @@ const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   sharedParts: ["officer", "officer elsewhere", "lead officer", "administrator"],
   staff: ["administrator"],
   submissions: ["owner", "officer", "lead officer"],
+  template: ROLES,
   tray: ONLY_SYSTEM,
   turns: ["officer", "officer elsewhere", "lead officer"],
 };
@@ -300,6 +302,7 @@ describe("rights", () => {
       sendLink: { email: "a@b.example", purpose: "set password" },
       startApplication: { roundId },
       startPayment: { applicationId, chargeId: await one("select id from charge") },
+      storeTemplate: { name: "form.pdf", bytes, mediaType: "application/pdf", marks: [] },
       submitApplication: { applicationId, choiceIds: [choiceId] },
       takeFile: { applicationId, mine: true },
       tellAlreadyHasAccount: { email: "a@b.example" },
@@ -329,6 +332,7 @@ describe("rights", () => {
       sharedParts: {},
       staff: {},
       submissions: { number },
+      template: { sha256: await one("select sha256 as id from template") },
       tray: {},
       turns: {},
     };

@@ -17,6 +17,9 @@ export const proofLevelSchema = z.enum(PROOF_LEVELS);
 export const STANDINGS = ["missing", "promised", "to check", "accepted", "returned", "excused", "not needed"] as const;
 export type Standing = (typeof STANDINGS)[number];
 
+const templateSchema = z.object({ sha256: z.string().regex(/^[0-9a-f]{64}$/u), name: z.string().min(1).max(150) });
+export type Template = z.infer<typeof templateSchema>;
+
 const common = {
   key: z.string().regex(/^[a-z][A-Za-z0-9]*$/u),
   part: partKeySchema,
@@ -47,6 +50,8 @@ export const requirementSchema = z.discriminatedUnion("kind", [
     /** The fields whose claimed values stand beside the document, as `section.field`. */
     shows: z.array(z.string()).default([]),
     mostBytes: z.int().optional(),
+    /** Forms to download and have filled in: the content (SHA-256 of its bytes) and the name under which it is saved. */
+    templates: z.array(templateSchema).max(10).optional(),
   }),
   z.object({
     ...common,

@@ -19,6 +19,7 @@ import type { FileEffect } from "../../core/rulebook/effect";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { LocalText } from "../../core/text/local-text";
 import { instant } from "./columns";
+import { content } from "./content";
 
 /** One campaign, named after the year of entry; numbers of applications are counted within it. */
 export const cycle = pgTable("cycle", {
@@ -169,4 +170,14 @@ export const sharedPart = pgTable("shared_part", {
   edit: integer("edit").notNull().default(1),
   editedAt: instant("edited_at").notNull(),
   editedBy: text("edited_by").notNull(),
+});
+
+/** A form that the office offers for download, by its content; rulebooks name it. It is public. */
+export const template = pgTable("template", {
+  sha256: text("sha256")
+    .primaryKey()
+    .references(() => content.sha256),
+  name: text("name").notNull(),
+  storedAt: instant("stored_at").notNull(),
+  storedBy: text("stored_by").notNull(),
 });

@@ -1,27 +1,9 @@
 import { sql } from "drizzle-orm";
-import { check, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import { check, index, integer, jsonb, pgTable, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
 import { application } from "./application";
-import { bytea, instant } from "./columns";
+import { instant } from "./columns";
+import { content } from "./content";
 import { person } from "./people";
-
-/** A document's bytes, once for each content, by the SHA-256 of the whole. */
-export const content = pgTable("content", {
-  sha256: text("sha256").primaryKey(),
-  size: integer("size").notNull(),
-  mediaType: text("media_type").notNull(),
-});
-
-export const contentChunk = pgTable(
-  "content_chunk",
-  {
-    sha256: text("sha256")
-      .notNull()
-      .references(() => content.sha256, { onDelete: "cascade" }),
-    no: integer("no").notNull(),
-    bytes: bytea("bytes").notNull(),
-  },
-  (t) => [primaryKey({ columns: [t.sha256, t.no] })],
-);
 
 /** A document of one file: points to its content. A replaced one stays. */
 export const upload = pgTable(

@@ -16,6 +16,7 @@ import {
   put,
   Words,
 } from "./part-fields.client";
+import { TemplateList } from "./template-list.client";
 
 /** One thing that a file must have, of any kind. */
 const TO_SUBMIT = [
@@ -64,6 +65,13 @@ function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
             value={value.perEntryOf ?? ""}
             options={[{ value: "", label: "no list: once" }, ...lists]}
             onChange={(of) => onChange(put(value, "perEntryOf", of === "" ? undefined : of))}
+          />
+          <TemplateList
+            disabled={disabled}
+            value={value.templates ?? []}
+            onChange={(templates) =>
+              onChange(put(value, "templates", templates.length === 0 ? undefined : [...templates]))
+            }
           />
           <Labelled label="Values that stand beside it when it is checked" wide>
             {(id) => (

@@ -1,14 +1,14 @@
 import "server-only";
 import { notFound } from "next/navigation";
 import { cache } from "react";
-import type { Actor } from "../../../../core/rights/actor";
+import type { Identity } from "../../../../views/identity";
 import { type MyApplication, myApplication } from "../../../../views/my-application";
 import { requirePerson, see } from "../../../request";
 
 interface Loaded {
   readonly application: MyApplication;
   readonly personId: string;
-  readonly actor: Actor;
+  readonly actor: Identity["actor"];
 }
 
 /** The application of the page's address, for the person signed in; anything else does not exist. */

@@ -43,6 +43,14 @@ export function DocumentsPage({ application, language }: { application: MyApplic
               </span>
             </h3>
             {document.help ? <p className="quiet">{document.help[language]}</p> : null}
+            {document.templates.map((t) => (
+              <p key={t.sha256}>
+                {say(language, "doc.template")}{" "}
+                <a href={`/api/templates/${t.sha256}`} download>
+                  {t.name}
+                </a>
+              </p>
+            ))}
             {result.standing === "returned" ? (
               <p className="notice">
                 {isTextKey(reason) ? say(language, reason) : result.reason} {ask?.text}{" "}

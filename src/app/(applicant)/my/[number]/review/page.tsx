@@ -1,41 +1,87 @@
+import type { CopiedSection } from "../../../../../core/sections/form-copy";
 import { say } from "../../../../../text/say";
-import { valueText } from "../../../../../ui/value-text";
+import { formCopy } from "../../../../../ui/form-copy";
 import { locale } from "../../../../request";
 import { loadApplication } from "../load";
 
-/** Everything on one printable page, in the order of the form. */
+function CopiedTable({ table }: { table: NonNullable<CopiedSection["table"]> }) {
+  return (
+    <div className="review-table">
+      <table>
+        <thead>
+          <tr>
+            {table.heads.map((head) => (
+              <th key={head} scope="col">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {table.rows.map((row, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: lines of a list that only stands here to be read
+            <tr key={i}>
+              {row.map((value, column) => (
+                <td key={table.heads[column]}>{value}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** Everything on one printable page: what belongs to the application, then to each choice, in the order of the form. */
 export default async function ReviewPage({ params }: { params: Promise<{ number: string }> }) {
   const { number } = await params;
   const language = await locale();
-  const { application } = await loadApplication(number);
+  const { application, actor } = await loadApplication(number);
+  const copy = formCopy(application, actor.name, language);
   return (
-    <>
+    <div className="review">
       <h2 className="page-title">{say(language, "app.review")}</h2>
-      {application.sections
-        .filter((s) => s.applies)
-        .map((section) => (
-          <section key={`${section.scope}-${section.key}`}>
-            <h3>{section.title[language]}</h3>
-            {section.entries.map((entry) => (
-              <dl key={entry.id} className="pairs">
-                {section.fields
-                  .filter((f) => entry.shown.includes(f.key))
-                  .map((f) => (
-                    <div key={f.key}>
-                      <dt>{f.title[language]}</dt>
-                      <dd>{valueText(language, f, entry.values[f.key]?.value ?? null, application.office)}</dd>
-                    </div>
-                  ))}
-              </dl>
-            ))}
-          </section>
-        ))}
+      <p className="quiet">{copy.under}</p>
+      <p className="presses">
+        <a className="plain-button" href={`/api/applications/${number}/pdf`} download>
+          {say(language, "copy.download")}
+        </a>
+      </p>
+      {copy.parts.map((part) => (
+        <section key={part.title ?? ""}>
+          {part.title ? <h3 className="review-part">{part.title}</h3> : null}
+          {part.sections.map((section) => (
+            <section key={section.key}>
+              <h3>{section.title}</h3>
+              {section.table ? <CopiedTable table={section.table} /> : null}
+              {section.entries.map((entry) => (
+                <div key={entry.id}>
+                  {entry.title ? <p className="quiet">{entry.title}</p> : null}
+                  <dl className="pairs">
+                    {entry.pairs.map(({ label, value }) => (
+                      <div key={label}>
+                        <dt>{label}</dt>
+                        <dd className="pre-line">{value}</dd>
+                      </div>
+                    ))}
+                  </dl>
+                </div>
+              ))}
+            </section>
+          ))}
+        </section>
+      ))}
       <section>
-        <h3>{say(language, "doc.title")}</h3>
-        <ul className="dashes">
-          {application.documents.flatMap((d) => d.supplied.map((s) => <li key={s.evidenceId}>{s.name}</li>))}
-        </ul>
+        <h3>{copy.documents.title}</h3>
+        <dl className="pairs">
+          {copy.documents.lines.map(({ what, files }) => (
+            <div key={what}>
+              <dt>{what}</dt>
+              <dd className="pre-line">{files.join("\n")}</dd>
+            </div>
+          ))}
+        </dl>
       </section>
-    </>
+    </div>
   );
 }

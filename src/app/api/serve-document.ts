@@ -1,0 +1,37 @@
+import "server-only";
+import { webRuntime } from "../../runtime";
+import { type DocumentData, documentBytes } from "../../views/document";
+import { disposition } from "./disposition";
+
+/**
+ * Serves a document with the kind that was recognised, never guessed, in a sandbox that runs nothing and that nobody else may frame. It is
+ * read chunk by chunk.
+ */
+export async function serveDocument(
+  found: DocumentData,
+  { inline = false, cache = "private, no-store" } = {},
+): Promise<Response> {
+  const { pool } = await webRuntime();
+  const chunks = documentBytes(pool, found);
+  const body = new ReadableStream<Uint8Array>({
+    pull: async (controller) => {
+      const { value, done } = await chunks.next();
+      if (done) controller.close();
+      else controller.enqueue(value);
+    },
+    cancel: async () => {
+      await chunks.return(undefined);
+    },
+  });
+  return new Response(body, {
+    headers: {
+      "content-type": found.mediaType,
+      "content-disposition": disposition(found.name, inline),
+      "content-security-policy": "sandbox; default-src 'none'; frame-ancestors 'none'",
+      "x-content-type-options": "nosniff",
+      "cache-control": cache,
+      "cross-origin-resource-policy": "same-origin",
+      etag: `"${found.sha256}"`,
+    },
+  });
+}

@@ -1,0 +1,77 @@
+import type { CopiedSection, FormCopy } from "../core/sections/form-copy";
+import type { Locale } from "../core/text/local-text";
+import { formatMoment } from "../text/format";
+import { say } from "../text/say";
+import type { FormSection } from "../views/form-sections";
+import type { MyApplication } from "../views/my-application";
+import { valueText } from "./value-text";
+
+const LONG = 90;
+const MOST_COLUMNS = 6;
+
+type Entries = CopiedSection["entries"];
+
+/** Entries of a list as lines of a table, where they are many and short enough for one. */
+function asTable(entries: Entries): CopiedSection["table"] {
+  const heads = [...new Set(entries.flatMap((e) => e.pairs.map((p) => p.label)))];
+  const long = entries.some((e) => e.pairs.some((p) => p.long));
+  if (entries.length < 2 || heads.length > MOST_COLUMNS || long) return null;
+  return { heads, rows: entries.map((e) => heads.map((h) => e.pairs.find((p) => p.label === h)?.value ?? "")) };
+}
+
+function copiedSection(section: FormSection, locale: Locale, office: MyApplication["office"]): CopiedSection {
+  const entries = section.entries.map((entry, i) => ({
+    id: entry.id,
+    title: section.repeats && section.entries.length > 1 ? say(locale, "form.entry", { no: i + 1 }) : null,
+    pairs: section.fields
+      .filter((f) => entry.shown.includes(f.key))
+      .map((f) => {
+        const value = valueText(locale, f, entry.values[f.key]?.value ?? null, office);
+        return { label: f.title[locale], value, long: value.length > LONG || value.includes("\n") };
+      }),
+  }));
+  const filled = entries.filter((e) => e.pairs.length > 0);
+  const table = section.repeats ? asTable(filled) : null;
+  return {
+    key: `${section.scope}-${section.key}`,
+    title: section.title[locale],
+    table,
+    entries: table ? [] : filled,
+  };
+}
+
+/** The whole form in words: what belongs to the application first, then what belongs to each choice, in the order of the form. */
+export function formCopy(application: MyApplication, name: string, locale: Locale): FormCopy {
+  const asked = application.sections.filter((s) => s.applies);
+  const sectionsOf = (scope: string) =>
+    asked.filter((s) => s.scope === scope).map((s) => copiedSection(s, locale, application.office));
+  const live = application.choices.filter((c) => !c.withdrawn);
+  const submitted = live.flatMap((c) => c.submittedAt ?? []).sort()[0];
+  const { number } = application;
+  const when = submitted
+    ? say(locale, "copy.submitted", { when: formatMoment(locale, submitted, application.zone) })
+    : say(locale, "copy.draft");
+  return {
+    title: live.map((c) => `${c.award} ${c.title[locale]}`).join(", "),
+    under: `${say(locale, "copy.under", { number, name })} · ${when}`,
+    parts: [
+      { title: null, sections: sectionsOf("file") },
+      ...live
+        .map((c) => ({ title: `${c.award} ${c.title[locale]}`, sections: sectionsOf(c.id) }))
+        .filter((p) => p.sections.length > 0),
+    ],
+    documents: {
+      title: say(locale, "doc.title"),
+      lines: application.documents
+        .filter((d) => d.supplied.length > 0)
+        .map((d) => {
+          const requirement = application.assessment.requirements.find(
+            (r) => r.key === d.requirement && r.scope === d.scope && r.entry === d.entry,
+          );
+          const title = requirement?.title[locale] ?? d.requirement;
+          return { what: d.entryTitle ? `${title} · ${d.entryTitle}` : title, files: d.supplied.map((s) => s.name) };
+        }),
+    },
+    foot: say(locale, "copy.foot", { number, name, page: "{page}", pages: "{pages}" }),
+  };
+}

@@ -1,0 +1,80 @@
+"use client";
+
+import { Button } from "antd";
+import { useState } from "react";
+import type { Template } from "../../core/requirements/definition";
+import { refusedText, sendForm } from "../upload-box.client";
+
+/** The forms that applicants download for a document, such as one for a school to fill in. */
+export function TemplateList({
+  disabled,
+  value,
+  onChange,
+}: {
+  disabled: boolean;
+  value: readonly Template[];
+  onChange: (next: readonly Template[]) => void;
+}) {
+  const [percent, setPercent] = useState<number | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const add = async (file: File) => {
+    setWrong(null);
+    setPercent(0);
+    const form = new FormData();
+    form.set("file", file);
+    try {
+      const { status, body } = await sendForm("/api/templates", form, setPercent);
+      if (status === 200)
+        onChange([...value, body as Template]); // the route answers with what it has kept
+      else setWrong(refusedText("en", body));
+    } catch {
+      setWrong("There is no connection. Choose the file again.");
+    }
+    setPercent(null);
+  };
+  return (
+    <fieldset className="plan-wide">
+      <legend>Forms to download and have filled in</legend>
+      {value.length === 0 && disabled ? <span className="quiet">none</span> : null}
+      <ul className="plain-list">
+        {value.map((template) => (
+          <li key={template.sha256}>
+            <a href={`/api/templates/${template.sha256}`} download>
+              {template.name}
+            </a>{" "}
+            {disabled ? null : (
+              <Button
+                size="small"
+                type="text"
+                aria-label={`Take ${template.name} out`}
+                onClick={() => onChange(value.filter((t) => t !== template))}
+              >
+                ×
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {disabled ? null : (
+        <label className="file-press">
+          {percent === null ? "Add a form (PDF)" : `Sending … ${percent} %`}
+          <input
+            type="file"
+            accept="application/pdf,.pdf"
+            disabled={percent !== null}
+            onChange={(e) => {
+              const [file] = e.target.files ?? [];
+              e.target.value = "";
+              if (file) void add(file);
+            }}
+          />
+        </label>
+      )}
+      {wrong ? (
+        <p role="alert" className="wrong">
+          {wrong}
+        </p>
+      ) : null}
+    </fieldset>
+  );
+}
