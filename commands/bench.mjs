@@ -12,7 +12,7 @@ const step = (text) => process.stdout.write(`· ${text}\n`);
 export async function run(args) {
   await installSystem({ browser: false }, step);
   await installPackages();
-  if (args.length === 0 || args.includes("page")) await build();
+  if (args.length === 0 || args.includes("page") || args.includes("form")) await build();
   const folder = path.resolve(".unvex", `bench-${process.pid}`);
   const cluster = await startCluster(folder);
   cluster.createDatabase("bench");

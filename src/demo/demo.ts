@@ -77,7 +77,8 @@ async function actorOf(runtime: Runtime, accountId: string): Promise<Actor> {
   return identity.actor;
 }
 
-async function makeApplicant(ctx: DemoContext, profile: Profile): Promise<Actor> {
+/** An applicant with a confirmed account. */
+export async function makeApplicant(ctx: AccountContext, profile: Profile): Promise<Actor> {
   const name = [profile.given, profile.family].filter(Boolean).join(" ");
   const accountId = await account(ctx, profile.email, name, true);
   await act(ctx.runtime, openAccount, SYSTEM, {
