@@ -3,9 +3,10 @@ import { and, eq, isNull, ne, sql } from "drizzle-orm";
 import { assess } from "../core/assessment/assess";
 import { combText } from "../core/assessment/comb";
 import { contexts } from "../core/assessment/context";
-import type { FileFacts } from "../core/assessment/facts";
+import type { ChargeFact, FileFacts } from "../core/assessment/facts";
 import { reasonOf } from "../core/assessment/reason";
 import type { Assessment, FileResult } from "../core/assessment/result";
+import { chargeAfterWithdrawal, isWithdrawn, withdrawnFee } from "../core/fees/after-withdrawal";
 import { fold } from "../core/identity/fold";
 import { shownName } from "../core/identity/shown-name";
 import type { Office } from "../core/office/reference-set";
@@ -26,35 +27,40 @@ function paymentReference(number: string): string {
   return `UV${number.replace("-", "")}P${randomInt(10_000, 99_999)}`;
 }
 
-/** Writes charges and adjustments where what is due has changed. */
-async function settleCharges(ctx: ActContext, facts: FileFacts, assessment: Assessment): Promise<boolean> {
+async function adjust(ctx: ActContext, known: ChargeFact, minor: number, reason: string): Promise<boolean> {
+  if (known.minor === minor) return false;
+  await ctx.db.insert(chargeAdjustment).values({ chargeId: known.id, minor: minor - known.minor, reason, at: ctx.now });
+  return true;
+}
+
+/** Writes charges and adjustments where what is due has changed. What was withdrawn owes nothing more. */
+async function settleCharges(
+  ctx: ActContext,
+  { facts, rulebooks }: LoadedFile,
+  assessment: Assessment,
+): Promise<boolean> {
   let changed = false;
-  for (const due of assessment.fees) {
-    const known = facts.charges.find((c) => c.item === due.item && c.scope === due.scope);
-    if (!known) {
+  const due = assessment.fees.filter((f) => !isWithdrawn(facts, f.scope));
+  for (const { item, scope, amount } of due) {
+    const known = facts.charges.find((c) => c.item === item && c.scope === scope);
+    if (known) changed = (await adjust(ctx, known, amount.minor, "due changed")) || changed;
+    else {
       await ctx.db.insert(charge).values({
         applicationId: facts.application.id,
-        item: due.item,
-        scope: due.scope,
-        minor: due.amount.minor,
-        currency: due.amount.currency,
+        item,
+        scope,
+        minor: amount.minor,
+        currency: amount.currency,
         paymentReference: paymentReference(facts.application.number),
         madeAt: ctx.now,
       });
       changed = true;
-    } else if (known.minor !== due.amount.minor) {
-      await ctx.db
-        .insert(chargeAdjustment)
-        .values({ chargeId: known.id, minor: due.amount.minor - known.minor, reason: "due changed", at: ctx.now });
-      changed = true;
     }
   }
-  for (const known of facts.charges) {
-    if (known.minor === 0 || assessment.fees.some((f) => f.item === known.item && f.scope === known.scope)) continue;
-    await ctx.db
-      .insert(chargeAdjustment)
-      .values({ chargeId: known.id, minor: -known.minor, reason: "no longer due", at: ctx.now });
-    changed = true;
+  for (const known of facts.charges.filter((c) => !due.some((f) => f.item === c.item && f.scope === c.scope))) {
+    const withdrawn = isWithdrawn(facts, known.scope);
+    const minor = withdrawn ? chargeAfterWithdrawal(known, withdrawnFee(rulebooks, known.item)) : 0;
+    changed = (await adjust(ctx, known, minor, withdrawn ? "withdrawn" : "no longer due")) || changed;
   }
   return changed;
 }
@@ -182,7 +188,7 @@ export async function settle(ctx: ActContext, applicationId: string, cause: Caus
     if (await settleDormant(ctx, loaded, office)) continue;
     const assessment = assess({ ...loaded, office, at: ctx.now.getTime() });
     const changed =
-      (await settleCharges(ctx, loaded.facts, assessment)) ||
+      (await settleCharges(ctx, loaded, assessment)) ||
       (await settleComplete(ctx, loaded.facts, assessment)) ||
       (await settleTurn(ctx, loaded.facts, assessment.file));
     if (changed) continue;

@@ -5,6 +5,7 @@ import { offeredOptions } from "../core/programmes/programme";
 import { roundState } from "../core/rounds/round-state";
 import { application, choice, cycle, intake, procedure, programme, round, rulebook } from "../db/schema";
 import { type ActContext, defineAct, done, type Outcome, refuse } from "./act";
+import { carryOver } from "./carry-over";
 import { settle } from "./settle";
 
 /** Makes the application row and gives it the next number of its cycle. */
@@ -144,6 +145,7 @@ export const startApplication = defineAct({
       })
       .returning({ id: choice.id });
     await ctx.emit(existing ? "add-choice" : "start-application", file.id, { choice: added?.id ?? null });
+    if (!existing) await carryOver(ctx, personId, file.id, target.rulebookId);
     await settle(ctx, file.id);
     return done({ applicationId: file.id, number: file.number, choiceId: added?.id ?? "" });
   },

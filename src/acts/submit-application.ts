@@ -1,6 +1,7 @@
 import { eq, inArray } from "drizzle-orm";
 import { z } from "zod";
-import { application, choice } from "../db/schema";
+import { lackingChoices } from "../core/choices/choice-rules";
+import { application, choice, procedure } from "../db/schema";
 import { done, refuse } from "./act";
 import { defineFileAct } from "./file-act";
 import { mailApplicant } from "./mail";
@@ -31,6 +32,13 @@ export const submitApplication = defineFileAct({
       });
     const missing = wanted.flatMap((c) => c.missing.map((m) => `${m.scope}|${m.requirement}|${m.entry}`));
     if (missing.length > 0) return refuse("not-complete", { missing: [...new Set(missing)].slice(0, MISSING_SHOWN) });
+    const [family] = await ctx.db
+      .select({ rules: procedure.rules })
+      .from(application)
+      .innerJoin(procedure, eq(procedure.id, application.procedureId))
+      .where(eq(application.id, file.id));
+    const live = file.facts.choices.filter((c) => c.withdrawnAt === null).length;
+    if (family && lackingChoices(family.rules, live) > 0) return refuse("choice-rule", { least: family.rules.least });
     const no = await writeSnapshot(ctx, file, choiceIds);
     await ctx.db.update(choice).set({ submittedAt: ctx.now }).where(inArray(choice.id, choiceIds));
     if (file.facts.application.groupAtSubmission === null)

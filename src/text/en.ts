@@ -97,6 +97,15 @@ export const en = {
   "copy.foot": "No. {number} · {name} · page {page} of {pages}",
   "copy.submitted": "submitted on {when}",
   "copy.draft": "not yet submitted",
+  "app.carried":
+    "What you told us in application No. {number} about yourself and your education stands here already. Please check that it still holds.",
+  "app.carriedHere": "These answers come from application No. {number}. Please check that they still hold.",
+  "app.moreChoices":
+    "{count, plural, one {Choose one more programme} other {Choose # more programmes}} before you submit",
+  "event.carry-over": "You began with what you told us before",
+  "withdraw.kept": "The {amount} that you paid is not given back.",
+  "withdraw.returned": "The {amount} that you paid comes back to you.",
+  "withdraw.owed": "What is not yet paid is no longer owed.",
   "reopened.title": "Open for correction",
   "reopened.until":
     "We opened these parts again. Correct them and send them by {date}; what you submitted stays readable as it was.",

@@ -124,8 +124,7 @@ export const findingEn = {
   "choices.moved": "{programme} is now number {rank}.",
   "choices.rank": "No. {rank}",
   "choices.withdraw": "Withdraw this choice",
-  "choices.withdrawAsk":
-    "This withdraws {programme} from your application for good. A fee that was paid for it is not paid back by itself; write to the office if you think it should be.",
+  "choices.withdrawAsk": "This withdraws {programme} from your application for good.",
   "choices.add": "Add a programme",
   "choices.submitted": "submitted on {date}",
   "choices.lapsed": "The round closed before it was submitted.",
@@ -263,8 +262,7 @@ export const findingFr: Readonly<Record<keyof typeof findingEn, string>> = {
   "choices.moved": "{programme} est maintenant numéro {rank}.",
   "choices.rank": "No {rank}",
   "choices.withdraw": "Retirer ce vœu",
-  "choices.withdrawAsk":
-    "{programme} est retiré définitivement de votre candidature. Des frais déjà payés ne sont pas remboursés d’eux-mêmes ; écrivez au bureau si vous pensez qu’ils devraient l’être.",
+  "choices.withdrawAsk": "{programme} est retiré définitivement de votre candidature.",
   "choices.add": "Ajouter un programme",
   "choices.submitted": "envoyé le {date}",
   "choices.lapsed": "La session a fermé avant l’envoi.",

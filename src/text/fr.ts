@@ -98,6 +98,15 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "copy.foot": "No {number} · {name} · page {page} sur {pages}",
   "copy.submitted": "déposé le {when}",
   "copy.draft": "pas encore déposé",
+  "app.carried":
+    "Ce que vous nous avez dit de vous et de vos études dans la candidature No {number} figure déjà ici. Vérifiez que tout est encore exact.",
+  "app.carriedHere": "Ces réponses viennent de la candidature No {number}. Vérifiez qu’elles sont encore exactes.",
+  "app.moreChoices":
+    "{count, plural, one {Choisissez encore un programme} other {Choisissez encore # programmes}} avant de déposer",
+  "event.carry-over": "Vous avez commencé avec ce que vous nous aviez déjà dit",
+  "withdraw.kept": "Les {amount} déjà payés ne sont pas remboursés.",
+  "withdraw.returned": "Les {amount} déjà payés vous sont remboursés.",
+  "withdraw.owed": "Ce qui n’est pas encore payé n’est plus dû.",
   "reopened.title": "À corriger",
   "reopened.until":
     "Nous avons rouvert ces parties. Corrigez-les et envoyez-les avant le {date}; ce que vous avez déposé reste lisible tel quel.",

@@ -146,6 +146,7 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "return-evidence": "sent back",
   "undo-judgement": "took the judgement back",
   "ask-applicant": "asked for",
+  "carry-over": "answers carried over from an earlier application",
   "reopen-sections": "opened sections for correction",
   "send-corrections": "sent corrected sections",
   "read-corrections": "read the corrections",

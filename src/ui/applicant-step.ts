@@ -68,3 +68,12 @@ export function gapHref(
     gap.code === "missing" || gap.code === "wrong" ? `${gap.section}-${gap.entry}-${gap.field}` : gap.section;
   return `/my/${number}/${sectionPage(gap.section, gap.scope)}#${anchor}`;
 }
+
+/** Where somebody who comes back goes on: the first thing that is missing, or the overview where nothing is. */
+export function landingHref(number: string, { choices, requirements }: Assessment): string {
+  const draft = choices.find((c) => c.stage === "preparing");
+  const missing = requirements.find((r) =>
+    draft?.missing.some((m) => m.requirement === r.key && m.scope === r.scope && m.entry === r.entry),
+  );
+  return missing ? requirementHref(number, missing) : `/my/${number}`;
+}

@@ -14,6 +14,8 @@ export interface ChoiceLine {
   readonly note: string;
   readonly lacks: string | null;
   readonly live: boolean;
+  /** What withdrawing it means for the fees. */
+  readonly fees: string;
   /** Options may still be changed. */
   readonly editable: boolean;
   readonly picks: readonly {
@@ -114,7 +116,7 @@ export function ChoiceList({
         <ConfirmPress
           action={withdraw.bind(null, line.id)}
           label={say(locale, "choices.withdraw")}
-          question={say(locale, "choices.withdrawAsk", { programme: line.label })}
+          question={`${say(locale, "choices.withdrawAsk", { programme: line.label })} ${line.fees}`}
           locale={locale}
         />
       ) : null}

@@ -2,7 +2,9 @@ import { z } from "zod";
 import { assess } from "../core/assessment/assess";
 import { contexts } from "../core/assessment/context";
 import type { Assessment } from "../core/assessment/result";
+import { type ChoiceRules, lackingChoices } from "../core/choices/choice-rules";
 import { maySupply } from "../core/documents/may-supply";
+import { type WithdrawnFee, withdrawnFee } from "../core/fees/after-withdrawal";
 import type { ReferenceSet } from "../core/office/reference-set";
 import {
   type IntakeInput,
@@ -63,6 +65,8 @@ export interface MyApplication {
     readonly currency: string;
     readonly reference: string;
     readonly last: string | null;
+    /** What becomes of it when what it was paid for is withdrawn. */
+    readonly whenWithdrawn: WithdrawnFee;
   }[];
   readonly asks: readonly {
     readonly requirement: string;
@@ -96,6 +100,10 @@ export interface MyApplication {
     };
   }[];
   readonly ranked: boolean;
+  /** How many choices are still needed before any can be submitted. */
+  readonly lackingChoices: number;
+  /** The application from which answers were carried over, and the sections that they are in. */
+  readonly carried: { readonly from: string; readonly sections: readonly string[] } | null;
   readonly events: readonly { readonly act: string; readonly at: string }[];
   readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
 }
@@ -112,6 +120,7 @@ export interface MyDecision {
 const SHOWN_EVENTS = [
   "start-application",
   "add-choice",
+  "carry-over",
   "change-choice",
   "arrange-choices",
   "extend-choice",
@@ -147,7 +156,7 @@ interface Extras {
         judged: boolean;
       }[]
     | null;
-  charges: MyApplication["charges"] | null;
+  charges: Omit<MyApplication["charges"][number], "whenWithdrawn">[] | null;
   asks: MyApplication["asks"] | null;
   choices:
     | (Omit<MyApplication["choices"][number], "decision" | "offered"> & {
@@ -157,7 +166,8 @@ interface Extras {
       })[]
     | null;
   events: MyApplication["events"] | null;
-  ranked: boolean;
+  rules: ChoiceRules;
+  carried: MyApplication["carried"];
   reopening: MyApplication["reopening"];
 }
 
@@ -178,7 +188,8 @@ const EXTRAS = `select
    from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id join round r on r.id = c.round_id
    where c.application_id = $1) as choices,
   (select json_build_object('reason', o.reason, 'due', o.due) from reopening o where o.application_id = $1 and o.answered_at is null and o.ended_at is null) as reopening,
-  (select f.rules->'ranked' from application a join procedure f on f.id = a.procedure_id where a.id = $1) as ranked,
+  (select f.rules from application a join procedure f on f.id = a.procedure_id where a.id = $1) as rules,
+  (select v.about from event v where v.application_id = $1 and v.act = 'carry-over' limit 1) as carried,
   (select json_agg(json_build_object('act', v.act, 'at', v.at) order by v.id) from event v where v.application_id = $1 and v.act = any($2::text[])) as events`;
 
 /** What the applicant may know of the assessment: not how the entry rules stand, and nothing of a decision before its release. */
@@ -261,11 +272,13 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
       state,
       askedAt,
     })),
-    charges: extras?.charges ?? [],
+    charges: (extras?.charges ?? []).map((c) => ({ ...c, whenWithdrawn: withdrawnFee(loaded.rulebooks, c.item) })),
     asks: extras?.asks ?? [],
     reopening: extras?.reopening ?? null,
     choices,
-    ranked: extras?.ranked ?? false,
+    ranked: extras?.rules.ranked ?? false,
+    lackingChoices: extras ? lackingChoices(extras.rules, live.length) : 0,
+    carried: extras?.carried ?? null,
     events: extras?.events ?? [],
     office: { scales: office.set.scales, tests: office.set.tests, areas: office.set.areas },
   };

@@ -37,6 +37,10 @@ export type ChoiceRefusal =
   | { readonly code: "too-many-of-field"; readonly field: string; readonly most: number }
   | { readonly code: "excluded-by"; readonly other: string };
 
+/** How many choices an application still lacks before any can be submitted. */
+export const lackingChoices = (rules: Pick<ChoiceRules, "least">, live: number): number =>
+  Math.max(0, rules.least - live);
+
 /**
  * Whether a programme may be added to those that an application holds.
  * @param held the live choices; withdrawn ones do not count

@@ -19,4 +19,6 @@ export const feeItemSchema = z.object({
   currency: z.string().length(3),
   amounts: z.array(z.object({ group: z.string(), minor: z.int().min(0) })),
   when: conditionSchema.optional(),
+  /** What becomes of it, once paid, when what it was paid for is withdrawn; kept where nothing is said. */
+  whenWithdrawn: z.enum(["kept", "returned"]).optional(),
 });

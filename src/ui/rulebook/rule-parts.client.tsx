@@ -227,6 +227,16 @@ export function FeePart({ context, value, onChange }: FormProps<FeeItem>) {
           )}
         </Labelled>
       ))}
+      <Pick
+        label="When it is paid and then withdrawn"
+        disabled={disabled}
+        value={value.whenWithdrawn ?? "kept"}
+        options={[
+          { value: "kept" as const, label: "it is kept" },
+          { value: "returned" as const, label: "it is given back" },
+        ]}
+        onChange={(whenWithdrawn) => onChange({ ...value, whenWithdrawn })}
+      />
       <AppliesWhen
         context={context}
         legend="It is due"

@@ -5,8 +5,10 @@ import { redirect } from "next/navigation";
 import { askForLink, confirmAddress, setPassword, signIn, signUp, signUpProblems } from "../../../auth/accounts";
 import { LEAST_PASSWORD } from "../../../auth/better-auth";
 import { webRuntime } from "../../../runtime";
-import { identityOf } from "../../../views/identity";
-import { LOCALE_COOKIE, locale, networkAddress } from "../../request";
+import { landingHref } from "../../../ui/applicant-step";
+import { type Identity, identityOf } from "../../../views/identity";
+import { myApplication, myApplications } from "../../../views/my-application";
+import { LOCALE_COOKIE, locale, networkAddress, see } from "../../request";
 
 /** What a form of the account pages answers: problems by code, or that it is done. What was typed stays in the form. */
 export interface FormState {
@@ -56,6 +58,16 @@ async function wantedBefore(): Promise<string | null> {
   return wanted;
 }
 
+/** Where an applicant who comes back goes on: in the application that waits for them, the one due first before the others. */
+async function landing(person: Identity | null): Promise<string> {
+  const lines = person ? ((await see(myApplications, person.actor, {})) ?? []) : [];
+  const [next] = lines
+    .filter((line) => line.turn === "applicant")
+    .sort((a, b) => ((a.dueAt ?? "9999") < (b.dueAt ?? "9999") ? -1 : 1));
+  const application = person && next ? await see(myApplication, person.actor, { number: next.number }) : null;
+  return application ? landingHref(application.number, application.assessment) : "/my";
+}
+
 export async function signInAction(_: FormState, form: FormData): Promise<FormState> {
   const accounts = await context();
   const result = await signIn(
@@ -73,7 +85,7 @@ export async function signInAction(_: FormState, form: FormData): Promise<FormSt
   const office = (person?.actor.grants.length ?? 0) > 0;
   if (person && !office) (await cookies()).set(LOCALE_COOKIE, person.locale, { sameSite: "lax", path: "/" });
   const wanted = await wantedBefore();
-  redirect(safePath(text(form, "to")) ?? (office ? "/office" : (wanted ?? "/my")));
+  redirect(safePath(text(form, "to")) ?? (office ? "/office" : (wanted ?? (await landing(person)))));
 }
 
 export async function lostPasswordAction(_: FormState, form: FormData): Promise<FormState> {

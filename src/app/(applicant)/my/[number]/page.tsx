@@ -7,6 +7,7 @@ import { applicantStep, gapHref, requirementHref, standingWord } from "../../../
 import { CombBar } from "../../../../ui/comb";
 import { ConfirmPress } from "../../../../ui/confirm-press.client";
 import { LocalMoment } from "../../../../ui/local-moment.client";
+import { withdrawalFees } from "../../../../ui/withdrawal";
 import type { MyApplication } from "../../../../views/my-application";
 import { submissions } from "../../../../views/submissions";
 import { locale, see } from "../../../request";
@@ -206,6 +207,13 @@ function Submission({ application, language, choice }: PartProps & { choice: Cho
           </li>
         ))}
       </ul>
+      {application.lackingChoices > 0 ? (
+        <p>
+          <Link href={`/my/${application.number}/choices`}>
+            {say(language, "app.moreChoices", { count: application.lackingChoices })}
+          </Link>
+        </p>
+      ) : null}
       {choice.round === "not yet open" ? (
         <p>
           {say(language, "app.waitsForOpening", { when: formatMoment(language, choice.opensAt, application.zone) })}
@@ -215,7 +223,7 @@ function Submission({ application, language, choice }: PartProps & { choice: Cho
         <Link className="plain-button" href={`/my/${application.number}/review`}>
           {say(language, "app.review")}
         </Link>
-        {lines.length === 0 && choice.round === "open" ? (
+        {lines.length === 0 && application.lackingChoices === 0 && choice.round === "open" ? (
           <ConfirmPress
             action={submitChoices.bind(null, application.number, application.id, choice.id)}
             label={say(language, "app.submit")}
@@ -244,6 +252,9 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
       <Decisions application={application} language={language} />
       <Asks application={application} language={language} />
       <Corrections application={application} language={language} />
+      {application.carried && !submitted ? (
+        <p className="notice">{say(language, "app.carried", { number: application.carried.from })}</p>
+      ) : null}
       {assessment.choices
         .filter((c) => c.stage === "preparing")
         .map((choice) => (
@@ -288,7 +299,10 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
         <ConfirmPress
           action={withdrawApplication.bind(null, number, application.id)}
           label={say(language, "app.withdraw")}
-          question={say(language, "app.withdrawAsk", { number })}
+          question={`${say(language, "app.withdrawAsk", { number })} ${withdrawalFees(language, application, [
+            "file",
+            ...application.choices.map((c) => c.id),
+          ])}`}
           locale={language}
         />
       ) : null}

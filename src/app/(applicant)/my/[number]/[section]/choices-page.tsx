@@ -4,6 +4,7 @@ import type { Locale } from "../../../../../core/text/local-text";
 import { formatDate, formatMoment, formatZone } from "../../../../../text/format";
 import { say } from "../../../../../text/say";
 import { type ChoiceLine, ChoiceList } from "../../../../../ui/choice-list.client";
+import { withdrawalFees } from "../../../../../ui/withdrawal";
 import type { MyApplication } from "../../../../../views/my-application";
 import { arrange, change, withdrawChoice } from "../application.action";
 
@@ -54,6 +55,11 @@ function lineOf(application: MyApplication, choice: Choice, language: Locale): C
           : say(language, "app.missing", { count: missing }).replace(/ ?:$/u, "")
         : null,
     live: !choice.withdrawn,
+    fees: withdrawalFees(
+      language,
+      application,
+      application.choices.some((c) => c.id !== choice.id && !c.withdrawn) ? [choice.id] : ["file", choice.id],
+    ),
     editable,
     picks: [
       ...pick(

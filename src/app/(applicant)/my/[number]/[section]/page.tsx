@@ -40,6 +40,9 @@ export default async function SectionPage({ params }: { params: Promise<{ number
         {first.title[language]}
         {first.programme ? <span className="quiet"> · {first.programme}</span> : null}
       </h2>
+      {application.carried && first.open === "all" && application.carried.sections.includes(first.key) ? (
+        <p className="notice">{say(language, "app.carriedHere", { number: application.carried.from })}</p>
+      ) : null}
       <SectionForm
         key={asked}
         applicationId={application.id}

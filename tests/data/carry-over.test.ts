@@ -1,0 +1,98 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { runAct } from "../../src/acts/act";
+import { withdraw } from "../../src/acts/keep-files";
+import { recordPayment, startPayment } from "../../src/acts/payments";
+import { startApplication } from "../../src/acts/start-application";
+import { submitApplication } from "../../src/acts/submit-application";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { myApplication } from "../../src/views/my-application";
+import { readView } from "../../src/views/view";
+import { filledFile, lookAt, submittedFile } from "../support/files";
+import { must, openWorld, SYSTEM, type World } from "../support/world";
+
+let world: World;
+let rounds: Readonly<Record<string, string>>;
+let roundId: string;
+beforeAll(async () => {
+  world = await openWorld("carry_over");
+  ({ rounds, roundId } = await loadCatalogue(world.runtime, "2026-11-25"));
+});
+afterAll(() => world.close());
+
+describe("a second application of the same person", () => {
+  it("begins with who they are and what they have studied, and says where that comes from", async () => {
+    const first = await filledFile(world, roundId);
+    const earlier = (await lookAt(world, first.applicationId)).loaded.facts;
+    const second = await must(world, startApplication, first.owner, {
+      roundId: rounds["PCS rolling"] ?? rounds["PCS 1"] ?? "",
+    });
+    const { loaded } = await lookAt(world, second.applicationId);
+    const value = (facts: typeof earlier, section: string, field: string) =>
+      facts.answers.filter((a) => a.section === section && a.field === field).map((a) => a.value);
+    for (const [section, field] of [
+      ["person", "familyName"],
+      ["citizenship", "citizenships"],
+      ["education", "institution"],
+      ["courses", "title"],
+    ] as const)
+      expect([section, value(loaded.facts, section, field)]).toEqual([section, value(earlier, section, field)]);
+    expect(value(loaded.facts, "referees", "name")).toEqual([]);
+    expect(loaded.facts.answers.filter((a) => a.field === "complete")).toEqual([]);
+    const shown = await readView(world.runtime, myApplication, first.owner, { number: second.number });
+    expect(shown?.carried).toMatchObject({ from: earlier.application.number });
+  });
+
+  it("is empty for somebody who has told nothing yet", async () => {
+    const first = await filledFile(world, roundId);
+    const { loaded } = await lookAt(world, first.applicationId);
+    expect(loaded.facts.answers.some((a) => a.section === "person")).toBe(true);
+    const shown = await readView(world.runtime, myApplication, first.owner, {
+      number: loaded.facts.application.number,
+    });
+    expect(shown?.carried).toBeNull();
+  });
+});
+
+describe("the least number of choices", () => {
+  it("stops a submission until it is reached", async () => {
+    const sent = submittedFile(world, roundId, "Enough");
+    await expect(sent).resolves.toBeDefined();
+    await world.runtime.pool.query(
+      `update procedure set rules = jsonb_set(rules, '{least}', '2') where key = 'taught'`,
+    );
+    await expect(submittedFile(world, roundId, "Lacking")).rejects.toThrow("choice-rule");
+    await world.runtime.pool.query(
+      `update procedure set rules = jsonb_set(rules, '{least}', '1') where key = 'taught'`,
+    );
+  });
+});
+
+describe("fees after a withdrawal", () => {
+  const chargesOf = async (applicationId: string) =>
+    (await lookAt(world, applicationId)).loaded.facts.charges.map((c) => [c.item, c.minor, c.paidMinor]);
+
+  it("what was not paid is no longer owed", async () => {
+    const file = await filledFile(world, roundId);
+    expect((await chargesOf(file.applicationId))[0]?.[1]).toBeGreaterThan(0);
+    await must(world, withdraw, file.owner, { applicationId: file.applicationId });
+    expect((await chargesOf(file.applicationId)).map(([, minor]) => minor)).toEqual([0]);
+  });
+
+  it("what was paid is kept where the rulebook says nothing else", async () => {
+    const file = await filledFile(world, roundId);
+    const [charge] = (await lookAt(world, file.applicationId)).loaded.facts.charges;
+    if (!charge) throw new Error("nothing is due");
+    const { paymentId } = await must(world, startPayment, file.owner, {
+      applicationId: file.applicationId,
+      chargeId: charge.id,
+    });
+    await must(world, recordPayment, SYSTEM, { paymentId, providerKey: "k-1", result: "booked" });
+    await must(world, withdraw, file.owner, { applicationId: file.applicationId });
+    expect(await chargesOf(file.applicationId)).toEqual([[charge.item, charge.minor, charge.minor]]);
+    const again = await runAct(world.runtime, submitApplication, file.owner, {
+      applicationId: file.applicationId,
+      choiceIds: [(await lookAt(world, file.applicationId)).loaded.facts.choices[0]?.id ?? ""],
+    });
+    expect(again).toMatchObject({ ok: false });
+  });
+});
