@@ -92,6 +92,8 @@ export const en = {
   "app.groupOpen": "Your applicant group is known as soon as you state citizenship and residence.",
   "app.asked": "We ask you for",
   "app.askedUntil": "until {date}",
+  "copy.references": "References",
+  "copy.fees": "Fees",
   "copy.download": "Download as PDF",
   "copy.under": "No. {number} · {name}",
   "copy.foot": "No. {number} · {name} · page {page} of {pages}",

@@ -93,6 +93,8 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "app.groupOpen": "Votre groupe est connu dès que vous indiquez nationalité et résidence.",
   "app.asked": "Nous vous demandons",
   "app.askedUntil": "jusqu’au {date}",
+  "copy.references": "Recommandations",
+  "copy.fees": "Frais",
   "copy.download": "Télécharger en PDF",
   "copy.under": "No {number} · {name}",
   "copy.foot": "No {number} · {name} · page {page} sur {pages}",

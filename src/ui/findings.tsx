@@ -17,14 +17,18 @@ function Finding({ finding, titles }: { finding: FindingResult; titles: FileData
   );
 }
 
-/** The entry rules with their findings; beside a document only those that use its values. */
+/** Whether a field’s value stands beside a requirement: shown with its document, or filled in with its sections. */
+const standsBeside = (about: RequirementResult, field: string): boolean =>
+  about.kind === "sections" ? about.sections.includes(field.split(".")[0] ?? "") : about.shows.includes(field);
+
+/** The entry rules with their findings; beside a requirement only those that use its values. */
 export function Findings({ data, about }: { data: FileData; about?: RequirementResult }) {
   return (
     <div className="findings">
       {data.assessment.choices.map((choice) => {
         const code = data.choices.find((c) => c.id === choice.id);
         const own = choice.findings.filter(
-          (f) => about === undefined || (data.ruleFields[f.key] ?? []).some((field) => about.shows.includes(field)),
+          (f) => about === undefined || (data.ruleFields[f.key] ?? []).some((field) => standsBeside(about, field)),
         );
         if (own.length === 0) return null;
         return (

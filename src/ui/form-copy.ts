@@ -1,9 +1,10 @@
 import type { CopiedSection, FormCopy } from "../core/sections/form-copy";
 import type { Locale } from "../core/text/local-text";
-import { formatMoment } from "../text/format";
+import { formatMoment, formatMoney } from "../text/format";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import type { MyApplication } from "../views/my-application";
+import { standingWord } from "./applicant-step";
 import { valueText } from "./value-text";
 
 const LONG = 90;
@@ -40,6 +41,40 @@ function copiedSection(section: FormSection, locale: Locale, office: MyApplicati
   };
 }
 
+/** Documents with their files, references with where they stand, and fees with what is due or paid. */
+function annexes({ assessment, documents, charges }: MyApplication, locale: Locale): FormCopy["annexes"] {
+  const titleOf = (key: string, scope: string, entry: string) =>
+    assessment.requirements.find((r) => r.key === key && r.scope === scope && r.entry === entry)?.title[locale] ?? key;
+  return [
+    {
+      title: say(locale, "doc.title"),
+      lines: documents
+        .filter((d) => d.supplied.length > 0)
+        .map((d) => {
+          const title = titleOf(d.requirement, d.scope, d.entry);
+          return { what: d.entryTitle ? `${title} · ${d.entryTitle}` : title, words: d.supplied.map((s) => s.name) };
+        }),
+    },
+    {
+      title: say(locale, "copy.references"),
+      lines: assessment.requirements
+        .filter((r) => r.kind === "reference" && r.standing !== "not needed")
+        .map((r) => ({ what: r.title[locale], words: [standingWord(locale, r, assessment.file.stage)] })),
+    },
+    {
+      title: say(locale, "copy.fees"),
+      lines: assessment.fees.map((fee) => {
+        const paid = charges.some((c) => c.item === fee.item && c.scope === fee.scope && c.paidMinor >= c.minor);
+        const amount = formatMoney(locale, fee.amount);
+        return {
+          what: fee.title[locale],
+          words: [paid ? `${amount} · ${say(locale, "fee.paid")}` : say(locale, "fee.due", { amount })],
+        };
+      }),
+    },
+  ];
+}
+
 /** The whole form in words: what belongs to the application first, then what belongs to each choice, in the order of the form. */
 export function formCopy(application: MyApplication, name: string, locale: Locale): FormCopy {
   const asked = application.sections.filter((s) => s.applies);
@@ -60,18 +95,7 @@ export function formCopy(application: MyApplication, name: string, locale: Local
         .map((c) => ({ title: `${c.award} ${c.title[locale]}`, sections: sectionsOf(c.id) }))
         .filter((p) => p.sections.length > 0),
     ],
-    documents: {
-      title: say(locale, "doc.title"),
-      lines: application.documents
-        .filter((d) => d.supplied.length > 0)
-        .map((d) => {
-          const requirement = application.assessment.requirements.find(
-            (r) => r.key === d.requirement && r.scope === d.scope && r.entry === d.entry,
-          );
-          const title = requirement?.title[locale] ?? d.requirement;
-          return { what: d.entryTitle ? `${title} · ${d.entryTitle}` : title, files: d.supplied.map((s) => s.name) };
-        }),
-    },
+    annexes: annexes(application, locale).filter((a) => a.lines.length > 0),
     foot: say(locale, "copy.foot", { number, name, page: "{page}", pages: "{pages}" }),
   };
 }

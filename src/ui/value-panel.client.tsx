@@ -17,7 +17,18 @@ type Confirm = (
   note: string | null,
 ) => Promise<string | null>;
 
-const MENDABLE = new Set(["text", "name", "decimal", "date", "institution", "choice", "scale", "area", "test"]);
+const MENDABLE = new Set([
+  "text",
+  "name",
+  "decimal",
+  "whole",
+  "date",
+  "institution",
+  "choice",
+  "scale",
+  "area",
+  "test",
+]);
 
 function optionsFor(value: ClaimedValue, data: FileData) {
   switch (value.kind) {
@@ -226,7 +237,8 @@ export function ValuePanel({
     )
     .filter((v) => v.claim !== null || v.confirmed !== null);
   if (own.length === 0) return null;
-  const judged = data.assessment.file.stage !== "preparing" && requirement.kind === "document";
+  const open = data.shows[`${requirement.scope}|${requirement.key}|${requirement.entry}`] ?? [];
+  const judged = data.assessment.file.stage !== "preparing" && (requirement.kind === "document" || open.length > 0);
   const sections = [...new Set(own.map((v) => v.section))];
   return (
     <div className="claimed">

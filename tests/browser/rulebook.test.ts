@@ -5,6 +5,7 @@ import {
   goToApply,
   newPerson,
   openBrowser,
+  openRequirement,
   type Person,
   pickDate,
   pressAndAgree,
@@ -170,6 +171,72 @@ describe("a rulebook made from nothing", () => {
     expect(await page.locator(".finding").first().innerText()).toMatch(/Met · Four weeks at sea/u);
     await page.goto("/office/programmes/SVX");
     await page.getByRole("heading", { name: /Round 1 open · 0 drafts, 1 submitted/ }).waitFor();
+  });
+
+  it("is corrected where the office opens it again, and the office reads what changed", async () => {
+    const { page } = lead;
+    await page.goto(`/office/files/${number}?show=form`);
+    await page.getByRole("button", { name: "Open sections for correction" }).click();
+    await page.getByRole("checkbox", { name: "Time at sea" }).check();
+    const open = page.getByRole("button", { name: "Open 1 section" });
+    expect(await open.isDisabled()).toBe(true);
+    await page.getByLabel(/What is to be corrected/).fill("Your log says five weeks.");
+    await open.click();
+    await page.getByRole("heading", { name: "Open for correction" }).waitFor();
+    await applicant.page.goto(`/my/${number}`);
+    await applicant.page.getByText("Your log says five weeks.").waitFor();
+    await applicant.page.getByRole("main").getByRole("link", { name: "Time at sea" }).first().click();
+    await applicant.page.getByLabel("Weeks at sea").fill("5");
+    await applicant.page.getByLabel("Weeks at sea").press("Tab");
+    await untilSaved(applicant.page);
+    await applicant.page.goto(`/my/${number}`);
+    await pressAndAgree(applicant.page, "Send the corrected parts");
+    await applicant.page.getByText("Submission 2").waitFor();
+    await page.reload();
+    const row = page.getByRole("row", { name: /Weeks at sea/ });
+    expect((await row.innerText()).split(/\s+/u).slice(-2)).toEqual(["7", "5"]);
+    await page.getByRole("button", { name: "I have read what changed" }).click();
+    await page.getByRole("heading", { name: "Corrected" }).waitFor({ state: "detached" });
+  });
+
+  it("is decided on the confirmed value, released by a second person, and accepted", async () => {
+    const officer = await newPerson(browser);
+    await signIn(officer, "r.okonjo@merrow.example");
+    const { page } = officer;
+    await page.goto(`/office/files/${number}`);
+    await openRequirement(page, "Time at sea");
+    await page.goto(`/office/files/${number}`);
+    await page.getByRole("button", { name: /Confirm 1 as claimed/ }).click();
+    await page.getByText("1 value confirmed.").waitFor();
+    await page.keyboard.press("d");
+    await page.getByText("eligible, on confirmed values").waitFor();
+    await page.getByRole("button", { name: "Prepare offer", exact: true }).click();
+    await page.getByText("A lead officer releases it.").waitFor();
+    await lead.page.goto(`/office/files/${number}`);
+    await lead.page.getByRole("button", { name: /Decision/ }).click();
+    await pressAndAgree(lead.page, "Release");
+    await lead.page.getByText(/Released by Tadhg Breen/).waitFor();
+    await applicant.page.goto(`/my/${number}`);
+    await pressAndAgree(applicant.page, "Accept the offer");
+    await applicant.page.getByText(/You accepted on/).waitFor();
+    expect([...applicant.complaints, ...lead.complaints, ...officer.complaints]).toEqual([]);
+  });
+
+  it("shows every choice to the office, and gives one person more time", async () => {
+    const { page } = applicant;
+    await goToApply(page, "Coastal Systems");
+    await page.getByRole("button", { name: /Begin the application|Add it to my application/ }).click();
+    await page.waitForURL(/\/my\/\d\d-\d{5}$/);
+    const drafted = page.url().split("/").at(-1) ?? "";
+    await lead.page.goto(`/office/files/${drafted}?show=choices`);
+    const choice = lead.page.locator("section", { hasText: "PCS" });
+    await choice.getByRole("button", { name: "Give more time" }).click();
+    await pickDate(lead.page, /^Closes/, `${dayFrom(90)}, 18:00`);
+    await lead.page.getByLabel("Why", { exact: true }).fill("Ill in the last week.");
+    await lead.page.getByRole("button", { name: "Give the time" }).click();
+    await choice.getByText("Own closing").waitFor();
+    await page.goto(`/my/${drafted}/choices`);
+    await page.getByText(/an extension for you alone/).waitFor();
   });
 
   it("can be chosen in an order that the keyboard changes", async () => {

@@ -133,7 +133,7 @@ export interface ValuePlace {
   readonly field: string;
 }
 
-/** The values beside an accepted document that entry rules use and that nobody has confirmed, or whose claim has changed since. */
+/** The values beside an accepted document, or in filled sections, that entry rules use and that nobody has confirmed, or whose claim has changed since. */
 export function unconfirmed(
   input: Pick<StepInput, "contexts" | "index">,
   result: RequirementResult,
@@ -158,7 +158,7 @@ function confirmSteps(input: StepInput): readonly Step[] {
   return input.requirements
     .filter(
       (r) =>
-        r.kind === "document" &&
+        (r.kind === "document" || r.kind === "sections") &&
         r.standing === "accepted" &&
         submittedAt(input, r) !== null &&
         r.choices.some((id) => undecided(input, id)),

@@ -16,7 +16,10 @@ export interface Plan {
   readonly inputs: ReadonlyMap<string, ReadonlySet<string>>;
   /** All fields whose values some entry rule uses. */
   readonly used: ReadonlySet<string>;
-  /** The fields beside each document that some entry rule uses, by the key of the requirement: those that must be confirmed. */
+  /**
+   * The fields that some entry rule uses, by the key of the requirement with which they are confirmed: beside the document that shows
+   * them, or with the sections in which they were filled in where no document does.
+   */
   readonly toConfirm: ReadonlyMap<string, readonly { readonly section: Section; readonly fields: readonly Field[] }[]>;
 }
 
@@ -46,21 +49,29 @@ function inputsOf(body: RulebookBody): Plan["inputs"] {
     const measure = body.measures.find((m) => m.key === name.slice(8));
     return measure ? MEASURE_INPUTS[measure.kind] : [];
   };
-  return new Map(body.entryRules.map((rule) => [rule.key, new Set(factNames(rule.rule).flatMap(expand).map(toField))]));
+  // What the choice itself gives has no field and is nobody’s claim.
+  const claims = (name: string) => sectionOf.has(name.slice(0, Math.max(0, name.lastIndexOf("."))));
+  return new Map(
+    body.entryRules.map((rule) => [
+      rule.key,
+      new Set(factNames(rule.rule).flatMap(expand).filter(claims).map(toField)),
+    ]),
+  );
 }
 
 function toConfirm(body: RulebookBody, used: ReadonlySet<string>): Plan["toConfirm"] {
+  const shown = new Set(body.requirements.flatMap((r) => (r.kind === "document" ? r.shows : [])));
+  const fieldsOf = (wanted: (name: string) => boolean) =>
+    body.sections
+      .map((section) => ({ section, fields: section.fields.filter((f) => wanted(`${section.key}.${f.key}`)) }))
+      .filter((s) => s.fields.length > 0);
   return new Map(
-    body.requirements.flatMap((requirement) => {
-      if (requirement.kind !== "document") return [];
-      const shown = body.sections.map((section) => ({
-        section,
-        fields: section.fields.filter((f) => {
-          const name = `${section.key}.${f.key}`;
-          return used.has(name) && requirement.shows.includes(name);
-        }),
-      }));
-      return [[requirement.key, shown.filter((s) => s.fields.length > 0)] as const];
+    body.requirements.flatMap((r) => {
+      if (r.kind === "document")
+        return [[r.key, fieldsOf((name) => used.has(name) && r.shows.includes(name))] as const];
+      if (r.kind !== "sections") return [];
+      const bare = fieldsOf((name) => used.has(name) && !shown.has(name));
+      return [[r.key, bare.filter(({ section }) => r.sections.includes(section.key))] as const];
     }),
   );
 }

@@ -8,10 +8,11 @@ export interface FormCopy {
     readonly title: string | null;
     readonly sections: readonly CopiedSection[];
   }[];
-  readonly documents: {
+  /** What stands beside the answers: documents, references, fees. */
+  readonly annexes: readonly {
     readonly title: string;
-    readonly lines: readonly { readonly what: string; readonly files: readonly string[] }[];
-  };
+    readonly lines: readonly { readonly what: string; readonly words: readonly string[] }[];
+  }[];
   /** With `{page}` and `{pages}`. */
   readonly foot: string;
 }

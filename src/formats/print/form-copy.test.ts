@@ -21,7 +21,7 @@ const copyOf = (...values: string[]): FormCopy => ({
       ],
     },
   ],
-  documents: { title: "Documents", lines: [{ what: "Passport", files: ["passport.pdf"] }] },
+  annexes: [{ title: "Documents", lines: [{ what: "Passport", words: ["passport.pdf"] }] }],
   foot: "page {page} of {pages}",
 });
 const MADE = new Date("2026-11-25T09:00:00Z");

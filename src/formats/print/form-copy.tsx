@@ -101,15 +101,17 @@ export async function printFormCopy(copy: FormCopy, locale: string, madeOn: Date
             ))}
           </View>
         ))}
-        <View style={styles.section}>
-          <Text style={styles.heading}>{copy.documents.title}</Text>
-          {copy.documents.lines.map(({ what, files }) => (
-            <View key={what} style={styles.pair} wrap={false}>
-              <Text style={styles.label}>{printable(what)}</Text>
-              <Text style={styles.value}>{printable(files.join("\n"))}</Text>
-            </View>
-          ))}
-        </View>
+        {copy.annexes.map(({ title, lines }) => (
+          <View key={title} style={styles.section}>
+            <Text style={styles.heading}>{printable(title)}</Text>
+            {lines.map(({ what, words }) => (
+              <View key={what} style={styles.pair} wrap={false}>
+                <Text style={styles.label}>{printable(what)}</Text>
+                <Text style={styles.value}>{printable(words.join("\n"))}</Text>
+              </View>
+            ))}
+          </View>
+        ))}
       </Page>
     </Document>,
   );

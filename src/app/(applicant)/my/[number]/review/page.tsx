@@ -4,9 +4,10 @@ import { formCopy } from "../../../../../ui/form-copy";
 import { locale } from "../../../../request";
 import { loadApplication } from "../load";
 
-function CopiedTable({ table }: { table: NonNullable<CopiedSection["table"]> }) {
+function CopiedTable({ title, table }: { title: string; table: NonNullable<CopiedSection["table"]> }) {
   return (
-    <div className="review-table">
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: on a narrow screen it scrolls, by the keyboard, too
+    <section className="review-table" aria-label={title} tabIndex={0}>
       <table>
         <thead>
           <tr>
@@ -28,7 +29,7 @@ function CopiedTable({ table }: { table: NonNullable<CopiedSection["table"]> }) 
           ))}
         </tbody>
       </table>
-    </div>
+    </section>
   );
 }
 
@@ -53,7 +54,7 @@ export default async function ReviewPage({ params }: { params: Promise<{ number:
           {part.sections.map((section) => (
             <section key={section.key}>
               <h3>{section.title}</h3>
-              {section.table ? <CopiedTable table={section.table} /> : null}
+              {section.table ? <CopiedTable title={section.title} table={section.table} /> : null}
               {section.entries.map((entry) => (
                 <div key={entry.id}>
                   {entry.title ? <p className="quiet">{entry.title}</p> : null}
@@ -71,17 +72,19 @@ export default async function ReviewPage({ params }: { params: Promise<{ number:
           ))}
         </section>
       ))}
-      <section>
-        <h3>{copy.documents.title}</h3>
-        <dl className="pairs">
-          {copy.documents.lines.map(({ what, files }) => (
-            <div key={what}>
-              <dt>{what}</dt>
-              <dd className="pre-line">{files.join("\n")}</dd>
-            </div>
-          ))}
-        </dl>
-      </section>
+      {copy.annexes.map((annex) => (
+        <section key={annex.title}>
+          <h3>{annex.title}</h3>
+          <dl className="pairs">
+            {annex.lines.map(({ what, words }) => (
+              <div key={what}>
+                <dt>{what}</dt>
+                <dd className="pre-line">{words.join("\n")}</dd>
+              </div>
+            ))}
+          </dl>
+        </section>
+      ))}
     </div>
   );
 }

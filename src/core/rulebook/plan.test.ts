@@ -1,0 +1,32 @@
+import { describe, expect, it } from "vitest";
+import { mes } from "../../demo/rulebooks/mes";
+import { planOf } from "./plan";
+import type { RulebookBody } from "./rulebook";
+
+const toConfirm = (body: RulebookBody) =>
+  Object.fromEntries(
+    [...planOf(body).toConfirm]
+      .map(
+        ([key, sections]) => [key, sections.flatMap((s) => s.fields.map((f) => `${s.section.key}.${f.key}`))] as const,
+      )
+      .filter(([, fields]) => fields.length > 0),
+  );
+
+describe("what has to be confirmed, and where", () => {
+  it("is the values that rules use, beside the documents that show them", () => {
+    const all = toConfirm(mes);
+    expect(Object.keys(all)).toEqual(["certificate", "transcript", "english"]);
+    expect(all.certificate).toContain("education.grade");
+  });
+
+  it("is confirmed with its sections where no document shows it", () => {
+    const bare = { ...mes, requirements: mes.requirements.filter((r) => r.key !== "transcript") };
+    const { studies } = toConfirm(bare);
+    expect(studies).toEqual(expect.arrayContaining(["courses.credits", "courses.area"]));
+  });
+
+  it("is nothing that the choice itself gives", () =>
+    expect([...planOf(mes).used].filter((name) => !mes.sections.some((s) => name.startsWith(`${s.key}.`)))).toEqual(
+      [],
+    ));
+});
