@@ -50,6 +50,7 @@ for (const name of JOB_NAMES)
   });
 await boss.schedule("sweep-messages", EVERY_MINUTE);
 await boss.schedule("reassess-aged", EVERY_MINUTE);
+await boss.schedule("announce-openings", EVERY_MINUTE);
 log.info("the worker is ready");
 
 async function stop(): Promise<void> {

@@ -3,7 +3,9 @@ import * as reference from "./answer-reference";
 import { arrangeChoices, changeChoice } from "./change-choices";
 import { confirmValues } from "./confirm-values";
 import { copyCycle } from "./copy-cycle";
+import { refuseCorrection, requestCorrection } from "./correction-requests";
 import * as decisions from "./decisions";
+import { announceOpenings, forgetInterest, noteInterest } from "./interest";
 import * as evidence from "./judge-evidence";
 import * as files from "./keep-files";
 import * as messages from "./messages";
@@ -29,6 +31,9 @@ export const ACTS = {
   addRound: rounds.addRound,
   arrangeChoices,
   changeChoice,
+  announceOpenings,
+  forgetInterest,
+  noteInterest,
   answerDecision: decisions.answerDecision,
   askApplicant: evidence.askApplicant,
   beginGuess: accounts.beginGuess,
@@ -70,6 +75,8 @@ export const ACTS = {
   reopenRound: rounds.reopenRound,
   reportMessage: messages.reportMessage,
   requestReference: requests.requestReference,
+  refuseCorrection,
+  requestCorrection,
   reopenSections: reopening.reopenSections,
   sendCorrections: reopening.sendCorrections,
   readCorrections: reopening.readCorrections,

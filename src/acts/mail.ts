@@ -26,8 +26,12 @@ export const TEMPLATES = [
   "extended",
   "rulebook-changed",
   "rulebook-moved",
+  "interest-noted",
+  "interest-opened",
+  "round-opened",
   "reopened",
   "corrected",
+  "correction-refused",
   "reopening-ended",
 ] as const;
 export type Template = (typeof TEMPLATES)[number];

@@ -1,7 +1,7 @@
 import { and, eq, isNull } from "drizzle-orm";
 import { z } from "zod";
 import { reopenable, type SectionPlace, samePlace as same } from "../core/sections/reopening";
-import { reopening } from "../db/schema";
+import { correctionRequest, reopening } from "../db/schema";
 import { type ActContext, done, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
 import { mailApplicant } from "./mail";
@@ -48,6 +48,11 @@ export const reopenSections = defineFileAct({
       await ctx.db
         .insert(reopening)
         .values({ applicationId: file.id, sections, reason, due, openedAt: ctx.now, openedById: ctx.actor.id });
+    // Whoever opens sections has answered what the applicant asked for.
+    await ctx.db
+      .update(correctionRequest)
+      .set({ answeredAt: ctx.now, answeredById: ctx.actor.id })
+      .where(and(eq(correctionRequest.applicationId, file.id), isNull(correctionRequest.answeredAt)));
     const { number } = file.facts.application;
     const titles = (locale: "en" | "fr") =>
       sections

@@ -56,7 +56,13 @@ export const changeRound = defineAct({
     const { key: _key, ...changed } = input.round;
     await ctx.db
       .update(round)
-      .set({ ...changed, opensAt: new Date(changed.opensAt), version: sql`${round.version} + 1` })
+      .set({
+        ...changed,
+        opensAt: new Date(changed.opensAt),
+        // An opening that moves into the future will be told anew.
+        ...(Date.parse(changed.opensAt) > ctx.now.getTime() ? { announcedAt: null } : {}),
+        version: sql`${round.version} + 1`,
+      })
       .where(eq(round.id, known.id));
     const told = await tellPreparing(ctx, { round: known.id }, "round-changed", { text: input.reason });
     await ctx.emit("change-round", null, { round: known.id, version: known.version + 1, reason: input.reason, told });

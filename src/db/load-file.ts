@@ -107,6 +107,11 @@ select json_build_object(
     "reopening x where x.application_id = a.id and x.ended_at is null",
     "x.opened_at, x.id",
   )},
+  'correctionRequests', ${list(
+    `json_build_object('id', x.id, 'askedAt', ${iso("x.asked_at")})`,
+    "correction_request x where x.application_id = a.id and x.answered_at is null",
+    "x.asked_at, x.id",
+  )},
   'turns', ${list(`json_build_object('turn', x.turn, 'from', ${iso("x.at")})`, "turn_change x where x.application_id = a.id", "x.at")}
 ) as facts,
 ${answers("x.dormant")} as asleep,

@@ -89,6 +89,7 @@ export function sampleFile(profile: Profile, change: SampleChange = {}): FileFac
     charges: [],
     asks: [],
     reopenings: [],
+    correctionRequests: [],
     turns: [],
     ...change.facts,
   };

@@ -1,4 +1,5 @@
 import { type Runtime, runAct } from "../acts/act";
+import { announceOpenings } from "../acts/interest";
 import { reassessFiles } from "../acts/keep-files";
 import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/messages";
 import { reportPreview } from "../acts/rulebook-previews";
@@ -73,6 +74,9 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
       return sweepMessages(ctx);
     case "reassess-aged":
       return reassessAged(ctx);
+    case "announce-openings":
+      await runAct(ctx.runtime, announceOpenings, SYSTEM, {});
+      return;
     case "preview-rulebook":
       return previewRulebook(ctx, JOBS["preview-rulebook"].parse(payload));
   }

@@ -108,6 +108,22 @@ export const en = {
   "withdraw.kept": "The {amount} that you paid is not given back.",
   "withdraw.returned": "The {amount} that you paid comes back to you.",
   "withdraw.owed": "What is not yet paid is no longer owed.",
+  "interest.title": "Tell me when it opens",
+  "interest.email": "E-mail",
+  "interest.intro": "We write to this address once, when a round opens. Nothing else is done with it.",
+  "interest.note": "Tell me",
+  "interest.noted": "Noted. A mail confirms it; with its link you can take your address out again.",
+  "interest.badEmail": "Write an e-mail address, for example name@example.org.",
+  "interest.forget": "Take my address out",
+  "interest.forgetIntro": "You no longer want to be told when the programme opens? Then your address is forgotten.",
+  "interest.forgotten": "Your address is forgotten.",
+  "correction.title": "Something to correct?",
+  "correction.intro":
+    "What you submitted is closed. Name the parts that need correcting and say why; the office opens them or tells you why not.",
+  "correction.text": "What is wrong, and what should stand there",
+  "correction.send": "Ask for the correction",
+  "correction.asked": "You asked for this correction on {when}. The office answers it.",
+  "correction.parts": "Parts to correct",
   "reopened.title": "Open for correction",
   "reopened.until":
     "We opened these parts again. Correct them and send them by {date}; what you submitted stays readable as it was.",
@@ -260,6 +276,7 @@ export const en = {
   "next.answer ask": "You answer what we asked, by {due}.",
   "next.correct":
     "You correct {count, plural, one {the section that we opened} other {the # sections that we opened}} and send {count, plural, one {it} other {them}}, by {due}.",
+  "next.answer request": "We answer your wish for a correction. You need to do nothing.",
   "next.read changes": "We read what you corrected. You need to do nothing.",
   "next.name referee": "You name a referee and send the request.",
   "next.pay": "You pay: {title}.",
@@ -369,6 +386,8 @@ export const en = {
   "event.change-choice": "You changed a choice",
   "event.arrange-choices": "You put your choices in order",
   "event.extend-choice": "We gave you more time",
+  "event.request-correction": "You asked for a correction",
+  "event.refuse-correction": "We did not open the form for your correction",
   "event.reopen-sections": "We opened parts of the form for correction",
   "event.send-corrections": "You sent corrected parts",
   "event.end-reopening": "We closed the opened parts again",
@@ -408,9 +427,21 @@ export const en = {
     "We cannot accept this document: {document}. {reasonText} {text}\n\nPlease supply it again by {due}:\n\n{link}",
   "mail.asked.subject": "No. {number}: we ask you for something",
   "mail.asked.body": "{document}: {text}\n\nPlease answer by {due}:\n\n{link}",
+  "mail.interest-noted.subject": "{programme}: we tell you when it opens",
+  "mail.interest-noted.body":
+    "You asked us to tell you when {programme} opens. We write once, and then forget your address.\n\nIf this was not you, or you have changed your mind, take your address out:\n\n{link}",
+  "mail.interest-opened.subject": "{programme} is open",
+  "mail.interest-opened.body":
+    "You asked to be told: {programme} takes applications now. Your address is forgotten with this mail.\n\n{link}",
+  "mail.round-opened.subject": "No. {number}: you can submit now",
+  "mail.round-opened.body":
+    "The round of {programme} has opened. As soon as nothing is missing you can submit:\n\n{link}",
   "mail.reopened.subject": "No. {number}: please correct your application",
   "mail.reopened.body":
     "We opened these parts of your application again: {sections}.\n\n{text}\n\nPlease correct them and send them by {due}:\n\n{link}",
+  "mail.correction-refused.subject": "No. {number}: about the correction that you asked for",
+  "mail.correction-refused.body":
+    "We did not open your application for the correction that you asked for.\n\n{text}\n\n{link}",
   "mail.corrected.subject": "No. {number}: we have your corrections",
   "mail.corrected.body": "Your corrected answers arrived. They are submission {no} of your application:\n\n{link}",
   "mail.reopening-ended.subject": "No. {number}: nothing needs to be corrected any more",

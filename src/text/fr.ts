@@ -109,6 +109,24 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "withdraw.kept": "Les {amount} déjà payés ne sont pas remboursés.",
   "withdraw.returned": "Les {amount} déjà payés vous sont remboursés.",
   "withdraw.owed": "Ce qui n’est pas encore payé n’est plus dû.",
+  "interest.title": "Me prévenir de l’ouverture",
+  "interest.email": "Courriel",
+  "interest.intro":
+    "Nous écrivons une seule fois à cette adresse, à l’ouverture d’une session. Elle ne sert à rien d’autre.",
+  "interest.note": "Me prévenir",
+  "interest.noted": "C’est noté. Un courriel le confirme ; son lien permet de retirer votre adresse.",
+  "interest.badEmail": "Écrivez une adresse électronique, par exemple nom@example.org.",
+  "interest.forget": "Retirer mon adresse",
+  "interest.forgetIntro":
+    "Vous ne voulez plus être prévenu de l’ouverture du programme ? Votre adresse est alors oubliée.",
+  "interest.forgotten": "Votre adresse est oubliée.",
+  "correction.title": "Quelque chose à corriger ?",
+  "correction.intro":
+    "Ce que vous avez déposé est fermé. Indiquez les parties à corriger et pourquoi ; le bureau les rouvre ou vous dit pourquoi non.",
+  "correction.text": "Ce qui est faux, et ce qui devrait y figurer",
+  "correction.send": "Demander la correction",
+  "correction.asked": "Vous avez demandé cette correction le {when}. Le bureau y répond.",
+  "correction.parts": "Parties à corriger",
   "reopened.title": "À corriger",
   "reopened.until":
     "Nous avons rouvert ces parties. Corrigez-les et envoyez-les avant le {date}; ce que vous avez déposé reste lisible tel quel.",
@@ -255,6 +273,7 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "next.answer ask": "Vous répondez à notre demande, jusqu’au {due}.",
   "next.correct":
     "Vous corrigez {count, plural, one {la partie que nous avons rouverte} other {les # parties que nous avons rouvertes}} et {count, plural, one {l’envoyez} other {les envoyez}}, jusqu’au {due}.",
+  "next.answer request": "Nous répondons à votre demande de correction. Vous n’avez rien à faire.",
   "next.read changes": "Nous lisons vos corrections. Vous n’avez rien à faire.",
   "next.name referee": "Vous nommez un référent et envoyez la demande.",
   "next.pay": "Vous payez : {title}.",
@@ -359,6 +378,8 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "event.change-choice": "Vous avez modifié un choix",
   "event.arrange-choices": "Vous avez ordonné vos choix",
   "event.extend-choice": "Nous vous avons accordé un délai",
+  "event.request-correction": "Vous avez demandé une correction",
+  "event.refuse-correction": "Nous n’avons pas rouvert le formulaire pour votre correction",
   "event.reopen-sections": "Nous avons rouvert des parties du formulaire",
   "event.send-corrections": "Vous avez envoyé des parties corrigées",
   "event.end-reopening": "Nous avons refermé les parties rouvertes",
@@ -397,9 +418,21 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
     "Nous ne pouvons pas accepter ce document : {document}. {reasonText} {text}\n\nMerci de le fournir de nouveau jusqu’au {due} :\n\n{link}",
   "mail.asked.subject": "No {number} : nous vous demandons quelque chose",
   "mail.asked.body": "{document} : {text}\n\nMerci de répondre jusqu’au {due} :\n\n{link}",
+  "mail.interest-noted.subject": "{programme} : nous vous préviendrons de l’ouverture",
+  "mail.interest-noted.body":
+    "Vous avez demandé à être prévenu de l’ouverture de {programme}. Nous écrivons une seule fois, puis oublions votre adresse.\n\nSi ce n’était pas vous, ou si vous avez changé d’avis, retirez votre adresse :\n\n{link}",
+  "mail.interest-opened.subject": "{programme} est ouvert",
+  "mail.interest-opened.body":
+    "Vous aviez demandé à être prévenu : {programme} accepte les candidatures. Votre adresse est oubliée avec ce courriel.\n\n{link}",
+  "mail.round-opened.subject": "No {number} : vous pouvez déposer",
+  "mail.round-opened.body":
+    "La session de {programme} est ouverte. Dès que rien ne manque, vous pouvez déposer :\n\n{link}",
   "mail.reopened.subject": "No {number} : veuillez corriger votre candidature",
   "mail.reopened.body":
     "Nous avons rouvert ces parties de votre candidature : {sections}.\n\n{text}\n\nVeuillez les corriger et les envoyer avant le {due} :\n\n{link}",
+  "mail.correction-refused.subject": "No {number} : la correction que vous avez demandée",
+  "mail.correction-refused.body":
+    "Nous n’avons pas rouvert votre candidature pour la correction demandée.\n\n{text}\n\n{link}",
   "mail.corrected.subject": "No {number} : nous avons vos corrections",
   "mail.corrected.body":
     "Vos réponses corrigées sont arrivées. Elles forment le dépôt {no} de votre candidature :\n\n{link}",

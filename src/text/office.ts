@@ -25,6 +25,7 @@ export const REASON_WORDS: Readonly<Record<string, string>> = {
   "answer ask": "Asked",
   correct: "Sections to correct",
   "read changes": "Corrections to read",
+  "answer request": "Corrections asked for",
   "name referee": "To name a referee",
   "answer offer": "Offer to answer",
   prove: "Original to show",
@@ -72,6 +73,8 @@ export function stepDeed(step: Pick<Step, "kind" | "count"> & { readonly title?:
       return `correct ${count} opened ${count === 1 ? "section" : "sections"} and send them`;
     case "read changes":
       return "read what the applicant corrected";
+    case "answer request":
+      return "answer the wish for a correction";
     case "name referee":
       return "name a referee and send the request";
     case "pay":
@@ -147,6 +150,8 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "undo-judgement": "took the judgement back",
   "ask-applicant": "asked for",
   "carry-over": "answers carried over from an earlier application",
+  "request-correction": "asked to correct",
+  "refuse-correction": "refused the correction",
   "reopen-sections": "opened sections for correction",
   "send-corrections": "sent corrected sections",
   "read-corrections": "read the corrections",

@@ -18,6 +18,7 @@ export interface ReopenActs {
     readonly reason: string;
     readonly due: string;
   }) => Promise<string | null>;
+  readonly refuse: (reason: string) => Promise<string | null>;
   readonly read: () => Promise<string | null>;
   readonly end: () => Promise<string | null>;
 }
@@ -27,14 +28,17 @@ const placeKey = (p: SectionPlace) => `${p.scope}|${p.section}`;
 /** Opens named sections of a submitted form again. */
 export function ReopenForm({
   sections,
+  asked,
   due,
   acts,
 }: {
   sections: readonly (SectionPlace & { readonly title: string })[];
+  /** The sections that the applicant asked for: chosen to begin with. */
+  asked: readonly SectionPlace[];
   due: string;
   acts: ReopenActs;
 }) {
-  const [chosen, setChosen] = useState<readonly string[]>([]);
+  const [chosen, setChosen] = useState<readonly string[]>(asked.map(placeKey));
   const [day, setDay] = useState(due);
   return (
     <WithReason

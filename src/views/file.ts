@@ -102,6 +102,12 @@ export interface FileData {
   }[];
   /** Sections that were opened again, the oldest first; those taken back are not among them. */
   readonly reopenings: readonly FileReopening[];
+  /** What the applicant asked to have opened and nobody has answered. */
+  readonly request: {
+    readonly sections: readonly { readonly scope: string; readonly section: string }[];
+    readonly text: string;
+    readonly askedAt: string;
+  } | null;
   /** The sections that may be opened again. */
   readonly reopenable: readonly { readonly scope: string; readonly section: string; readonly title: string }[];
   readonly values: readonly ClaimedValue[];
@@ -176,6 +182,7 @@ interface Extras {
   officer: FileData["officer"];
   choices: FileData["choices"];
   reopenings: FileReopening[];
+  request: FileData["request"];
   documents: FileDocument[];
   references: FileReference[];
   charges: FileData["charges"];
@@ -204,6 +211,8 @@ const EXTRAS = `select n.name as name, p.email,
     `json_build_object('id', x.id, 'sections', x.sections, 'reason', x.reason, 'due', x.due, 'openedAt', x.opened_at, 'by', x.name, 'answeredAt', x.answered_at, 'readAt', x.read_at)`,
     "select o.*, w.name from reopening o join person w on w.id = o.opened_by_id where o.application_id = a.id and o.ended_at is null order by o.opened_at",
   )} as reopenings,
+  (select json_build_object('sections', q.sections, 'text', q.text, 'askedAt', q.asked_at) from correction_request q
+   where q.application_id = a.id and q.answered_at is null) as request,
   ${rowsOf(
     `json_build_object('evidenceId', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'uploadId', x.upload_id, 'name', x.name, 'pages', x.pages, 'mediaType', x.media_type, 'marks', x.marks,
       'suppliedAt', x.supplied_at, 'replacedAt', x.replaced_at, 'judgement', x.judgement, 'reason', x.reason, 'proof', x.proof, 'alsoIn', x.also)`,

@@ -14,6 +14,7 @@ import {
   type Track,
 } from "../core/programmes/programme";
 import type { Template } from "../core/requirements/definition";
+import { reopenable } from "../core/sections/reopening";
 import { AnswerIndex } from "../core/sections/typed-facts";
 import type { LocalText } from "../core/text/local-text";
 import { type LoadedFile, loadFile } from "../db/load-file";
@@ -77,6 +78,10 @@ export interface MyApplication {
   }[];
   /** What the office opened again and the applicant has not yet sent. */
   readonly reopening: { readonly reason: string; readonly due: string } | null;
+  /** What the applicant asked to have opened, and when, while nobody has answered. */
+  readonly request: { readonly text: string; readonly askedAt: string } | null;
+  /** The parts whose correction may be asked for. */
+  readonly correctable: readonly { readonly scope: string; readonly section: string }[];
   readonly choices: readonly {
     readonly id: string;
     readonly code: string;
@@ -133,6 +138,8 @@ const SHOWN_EVENTS = [
   "accept-evidence",
   "return-evidence",
   "ask-applicant",
+  "request-correction",
+  "refuse-correction",
   "reopen-sections",
   "send-corrections",
   "end-reopening",
@@ -169,6 +176,7 @@ interface Extras {
   rules: ChoiceRules;
   carried: MyApplication["carried"];
   reopening: MyApplication["reopening"];
+  request: MyApplication["request"];
 }
 
 const EXTRAS = `select
@@ -187,6 +195,7 @@ const EXTRAS = `select
        from decision d where d.choice_id = c.id)) order by c.rank)
    from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id join round r on r.id = c.round_id
    where c.application_id = $1) as choices,
+  (select json_build_object('text', q.text, 'askedAt', q.asked_at) from correction_request q where q.application_id = $1 and q.answered_at is null) as request,
   (select json_build_object('reason', o.reason, 'due', o.due) from reopening o where o.application_id = $1 and o.answered_at is null and o.ended_at is null) as reopening,
   (select f.rules from application a join procedure f on f.id = a.procedure_id where a.id = $1) as rules,
   (select v.about from event v where v.application_id = $1 and v.act = 'carry-over' limit 1) as carried,
@@ -275,6 +284,8 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
     charges: (extras?.charges ?? []).map((c) => ({ ...c, whenWithdrawn: withdrawnFee(loaded.rulebooks, c.item) })),
     asks: extras?.asks ?? [],
     reopening: extras?.reopening ?? null,
+    request: extras?.request ?? null,
+    correctable: assessment.file.stage === "closed" ? [] : reopenable(loaded),
     choices,
     ranked: extras?.rules.ranked ?? false,
     lackingChoices: extras ? lackingChoices(extras.rules, live.length) : 0,

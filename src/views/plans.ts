@@ -39,6 +39,8 @@ export interface PlannedIntake extends IntakeInput {
 export interface PlannedProgramme extends ProgrammeInput {
   readonly version: number;
   readonly procedure: string;
+  /** How many wait for its opening. */
+  readonly interested: number;
   readonly intakes: readonly PlannedIntake[];
 }
 
@@ -55,7 +57,7 @@ export interface PlansData {
 const PROGRAMMES = `select json_build_object('code', p.code, 'title', p.title, 'award', p.award, 'level', p.level, 'fields', p.fields, 'language', p.language,
     'months', p.months, 'ects', p.ects, 'campuses', p.campuses, 'modes', p.modes, 'tracks', p.tracks, 'description', p.description,
     'prerequisites', p.prerequisites, 'contact', p.contact, 'partner', p.partner, 'keywords', p.keywords, 'sponsorsVisa', p.sponsors_visa,
-    'version', p.version, 'procedure', f.key,
+    'version', p.version, 'procedure', f.key, 'interested', (select count(*) from interest w where w.programme_id = p.id),
     'intakes', coalesce((select json_agg(json_build_object('id', i.id, 'version', i.version, 'startsOn', i.starts_on, 'places', i.places, 'quotas', i.quotas,
         'options', i.options, 'cycle', c.key,
         'rulebook', (select b.version from rulebook b where b.intake_id = i.id and b.status = 'published'),

@@ -99,6 +99,7 @@ export function trialOf(rulebook: Rulebook, choice: TrialChoice, answers: TrialA
     charges: [],
     asks: [],
     reopenings: [],
+    correctionRequests: [],
     turns: [],
   };
   const index = new AnswerIndex(facts);

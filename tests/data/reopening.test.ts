@@ -1,13 +1,15 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
+import { refuseCorrection, requestCorrection } from "../../src/acts/correction-requests";
 import { endReopening, readCorrections, reopenSections, sendCorrections } from "../../src/acts/reopen-sections";
 import { saveAnswers } from "../../src/acts/save-answers";
 import type { Json } from "../../src/core/assessment/facts";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
+import { myApplication } from "../../src/views/my-application";
 import { submissions } from "../../src/views/submissions";
 import { readView } from "../../src/views/view";
-import { lookAt, submittedFile, type TestFile } from "../support/files";
+import { filledFile, lookAt, submittedFile, type TestFile } from "../support/files";
 import { makePerson, must, openWorld, type World } from "../support/world";
 
 let world: World;
@@ -132,5 +134,52 @@ describe("sections that the office opens again", () => {
     await reopen(file, [{ scope: "file", section: "contact" }]);
     const { loaded } = await lookAt(world, file.applicationId);
     expect(loaded.facts.reopenings.map((r) => r.sections.map((s) => s.section))).toEqual([["person", "contact"]]);
+  });
+});
+
+describe("a correction that the applicant asks for", () => {
+  const ask = (file: TestFile, sections = PERSON) =>
+    runAct(world.runtime, requestCorrection, file.applicant, {
+      applicationId: file.applicationId,
+      sections,
+      text: "I was born in Ravensholm.",
+    });
+  const shown = async (file: TestFile) => {
+    const { loaded } = await lookAt(world, file.applicationId);
+    return readView(world.runtime, myApplication, file.applicant, { number: loaded.facts.application.number });
+  };
+
+  it("is the office's turn until sections are opened", async () => {
+    const file = await submittedFile(world, roundId, "Asker");
+    expect((await ask(file)).ok).toBe(true);
+    expect(await ask(file)).toMatchObject({ ok: false, reason: "already-done" });
+    expect(await next(file)).toContain("answer request");
+    expect((await shown(file))?.request?.text).toBe("I was born in Ravensholm.");
+    await reopen(file);
+    expect(await next(file)).not.toContain("answer request");
+    expect(await shown(file)).toMatchObject({ request: null, reopening: { due: DUE } });
+  });
+
+  it("or is refused with a reason, and may be asked anew", async () => {
+    const file = await submittedFile(world, roundId, "Refusal");
+    await ask(file);
+    await must(world, refuseCorrection, officer, {
+      applicationId: file.applicationId,
+      reason: "It matches the passport.",
+    });
+    expect(await next(file)).not.toContain("answer request");
+    const again = { applicationId: file.applicationId, reason: "Again" };
+    expect(await runAct(world.runtime, refuseCorrection, officer, again)).toMatchObject({ reason: "already-done" });
+    expect((await ask(file)).ok).toBe(true);
+  });
+
+  it("is nothing for what was never submitted", async () => {
+    const draft = await filledFile(world, roundId);
+    const outcome = await runAct(world.runtime, requestCorrection, draft.owner, {
+      applicationId: draft.applicationId,
+      sections: PERSON,
+      text: "x",
+    });
+    expect(outcome).toMatchObject({ ok: false, reason: "not-found" });
   });
 });

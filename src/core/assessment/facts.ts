@@ -28,6 +28,8 @@ export interface FileFacts {
   readonly charges: readonly ChargeFact[];
   readonly asks: readonly AskFact[];
   readonly reopenings: readonly ReopeningFact[];
+  /** What the applicant asked to have opened for correction and nobody has answered. */
+  readonly correctionRequests: readonly { readonly id: string; readonly askedAt: Instant }[];
   /** Whose turn it was from when on, as recorded by the acts. */
   readonly turns: readonly { readonly turn: Turn; readonly from: Instant }[];
 }

@@ -21,6 +21,7 @@ export const STEP_KINDS = [
   "answer ask",
   "correct",
   "read changes",
+  "answer request",
   "name referee",
   "pay",
   "book payment",

@@ -204,15 +204,21 @@ function askSteps(input: StepInput): readonly Step[] {
     );
 }
 
-/** Sections that were opened again: the applicant corrects and sends them, then the office reads what changed. */
+/** Sections that were asked for or opened again: the office answers the request, the applicant corrects and sends them, then the office reads what changed. */
 function reopeningSteps(input: StepInput): readonly Step[] {
-  return input.facts.reopenings
-    .filter((r) => r.readAt === null)
-    .map((r) =>
-      r.answeredAt === null
-        ? step(input, "applicant", "correct", requireDay(r.due), { count: r.sections.length })
-        : step(input, "office", "read changes", target(input, r.answeredAt, input.office.set.targets.check)),
-    );
+  const { check } = input.office.set.targets;
+  return [
+    ...input.facts.correctionRequests.map((r) =>
+      step(input, "office", "answer request", target(input, r.askedAt, check)),
+    ),
+    ...input.facts.reopenings
+      .filter((r) => r.readAt === null)
+      .map((r) =>
+        r.answeredAt === null
+          ? step(input, "applicant", "correct", requireDay(r.due), { count: r.sections.length })
+          : step(input, "office", "read changes", target(input, r.answeredAt, check)),
+      ),
+  ];
 }
 
 function draftStep(input: StepInput, result: ChoiceResult): Step {
@@ -267,7 +273,7 @@ export function owedSteps(input: StepInput): readonly Step[] {
 
 /** The office's own targets are always days; one that could not be worked out fell into a year without a calendar. */
 function lacksCalendar({ kind, due }: Step): boolean {
-  return due === null && ["check", "confirm", "read changes"].includes(kind);
+  return due === null && ["check", "confirm", "read changes", "answer request"].includes(kind);
 }
 
 /** The days on which the office's and the faculty's clock stood still, from the recorded turns. */

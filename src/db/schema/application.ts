@@ -219,6 +219,25 @@ export const reopening = pgTable(
   ],
 );
 
+/** What an applicant asks the office to open for correction; granted by opening sections, or refused with a reason. */
+export const correctionRequest = pgTable(
+  "correction_request",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    sections: jsonb("sections").$type<readonly { readonly scope: string; readonly section: string }[]>().notNull(),
+    text: text("text").notNull(),
+    askedAt: instant("asked_at").notNull(),
+    answeredAt: instant("answered_at"),
+    answeredById: uuid("answered_by_id").references(() => person.id),
+    /** Why it was refused; null for one that was granted. */
+    refusal: text("refusal"),
+  },
+  (t) => [uniqueIndex("correction_request_one_open").on(t.applicationId).where(sql`${t.answeredAt} is null`)],
+);
+
 /** A decision on a choice: prepared by one person, released by another, answered by the applicant. */
 export const decision = pgTable(
   "decision",

@@ -103,6 +103,8 @@ export const round = pgTable(
     closedAt: instant("closed_at"),
     closedReason: text("closed_reason"),
     promiseDays: integer("promise_days").notNull(),
+    /** When its opening was told to those who wait for it. */
+    announcedAt: instant("announced_at"),
   },
   (t) => [unique("round_once").on(t.intakeId, t.key)],
 );
@@ -181,3 +183,19 @@ export const template = pgTable("template", {
   storedAt: instant("stored_at").notNull(),
   storedBy: text("stored_by").notNull(),
 });
+
+/** An address that wants to know when a programme opens; forgotten once it was told. Only the hash of its link is kept. */
+export const interest = pgTable(
+  "interest",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    programmeId: uuid("programme_id")
+      .notNull()
+      .references(() => programme.id),
+    email: text("email").notNull(),
+    locale: text("locale").notNull(),
+    tokenHash: text("token_hash").notNull().unique(),
+    notedAt: instant("noted_at").notNull(),
+  },
+  (t) => [unique("interest_once").on(t.programmeId, t.email)],
+);

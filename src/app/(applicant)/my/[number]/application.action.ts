@@ -3,6 +3,7 @@
 import { revalidatePath } from "next/cache";
 import type { Outcome } from "../../../../acts/act";
 import { arrangeChoices, changeChoice } from "../../../../acts/change-choices";
+import { requestCorrection } from "../../../../acts/correction-requests";
 import { answerDecision } from "../../../../acts/decisions";
 import { withdraw } from "../../../../acts/keep-files";
 import { startPayment } from "../../../../acts/payments";
@@ -29,6 +30,18 @@ export async function submitChoices(number: string, applicationId: string, choic
   return answer(
     number,
     await perform(submitApplication, (await person(number)).actor, { applicationId, choiceIds: [choiceId] }),
+  );
+}
+
+export async function askCorrection(
+  number: string,
+  applicationId: string,
+  sections: { scope: string; section: string }[],
+  text: string,
+): Promise<Pressed> {
+  return answer(
+    number,
+    await perform(requestCorrection, (await person(number)).actor, { applicationId, sections, text }),
   );
 }
 

@@ -5,9 +5,10 @@ import { say } from "../../../../text/say";
 import { gapHref, sectionPage } from "../../../../ui/applicant-step";
 import { ChangedAnswers } from "../../../../ui/changed-answers";
 import { ConfirmPress } from "../../../../ui/confirm-press.client";
+import { CorrectionForm } from "../../../../ui/correction-form.client";
 import type { MyApplication } from "../../../../views/my-application";
 import type { SubmissionLine } from "../../../../views/submissions";
-import { sendCorrected } from "./application.action";
+import { askCorrection, sendCorrected } from "./application.action";
 
 interface PartProps {
   readonly application: MyApplication;
@@ -93,5 +94,35 @@ export function Submitted({ application, language, lines }: PartProps & { lines:
         </details>
       ))}
     </section>
+  );
+}
+
+/** What was submitted is closed: the way to ask for a correction, or what was asked. */
+export function AskCorrection({ application, language }: PartProps) {
+  const { request, correctable, number, reopening } = application;
+  if (request)
+    return (
+      <section className="asks">
+        <p>{say(language, "correction.asked", { when: formatMoment(language, request.askedAt, application.zone) })}</p>
+        <p className="quiet pre-line">{request.text}</p>
+      </section>
+    );
+  if (reopening || correctable.length === 0) return null;
+  const titleOf = (place: { scope: string; section: string }) => {
+    const section = application.sections.find((s) => s.scope === place.scope && s.key === place.section);
+    return section?.applies ? [section.title[language], section.programme].filter(Boolean).join(" · ") : null;
+  };
+  return (
+    <details>
+      <summary>{say(language, "correction.title")}</summary>
+      <CorrectionForm
+        locale={language}
+        parts={correctable.flatMap((place) => {
+          const title = titleOf(place);
+          return title ? [{ ...place, title }] : [];
+        })}
+        ask={askCorrection.bind(null, number, application.id)}
+      />
+    </details>
   );
 }

@@ -12,7 +12,7 @@ import type { MyApplication } from "../../../../views/my-application";
 import { submissions } from "../../../../views/submissions";
 import { locale, see } from "../../../request";
 import { answerOffer, submitChoices, withdrawApplication } from "./application.action";
-import { Corrections, Submitted } from "./corrections";
+import { AskCorrection, Corrections, Submitted } from "./corrections";
 import { loadApplication } from "./load";
 
 interface PartProps {
@@ -295,6 +295,7 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
           })}
         </ol>
       </section>
+      <AskCorrection application={application} language={language} />
       {open ? (
         <ConfirmPress
           action={withdrawApplication.bind(null, number, application.id)}

@@ -3,11 +3,13 @@ import { notFound } from "next/navigation";
 import { choiceRuleLines } from "../../../../text/choice-rules";
 import { fieldName } from "../../../../text/code-lists";
 import { say } from "../../../../text/say";
+import { AccountForm } from "../../../../ui/account-form.client";
 import { AlikeNotes } from "../../../../ui/finder/hit";
 import { personString, readQuery, type SearchParams } from "../../../../ui/finder/query";
 import { Deadlines, programmeLine, programmeName, ZoneNote } from "../../../../ui/programme";
 import { finder } from "../../../../views/finder";
 import { locale, see, VISITOR } from "../../../request";
+import { noteInterestAction } from "../../interest/interest.action";
 
 /** One programme, whole: from the one source that the form, the list and the letters use, too. */
 export default async function ProgrammePage({
@@ -64,6 +66,20 @@ export default async function ProgrammePage({
             ) : null}
           </div>
         ))}
+        {hit.rounds.some((r) => r.state === "open") ? null : (
+          <section className="interest">
+            <h3>{t("interest.title")}</h3>
+            <AccountForm
+              action={noteInterestAction}
+              intro={t("interest.intro")}
+              hidden={{ code: hit.code }}
+              submit={t("interest.note")}
+              fields={[{ name: "email", kind: "email", label: t("interest.email"), autoComplete: "email" }]}
+              problems={{ badEmail: { text: t("interest.badEmail"), field: "email" } }}
+              done={<p>{t("interest.noted")}</p>}
+            />
+          </section>
+        )}
         <p>
           <Link className="plain-button" href={`/programmes/${hit.code}/check`} prefetch={false}>
             {t("programme.check")}

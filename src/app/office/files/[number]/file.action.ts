@@ -4,6 +4,7 @@ import { revalidatePath } from "next/cache";
 import type { z } from "zod";
 import type { Act } from "../../../../acts/act";
 import { confirmValues } from "../../../../acts/confirm-values";
+import { refuseCorrection } from "../../../../acts/correction-requests";
 import { dropDecision, prepareDecision, releaseDecision } from "../../../../acts/decisions";
 import { acceptEvidence, askApplicant, returnEvidence, undoJudgement } from "../../../../acts/judge-evidence";
 import { excuseRequirement, takeFile } from "../../../../acts/keep-files";
@@ -58,6 +59,8 @@ export const reopen = async (
   applicationId: string,
   input: Omit<z.input<(typeof reopenSections)["input"]>, "applicationId">,
 ): Promise<Said> => run(number, reopenSections, { applicationId, ...input });
+export const refuseWish = async (number: string, applicationId: string, reason: string): Promise<Said> =>
+  run(number, refuseCorrection, { applicationId, reason });
 export const read = async (number: string, applicationId: string): Promise<Said> =>
   run(number, readCorrections, { applicationId });
 export const end = async (number: string, applicationId: string): Promise<Said> =>

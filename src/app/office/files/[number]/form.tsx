@@ -2,6 +2,7 @@ import { formatDate, formatMoment } from "../../../../text/format";
 import { ChangedAnswers } from "../../../../ui/changed-answers";
 import { type ReopenActs, ReopenForm, ReopenPresses } from "../../../../ui/reopen-form.client";
 import { valueText } from "../../../../ui/value-text";
+import { WithReason } from "../../../../ui/with-reason.client";
 import type { FileData, FileReopening } from "../../../../views/file";
 import type { SubmissionLine } from "../../../../views/submissions";
 
@@ -56,6 +57,31 @@ function Reopening({ data, reopening, acts }: { data: FileData; reopening: FileR
   );
 }
 
+/** What the applicant wants to correct: granted by opening sections below, which are chosen already, or refused. */
+function Wish({ data, acts }: { data: FileData; acts: ReopenActs }) {
+  const { request } = data;
+  if (!request) return null;
+  const titles = request.sections.map(
+    (s) => data.reopenable.find((r) => r.scope === s.scope && r.section === s.section)?.title ?? s.section,
+  );
+  return (
+    <section className="reopening">
+      <h2>The applicant asks for a correction</h2>
+      <p>
+        <span className="strong">{titles.join(", ")}</span>, asked on {formatMoment("en", request.askedAt, data.zone)}.
+      </p>
+      <p className="quiet pre-line">{request.text}</p>
+      <WithReason
+        open="Refuse it"
+        does="Refuse the correction"
+        label="Why not (the applicant reads this)"
+        consequence="The form stays as it was submitted. To grant it, open the sections below."
+        act={acts.refuse}
+      />
+    </section>
+  );
+}
+
 function Submissions({ data, lines }: { data: FileData; lines: readonly SubmissionLine[] }) {
   return lines.map((line) => (
     <section key={line.no} className="submission-line">
@@ -86,6 +112,7 @@ export function Form({
 }) {
   return (
     <div className="office-form">
+      <Wish data={data} acts={acts} />
       {data.reopenings
         .filter((r) => r.readAt === null)
         .map((r) => (
@@ -93,7 +120,13 @@ export function Form({
         ))}
       <Submissions data={data} lines={lines} />
       {data.reopenable.length > 0 && data.assessment.file.stage !== "closed" ? (
-        <ReopenForm sections={data.reopenable} due={askDay} acts={acts} />
+        <ReopenForm
+          key={data.request?.askedAt ?? ""}
+          sections={data.reopenable}
+          asked={data.request?.sections ?? []}
+          due={askDay}
+          acts={acts}
+        />
       ) : null}
       <Answers data={data} />
     </div>

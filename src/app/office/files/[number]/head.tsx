@@ -6,6 +6,12 @@ import { REASON_WORDS, stepDeed, TURN_WORDS, timeLeft } from "../../../../text/o
 import type { FileData } from "../../../../views/file";
 
 const STAGE_WORDS = ["preparing", "submitted", "complete", "in review", "decided", "answered"] as const;
+/** Steps that are done on the form’s page, and the words of the way there. */
+const FORM_STEPS: Readonly<Record<string, string>> = {
+  correct: "See what is open for correction",
+  "read changes": "Read what changed",
+  "answer request": "Read what is asked for",
+};
 const TABS = [
   ["", "Work"],
   ["form", "Form"],
@@ -60,11 +66,9 @@ export function Head({ data, show }: { data: FileData; show: string }) {
             {left.text} <span className="quiet">· by {formatDate("en", next.due)}</span>
           </p>
         ) : null}
-        {next?.kind === "read changes" || next?.kind === "correct" ? (
+        {next && FORM_STEPS[next.kind] ? (
           <p>
-            <Link href="?show=form">
-              {next.kind === "correct" ? "See what is open for correction" : "Read what changed"}
-            </Link>
+            <Link href="?show=form">{FORM_STEPS[next.kind]}</Link>
           </p>
         ) : null}
         <nav aria-label="Parts of the file" className="file-tabs">

@@ -52,6 +52,7 @@ export default async function FilePage({
           askDay={askDay}
           acts={{
             reopen: actions.reopen.bind(null, number, data.id),
+            refuse: actions.refuseWish.bind(null, number, data.id),
             read: actions.read.bind(null, number, data.id),
             end: actions.end.bind(null, number, data.id),
           }}

@@ -94,6 +94,12 @@ export default async function ProgrammePlanPage({ params }: { params: Promise<{ 
         </h1>
         <Link href={`/programmes/${code}`}>As visitors see it</Link>
       </div>
+      {programme.interested > 0 ? (
+        <p>
+          {programme.interested} {programme.interested === 1 ? "person waits" : "people wait"} for its opening and will
+          be told.
+        </p>
+      ) : null}
       {data.mayChange ? null : <p className="quiet">A lead officer can change this; you can read it.</p>}
       {programme.intakes.map((intake) => (
         <section key={intake.id} className="plan-part">
