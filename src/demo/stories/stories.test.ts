@@ -1,15 +1,15 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { openWorld, type World } from "../../tests/support/world";
-import { makeAuth } from "../auth/better-auth";
-import { assess } from "../core/assessment/assess";
-import type { PlainDate } from "../core/ids";
-import { database } from "../db/connection";
-import { loadFile } from "../db/load-file";
-import { currentOffice } from "../db/office";
-import { verifyAll } from "../verify";
-import { startOfStudies } from "./catalogue";
-import { loadDemo } from "./demo";
-import { stories } from "./stories";
+import { openWorld, type World } from "../../../tests/support/world";
+import { makeAuth } from "../../auth/better-auth";
+import { assess } from "../../core/assessment/assess";
+import type { PlainDate } from "../../core/ids";
+import { database } from "../../db/connection";
+import { loadFile } from "../../db/load-file";
+import { currentOffice } from "../../db/office";
+import { verifyAll } from "../../verify";
+import { startOfStudies } from "../catalogue";
+import { loadDemo } from "../demo";
+import { stories } from "./index";
 
 const ANCHOR = "2026-11-25" as PlainDate;
 const told = stories(ANCHOR, startOfStudies(ANCHOR) as PlainDate);

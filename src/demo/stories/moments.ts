@@ -1,0 +1,59 @@
+import type { PlainDate } from "../../core/ids";
+import { addDays } from "../../core/time/zone";
+import { someone } from "../people";
+import type { Profile } from "../profile";
+import type { Moment } from "../story";
+
+export const ALL = ["passport", "certificate", "transcript", "motivation", "english"] as const;
+
+/** Filled, supplied, referee asked and, where one is due, the fee paid, over the days before the submission. */
+export function prepared(submitDay: number, pays: boolean): readonly Moment[] {
+  return [
+    { do: "fill", day: submitDay - 5, at: "19:20" },
+    { do: "supply", day: submitDay - 3, at: "20:05" },
+    { do: "ask referee", day: submitDay - 3, at: "20:15" },
+    ...(pays ? [{ do: "pay", day: submitDay - 1, at: "12:10" } as const] : []),
+  ];
+}
+
+export function submitted(day: number, pays = true): readonly Moment[] {
+  return [...prepared(day, pays), { do: "submit", day, at: "11:40" }];
+}
+
+/** Everything checked and confirmed, the reference there: complete and ready to be decided. */
+export function worked(day: number, pays = true, changed: Readonly<Record<string, string>> = {}): readonly Moment[] {
+  return [
+    ...submitted(day, pays),
+    { do: "take", day: day + 1, by: "officer", at: "09:10" },
+    { do: "accept", day: day + 2, which: ALL, at: "09:40" },
+    { do: "confirm", day: day + 2, at: "10:05", changed },
+    { do: "reference given", day: day + 4, at: "16:30" },
+    { do: "accept", day: day + 5, which: ["reference"], at: "09:15" },
+  ];
+}
+
+export const home = { citizenships: ["IE"], country: "IE", residence: "IE", town: "Galway" } as const;
+
+/** What every story is told with: days from the anchor, and people who are as good as the rules ask unless something is said. */
+export interface Telling {
+  readonly start: PlainDate;
+  readonly day: (days: number) => PlainDate;
+  readonly het: (L: string, R: string, W: string, S: string, daysAgo?: number) => Profile["english"];
+  readonly good: Profile["english"];
+  readonly running: { readonly status: "in progress"; readonly end: string };
+  readonly who: typeof someone;
+}
+
+export function tellingOf(anchor: PlainDate, start: PlainDate): Telling {
+  const day = (days: number) => addDays(anchor, days);
+  const het: Telling["het"] = (L, R, W, S, daysAgo = 60) => ({
+    way: "test",
+    test: "het",
+    date: day(-daysAgo),
+    scores: { L, R, W, S },
+  });
+  const good = het("41", "43", "38", "40");
+  const running = { status: "in progress", end: addDays(start, -50) } as const;
+  const who: Telling["who"] = (given, family, change = {}) => someone(given, family, { english: good, ...change });
+  return { start, day, het, good, running, who };
+}

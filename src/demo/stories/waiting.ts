@@ -1,0 +1,121 @@
+import type { Story } from "../story";
+import { ALL, home, prepared, submitted, type Telling } from "./moments";
+
+/** Files that wait for somebody else: a referee, a test, a payment, the applicant. */
+export const waiting = ({ day, who }: Telling): readonly Story[] => [
+  {
+    key: "waits-for-referee",
+    tells: "Everything is checked; the referee has not answered.",
+    profile: who("Yi-Ting", "Chen", {
+      citizenships: ["TW"],
+      residence: "TW",
+      country: "TW",
+      town: "Tainan",
+      referee: { name: "Prof. Lin Mei-Hua", email: "mh.lin@tainan-coast.example" },
+    }),
+    moments: [...submitted(-10), { do: "accept", day: -7, which: ALL }, { do: "confirm", day: -7, at: "11:00" }],
+    expects: { stage: "submitted", turn: "third party", next: "give reference", requirement: "reference" },
+  },
+  {
+    key: "result-pending",
+    tells: "The language test was taken; its result is not out yet.",
+    profile: who("Ruairí", "Mac Giolla Bhán", {
+      ...home,
+      degree: { language: "ga" },
+      english: { way: "test", test: "kle", date: day(-12), expected: day(18) },
+    }),
+    moments: [
+      { do: "fill", day: -10 },
+      { do: "supply", day: -9, which: ["passport", "certificate", "transcript", "motivation"] },
+      { do: "ask referee", day: -9, at: "11:00" },
+      { do: "submit", day: -8 },
+      { do: "accept", day: -5, which: ["passport", "certificate", "transcript", "motivation"] },
+      { do: "confirm", day: -5, at: "11:00" },
+      { do: "reference given", day: -4 },
+      { do: "accept", day: -3, which: ["reference"] },
+    ],
+    expects: {
+      stage: "submitted",
+      turn: "third party",
+      next: "await result",
+      requirement: "english",
+      findings: { english: "open" },
+      eligibility: "eligible on conditions",
+    },
+  },
+  {
+    key: "mail-bounces",
+    tells: "The referee's mailbox does not exist: the applicant has to name another.",
+    profile: who("Yusuf", "Adan Warsame", {
+      citizenships: ["SO"],
+      residence: "KE",
+      country: "KE",
+      town: "Mombasa",
+      referee: { email: "b.hassan@bounce.example", name: "Dr Bashir Hassan" },
+    }),
+    moments: [
+      { do: "fill", day: -9 },
+      { do: "supply", day: -8 },
+      { do: "pay", day: -7 },
+      { do: "ask referee", day: -6, at: "11:00" },
+    ],
+    expects: { stage: "preparing", turn: "applicant", next: "fill" },
+  },
+  {
+    key: "referee-declines",
+    tells: "The referee declined after the submission.",
+    profile: who("Lotte", "Kerremans", {
+      ...home,
+      citizenships: ["BE"],
+      residence: "BE",
+      country: "BE",
+      town: "Oostende",
+    }),
+    moments: [
+      ...submitted(-8, false),
+      { do: "reference declined", day: -5 },
+      { do: "accept", day: -4, which: ALL },
+      { do: "confirm", day: -4, at: "11:00" },
+    ],
+    expects: { stage: "submitted", turn: "applicant", next: "name referee", requirement: "reference" },
+  },
+  {
+    key: "just-begun",
+    tells: "Began yesterday evening.",
+    profile: who("Nilufar", "Rahmonqulova", {
+      citizenships: ["TJ"],
+      residence: "TJ",
+      country: "TJ",
+      town: "Khujand",
+    }),
+    moments: [{ do: "fill some", day: -1, sections: 2, at: "21:30" }],
+    expects: { stage: "preparing", turn: "applicant", next: "fill" },
+  },
+  {
+    key: "card-declined",
+    tells: "All is there but the fee: the card was declined.",
+    profile: who("Pedro", "Anselmo Vaz", { citizenships: ["MZ"], residence: "MZ", country: "MZ", town: "Beira" }),
+    moments: [...prepared(-2, false), { do: "pay", day: -2, result: "declined" }],
+    expects: { stage: "preparing", turn: "applicant", next: "fill" },
+  },
+  {
+    key: "ready",
+    tells: "Nothing is missing; only the press is.",
+    profile: who("Freya", "Lindqvist-Aho", {
+      ...home,
+      citizenships: ["FI"],
+      residence: "FI",
+      country: "FI",
+      town: "Vaasa",
+    }),
+    moments: prepared(-1, false),
+    expects: { stage: "preparing", turn: "applicant", next: "submit", eligibility: "eligible" },
+  },
+  {
+    key: "far-away",
+    tells: "Writes from UTC+13: the deadline falls on another calendar day there.",
+    profile: who("Sione", "Taufa", { citizenships: ["TO"], residence: "TO", country: "TO", town: "Nukuʻalofa" }),
+    moments: [{ do: "fill some", day: -3, sections: 6 }],
+    expects: { stage: "preparing", turn: "applicant", next: "fill" },
+  },
+];
