@@ -115,6 +115,7 @@ export async function supply(
   entry: string,
   name: string,
   bytes: Buffer,
+  scope = "file",
 ): Promise<string> {
   const inspection = await inspectDocument(bytes, name);
   if (inspection.verdict !== "store") throw new Error(`the demo's ${name} was refused: ${inspection.reason}`);
@@ -122,7 +123,7 @@ export async function supply(
   const { uploadId } = await act(runtime, uploadDocument, actor, {
     applicationId,
     requirement,
-    scope: "file",
+    scope,
     entry,
     name,
     bytes,

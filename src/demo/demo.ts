@@ -131,7 +131,7 @@ export async function loadDemo(
     await runJob(jobs, "sweep-messages", {});
   };
   ctx.moveTo(new Date(momentFrom(anchor, -70, "09:00")));
-  const { roundId, start } = await loadCatalogue(ctx.runtime, anchor);
+  const { roundId, rounds, start } = await loadCatalogue(ctx.runtime, anchor);
   const staff = Object.fromEntries(
     await Promise.all(DEMO_STAFF.map(async (m) => [m.key, await makeStaffMember(ctx, m)] as const)),
   ) as Stage["staff"]; // keyed by DEMO_STAFF
@@ -142,6 +142,7 @@ export async function loadDemo(
     drain,
     anchor,
     roundId,
+    rounds,
     staff,
     applicantFor: (profile) => makeApplicant(ctx, profile),
   };

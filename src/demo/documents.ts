@@ -229,3 +229,16 @@ export async function schoolReportForm(): Promise<Buffer> {
   });
   return Buffer.from(await made.document.save());
 }
+
+/** A sheet of any kind, which says whose it is and what it stands for. */
+export async function paper(title: string, p: Profile, madeOn: Date): Promise<Buffer> {
+  const made = await sheet(title, madeOn, p);
+  const page = made.document.addPage(A4);
+  heading(made, page, title, `${fullName(p)} · specimen`);
+  rows(made, page, [
+    ["Name", fullName(p)],
+    ["Date of birth", p.birthDate],
+    ["Place of birth", p.birthPlace],
+  ]);
+  return Buffer.from(await made.document.save());
+}

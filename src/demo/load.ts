@@ -21,6 +21,7 @@ import { currentOffice } from "../db/office";
 import { act, type Filled, fillForm, formOf, supply } from "./applicant";
 import { momentFrom } from "./catalogue";
 import * as documents from "./documents";
+import { fillAny, supplyAny } from "./filling";
 import type { Profile } from "./profile";
 import type { Moment, Story } from "./story";
 
@@ -36,6 +37,8 @@ export interface Stage {
   readonly drain: () => Promise<void>;
   readonly anchor: string;
   readonly roundId: string;
+  /** Rounds by programme and key. */
+  readonly rounds: Readonly<Record<string, string>>;
   readonly staff: Readonly<Record<"officer" | "second" | "lead", Actor>>;
   readonly applicantFor: (profile: Profile) => Promise<Actor>;
 }
@@ -141,6 +144,17 @@ async function confirmAll(play: Play, changed: Readonly<Record<string, string>>)
     });
 }
 
+/** Accepts every document that is to be checked. */
+async function acceptAll(play: Play): Promise<void> {
+  const { runtime, staff } = play.stage;
+  const office = await currentOffice(database(runtime.pool));
+  const loaded = await loadFile(runtime.pool, play.applicationId);
+  if (!loaded) return;
+  const { requirements } = assess({ ...loaded, office, at: runtime.now().getTime() });
+  for (const { key: requirement, scope, entry } of requirements.filter((r) => r.standing === "to check"))
+    await act(runtime, acceptEvidence, staff.officer, { applicationId: play.applicationId, requirement, scope, entry });
+}
+
 async function decide(play: Play, moment: Extract<Moment, { do: "decide" }>): Promise<void> {
   const { runtime, staff } = play.stage;
   const target = { applicationId: play.applicationId, choiceId: play.choiceId };
@@ -165,6 +179,12 @@ async function perform(play: Play, moment: Moment): Promise<void> {
         await act(runtime, saveAnswers, play.actor, { applicationId, changes: section });
       return;
     }
+    case "fill any":
+      return fillAny(runtime, play.actor, applicationId, play.profile, moment.told ?? {});
+    case "supply any":
+      return supplyAny(runtime, play.actor, applicationId, play.profile);
+    case "accept any":
+      return acceptAll(play);
     case "supply":
       return supplyAll(play, moment.which ?? DOCUMENTS, moment.incomplete ?? false);
     case "ask referee":
@@ -228,7 +248,10 @@ export async function playStory(stage: Stage, story: Story): Promise<string> {
   const [first] = story.moments;
   stage.moveTo(first ? at(first) : new Date(momentFrom(stage.anchor, -30)));
   const actor = await stage.applicantFor(story.profile);
-  const { applicationId, number } = await act(stage.runtime, startApplication, actor, { roundId: stage.roundId });
+  const { applicationId, number } = await act(stage.runtime, startApplication, actor, {
+    roundId: story.round === undefined ? stage.roundId : (stage.rounds[story.round] ?? ""),
+    track: story.track ?? null,
+  });
   const { rows } = await stage.runtime.pool.query<{ id: string }>("select id from choice where application_id = $1", [
     applicationId,
   ]);

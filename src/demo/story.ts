@@ -1,3 +1,4 @@
+import type { Json } from "../core/assessment/facts";
 import type { Profile } from "./profile";
 
 /** One thing that happens to a file, on a day counted from the demo's anchor. */
@@ -5,6 +6,9 @@ type What =
   | { readonly do: "fill" | "ask referee" | "reference declined" | "submit" | "withdraw" }
   | { readonly do: "reference given"; readonly letter?: boolean }
   | { readonly do: "fill some"; readonly sections: number }
+  /** Any form: what the story tells by `section.field`, and a plausible answer for all else. */
+  | { readonly do: "fill any"; readonly told?: Readonly<Record<string, Json>> }
+  | { readonly do: "supply any" | "accept any" }
   | {
       readonly do: "supply";
       readonly which?: readonly ("passport" | "certificate" | "transcript" | "motivation" | "english")[];
@@ -36,6 +40,9 @@ export interface Story {
   readonly key: string;
   readonly tells: string;
   readonly profile: Profile;
+  /** The round by programme and key, such as `FYC rolling`; that of MES where nothing is said. */
+  readonly round?: string;
+  readonly track?: string;
   readonly moments: readonly Moment[];
   readonly expects: {
     readonly stage: string;

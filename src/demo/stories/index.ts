@@ -2,6 +2,7 @@ import type { PlainDate } from "../../core/ids";
 import type { Story } from "../story";
 import { checking } from "./checking";
 import { decided } from "./decided";
+import { elsewhere } from "./elsewhere";
 import { grades } from "./grades";
 import { tellingOf } from "./moments";
 import { waiting } from "./waiting";
@@ -12,5 +13,5 @@ import { waiting } from "./waiting";
  */
 export function stories(anchor: PlainDate, start: PlainDate): readonly Story[] {
   const telling = tellingOf(anchor, start);
-  return [checking, grades, waiting, decided].flatMap((tell) => tell(telling));
+  return [checking, grades, waiting, decided, elsewhere].flatMap((tell) => tell(telling));
 }
