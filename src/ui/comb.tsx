@@ -10,7 +10,12 @@ interface Size {
 
 const SMALL: Size = { width: 8, height: 18, top: 4 };
 const LARGE: Size = { width: 12, height: 26, top: 5 };
-const GAP = 4;
+/** A list gives every comb the same room: with more bars they stand closer and are slimmer, on whole pixels. */
+const STEPS = [
+  { most: 12, width: 8, gap: 4 },
+  { most: 16, width: 6, gap: 3 },
+  { most: 24, width: 4, gap: 2 },
+] as const;
 const LINE = 1.5;
 
 const box = (x: number, y: number, width: number, height: number) => `M${x} ${y}h${width}v${height}h-${width}z`;
@@ -56,16 +61,15 @@ export function CombBar({ standing, holds, large = false }: { standing: Standing
  */
 export function Comb({ text, turn, words }: { text: string; turn: string; words: string }) {
   const bars = readComb(text);
+  const { width, gap } = STEPS.find((s) => bars.length <= s.most) ?? STEPS[2];
   const draw = (holding: boolean) =>
-    bars.map((b, i) => (b.holds === holding ? barShape(b.standing, i * (SMALL.width + GAP), SMALL) : "")).join("");
+    bars
+      .map((b, i) => (b.holds === holding ? barShape(b.standing, i * (width + gap), { ...SMALL, width }) : ""))
+      .join("");
   const holding = draw(true);
   return (
     <span className="comb" data-turn={turn} role="img" title={words}>
-      <svg
-        width={Math.max(0, bars.length * (SMALL.width + GAP) - GAP)}
-        height={SMALL.height + SMALL.top}
-        aria-hidden="true"
-      >
+      <svg width={Math.max(0, bars.length * (width + gap) - gap)} height={SMALL.height + SMALL.top} aria-hidden="true">
         <path fillRule="evenodd" d={draw(false)} />
         {holding ? <path data-holds="true" fillRule="evenodd" d={holding} /> : null}
       </svg>
