@@ -10,6 +10,7 @@ export function choiceRuleLines(
 ): readonly string[] {
   return [
     say(locale, "rules.most", { procedure: title[locale], most: rules.most }),
+    ...(rules.least > 1 ? [say(locale, "rules.least", { least: rules.least })] : []),
     ...(rules.ranked && rules.most > 1 ? [say(locale, "rules.ranked")] : []),
     ...rules.limits.map((limit) =>
       limit.by === "level"

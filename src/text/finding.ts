@@ -78,6 +78,7 @@ export const findingEn = {
   "mode.full time": "full time",
   "mode.part time": "part time",
 
+  "rules.least": "At least {least} programmes.",
   "rules.most": "{procedure}: at most {most, plural, one {one programme} other {# programmes}} in one application.",
   "rules.ranked": "You put them in the order in which you prefer them.",
   "rules.level": "Of them at most {most} of the level {level}.",
@@ -216,6 +217,7 @@ export const findingFr: Readonly<Record<keyof typeof findingEn, string>> = {
   "mode.full time": "temps plein",
   "mode.part time": "temps partiel",
 
+  "rules.least": "Au moins {least} programmes.",
   "rules.most": "{procedure} : au plus {most, plural, one {un programme} other {# programmes}} par candidature.",
   "rules.ranked": "Vous les placez dans l’ordre de votre préférence.",
   "rules.level": "Dont au plus {most} du niveau {level}.",

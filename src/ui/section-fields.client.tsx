@@ -6,6 +6,7 @@ import type { Json } from "../core/assessment/facts";
 import type { ReferenceSet } from "../core/office/reference-set";
 import { checkValue, type ValueIssue } from "../core/sections/check-value";
 import type { Field } from "../core/sections/definition";
+import { repeatedEntries, takenElsewhere } from "../core/sections/once";
 import type { Locale } from "../core/text/local-text";
 import { isTextKey, say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
@@ -52,6 +53,29 @@ export interface FieldContext {
   readonly resolve: (place: Place, value: Json, keepMine: boolean) => void;
 }
 
+/** The entries of a list as they stand on the page, in order: the stored ones, then those that were just added. */
+function entriesIn(section: FormSection, values: FieldContext["values"]): readonly string[] {
+  const prefix = `${section.scope}|${section.key}|`;
+  const typed = Object.keys(values)
+    .filter((key) => key.startsWith(prefix))
+    .map((key) => key.slice(prefix.length).split("|")[0] ?? "");
+  return [...new Set([...section.entries.map((e) => e.id), ...typed])].filter((id) => id !== "");
+}
+
+const FREE = { taken: new Set<string>(), twice: false } as const;
+
+/** What other entries have taken, and whether this one repeats it; nothing is looked at for a field that may repeat. */
+function onceIn(section: FormSection, values: FieldContext["values"], field: Field, entry: string) {
+  if (!field.once) return FREE;
+  const entries = entriesIn(section, values);
+  const read = (of: string, name: string): Json =>
+    values[placeKey({ scope: section.scope, section: section.key, entry: of, field: name })] ?? null;
+  return {
+    taken: takenElsewhere(field, entry, entries, read),
+    twice: repeatedEntries(field, entries, read).includes(entry),
+  };
+}
+
 function fieldProps(
   { section, locale, office, values, left, states, set, leave }: FieldContext,
   entry: string,
@@ -68,11 +92,14 @@ function fieldProps(
     left[key] === undefined
       ? state.issue
       : checkValue(field, office, left[key], typeof test === "string" ? test : undefined);
+  const { taken, twice } = onceIn(section, values, field, entry);
   const wrong = issue
     ? issueText(locale, issue)
-    : section.gaps.some((g) => g.entry === entry && g.field === field.key && g.code === "wrong")
-      ? say(locale, "refused.invalid-input")
-      : null;
+    : twice
+      ? say(locale, "issue.twice")
+      : section.gaps.some((g) => g.entry === entry && g.field === field.key && g.code === "wrong")
+        ? say(locale, "refused.invalid-input")
+        : null;
   return {
     place,
     state,
@@ -83,6 +110,7 @@ function fieldProps(
       locale,
       office,
       named: section.named,
+      taken,
       value,
       test: typeof test === "string" ? test : null,
       disabled:

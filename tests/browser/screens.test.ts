@@ -89,6 +89,7 @@ describe("the main screens", () => {
       "/office/programmes/BHT",
       "/office/programmes/new",
       "/office/programmes/next",
+      "/office/programmes/procedures",
       "/office/rulebooks",
       "/office/rulebooks/parts",
       "/office/rulebooks/parts/english",

@@ -6,6 +6,7 @@ import { judge } from "../rules/evaluate";
 import type { FactSource } from "../rules/fact";
 import { checkValue } from "./check-value";
 import type { Field, Section } from "./definition";
+import { repeatedEntries } from "./once";
 import { type AnswerIndex, COMPLETE_FIELD } from "./typed-facts";
 
 /** A field that still needs something, by place: each leads the applicant to it. */
@@ -15,7 +16,7 @@ export interface Gap {
   readonly entry: string;
   /** The field, or `entry` when an entry is missing, or `complete` when nobody said "that is all". */
   readonly field: string;
-  readonly code: "missing" | "wrong" | "too-few" | "say-complete";
+  readonly code: "missing" | "wrong" | "too-few" | "say-complete" | "twice";
 }
 
 function missing(field: Field, value: Json): boolean {
@@ -82,6 +83,10 @@ export function sectionGaps(
   entries.forEach((entry, i) => {
     read(entry, withEntry(facts, known[i]?.id === entry ? known[i] : known.find((e) => e.id === entry)));
   });
+  const value = (entry: string, field: string): Json =>
+    index.fieldsOf(scope, section.key, entry).get(field)?.answer?.value ?? null;
+  for (const field of section.fields)
+    for (const entry of repeatedEntries(field, entries, value)) add(entry, field.key, "twice");
   if (entries.length < section.repeats.min) add("", "entry", "too-few");
   else if (section.repeats.max > section.repeats.min && index.claim(scope, section.key, "", COMPLETE_FIELD) !== true)
     add("", COMPLETE_FIELD, "say-complete");

@@ -63,6 +63,8 @@ export const fieldSchema = z.object({
   sameAs: z.string().optional(),
   /** For a field that names an entry of another list: that section. */
   of: z.string().optional(),
+  /** For a list: no value twice, within the entries that share another field, or within all. */
+  once: z.object({ within: z.string().optional(), except: z.array(z.string()).default([]) }).optional(),
   options: z.array(z.object({ value: z.string(), title: localTextSchema })).optional(),
   when: conditionSchema.optional(),
   /** Who may see it; anything but `assessment` never enters the facts. */

@@ -13,6 +13,8 @@ export interface FieldInputProps {
   readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
   /** Entries of other sections that the field may name. */
   readonly named: FormSection["named"];
+  /** Values that other entries of the list have taken. */
+  readonly taken: ReadonlySet<string>;
   readonly test: string | null;
   readonly disabled: boolean;
   readonly invalid: boolean;

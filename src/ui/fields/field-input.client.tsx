@@ -55,7 +55,11 @@ function Choice(props: FieldInputProps) {
   const shared = {
     id: props.id,
     disabled: props.disabled,
-    options,
+    options: options.map((o) =>
+      props.taken.has(o.value) && o.value !== value
+        ? { ...o, label: say(locale, "field.used", { label: o.label }), disabled: true }
+        : o,
+    ),
     placeholder: say(locale, "form.choose"),
     style: { width: "100%" },
     status: props.invalid ? ("error" as const) : ("" as const),

@@ -1,7 +1,7 @@
 "use client";
 
 import { Button, Checkbox, Input } from "antd";
-import { CORE_KINDS, FIELD_KINDS, type Field, type Section } from "../../core/sections/definition";
+import { CORE_KINDS, FIELD_KINDS, type Field, factName, type Section } from "../../core/sections/definition";
 import { AppliesWhen } from "./applies-when.client";
 import {
   EMPTY_WORDS,
@@ -175,10 +175,16 @@ const WITH_LIMITS: readonly Field["kind"][] = [
   "links",
 ];
 
+/** Stands for a field whose answers may come again; the empty word for one whose answers may not. */
+const ANYTIME = "*";
+
 export function FieldPart({ context, value, list, onChange }: FormProps<Field> & { list: string | null }) {
   const { disabled, body } = context;
   const lists = body.sections.filter((s) => s.repeats).map((s) => ({ value: s.key, label: s.title.en }));
   const length = value.length;
+  const siblings = body.sections
+    .filter((s) => s.repeats && factName(s) === list)
+    .flatMap((s) => s.fields.filter((f) => f.key !== value.key));
   return (
     <div className="plan-form part-form">
       <Words
@@ -217,6 +223,29 @@ export function FieldPart({ context, value, list, onChange }: FormProps<Field> &
           must be answered
         </Checkbox>
       </div>
+      {list !== null && value.kind === "choice" ? (
+        <Pick
+          label="The same answer again in the list"
+          disabled={disabled}
+          value={value.once === undefined ? ANYTIME : (value.once.within ?? "")}
+          options={[
+            { value: ANYTIME, label: "is allowed" },
+            { value: "", label: "is not allowed" },
+            ...siblings.map((f) => ({ value: f.key, label: `not with the same ${f.title.en || f.key}` })),
+          ]}
+          onChange={(within) =>
+            onChange(
+              put(
+                value,
+                "once",
+                within === ANYTIME
+                  ? undefined
+                  : { except: value.once?.except ?? [], ...(within === "" ? {} : { within }) },
+              ),
+            )
+          }
+        />
+      ) : null}
       {WITH_LIMITS.includes(value.kind) ? (
         <>
           <NumberBox

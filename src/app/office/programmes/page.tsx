@@ -51,6 +51,7 @@ export default async function ProgrammesPage() {
         <h1>Programmes</h1>
         {data.mayChange ? (
           <span className="sheet-links">
+            <Link href="/office/programmes/procedures">Procedures</Link>
             {data.programmes.length > 0 ? (
               <Link href="/office/programmes/next">Copy a cycle to another year</Link>
             ) : null}

@@ -4,13 +4,14 @@ import { revalidatePath } from "next/cache";
 import { redirect } from "next/navigation";
 import type { Outcome } from "../../../acts/act";
 import { copyCycle } from "../../../acts/copy-cycle";
-import { saveCycle, saveIntake, saveProgramme } from "../../../acts/programmes";
+import { saveCycle, saveIntake, saveProcedure, saveProgramme } from "../../../acts/programmes";
 import { addRound, changeRound, closeRound, reopenRound } from "../../../acts/rounds";
 import type { IntakeInput, ProgrammeInput } from "../../../core/programmes/programme";
 import { toUtc } from "../../../core/time/zone";
 import { webRuntime } from "../../../runtime";
 import { REFUSED_WORDS } from "../../../text/office";
 import type { RoundDraft } from "../../../ui/plans/drafts";
+import type { ProcedureDraft } from "../../../ui/plans/procedure-form.client";
 import { officeNow } from "../../../views/office-now";
 import { plans } from "../../../views/plans";
 import { perform, requirePerson, see } from "../../request";
@@ -34,6 +35,10 @@ export async function storeProgramme(
   programme: ProgrammeInput,
 ): Promise<Said> {
   return answer(await perform(saveProgramme, await actor(), { procedure, version, programme }));
+}
+
+export async function storeProcedure(draft: ProcedureDraft): Promise<Said> {
+  return answer(await perform(saveProcedure, await actor(), draft));
 }
 
 export async function storeIntake(

@@ -102,7 +102,11 @@ export const subjects: Section = {
   repeats: { min: 1, max: 30 },
   fields: [
     field({ key: "sitting", kind: "entry", of: "sittings" }, "Sitting", "Session"),
-    field({ key: "subject", kind: "choice", options: SUBJECTS }, "Subject", "Matière"),
+    field(
+      { key: "subject", kind: "choice", options: SUBJECTS, once: { within: "sitting", except: ["other"] } },
+      "Subject",
+      "Matière",
+    ),
     field(
       { key: "title", kind: "text", most: 80, when: { fact: "it.subject", is: "equals", value: "other" } },
       "Its name",
