@@ -7,7 +7,7 @@ import { type SampleChange, sampleFile, sampleRound, sampleRulebook } from "../.
 import type { Instant, PlainDate } from "../ids";
 import { makeOffice } from "../office/reference-set";
 import { assess } from "./assess";
-import { combText, readComb } from "./comb";
+import { comb, combText, MOST_BARS, readComb } from "./comb";
 import type { FileFacts } from "./facts";
 
 const office = makeOffice(1, referenceSet);
@@ -354,6 +354,25 @@ describe("confirmations", () => {
 });
 
 describe("the comb", () => {
+  it("of more than 24 requirements has a bar for each section, which shows the worst and still says what holds the file up", () => {
+    const { requirements } = of(person(), { submittedAt: SUBMITTED, evidence: accepted });
+    const [like] = requirements;
+    if (!like) throw new Error("no requirement");
+    const many = Array.from({ length: 30 }, (_, i) => ({
+      ...like,
+      key: `r${i}`,
+      sections: [`section${i % 3}`],
+      standing: i === 4 ? ("missing" as const) : ("accepted" as const),
+    }));
+    const next = { turn: "applicant", kind: "supply", requirement: "r4", due: null, dueAt: null } as const;
+    expect(comb(many, next).map((b) => [b.key, b.standing, b.holds])).toEqual([
+      ["section0", "accepted", false],
+      ["section1", "missing", true],
+      ["section2", "accepted", false],
+    ]);
+    expect(comb(many.slice(0, MOST_BARS), next)).toHaveLength(MOST_BARS);
+  });
+
   it("reads back what it wrote", () => {
     const standings = fc.constantFrom(
       "missing",

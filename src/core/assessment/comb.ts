@@ -4,17 +4,37 @@ import type { Bar, RequirementResult, Step } from "./result";
 /** Worst first: a bar shared by repeated entries shows the worst of them. */
 const WORST: readonly Standing[] = ["returned", "missing", "to check", "promised", "accepted", "excused", "not needed"];
 
-/** One bar for each requirement, in the order of the first choice's rulebook; the one that the next step is about holds the file up. */
-export function comb(requirements: readonly RequirementResult[], next: Step | null): readonly Bar[] {
+/** More bars than these are no longer told apart at a glance. */
+export const MOST_BARS = 24;
+
+/** The section with which a requirement stands: the one it asks for, or the one whose values its document shows. */
+const sectionOf = (r: RequirementResult): string =>
+  r.sections[0] ?? r.shows[0]?.split(".")[0] ?? (r.kind === "document" ? r.key : r.kind);
+
+function barsBy(
+  requirements: readonly RequirementResult[],
+  next: Step | null,
+  group: (r: RequirementResult) => string,
+): readonly Bar[] {
   const bars = new Map<string, Bar>();
   for (const r of requirements) {
-    const known = bars.get(r.key);
+    const key = group(r);
+    const known = bars.get(key);
     const holds =
       (known?.holds ?? false) || (next?.requirement === r.key && (next.scope === undefined || next.scope === r.scope));
     const standing = known && WORST.indexOf(known.standing) <= WORST.indexOf(r.standing) ? known.standing : r.standing;
-    bars.set(r.key, { key: r.key, title: r.title, standing, holds });
+    bars.set(key, { key, title: known?.title ?? r.title, standing, holds });
   }
   return [...bars.values()];
+}
+
+/**
+ * One bar for each requirement, in the order of the first choice's rulebook; the one that the next step is about holds the file up. More
+ * than 24 are grouped by the section with which they stand.
+ */
+export function comb(requirements: readonly RequirementResult[], next: Step | null): readonly Bar[] {
+  const bars = barsBy(requirements, next, (r) => r.key);
+  return bars.length <= MOST_BARS ? bars : barsBy(requirements, next, sectionOf);
 }
 
 const LETTERS: Readonly<Record<Standing, string>> = {
