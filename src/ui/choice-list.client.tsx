@@ -54,16 +54,15 @@ export function ChoiceList({
 
   const put = (next: readonly string[], subject: string) => {
     setOrder(next);
-    setSaid(
-      say(locale, "choices.moved", {
-        programme: live.find((l) => l.id === subject)?.label ?? "",
-        rank: next.indexOf(subject) + 1,
-      }),
-    );
+    setSaid("");
     begin(async () => {
       const refused = await arrange([...next]);
       setWrong(refused);
       setOrder(refused ? null : next);
+      if (refused) return;
+      // Said once it is kept: whoever has read it may leave the page.
+      const programme = live.find((l) => l.id === subject)?.label ?? "";
+      setSaid(say(locale, "choices.moved", { programme, rank: next.indexOf(subject) + 1 }));
     });
   };
   const pick = (id: string, part: "campus" | "mode" | "track", value: string) =>
