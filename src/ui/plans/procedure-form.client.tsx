@@ -152,45 +152,47 @@ export function ProcedureForm({
           </Button>
         )}
       </fieldset>
-      <fieldset className="plan-wide">
-        <legend>Programmes that exclude each other</legend>
-        {rules.exclusive.map(([one, other], i) => {
-          const change = (next: [string, string]) =>
-            setRules({ exclusive: rules.exclusive.map((pair, j) => (i === j ? next : pair)) });
-          return (
-            // biome-ignore lint/suspicious/noArrayIndexKey: a pair has no other name than its place
-            <div key={i} className="plan-line">
-              <PickField
-                label="Programme"
-                disabled={disabled}
-                value={one}
-                options={options}
-                onChange={(a) => change([a, other])}
-              />
-              <PickField
-                label="excludes"
-                disabled={disabled}
-                value={other}
-                options={options}
-                onChange={(b) => change([one, b])}
-              />
-              {disabled ? null : (
-                <Button onClick={() => setRules({ exclusive: rules.exclusive.filter((_, j) => j !== i) })}>
-                  Remove
-                </Button>
-              )}
-            </div>
-          );
-        })}
-        {disabled || codes.length < 2 ? null : (
-          <Button
-            size="small"
-            onClick={() => setRules({ exclusive: [...rules.exclusive, [codes[0] ?? "", codes[1] ?? ""]] })}
-          >
-            Add a pair
-          </Button>
-        )}
-      </fieldset>
+      {codes.length < 2 && rules.exclusive.length === 0 ? null : (
+        <fieldset className="plan-wide">
+          <legend>Programmes that exclude each other</legend>
+          {rules.exclusive.map(([one, other], i) => {
+            const change = (next: [string, string]) =>
+              setRules({ exclusive: rules.exclusive.map((pair, j) => (i === j ? next : pair)) });
+            return (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a pair has no other name than its place
+              <div key={i} className="plan-line">
+                <PickField
+                  label="Programme"
+                  disabled={disabled}
+                  value={one}
+                  options={options}
+                  onChange={(a) => change([a, other])}
+                />
+                <PickField
+                  label="excludes"
+                  disabled={disabled}
+                  value={other}
+                  options={options}
+                  onChange={(b) => change([one, b])}
+                />
+                {disabled ? null : (
+                  <Button onClick={() => setRules({ exclusive: rules.exclusive.filter((_, j) => j !== i) })}>
+                    Remove
+                  </Button>
+                )}
+              </div>
+            );
+          })}
+          {disabled || codes.length < 2 ? null : (
+            <Button
+              size="small"
+              onClick={() => setRules({ exclusive: [...rules.exclusive, [codes[0] ?? "", codes[1] ?? ""]] })}
+            >
+              Add a pair
+            </Button>
+          )}
+        </fieldset>
+      )}
       {draft.title.en.trim() === "" ? null : (
         <p className="plan-wide quiet">Applicants read: {choiceRuleLines("en", draft).join(" ")}</p>
       )}
