@@ -16,6 +16,11 @@ function dateFormat(locale: Locale, key: string, options: Intl.DateTimeFormatOpt
 
 /** A calendar day: 3 Feb 2027. */
 export function formatDate(locale: Locale, date: string): string {
+  if (/^\d{4}$/u.test(date)) return date;
+  if (/^\d{4}-\d{2}$/u.test(date))
+    return dateFormat(locale, "month", { month: "short", year: "numeric", timeZone: "UTC" }).format(
+      new Date(`${date}-15T12:00:00Z`),
+    );
   const value = new Date(`${date}T12:00:00Z`);
   return Number.isNaN(value.getTime())
     ? date

@@ -1,5 +1,5 @@
 import { compare, parseDecimal, type Ratio, whole } from "../numbers/ratio";
-import { addMonths, type Day, formatDay, parseDay } from "../time/day";
+import { addMonths, type Day, formatDay, parseDay, parseRough, type RoughDate } from "../time/day";
 import type { Comparison, Limit } from "./condition";
 import type { Fact, FactSource, Scalar } from "./fact";
 
@@ -90,11 +90,34 @@ function compareRange(low: Ratio, high: Ratio | null, is: Comparison, limit: Rat
   }
 }
 
+/** A date known only to its year or month meets a limit when each of its days does, and fails it when none does. */
+function compareRough({ from, to }: RoughDate, is: Comparison, limit: Day): Truth {
+  const truth = (first: boolean, last: boolean): Truth => (first === last ? decide(first) : "open");
+  switch (is) {
+    case "atLeast":
+      return truth(from >= limit, to >= limit);
+    case "over":
+      return truth(from > limit, to > limit);
+    case "atMost":
+      return truth(from <= limit, to <= limit);
+    case "under":
+      return truth(from < limit, to < limit);
+    case "equals":
+      return limit < from || limit > to ? "not met" : "open";
+    case "differs":
+      return limit < from || limit > to ? "met" : "open";
+    default:
+      return "open";
+  }
+}
+
 /** Compares one fact with a limit. A value of the wrong kind for the comparison is open: it cannot be judged. */
 export function compareFact(fact: Fact, is: Comparison, limit: ReadyLimit | null): Truth {
   if (is === "known") return decide(fact.kind !== "unknown");
   if (fact.kind === "unknown" || limit === null) return "open";
   if (fact.kind === "range") return limit.ratio ? compareRange(fact.low, fact.high, is, limit.ratio) : "open";
+  const rough = typeof fact.value === "string" && limit.day !== null ? parseRough(fact.value) : null;
+  if (rough && limit.day !== null) return compareRough(rough, is, limit.day);
   const truth = compareValue(fact.value, is, limit);
   return truth === "not met" && fact.mayRise && (is === "atLeast" || is === "over") ? "open" : truth;
 }

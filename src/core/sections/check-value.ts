@@ -5,7 +5,7 @@ import { checkScores, type Scores } from "../language/test-definition";
 import { parseDecimal } from "../numbers/ratio";
 import type { ReferenceSet } from "../office/reference-set";
 import { countIn } from "../text/counting";
-import { parseDay } from "../time/day";
+import { parseDay, parseRough } from "../time/day";
 import { type Field, isListKind } from "./definition";
 
 /** What is wrong with a typed value; the sentence for each code lives in the catalogue. */
@@ -145,7 +145,7 @@ function checkString(field: Field, office: Registers, value: string): ValueIssue
     case "statement":
       return checkStatement(field, value);
     case "date":
-      return parseDay(value) === null ? { code: "not-a-date" } : null;
+      return parseDay(value) !== null || (field.rough && parseRough(value)) ? null : { code: "not-a-date" };
     case "email":
       return email.safeParse(value).success ? null : { code: "not-an-email" };
     case "phone":

@@ -57,6 +57,8 @@ export const fieldSchema = z.object({
   least: z.number().optional(),
   /** For a statement. */
   length: lengthSchema.optional(),
+  /** For a date: the year, or the year and the month, is enough. */
+  rough: z.boolean().optional(),
   /** For money: the ISO 4217 code. */
   currency: z.string().length(3).optional(),
   /** For an address: the field (`section.field`) that it may be the same as. */

@@ -60,6 +60,27 @@ export function parseDay(text: string): Day | null {
   return fromCivil(civil);
 }
 
+const ROUGH = /^(\d{4})(?:-(\d{2}))?$/u;
+
+/** The days that a date known only to its year (`2019`) or its month (`2019-06`) can be: the first and the last of them. */
+export interface RoughDate {
+  readonly from: Day;
+  readonly to: Day;
+}
+
+/** @returns null for anything but a year, or a year and a month that exists */
+export function parseRough(text: string): RoughDate | null {
+  const match = ROUGH.exec(text);
+  if (!match) return null;
+  const year = Number(match[1]);
+  const month = match[2] === undefined ? null : Number(match[2]);
+  if (month === null)
+    return { from: fromCivil({ year, month: 1, day: 1 }), to: fromCivil({ year, month: 12, day: 31 }) };
+  if (month < 1 || month > 12) return null;
+  const from = fromCivil({ year, month, day: 1 });
+  return { from, to: from + daysInMonth(year, month) - 1 };
+}
+
 /** The `YYYY-MM-DD` date of a day number. */
 export function formatDay(value: Day): PlainDate {
   const { year, month, day } = toCivil(value);

@@ -1,17 +1,12 @@
 "use client";
 
-import { Checkbox, DatePicker, Input, Radio, Select } from "antd";
-import dayjs from "dayjs";
-import customParseFormat from "dayjs/plugin/customParseFormat";
+import { Checkbox, Input, Radio, Select } from "antd";
 import type { Json } from "../../core/assessment/facts";
 import { countryOptions, languageOptions } from "../../text/code-lists";
 import { say } from "../../text/say";
+import { DateInput } from "./date-input.client";
 import type { FieldInputProps } from "./field-input-props";
 import { AddressInput, LinksInput, RankedInput, SeveralInput, StatementInput } from "./special-inputs.client";
-
-dayjs.extend(customParseFormat);
-
-const DATE_FORMATS = ["D MMM YYYY", "D MMMM YYYY", "YYYY-MM-DD", "D/M/YYYY", "D.M.YYYY"];
 
 function optionsOf({ field, office, locale, named }: Pick<FieldInputProps, "field" | "office" | "locale" | "named">) {
   switch (field.kind) {
@@ -111,29 +106,6 @@ function Scores({ id, value, office, test, locale, disabled, onChange, onLeave }
         </div>
       ))}
     </div>
-  );
-}
-
-function DateInput({ id, value, disabled, invalid, describedBy, field, onChange, onLeave }: FieldInputProps) {
-  const pick = (date: dayjs.Dayjs | null) => {
-    const picked = date?.isValid() ? date.format("YYYY-MM-DD") : null;
-    onChange(picked);
-    onLeave(picked);
-  };
-  return (
-    <DatePicker
-      id={id}
-      style={{ width: "100%" }}
-      disabled={disabled}
-      status={invalid ? "error" : ""}
-      format={DATE_FORMATS}
-      placeholder="3 Feb 2027"
-      value={typeof value === "string" && value !== "" ? dayjs(value) : null}
-      onChange={pick}
-      aria-describedby={describedBy}
-      aria-required={field.required}
-      preserveInvalidOnBlur
-    />
   );
 }
 

@@ -223,6 +223,17 @@ export function FieldPart({ context, value, list, onChange }: FormProps<Field> &
           must be answered
         </Checkbox>
       </div>
+      {value.kind === "date" ? (
+        <div className="plan-field">
+          <Checkbox
+            disabled={disabled}
+            checked={value.rough ?? false}
+            onChange={(e) => onChange(put(value, "rough", e.target.checked || undefined))}
+          >
+            the month or the year is enough
+          </Checkbox>
+        </div>
+      ) : null}
       {list !== null && value.kind === "choice" ? (
         <Pick
           label="The same answer again in the list"

@@ -100,8 +100,12 @@ export const experience: Section = {
   fields: [
     field({ key: "employer", kind: "text", most: 150 }, "Employer or place", "Employeur ou lieu"),
     field({ key: "role", kind: "text", most: 150 }, "What you did", "Votre activité"),
-    field({ key: "start", kind: "date" }, "From", "Du"),
-    field({ key: "end", kind: "date", required: false }, "To (empty: still there)", "Au (vide : toujours en poste)"),
+    field({ key: "start", kind: "date", rough: true }, "From", "Du"),
+    field(
+      { key: "end", kind: "date", required: false, rough: true },
+      "To (empty: still there)",
+      "Au (vide : toujours en poste)",
+    ),
     field({ key: "months", kind: "whole", least: 1, most: 600 }, "Months, full time", "Mois, à plein temps"),
   ],
 };

@@ -37,7 +37,11 @@ export const schools: Section = {
       },
     ),
     field({ key: "language", kind: "language" }, "Language of teaching", "Langue d’enseignement"),
-    field({ key: "left", kind: "date", required: false }, "Left on, if you have left", "Quittée le, si c’est fait"),
+    field(
+      { key: "left", kind: "date", required: false, rough: true },
+      "Left on, if you have left",
+      "Quittée le, si c’est fait",
+    ),
   ],
 };
 
