@@ -1,0 +1,160 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { changeChoice } from "../../src/acts/change-choices";
+import { saveAnswers } from "../../src/acts/save-answers";
+import { startApplication } from "../../src/acts/start-application";
+import type { Actor } from "../../src/core/rights/actor";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { landingHref } from "../../src/ui/applicant-step";
+import { formCopy } from "../../src/ui/form-copy";
+import { withdrawalFees } from "../../src/ui/withdrawal";
+import { type MyApplication, myApplication } from "../../src/views/my-application";
+import { readView } from "../../src/views/view";
+import { begunFile, filledFile, lookAt, submittedFile } from "../support/files";
+import { must, openWorld, type World } from "../support/world";
+
+/** What the applicant's pages say, worked out from a real application. */
+describe("the applicant's pages", () => {
+  let world: World;
+  let roundId: string;
+  let rounds: Readonly<Record<string, string>>;
+  beforeAll(async () => {
+    world = await openWorld("applicant_pages");
+    ({ roundId, rounds } = await loadCatalogue(world.runtime, "2026-11-25"));
+  });
+  afterAll(() => world.close());
+
+  async function shown(actor: Actor, applicationId: string): Promise<MyApplication> {
+    const { loaded } = await lookAt(world, applicationId);
+    const application = await readView(world.runtime, myApplication, actor, {
+      number: loaded.facts.application.number,
+    });
+    if (!application) throw new Error("nobody's application");
+    return application;
+  }
+
+  describe("the copy of all answers", () => {
+    let application: MyApplication;
+    beforeAll(async () => {
+      const file = await submittedFile(world, roundId, "Copied");
+      application = await shown(file.applicant, file.applicationId);
+    });
+
+    it("has the form's order, lists as tables, and no section that does not apply", () => {
+      const copy = formCopy(application, "Copied Person", "en");
+      const titles = copy.parts.flatMap((p) => p.sections.map((s) => s.title));
+      expect(titles.slice(0, 5)).toEqual([
+        "You",
+        "How to reach you",
+        "Citizenship and residence",
+        "Your degree",
+        "Courses",
+      ]);
+      const courses = copy.parts[0]?.sections.find((s) => s.title === "Courses");
+      const typed = application.sections.find((s) => s.core === "courses")?.entries.length;
+      expect([courses?.table?.rows.length, courses?.entries]).toEqual([typed, []]);
+      expect(courses?.table?.heads).toContain("Credits");
+    });
+
+    it("says whose it is and since when, in the reader's language", () => {
+      expect(formCopy(application, "Copied Person", "en").under).toMatch(
+        /^No\. \d\d-\d{5} · Copied Person · submitted on/u,
+      );
+      const french = formCopy(application, "Copied Person", "fr");
+      expect(french.under).toMatch(/déposé le/u);
+      expect(french.title).toBe("MSc Sciences de l’estuaire");
+    });
+
+    it("names every document with its file, every reference with where it stands", () => {
+      const { annexes } = formCopy(application, "Copied Person", "en");
+      const lines = Object.fromEntries(annexes.map((a) => [a.title, a.lines]));
+      expect(lines.Documents?.flatMap((l) => l.words)).toEqual(
+        expect.arrayContaining(["passport.pdf", "transcript.pdf", "english.pdf"]),
+      );
+      expect(lines.References?.map((l) => l.what)).toEqual(["Academic reference"]);
+      expect(lines.Fees).toBeUndefined();
+    });
+
+    it("keeps what belongs to a choice under its programme", async () => {
+      const { owner, applicationId } = await begunFile(world, rounds["BHT 1"] ?? "");
+      const copy = formCopy(await shown(owner, applicationId), "Somebody", "en");
+      expect(copy.parts.map((p) => p.title)).toEqual([null, "BEng Harbour and Tidal Engineering"]);
+      expect(copy.under).toContain("not yet submitted");
+    });
+  });
+
+  describe("where somebody who comes back goes on", () => {
+    it("is the first field that is missing", async () => {
+      const { owner, applicationId } = await begunFile(world, roundId);
+      const { number, assessment } = await shown(owner, applicationId);
+      expect(landingHref(number, assessment)).toBe(`/my/${number}/person#person--givenNames`);
+      const change = { scope: "file", section: "person", entry: "", field: "givenNames", value: "Ana", seen: 0 };
+      await must(world, saveAnswers, owner, { applicationId, changes: [change] });
+      const next = await shown(owner, applicationId);
+      expect(landingHref(number, next.assessment)).toBe(`/my/${number}/person#person--familyName`);
+    });
+
+    it("is the documents once the form is full, and the overview once it was sent", async () => {
+      const draft = await filledFile(world, roundId);
+      const { number, assessment } = await shown(draft.owner, draft.applicationId);
+      expect(landingHref(number, assessment)).toBe(`/my/${number}/documents#passport-`);
+      const sent = await submittedFile(world, roundId, "Landed");
+      const after = await shown(sent.applicant, sent.applicationId);
+      expect(landingHref(after.number, after.assessment)).toBe(`/my/${after.number}`);
+    });
+  });
+
+  it("what a track asks for in addition appears with it, and is not lost when it goes", async () => {
+    const { owner, applicationId } = await begunFile(world, rounds["MTE 1"] ?? "");
+    const choice = (await shown(owner, applicationId)).choices[0];
+    if (!choice) throw new Error("no choice");
+    const applies = async () =>
+      (await shown(owner, applicationId)).sections.find((s) => s.key === "experience")?.applies ?? false;
+    expect(await applies()).toBe(false);
+    await must(world, changeChoice, owner, { applicationId, choiceId: choice.id, track: "one-year" });
+    expect(await applies()).toBe(true);
+    const entry = "7a0d4c6e-3f53-4b69-9f0c-1f6e6b1f0a01";
+    const change = { scope: "file", section: "experience", entry, field: "employer", value: "Quay", seen: 0 };
+    await must(world, saveAnswers, owner, { applicationId, changes: [change] });
+    const other = choice.offered.tracks.find((t) => t.key !== "one-year")?.key ?? "";
+    await must(world, changeChoice, owner, { applicationId, choiceId: choice.id, track: other });
+    const asleep = (await lookAt(world, applicationId)).loaded;
+    expect([asleep.facts.answers.some((a) => a.entry === entry), asleep.asleep.map((a) => a.value)]).toEqual([
+      false,
+      ["Quay"],
+    ]);
+    await must(world, changeChoice, owner, { applicationId, choiceId: choice.id, track: "one-year" });
+    expect((await lookAt(world, applicationId)).loaded.facts.answers.some((a) => a.entry === entry)).toBe(true);
+  });
+
+  describe("what a withdrawal means for the fees, in words", () => {
+    const charge = (paidMinor: number, whenWithdrawn: "kept" | "returned", minor = 6000, scope = "file") => ({
+      id: "c",
+      scope,
+      item: "fee",
+      minor,
+      paidMinor,
+      currency: "EUR",
+      reference: "UV",
+      last: null,
+      whenWithdrawn,
+    });
+    it.each([
+      ["paid and kept", [charge(6000, "kept")], "The 60.00 EUR that you paid is not given back."],
+      ["paid and returned", [charge(6000, "returned")], "The 60.00 EUR that you paid comes back to you."],
+      ["not paid", [charge(0, "kept")], "What is not yet paid is no longer owed."],
+      ["of another choice", [charge(6000, "kept", 6000, "elsewhere")], ""],
+      ["nothing", [], ""],
+    ] as const)("%s", (_, charges, words) => expect(withdrawalFees("en", { charges }, ["file"])).toBe(words));
+  });
+
+  it("a second choice is added to the same application, and its sections come after those that both ask for", async () => {
+    const { owner, applicationId } = await begunFile(world, roundId);
+    await must(world, startApplication, owner, { roundId: rounds["MTE 1"] ?? "" });
+    const { sections, choices } = await shown(owner, applicationId);
+    expect(choices.map((c) => c.code)).toEqual(["MES", "MTE"]);
+    const keys = sections.map((s) => s.key);
+    expect(new Set(keys).size).toBe(keys.length);
+    expect(keys.indexOf("person")).toBeLessThan(keys.indexOf("helper"));
+    expect(keys.at(-1)).toBe("declaration");
+  });
+});
