@@ -89,6 +89,10 @@ export const en = {
   "app.waitsForOpening": "You can prepare now and submit from {when}.",
   "app.roundClosed": "The round closed on {when}. It no longer takes this application.",
   "app.group": "You are in the {group}.",
+  "app.groupBecause":
+    "By what you stated ({stated}) the first group counts that fits, the most favourable before the others.",
+  "app.daysLeft": "· {days, plural, =0 {less than a day left} one {one day left} other {# days left}}",
+  "app.others": "What others still do",
   "app.groupOpen": "Your applicant group is known as soon as you state citizenship and residence.",
   "app.asked": "We ask you for",
   "app.askedUntil": "until {date}",

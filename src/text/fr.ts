@@ -90,6 +90,10 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "app.waitsForOpening": "Vous pouvez préparer maintenant et envoyer à partir du {when}.",
   "app.roundClosed": "La période s’est fermée le {when}. Elle ne prend plus cette candidature.",
   "app.group": "Vous faites partie du {group}.",
+  "app.groupBecause":
+    "D’après ce que vous avez indiqué ({stated}), le premier groupe qui convient compte, le plus favorable d’abord.",
+  "app.daysLeft": "· {days, plural, =0 {moins d’un jour} one {encore un jour} other {encore # jours}}",
+  "app.others": "Ce que d’autres font encore",
   "app.groupOpen": "Votre groupe est connu dès que vous indiquez nationalité et résidence.",
   "app.asked": "Nous vous demandons",
   "app.askedUntil": "jusqu’au {date}",

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { assess } from "../core/assessment/assess";
-import { contexts } from "../core/assessment/context";
+import { type ChoiceContext, contexts } from "../core/assessment/context";
+import type { Json } from "../core/assessment/facts";
 import type { Assessment } from "../core/assessment/result";
 import { type ChoiceRules, lackingChoices } from "../core/choices/choice-rules";
 import { maySupply } from "../core/documents/may-supply";
@@ -14,6 +15,8 @@ import {
   type Track,
 } from "../core/programmes/programme";
 import type { Template } from "../core/requirements/definition";
+import { factNames } from "../core/rules/names";
+import { type Field, factName } from "../core/sections/definition";
 import { reopenable } from "../core/sections/reopening";
 import { AnswerIndex } from "../core/sections/typed-facts";
 import type { LocalText } from "../core/text/local-text";
@@ -39,6 +42,8 @@ export interface MyApplication {
   readonly now: string;
   readonly assessment: Assessment;
   readonly groupTitle: LocalText | null;
+  /** What was stated that decides the group, as the rules of the groups read it. */
+  readonly groupBecause: readonly { readonly field: Pick<Field, "title" | "kind" | "options">; readonly value: Json }[];
   readonly sections: readonly FormSection[];
   readonly documents: readonly {
     readonly requirement: string;
@@ -215,6 +220,24 @@ function applicantsShare(assessment: Assessment, released: ReadonlySet<string>):
   };
 }
 
+/** The stated values that the rules of the groups have read, up to the one that was met: what decides which group somebody is in. */
+function groupBecause(
+  { groups }: ReferenceSet,
+  group: string | null,
+  index: AnswerIndex,
+  context: ChoiceContext | undefined,
+): MyApplication["groupBecause"] {
+  const last = groups.findIndex((g) => g.key === group);
+  if (last < 0 || !context) return [];
+  const names = new Set(groups.slice(0, last + 1).flatMap((g) => factNames(g.when)));
+  return context.rulebook.body.sections.flatMap((section) =>
+    section.fields
+      .filter((field) => names.has(`${factName(section)}.${field.key}`))
+      .map((field) => ({ field, value: index.claim("file", section.key, "", field.key) }))
+      .filter(({ value }) => value !== null && value !== ""),
+  );
+}
+
 async function readApplication(ctx: ViewContext, id: string): Promise<MyApplication | null> {
   const office = await officeNow(ctx.pool);
   const loaded = await loadFile(ctx.pool, id);
@@ -247,6 +270,7 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
     now: ctx.now.toISOString(),
     assessment: applicantsShare(assessment, new Set(choices.filter((c) => c.decision).map((c) => c.id))),
     groupTitle: office.set.groups.find((g) => g.key === assessment.file.group)?.title ?? null,
+    groupBecause: groupBecause(office.set, assessment.file.group, index, all[0]),
     sections: formSections(
       index,
       live.length > 0 ? live : all,

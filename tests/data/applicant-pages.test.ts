@@ -103,6 +103,20 @@ describe("the applicant's pages", () => {
     });
   });
 
+  it("the group is said with what decides it", async () => {
+    const file = await filledFile(world, roundId);
+    const { groupTitle, groupBecause } = await shown(file.owner, file.applicationId);
+    expect([groupTitle?.en, groupBecause.map((b) => [b.field.title.en, b.value])]).toEqual([
+      "overseas group",
+      [
+        ["Citizenships", ["SR"]],
+        ["Country in which you live", "SR"],
+      ],
+    ]);
+    const begun = await begunFile(world, roundId);
+    expect((await shown(begun.owner, begun.applicationId)).groupBecause).toEqual([]);
+  });
+
   it("what a track asks for in addition appears with it, and is not lost when it goes", async () => {
     const { owner, applicationId } = await begunFile(world, rounds["MTE 1"] ?? "");
     const choice = (await shown(owner, applicationId)).choices[0];

@@ -1,12 +1,11 @@
 import Link from "next/link";
 import type { ChoiceResult, RequirementResult } from "../../../../core/assessment/result";
 import type { Locale } from "../../../../core/text/local-text";
-import { formatDate, formatMoment, formatZone } from "../../../../text/format";
+import { formatDate, formatMoment } from "../../../../text/format";
 import { isTextKey, say } from "../../../../text/say";
-import { applicantStep, gapHref, requirementHref, standingWord } from "../../../../ui/applicant-step";
+import { gapHref, requirementHref, standingWord } from "../../../../ui/applicant-step";
 import { CombBar } from "../../../../ui/comb";
 import { ConfirmPress } from "../../../../ui/confirm-press.client";
-import { LocalMoment } from "../../../../ui/local-moment.client";
 import { withdrawalFees } from "../../../../ui/withdrawal";
 import type { MyApplication } from "../../../../views/my-application";
 import { submissions } from "../../../../views/submissions";
@@ -14,35 +13,11 @@ import { locale, see } from "../../../request";
 import { answerOffer, submitChoices, withdrawApplication } from "./application.action";
 import { AskCorrection, Corrections, Submitted } from "./corrections";
 import { loadApplication } from "./load";
+import { NextStep, Others } from "./next-step";
 
 interface PartProps {
   readonly application: MyApplication;
   readonly language: Locale;
-}
-
-function NextStep({ application, language }: PartProps) {
-  const { assessment } = application;
-  const drafts = assessment.choices.filter((c) => c.stage === "preparing");
-  return (
-    <section className="next-step" data-turn={assessment.file.turn} aria-label={say(language, "app.next")}>
-      <h2>{say(language, "app.next")}</h2>
-      <p className="serif next-sentence">{applicantStep(language, assessment)}</p>
-      {drafts.map((c) => (
-        <p key={c.id} className="quiet">
-          {say(language, "app.closes", {
-            when: formatMoment(language, c.closesAt, application.zone),
-            zone: formatZone(application.zone),
-          })}{" "}
-          <LocalMoment instant={c.closesAt} officeZone={application.zone} locale={language} />
-        </p>
-      ))}
-      <p className="quiet">
-        {application.groupTitle
-          ? say(language, "app.group", { group: application.groupTitle[language] })
-          : say(language, "app.groupOpen")}
-      </p>
-    </section>
-  );
 }
 
 function Decisions({ application, language }: PartProps) {
@@ -252,6 +227,7 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
       <Decisions application={application} language={language} />
       <Asks application={application} language={language} />
       <Corrections application={application} language={language} />
+      <Others application={application} language={language} />
       {application.carried && !submitted ? (
         <p className="notice">{say(language, "app.carried", { number: application.carried.from })}</p>
       ) : null}

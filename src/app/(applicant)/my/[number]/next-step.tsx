@@ -1,0 +1,80 @@
+import type { Locale } from "../../../../core/text/local-text";
+import { formatDate, formatMoment, formatZone } from "../../../../text/format";
+import { isTextKey, say } from "../../../../text/say";
+import { applicantStep } from "../../../../ui/applicant-step";
+import { LocalMoment } from "../../../../ui/local-moment.client";
+import { valueText } from "../../../../ui/value-text";
+import type { MyApplication } from "../../../../views/my-application";
+
+interface PartProps {
+  readonly application: MyApplication;
+  readonly language: Locale;
+}
+
+const DAY = 86_400_000;
+
+/** The applicant group, and what was stated that decides it. */
+function Group({ application, language }: PartProps) {
+  const { groupTitle, groupBecause, office } = application;
+  if (!groupTitle) return <p className="quiet">{say(language, "app.groupOpen")}</p>;
+  const stated = groupBecause
+    .map(({ field, value }) => `${field.title[language]}: ${valueText(language, field, value, office)}`)
+    .join("; ");
+  return (
+    <p className="quiet">
+      {say(language, "app.group", { group: groupTitle[language] })}
+      {stated ? ` ${say(language, "app.groupBecause", { stated })}` : ""}
+    </p>
+  );
+}
+
+/** The one next step, the time that is left for it, and the group that deadlines and fees follow. */
+export function NextStep({ application, language }: PartProps) {
+  const { assessment, now, zone } = application;
+  const drafts = assessment.choices.filter((c) => c.stage === "preparing");
+  return (
+    <section className="next-step" data-turn={assessment.file.turn} aria-label={say(language, "app.next")}>
+      <h2>{say(language, "app.next")}</h2>
+      <p className="serif next-sentence">{applicantStep(language, assessment)}</p>
+      {drafts.map((c) => {
+        const days = Math.floor((Date.parse(c.closesAt) - Date.parse(now)) / DAY);
+        return (
+          <p key={c.id} className="quiet">
+            {say(language, "app.closes", { when: formatMoment(language, c.closesAt, zone), zone: formatZone(zone) })}{" "}
+            {days >= 0 ? say(language, "app.daysLeft", { days }) : ""}{" "}
+            <LocalMoment instant={c.closesAt} officeZone={zone} locale={language} />
+          </p>
+        );
+      })}
+      <Group application={application} language={language} />
+    </section>
+  );
+}
+
+/** What others still do: referees who were asked and have not answered. */
+export function Others({ application, language }: PartProps) {
+  const referees = application.sections.find((s) => s.core === "referees");
+  const waiting = application.references.filter((r) => r.state === "asked" || r.state === "opened");
+  if (waiting.length === 0) return null;
+  return (
+    <section>
+      <h2>{say(language, "app.others")}</h2>
+      <ul className="dashes">
+        {waiting.map((request) => {
+          const state = `referee.state.${request.state}`;
+          const name = referees?.entries.find((e) => e.id === request.referee)?.values.name?.value;
+          return (
+            <li key={request.id}>
+              <span className="strong">{String(name ?? "—")}</span>{" "}
+              <span className="quiet">
+                {isTextKey(state)
+                  ? say(language, state, { date: formatDate(language, request.askedAt.slice(0, 10)) })
+                  : ""}
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
