@@ -5,12 +5,14 @@ import { answerDecision, prepareDecision, releaseDecision } from "../acts/decisi
 import { acceptEvidence, returnEvidence } from "../acts/judge-evidence";
 import { takeFile, withdraw } from "../acts/keep-files";
 import { recordPayment, startPayment } from "../acts/payments";
+import { reopenSections, sendCorrections } from "../acts/reopen-sections";
 import { requestReference } from "../acts/request-reference";
 import { saveAnswers } from "../acts/save-answers";
 import { startApplication } from "../acts/start-application";
 import { submitApplication } from "../acts/submit-application";
 import { assess } from "../core/assessment/assess";
 import { contexts } from "../core/assessment/context";
+import type { Json } from "../core/assessment/facts";
 import { unconfirmed } from "../core/assessment/steps";
 import type { Actor } from "../core/rights/actor";
 import { AnswerIndex } from "../core/sections/typed-facts";
@@ -155,6 +157,26 @@ async function acceptAll(play: Play): Promise<void> {
     await act(runtime, acceptEvidence, staff.officer, { applicationId: play.applicationId, requirement, scope, entry });
 }
 
+/** Submits every choice that is still in preparation. */
+async function submitAll({ stage, actor, applicationId }: Play): Promise<void> {
+  const loaded = await loadFile(stage.runtime.pool, applicationId);
+  const open = (loaded?.facts.choices ?? []).filter((c) => c.submittedAt === null && c.withdrawnAt === null);
+  await act(stage.runtime, submitApplication, actor, { applicationId, choiceIds: open.map((c) => c.id) });
+}
+
+/** Changes answers in the opened sections, and sends them. */
+async function correct(play: Play, changes: Readonly<Record<string, Json>>): Promise<void> {
+  const { stage, actor, applicationId } = play;
+  const loaded = await loadFile(stage.runtime.pool, applicationId);
+  const wanted = Object.entries(changes).map(([place, value]) => {
+    const [section = "", field = ""] = place.split(".");
+    const known = loaded?.facts.answers.find((a) => a.section === section && a.field === field);
+    return { scope: "file", section, entry: known?.entry ?? "", field, value, seen: known?.version ?? 0 };
+  });
+  await act(stage.runtime, saveAnswers, actor, { applicationId, changes: wanted });
+  await act(stage.runtime, sendCorrections, actor, { applicationId, true: true });
+}
+
 async function decide(play: Play, moment: Extract<Moment, { do: "decide" }>): Promise<void> {
   const { runtime, staff } = play.stage;
   const target = { applicationId: play.applicationId, choiceId: play.choiceId };
@@ -209,8 +231,20 @@ async function perform(play: Play, moment: Moment): Promise<void> {
     case "pay":
       return payFee(play, moment.result ?? "booked");
     case "submit":
-      await act(runtime, submitApplication, play.actor, { applicationId, choiceIds: [choiceId] });
+      return submitAll(play);
+    case "add choice":
+      await act(runtime, startApplication, play.actor, { roundId: play.stage.rounds[moment.round] ?? "" });
       return;
+    case "reopen":
+      await act(runtime, reopenSections, staff.officer, {
+        applicationId,
+        sections: moment.sections.map((section) => ({ scope: "file", section })),
+        reason: moment.text,
+        due: dayAfter(play, moment.days),
+      });
+      return;
+    case "correct":
+      return correct(play, moment.changes);
     case "take":
       await act(runtime, takeFile, staff[moment.by], { applicationId, mine: true });
       return;

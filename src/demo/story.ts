@@ -9,6 +9,10 @@ type What =
   /** Any form: what the story tells by `section.field`, and a plausible answer for all else. */
   | { readonly do: "fill any"; readonly told?: Readonly<Record<string, Json>> }
   | { readonly do: "supply any" | "accept any" }
+  | { readonly do: "add choice"; readonly round: string }
+  | { readonly do: "reopen"; readonly sections: readonly string[]; readonly text: string; readonly days: number }
+  /** Answers by `section.field`, changed in the opened sections and sent. */
+  | { readonly do: "correct"; readonly changes: Readonly<Record<string, Json>> }
   | {
       readonly do: "supply";
       readonly which?: readonly ("passport" | "certificate" | "transcript" | "motivation" | "english")[];

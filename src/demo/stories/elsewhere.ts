@@ -11,7 +11,7 @@ const sent = (day: number, told: Told = {}): readonly Moment[] => [
   { do: "submit", day, at: "10:20" },
 ];
 
-/** Files of the other programmes: each form is filled as its rulebook asks. */
+/** Files of the other programmes, and of several: each form is filled as its rulebook asks. */
 export const elsewhere = ({ who }: Telling): readonly Story[] => [
   {
     key: "foundation-late",
@@ -133,5 +133,50 @@ export const elsewhere = ({ who }: Telling): readonly Story[] => [
     round: "GBC 1",
     moments: [...sent(-40), { do: "accept any", day: -33, at: "11:05" }],
     expects: { stage: "complete", turn: "office", next: "confirm" },
+  },
+  {
+    key: "two-programmes",
+    tells: "One application for two masters, in order of preference, both sent.",
+    profile: who("Anneliese", "Vögtlin-Haas", {
+      citizenships: ["CH"],
+      residence: "CH",
+      country: "CH",
+      town: "Rorschach",
+      birthPlace: "Rorschach",
+    }),
+    moments: [
+      { do: "add choice", day: -8, round: "MTE 1" },
+      { do: "fill any", day: -8, at: "19:00" },
+      { do: "supply any", day: -6, at: "20:20" },
+      { do: "pay", day: -5, at: "12:15" },
+      { do: "submit", day: -4, at: "09:35" },
+    ],
+    expects: { stage: "submitted", turn: "office", next: "check" },
+  },
+  {
+    key: "corrected",
+    tells: "The office opened a section for correction; the applicant has sent it, and it is to be read.",
+    profile: who("Tuuli", "Lehmusvirta", {
+      citizenships: ["FI"],
+      residence: "FI",
+      country: "FI",
+      town: "Hanko",
+      birthPlace: "Hangö",
+    }),
+    moments: [
+      ...sent(-12),
+      { do: "accept any", day: -9, at: "10:10" },
+      {
+        do: "reopen",
+        day: -7,
+        at: "11:40",
+        sections: ["person"],
+        text: "Your passport gives another place of birth. Please write it as it stands there.",
+        days: 14,
+      },
+      { do: "confirm", day: -7, at: "11:45" },
+      { do: "correct", day: -2, at: "18:25", changes: { "person.birthPlace": "Hanko" } },
+    ],
+    expects: { stage: "submitted", turn: "office", next: "read changes" },
   },
 ];
