@@ -237,7 +237,7 @@ export function fitsGrid(section: FormSection): boolean {
     section.repeats !== null &&
     section.repeats.max >= LEAST_FOR_GRID &&
     section.fields.length <= MOST_COLUMNS &&
-    section.fields.every((f) => CELL_WIDTHS[f.kind] !== undefined)
+    section.fields.every((f) => CELL_WIDTHS[f.kind] !== undefined && !f.rough)
   );
 }
 

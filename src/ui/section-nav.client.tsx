@@ -2,6 +2,7 @@
 
 import Link from "next/link";
 import { usePathname } from "next/navigation";
+import { useEffect, useRef } from "react";
 
 /** All parts of an application, in order; the one on the page is marked, complete ones carry a full bar. */
 export function SectionNav({
@@ -18,9 +19,17 @@ export function SectionNav({
   complete: string;
 }) {
   const path = usePathname();
+  const nav = useRef<HTMLElement>(null);
+  // On a phone the parts stand in one line that scrolls: the one on the page is brought into sight.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: whenever another part is on the page
+  useEffect(() => {
+    const here = nav.current?.querySelector<HTMLElement>('[aria-current="page"]');
+    if (nav.current && here)
+      nav.current.scrollLeft = here.offsetLeft - (nav.current.clientWidth - here.clientWidth) / 2;
+  }, [path]);
   const at = (href: string) => (path === href ? ("page" as const) : undefined);
   return (
-    <nav className="section-nav" aria-label={label}>
+    <nav ref={nav} className="section-nav" aria-label={label}>
       <Link href={`/my/${number}`} aria-current={at(`/my/${number}`)}>
         {overview}
       </Link>
