@@ -1,3 +1,4 @@
+import { correctingEn } from "./correcting";
 import { fillingEn } from "./filling";
 import { findingEn } from "./finding";
 
@@ -5,6 +6,7 @@ import { findingEn } from "./finding";
 export const en = {
   ...findingEn,
   ...fillingEn,
+  ...correctingEn,
   "brand.line": "Intake for study programmes",
   "nav.programmes": "Programmes",
   "nav.mine": "My applications",
@@ -89,60 +91,9 @@ export const en = {
   "app.waitsForOpening": "You can prepare now and submit from {when}.",
   "app.roundClosed": "The round closed on {when}. It no longer takes this application.",
   "app.group": "You are in the {group}.",
-  "app.groupBecause":
-    "By what you stated ({stated}) the first group counts that fits, the most favourable before the others.",
-  "app.daysLeft": "· {days, plural, =0 {less than a day left} one {one day left} other {# days left}}",
-  "app.others": "What others still do",
   "app.groupOpen": "Your applicant group is known as soon as you state citizenship and residence.",
   "app.asked": "We ask you for",
   "app.askedUntil": "until {date}",
-  "copy.references": "References",
-  "copy.fees": "Fees",
-  "copy.download": "Download as PDF",
-  "copy.under": "No. {number} · {name}",
-  "copy.foot": "No. {number} · {name} · page {page} of {pages}",
-  "copy.submitted": "submitted on {when}",
-  "copy.draft": "not yet submitted",
-  "app.carried":
-    "What you told us in application No. {number} about yourself and your education stands here already. Please check that it still holds.",
-  "app.carriedHere": "These answers come from application No. {number}. Please check that they still hold.",
-  "app.moreChoices":
-    "{count, plural, one {Choose one more programme} other {Choose # more programmes}} before you submit",
-  "event.carry-over": "You began with what you told us before",
-  "withdraw.kept": "The {amount} that you paid is not given back.",
-  "withdraw.returned": "The {amount} that you paid comes back to you.",
-  "withdraw.owed": "What is not yet paid is no longer owed.",
-  "interest.title": "Tell me when it opens",
-  "interest.email": "E-mail",
-  "interest.intro": "We write to this address once, when a round opens. Nothing else is done with it.",
-  "interest.note": "Tell me",
-  "interest.noted": "Noted. A mail confirms it; with its link you can take your address out again.",
-  "interest.badEmail": "Write an e-mail address, for example name@example.org.",
-  "interest.forget": "Take my address out",
-  "interest.forgetIntro": "You no longer want to be told when the programme opens? Then your address is forgotten.",
-  "interest.forgotten": "Your address is forgotten.",
-  "correction.title": "Something to correct?",
-  "correction.intro":
-    "What you submitted is closed. Name the parts that need correcting and say why; the office opens them or tells you why not.",
-  "correction.text": "What is wrong, and what should stand there",
-  "correction.send": "Ask for the correction",
-  "correction.asked": "You asked for this correction on {when}. The office answers it.",
-  "correction.parts": "Parts to correct",
-  "reopened.title": "Open for correction",
-  "reopened.until":
-    "We opened these parts again. Correct them and send them by {date}; what you submitted stays readable as it was.",
-  "reopened.here": "We opened this part again. What you change is saved at once and counts when you have sent it.",
-  "reopened.send": "Send the corrected parts",
-  "reopened.sendAsk":
-    "You confirm that the answers are true. The corrected parts become a new submission with its own number, and are closed again.",
-  "reopened.missing":
-    "{count, plural, one {One answer is missing before you can send:} other {# answers are missing before you can send:}}",
-  "submissions.title": "What you submitted",
-  "submissions.no": "Submission {no}",
-  "submissions.same": "No answer differs from the one before.",
-  "changed.answer": "Answer",
-  "changed.before": "Before",
-  "changed.after": "Now",
   "app.readOnly": "This part was submitted and is closed. You can read it.",
 
   "app.addOnly": "This part was submitted with an earlier choice. You can read it and add to it.",
@@ -285,10 +236,6 @@ export const en = {
   "next.supply": "You supply: {title}.",
   "next.supply again": "You supply again: {title}, by {due}.",
   "next.answer ask": "You answer what we asked, by {due}.",
-  "next.correct":
-    "You correct {count, plural, one {the section that we opened} other {the # sections that we opened}} and send {count, plural, one {it} other {them}}, by {due}.",
-  "next.answer request": "We answer your wish for a correction. You need to do nothing.",
-  "next.read changes": "We read what you corrected. You need to do nothing.",
   "next.name referee": "You name a referee and send the request.",
   "next.pay": "You pay: {title}.",
   "next.book payment": "Your payment is on its way to us.",
@@ -397,11 +344,6 @@ export const en = {
   "event.change-choice": "You changed a choice",
   "event.arrange-choices": "You put your choices in order",
   "event.extend-choice": "We gave you more time",
-  "event.request-correction": "You asked for a correction",
-  "event.refuse-correction": "We did not open the form for your correction",
-  "event.reopen-sections": "We opened parts of the form for correction",
-  "event.send-corrections": "You sent corrected parts",
-  "event.end-reopening": "We closed the opened parts again",
   "event.release-decision": "We decided",
   "event.answer-decision": "You answered",
   "event.withdraw": "You withdrew",
@@ -438,26 +380,6 @@ export const en = {
     "We cannot accept this document: {document}. {reasonText} {text}\n\nPlease supply it again by {due}:\n\n{link}",
   "mail.asked.subject": "No. {number}: we ask you for something",
   "mail.asked.body": "{document}: {text}\n\nPlease answer by {due}:\n\n{link}",
-  "mail.interest-noted.subject": "{programme}: we tell you when it opens",
-  "mail.interest-noted.body":
-    "You asked us to tell you when {programme} opens. We write once, and then forget your address.\n\nIf this was not you, or you have changed your mind, take your address out:\n\n{link}",
-  "mail.interest-opened.subject": "{programme} is open",
-  "mail.interest-opened.body":
-    "You asked to be told: {programme} takes applications now. Your address is forgotten with this mail.\n\n{link}",
-  "mail.round-opened.subject": "No. {number}: you can submit now",
-  "mail.round-opened.body":
-    "The round of {programme} has opened. As soon as nothing is missing you can submit:\n\n{link}",
-  "mail.reopened.subject": "No. {number}: please correct your application",
-  "mail.reopened.body":
-    "We opened these parts of your application again: {sections}.\n\n{text}\n\nPlease correct them and send them by {due}:\n\n{link}",
-  "mail.correction-refused.subject": "No. {number}: about the correction that you asked for",
-  "mail.correction-refused.body":
-    "We did not open your application for the correction that you asked for.\n\n{text}\n\n{link}",
-  "mail.corrected.subject": "No. {number}: we have your corrections",
-  "mail.corrected.body": "Your corrected answers arrived. They are submission {no} of your application:\n\n{link}",
-  "mail.reopening-ended.subject": "No. {number}: nothing needs to be corrected any more",
-  "mail.reopening-ended.body":
-    "We closed the opened parts of your application again. It stands as you submitted it:\n\n{link}",
   "mail.decision-released.subject": "No. {number}: we have decided",
   "mail.decision-released.body": "There is a decision on your application. Read it here:\n\n{link}",
   "mail.answer-received.subject": "No. {number}: your answer has arrived",

@@ -1,3 +1,4 @@
+import { correctingFr } from "./correcting";
 import type { en } from "./en";
 import { fillingFr } from "./filling";
 import { findingFr } from "./finding";
@@ -6,6 +7,7 @@ import { findingFr } from "./finding";
 export const fr: Readonly<Record<keyof typeof en, string>> = {
   ...findingFr,
   ...fillingFr,
+  ...correctingFr,
   "brand.line": "L’admission aux programmes d’études",
   "nav.programmes": "Programmes",
   "nav.mine": "Mes candidatures",
@@ -90,63 +92,9 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "app.waitsForOpening": "Vous pouvez préparer maintenant et envoyer à partir du {when}.",
   "app.roundClosed": "La période s’est fermée le {when}. Elle ne prend plus cette candidature.",
   "app.group": "Vous faites partie du {group}.",
-  "app.groupBecause":
-    "D’après ce que vous avez indiqué ({stated}), le premier groupe qui convient compte, le plus favorable d’abord.",
-  "app.daysLeft": "· {days, plural, =0 {moins d’un jour} one {encore un jour} other {encore # jours}}",
-  "app.others": "Ce que d’autres font encore",
   "app.groupOpen": "Votre groupe est connu dès que vous indiquez nationalité et résidence.",
   "app.asked": "Nous vous demandons",
   "app.askedUntil": "jusqu’au {date}",
-  "copy.references": "Recommandations",
-  "copy.fees": "Frais",
-  "copy.download": "Télécharger en PDF",
-  "copy.under": "No {number} · {name}",
-  "copy.foot": "No {number} · {name} · page {page} sur {pages}",
-  "copy.submitted": "déposé le {when}",
-  "copy.draft": "pas encore déposé",
-  "app.carried":
-    "Ce que vous nous avez dit de vous et de vos études dans la candidature No {number} figure déjà ici. Vérifiez que tout est encore exact.",
-  "app.carriedHere": "Ces réponses viennent de la candidature No {number}. Vérifiez qu’elles sont encore exactes.",
-  "app.moreChoices":
-    "{count, plural, one {Choisissez encore un programme} other {Choisissez encore # programmes}} avant de déposer",
-  "event.carry-over": "Vous avez commencé avec ce que vous nous aviez déjà dit",
-  "withdraw.kept": "Les {amount} déjà payés ne sont pas remboursés.",
-  "withdraw.returned": "Les {amount} déjà payés vous sont remboursés.",
-  "withdraw.owed": "Ce qui n’est pas encore payé n’est plus dû.",
-  "interest.title": "Me prévenir de l’ouverture",
-  "interest.email": "Courriel",
-  "interest.intro":
-    "Nous écrivons une seule fois à cette adresse, à l’ouverture d’une session. Elle ne sert à rien d’autre.",
-  "interest.note": "Me prévenir",
-  "interest.noted": "C’est noté. Un courriel le confirme ; son lien permet de retirer votre adresse.",
-  "interest.badEmail": "Écrivez une adresse électronique, par exemple nom@example.org.",
-  "interest.forget": "Retirer mon adresse",
-  "interest.forgetIntro":
-    "Vous ne voulez plus être prévenu de l’ouverture du programme ? Votre adresse est alors oubliée.",
-  "interest.forgotten": "Votre adresse est oubliée.",
-  "correction.title": "Quelque chose à corriger ?",
-  "correction.intro":
-    "Ce que vous avez déposé est fermé. Indiquez les parties à corriger et pourquoi ; le bureau les rouvre ou vous dit pourquoi non.",
-  "correction.text": "Ce qui est faux, et ce qui devrait y figurer",
-  "correction.send": "Demander la correction",
-  "correction.asked": "Vous avez demandé cette correction le {when}. Le bureau y répond.",
-  "correction.parts": "Parties à corriger",
-  "reopened.title": "À corriger",
-  "reopened.until":
-    "Nous avons rouvert ces parties. Corrigez-les et envoyez-les avant le {date}; ce que vous avez déposé reste lisible tel quel.",
-  "reopened.here":
-    "Nous avons rouvert cette partie. Vos changements sont enregistrés aussitôt et comptent dès que vous les avez envoyés.",
-  "reopened.send": "Envoyer les parties corrigées",
-  "reopened.sendAsk":
-    "Vous confirmez que les réponses sont exactes. Les parties corrigées forment un nouveau dépôt numéroté et sont refermées.",
-  "reopened.missing":
-    "{count, plural, one {Une réponse manque avant l’envoi :} other {# réponses manquent avant l’envoi :}}",
-  "submissions.title": "Ce que vous avez déposé",
-  "submissions.no": "Dépôt {no}",
-  "submissions.same": "Aucune réponse ne diffère du précédent.",
-  "changed.answer": "Réponse",
-  "changed.before": "Avant",
-  "changed.after": "Maintenant",
   "app.readOnly": "Cette partie a été envoyée et est close. Vous pouvez la lire.",
   "app.addOnly": "Cette partie a été envoyée avec un choix précédent. Vous pouvez la lire et la compléter.",
   "save.saved": "Enregistré à {time}",
@@ -282,10 +230,6 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "next.supply": "Vous fournissez : {title}.",
   "next.supply again": "Vous fournissez de nouveau : {title}, jusqu’au {due}.",
   "next.answer ask": "Vous répondez à notre demande, jusqu’au {due}.",
-  "next.correct":
-    "Vous corrigez {count, plural, one {la partie que nous avons rouverte} other {les # parties que nous avons rouvertes}} et {count, plural, one {l’envoyez} other {les envoyez}}, jusqu’au {due}.",
-  "next.answer request": "Nous répondons à votre demande de correction. Vous n’avez rien à faire.",
-  "next.read changes": "Nous lisons vos corrections. Vous n’avez rien à faire.",
   "next.name referee": "Vous nommez un référent et envoyez la demande.",
   "next.pay": "Vous payez : {title}.",
   "next.book payment": "Votre paiement est en route.",
@@ -389,11 +333,6 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "event.change-choice": "Vous avez modifié un choix",
   "event.arrange-choices": "Vous avez ordonné vos choix",
   "event.extend-choice": "Nous vous avons accordé un délai",
-  "event.request-correction": "Vous avez demandé une correction",
-  "event.refuse-correction": "Nous n’avons pas rouvert le formulaire pour votre correction",
-  "event.reopen-sections": "Nous avons rouvert des parties du formulaire",
-  "event.send-corrections": "Vous avez envoyé des parties corrigées",
-  "event.end-reopening": "Nous avons refermé les parties rouvertes",
   "event.release-decision": "Nous avons décidé",
   "event.answer-decision": "Vous avez répondu",
   "event.withdraw": "Vous avez retiré",
@@ -429,27 +368,6 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
     "Nous ne pouvons pas accepter ce document : {document}. {reasonText} {text}\n\nMerci de le fournir de nouveau jusqu’au {due} :\n\n{link}",
   "mail.asked.subject": "No {number} : nous vous demandons quelque chose",
   "mail.asked.body": "{document} : {text}\n\nMerci de répondre jusqu’au {due} :\n\n{link}",
-  "mail.interest-noted.subject": "{programme} : nous vous préviendrons de l’ouverture",
-  "mail.interest-noted.body":
-    "Vous avez demandé à être prévenu de l’ouverture de {programme}. Nous écrivons une seule fois, puis oublions votre adresse.\n\nSi ce n’était pas vous, ou si vous avez changé d’avis, retirez votre adresse :\n\n{link}",
-  "mail.interest-opened.subject": "{programme} est ouvert",
-  "mail.interest-opened.body":
-    "Vous aviez demandé à être prévenu : {programme} accepte les candidatures. Votre adresse est oubliée avec ce courriel.\n\n{link}",
-  "mail.round-opened.subject": "No {number} : vous pouvez déposer",
-  "mail.round-opened.body":
-    "La session de {programme} est ouverte. Dès que rien ne manque, vous pouvez déposer :\n\n{link}",
-  "mail.reopened.subject": "No {number} : veuillez corriger votre candidature",
-  "mail.reopened.body":
-    "Nous avons rouvert ces parties de votre candidature : {sections}.\n\n{text}\n\nVeuillez les corriger et les envoyer avant le {due} :\n\n{link}",
-  "mail.correction-refused.subject": "No {number} : la correction que vous avez demandée",
-  "mail.correction-refused.body":
-    "Nous n’avons pas rouvert votre candidature pour la correction demandée.\n\n{text}\n\n{link}",
-  "mail.corrected.subject": "No {number} : nous avons vos corrections",
-  "mail.corrected.body":
-    "Vos réponses corrigées sont arrivées. Elles forment le dépôt {no} de votre candidature :\n\n{link}",
-  "mail.reopening-ended.subject": "No {number} : plus rien à corriger",
-  "mail.reopening-ended.body":
-    "Nous avons refermé les parties rouvertes de votre candidature. Elle reste telle que vous l’avez déposée :\n\n{link}",
   "mail.decision-released.subject": "No {number} : nous avons décidé",
   "mail.decision-released.body": "Il y a une décision sur votre candidature. Lisez-la ici :\n\n{link}",
   "mail.answer-received.subject": "No {number} : votre réponse est arrivée",

@@ -307,9 +307,10 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
     })),
     charges: (extras?.charges ?? []).map((c) => ({ ...c, whenWithdrawn: withdrawnFee(loaded.rulebooks, c.item) })),
     asks: extras?.asks ?? [],
-    reopening: extras?.reopening ?? null,
-    request: extras?.request ?? null,
-    correctable: assessment.file.stage === "closed" ? [] : reopenable(loaded),
+    // Nothing is corrected any more in what is closed.
+    ...(assessment.file.stage === "closed"
+      ? { reopening: null, request: null, correctable: [] }
+      : { reopening: extras?.reopening ?? null, request: extras?.request ?? null, correctable: reopenable(loaded) }),
     choices,
     ranked: extras?.rules.ranked ?? false,
     lackingChoices: extras ? lackingChoices(extras.rules, live.length) : 0,

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
 import { refuseCorrection, requestCorrection } from "../../src/acts/correction-requests";
+import { withdraw } from "../../src/acts/keep-files";
 import { endReopening, readCorrections, reopenSections, sendCorrections } from "../../src/acts/reopen-sections";
 import { saveAnswers } from "../../src/acts/save-answers";
 import type { Json } from "../../src/core/assessment/facts";
@@ -107,6 +108,18 @@ describe("sections that the office opens again", () => {
       (await runAct(world.runtime, sendCorrections, file.applicant, { applicationId: file.applicationId, true: true }))
         .ok,
     ).toBe(false);
+  });
+
+  it("end with a withdrawal: nothing is asked for any more", async () => {
+    const file = await submittedFile(world, roundId, "Leaving");
+    await reopen(file);
+    await must(world, withdraw, file.applicant, { applicationId: file.applicationId });
+    const { loaded } = await lookAt(world, file.applicationId);
+    const shown = await readView(world.runtime, myApplication, file.applicant, {
+      number: loaded.facts.application.number,
+    });
+    expect([shown?.reopening, shown?.correctable, await next(file)]).toEqual([null, [], []]);
+    expect(await write(file, "person", "birthPlace", "Elsewhere")).toBe("locked");
   });
 
   it("are not sent while something in them is missing", async () => {
