@@ -7,7 +7,8 @@ import { LEAST_PASSWORD } from "../../../auth/better-auth";
 import { webRuntime } from "../../../runtime";
 import { landingHref } from "../../../ui/applicant-step";
 import { type Identity, identityOf } from "../../../views/identity";
-import { myApplication, myApplications } from "../../../views/my-application";
+import { myApplication } from "../../../views/my-application";
+import { myApplications } from "../../../views/my-applications";
 import { LOCALE_COOKIE, locale, networkAddress, see } from "../../request";
 
 /** What a form of the account pages answers: problems by code, or that it is done. What was typed stays in the form. */

@@ -2,7 +2,7 @@ import Link from "next/link";
 import { redirect } from "next/navigation";
 import { isTextKey, say } from "../../../text/say";
 import { Comb } from "../../../ui/comb";
-import { myApplications } from "../../../views/my-application";
+import { myApplications } from "../../../views/my-applications";
 import { isOffice, locale, requirePerson, see } from "../../request";
 
 export default async function MyPage() {
