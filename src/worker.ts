@@ -11,6 +11,7 @@ import { readSettings } from "./settings";
 /** The worker process: takes jobs from the queue and runs them. Any number of them can work on one database. */
 const POLL_SECONDS = 0.5;
 const EVERY_MINUTE = "* * * * *";
+const EVERY_HOUR = "7 * * * *";
 
 const settings = readSettings(process.env);
 const log = pino({ level: settings.log, base: { process: "worker" } });
@@ -51,6 +52,7 @@ for (const name of JOB_NAMES)
 await boss.schedule("sweep-messages", EVERY_MINUTE);
 await boss.schedule("reassess-aged", EVERY_MINUTE);
 await boss.schedule("announce-openings", EVERY_MINUTE);
+await boss.schedule("remind-drafts", EVERY_HOUR);
 log.info("the worker is ready");
 
 async function stop(): Promise<void> {

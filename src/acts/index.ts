@@ -11,6 +11,7 @@ import * as files from "./keep-files";
 import * as messages from "./messages";
 import * as payments from "./payments";
 import * as programmes from "./programmes";
+import { remindDrafts } from "./remind-drafts";
 import { removeDocument } from "./remove-document";
 import * as reopening from "./reopen-sections";
 import * as requests from "./request-reference";
@@ -71,6 +72,7 @@ export const ACTS = {
   recordPayment: payments.recordPayment,
   releaseDecision: decisions.releaseDecision,
   releaseStuckMessages: messages.releaseStuckMessages,
+  remindDrafts,
   removeDocument,
   reopenRound: rounds.reopenRound,
   reportMessage: messages.reportMessage,

@@ -29,6 +29,7 @@ export const TEMPLATES = [
   "interest-noted",
   "interest-opened",
   "round-opened",
+  "draft-closes",
   "reopened",
   "corrected",
   "correction-refused",

@@ -10,6 +10,7 @@ export const JOBS = {
   "send-message": z.object({ messageId: z.uuid() }),
   "sweep-messages": z.object({}),
   "reassess-aged": z.object({}),
+  "remind-drafts": z.object({}),
   "announce-openings": z.object({}),
   "preview-rulebook": z.object({ previewId: z.uuid() }),
 } as const;

@@ -2,6 +2,7 @@ import { type Runtime, runAct } from "../acts/act";
 import { announceOpenings } from "../acts/interest";
 import { reassessFiles } from "../acts/keep-files";
 import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/messages";
+import { remindDrafts } from "../acts/remind-drafts";
 import { reportPreview } from "../acts/rulebook-previews";
 import type { Locale } from "../core/text/local-text";
 import { JOBS, type JobName, type JobPayload } from "../db/queue";
@@ -74,6 +75,9 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
       return sweepMessages(ctx);
     case "reassess-aged":
       return reassessAged(ctx);
+    case "remind-drafts":
+      await runAct(ctx.runtime, remindDrafts, SYSTEM, {});
+      return;
     case "announce-openings":
       await runAct(ctx.runtime, announceOpenings, SYSTEM, {});
       return;

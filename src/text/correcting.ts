@@ -66,6 +66,9 @@ export const correctingEn = {
   "mail.interest-opened.subject": "{programme} is open",
   "mail.interest-opened.body":
     "You asked to be told: {programme} takes applications now. Your address is forgotten with this mail.\n\n{link}",
+  "mail.draft-closes.subject": "No. {number} closes soon",
+  "mail.draft-closes.body":
+    "Your application can be submitted until {moment}. {missing, plural, =0 {Nothing is missing; only the submission is.} one {One thing is still missing.} other {# things are still missing.}}\n\nGo on here:\n\n{link}",
   "mail.round-opened.subject": "No. {number}: you can submit now",
   "mail.round-opened.body":
     "The round of {programme} has opened. As soon as nothing is missing you can submit:\n\n{link}",
@@ -152,6 +155,9 @@ export const correctingFr: Readonly<Record<keyof typeof correctingEn, string>> =
   "mail.interest-opened.subject": "{programme} est ouvert",
   "mail.interest-opened.body":
     "Vous aviez demandé à être prévenu : {programme} accepte les candidatures. Votre adresse est oubliée avec ce courriel.\n\n{link}",
+  "mail.draft-closes.subject": "No {number} : la clôture approche",
+  "mail.draft-closes.body":
+    "Votre candidature peut être déposée jusqu’au {moment}. {missing, plural, =0 {Il ne manque rien ; il ne reste qu’à déposer.} one {Il manque encore une chose.} other {Il manque encore # choses.}}\n\nContinuez ici :\n\n{link}",
   "mail.round-opened.subject": "No {number} : vous pouvez déposer",
   "mail.round-opened.body":
     "La session de {programme} est ouverte. Dès que rien ne manque, vous pouvez déposer :\n\n{link}",

@@ -36,6 +36,8 @@ export const application = pgTable(
     createdAt: instant("created_at").notNull(),
     withdrawnAt: instant("withdrawn_at"),
     groupAtSubmission: text("group_at_submission"),
+    /** How often its applicant was reminded of a draft that closes soon. */
+    reminders: integer("reminders").notNull().default(0),
     officerId: uuid("officer_id").references(() => person.id),
   },
   (t) => [unique("application_once").on(t.personId, t.cycleId, t.procedureId)],

@@ -1,0 +1,1 @@
+ALTER TABLE "application" ADD COLUMN "reminders" integer DEFAULT 0 NOT NULL;
