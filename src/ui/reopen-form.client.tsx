@@ -47,6 +47,7 @@ export function ReopenForm({
       label="What is to be corrected (the applicant reads this)"
       consequence="The applicant may change these sections until they send them again. What was submitted stays readable as it was."
       ready={chosen.length > 0 && day !== ""}
+      unfolded={asked.length > 0}
       act={async (reason) => {
         const refused = await acts.reopen({
           sections: sections

@@ -14,6 +14,7 @@ export function WithReason({
   label,
   consequence,
   ready = true,
+  unfolded = false,
   act,
   children,
 }: {
@@ -26,12 +27,14 @@ export function WithReason({
   consequence: string;
   /** Whether everything else that it needs is there. */
   ready?: boolean;
+  /** Whether it is unfolded to begin with. */
+  unfolded?: boolean;
   act: (reason: string) => Promise<string | null>;
   children?: ReactNode;
 }) {
   const id = useId();
   const router = useRouter();
-  const [shown, setShown] = useState(false);
+  const [shown, setShown] = useState(unfolded);
   const [reason, setReason] = useState("");
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useTransition();

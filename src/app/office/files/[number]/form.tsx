@@ -57,7 +57,7 @@ function Reopening({ data, reopening, acts }: { data: FileData; reopening: FileR
   );
 }
 
-/** What the applicant wants to correct: granted by opening sections below, which are chosen already, or refused. */
+/** What the applicant wants to correct: refused here, or granted by opening the sections, which stand below, chosen already. */
 function Wish({ data, acts }: { data: FileData; acts: ReopenActs }) {
   const { request } = data;
   if (!request) return null;
@@ -75,7 +75,7 @@ function Wish({ data, acts }: { data: FileData; acts: ReopenActs }) {
         open="Refuse it"
         does="Refuse the correction"
         label="Why not (the applicant reads this)"
-        consequence="The form stays as it was submitted. To grant it, open the sections below."
+        consequence="The form stays as it was submitted, and the applicant is told why."
         act={acts.refuse}
       />
     </section>
@@ -110,6 +110,16 @@ export function Form({
   askDay: string;
   acts: ReopenActs;
 }) {
+  const reopen =
+    data.reopenable.length > 0 && data.assessment.file.stage !== "closed" ? (
+      <ReopenForm
+        key={data.request?.askedAt ?? ""}
+        sections={data.reopenable}
+        asked={data.request?.sections ?? []}
+        due={askDay}
+        acts={acts}
+      />
+    ) : null;
   return (
     <div className="office-form">
       <Wish data={data} acts={acts} />
@@ -118,16 +128,9 @@ export function Form({
         .map((r) => (
           <Reopening key={r.id} data={data} reopening={r} acts={acts} />
         ))}
+      {data.request ? reopen : null}
       <Submissions data={data} lines={lines} />
-      {data.reopenable.length > 0 && data.assessment.file.stage !== "closed" ? (
-        <ReopenForm
-          key={data.request?.askedAt ?? ""}
-          sections={data.reopenable}
-          asked={data.request?.sections ?? []}
-          due={askDay}
-          acts={acts}
-        />
-      ) : null}
+      {data.request ? null : reopen}
       <Answers data={data} />
     </div>
   );

@@ -25,6 +25,8 @@ export function Head({ data, show }: { data: FileData; show: string }) {
   const { next, stage, turn } = data.assessment.file;
   const calendar = workingCalendar(data.calendar);
   const left = timeLeft(next?.dueAt ?? null, Date.parse(data.now), calendar, zoneTable(data.zone));
+  const unread = data.reopenings.filter((r) => r.answeredAt !== null && r.readAt === null);
+  const waiting = unread.length + (data.request ? 1 : 0);
   const submitted = data.choices.map((c) => c.submittedAt).find((s) => s !== null);
   const reason = data.assessment.choices.map((c) => c.closedAs).find((c) => c !== null);
   return (
@@ -79,6 +81,7 @@ export function Head({ data, show }: { data: FileData; show: string }) {
               aria-current={show === key ? "page" : undefined}
             >
               {word}
+              {key === "form" && waiting > 0 ? ` (${waiting})` : ""}
             </Link>
           ))}
         </nav>
