@@ -1,5 +1,6 @@
 import * as accounts from "./accounts";
 import * as reference from "./answer-reference";
+import { askApplicant, settleAsk } from "./asks";
 import { arrangeChoices, changeChoice } from "./change-choices";
 import { confirmValues } from "./confirm-values";
 import { copyCycle } from "./copy-cycle";
@@ -36,7 +37,7 @@ export const ACTS = {
   forgetInterest,
   noteInterest,
   answerDecision: decisions.answerDecision,
-  askApplicant: evidence.askApplicant,
+  askApplicant,
   beginGuess: accounts.beginGuess,
   changeRole: accounts.changeRole,
   changeRound: rounds.changeRound,
@@ -90,6 +91,7 @@ export const ACTS = {
   saveProcedure: programmes.saveProcedure,
   saveProgramme: programmes.saveProgramme,
   sendLink: accounts.sendLink,
+  settleAsk,
   startApplication,
   startPayment: payments.startPayment,
   storeTemplate,

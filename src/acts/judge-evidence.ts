@@ -1,15 +1,12 @@
 import { and, gte, inArray, isNull } from "drizzle-orm";
 import { z } from "zod";
-import type { RequirementResult } from "../core/assessment/result";
 import { atLeastProof, proofLevelSchema } from "../core/requirements/definition";
 import { ask, evidence, referenceRequest } from "../db/schema";
-import { type ActContext, done, refuse } from "./act";
-import { defineFileAct, type OpenFile } from "./file-act";
+import { done, refuse } from "./act";
+import { openAsk, UNDO_MS, withdrawAskMail } from "./asks";
+import { defineFileAct } from "./file-act";
 import { mailApplicant } from "./mail";
-import { type Place, placeFields, placeOf, resultAt, rowsAt } from "./place";
-
-/** How long an act that can be taken back keeps its mail waiting. */
-export const UNDO_MS = 10_000;
+import { isSubmitted, placeFields, placeOf, resultAt, rowsAt } from "./place";
 
 /** Why a document goes back; the sentences stand in the catalogues as `return.<reason>`. */
 export const RETURN_REASONS = [
@@ -22,10 +19,6 @@ export const RETURN_REASONS = [
   "other",
 ] as const;
 
-function submitted(file: OpenFile, result: RequirementResult): boolean {
-  return file.facts.choices.some((c) => result.choices.includes(c.id) && c.submittedAt !== null);
-}
-
 /** Accepts what was supplied for a requirement. A check that fails refuses it: such a document goes back with an ask. */
 export const acceptEvidence = defineFileAct({
   name: "accept-evidence",
@@ -35,7 +28,7 @@ export const acceptEvidence = defineFileAct({
   run: async (ctx, file, input) => {
     const result = resultAt(file, input);
     if (!result || result.evidence.length === 0) return refuse("not-found");
-    if (!submitted(file, result)) return refuse("locked");
+    if (!isSubmitted(file, result)) return refuse("locked");
     const judged = {
       judgement: "accepted",
       judgedAt: ctx.now,
@@ -62,16 +55,6 @@ export const acceptEvidence = defineFileAct({
   },
 });
 
-async function openAsk(ctx: ActContext, file: OpenFile, at: Place, text: string, due: string): Promise<string> {
-  const byId = ctx.actor.kind === "person" ? ctx.actor.id : file.ownerId;
-  const [row] = await ctx.db
-    .insert(ask)
-    .values({ applicationId: file.id, ...at, text, due, askedAt: ctx.now, byId })
-    .returning({ id: ask.id });
-  if (!row) throw new Error("the ask was not written");
-  return row.id;
-}
-
 /** Sends a document back with a reason and an ask with a date. The mail waits for the time in which it can be undone. */
 export const returnEvidence = defineFileAct({
   name: "return-evidence",
@@ -87,7 +70,7 @@ export const returnEvidence = defineFileAct({
   run: async (ctx, file, input) => {
     const result = resultAt(file, input);
     if (result?.kind !== "document" || result.evidence.length === 0) return refuse("not-found");
-    if (!submitted(file, result)) return refuse("locked");
+    if (!isSubmitted(file, result)) return refuse("locked");
     if (input.reason === "other" && input.text === "") return refuse("needs-reason");
     const judged = {
       judgement: "returned",
@@ -121,42 +104,6 @@ export const returnEvidence = defineFileAct({
   },
 });
 
-/** Asks for something that was supplied but does not suffice, or was never supplied. */
-export const askApplicant = defineFileAct({
-  name: "ask-applicant",
-  input: z.object({
-    applicationId: z.uuid(),
-    ...placeFields,
-    text: z.string().trim().min(1).max(2000),
-    due: z.iso.date(),
-  }),
-  right: "office",
-  about: placeOf,
-  run: async (ctx, file, input) => {
-    const result = resultAt(file, input);
-    // Sections are opened for correction instead: an answer cannot be supplied like a document.
-    if (!result || result.kind === "sections" || !submitted(file, result)) return refuse("not-found");
-    const askId = await openAsk(ctx, file, placeOf(input), input.text, input.due);
-    await mailApplicant(
-      ctx,
-      file.id,
-      file.ownerId,
-      "asked",
-      {
-        ask: askId,
-        number: file.facts.application.number,
-        documentEn: result.title.en,
-        documentFr: result.title.fr,
-        text: input.text,
-        due: input.due,
-        link: `/my/${file.facts.application.number}`,
-      },
-      new Date(ctx.now.getTime() + UNDO_MS),
-    );
-    return done({ askId });
-  },
-});
-
 /** Takes a judgement or an ask back within the undo time: the waiting mail is withdrawn, the evidence is to check again. */
 export const undoJudgement = defineFileAct({
   name: "undo-judgement",
@@ -174,10 +121,10 @@ export const undoJudgement = defineFileAct({
       .where(and(rowsAt(ask, file.id, input), isNull(ask.answeredAt), gte(ask.askedAt, since)))
       .returning({ id: ask.id });
     if (recent.length === 0 && asks.length === 0) return refuse("too-late-to-undo");
-    const ids = asks.map((a) => a.id);
-    await ctx.client.query(
-      "update message set state = 'withdrawn' where application_id = $1 and state = 'queued' and values->>'ask' = any($2::text[])",
-      [file.id, ids],
+    await withdrawAskMail(
+      ctx,
+      file.id,
+      asks.map((a) => a.id),
     );
     await ctx.db
       .update(evidence)

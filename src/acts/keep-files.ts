@@ -2,8 +2,10 @@ import { and, eq, inArray } from "drizzle-orm";
 import { z } from "zod";
 import { application, choice, excuse, fileStanding, referenceRequest } from "../db/schema";
 import { defineAct, done, refuse } from "./act";
+import { closeAsks } from "./asks";
 import { defineFileAct } from "./file-act";
 import { mailApplicant } from "./mail";
+import { placeFields, placeOf, resultAt } from "./place";
 import { settle } from "./settle";
 
 /** Withdraws one choice, or the whole application when none is named. Open requests to referees stop with the last choice. */
@@ -36,30 +38,28 @@ export const withdraw = defineFileAct({
   },
 });
 
-/** Excuses a requirement with a reason; waiving a fee is for a lead officer. */
+/** Excuses a requirement with a reason, and ends what was asked for there; waiving a fee is for a lead officer. */
 export const excuseRequirement = defineFileAct({
   name: "excuse-requirement",
   input: z.object({
     applicationId: z.uuid(),
-    requirement: z.string().max(60),
-    scope: z.string().max(40),
-    entry: z.string().max(40).default(""),
+    ...placeFields,
     reason: z.string().trim().min(1).max(1000),
   }),
   right: "office",
-  about: ({ requirement, scope, entry }) => ({ requirement, scope, entry }),
-  run: async (ctx, file, { requirement, scope, entry, reason }) => {
+  about: placeOf,
+  run: async (ctx, file, { reason, ...input }) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
-    const result = file.assessment.requirements.find(
-      (r) => r.key === requirement && r.scope === scope && r.entry === entry,
-    );
+    const at = placeOf(input);
+    const result = resultAt(file, at);
     if (!result) return refuse("not-found");
     const lead = ctx.actor.grants.some(
       (g) => g.role === "lead officer" && (g.scope === "*" || file.programmes.includes(g.scope)),
     );
     if (result.kind === "fee" && !lead) return refuse("not-yours");
-    const row = { applicationId: file.id, requirement, scope, entry, reason, byId: ctx.actor.id, at: ctx.now };
+    const row = { applicationId: file.id, ...at, reason, byId: ctx.actor.id, at: ctx.now };
     await ctx.db.insert(excuse).values(row).onConflictDoNothing();
+    await closeAsks(ctx, file.id, at);
     return done(null);
   },
 });

@@ -21,6 +21,11 @@ export function resultAt(file: OpenFile, at: Place): RequirementResult | undefin
   );
 }
 
+/** Whether a choice that a requirement is for was submitted. */
+export function isSubmitted(file: OpenFile, result: RequirementResult): boolean {
+  return file.facts.choices.some((c) => result.choices.includes(c.id) && c.submittedAt !== null);
+}
+
 /** The rows of a file that belong to a place. */
 export function rowsAt(table: typeof ask | typeof evidence, applicationId: string, at: Place) {
   return and(

@@ -3,8 +3,9 @@ import { z } from "zod";
 import { maySupply } from "../core/documents/may-supply";
 import { actorKey } from "../core/rights/actor";
 import { storeContent } from "../db/content";
-import { ask, evidence, upload } from "../db/schema";
+import { evidence, upload } from "../db/schema";
 import { type ActContext, done, refuse } from "./act";
+import { closeAsks } from "./asks";
 import { displayName } from "./display-name";
 import { defineFileAct, type OpenFile } from "./file-act";
 import { type Place, placeFields, placeOf, rowsAt } from "./place";
@@ -59,10 +60,7 @@ export const uploadDocument = defineFileAct({
     await ctx.db
       .insert(evidence)
       .values({ applicationId: file.id, ...place, uploadId: row.id, lastPage: document.pages, suppliedAt: ctx.now });
-    await ctx.db
-      .update(ask)
-      .set({ answeredAt: ctx.now })
-      .where(and(rowsAt(ask, file.id, place), isNull(ask.answeredAt)));
+    await closeAsks(ctx, file.id, place);
     return done({ uploadId: row.id });
   },
 });

@@ -341,6 +341,7 @@ export const en = {
   "event.accept-evidence": "We accepted a document",
   "event.return-evidence": "We sent a document back",
   "event.ask-applicant": "We asked you for something",
+  "event.settle-ask": "What we asked you for is settled",
   "event.change-choice": "You changed a choice",
   "event.arrange-choices": "You put your choices in order",
   "event.extend-choice": "We gave you more time",

@@ -330,6 +330,7 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "event.accept-evidence": "Nous avons accepté un document",
   "event.return-evidence": "Nous avons renvoyé un document",
   "event.ask-applicant": "Nous vous avons demandé quelque chose",
+  "event.settle-ask": "Ce que nous vous avions demandé est réglé",
   "event.change-choice": "Vous avez modifié un choix",
   "event.arrange-choices": "Vous avez ordonné vos choix",
   "event.extend-choice": "Nous vous avons accordé un délai",

@@ -149,6 +149,7 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "return-evidence": "sent back",
   "undo-judgement": "took the judgement back",
   "ask-applicant": "asked for",
+  "settle-ask": "settled what was asked for",
   "carry-over": "answers carried over from an earlier application",
   "request-correction": "asked to correct",
   "refuse-correction": "refused the correction",

@@ -26,6 +26,7 @@ export interface FileActs {
     }
   >;
   readonly ask: Acting<Place & { readonly text: string; readonly due: string }>;
+  readonly settle: Acting<Place>;
   readonly undo: Acting<Place>;
   readonly confirm: Acting<{
     readonly applicationId: string;

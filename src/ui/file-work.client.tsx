@@ -14,6 +14,7 @@ import { Evidence } from "./file-evidence.client";
 import { Findings } from "./findings";
 import { KeyList } from "./key-list.client";
 import { useDialogs } from "./library.client";
+import { OpenAsks } from "./open-asks.client";
 import { ReturnForm } from "./return-form.client";
 import { ValuePanel } from "./value-panel.client";
 
@@ -38,6 +39,7 @@ const KEYS = [
 ] as const;
 
 const placeOf = (r: { scope: string; key: string; entry: string }) => `${r.scope}|${r.key}|${r.entry}`;
+const askedAt = (a: FileData["asks"][number]) => placeOf({ ...a, key: a.requirement });
 
 function entryName(data: FileData, entry: string): string {
   if (entry === "") return "";
@@ -122,6 +124,15 @@ export function FileWork({ data, me, askDay, acts }: Props) {
   const undo = async () => {
     if (undoable) after(await acts.undo(undoable), "Taken back.");
   };
+  const settle = async ({ requirement: key, scope, entry }: FileData["asks"][number]) =>
+    after(
+      await acts.settle({ applicationId: data.id, requirement: key, scope, entry }),
+      "Settled. Nothing more is asked here.",
+    );
+  /** Beside the decision: what was asked for at a requirement that the answers no longer lead to. */
+  const asks = data.asks.filter((a) =>
+    requirement ? askedAt(a) === placeOf(requirement) : !requirements.some((r) => askedAt(a) === placeOf(r)),
+  );
   const shows = requirement ? (data.shows[placeOf(requirement)] ?? []) : [];
   const confirmAll = async () => {
     if (shows.length === 0) return;
@@ -292,6 +303,7 @@ export function FileWork({ data, me, askDay, acts }: Props) {
                 }
               />
             )}
+            <OpenAsks asks={asks} onSettle={settle} />
             <ValuePanel
               data={data}
               requirement={requirement}
@@ -302,7 +314,10 @@ export function FileWork({ data, me, askDay, acts }: Props) {
             <Findings data={data} about={requirement} />
           </>
         ) : (
-          <DecisionPanel data={data} me={me} acts={acts} after={after} />
+          <>
+            <OpenAsks asks={asks} onSettle={settle} />
+            <DecisionPanel data={data} me={me} acts={acts} after={after} />
+          </>
         )}
       </section>
     </div>

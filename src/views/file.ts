@@ -124,13 +124,15 @@ export interface FileData {
     readonly currency: string;
     readonly reference: string;
   }[];
+  /** What the applicant was asked for and has not answered. */
   readonly asks: readonly {
+    readonly id: string;
     readonly requirement: string;
     readonly scope: string;
     readonly entry: string;
     readonly text: string;
     readonly due: string;
-    readonly answeredAt: string | null;
+    readonly askedAt: string;
   }[];
   readonly events: readonly FileEvent[];
   readonly messages: readonly {
@@ -229,8 +231,8 @@ const EXTRAS = `select n.name as name, p.email,
        coalesce((select sum(y.minor) from payment y where y.charge_id = c.id and y.state = 'booked'), 0) as paid from charge c where c.application_id = a.id order by c.made_at`,
   )} as charges,
   ${rowsOf(
-    `json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'text', x.text, 'due', x.due, 'answeredAt', x.answered_at)`,
-    "select * from ask k where k.application_id = a.id order by k.asked_at",
+    `json_build_object('id', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'text', x.text, 'due', x.due, 'askedAt', x.asked_at)`,
+    "select * from ask k where k.application_id = a.id and k.answered_at is null order by k.asked_at",
   )} as asks,
   ${rowsOf(
     `json_build_object('id', x.id, 'at', x.at, 'act', x.act, 'who', x.who, 'about', x.about)`,

@@ -143,6 +143,7 @@ const SHOWN_EVENTS = [
   "accept-evidence",
   "return-evidence",
   "ask-applicant",
+  "settle-ask",
   "request-correction",
   "refuse-correction",
   "reopen-sections",

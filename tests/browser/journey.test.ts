@@ -308,6 +308,19 @@ describe("from sign-up to an accepted offer", () => {
     }
   });
 
+  it("is asked about the referee, who answers by telephone: the ask is settled and holds nothing up", async () => {
+    const { page } = office;
+    await openRequirement(page, "Academic reference");
+    await page.keyboard.press("q");
+    await page.getByLabel("What we ask for").fill("Is the referee still at the university?");
+    await page.getByRole("button", { name: "Send the question" }).click();
+    const asked = page.getByRole("region", { name: "Asked of the applicant" });
+    await asked.getByText("Is the referee still at the university?").waitFor();
+    await asked.getByRole("button", { name: "Settle" }).click();
+    await page.getByText("Settled. Nothing more is asked here.").waitFor();
+    await asked.waitFor({ state: "detached" });
+  });
+
   it("is told by mail, sees what is asked, and uploads again", async () => {
     const { page } = applicant;
     await followMail(applicant, email, /please send again: Transcript of records/);

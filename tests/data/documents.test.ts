@@ -1,7 +1,8 @@
 import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
-import { acceptEvidence, askApplicant, returnEvidence } from "../../src/acts/judge-evidence";
+import { askApplicant } from "../../src/acts/asks";
+import { acceptEvidence, returnEvidence } from "../../src/acts/judge-evidence";
 import { removeDocument } from "../../src/acts/remove-document";
 import { uploadDocument } from "../../src/acts/upload-document";
 import type { Actor } from "../../src/core/rights/actor";

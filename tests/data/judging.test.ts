@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
-import { acceptEvidence, askApplicant, returnEvidence, UNDO_MS, undoJudgement } from "../../src/acts/judge-evidence";
+import { askApplicant, settleAsk, UNDO_MS } from "../../src/acts/asks";
+import { acceptEvidence, returnEvidence, undoJudgement } from "../../src/acts/judge-evidence";
+import { excuseRequirement } from "../../src/acts/keep-files";
 import type { Actor } from "../../src/core/rights/actor";
 import { supply } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
@@ -79,6 +81,32 @@ describe("judging what was supplied", () => {
       reason: "too-late-to-undo",
     });
     expect([await standing("motivation"), (await mails())[0]?.[1]]).toEqual(["returned", "queued"]);
+  });
+
+  const owed = async () => (await lookAt(world, file.applicationId)).result.file.owed.map((s) => s.kind);
+  const settleIt = (requirement: string) => runAct(world.runtime, settleAsk, officer, at(requirement));
+
+  it("settles an ask that is answered in another way: nothing waits, what was supplied stands, a second time there is nothing", async () => {
+    await must(world, askApplicant, officer, { ...at("passport"), text: "Which name do you use?", due: "2026-12-09" });
+    world.later(DAY);
+    expect(await settleIt("motivation")).toMatchObject({ reason: "already-done" });
+    expect(await owed()).toContain("answer ask");
+    expect(await settleIt("passport")).toMatchObject({ ok: true });
+    expect([await owed(), await standing("passport")]).toEqual([
+      expect.not.arrayContaining(["answer ask"]),
+      "to check",
+    ]);
+    expect(await settleIt("passport")).toMatchObject({ reason: "already-done" });
+  });
+
+  it("withdraws mail that still waits when an ask is settled, and settles what is asked for where it is excused", async () => {
+    const lead = await makePerson(world, "Maro Lindqvist", ["lead officer"]);
+    for (const requirement of ["passport", "motivation"])
+      await must(world, askApplicant, officer, { ...at(requirement), text: "The original?", due: "2026-12-09" });
+    await settleIt("passport");
+    await must(world, excuseRequirement, lead, { ...at("motivation"), reason: "Seen at the fair." });
+    expect(await owed()).not.toContain("answer ask");
+    expect((await mails()).map(([, state]) => state)).toEqual(["withdrawn", "withdrawn"]);
   });
 
   it("needs words where the reason is another one, and a document to send back", async () => {

@@ -3,10 +3,11 @@
 import { revalidatePath } from "next/cache";
 import type { z } from "zod";
 import type { Act } from "../../../../acts/act";
+import { askApplicant, settleAsk } from "../../../../acts/asks";
 import { confirmValues } from "../../../../acts/confirm-values";
 import { refuseCorrection } from "../../../../acts/correction-requests";
 import { dropDecision, prepareDecision, releaseDecision } from "../../../../acts/decisions";
-import { acceptEvidence, askApplicant, returnEvidence, undoJudgement } from "../../../../acts/judge-evidence";
+import { acceptEvidence, returnEvidence, undoJudgement } from "../../../../acts/judge-evidence";
 import { excuseRequirement, takeFile } from "../../../../acts/keep-files";
 import { endReopening, readCorrections, reopenSections } from "../../../../acts/reopen-sections";
 import { extendChoice } from "../../../../acts/rounds";
@@ -39,6 +40,8 @@ export const sendBack = async (number: string, input: z.input<(typeof returnEvid
   run(number, returnEvidence, input);
 export const ask = async (number: string, input: z.input<(typeof askApplicant)["input"]>): Promise<Said> =>
   run(number, askApplicant, input);
+export const settle = async (number: string, input: z.input<(typeof settleAsk)["input"]>): Promise<Said> =>
+  run(number, settleAsk, input);
 export const undo = async (number: string, input: z.input<(typeof undoJudgement)["input"]>): Promise<Said> =>
   run(number, undoJudgement, input);
 export const confirm = async (number: string, input: z.input<(typeof confirmValues)["input"]>): Promise<Said> =>

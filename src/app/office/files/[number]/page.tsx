@@ -67,6 +67,7 @@ export default async function FilePage({
             accept: actions.accept.bind(null, number),
             sendBack: actions.sendBack.bind(null, number),
             ask: actions.ask.bind(null, number),
+            settle: actions.settle.bind(null, number),
             undo: actions.undo.bind(null, number),
             confirm: actions.confirm.bind(null, number),
             excuse: actions.excuse.bind(null, number),
