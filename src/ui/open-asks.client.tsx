@@ -23,15 +23,16 @@ export function OpenAsks({ asks, onSettle }: { asks: readonly Ask[]; onSettle: (
       <ul>
         {asks.map((ask) => (
           <li key={ask.id}>
-            {ask.text || "Another document, for the one that was sent back"}{" "}
-            <span className="quiet">
-              {formatDate("en", ask.askedAt.slice(0, 10))}, by {formatDate("en", ask.due)}
+            {ask.text || "Another document, for the one that was sent back"}
+            <span className="quiet note">
+              asked on {formatDate("en", ask.askedAt.slice(0, 10))}, to be answered by {formatDate("en", ask.due)}
             </span>
           </li>
         ))}
       </ul>
       <p className="quiet">
-        A new document ends this by itself. Settle it where the answer came in another way, or nothing more is needed.
+        A document supplied for it ends this by itself. Settle it where the answer came in another way, or nothing more
+        is needed.
       </p>
       {last ? (
         <Button size="small" loading={busy} onClick={() => void settle(last)}>
