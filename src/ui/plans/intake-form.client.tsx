@@ -4,6 +4,7 @@ import { Button } from "antd";
 import { useState, useTransition } from "react";
 import { type IntakeInput, intakeSchema, MODES, type ProgrammeInput } from "../../core/programmes/programme";
 import { MomentField, NumberField, PickField, PicksField, TextField } from "./fields.client";
+import { type Said, SaidLine } from "./said";
 
 type Store = (
   cycle: string,
@@ -33,7 +34,7 @@ export function IntakeForm({
     known ?? { startsOn: "", places: 20, quotas: [], options: { campuses: [], modes: [], tracks: [] } },
   );
   const [year, setYear] = useState(cycle);
-  const [said, setSaid] = useState<{ readonly text: string; readonly bad: boolean } | null>(null);
+  const [said, setSaid] = useState<Said>(null);
   const [busy, begin] = useTransition();
   const set = (change: Partial<IntakeInput>) => setDraft((all) => ({ ...all, ...change }));
   const own = campuses.filter((c) => programme.campuses.includes(c.value));
@@ -142,11 +143,7 @@ export function IntakeForm({
           <Button type={known ? "default" : "primary"} htmlType="submit" loading={busy}>
             {known ? "Save the start" : "Add the start"}
           </Button>
-          {said ? (
-            <span role="status" className={said.bad ? "wrong" : "quiet"}>
-              {said.text}
-            </span>
-          ) : null}
+          <SaidLine said={said} />
         </div>
       )}
     </form>

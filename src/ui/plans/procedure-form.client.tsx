@@ -8,6 +8,7 @@ import type { LocalText } from "../../core/text/local-text";
 import { choiceRuleLines } from "../../text/choice-rules";
 import { fieldOptions } from "../../text/code-lists";
 import { NumberField, PickField, TextField } from "./fields.client";
+import { type Said, SaidLine } from "./said";
 
 export interface ProcedureDraft {
   readonly key: string;
@@ -48,7 +49,7 @@ export function ProcedureForm({
   store: (draft: ProcedureDraft) => Promise<string | null>;
 }) {
   const [draft, setDraft] = useState<ProcedureDraft>(known ?? FRESH);
-  const [said, setSaid] = useState<{ readonly text: string; readonly bad: boolean } | null>(null);
+  const [said, setSaid] = useState<Said>(null);
   const [busy, begin] = useTransition();
   const { rules } = draft;
   const setRules = (change: Partial<ChoiceRules>) => setDraft({ ...draft, rules: { ...rules, ...change } });
@@ -201,11 +202,7 @@ export function ProcedureForm({
           <Button type={known ? "default" : "primary"} htmlType="submit" loading={busy}>
             {known ? "Save the procedure" : "Add the procedure"}
           </Button>
-          {said ? (
-            <span role="status" className={said.bad ? "wrong" : "quiet"}>
-              {said.text}
-            </span>
-          ) : null}
+          <SaidLine said={said} />
         </div>
       )}
     </form>

@@ -6,6 +6,7 @@ import { LEVELS, MODES, type ProgrammeInput, programmeSchema } from "../../core/
 import { fieldOptions, languageOptions } from "../../text/code-lists";
 import { EMPTY_PROGRAMME } from "./drafts";
 import { NumberField, PickField, PicksField, TextField } from "./fields.client";
+import { type Said, SaidLine } from "./said";
 
 const plain = (values: readonly string[]) => values.map((value) => ({ value, label: value }));
 
@@ -48,7 +49,7 @@ export function ProgrammeForm({
   const [draft, setDraft] = useState<ProgrammeInput>(known ?? EMPTY_PROGRAMME);
   const [family, setFamily] = useState(procedure);
   const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
-  const [said, setSaid] = useState<{ readonly text: string; readonly bad: boolean } | null>(null);
+  const [said, setSaid] = useState<Said>(null);
   const [busy, begin] = useTransition();
   const set = (change: Partial<ProgrammeInput>) => setDraft((all) => ({ ...all, ...change }));
   const field = (path: string, label: string) => ({ label, wrong: wrong[path], disabled: !mayChange });
@@ -201,11 +202,7 @@ export function ProgrammeForm({
           <Button type="primary" htmlType="submit" loading={busy}>
             Save the programme
           </Button>
-          {said ? (
-            <span role="status" className={said.bad ? "wrong" : "quiet"}>
-              {said.text}
-            </span>
-          ) : null}
+          <SaidLine said={said} />
         </div>
       ) : null}
     </form>

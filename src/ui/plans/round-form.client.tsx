@@ -4,6 +4,7 @@ import { Button, Checkbox } from "antd";
 import { useState, useTransition } from "react";
 import type { RoundDraft } from "./drafts";
 import { MomentField, NumberField, TextField } from "./fields.client";
+import { type Said, SaidLine } from "./said";
 
 interface Known {
   readonly id: string;
@@ -11,8 +12,6 @@ interface Known {
   readonly drafts: number;
   readonly closed: boolean;
 }
-
-type Said = { readonly text: string; readonly bad: boolean } | null;
 
 /** A round with its opening and the closing of each group. A change says why, and those who prepare an application are told. */
 export function RoundForm({
@@ -145,11 +144,7 @@ export function RoundForm({
             {reopen && known?.closed ? (
               <Button onClick={() => needReason(reopen, `Open again.${told}`)}>Open it again</Button>
             ) : null}
-            {said ? (
-              <span role="status" className={said.bad ? "wrong" : "quiet"}>
-                {said.text}
-              </span>
-            ) : null}
+            <SaidLine said={said} />
           </div>
         </>
       )}

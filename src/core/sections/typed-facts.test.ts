@@ -1,0 +1,121 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { answer, asField, confirmation, indexOf, section } from "../../demo/sample-sections";
+import type { AnswerFact, ConfirmationFact } from "../assessment/facts";
+import { parseDecimal, toShort } from "../numbers/ratio";
+import type { Fact } from "../rules/fact";
+import { factName } from "./definition";
+import { isUnconfirmed, typedFacts } from "./typed-facts";
+
+describe("typed facts", () => {
+  const degrees = section({
+    key: "schools",
+    core: "education",
+    repeats: { min: 1, max: 3 },
+    fields: [asField("creditsPerYear", "decimal"), asField("title", "text")],
+  });
+  const courses = section({
+    key: "courses",
+    core: "courses",
+    repeats: { min: 1, max: 99 },
+    fields: [asField("credits", "decimal"), asField("degree", "text")],
+  });
+  const other = section({
+    key: "heard",
+    fields: [asField("from", "text", { seenBy: "figures" }), asField("why", "text")],
+  });
+  const all = [degrees, courses, other].map((s) => ({
+    section: s,
+    name: factName(s),
+    facts: s.fields.filter((f) => f.seenBy === "assessment"),
+  }));
+  const facts = (answers: readonly AnswerFact[], confirmations: readonly ConfirmationFact[] = [], closed = false) =>
+    typedFacts(indexOf(answers, confirmations), all, "c1", closed);
+  const text = (fact: Fact | undefined) =>
+    fact?.kind === "value" && typeof fact.value === "object" && "n" in fact.value ? toShort(fact.value) : fact?.kind;
+
+  it("are named by what the section is, and keep out what is not for assessment", () => {
+    const { scalars, lists } = facts([answer("heard//from", "a fair"), answer("heard//why", "sea")]);
+    expect([...scalars.keys()]).toEqual(["answers.heard.why"]);
+    expect([...lists.keys()]).toEqual(["degrees", "courses"]);
+  });
+
+  it("are unknown for what is empty or cannot be read", () => {
+    for (const value of [null, "", "many", []] as const)
+      expect(
+        facts([answer("schools/a/creditsPerYear", value)]).lists.get("degrees")?.entries[0]?.fields.creditsPerYear,
+      ).toEqual({
+        kind: "unknown",
+      });
+  });
+
+  it("take the confirmed value in place of the claim, also when the claim was changed since", () => {
+    const claimed = [answer("heard//why", "sea", { version: 3 })];
+    const { scalars } = facts(claimed, [confirmation("heard//why", "salt", 2)]);
+    expect(scalars.get("answers.heard.why")).toEqual({ kind: "value", value: "salt", confirmed: true });
+    const index = indexOf(claimed, [confirmation("heard//why", "salt", 2)]);
+    expect(isUnconfirmed(index.fieldsOf("file", "heard", "").get("why"))).toBe(true);
+    expect(
+      isUnconfirmed(
+        indexOf(claimed, [confirmation("heard//why", "salt", 3)])
+          .fieldsOf("file", "heard", "")
+          .get("why"),
+      ),
+    ).toBe(false);
+  });
+
+  it("keep a list open until somebody says that is all, or the submission closes it", () => {
+    const one = [answer("courses/k/credits", "10")];
+    expect(facts(one).lists.get("courses")?.open).toBe(true);
+    expect(facts([...one, answer("courses//complete", true)]).lists.get("courses")?.open).toBe(false);
+    expect(facts(one, [], true).lists.get("courses")?.open).toBe(false);
+  });
+
+  it.each([
+    ["10", "60", undefined, "10"],
+    ["10", "120", undefined, "5"],
+    ["7.5", "45", undefined, "10"],
+    ["10", "", undefined, "unknown"],
+    ["", "60", undefined, "unknown"],
+    ["10", "0", undefined, "unknown"],
+    ["10", "120", "a", "5"],
+    ["10", "120", "gone", "unknown"],
+  ])("count %j credits of a full-time year of %j (degree %s) as %s ECTS", (credits, perYear, degree, expected) => {
+    const answers = [
+      answer("schools/a/creditsPerYear", perYear),
+      answer("courses/k/credits", credits),
+      ...(degree ? [answer("courses/k/degree", degree)] : []),
+    ];
+    expect(text(facts(answers).lists.get("courses")?.entries[0]?.fields.ects)).toBe(expected);
+  });
+
+  it("do not guess which of two degrees a course belongs to", () => {
+    const answers = [
+      answer("schools/a/creditsPerYear", "60"),
+      answer("schools/b/creditsPerYear", "120"),
+      answer("courses/k/credits", "10"),
+      answer("courses/m/credits", "10"),
+      answer("courses/m/degree", "b"),
+    ];
+    expect(
+      facts(answers)
+        .lists.get("courses")
+        ?.entries.map((e) => text(e.fields.ects)),
+    ).toEqual(["unknown", "5"]);
+  });
+
+  it("convert credits exactly: what is added up again is what was there", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 9999 }), fc.integer({ min: 1, max: 240 }), (credits, perYear) => {
+        const { lists } = facts([
+          answer("schools/a/creditsPerYear", String(perYear)),
+          answer("courses/k/credits", `${Math.floor(credits / 10)}.${credits % 10}`),
+        ]);
+        const ects = lists.get("courses")?.entries[0]?.fields.ects;
+        if (ects?.kind !== "value" || typeof ects.value !== "object" || !("n" in ects.value)) return false;
+        const local = parseDecimal(String(credits / 10));
+        return local !== null && ects.value.n * BigInt(perYear) * local.d === local.n * 60n * ects.value.d;
+      }),
+    );
+  });
+});

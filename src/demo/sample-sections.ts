@@ -1,0 +1,69 @@
+import type { AnswerFact, ChoiceFact, ConfirmationFact, Json } from "../core/assessment/facts";
+import type { Instant, PlainDate } from "../core/ids";
+import type { Condition } from "../core/rules/condition";
+import type { FactSource } from "../core/rules/fact";
+import { type Field, factName, type Section, sectionSchema } from "../core/sections/definition";
+import { AnswerIndex, typedFacts } from "../core/sections/typed-facts";
+import { sampleRound } from "./sample-file";
+
+const title = { en: "x", fr: "x" };
+
+/** A field that is required and serves assessment, unless it is told otherwise. */
+export const asField = (key: string, kind: Field["kind"], more: Partial<Field> = {}): Field => ({
+  key,
+  kind,
+  title,
+  required: true,
+  seenBy: "assessment",
+  ...more,
+});
+
+/** A section of the whole file that does not repeat, unless it is told otherwise. */
+export const section = (more: Partial<Section> & Pick<Section, "key" | "fields">): Section =>
+  sectionSchema.parse({ core: null, scope: "file", title, ...more });
+
+/** @param place section, entry and field: `jobs/a/employer`, `person//name` */
+export const answer = (place: string, value: Json, more: Partial<AnswerFact> = {}): AnswerFact => {
+  const [of = "", entry = "", field = ""] = place.split("/");
+  return { scope: "file", section: of, entry, field, value, version: 1, position: 0, ...more };
+};
+export const confirmation = (place: string, value: Json, answerVersion = 1): ConfirmationFact => {
+  const { version, position, ...rest } = answer(place, value);
+  return { ...rest, at: "2026-11-20T09:00:00.000Z" as Instant, answerVersion };
+};
+export const indexOf = (answers: readonly AnswerFact[], confirmations: readonly ConfirmationFact[] = []) =>
+  new AnswerIndex({ answers, confirmations });
+export const choice = (id: string, change: Partial<ChoiceFact> = {}): ChoiceFact => ({
+  id,
+  rank: 1,
+  rulebookId: "r",
+  roundId: sampleRound.id,
+  programme: "X",
+  start: "2027-09-01" as PlainDate,
+  campus: null,
+  mode: null,
+  track: null,
+  extendedTo: null,
+  submittedAt: null,
+  withdrawnAt: null,
+  completeAt: null,
+  decision: null,
+  ...change,
+});
+export const AT = "2026-11-20T09:00:00.000Z" as Instant;
+
+/** The facts that these sections give a choice with the id `c1`. */
+export function sourceFor(sections: readonly Section[], answers: readonly AnswerFact[], closed = false): FactSource {
+  const planned = sections.map((s) => ({
+    section: s,
+    name: factName(s),
+    facts: s.fields.filter((f) => f.seenBy === "assessment"),
+  }));
+  const { scalars, lists } = typedFacts(indexOf(answers), planned, "c1", closed);
+  return {
+    scalar: (name) => scalars.get(name) ?? { kind: "unknown" },
+    list: (name) => lists.get(name) ?? { entries: [], open: true },
+  };
+}
+
+export const equals = (fact: string, value: string | boolean): Condition => ({ fact, is: "equals", value });
