@@ -7,7 +7,12 @@ import type { FileData } from "../views/file";
 
 type Ask = FileData["asks"][number];
 
-/** What the applicant was asked for and has not answered with a document; settled here where the answer came in another way. */
+const samePlace = (a: Ask, b: Ask) => a.requirement === b.requirement && a.scope === b.scope && a.entry === b.entry;
+
+/**
+ * What the applicant was asked for and has not answered with a document; settled here where the answer came in another way. What is
+ * asked at one place is settled together.
+ */
 export function OpenAsks({ asks, onSettle }: { asks: readonly Ask[]; onSettle: (ask: Ask) => Promise<unknown> }) {
   const [busy, setBusy] = useState(false);
   if (asks.length === 0) return null;
@@ -16,17 +21,21 @@ export function OpenAsks({ asks, onSettle }: { asks: readonly Ask[]; onSettle: (
     await onSettle(ask);
     setBusy(false);
   };
-  const last = asks[asks.length - 1];
   return (
     <section className="open-asks" aria-label="Asked of the applicant">
       <h3>Asked of the applicant</h3>
       <ul>
-        {asks.map((ask) => (
+        {asks.map((ask, i) => (
           <li key={ask.id}>
             {ask.text || "Another document, for the one that was sent back"}
             <span className="quiet note">
               asked on {formatDate("en", ask.askedAt.slice(0, 10))}, to be answered by {formatDate("en", ask.due)}
             </span>
+            {asks.slice(i + 1).some((later) => samePlace(ask, later)) ? null : (
+              <Button size="small" loading={busy} onClick={() => void settle(ask)}>
+                Settle
+              </Button>
+            )}
           </li>
         ))}
       </ul>
@@ -34,11 +43,6 @@ export function OpenAsks({ asks, onSettle }: { asks: readonly Ask[]; onSettle: (
         A document supplied for it ends this by itself. Settle it where the answer came in another way, or nothing more
         is needed.
       </p>
-      {last ? (
-        <Button size="small" loading={busy} onClick={() => void settle(last)}>
-          Settle
-        </Button>
-      ) : null}
     </section>
   );
 }
