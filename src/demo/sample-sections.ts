@@ -1,8 +1,9 @@
 import type { AnswerFact, ChoiceFact, ConfirmationFact, Json } from "../core/assessment/facts";
 import type { Instant, PlainDate } from "../core/ids";
+import { planSection } from "../core/rulebook/plan";
 import type { Condition } from "../core/rules/condition";
 import type { FactSource } from "../core/rules/fact";
-import { type Field, factName, type Section, sectionSchema } from "../core/sections/definition";
+import { type Field, type Section, sectionSchema } from "../core/sections/definition";
 import { AnswerIndex, typedFacts } from "../core/sections/typed-facts";
 import { sampleRound } from "./sample-file";
 
@@ -54,12 +55,7 @@ export const AT = "2026-11-20T09:00:00.000Z" as Instant;
 
 /** The facts that these sections give a choice with the id `c1`. */
 export function sourceFor(sections: readonly Section[], answers: readonly AnswerFact[], closed = false): FactSource {
-  const planned = sections.map((s) => ({
-    section: s,
-    name: factName(s),
-    facts: s.fields.filter((f) => f.seenBy === "assessment"),
-  }));
-  const { scalars, lists } = typedFacts(indexOf(answers), planned, "c1", closed);
+  const { scalars, lists } = typedFacts(indexOf(answers), sections.map(planSection), "c1", closed);
   return {
     scalar: (name) => scalars.get(name) ?? { kind: "unknown" },
     list: (name) => lists.get(name) ?? { entries: [], open: true },

@@ -53,21 +53,20 @@ function sourceOf(
     return { value, confirmed: confirmation !== undefined };
   };
   let group: string | null = null;
-  const measure = (key: string): Fact => {
-    const known = computed.get(key);
-    if (known) return known;
+  const measure = (name: string): Fact => {
+    if (!name.startsWith("measure.")) return UNKNOWN;
+    const key = name.slice(8);
     const definition = measures.find((m) => m.key === key);
     const fact = definition ? measureFact(definition, source, office, requireDay(choice.start), scoresOf) : UNKNOWN;
-    computed.set(key, fact);
+    computed.set(name, fact);
     return fact;
   };
   const source: FactSource = {
     list: (name) => typed.lists.get(name) ?? NO_LIST,
-    scalar: (name) => {
-      if (name === "group") return given(group);
-      if (name.startsWith("measure.")) return measure(name.slice(8));
-      return typed.scalars.get(name) ?? own.get(name) ?? UNKNOWN;
-    },
+    scalar: (name) =>
+      name === "group"
+        ? given(group)
+        : (typed.scalars.get(name) ?? own.get(name) ?? computed.get(name) ?? measure(name)),
   };
   group = facts.application.groupAtSubmission ?? applicantGroup(source, office);
   return { source, group };

@@ -143,9 +143,10 @@ export function unconfirmed(
     if (!result.choices.includes(choice.id)) continue;
     for (const { section, fields } of planOf(rulebook.body).toConfirm.get(result.key) ?? []) {
       const scope = section.scope === "file" ? "file" : choice.id;
-      const entries = section.repeats ? input.index.entries(scope, section.key) : [""];
-      for (const entry of entries.includes(result.entry) && result.entry !== "" ? [result.entry] : entries) {
-        const slots = input.index.fieldsOf(scope, section.key, entry);
+      const rows = input.index.rows(scope, section.key);
+      const one = result.entry !== "" && section.repeats !== undefined && rows.has(result.entry);
+      for (const [entry, slots] of rows) {
+        if (one ? entry !== result.entry : (entry === "") === (section.repeats !== undefined)) continue;
         for (const field of fields)
           if (isUnconfirmed(slots.get(field.key))) open.push({ scope, section: section.key, entry, field: field.key });
       }

@@ -1,4 +1,4 @@
-import { compare, divide, multiply, type Ratio, reduce, whole } from "../numbers/ratio";
+import { compare, divide, isPositive, multiply, type Ratio, reduce, whole } from "../numbers/ratio";
 
 const FULL_TIME_YEAR = whole(60);
 
@@ -8,7 +8,7 @@ const FULL_TIME_YEAR = whole(60);
  * @returns null when the credits of a year are unknown or not positive
  */
 export function ects(local: Ratio, perFullTimeYear: Ratio | null): Ratio | null {
-  if (perFullTimeYear === null || perFullTimeYear.n <= 0n) return null;
+  if (perFullTimeYear === null || !isPositive(perFullTimeYear)) return null;
   if (compare(perFullTimeYear, FULL_TIME_YEAR) === 0) return local;
   return reduce(divide(multiply(local, FULL_TIME_YEAR), perFullTimeYear));
 }

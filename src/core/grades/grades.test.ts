@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { vectorsOf } from "../../../tests/support/vectors";
-import { compare, parseDecimal, type Ratio, type Rounding, toFixed, whole } from "../numbers/ratio";
+import { add, compare, parseDecimal, type Ratio, type Rounding, toFixed, whole } from "../numbers/ratio";
 import { ects } from "./ects";
 import { weightedMean } from "./mean";
 import { modifiedBavarian } from "./modified-bavarian";
@@ -78,7 +78,7 @@ describe("credits", () => {
   });
   it("add up exactly where binary fractions do not: 108 credits at 36 a year are 180 ECTS", () => {
     const sum = Array.from({ length: 36 }, () => ects(whole(3), whole(36))).reduce<Ratio>(
-      (all, one) => ({ n: all.n * (one?.d ?? 1n) + (one?.n ?? 0n) * all.d, d: all.d * (one?.d ?? 1n) }),
+      (all, one) => add(all, one ?? whole(0)),
       whole(0),
     );
     expect(compare(sum, whole(180))).toBe(0);

@@ -1,4 +1,4 @@
-import { add, divide, multiply, type Ratio, ZERO } from "../numbers/ratio";
+import { add, divide, isZero, multiply, type Ratio, ZERO } from "../numbers/ratio";
 
 export interface WeightedMark {
   readonly credits: Ratio;
@@ -16,5 +16,5 @@ export function weightedMean(rows: readonly WeightedMark[]): { readonly mean: Ra
     weighted = add(weighted, multiply(row.credits, row.mark));
     credits = add(credits, row.credits);
   }
-  return credits.n === 0n ? null : { mean: divide(weighted, credits), credits };
+  return isZero(credits) ? null : { mean: divide(weighted, credits), credits };
 }

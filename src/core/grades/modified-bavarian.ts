@@ -1,4 +1,15 @@
-import { add, compare, divide, multiply, type Ratio, type Rounding, round, subtract, whole } from "../numbers/ratio";
+import {
+  add,
+  compare,
+  divide,
+  isZero,
+  multiply,
+  type Ratio,
+  type Rounding,
+  round,
+  subtract,
+  whole,
+} from "../numbers/ratio";
 
 export type Conversion =
   | { readonly status: "ok"; readonly exact: Ratio; readonly rounded: Ratio; readonly clamped: boolean }
@@ -13,7 +24,7 @@ export type Conversion =
  */
 export function modifiedBavarian(best: Ratio, pass: Ratio, got: Ratio, decimals: number, mode: Rounding): Conversion {
   const span = subtract(best, pass);
-  if (span.n === 0n) return { status: "error", reason: "degenerate_scale" };
+  if (isZero(span)) return { status: "error", reason: "degenerate_scale" };
   const exact = add(whole(1), multiply(whole(3), divide(subtract(best, got), span)));
   if (compare(exact, whole(4)) > 0) return { status: "not_passed", exact };
   if (compare(exact, whole(1)) < 0) return { status: "ok", exact: whole(1), rounded: whole(1), clamped: true };

@@ -1,5 +1,16 @@
 import { z } from "zod";
-import { add, compare, divide, parseDecimal, type Ratio, round, whole, ZERO } from "../numbers/ratio";
+import {
+  add,
+  compare,
+  divide,
+  multiply,
+  parseDecimal,
+  type Ratio,
+  round,
+  toNumber,
+  whole,
+  ZERO,
+} from "../numbers/ratio";
 import { CEFR } from "../rules/compare";
 import { localTextSchema } from "../text/local-text";
 import { addMonths, type Day } from "../time/day";
@@ -26,15 +37,22 @@ export interface ScoreIssue {
   readonly code: "missing" | "range" | "step";
 }
 
+function scoreIssue(part: TestDefinition["parts"][number], scores: Scores): ScoreIssue["code"] | null {
+  const score = parseDecimal(scores[part.key] ?? "");
+  if (score === null) return "missing";
+  const value = toNumber(score); // ranges and steps are small exact numbers
+  if (value < part.min || value > part.max) return "range";
+  return Number.isInteger((value - part.min) / part.step) ? null : "step";
+}
+
 /** What is wrong with a set of scores, part by part: missing, not a number, outside the range, off the step. */
 export function checkScores(test: TestDefinition, scores: Scores): readonly ScoreIssue[] {
-  return test.parts.flatMap((part): readonly ScoreIssue[] => {
-    const score = parseDecimal(scores[part.key] ?? "");
-    if (score === null) return [{ part: part.key, code: "missing" }];
-    const value = Number(score.n) / Number(score.d); // ranges and steps are small exact numbers
-    if (value < part.min || value > part.max) return [{ part: part.key, code: "range" }];
-    return Number.isInteger((value - part.min) / part.step) ? [] : [{ part: part.key, code: "step" }];
-  });
+  const issues: ScoreIssue[] = [];
+  for (const part of test.parts) {
+    const code = scoreIssue(part, scores);
+    if (code) issues.push({ part: part.key, code });
+  }
+  return issues;
 }
 
 /** The total by the test's own method; ties of the half step and of the whole go up. Null without a total or with a gap. */
@@ -49,23 +67,42 @@ export function total(test: TestDefinition, scores: Scores): Ratio | null {
   const value = test.total.method === "sum" ? sum : divide(sum, whole(test.parts.length));
   if (test.total.round === "none") return value;
   if (test.total.round === "whole") return round(value, 0, "half_up");
-  return divide(round({ n: value.n * 2n, d: value.d }, 0, "half_up"), whole(2));
+  return divide(round(multiply(value, whole(2)), 0, "half_up"), whole(2));
+}
+
+interface ReadyLevel {
+  readonly level: Level;
+  readonly total: Ratio | null;
+  readonly every: Ratio;
+}
+
+const readyLevels = new WeakMap<TestDefinition, readonly ReadyLevel[]>();
+
+/** The levels of a test from the highest down, with their limits as ratios: worked out once a definition. */
+function levelsOf(test: TestDefinition): readonly ReadyLevel[] {
+  const known = readyLevels.get(test);
+  if (known) return known;
+  const levels = test.levels
+    .map((row) => ({ level: row.level, total: row.total === null ? null : limit(row.total), every: limit(row.every) }))
+    .sort((a, b) => CEFR.indexOf(b.level) - CEFR.indexOf(a.level));
+  readyLevels.set(test, levels);
+  return levels;
 }
 
 /** The highest level whose total and whose minimum in every part are reached; null below all of them. */
 export function levelOf(test: TestDefinition, scores: Scores): Level | null {
   const sum = total(test, scores);
-  const parts = test.parts.map((part) => parseDecimal(scores[part.key] ?? ""));
-  const reached = test.levels.filter((row) => {
-    const enough = row.total === null || (sum !== null && compare(sum, limit(row.total)) >= 0);
-    return enough && parts.every((score) => score !== null && compare(score, limit(row.every)) >= 0);
-  });
-  return reached
-    .map((row) => row.level)
-    .reduce<Level | null>(
-      (best, level) => (best === null || CEFR.indexOf(level) > CEFR.indexOf(best) ? level : best),
-      null,
-    );
+  let least: Ratio | null = null;
+  for (const part of test.parts) {
+    const score = parseDecimal(scores[part.key] ?? "");
+    if (score === null) return null;
+    if (least === null || compare(score, least) < 0) least = score;
+  }
+  for (const row of levelsOf(test)) {
+    const enough = row.total === null || (sum !== null && compare(sum, row.total) >= 0);
+    if (enough && (least === null || compare(least, row.every) >= 0)) return row.level;
+  }
+  return null;
 }
 
 function limit(value: number): Ratio {

@@ -6,6 +6,7 @@ import {
   divide,
   multiply,
   parseDecimal,
+  type Ratio,
   reduce,
   round,
   subtract,
@@ -57,6 +58,32 @@ describe("exact fractions", () => {
     fc.assert(fc.property(decimals, decimals, (a, b) => b.n === 0n || compare(multiply(divide(a, b), b), a) === 0));
   });
 
+  it("works out the same on plain numbers as on big integers, where those end and beyond", () => {
+    const part = fc.oneof(
+      fc.bigInt({ min: -200n, max: 200n }),
+      fc.bigInt({ min: -(2n ** 56n), max: 2n ** 56n }),
+      fc.constantFrom(2n ** 53n - 1n, 1n - 2n ** 53n, 2n ** 53n, 2n ** 26n, 2n ** 27n),
+    );
+    const below = fc.oneof(fc.bigInt({ min: 1n, max: 700n }), fc.bigInt({ min: 1n, max: 2n ** 54n }));
+    const fraction = fc.tuple(part, below);
+    const made = ([n, d]: readonly [bigint, bigint]) => divide(ratio(String(n)), ratio(String(d)));
+    const same = (value: Ratio, n: bigint, d: bigint) => BigInt(value.n) * d === n * BigInt(value.d) && value.d > 0;
+    fc.assert(
+      fc.property(fraction, fraction, (a, b) => {
+        const [x, y] = [made(a), made(b)];
+        const [[an, ad], [bn, bd]] = [a, b];
+        expect(same(add(x, y), an * bd + bn * ad, ad * bd)).toBe(true);
+        expect(same(subtract(x, y), an * bd - bn * ad, ad * bd)).toBe(true);
+        expect(same(multiply(x, y), an * bn, ad * bd)).toBe(true);
+        if (bn !== 0n) expect(same(divide(x, y), an * bd * (bn < 0n ? -1n : 1n), ad * (bn < 0n ? -bn : bn))).toBe(true);
+        expect(Math.sign(compare(x, y))).toBe(an * bd < bn * ad ? -1 : an * bd > bn * ad ? 1 : 0);
+        const size = ((an < 0n ? -an : an) * 100n) / ad;
+        expect(same(round(x, 2, "truncate"), an < 0n ? -size : size, 100n)).toBe(true);
+      }),
+      { numRuns: 500 },
+    );
+  });
+
   it("adds alike in whatever order and over whatever denominators", () => {
     const fractions = fc
       .tuple(fc.bigInt({ min: -999n, max: 999n }), fc.constantFrom(1n, 2n, 6n, 10n, 60n, 600n, 7n))
@@ -75,10 +102,10 @@ describe("exact fractions", () => {
         const wide = { n: a.n * by, d: a.d * by };
         const low = reduce(wide);
         expect(compare(low, a)).toBe(0);
-        expect(low.d > 0n && reduce(low).d === low.d && low.d <= a.d).toBe(true);
+        expect(low.d > 0 && reduce(low).d === low.d && low.d <= a.d).toBe(true);
       }),
     );
-    expect(reduce({ n: 0n, d: 10n })).toEqual({ n: 0n, d: 1n });
+    expect(reduce({ n: 0n, d: 10n })).toEqual({ n: 0, d: 1 });
   });
 
   it("orders as the numbers do", () => {

@@ -1,3 +1,4 @@
+import { type Fact, UNKNOWN } from "../rules/fact";
 import { factNames } from "../rules/names";
 import { type Field, factName, type Section } from "../sections/definition";
 import type { Measure, RulebookBody } from "./rulebook";
@@ -7,6 +8,8 @@ export interface PlannedSection {
   readonly section: Section;
   readonly name: string;
   readonly facts: readonly Field[];
+  /** The facts of an entry of which nothing is known yet. */
+  readonly blank: Readonly<Record<string, Fact>>;
 }
 
 /** What follows from a rulebook alone, worked out once for all the files that stand on it. */
@@ -76,6 +79,13 @@ function toConfirm(body: RulebookBody, used: ReadonlySet<string>): Plan["toConfi
   );
 }
 
+/** What follows from one section alone. */
+export function planSection(section: Section): PlannedSection {
+  const facts = section.fields.filter((f) => f.seenBy === "assessment");
+  const known = [...facts.map((f) => f.key), ...(section.core === "courses" ? ["ects"] : [])];
+  return { section, name: factName(section), facts, blank: Object.fromEntries(known.map((key) => [key, UNKNOWN])) };
+}
+
 const plans = new WeakMap<RulebookBody, Plan>();
 
 /** The plan of a rulebook; published ones never change, so each is planned once a process. */
@@ -85,11 +95,7 @@ export function planOf(body: RulebookBody): Plan {
   const inputs = inputsOf(body);
   const used = new Set([...inputs.values()].flatMap((fields) => [...fields]));
   const plan: Plan = {
-    sections: body.sections.map((section) => ({
-      section,
-      name: factName(section),
-      facts: section.fields.filter((f) => f.seenBy === "assessment"),
-    })),
+    sections: body.sections.map(planSection),
     inputs,
     used,
     toConfirm: toConfirm(body, used),

@@ -1,4 +1,4 @@
-import { compare, parseDecimal, type Ratio, whole } from "../numbers/ratio";
+import { compare, parseDecimal, type Ratio, toShort, whole } from "../numbers/ratio";
 import { addMonths, type Day, formatDay, parseDay, parseRough, type RoughDate } from "../time/day";
 import type { Comparison, Limit } from "./condition";
 import type { Fact, FactSource, Scalar } from "./fact";
@@ -22,6 +22,8 @@ export interface ReadyLimit {
   readonly level: number;
   readonly day: Day | null;
   readonly ratio: Ratio | null;
+  /** As it stands in a trace. */
+  readonly shown: string | null;
 }
 
 const levelAt = (text: string): number => CEFR.indexOf(text as (typeof CEFR)[number]);
@@ -33,6 +35,7 @@ export function readyLimit(value: Scalar | number): ReadyLimit {
     level: text === null ? -1 : levelAt(text),
     day: text === null ? null : parseDay(text),
     ratio: asRatio(value),
+    shown: show(value),
   };
 }
 
@@ -54,15 +57,19 @@ function same(value: Scalar, limit: ReadyLimit): boolean {
   return order(value, limit) === 0;
 }
 
-/** The plain value behind a limit; null while it depends on a fact that nobody has stated. */
-export function limitValue(limit: Limit | undefined, facts: FactSource): Scalar | number | null {
-  if (limit === undefined) return null;
-  if (typeof limit !== "object" || Array.isArray(limit)) return limit;
-  const fact = facts.scalar(limit.fact);
-  if (fact.kind !== "value") return null;
-  if (limit.plusMonths === undefined) return fact.value;
-  const day = typeof fact.value === "string" ? parseDay(fact.value) : null;
+/** The plain value of a limit that is another fact, moved by its months; null where that fact is no date to move. */
+export function limitValue(limit: { readonly plusMonths?: number | undefined }, of: Scalar): Scalar | null {
+  if (limit.plusMonths === undefined) return of;
+  const day = typeof of === "string" ? parseDay(of) : null;
   return day === null ? null : formatDay(addMonths(day, limit.plusMonths));
+}
+
+/** A value as it stands in a trace. */
+export function show(value: Scalar | number | null): string | null {
+  if (value === null) return null;
+  if (typeof value === "string") return value;
+  if (typeof value === "object") return "n" in value ? toShort(value) : value.join(", ");
+  return String(value);
 }
 
 function decide(yes: boolean): Truth {
@@ -116,7 +123,9 @@ export function compareFact(fact: Fact, is: Comparison, limit: ReadyLimit | null
   if (is === "known") return decide(fact.kind !== "unknown");
   if (fact.kind === "unknown" || limit === null) return "open";
   if (fact.kind === "range") return limit.ratio ? compareRange(fact.low, fact.high, is, limit.ratio) : "open";
-  const rough = typeof fact.value === "string" && limit.day !== null ? parseRough(fact.value) : null;
+  // Texts of ten signs are whole dates or none, never a year or a month.
+  const rough =
+    typeof fact.value === "string" && limit.day !== null && fact.value.length < 10 ? parseRough(fact.value) : null;
   if (rough && limit.day !== null) return compareRough(rough, is, limit.day);
   const truth = compareValue(fact.value, is, limit);
   return truth === "not met" && fact.mayRise && (is === "atLeast" || is === "over") ? "open" : truth;

@@ -1,9 +1,10 @@
 import { add, type Ratio, toShort, whole, ZERO } from "../numbers/ratio";
-import { compareFact, limitValue, type ReadyLimit, readyLimit, type Truth } from "./compare";
+import { parseDay } from "../time/day";
+import { compareFact, limitValue, type ReadyLimit, readyLimit, show, type Truth } from "./compare";
 import type { Comparison, Condition, Limit } from "./condition";
-import type { Entry, Fact, FactList, FactSource } from "./fact";
+import type { Entry, Fact, FactList, FactSource, Scalar } from "./fact";
 import { UNKNOWN } from "./fact";
-import { type Leaf, show, type Trace } from "./trace";
+import type { Leaf, Trace } from "./trace";
 
 /**
  * Compiles conditions to closures. Each rule can be asked for its truth alone, which makes no garbage, or for a trace.
@@ -109,14 +110,21 @@ function reader(name: string): (facts: FactSource) => Fact {
   return (facts) => facts.entry?.fields[field] ?? UNKNOWN;
 }
 
-/** A limit that is another fact is read each time, any other once. */
+/** A limit that is another fact is read each time, any other once; many files share a start, so the last such limit is kept. */
 function limitReader(limit: Limit | undefined): (facts: FactSource) => ReadyLimit | null {
   if (limit === undefined) return () => null;
-  if (typeof limit === "object" && !Array.isArray(limit))
+  if (typeof limit === "object" && !Array.isArray(limit)) {
+    let last: { readonly from: Scalar; readonly ready: ReadyLimit | null } | null = null;
     return (facts) => {
-      const value = limitValue(limit, facts);
-      return value === null ? null : readyLimit(value);
+      const fact = facts.scalar(limit.fact);
+      if (fact.kind !== "value") return null;
+      if (last?.from !== fact.value) {
+        const value = limitValue(limit, fact.value);
+        last = { from: fact.value, ready: value === null ? null : readyLimit(value) };
+      }
+      return last.ready;
     };
+  }
   const ready = readyLimit(limit);
   return () => ready;
 }
@@ -124,18 +132,19 @@ function limitReader(limit: Limit | undefined): (facts: FactSource) => ReadyLimi
 function factRule(name: string, is: Comparison, limit: Limit | undefined): Rule {
   const read = reader(name);
   const readLimit = limitReader(limit);
+  const judge = (facts: FactSource): Judgement => {
+    const fact = read(facts);
+    return judgement(compareFact(fact, is, readLimit(facts)), fact.kind === "unknown" || fact.confirmed);
+  };
   return {
-    judge: (facts) => {
-      const fact = read(facts);
-      return judgement(compareFact(fact, is, readLimit(facts)), fact.kind === "unknown" || fact.confirmed);
-    },
+    judge: is === "equals" && typeof limit === "string" ? judgeText(read, limit, judge) : judge,
     trace: (facts) => {
       const fact = read(facts);
       const bound = readLimit(facts);
       const leaf: Leaf = {
         fact: name,
         is,
-        limit: show(bound?.value ?? null),
+        limit: bound?.shown ?? null,
         seen: fact.kind === "value" ? show(fact.value) : fact.kind === "range" ? toShort(fact.low) : null,
         open: fact.kind !== "value",
         ...(fact.kind === "value" && fact.detail ? { detail: fact.detail } : {}),
@@ -147,6 +156,20 @@ function factRule(name: string, is: Comparison, limit: Limit | undefined): Rule 
         leaf,
       };
     },
+  };
+}
+
+/** The commonest comparison of all, over lists a hundred times a file: a text that is, or is not, another. */
+function judgeText(
+  read: (facts: FactSource) => Fact,
+  limit: string,
+  otherwise: (facts: FactSource) => Judgement,
+): (facts: FactSource) => Judgement {
+  if (parseDay(limit) !== null) return otherwise;
+  return (facts) => {
+    const fact = read(facts);
+    if (fact.kind !== "value" || typeof fact.value !== "string") return otherwise(facts);
+    return (fact.confirmed ? CONFIRMED : CLAIMED)[fact.value === limit ? "met" : "not met"];
   };
 }
 
@@ -250,7 +273,7 @@ function rangeRule(
         leaf: {
           fact: name,
           is,
-          limit: show(limit?.value ?? null),
+          limit: limit?.shown ?? null,
           seen: fact.kind === "range" ? toShort(fact.low) : show(fact.value),
           open: fact.kind === "range",
           entries: found.sure.length,

@@ -1,3 +1,4 @@
+import { toNumber } from "../numbers/ratio";
 import { readyLimit } from "./compare";
 import type { Comparison, Condition, Limit } from "./condition";
 
@@ -84,7 +85,7 @@ function place(value: Limit | undefined): number | null {
   if (Array.isArray(value)) return null;
   const { level, day, ratio } = readyLimit(value);
   if (level >= 0) return level;
-  return day ?? (ratio ? Number(ratio.n) / Number(ratio.d) : null);
+  return day ?? (ratio ? toNumber(ratio) : null);
 }
 
 interface Range {

@@ -1,7 +1,6 @@
-import { toShort } from "../numbers/ratio";
 import type { Truth } from "./compare";
 import type { Comparison } from "./condition";
-import type { Detail, Scalar } from "./fact";
+import type { Detail } from "./fact";
 
 /** Why a condition came out as it did: the trace mirrors the condition, and each leaf carries what was seen and the limit. */
 export interface Trace {
@@ -25,11 +24,4 @@ export interface Leaf {
   /** How many entries of a list took part. */
   readonly entries?: number;
   readonly detail?: Detail;
-}
-
-export function show(value: Scalar | number | null): string | null {
-  if (value === null) return null;
-  if (typeof value === "string") return value;
-  if (typeof value === "object") return "n" in value ? toShort(value) : value.join(", ");
-  return String(value);
 }

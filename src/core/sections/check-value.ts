@@ -2,7 +2,7 @@ import { isPossiblePhoneNumber } from "libphonenumber-js/min";
 import { z } from "zod";
 import type { Json } from "../assessment/facts";
 import { checkScores, type Scores } from "../language/test-definition";
-import { parseDecimal } from "../numbers/ratio";
+import { parseDecimal, toNumber } from "../numbers/ratio";
 import type { ReferenceSet } from "../office/reference-set";
 import { countIn } from "../text/counting";
 import { parseDay, parseRough } from "../time/day";
@@ -52,13 +52,13 @@ const addressSchema = z.union([
 function checkText(field: Field, value: string): ValueIssue | null {
   if (CONTROL.test(value)) return { code: "control-signs" };
   const most = field.most ?? (field.kind === "longText" ? 20_000 : TEXT_LIMIT);
-  return [...value].length > most ? { code: "too-long", most } : null;
+  return value.length > most && [...value].length > most ? { code: "too-long", most } : null;
 }
 
 function checkDecimal(field: Field, value: string): ValueIssue | null {
   const ratio = parseDecimal(value);
   if (ratio === null) return { code: "not-a-number" };
-  const number = Number(ratio.n) / Number(ratio.d); // a range check, not a rounding decision
+  const number = toNumber(ratio); // a range check, not a rounding decision
   const least = field.least ?? 0;
   const most = field.most ?? 100_000;
   return number < least || number > most ? { code: "out-of-range", least, most } : null;

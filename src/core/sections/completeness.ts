@@ -3,7 +3,7 @@ import { checkScores, type Scores } from "../language/test-definition";
 import type { ReferenceSet } from "../office/reference-set";
 import { withEntry } from "../rules/compile";
 import { judge } from "../rules/evaluate";
-import type { FactSource } from "../rules/fact";
+import type { Entry, FactSource } from "../rules/fact";
 import { checkValue } from "./check-value";
 import type { Field, Section } from "./definition";
 import { repeatedEntries } from "./once";
@@ -29,10 +29,29 @@ export function applies(when: Section["when"], facts: FactSource): boolean {
   return when === undefined || judge(when, facts).truth === "met";
 }
 
+/** Short values that were found right, by field: courses repeat their credits and states, and an office reads the same form all day. */
+const right = new WeakMap<Field, Set<string>>();
+const REPEATING: readonly Field["kind"][] = ["decimal", "whole", "money", "date", "country"];
+const MOST_KEPT = 500;
+
+function isRight(field: Field, office: ReferenceSet, value: Json, test: string | undefined): boolean {
+  if (typeof value !== "string" || !REPEATING.includes(field.kind))
+    return checkValue(field, office, value, test) === null;
+  let known = right.get(field);
+  if (known?.has(value)) return true;
+  if (checkValue(field, office, value, test) !== null) return false;
+  if (known === undefined || known.size >= MOST_KEPT) {
+    known = new Set();
+    right.set(field, known);
+  }
+  known.add(value);
+  return true;
+}
+
 function fieldGap(field: Field, office: ReferenceSet, value: Json, test: Json): Gap["code"] | null {
   if (missing(field, value)) return field.required ? "missing" : null;
   const named = typeof test === "string" ? test : undefined;
-  if (checkValue(field, office, value, named)) return "wrong";
+  if (!isRight(field, office, value, named)) return "wrong";
   if (field.kind !== "scores") return null;
   const definition = office.tests.find((t) => t.key === named);
   return definition && checkScores(definition, value as Scores).length > 0 ? "missing" : null; // checkValue let only scores pass
@@ -46,12 +65,12 @@ export function fieldsThatApply(
   entry: string,
 ): readonly Field[] {
   const found = entry === "" ? undefined : facts.list(listName).entries.find((e) => e.id === entry);
-  return appliedFields(section, withEntry(facts, found));
+  const source = withEntry(facts, found);
+  return section.fields.filter((field) => applies(field.when, source));
 }
 
-function appliedFields(section: Section, source: FactSource): readonly Field[] {
-  return section.fields.filter((field) => field.when === undefined || applies(field.when, source));
-}
+type Slots = ReturnType<AnswerIndex["fieldsOf"]>;
+const NONE: Slots = new Map();
 
 /** Everything that a section still lacks. An empty answer is a gap only where the field is required. */
 export function sectionGaps(
@@ -66,25 +85,27 @@ export function sectionGaps(
   const gaps: Gap[] = [];
   const add = (entry: string, field: string, code: Gap["code"]) =>
     gaps.push({ scope, section: section.key, entry, field, code });
-  const read = (entry: string, source: FactSource) => {
-    const slots = index.fieldsOf(scope, section.key, entry);
+  const read = (entry: string, slots: Slots, source: FactSource) => {
     const test = section.core === "tests" ? (slots.get("test")?.answer?.value ?? null) : null;
-    for (const field of appliedFields(section, source)) {
+    for (const field of section.fields) {
+      if (!applies(field.when, source)) continue;
       const code = fieldGap(field, office, slots.get(field.key)?.answer?.value ?? null, test);
       if (code) add(entry, field.key, code);
     }
   };
   if (!section.repeats) {
-    read("", facts);
+    read("", index.fieldsOf(scope, section.key, ""), facts);
     return gaps;
   }
   const entries = index.entries(scope, section.key);
+  const rows = index.rows(scope, section.key);
   const known = facts.list(listName).entries;
+  const view = { scalar: facts.scalar, list: facts.list, entry: undefined as Entry | undefined };
   entries.forEach((entry, i) => {
-    read(entry, withEntry(facts, known[i]?.id === entry ? known[i] : known.find((e) => e.id === entry)));
+    view.entry = known[i]?.id === entry ? known[i] : known.find((e) => e.id === entry);
+    read(entry, rows.get(entry) ?? NONE, view);
   });
-  const value = (entry: string, field: string): Json =>
-    index.fieldsOf(scope, section.key, entry).get(field)?.answer?.value ?? null;
+  const value = (entry: string, field: string): Json => rows.get(entry)?.get(field)?.answer?.value ?? null;
   for (const field of section.fields)
     for (const entry of repeatedEntries(field, entries, value)) add(entry, field.key, "twice");
   if (entries.length < section.repeats.min) add("", "entry", "too-few");

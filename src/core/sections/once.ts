@@ -32,6 +32,7 @@ export function takenElsewhere(
 
 /** The entries that repeat what an earlier one has taken. */
 export function repeatedEntries(field: Field, entries: readonly string[], read: Reads): readonly string[] {
+  if (!field.once) return [];
   return entries.filter((entry, i) => {
     const value = read(entry, field.key);
     return typeof value === "string" && takenElsewhere(field, entry, entries.slice(0, i + 1), read).has(value);

@@ -2,9 +2,9 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { answer, asField, confirmation, indexOf, section } from "../../demo/sample-sections";
 import type { AnswerFact, ConfirmationFact } from "../assessment/facts";
-import { parseDecimal, toShort } from "../numbers/ratio";
+import { compare, multiply, parseDecimal, toShort, whole } from "../numbers/ratio";
+import { planSection } from "../rulebook/plan";
 import type { Fact } from "../rules/fact";
-import { factName } from "./definition";
 import { isUnconfirmed, typedFacts } from "./typed-facts";
 
 describe("typed facts", () => {
@@ -24,11 +24,7 @@ describe("typed facts", () => {
     key: "heard",
     fields: [asField("from", "text", { seenBy: "figures" }), asField("why", "text")],
   });
-  const all = [degrees, courses, other].map((s) => ({
-    section: s,
-    name: factName(s),
-    facts: s.fields.filter((f) => f.seenBy === "assessment"),
-  }));
+  const all = [degrees, courses, other].map(planSection);
   const facts = (answers: readonly AnswerFact[], confirmations: readonly ConfirmationFact[] = [], closed = false) =>
     typedFacts(indexOf(answers, confirmations), all, "c1", closed);
   const text = (fact: Fact | undefined) =>
@@ -114,7 +110,7 @@ describe("typed facts", () => {
         const ects = lists.get("courses")?.entries[0]?.fields.ects;
         if (ects?.kind !== "value" || typeof ects.value !== "object" || !("n" in ects.value)) return false;
         const local = parseDecimal(String(credits / 10));
-        return local !== null && ects.value.n * BigInt(perYear) * local.d === local.n * 60n * ects.value.d;
+        return local !== null && compare(multiply(ects.value, whole(perYear)), multiply(local, whole(60))) === 0;
       }),
     );
   });

@@ -45,6 +45,8 @@ function getOrMake<Key, Value>(map: Map<Key, Value>, key: Key, make: () => Value
  */
 export class AnswerIndex {
   private readonly scopes = new Map<string, Map<string, SectionAnswers>>();
+  /** The entry that was indexed last: a file's answers come entry by entry. */
+  private last: { scope: string; section: string; entry: string; fields: Map<string, Slot> } | null = null;
 
   constructor(facts: Pick<FileFacts, "answers" | "confirmations">) {
     for (const answer of facts.answers) this.slot(answer).answer = answer;
@@ -52,18 +54,37 @@ export class AnswerIndex {
   }
 
   private slot({ scope, section, entry, field }: Pick<AnswerFact, "scope" | "section" | "entry" | "field">): Slot {
+    const { last } = this;
+    const fields =
+      last !== null && last.entry === entry && last.section === section && last.scope === scope
+        ? last.fields
+        : this.fieldsAt(scope, section, entry);
+    const known = fields.get(field);
+    if (known !== undefined) return known;
+    const made: Slot = { answer: undefined, confirmation: undefined };
+    fields.set(field, made);
+    return made;
+  }
+
+  private fieldsAt(scope: string, section: string, entry: string): Map<string, Slot> {
     const sections = getOrMake(this.scopes, scope, () => new Map<string, SectionAnswers>());
     const answers = getOrMake(sections, section, (): SectionAnswers => ({ entries: [], fields: new Map() }));
     const fields = getOrMake(answers.fields, entry, () => {
       if (entry !== "") answers.entries.push(entry);
       return new Map<string, Slot>();
     });
-    return getOrMake(fields, field, (): Slot => ({ answer: undefined, confirmation: undefined }));
+    this.last = { scope, section, entry, fields };
+    return fields;
   }
 
   /** Entry ids in the order in which they were added. */
   entries(scope: string, section: string): readonly string[] {
-    return this.scopes.get(scope)?.get(section)?.entries ?? [];
+    return this.scopes.get(scope)?.get(section)?.entries ?? NO_ENTRIES;
+  }
+
+  /** The fields of every entry of a section, by entry: what a walk over a whole list looks at. */
+  rows(scope: string, section: string): ReadonlyMap<string, ReadonlyMap<string, Readonly<Slot>>> {
+    return this.scopes.get(scope)?.get(section)?.fields ?? NO_ROWS;
   }
 
   /** The fields of one entry, or of a section outside lists. */
@@ -85,6 +106,8 @@ export class AnswerIndex {
 }
 
 const NO_FIELDS: ReadonlyMap<string, Readonly<Slot>> = new Map();
+const NO_ROWS: ReadonlyMap<string, ReadonlyMap<string, Readonly<Slot>>> = new Map();
+const NO_ENTRIES: readonly string[] = [];
 
 function isStale(slot: Readonly<Slot> | undefined): boolean {
   return (
@@ -110,21 +133,47 @@ function toScalar(kind: Field["kind"], value: Json): Scalar | null {
   return null;
 }
 
-function fieldFact(field: Field, slot: Readonly<Slot> | undefined): Fact {
-  if (slot === undefined) return UNKNOWN;
+function fieldFact(field: Field, slot: Readonly<Slot>): Fact {
   const { confirmation, answer } = slot;
+  const confirmed = confirmation !== undefined;
   const value = toScalar(field.kind, (confirmation ? confirmation.value : answer?.value) ?? null);
-  return value === null ? UNKNOWN : { kind: "value", value, confirmed: confirmation !== undefined };
+  if (value === null) return UNKNOWN;
+  return typeof value === "object" && "n" in value ? numberFact(value, confirmed) : { kind: "value", value, confirmed };
 }
 
-function listFact(index: AnswerIndex, scope: string, planned: PlannedSection, closed: boolean): FactList {
+/** Numbers that were read are kept (`parseDecimal`), so their facts can be, too: a course has as many credits as most others. */
+const claimedNumbers = new WeakMap<Ratio, Fact>();
+const confirmedNumbers = new WeakMap<Ratio, Fact>();
+
+function numberFact(value: Ratio, confirmed: boolean): Fact {
+  const known = (confirmed ? confirmedNumbers : claimedNumbers).get(value);
+  if (known) return known;
+  const fact: Fact = { kind: "value", value, confirmed };
+  (confirmed ? confirmedNumbers : claimedNumbers).set(value, fact);
+  return fact;
+}
+
+/** @param more what is worked out for each entry beside what it states */
+function listFact(
+  index: AnswerIndex,
+  scope: string,
+  planned: PlannedSection,
+  closed: boolean,
+  more?: (fields: Record<string, Fact>) => void,
+): FactList {
   const { section, facts: fields } = planned;
-  const entries: Entry[] = index.entries(scope, section.key).map((id) => {
-    const slots = index.fieldsOf(scope, section.key, id);
-    const values: Record<string, Fact> = { id: { kind: "value", value: id, confirmed: true } };
-    for (const field of fields) values[field.key] = fieldFact(field, slots.get(field.key));
-    return { id, fields: values };
-  });
+  const entries: Entry[] = [];
+  for (const [id, slots] of index.rows(scope, section.key)) {
+    if (id === "") continue;
+    // Copied from one that has every field: the entries of a list then share one shape, which is what makes reading them fast.
+    const values: Record<string, Fact> = { ...planned.blank };
+    for (const field of fields) {
+      const slot = slots.get(field.key);
+      if (slot !== undefined) values[field.key] = fieldFact(field, slot);
+    }
+    more?.(values);
+    entries.push({ id, fields: values });
+  }
   const complete = index.claim(scope, section.key, "", COMPLETE_FIELD) === true;
   return { entries, open: !closed && !complete };
 }
@@ -136,25 +185,18 @@ function numberIn(fact: Fact | undefined): { readonly value: Ratio; readonly con
 }
 
 /** The degree that a course belongs to: the one it names, or the only one there is. */
-export function degreeOf(course: Entry, degrees: FactList | undefined): Entry | undefined {
+export function degreeOf(course: Pick<Entry, "fields">, degrees: FactList | undefined): Entry | undefined {
   const named = course.fields.degree;
   if (named?.kind === "value") return degrees?.entries.find((d) => d.id === named.value);
   return degrees?.entries.length === 1 ? degrees.entries[0] : undefined;
 }
 
-/** Adds `ects` to every course: local credits by the credits of a full-time year at its institution. */
-function withEcts(courses: FactList, degrees: FactList | undefined): FactList {
-  const entries = courses.entries.map((course) => {
-    const credits = numberIn(course.fields.credits);
-    const perYear = numberIn(degreeOf(course, degrees)?.fields.creditsPerYear);
-    const value = credits && perYear ? ects(credits.value, perYear.value) : null;
-    const fact: Fact =
-      value && credits && perYear
-        ? { kind: "value", value, confirmed: credits.confirmed && perYear.confirmed }
-        : UNKNOWN;
-    return { id: course.id, fields: { ...course.fields, ects: fact } };
-  });
-  return { entries, open: courses.open };
+/** Adds `ects` to a course: local credits by the credits of a full-time year at its institution. */
+function addEcts(course: Record<string, Fact>, degrees: FactList | undefined): void {
+  const credits = numberIn(course.credits);
+  const perYear = numberIn(degreeOf({ fields: course }, degrees)?.fields.creditsPerYear);
+  const value = credits && perYear ? ects(credits.value, perYear.value) : null;
+  course.ects = value && credits && perYear ? numberFact(value, credits.confirmed && perYear.confirmed) : UNKNOWN;
 }
 
 /**
@@ -173,20 +215,28 @@ export function typedFacts(
   for (const { section, name, facts } of sections) {
     if (section.repeats) continue;
     const slots = index.fieldsOf(scopeOf(section), section.key, "");
-    for (const field of facts) scalars.set(`${name}.${field.key}`, fieldFact(field, slots.get(field.key)));
+    for (const field of facts) {
+      const slot = slots.get(field.key);
+      if (slot !== undefined) scalars.set(`${name}.${field.key}`, fieldFact(field, slot));
+    }
   }
   const source: FactSource = {
     scalar: (name) => scalars.get(name) ?? UNKNOWN,
     list: (name) => lists.get(name) ?? { entries: [], open: true },
   };
-  for (const planned of sections) {
+  const readList = (planned: PlannedSection, more?: (fields: Record<string, Fact>) => void) => {
     const { section, name } = planned;
-    if (!section.repeats) continue;
     // A list that does not concern this person is empty and whole: nothing more can come from it.
     const concerned = section.when === undefined || judge(section.when, source).truth !== "not met";
-    lists.set(name, concerned ? listFact(index, scopeOf(section), planned, closed) : { entries: [], open: false });
-  }
-  const courses = lists.get("courses");
-  if (courses) lists.set("courses", withEcts(courses, lists.get("degrees")));
+    lists.set(
+      name,
+      concerned ? listFact(index, scopeOf(section), planned, closed, more) : { entries: [], open: false },
+    );
+  };
+  // Courses are read last: what their credits are worth hangs on the degrees.
+  for (const planned of sections) if (planned.section.repeats && planned.name !== "courses") readList(planned);
+  for (const planned of sections)
+    if (planned.section.repeats && planned.name === "courses")
+      readList(planned, (fields) => addEcts(fields, lists.get("degrees")));
   return { scalars, lists };
 }

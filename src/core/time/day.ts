@@ -6,8 +6,6 @@ import type { PlainDate } from "../ids";
  */
 export type Day = number;
 
-const DATE = /^(\d{4})-(\d{2})-(\d{2})$/u;
-
 interface Civil {
   readonly year: number;
   readonly month: number;
@@ -40,11 +38,22 @@ function toCivil(value: Day): Civil {
   };
 }
 
+const MONTHS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const;
+
 function daysInMonth(year: number, month: number): number {
-  return (
-    fromCivil({ year: month === 12 ? year + 1 : year, month: month === 12 ? 1 : month + 1, day: 1 }) -
-    fromCivil({ year, month, day: 1 })
-  );
+  if (month === 2 && year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0)) return 29;
+  return MONTHS[month - 1] ?? 0;
+}
+
+/** The whole number that stands in a part of a text; not a number where anything else stands there. */
+function digits(text: string, from: number, to: number): number {
+  let value = 0;
+  for (let i = from; i < to; i += 1) {
+    const digit = text.charCodeAt(i) - 48;
+    if (digit < 0 || digit > 9) return Number.NaN;
+    value = value * 10 + digit;
+  }
+  return value;
 }
 
 /**
@@ -52,12 +61,10 @@ function daysInMonth(year: number, month: number): number {
  * @returns null when the text is no such date or the day does not exist (30 February)
  */
 export function parseDay(text: string): Day | null {
-  const match = DATE.exec(text);
-  if (!match) return null;
-  const civil = { year: Number(match[1]), month: Number(match[2]), day: Number(match[3]) };
-  if (civil.month < 1 || civil.month > 12 || civil.day < 1 || civil.day > daysInMonth(civil.year, civil.month))
-    return null;
-  return fromCivil(civil);
+  if (text.length !== 10 || text[4] !== "-" || text[7] !== "-") return null;
+  const civil = { year: digits(text, 0, 4), month: digits(text, 5, 7), day: digits(text, 8, 10) };
+  const exists = civil.year >= 0 && civil.day >= 1 && civil.day <= daysInMonth(civil.year, civil.month);
+  return exists ? fromCivil(civil) : null;
 }
 
 const ROUGH = /^(\d{4})(?:-(\d{2}))?$/u;
