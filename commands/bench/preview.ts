@@ -1,6 +1,6 @@
 import type pg from "pg";
 import type { Runtime } from "../../src/acts/act";
-import { askPreview } from "../../src/acts/rulebook-previews";
+import { askPreview } from "../../src/acts/previews";
 import { draftRulebook, editRulebook } from "../../src/acts/rulebooks";
 import { startApplication } from "../../src/acts/start-application";
 import { assess } from "../../src/core/assessment/assess";
@@ -90,7 +90,7 @@ export async function benchPreview(pool: pg.Pool, runtime: Runtime, roundId: str
   const { previewId } = await act(runtime, askPreview, SYSTEM, { rulebookId });
   const asked = performance.now();
   const silent = { send: () => Promise.resolve({ result: "sent" as const }) };
-  await runJob({ runtime, mail: silent, baseUrl: "http://127.0.0.1" }, "preview-rulebook", { previewId });
+  await runJob({ runtime, mail: silent, baseUrl: "http://127.0.0.1" }, "preview", { previewId });
   const preview = performance.now() - asked;
   const { rows: made } = await pool.query<{ done: number; effects: number }>(
     "select done, jsonb_array_length(effects) as effects from rulebook_preview where id = $1",

@@ -11,13 +11,14 @@ import * as evidence from "./judge-evidence";
 import * as files from "./keep-files";
 import * as messages from "./messages";
 import * as payments from "./payments";
+import { askPreview, askReferencePreview, reportPreview } from "./previews";
 import * as programmes from "./programmes";
+import * as referenceSet from "./reference-set";
 import { remindDrafts } from "./remind-drafts";
 import { removeDocument } from "./remove-document";
 import * as reopening from "./reopen-sections";
 import * as requests from "./request-reference";
 import * as rounds from "./rounds";
-import { askPreview, reportPreview } from "./rulebook-previews";
 import * as rulebooks from "./rulebooks";
 import { saveAnswers } from "./save-answers";
 import { dropPart, savePart, shareElement } from "./shared-parts";
@@ -53,7 +54,12 @@ export const ACTS = {
   forgetGuess: accounts.forgetGuess,
   giveReference: reference.giveReference,
   keepTrayMail: messages.keepTrayMail,
-  loadReferenceSet: programmes.loadReferenceSet,
+  askReferencePreview,
+  draftReferenceSet: referenceSet.draftReferenceSet,
+  dropReferenceDraft: referenceSet.dropReferenceDraft,
+  editReferenceSet: referenceSet.editReferenceSet,
+  loadReferenceSet: referenceSet.loadReferenceSet,
+  publishReferenceSet: referenceSet.publishReferenceSet,
   makeStaff: accounts.makeStaff,
   openAccount: accounts.openAccount,
   openReference: reference.openReference,

@@ -1,32 +1,15 @@
 import { and, eq, sql } from "drizzle-orm";
 import { z } from "zod";
 import { choiceRulesSchema } from "../core/choices/choice-rules";
-import { referenceSetSchema } from "../core/office/reference-set";
 import { intakeSchema, programmeSchema } from "../core/programmes/programme";
 import { holds } from "../core/rights/actor";
 import { writtenTextSchema } from "../core/text/local-text";
-import { cycle, intake, officeReference, procedure, programme } from "../db/schema";
+import { cycle, intake, procedure, programme } from "../db/schema";
 import { type ActContext, defineAct, done, refuse } from "./act";
 
 /** Who plans what is offered: a lead officer, an administrator, or the system when it loads a catalogue. */
 export const plans = (ctx: ActContext): boolean =>
   ctx.actor.kind === "system" || holds(ctx.actor, ["lead officer", "administrator"]);
-
-/** Loads a new version of the office's reference set; older versions stay for what was assessed by them. */
-export const loadReferenceSet = defineAct({
-  name: "load-reference-set",
-  input: referenceSetSchema,
-  may: plans,
-  run: async (ctx, body) => {
-    const [last] = await ctx.db
-      .select({ version: sql<number>`coalesce(max(${officeReference.version}), 0)::int` })
-      .from(officeReference);
-    const version = (last?.version ?? 0) + 1;
-    await ctx.db.insert(officeReference).values({ version, body, createdAt: ctx.now });
-    await ctx.emit("load-reference-set", null, { version });
-    return done({ version });
-  },
-});
 
 const familyKey = z.string().regex(/^[a-z0-9][a-z0-9-]{0,39}$/u);
 

@@ -1,7 +1,7 @@
 import { and, eq, sql } from "drizzle-orm";
 import { z } from "zod";
+import { compareRulebooks } from "../core/difference/rulebooks";
 import { actorKey, holds } from "../core/rights/actor";
-import { compareRulebooks } from "../core/rulebook/compare";
 import { type SharedPart, withParts } from "../core/rulebook/parts";
 import { rulebookProblems } from "../core/rulebook/problems";
 import { EMPTY_RULEBOOK, type RulebookBody, rulebookSchema } from "../core/rulebook/rulebook";

@@ -1,5 +1,16 @@
 import { desc } from "drizzle-orm";
-import { makeOffice, NOTHING_LOADED, type Office, referenceSetSchema } from "../core/office/reference-set";
+import type pg from "pg";
+import { type ReferenceProblem, referenceProblems, type Uses } from "../core/office/reference-problems";
+import {
+  makeOffice,
+  NOTHING_LOADED,
+  type Office,
+  type ReferenceSet,
+  referenceSetSchema,
+} from "../core/office/reference-set";
+import { namedInRulebook } from "../core/rulebook/conditions";
+import { factsForGroups, type KnownFact } from "../core/rulebook/facts";
+import type { RulebookBody } from "../core/rulebook/rulebook";
 import type { Database } from "./connection";
 import { officeReference } from "./schema";
 
@@ -23,4 +34,42 @@ export async function currentOffice(db: Database): Promise<Office> {
   const office = makeOffice(row.version, referenceSetSchema.parse(row.body));
   ready.set(row.version, office);
   return office;
+}
+
+/** The facts that every published form asks for, outside lists; null while there is no form. */
+export async function commonFacts(client: pg.Pool | pg.PoolClient): Promise<readonly KnownFact[] | null> {
+  const { rows } = await client.query<{ body: RulebookBody }>("select body from rulebook where status = 'published'");
+  const [first, ...others] = rows.map(({ body }) => factsForGroups(body));
+  return first?.filter((fact) => others.every((facts) => facts.some((f) => f.name === fact.name))) ?? null;
+}
+
+/** What rulebooks, programmes and rounds name of the reference set. */
+async function usesOfReferenceSet(client: pg.Pool | pg.PoolClient): Promise<Uses> {
+  const { rows } = await client.query<{
+    bodies: RulebookBody[] | null;
+    campuses: string[] | null;
+    groups: string[] | null;
+  }>(
+    `select (select json_agg(body) from rulebook where status <> 'superseded') as bodies,
+       (select json_agg(distinct c) from programme p, jsonb_array_elements_text(p.campuses) c) as campuses,
+       (select json_agg(distinct x->>'group') from round r, jsonb_array_elements(r.closings) x) as groups`,
+  );
+  const [row] = rows;
+  const named = (row?.bodies ?? []).map(namedInRulebook);
+  const all = (list: keyof (typeof named)[number]) => named.flatMap((n) => n[list]);
+  return {
+    groups: new Set([...(row?.groups ?? []), ...all("groups")]),
+    campuses: new Set(row?.campuses ?? []),
+    areas: new Set(all("areas")),
+    scales: new Set(all("scales")),
+    tests: new Set(all("tests")),
+  };
+}
+
+export async function problemsOfReferenceSet(
+  client: pg.Pool | pg.PoolClient,
+  set: ReferenceSet,
+): Promise<readonly ReferenceProblem[]> {
+  const facts = await commonFacts(client);
+  return referenceProblems(set, facts && new Set(facts.map((f) => f.name)), await usesOfReferenceSet(client));
 }

@@ -12,7 +12,7 @@ export const JOBS = {
   "reassess-aged": z.object({}),
   "remind-drafts": z.object({}),
   "announce-openings": z.object({}),
-  "preview-rulebook": z.object({ previewId: z.uuid() }),
+  preview: z.object({ previewId: z.uuid() }),
 } as const;
 export type JobName = keyof typeof JOBS;
 export type JobPayload<Name extends JobName> = z.infer<(typeof JOBS)[Name]>;

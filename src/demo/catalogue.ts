@@ -1,6 +1,7 @@
 import { Temporal } from "temporal-polyfill";
 import { type Outcome, type Runtime, runAct } from "../acts/act";
-import { loadReferenceSet, saveCycle, saveIntake, saveProcedure, saveProgramme } from "../acts/programmes";
+import { saveCycle, saveIntake, saveProcedure, saveProgramme } from "../acts/programmes";
+import { loadReferenceSet } from "../acts/reference-set";
 import { addRound } from "../acts/rounds";
 import { publishRulebook } from "../acts/rulebooks";
 import { savePart } from "../acts/shared-parts";

@@ -2,8 +2,8 @@ import { type Runtime, runAct } from "../acts/act";
 import { announceOpenings } from "../acts/interest";
 import { reassessFiles } from "../acts/keep-files";
 import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/messages";
+import { reportPreview } from "../acts/previews";
 import { remindDrafts } from "../acts/remind-drafts";
-import { reportPreview } from "../acts/rulebook-previews";
 import type { Locale } from "../core/text/local-text";
 import { JOBS, type JobName, type JobPayload } from "../db/queue";
 import type { MailService } from "../outside/mail";
@@ -55,7 +55,7 @@ async function reassessAged({ runtime }: JobContext): Promise<void> {
 }
 
 /** Works out what a draft would change, batch by batch; each batch reports, so the page shows how far it is. */
-async function previewRulebook({ runtime }: JobContext, { previewId }: JobPayload<"preview-rulebook">): Promise<void> {
+async function workOutPreview({ runtime }: JobContext, { previewId }: JobPayload<"preview">): Promise<void> {
   let after: string | null = null;
   do {
     const batch: PreviewBatch | null = await previewBatch(runtime.pool, previewId, after, runtime.now());
@@ -81,7 +81,7 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
     case "announce-openings":
       await runAct(ctx.runtime, announceOpenings, SYSTEM, {});
       return;
-    case "preview-rulebook":
-      return previewRulebook(ctx, JOBS["preview-rulebook"].parse(payload));
+    case "preview":
+      return workOutPreview(ctx, JOBS.preview.parse(payload));
   }
 }

@@ -15,6 +15,7 @@ import { rulebookPage, rulebooks } from "./rulebooks";
 import { selfCheck } from "./self-check";
 import { sharedParts } from "./shared-parts";
 import { staff } from "./staff";
+import { standards } from "./standards";
 import { submissions } from "./submissions";
 import { template } from "./template";
 import { turns } from "./turns";
@@ -38,6 +39,7 @@ export const VIEWS = {
   rulebooks,
   selfCheck,
   sharedParts,
+  standards,
   staff,
   submissions,
   template,

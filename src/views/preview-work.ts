@@ -1,6 +1,7 @@
 import type pg from "pg";
-import { effectsOf, type FileEffect } from "../core/rulebook/effect";
-import type { Rulebook, RulebookBody } from "../core/rulebook/rulebook";
+import { effectsOfOffice, effectsOfRulebook, type FileEffect } from "../core/difference/effect";
+import { makeOffice, type ReferenceSet, referenceSetSchema } from "../core/office/reference-set";
+import type { RulebookBody } from "../core/rulebook/rulebook";
 import { loadFiles } from "../db/load-file";
 import { officeNow } from "./office-now";
 
@@ -13,6 +14,40 @@ export interface PreviewBatch {
   readonly after: string | null;
 }
 
+interface Draft {
+  readonly rulebook: {
+    readonly id: string;
+    readonly intake: string;
+    readonly version: number;
+    readonly body: RulebookBody;
+    readonly older: readonly string[];
+  } | null;
+  /** The draft of the reference set; null once it was put in force or thrown away. */
+  readonly reference: ReferenceSet | null;
+}
+
+async function draftOf(pool: pg.Pool, previewId: string): Promise<Draft | null> {
+  const { rows } = await pool.query<Draft>(
+    `select (select json_build_object('id', b.id, 'intake', b.intake_id, 'version', b.version, 'body', b.body, 'older',
+         array(select o.id from rulebook o where o.intake_id = b.intake_id and o.status <> 'draft')) from rulebook b where b.id = v.rulebook_id) as rulebook,
+       (select d.body from reference_draft d) as reference
+     from preview v where v.id = $1 and v.finished_at is null`,
+    [previewId],
+  );
+  return rows[0] ?? null;
+}
+
+async function idsAfter(pool: pg.Pool, intake: string | null, after: string | null): Promise<readonly string[]> {
+  const { rows } = await pool.query<{ id: string }>(
+    intake === null
+      ? "select application_id as id from file_standing where stage <> 'closed' and ($1::uuid is null or application_id > $1) order by application_id limit $2"
+      : `select distinct application_id as id from choice where ($1::uuid is null or application_id > $1) and intake_id = $3 and withdrawn_at is null
+         order by application_id limit $2`,
+    intake === null ? [after, BATCH] : [after, BATCH, intake],
+  );
+  return rows.map((r) => r.id);
+}
+
 /** One batch of the files that a draft would touch, each as it stands and as it would stand. For the system alone. */
 export async function previewBatch(
   pool: pg.Pool,
@@ -20,34 +55,22 @@ export async function previewBatch(
   after: string | null,
   now: Date,
 ): Promise<PreviewBatch | null> {
-  const { rows } = await pool.query<{
-    id: string;
-    intake_id: string;
-    version: number;
-    body: RulebookBody;
-    older: string[];
-  }>(
-    `select b.id, b.intake_id, b.version, b.body, array(select o.id from rulebook o where o.intake_id = b.intake_id and o.status <> 'draft') as older
-     from rulebook_preview v join rulebook b on b.id = v.rulebook_id where v.id = $1 and v.finished_at is null`,
-    [previewId],
-  );
-  const [draft] = rows;
+  const draft = await draftOf(pool, previewId);
   if (!draft) return null;
-  const ids = await pool.query<{ id: string }>(
-    `select distinct application_id as id from choice where intake_id = $1 and withdrawn_at is null
-       and ($2::uuid is null or application_id > $2) order by application_id limit $3`,
-    [draft.intake_id, after, BATCH],
-  );
+  const { rulebook, reference } = draft;
+  if (!rulebook && !reference) return { looked: 0, effects: [], after: null };
+  const ids = await idsAfter(pool, rulebook?.intake ?? null, after);
   const office = await officeNow(pool);
-  const files = await loadFiles(
-    pool,
-    ids.rows.map((r) => r.id),
-  );
-  const candidate: Rulebook = { id: draft.id, version: draft.version, body: draft.body };
-  const from = new Set(draft.older);
+  const files = await loadFiles(pool, ids);
+  const at = now.getTime();
+  const candidate =
+    rulebook || !reference ? office : makeOffice(office.version + 1, referenceSetSchema.parse(reference));
+  const from = new Set(rulebook?.older ?? []);
   return {
     looked: files.length,
-    effects: files.flatMap((file) => effectsOf(file, candidate, from, office, now.getTime())),
-    after: ids.rows.length < BATCH ? null : (ids.rows.at(-1)?.id ?? null),
+    effects: files.flatMap((file) =>
+      rulebook ? effectsOfRulebook(file, rulebook, from, office, at) : effectsOfOffice(file, office, candidate, at),
+    ),
+    after: ids.length < BATCH ? null : (ids.at(-1) ?? null),
   };
 }

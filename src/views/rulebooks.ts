@@ -1,12 +1,12 @@
 import type pg from "pg";
 import { z } from "zod";
+import { compareRulebooks, type RulebookDifference } from "../core/difference/rulebooks";
 import { type Actor, holds } from "../core/rights/actor";
-import { compareRulebooks, type Difference } from "../core/rulebook/compare";
-import type { FileEffect } from "../core/rulebook/effect";
 import { type RulebookProblem, rulebookProblems } from "../core/rulebook/problems";
 import type { RulebookBody } from "../core/rulebook/rulebook";
 import { factName } from "../core/sections/definition";
 import type { LocalText } from "../core/text/local-text";
+import { lastPreview, type PreviewState, previewState, type StoredPreview } from "./preview-state";
 import { defineView } from "./view";
 
 export const RULEBOOK_READERS = ["officer", "lead officer", "administrator"] as const;
@@ -54,15 +54,6 @@ export interface RulebookVersion {
   readonly status: string;
 }
 
-export interface RulebookPreview {
-  readonly total: number;
-  readonly done: number;
-  readonly finished: boolean;
-  /** The draft has changed since. */
-  readonly stale: boolean;
-  readonly effects: readonly FileEffect[];
-}
-
 export interface RulebookPage {
   readonly id: string;
   readonly intakeId: string;
@@ -81,24 +72,23 @@ export interface RulebookPage {
   readonly problems: readonly RulebookProblem[];
   /** Against the version with which it is compared: the one asked for, else the published one, else the one before. */
   readonly against: RulebookVersion | null;
-  readonly differences: readonly Difference[];
+  readonly differences: readonly RulebookDifference[];
   readonly versions: readonly RulebookVersion[];
-  readonly preview: RulebookPreview | null;
+  readonly preview: PreviewState | null;
   readonly factTitles: Readonly<Record<string, string>>;
   readonly mayPublish: boolean;
 }
 
 interface Row
   extends Omit<RulebookPage, "problems" | "differences" | "preview" | "factTitles" | "mayPublish" | "against"> {
-  preview: (Omit<RulebookPreview, "stale"> & { readonly edit: number }) | null;
+  preview: StoredPreview | null;
 }
 
 const PAGE = `select b.id, b.intake_id as "intakeId", p.code, p.award, p.title, i.starts_on::text as "startsOn", b.version, b.status, b.edit,
     b.edited_at as "editedAt", ${nameOf("b.edited_by")} as "editedBy", b.published_at as "publishedAt", b.note, b.body,
     (select json_agg(json_build_object('id', o.id, 'version', o.version, 'status', o.status) order by o.version desc) from rulebook o
      where o.intake_id = b.intake_id) as versions,
-    (select json_build_object('total', v.total, 'done', v.done, 'finished', v.finished_at is not null, 'edit', v.edit, 'effects', v.effects)
-     from rulebook_preview v where v.rulebook_id = b.id order by v.asked_at desc limit 1) as preview
+    ${lastPreview("v.rulebook_id = b.id")} as preview
   from rulebook b join intake i on i.id = b.intake_id join programme p on p.id = i.programme_id where b.id = $1`;
 
 async function comparedWith(pool: pg.Pool, row: Row, asked: string | null) {
@@ -143,13 +133,7 @@ export const rulebookPage = defineView({
       problems: rulebookProblems(row.body),
       against: other && { id: other.id, version: other.version, status: other.status },
       differences: other ? compareRulebooks(other.body, row.body) : [],
-      preview: preview && {
-        total: preview.total,
-        done: preview.done,
-        finished: preview.finished,
-        stale: preview.edit !== row.edit,
-        effects: preview.effects,
-      },
+      preview: previewState(preview, row.edit),
       factTitles: rulebookFactTitles(row.body),
       mayPublish: mayPublish(actor),
     };

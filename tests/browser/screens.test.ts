@@ -93,6 +93,8 @@ describe("the main screens", () => {
       "/office/rulebooks",
       "/office/rulebooks/parts",
       "/office/rulebooks/parts/english",
+      "/office/standards",
+      "/office/standards/changes",
     ]) {
       await page.goto(path);
       await page.locator("h1").waitFor();

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
 import { reassessFiles } from "../../src/acts/keep-files";
-import { askPreview } from "../../src/acts/rulebook-previews";
+import { askPreview } from "../../src/acts/previews";
 import {
   draftRulebook,
   dropRulebook,
@@ -122,7 +122,7 @@ describe("rulebooks", () => {
     const rulebookId = rows[0]?.id ?? "";
     const { previewId } = await must(world, askPreview, officer, { rulebookId });
     const mail = { send: async () => ({ result: "sent" as const }) };
-    await runJob({ runtime: world.runtime, mail, baseUrl: "" }, "preview-rulebook", { previewId });
+    await runJob({ runtime: world.runtime, mail, baseUrl: "" }, "preview", { previewId });
     const page = await readView(world.runtime, rulebookPage, officer, { rulebookId });
     expect(page?.preview).toMatchObject({ total: 2, done: 2, stale: false });
     const effects = page?.preview?.effects ?? [];

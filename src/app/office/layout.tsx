@@ -18,7 +18,10 @@ export default async function OfficeLayout({ children }: { children: ReactNode }
     ...(holds(person.actor, ["administrator"]) ? [{ href: "/office/people", word: "Settings" }] : []),
   ];
   const menu = holds(person.actor, ["officer", "lead officer", "administrator"])
-    ? [{ href: "/office/programmes", word: "Programmes" }]
+    ? [
+        { href: "/office/programmes", word: "Programmes" },
+        { href: "/office/standards", word: "Standards" },
+      ]
     : [];
   return (
     <Library nonce={token} locale="en" face="office">

@@ -3,7 +3,7 @@ import { calendarSchema, type WorkingCalendar, workingCalendar } from "../calend
 import { gradeScaleSchema } from "../grades/scale";
 import { testDefinitionSchema } from "../language/test-definition";
 import { conditionSchema } from "../rules/condition";
-import { writtenTextSchema } from "../text/local-text";
+import { localTextSchema, writtenTextSchema } from "../text/local-text";
 import { type ZoneTable, zoneTable } from "../time/zone";
 
 const pathData = z
@@ -48,6 +48,18 @@ export const referenceSetSchema = z.object({
   targets: z.object({ check: z.int(), answer: z.int(), ask: z.int(), acceptOffer: z.int() }),
 });
 export type ReferenceSet = z.infer<typeof referenceSetSchema>;
+
+/** The same while it is being written: its texts may still be empty. */
+export const referenceDraftSchema = referenceSetSchema.extend({
+  name: localTextSchema,
+  groups: z.array(referenceSetSchema.shape.groups.element.extend({ title: localTextSchema })),
+  areas: z.array(referenceSetSchema.shape.areas.element.extend({ title: localTextSchema })),
+  campuses: z.array(
+    referenceSetSchema.shape.campuses
+      .unwrap()
+      .element.extend({ title: localTextSchema, note: localTextSchema.optional() }),
+  ),
+});
 
 /** What holds before an office has loaded anything: nothing is known, so nothing can be decided, but every page has something to say. */
 export const NOTHING_LOADED: ReferenceSet = {

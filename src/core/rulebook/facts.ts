@@ -120,6 +120,11 @@ export function knownFacts(body: RulebookBody, groups: readonly string[]): Known
   };
 }
 
+/** The facts that a rule for applicant groups may read: what is stated outside lists, not what follows from the group or the choice. */
+export function factsForGroups(body: RulebookBody): readonly KnownFact[] {
+  return knownFacts(body, []).scalars.filter((f) => /^(?!measure\.|choice\.|group$)/u.test(f.name));
+}
+
 const ORDERED: readonly Comparison[] = ["atLeast", "atMost", "over", "under", "equals", "differs", "known"];
 const COMPARISONS_OF: Readonly<Record<FactType, readonly Comparison[]>> = {
   text: ["equals", "differs", "known"],

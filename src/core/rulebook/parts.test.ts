@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { PROGRAMMES } from "../../demo/programmes";
 import { mes } from "../../demo/rulebooks/mes";
 import { SHARED_PARTS } from "../../demo/rulebooks/shared";
-import { compareRulebooks } from "./compare";
+import { compareRulebooks } from "../difference/rulebooks";
 import { isCurrent, ownPart, partsIn, recogniseParts, type SharedPart, sharedWith, takePart, withParts } from "./parts";
 import { EMPTY_RULEBOOK, type RulebookBody, rulebookSchema } from "./rulebook";
 

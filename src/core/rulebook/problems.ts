@@ -1,8 +1,8 @@
-import type { Condition } from "../rules/condition";
 import { factNames } from "../rules/names";
 import { canBeMet } from "../rules/possible";
 import { type FieldKind, factName } from "../sections/definition";
 import type { LocalText } from "../text/local-text";
+import { conditionsOf } from "./conditions";
 import type { RulebookBody } from "./rulebook";
 
 export interface RulebookProblem {
@@ -43,28 +43,6 @@ function knownFacts(body: RulebookBody): ReadonlySet<string> {
   }
   for (const measure of body.measures) names.add(`measure.${measure.key}`);
   return names;
-}
-
-function conditionsOf(
-  body: RulebookBody,
-): readonly { readonly where: string; readonly list: string | null; readonly condition: Condition }[] {
-  const one = (where: string, condition: Condition | undefined, list: string | null = null) =>
-    condition ? [{ where, list, condition }] : [];
-  return [
-    ...body.sections.flatMap((s) => [
-      ...one(s.key, s.when),
-      ...s.fields.flatMap((f) => one(`${s.key}.${f.key}`, f.when, factName(s))),
-    ]),
-    ...body.requirements.flatMap((r) => [
-      ...one(r.key, r.when),
-      ...(r.kind === "document"
-        ? [...one(r.key, r.promise), ...r.checks.flatMap((c) => one(`${r.key}.${c.key}`, c.rule))]
-        : []),
-    ]),
-    ...body.entryRules.flatMap((r) => [...one(r.key, r.rule), ...one(r.key, r.curable?.possible)]),
-    ...body.measures.flatMap((m) => (m.kind === "level" ? [] : one(m.key, m.degree, "degrees"))),
-    ...body.fees.flatMap((f) => one(f.key, f.when)),
-  ];
 }
 
 /** Every text that an officer writes, with the part it belongs to. */

@@ -1,7 +1,7 @@
 import { compare, parseDecimal, type Ratio, toShort, whole } from "../numbers/ratio";
 import { addMonths, type Day, formatDay, parseDay, parseRough, type RoughDate } from "../time/day";
-import type { Comparison, Limit } from "./condition";
-import type { Fact, FactSource, Scalar } from "./fact";
+import type { Comparison } from "./condition";
+import type { Fact, Scalar } from "./fact";
 
 /** Three values, ordered so that "and" is the smaller and "or" the larger: not met, open, met (Kleene's strong logic). */
 export type Truth = "not met" | "open" | "met";

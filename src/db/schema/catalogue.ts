@@ -13,9 +13,9 @@ import {
   uuid,
 } from "drizzle-orm/pg-core";
 import type { ChoiceRules } from "../../core/choices/choice-rules";
+import type { FileEffect } from "../../core/difference/effect";
 import type { ReferenceSet } from "../../core/office/reference-set";
 import type { IntakeInput, Level, Mode, ProgrammeInput, Track } from "../../core/programmes/programme";
-import type { FileEffect } from "../../core/rulebook/effect";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { LocalText } from "../../core/text/local-text";
 import { instant } from "./columns";
@@ -141,16 +141,33 @@ export const officeReference = pgTable("office_reference", {
   version: integer("version").primaryKey(),
   body: jsonb("body").$type<ReferenceSet>().notNull(),
   createdAt: instant("created_at").notNull(),
+  madeBy: text("made_by").notNull().default("system"),
+  note: text("note").notNull().default(""),
 });
 
-/** What publishing a draft would change, worked out by a job: which files, and what of each. */
-export const rulebookPreview = pgTable(
-  "rulebook_preview",
+/** The one draft of the next version, while there is one. */
+export const referenceDraft = pgTable(
+  "reference_draft",
+  {
+    id: integer("id").primaryKey().default(1),
+    /** The version it was begun from. */
+    base: integer("base").notNull(),
+    body: jsonb("body").$type<ReferenceSet>().notNull(),
+    edit: integer("edit").notNull().default(1),
+    begunAt: instant("begun_at").notNull(),
+    editedAt: instant("edited_at").notNull(),
+    editedBy: text("edited_by").notNull(),
+  },
+  (t) => [check("reference_draft_one", sql`${t.id} = 1`)],
+);
+
+/** What putting a draft in force would change, worked out by a job: which files, and what of each. */
+export const preview = pgTable(
+  "preview",
   {
     id: uuid("id").primaryKey().defaultRandom(),
-    rulebookId: uuid("rulebook_id")
-      .notNull()
-      .references(() => rulebook.id, { onDelete: "cascade" }),
+    /** The rulebook that is drafted; null for the draft of the reference set. */
+    rulebookId: uuid("rulebook_id").references(() => rulebook.id, { onDelete: "cascade" }),
     /** The state of the draft that it looked at. */
     edit: integer("edit").notNull(),
     askedAt: instant("asked_at").notNull(),
@@ -158,10 +175,9 @@ export const rulebookPreview = pgTable(
     total: integer("total").notNull().default(0),
     done: integer("done").notNull().default(0),
     finishedAt: instant("finished_at"),
-    failure: text("failure"),
     effects: jsonb("effects").$type<readonly FileEffect[]>().notNull().default([]),
   },
-  (t) => [index("rulebook_preview_of").on(t.rulebookId, t.askedAt)],
+  (t) => [index("preview_of").on(t.rulebookId, t.askedAt)],
 );
 
 /** A part that several rulebooks share; each holds a copy, and drafts follow it. */

@@ -91,6 +91,7 @@ export const fileStanding = pgTable(
     index("standing_reason").on(t.turn, t.reason, t.orderAt, t.number),
     index("standing_officer").on(t.officerId, t.turn, t.reason),
     index("standing_valid").on(t.validUntil),
+    index("standing_office").on(t.officeVersion),
   ],
 );
 

@@ -1,12 +1,13 @@
 import type { Json } from "../../core/assessment/facts";
-import type { Difference } from "../../core/rulebook/compare";
+import type { ReferenceDifference } from "../../core/difference/reference-sets";
+import type { RulebookDifference } from "../../core/difference/rulebooks";
 import { conditionSchema } from "../../core/rules/condition";
 import { conditionSentence } from "../../text/condition";
 import { formatMoney } from "../../text/format";
 import type { FactTitles } from "../../text/trace";
 import { AREA_WORDS } from "./words";
 
-/** A readable difference between two rulebooks: what was, what is. */
+/** A readable difference between two versions: what was, what is. */
 const PART_WORDS: Readonly<Record<string, string>> = {
   title: "title",
   help: "help",
@@ -26,6 +27,26 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   seenBy: "seen by",
   kind: "kind",
   count: "how many",
+  best: "best mark",
+  pass: "lowest mark that passes",
+  worst: "worst mark",
+  letters: "letters",
+  parts: "parts",
+  levels: "levels",
+  validMonths: "months valid",
+  total: "total",
+  x: "place on the map, from the left",
+  y: "place on the map, from the top",
+  note: "words about it",
+  name: "name",
+  zone: "time zone",
+  currency: "currency",
+  graceMinutes: "minutes of grace",
+  check: "days to check what came in",
+  answer: "days to answer a question",
+  ask: "days to answer an ask",
+  acceptOffer: "days to answer an offer",
+  weekend: "weekend",
 };
 
 function isObject(value: Json): value is { readonly [key: string]: Json } {
@@ -59,7 +80,13 @@ function shown(part: string, value: Json, titles: FactTitles): string {
   return "";
 }
 
-export function Differences({ differences, titles }: { differences: readonly Difference[]; titles: FactTitles }) {
+export function Differences({
+  differences,
+  titles,
+}: {
+  differences: readonly (RulebookDifference | ReferenceDifference)[];
+  titles: FactTitles;
+}) {
   if (differences.length === 0) return <p className="quiet">Nothing differs.</p>;
   return (
     <table className="plain-table differences">

@@ -1,38 +1,41 @@
 import Link from "next/link";
-import { formatMoney } from "../../text/format";
-import type { RulebookPage } from "../../views/rulebooks";
+import { formatDate, formatMoney } from "../../text/format";
+import type { PreviewState } from "../../views/preview-state";
 import { PreviewProgress } from "./preview-progress.client";
 
 const MOST_SHOWN = 200;
 
-type Effect = NonNullable<RulebookPage["preview"]>["effects"][number];
+type Effect = PreviewState["effects"][number];
 
-function change(effect: Effect, page: RulebookPage): string {
-  const ruleTitle = (key: string) => page.body.entryRules.find((r) => r.key === key)?.title.en ?? key;
-  const requirementTitle = (key: string) => page.body.requirements.find((r) => r.key === key)?.title.en ?? key;
+/** What a requirement or an entry rule of a programme is called. */
+export type EffectTitles = (programme: string, key: string) => string;
+
+function change(effect: Effect, titleOf: EffectTitles): string {
+  const title = (key: string) => titleOf(effect.programme, key);
+  const day = (at: string | null) => (at === null ? "no day" : formatDate("en", at));
   const money = (minor: number) => formatMoney("en", { minor, currency: effect.due?.currency ?? "EUR" });
   return [
-    ...effect.findings.map((f) => `${ruleTitle(f.key)}: ${f.before ?? "not asked"} → ${f.after ?? "not asked"}`),
-    ...(effect.missing.added.length > 0
-      ? [`now missing: ${effect.missing.added.map(requirementTitle).join(", ")}`]
-      : []),
-    ...(effect.missing.gone.length > 0
-      ? [`no longer missing: ${effect.missing.gone.map(requirementTitle).join(", ")}`]
-      : []),
+    ...(effect.group ? [`group: ${effect.group.before ?? "open"} → ${effect.group.after ?? "open"}`] : []),
+    ...effect.findings.map((f) => `${title(f.key)}: ${f.before ?? "not asked"} → ${f.after ?? "not asked"}`),
+    ...(effect.missing.added.length > 0 ? [`now missing: ${effect.missing.added.map(title).join(", ")}`] : []),
+    ...(effect.missing.gone.length > 0 ? [`no longer missing: ${effect.missing.gone.map(title).join(", ")}`] : []),
+    ...(effect.nextBy ? [`next by: ${day(effect.nextBy.before)} → ${day(effect.nextBy.after)}`] : []),
     ...(effect.due ? [`due: ${money(effect.due.before)} → ${money(effect.due.after)}`] : []),
   ].join("; ");
 }
 
 function Counts({ effects }: { effects: readonly Effect[] }) {
   const count = (test: (e: Effect) => boolean) => effects.filter(test).length;
-  const lines: readonly (readonly [string, number])[] = [
+  const lines = [
     ["submitted files", count((e) => e.submitted)],
     ["drafts", count((e) => !e.submitted)],
+    ["another group", count((e) => e.group !== null)],
     ["another eligibility", count((e) => e.eligibility !== null)],
     ["another finding", count((e) => e.findings.length > 0)],
     ["something else missing", count((e) => e.missing.added.length + e.missing.gone.length > 0)],
     ["another fee", count((e) => e.due !== null)],
-  ];
+    ["another day for the next step", count((e) => e.nextBy !== null)],
+  ].filter((line): line is [string, number] => line[1] !== 0);
   return (
     <ul className="effect-counts">
       {lines.map(([what, n]) => (
@@ -45,8 +48,18 @@ function Counts({ effects }: { effects: readonly Effect[] }) {
 }
 
 /** The files for which a draft would change something, counted and listed, before and after. */
-export function Effects({ page, begin }: { page: RulebookPage; begin: () => Promise<string | null> }) {
-  const { preview } = page;
+export function Effects({
+  preview,
+  titleOf,
+  keeps,
+  begin,
+}: {
+  preview: PreviewState | null;
+  titleOf: EffectTitles;
+  /** Whom it does not touch although it would. */
+  keeps: string;
+  begin: () => Promise<string | null>;
+}) {
   const effects = [...(preview?.effects ?? [])].sort((a, b) => a.number.localeCompare(b.number));
   return (
     <>
@@ -62,8 +75,7 @@ export function Effects({ page, begin }: { page: RulebookPage; begin: () => Prom
         ) : (
           <>
             <p>
-              Of {preview.total} files {effects.length} would change. Submitted ones keep their version unless a lead
-              officer moves them.
+              Of {preview.total} files {new Set(effects.map((e) => e.number)).size} would change. {keeps}
             </p>
             <Counts effects={effects} />
             <table className="plain-table">
@@ -89,7 +101,7 @@ export function Effects({ page, begin }: { page: RulebookPage; begin: () => Prom
                         <span className="quiet">the same</span>
                       )}
                     </td>
-                    <td>{change(e, page)}</td>
+                    <td>{change(e, titleOf)}</td>
                   </tr>
                 ))}
               </tbody>

@@ -5,6 +5,7 @@ import type { RulebookProblem } from "../../core/rulebook/problems";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { Field, Section } from "../../core/sections/definition";
 import { moved } from "../fields/ranked-input.client";
+import { Moves } from "../moves.client";
 import { requirementOf } from "./requirement-part.client";
 
 /** The chosen part of a rulebook, by its place. */
@@ -80,43 +81,6 @@ const freshField = (section: Section): Field => ({
   required: true,
   seenBy: "assessment",
 });
-
-function Moves({
-  index,
-  count,
-  name,
-  move,
-  remove,
-}: {
-  index: number;
-  count: number;
-  name: string;
-  move: (to: number) => void;
-  /** Null for a copy of a shared part: it comes and goes with the part. */
-  remove: (() => void) | null;
-}) {
-  return (
-    <span className="outline-moves">
-      <Button size="small" type="text" disabled={index === 0} aria-label={`${name} up`} onClick={() => move(index - 1)}>
-        ↑
-      </Button>
-      <Button
-        size="small"
-        type="text"
-        disabled={index === count - 1}
-        aria-label={`${name} down`}
-        onClick={() => move(index + 1)}
-      >
-        ↓
-      </Button>
-      {remove ? (
-        <Button size="small" type="text" aria-label={`Remove ${name}`} onClick={remove}>
-          ×
-        </Button>
-      ) : null}
-    </span>
-  );
-}
 
 /** All parts of a rulebook in order; the chosen section shows its fields. */
 export function Outline({

@@ -6,9 +6,11 @@ import { useId, useState, useTransition } from "react";
 /** Publishes a draft, after saying exactly what happens. */
 export function PublishForm({
   consequence,
+  label = "Publish it",
   publish,
 }: {
   consequence: string;
+  label?: string;
   publish: (note: string) => Promise<string | null>;
 }) {
   const id = useId();
@@ -21,7 +23,7 @@ export function PublishForm({
       <label htmlFor={id}>What this version is about (for colleagues)</label>
       <Input id={id} value={note} maxLength={500} onChange={(e) => setNote(e.target.value)} />
       <Button type="primary" loading={busy} onClick={() => begin(async () => setWrong(await publish(note)))}>
-        Publish it
+        {label}
       </Button>
       {wrong ? (
         <p role="alert" className="wrong">

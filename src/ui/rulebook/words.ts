@@ -1,4 +1,5 @@
-import type { Area } from "../../core/rulebook/compare";
+import type { ReferenceDifference } from "../../core/difference/reference-sets";
+import type { RulebookDifference } from "../../core/difference/rulebooks";
 import type { RulebookProblem } from "../../core/rulebook/problems";
 import type { FieldKind } from "../../core/sections/definition";
 
@@ -32,13 +33,20 @@ export const FIELD_KIND_WORDS: Readonly<Record<FieldKind, string>> = {
   agree: "statement to agree to",
 };
 
-export const AREA_WORDS: Readonly<Record<Area, string>> = {
+export const AREA_WORDS: Readonly<Record<(RulebookDifference | ReferenceDifference)["area"], string>> = {
   section: "Section",
   field: "Field",
   requirement: "Requirement",
   "entry rule": "Entry rule",
   measure: "Computed value",
   fee: "Fee",
+  office: "",
+  group: "Applicant group",
+  campus: "Campus",
+  "subject area": "Subject area",
+  "grade scale": "Grade scale",
+  test: "Test",
+  "working days": "Working days",
 };
 
 /** What is wrong, and what to do about it. */

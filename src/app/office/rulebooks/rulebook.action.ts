@@ -4,7 +4,7 @@ import { revalidatePath } from "next/cache";
 import { redirect } from "next/navigation";
 import type { z } from "zod";
 import type { Outcome } from "../../../acts/act";
-import { askPreview } from "../../../acts/rulebook-previews";
+import { askPreview } from "../../../acts/previews";
 import { draftRulebook, dropRulebook, editRulebook, publishDraft } from "../../../acts/rulebooks";
 import { dropPart, savePart, shareElement } from "../../../acts/shared-parts";
 import { EMPTY_RULEBOOK, type RulebookBody } from "../../../core/rulebook/rulebook";

@@ -60,7 +60,14 @@ export default async function ChangesPage({ params }: { params: Promise<{ id: st
       {page.status === "draft" ? (
         <section className="plan-part">
           <h2>What it would change for the files that are here</h2>
-          <Effects page={page} begin={beginPreview.bind(null, id)} />
+          <Effects
+            preview={page.preview}
+            titleOf={(_, key) =>
+              [...page.body.entryRules, ...page.body.requirements].find((r) => r.key === key)?.title.en ?? key
+            }
+            keeps="Submitted ones keep their version unless a lead officer moves them."
+            begin={beginPreview.bind(null, id)}
+          />
         </section>
       ) : null}
       <Publishing page={page} />

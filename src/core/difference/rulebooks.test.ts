@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { mes } from "../../demo/rulebooks/mes";
-import { compareRulebooks } from "./compare";
-import { type RulebookBody, rulebookSchema } from "./rulebook";
+import { type RulebookBody, rulebookSchema } from "../rulebook/rulebook";
+import { compareRulebooks } from "./rulebooks";
 
 const copy = (): RulebookBody => rulebookSchema.parse(JSON.parse(JSON.stringify(mes)));
 const before = copy();

@@ -1,11 +1,7 @@
 import type { Json } from "../assessment/facts";
 import type { LocalText } from "../text/local-text";
-import type { RulebookBody } from "./rulebook";
 
-/** What differs between two rulebooks, part by part, so that it can be read. */
-export const AREAS = ["section", "field", "requirement", "entry rule", "measure", "fee"] as const;
-export type Area = (typeof AREAS)[number];
-
+/** What differs between two versions of something that is kept as data, part by part, so that it can be read. */
 export interface PartChange {
   /** The part's own name in the rulebook: `title`, `required`, `when`, `rule`, `amounts`. */
   readonly part: string;
@@ -13,7 +9,7 @@ export interface PartChange {
   readonly after: Json;
 }
 
-export interface Difference {
+export interface Difference<Area extends string = string> {
   readonly area: Area;
   /** `section.field` for a field. */
   readonly key: string;
@@ -30,7 +26,8 @@ interface Keyed {
 /** A plain copy: what is not there is null, as in stored JSON. */
 const plain = (value: unknown): Json => (value === undefined ? null : (JSON.parse(JSON.stringify(value)) as Json)); // JSON in, JSON out
 
-function partsChanged(before: Keyed, after: Keyed, apart: readonly string[]): readonly PartChange[] {
+/** What differs between two things, by the names of their parts. */
+export function partsChanged(before: object, after: object, apart: readonly string[]): readonly PartChange[] {
   const [was, is] = [before, after] as unknown as readonly Readonly<Record<string, unknown>>[]; // read by name, as JSON
   const names = [...new Set([...Object.keys(was ?? {}), ...Object.keys(is ?? {})])];
   return names
@@ -41,14 +38,15 @@ function partsChanged(before: Keyed, after: Keyed, apart: readonly string[]): re
     });
 }
 
-function compareLists<T extends Keyed>(
+/** Two lists of keyed things, compared by their keys. @param apart what is compared by itself elsewhere */
+export function compareLists<T extends Keyed, Area extends string>(
   area: Area,
   before: readonly T[],
   after: readonly T[],
   prefix = "",
   apart: readonly string[] = [],
-): readonly Difference[] {
-  const of = (item: T, change: Difference["change"], parts: readonly PartChange[] = []): Difference => ({
+): readonly Difference<Area>[] {
+  const of = (item: T, change: Difference["change"], parts: readonly PartChange[] = []): Difference<Area> => ({
     area,
     key: prefix + item.key,
     title: item.title,
@@ -63,20 +61,4 @@ function compareLists<T extends Keyed>(
     return parts.length === 0 ? [] : [of(b, "changed", parts)];
   });
   return [...gone, ...rest];
-}
-
-/** The order of sections and requirements counts only where it changes; what stands in each is compared by its key. */
-export function compareRulebooks(before: RulebookBody, after: RulebookBody): readonly Difference[] {
-  const fields = after.sections.flatMap((b) => {
-    const a = before.sections.find((s) => s.key === b.key);
-    return a ? compareLists("field", a.fields, b.fields, `${b.key}.`) : [];
-  });
-  return [
-    ...compareLists("section", before.sections, after.sections, "", ["fields"]),
-    ...fields,
-    ...compareLists("requirement", before.requirements, after.requirements),
-    ...compareLists("entry rule", before.entryRules, after.entryRules),
-    ...compareLists("measure", before.measures, after.measures),
-    ...compareLists("fee", before.fees, after.fees),
-  ];
 }

@@ -1,0 +1,74 @@
+import type { Condition, Limit } from "../rules/condition";
+import { type FieldKind, factName } from "../sections/definition";
+import type { RulebookBody } from "./rulebook";
+
+export interface PlacedCondition {
+  /** The key of the part in which it stands. */
+  readonly where: string;
+  /** The list whose entries it looks at, if it stands in one. */
+  readonly list: string | null;
+  readonly condition: Condition;
+}
+
+/** Every condition of a rulebook with its place. */
+export function conditionsOf(body: RulebookBody): readonly PlacedCondition[] {
+  const one = (where: string, condition: Condition | undefined, list: string | null = null) =>
+    condition ? [{ where, list, condition }] : [];
+  return [
+    ...body.sections.flatMap((s) => [
+      ...one(s.key, s.when),
+      ...s.fields.flatMap((f) => one(`${s.key}.${f.key}`, f.when, factName(s))),
+    ]),
+    ...body.requirements.flatMap((r) => [
+      ...one(r.key, r.when),
+      ...(r.kind === "document"
+        ? [...one(r.key, r.promise), ...r.checks.flatMap((c) => one(`${r.key}.${c.key}`, c.rule))]
+        : []),
+    ]),
+    ...body.entryRules.flatMap((r) => [...one(r.key, r.rule), ...one(r.key, r.curable?.possible)]),
+    ...body.measures.flatMap((m) => (m.kind === "level" ? [] : one(m.key, m.degree, "degrees"))),
+    ...body.fees.flatMap((f) => one(f.key, f.when)),
+  ];
+}
+
+interface Compared {
+  /** `group`, or `list.field` inside a list. */
+  readonly fact: string;
+  readonly limit: Limit | undefined;
+}
+
+function compared(condition: Condition, list: string | null): readonly Compared[] {
+  if ("all" in condition) return condition.all.flatMap((c) => compared(c, list));
+  if ("any" in condition) return condition.any.flatMap((c) => compared(c, list));
+  if ("not" in condition) return compared(condition.not, list);
+  if ("fact" in condition) {
+    const own = condition.fact.startsWith("it.") && list !== null;
+    return [{ fact: own ? `${list}.${condition.fact.slice(3)}` : condition.fact, limit: condition.value }];
+  }
+  if ("some" in condition) return compared(condition.where, condition.some);
+  if ("count" in condition) return condition.where ? compared(condition.where, condition.count) : [];
+  if ("sum" in condition) return condition.where ? compared(condition.where, condition.sum) : [];
+  return condition.of.flatMap((c) => compared(c, list));
+}
+
+/** What a rulebook names of the office's reference set: none of it may go away while the rulebook is used. */
+export function namedInRulebook(
+  body: RulebookBody,
+): Readonly<Record<"groups" | "areas" | "scales" | "tests", readonly string[]>> {
+  const kinds = new Map<string, FieldKind>(
+    body.sections.flatMap((s) => s.fields.map((f) => [`${factName(s)}.${f.key}`, f.kind] as const)),
+  );
+  const all = conditionsOf(body).flatMap(({ condition, list }) => compared(condition, list));
+  const values = (fits: (fact: string) => boolean): readonly string[] =>
+    all
+      .filter((c) => fits(c.fact))
+      .flatMap(({ limit }) => (typeof limit === "string" ? [limit] : Array.isArray(limit) ? limit : []));
+  const ofKind = (kind: FieldKind) =>
+    values((fact) => kinds.get(fact) === kind).filter((v) => v !== "other" || kind !== "scale");
+  return {
+    groups: [...values((fact) => fact === "group"), ...body.fees.flatMap((f) => f.amounts.map((a) => a.group))],
+    areas: ofKind("area"),
+    scales: ofKind("scale"),
+    tests: [...ofKind("test"), ...body.measures.flatMap((m) => (m.kind === "level" ? m.tests : []))],
+  };
+}

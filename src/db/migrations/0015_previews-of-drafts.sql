@@ -1,0 +1,1 @@
+DROP TABLE "rulebook_preview" CASCADE;

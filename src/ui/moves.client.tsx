@@ -1,0 +1,41 @@
+"use client";
+
+import { Button } from "antd";
+
+/** Moves one of a list up or down, or takes it out. */
+export function Moves({
+  index,
+  count,
+  name,
+  move,
+  remove,
+}: {
+  index: number;
+  count: number;
+  name: string;
+  move: (to: number) => void;
+  /** Null for a copy of a shared part: it comes and goes with the part. */
+  remove: (() => void) | null;
+}) {
+  return (
+    <span className="outline-moves">
+      <Button size="small" type="text" disabled={index === 0} aria-label={`${name} up`} onClick={() => move(index - 1)}>
+        ↑
+      </Button>
+      <Button
+        size="small"
+        type="text"
+        disabled={index === count - 1}
+        aria-label={`${name} down`}
+        onClick={() => move(index + 1)}
+      >
+        ↓
+      </Button>
+      {remove ? (
+        <Button size="small" type="text" aria-label={`Remove ${name}`} onClick={remove}>
+          ×
+        </Button>
+      ) : null}
+    </span>
+  );
+}
