@@ -36,11 +36,14 @@ export async function currentOffice(db: Database): Promise<Office> {
   return office;
 }
 
-/** The facts that every published form asks for, outside lists; null while there is no form. */
-export async function commonFacts(client: pg.Pool | pg.PoolClient): Promise<readonly KnownFact[] | null> {
+/** The facts that published forms ask for, outside lists; null while there is no form. Where one form does not ask, its group stays open. */
+export async function factsOfForms(client: pg.Pool | pg.PoolClient): Promise<readonly KnownFact[] | null> {
   const { rows } = await client.query<{ body: RulebookBody }>("select body from rulebook where status = 'published'");
-  const [first, ...others] = rows.map(({ body }) => factsForGroups(body));
-  return first?.filter((fact) => others.every((facts) => facts.some((f) => f.name === fact.name))) ?? null;
+  if (rows.length === 0) return null;
+  const byName = new Map<string, KnownFact>();
+  for (const { body } of rows)
+    for (const fact of factsForGroups(body)) if (!byName.has(fact.name)) byName.set(fact.name, fact);
+  return [...byName.values()];
 }
 
 /** What rulebooks, programmes and rounds name of the reference set. */
@@ -70,6 +73,6 @@ export async function problemsOfReferenceSet(
   client: pg.Pool | pg.PoolClient,
   set: ReferenceSet,
 ): Promise<readonly ReferenceProblem[]> {
-  const facts = await commonFacts(client);
+  const facts = await factsOfForms(client);
   return referenceProblems(set, facts && new Set(facts.map((f) => f.name)), await usesOfReferenceSet(client));
 }

@@ -5,7 +5,7 @@ import type { ReferenceProblem } from "../core/office/reference-problems";
 import type { ReferenceSet } from "../core/office/reference-set";
 import { holds } from "../core/rights/actor";
 import type { KnownFact } from "../core/rulebook/facts";
-import { commonFacts, problemsOfReferenceSet } from "../db/office";
+import { factsOfForms, problemsOfReferenceSet } from "../db/office";
 import { lastPreview, type PreviewState, previewState, type StoredPreview } from "./preview-state";
 import { nameOf, RULEBOOK_READERS } from "./rulebooks";
 import { defineView } from "./view";
@@ -93,7 +93,7 @@ export const standards = defineView({
         preview: previewState(draft.preview, draft.edit),
       },
       differences: draft ? compareReferenceSets(set, draft.body) : before ? compareReferenceSets(before, set) : [],
-      facts: (await commonFacts(pool)) ?? [],
+      facts: (await factsOfForms(pool)) ?? [],
       titles: row.titles ?? {},
       outOfDate: row.outOfDate,
       mayWrite: holds(actor, ["lead officer", "administrator"]),

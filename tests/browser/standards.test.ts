@@ -73,6 +73,7 @@ describe("the office's standards", () => {
   it("come into force with their effect looked at before", async () => {
     const { page } = lead;
     await page.getByRole("button", { name: "Change them" }).click();
+    await page.getByRole("heading", { name: /draft of version/ }).waitFor();
     await page.getByRole("button", { name: "Name, clock and targets" }).click();
     await page.getByLabel("For an applicant to answer an offer").fill("14");
     await saved();

@@ -58,7 +58,7 @@ describe("what keeps a reference set from being put in force", () => {
       ["never-met groups home"],
     ],
     [
-      "a group that reads what not every form asks",
+      "a group that reads what no form asks",
       { groups: [{ ...home, when: { fact: "answers.law.field", is: "known" } }, overseas] },
       ["unknown-fact groups home: answers.law.field"],
     ],

@@ -128,7 +128,7 @@ function knownZone(zone: string): boolean {
 }
 
 /**
- * @param facts the facts that every published form asks for; null where there is no form yet
+ * @param facts the facts that published forms ask for; null where there is no form yet
  * @param uses what is named elsewhere and therefore has to stay
  */
 export function referenceProblems(

@@ -37,7 +37,7 @@ export function standardsProblem(set: ReferenceSet, { code, area, about }: Refer
     case "never-met":
       return `Nobody can ever be in ${name}: its conditions exclude each other.`;
     case "unknown-fact":
-      return `${name} reads ${what}, which not every form asks for. Choose another fact.`;
+      return `${name} reads ${what}, which no form asks for. Choose another fact.`;
     case "unknown-zone":
       return `There is no time zone called ${about}. Write one like Europe/Dublin.`;
     case "scale-number":
