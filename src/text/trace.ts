@@ -180,6 +180,14 @@ export function detailLines(leaf: Leaf, locale: Locale = "en"): readonly string[
           ? `${detail.months} mois d’études supérieures dans cette langue`
           : `${detail.months} months of degree study taught in the language`,
       ];
+    case "span": {
+      const until = formatDate(locale, detail.until);
+      return [
+        fr
+          ? `${detail.months} mois en ${detail.entries} périodes jusqu’au ${until}, les jours communs comptés une fois`
+          : `${detail.months} months in ${detail.entries} ${detail.entries === 1 ? "entry" : "entries"} up to ${until}, days in several counted once`,
+      ];
+    }
   }
 }
 

@@ -13,6 +13,7 @@ import type { Entry, Fact, FactSource } from "../rules/fact";
 import { UNKNOWN } from "../rules/fact";
 import { degreeOf } from "../sections/typed-facts";
 import { type Day, monthsBetween, parseDay } from "../time/day";
+import { spanMeasure } from "./span";
 
 /** A text field of an entry with whether it was confirmed; null while unknown. */
 function text(entry: Entry | undefined, field: string): { readonly value: string; readonly confirmed: boolean } | null {
@@ -228,5 +229,7 @@ export function measureFact(
       return levelMeasure(measure, facts, office, start, scoresOf);
     case "studyMonths":
       return monthsMeasure(measure, facts);
+    case "span":
+      return spanMeasure(measure, facts, start);
   }
 }

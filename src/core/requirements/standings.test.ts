@@ -35,6 +35,14 @@ const form = rulebookSchema.shape.sections.parse([
     fields: [{ key: "employer", kind: "text", title, required: true }],
   },
   {
+    key: "degrees",
+    core: null,
+    scope: "file",
+    title,
+    repeats: { min: 1, max: 3 },
+    fields: [{ key: "title", kind: "text", title, required: true }],
+  },
+  {
     key: "person",
     core: "person",
     scope: "file",
@@ -165,9 +173,10 @@ describe("a document", () => {
     expect(standing(awaited, { answers: [person("abroad", true)], evidence: [evidence()] })).toEqual(["to check"]);
   });
 
-  it("for each entry of a list is asked once for each, and once while there is none", () => {
+  it("for each entry of a list is asked once for each, and once while an entry that has to come is not there", () => {
+    expect(standing(documentOf({ perEntryOf: "degrees" }))).toEqual(["missing"]);
     const each = documentOf({ perEntryOf: "jobs" });
-    expect(standing(each)).toEqual(["missing"]);
+    expect(standing(each)).toEqual(["not needed"]);
     const made = results({
       requirements: [each],
       facts: { answers: [job("a"), job("b")], evidence: [accepted("copy", { entry: "b" })] },

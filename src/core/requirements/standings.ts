@@ -195,9 +195,11 @@ function instances(requirement: Requirement, input: StandingInput): readonly Dra
     case "document": {
       if (requirement.perEntryOf === undefined) return [documentStanding(requirement, input, scope, "")];
       const entries = index.entries("file", requirement.perEntryOf);
-      return entries.length === 0
-        ? [documentStanding(requirement, input, scope, "")]
-        : entries.map((entry) => documentStanding(requirement, input, scope, entry));
+      if (entries.length > 0) return entries.map((entry) => documentStanding(requirement, input, scope, entry));
+      // Of a list that may stay empty nothing is asked until something stands in it.
+      const list = context.rulebook.body.sections.find((s) => s.key === requirement.perEntryOf);
+      const missing = documentStanding(requirement, input, scope, "");
+      return [list?.repeats?.min === 0 ? { ...missing, standing: "not needed" } : missing];
     }
   }
 }

@@ -26,7 +26,10 @@ export function conditionsOf(body: RulebookBody): readonly PlacedCondition[] {
         : []),
     ]),
     ...body.entryRules.flatMap((r) => [...one(r.key, r.rule), ...one(r.key, r.curable?.possible)]),
-    ...body.measures.flatMap((m) => (m.kind === "level" ? [] : one(m.key, m.degree, "degrees"))),
+    ...body.measures.flatMap((m) => {
+      if (m.kind === "level") return [];
+      return m.kind === "span" ? one(m.key, m.where, m.list) : one(m.key, m.degree, "degrees");
+    }),
     ...body.fees.flatMap((f) => one(f.key, f.when)),
   ];
 }

@@ -26,18 +26,30 @@ export interface Plan {
   readonly toConfirm: ReadonlyMap<string, readonly { readonly section: Section; readonly fields: readonly Field[] }[]>;
 }
 
-const MEASURE_INPUTS: Readonly<Record<Measure["kind"], readonly string[]>> = {
-  grade: [
-    "degrees.grade",
-    "degrees.scale",
-    "degrees.gradeBest",
-    "degrees.gradePass",
-    "courses.grade",
-    "courses.credits",
-  ],
-  level: ["tests.scores", "tests.test", "tests.date"],
-  studyMonths: ["degrees.language", "degrees.start", "degrees.end", "degrees.expectedEnd"],
-};
+/** The facts that a measure reads. */
+function inputsOfMeasure(measure: Measure): readonly string[] {
+  switch (measure.kind) {
+    case "grade":
+      return [
+        "degrees.grade",
+        "degrees.scale",
+        "degrees.gradeBest",
+        "degrees.gradePass",
+        "courses.grade",
+        "courses.credits",
+      ];
+    case "level":
+      return ["tests.scores", "tests.test", "tests.date"];
+    case "studyMonths":
+      return ["degrees.language", "degrees.start", "degrees.end", "degrees.expectedEnd"];
+    case "span":
+      return [
+        `${measure.list}.start`,
+        `${measure.list}.end`,
+        ...(measure.where ? factNames(measure.where, measure.list) : []),
+      ];
+  }
+}
 
 function inputsOf(body: RulebookBody): Plan["inputs"] {
   const sectionOf = new Map(body.sections.map((s) => [factName(s), s.key]));
@@ -50,7 +62,7 @@ function inputsOf(body: RulebookBody): Plan["inputs"] {
     if (name === "courses.ects") return ["courses.credits", "degrees.creditsPerYear"];
     if (!name.startsWith("measure.")) return [name];
     const measure = body.measures.find((m) => m.key === name.slice(8));
-    return measure ? MEASURE_INPUTS[measure.kind] : [];
+    return measure ? inputsOfMeasure(measure) : [];
   };
   // What the choice itself gives has no field and is nobody’s claim.
   const claims = (name: string) => sectionOf.has(name.slice(0, Math.max(0, name.lastIndexOf("."))));

@@ -15,6 +15,7 @@ export interface RulebookProblem {
     | "duplicate-key"
     | "missing-text"
     | "no-options"
+    | "no-stretches"
     | "nothing-asked"
     | "no-sections"
     | "never-met"
@@ -141,11 +142,17 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
       return body.fees.some((f) => f.key === r.item) ? [] : [{ code: "unknown-fee", about: `${r.key}: ${r.item}` }];
     return [];
   });
+  const spans = body.measures.flatMap((m): readonly RulebookProblem[] =>
+    m.kind === "span" && !(facts.has(`${m.list}.start`) && facts.has(`${m.list}.end`))
+      ? [{ code: "no-stretches", about: `${m.key}: ${m.list}` }]
+      : [],
+  );
   const empty: readonly RulebookProblem[] =
     body.sections.length === 0 || body.requirements.length === 0 ? [{ code: "nothing-asked", about: "" }] : [];
   return [
     ...empty,
     ...unknown,
+    ...spans,
     ...requirements,
     ...missingTexts(body),
     ...withoutOptions(body),

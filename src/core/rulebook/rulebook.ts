@@ -35,6 +35,15 @@ export const measureSchema = z.discriminatedUnion("kind", [
     language: z.string(),
     degree: conditionSchema,
   }),
+  z.object({
+    key: z.string(),
+    part: partKeySchema,
+    kind: z.literal("span"),
+    title: localTextSchema,
+    /** The list whose entries run from `start` to `end`. */
+    list: z.string(),
+    where: conditionSchema.optional(),
+  }),
 ]);
 export type Measure = z.infer<typeof measureSchema>;
 

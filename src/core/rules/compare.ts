@@ -141,6 +141,8 @@ function compareValue(value: Scalar, is: Comparison, limit: ReadyLimit): Truth {
     case "oneOf":
       return decide(Array.isArray(all) && typeof value === "string" && all.includes(value));
     case "includesOneOf":
+      // A limit that is another fact may be one value or several.
+      if (typeof all === "string") return decide(Array.isArray(value) && value.includes(all));
       return decide(Array.isArray(all) && Array.isArray(value) && value.some((v) => all.includes(v)));
     case "known":
       return "met";

@@ -208,4 +208,20 @@ describe("comparisons", () => {
       compareFact({ kind: "value", value: "B2", confirmed: true, mayRise: true }, "atLeast", readyLimit("C1")),
     ).toBe("open");
   });
+
+  it.each<readonly [string, readonly string[] | null, string | null, Truth]>([
+    ["one of them is where somebody lives", ["SR", "IE"], "IE", "met"],
+    ["none is", ["SR"], "IE", "not met"],
+    ["it is not said where", ["SR"], null, "open"],
+    ["it is not said which", null, "IE", "open"],
+  ])("a list held against another fact: %s", (_, citizenships, residence, expected) => {
+    const fact = (value: string | readonly string[] | null): Fact =>
+      value === null ? UNKNOWN : { kind: "value", value, confirmed: true };
+    const facts: FactSource = {
+      scalar: (name) => fact(name === "citizenships" ? citizenships : residence),
+      list: () => ({ entries: [], open: false }),
+    };
+    const rule: Condition = { fact: "citizenships", is: "includesOneOf", value: { fact: "residence" } };
+    expect(evaluate(rule, facts).truth).toBe(expected);
+  });
 });

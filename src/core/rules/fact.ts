@@ -38,7 +38,8 @@ export type Detail =
       readonly total: string | null;
       readonly level: string | null;
     }
-  | { readonly kind: "years"; readonly language: string; readonly months: number };
+  | { readonly kind: "years"; readonly language: string; readonly months: number }
+  | { readonly kind: "span"; readonly months: number; readonly entries: number; readonly until: string };
 
 export interface Entry {
   readonly id: string;

@@ -1,6 +1,7 @@
 import type { Requirement } from "../../core/requirements/definition";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { Condition } from "../../core/rules/condition";
+import { livesAbroad } from "./parts/standing";
 
 /** Requirements and fees as the demo's rulebooks write them, so that each rulebook reads as a list of what it asks for. */
 type Words = readonly [en: string, fr: string];
@@ -104,6 +105,29 @@ export const PASSPORT = document(
       "citizenship.passportExpiry",
     ],
   },
+);
+
+/** Asked of those alone who live where they are not a citizen. */
+export const PERMIT: Requirement = {
+  ...document(
+    "permit",
+    ["Residence permit", "Titre de séjour"],
+    [
+      "Of the country in which you live: your citizenship is another.",
+      "Du pays où vous vivez : votre nationalité est autre.",
+    ],
+    { shows: ["citizenship.residence"] },
+  ),
+  when: livesAbroad,
+};
+
+export const CV = document(
+  "cv",
+  ["Curriculum vitae", "Curriculum vitæ"],
+  [
+    "Two pages at most, in English or French, with dates.",
+    "Deux pages au plus, en anglais ou en français, avec les dates.",
+  ],
 );
 
 export const DECLARATION = sections("declaration", ["Declaration", "Déclaration"], ["declaration"]);

@@ -13,6 +13,7 @@ import {
   fee,
   feeItem,
   PASSPORT,
+  PERMIT,
   REFEREES_NAMED,
   reference,
   schooledInEnglish,
@@ -26,6 +27,7 @@ import { statement } from "./parts/own-words";
 import { citizenship, contact, person } from "./parts/person";
 import { referees } from "./parts/referees";
 import { schools, sittings, subjects } from "./parts/school";
+import { beyond, bursary, clearance, interests, wantsBursary } from "./parts/standing";
 
 /** The two bachelor programmes: twelve years of school, leaving examinations in up to two sittings, subjects with marks. */
 const subject = (key: string, mark: number): Condition => ({
@@ -156,9 +158,55 @@ const campusPreference: Section = {
 
 /** BEng Harbour and Tidal Engineering. */
 export const bht: RulebookBody = {
-  sections: [...schoolSections, campusPreference, ...aroundSections],
+  sections: [...schoolSections, campusPreference, beyond, interests, bursary, clearance, ...aroundSections],
   requirements: [
     ...schoolRequirements,
+    PERMIT,
+    sections("beyond", ["Beyond school", "En dehors de l’école"], ["beyond", "interests"]),
+    sections("clearance", ["Fit for sea", "Aptitude à la mer"], ["clearance"]),
+    {
+      ...document(
+        "medical",
+        ["Medical certificate", "Certificat médical"],
+        ["For work at sea, valid on the first day.", "Pour le travail en mer, valable le premier jour."],
+        {
+          toSubmit: "promised",
+          promise: { fact: "answers.clearance.has", is: "equals", value: "later" },
+          checks: [
+            {
+              key: "validAtStart",
+              title: { en: "valid on the first day", fr: "valable le premier jour" },
+              rule: {
+                any: [
+                  { fact: "answers.clearance.has", is: "equals", value: "later" },
+                  { fact: "answers.clearance.expiry", is: "atLeast", value: { fact: "start" } },
+                ],
+              },
+            },
+          ],
+          shows: ["clearance.number", "clearance.expiry"],
+        },
+      ),
+      neededBy: "enrolment",
+    },
+    sections("bursary", ["Bursary", "Bourse"], ["bursary"]),
+    {
+      ...document(
+        "income",
+        ["Income statement", "Justificatif de revenus"],
+        [
+          "For the last full year. Asked only because you want to be considered for a bursary.",
+          "Pour la dernière année complète. Demandé seulement parce que vous souhaitez une bourse.",
+        ],
+      ),
+      when: wantsBursary,
+      neededBy: "review",
+    },
+    document(
+      "signature",
+      ["Your signature, as a picture", "Votre signature, en image"],
+      ["Signed on white paper and photographed.", "Signée sur papier blanc et photographiée."],
+    ),
     sections("campuses", ["Campus preference", "Préférence de campus"], ["campuses"], "choice"),
     AROUND,
     feeAsked,

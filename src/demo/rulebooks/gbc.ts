@@ -38,7 +38,7 @@ export const gbc: RulebookBody = {
       "practiceProof",
       ["Proof of practice", "Preuve de pratique"],
       ["A letter of an employer or of a yard.", "Une lettre d’un employeur ou d’un chantier."],
-      { shows: ["experience.employer", "experience.role", "experience.start", "experience.months"] },
+      { shows: ["experience.employer", "experience.role", "experience.start", "experience.end"] },
     ),
     sections("statement", ["Statement", "Texte personnel"], ["statement"], "choice"),
     AROUND,
@@ -46,12 +46,20 @@ export const gbc: RulebookBody = {
     fee("deposit", DEPOSIT, { neededBy: "enrolment" }),
     DECLARATION,
   ],
-  measures: [],
+  measures: [
+    {
+      key: "practice",
+      kind: "span",
+      title: { en: "months of practice", fr: "mois de pratique" },
+      list: "experience",
+      where: { fact: "it.what", is: "oneOf", value: ["job", "internship"] },
+    },
+  ],
   entryRules: [
     {
       key: "practice",
       title: { en: "Twelve months of practice", fr: "Douze mois de pratique" },
-      rule: { sum: "experience", of: "months", is: "atLeast", value: 12 },
+      rule: { fact: "measure.practice", is: "atLeast", value: 12 },
       curable: null,
     },
   ],

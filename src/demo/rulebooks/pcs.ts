@@ -2,6 +2,7 @@ import type { RulebookBody } from "../../core/rulebook/rulebook";
 import {
   ABOUT_YOU,
   AROUND,
+  CV,
   DECLARATION,
   document,
   ENGLISH_FORM,
@@ -9,6 +10,7 @@ import {
   englishProof,
   englishRule,
   PASSPORT,
+  PERMIT,
   REFEREES_NAMED,
   reference,
   sections,
@@ -20,6 +22,17 @@ import { field, option } from "./parts/field";
 import { language, tests } from "./parts/language";
 import { citizenship, contact, person } from "./parts/person";
 import { referees } from "./parts/referees";
+import {
+  employed,
+  family,
+  hasSpecialStatus,
+  holdsFellowship,
+  letters,
+  otherQualifications,
+  remarks,
+  sponsor,
+  status,
+} from "./parts/standing";
 import { courses, education } from "./parts/studies";
 
 /** PhD Coastal Systems: topics in order, a proposed supervisor, publications, three references, funding on request. */
@@ -66,6 +79,10 @@ export const pcs: RulebookBody = {
           { key: "plan", kind: "statement", length: { unit: "words", least: 300, most: 1200, strict: true } },
           "What you would do, and why it matters",
           "Ce que vous feriez, et pourquoi c’est important",
+          {
+            en: "Readers look for: a question that can be answered, a way to answer it, what others have found, and what could go wrong.",
+            fr: "On y cherche : une question à laquelle on peut répondre, un chemin pour y répondre, ce que d’autres ont trouvé, et ce qui peut échouer.",
+          },
         ),
       ],
     },
@@ -87,17 +104,64 @@ export const pcs: RulebookBody = {
       ],
     },
     awards,
+    otherQualifications,
+    status,
+    sponsor,
     referees,
     funding,
+    family,
+    letters,
     helper,
     earlier,
     heard,
     special,
+    remarks,
     declaration,
   ],
   requirements: [
     ABOUT_YOU,
+    sections(
+      "standing",
+      ["Status, employer, letters", "Statut, employeur, courrier"],
+      ["status", "sponsor", "letters"],
+    ),
     PASSPORT,
+    PERMIT,
+    {
+      ...document(
+        "statusProof",
+        ["Proof of the special status", "Preuve du statut particulier"],
+        ["The decision or the card, both sides.", "La décision ou la carte, recto et verso."],
+        { shows: ["status.special"] },
+      ),
+      when: hasSpecialStatus,
+    },
+    CV,
+    sections("qualifications", ["Other qualifications", "Autres qualifications"], ["qualifications"]),
+    document(
+      "qualification",
+      ["Certificate", "Certificat"],
+      ["Of each qualification that you named.", "De chaque qualification indiquée."],
+      { perEntryOf: "qualifications", shows: ["qualifications.title", "qualifications.awarded"] },
+    ),
+    {
+      ...document(
+        "permission",
+        ["Employer’s permission", "Accord de l’employeur"],
+        ["For the whole length of the programme.", "Pour toute la durée du programme."],
+        { shows: ["sponsor.body"] },
+      ),
+      when: employed,
+    },
+    {
+      ...document(
+        "fellowship",
+        ["Letter of the fellowship", "Lettre d’attribution de la bourse"],
+        ["With its period and amount.", "Avec sa durée et son montant."],
+        { shows: ["sponsor.giver", "sponsor.until"] },
+      ),
+      when: holdsFellowship,
+    },
     sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses"]),
     certificate,
     transcript,
@@ -107,7 +171,7 @@ export const pcs: RulebookBody = {
     sections("publications", ["Publications and awards", "Publications et prix"], ["publications", "awards"]),
     REFEREES_NAMED,
     reference("reference", ["Academic reference", "Recommandation académique"], 3, "academic"),
-    sections("funding", ["Funding", "Financement"], ["funding"]),
+    sections("funding", ["Funding", "Financement"], ["funding", "family"]),
     {
       ...document(
         "income",
@@ -120,6 +184,7 @@ export const pcs: RulebookBody = {
       when: wantsFunding,
     },
     AROUND,
+    sections("remarks", ["Gaps and remarks", "Lacunes et remarques"], ["remarks"]),
     DECLARATION,
   ],
   measures: [englishMeasure, taughtMeasure],

@@ -84,19 +84,74 @@ function DateLimit({
   );
 }
 
-export function LimitInput({
-  fact,
-  is,
+const COUNTRIES: readonly KnownFact["register"][] = ["country", "countries"];
+
+/** Another fact with whose value this one may be held: a country with countries, a test with a test. */
+function comparable(fact: KnownFact, facts: readonly KnownFact[]): readonly KnownFact[] {
+  const same = (f: KnownFact) =>
+    f.register === fact.register || (COUNTRIES.includes(f.register) && COUNTRIES.includes(fact.register));
+  return fact.register === null ? [] : facts.filter((f) => f.name !== fact.name && f.register !== null && same(f));
+}
+
+function AgainstFact({
   value,
-  context,
+  others,
+  disabled,
+  fresh,
   onChange,
 }: {
-  fact: KnownFact;
-  is: Comparison;
   value: Limit | undefined;
-  context: BuilderContext;
+  others: readonly KnownFact[];
+  disabled: boolean;
+  /** What stands there once values are chosen again. */
+  fresh: Limit;
   onChange: (limit: Limit) => void;
 }) {
+  const other = typeof value === "object" && !Array.isArray(value) ? value.fact : null;
+  return (
+    <Select
+      size="small"
+      aria-label="Compared with"
+      disabled={disabled}
+      value={other ?? "values"}
+      options={[
+        { value: "values", label: "these values" },
+        ...others.map((f) => ({ value: f.name, label: titleOf(f, null) })),
+      ]}
+      onChange={(picked: string) => onChange(picked === "values" ? fresh : { fact: picked })}
+    />
+  );
+}
+
+/** What a comparison is held against. Where another fact can stand there, that can be chosen, too. */
+export function LimitInput(props: LimitProps) {
+  const { fact, is, value, context, onChange } = props;
+  const others = is === "known" ? [] : comparable(fact, context.facts.scalars);
+  if (others.length === 0) return <ValueInput {...props} />;
+  const byFact = typeof value === "object" && !Array.isArray(value);
+  return (
+    <>
+      <AgainstFact
+        value={value}
+        others={others}
+        disabled={context.disabled}
+        fresh={is === "oneOf" || is === "includesOneOf" ? [] : ""}
+        onChange={onChange}
+      />
+      {byFact ? null : <ValueInput {...props} />}
+    </>
+  );
+}
+
+interface LimitProps {
+  readonly fact: KnownFact;
+  readonly is: Comparison;
+  readonly value: Limit | undefined;
+  readonly context: BuilderContext;
+  readonly onChange: (limit: Limit) => void;
+}
+
+function ValueInput({ fact, is, value, context, onChange }: LimitProps) {
   const { disabled, office, facts } = context;
   if (is === "known") return null;
   const options = registerOptions(fact, office);

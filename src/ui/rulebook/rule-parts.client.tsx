@@ -3,8 +3,18 @@
 import { Checkbox, Input, InputNumber, Select } from "antd";
 import type { Measure, RulebookBody } from "../../core/rulebook/rulebook";
 import { AppliesWhen } from "./applies-when.client";
-import { ConditionBuilder } from "./condition-builder.client";
-import { EMPTY_WORDS, type FormProps, KeyBox, Labelled, NumberBox, Pick, plain, Words } from "./part-fields.client";
+import { ConditionBuilder, OptionalCondition } from "./condition-builder.client";
+import {
+  EMPTY_WORDS,
+  type FormProps,
+  KeyBox,
+  Labelled,
+  NumberBox,
+  Pick,
+  plain,
+  put,
+  Words,
+} from "./part-fields.client";
 
 /** Entry rules, the computed values that they read, and fees. */
 type EntryRule = RulebookBody["entryRules"][number];
@@ -71,6 +81,9 @@ const EVERY_DEGREE = { all: [] } as const;
 export function MeasurePart({ context, value, onChange }: FormProps<Measure>) {
   const { disabled, office } = context;
   const shared = { key: value.key, title: value.title };
+  const spans = context.facts.lists.filter((l) =>
+    ["it.start", "it.end"].every((name) => l.facts.some((f) => f.name === name && f.type === "date")),
+  );
   const make: Readonly<Record<Measure["kind"], () => Measure>> = {
     grade: () => ({
       ...shared,
@@ -81,6 +94,7 @@ export function MeasurePart({ context, value, onChange }: FormProps<Measure>) {
       compare: "rounded",
     }),
     level: () => ({ ...shared, kind: "level", language: "en", tests: office.tests.map((t) => t.key) }),
+    span: () => ({ ...shared, kind: "span", list: spans[0]?.name ?? "" }),
     studyMonths: () => ({ ...shared, kind: "studyMonths", language: "en", degree: EVERY_DEGREE }),
   };
   return (
@@ -100,6 +114,7 @@ export function MeasurePart({ context, value, onChange }: FormProps<Measure>) {
           { value: "grade" as const, label: "the grade on our scale" },
           { value: "level" as const, label: "the level of a language" },
           { value: "studyMonths" as const, label: "months of study in a language" },
+          { value: "span" as const, label: "months over a list, overlaps counted once" },
         ]}
         onChange={(kind) => onChange(make[kind]())}
       />
@@ -126,6 +141,14 @@ export function MeasurePart({ context, value, onChange }: FormProps<Measure>) {
             onChange={(compare) => onChange({ ...value, compare })}
           />
         </>
+      ) : value.kind === "span" ? (
+        <Pick
+          label="Over the list"
+          disabled={disabled}
+          value={value.list}
+          options={spans.map((l) => ({ value: l.name, label: l.title }))}
+          onChange={(list) => onChange({ ...shared, kind: "span", list })}
+        />
       ) : (
         <Labelled label="Language">
           {(id) => (
@@ -153,6 +176,18 @@ export function MeasurePart({ context, value, onChange }: FormProps<Measure>) {
             />
           )}
         </Labelled>
+      ) : value.kind === "span" ? (
+        <fieldset className="plan-wide">
+          <legend>Which entries count</legend>
+          <OptionalCondition
+            context={context}
+            value={value.where}
+            list={value.list}
+            label="which entries"
+            always="All of them."
+            onChange={(where) => onChange(put(value, "where", where))}
+          />
+        </fieldset>
       ) : (
         <fieldset className="plan-wide">
           <legend>Of degrees where</legend>

@@ -69,6 +69,8 @@ export function problemSentence({ code, about }: RulebookProblem): string {
       return `“${where}” has a text that is missing in ${what}.`;
     case "no-options":
       return `“${about}” has no answers to choose from. Add at least one.`;
+    case "no-stretches":
+      return `“${where}” counts months over ${what}, which has no fields called start and end. Choose another list, or add them.`;
     case "no-sections":
       return `“${about}” names no section that answers it. Choose at least one.`;
     case "nothing-asked":

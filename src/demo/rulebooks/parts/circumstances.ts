@@ -100,13 +100,26 @@ export const experience: Section = {
   fields: [
     field({ key: "employer", kind: "text", most: 150 }, "Employer or place", "Employeur ou lieu"),
     field({ key: "role", kind: "text", most: 150 }, "What you did", "Votre activité"),
-    field({ key: "start", kind: "date", rough: true }, "From", "Du"),
     field(
-      { key: "end", kind: "date", required: false, rough: true },
-      "To (empty: still there)",
-      "Au (vide : toujours en poste)",
+      {
+        key: "what",
+        kind: "choice",
+        options: [
+          option("job", "A job", "Un emploi"),
+          option("internship", "An internship or training", "Un stage ou une formation"),
+          option("voluntary", "Voluntary work", "Un bénévolat"),
+        ],
+      },
+      "What it was",
+      "De quoi il s’agit",
     ),
-    field({ key: "months", kind: "whole", least: 1, most: 600 }, "Months, full time", "Mois, à plein temps"),
+    field({ key: "start", kind: "date", rough: true }, "From", "Du"),
+    field({ key: "current", kind: "yesNo" }, "Are you still there?", "Y êtes-vous toujours ?"),
+    field(
+      { key: "end", kind: "date", rough: true, when: { fact: "it.current", is: "equals", value: false } },
+      "To",
+      "Au",
+    ),
   ],
 };
 

@@ -1,0 +1,72 @@
+import { describe, expect, it } from "vitest";
+import { toShort } from "../numbers/ratio";
+import type { Entry, Fact } from "../rules/fact";
+import { parseDay } from "../time/day";
+import { spanMeasure } from "./span";
+
+const START = parseDay("2027-09-01") ?? 0;
+const MEASURE = {
+  key: "practice",
+  kind: "span" as const,
+  title: { en: "practice", fr: "pratique" },
+  list: "experience",
+  where: { fact: "it.what", is: "equals" as const, value: "job" },
+};
+
+type Row = readonly [start: string | null, end: string | null, what?: string | null];
+
+function practice(rows: readonly Row[], { open = false, confirmed = true } = {}): string {
+  const fact = (value: string | null): Fact =>
+    value === null ? { kind: "unknown" } : { kind: "value", value, confirmed };
+  const entries = rows.map(
+    ([start, end, what = "job"], i): Entry => ({
+      id: String(i),
+      fields: { start: fact(start), end: fact(end), what: fact(what) },
+    }),
+  );
+  const list = { entries, open };
+  const found = spanMeasure(MEASURE, { scalar: () => ({ kind: "unknown" }), list: () => list }, START);
+  if (found.kind === "value") return `${toShort(found.value as never)} ${found.confirmed ? "confirmed" : "claimed"}`;
+  if (found.kind === "range") return `${toShort(found.low)} to ${found.high ? toShort(found.high) : "any"}`;
+  return "unknown";
+}
+
+describe("months over a list, up to the start of studies", () => {
+  it.each<readonly [string, readonly Row[], string]>([
+    ["nothing", [], "0 confirmed"],
+    [
+      "two jobs that overlap",
+      [
+        ["2024-01-01", "2024-12-31"],
+        ["2024-07-01", "2025-06-30"],
+      ],
+      "18 confirmed",
+    ],
+    [
+      "a job and what does not count",
+      [
+        ["2024-01-01", "2024-12-31"],
+        ["2020-01-01", "2022-12-31", "voluntary"],
+      ],
+      "12 confirmed",
+    ],
+    ["what lies after the start does not count", [["2027-07-01", "2028-06-30"]], "2 confirmed"],
+    ["a job that goes on may last until the start, or end tomorrow", [["2026-09-01", null]], "0 to 12"],
+    ["a date known to its month", [["2024-01", "2024-12-31"]], "11 to 12"],
+    ["dates known to their year", [["2023", "2024"]], "0 to 24"],
+    ["an entry of which it is not known what it was", [["2024-01-01", "2024-12-31", null]], "0 to 12"],
+    [
+      "an entry without a start",
+      [
+        ["2024-01-01", "2024-12-31"],
+        [null, "2025-01-01"],
+      ],
+      "12 to any",
+    ],
+  ])("%s", (_, rows, expected) => expect(practice(rows)).toBe(expected));
+
+  it("are known only from below while the list may grow, and only claimed while nobody confirmed a date", () => {
+    expect(practice([["2024-01-01", "2024-12-31"]], { open: true })).toBe("12 to any");
+    expect(practice([["2024-01-01", "2024-12-31"]], { confirmed: false })).toBe("12 claimed");
+  });
+});
