@@ -1,11 +1,12 @@
 import * as accounts from "./accounts";
 import * as reference from "./answer-reference";
 import { askApplicant, settleAsk } from "./asks";
-import { arrangeChoices, changeChoice } from "./change-choices";
+import { arrangeChoices, changeChoice, moveChoice } from "./change-choices";
 import { confirmValues } from "./confirm-values";
 import { copyCycle } from "./copy-cycle";
 import { refuseCorrection, requestCorrection } from "./correction-requests";
 import * as decisions from "./decisions";
+import * as institutions from "./institutions";
 import { announceOpenings, forgetInterest, noteInterest } from "./interest";
 import * as evidence from "./judge-evidence";
 import * as files from "./keep-files";
@@ -34,6 +35,7 @@ export const ACTS = {
   addRound: rounds.addRound,
   arrangeChoices,
   changeChoice,
+  moveChoice,
   announceOpenings,
   forgetInterest,
   noteInterest,
@@ -53,6 +55,10 @@ export const ACTS = {
   extendChoice: rounds.extendChoice,
   forgetGuess: accounts.forgetGuess,
   giveReference: reference.giveReference,
+  linkInstitution: institutions.linkInstitution,
+  mergeInstitutions: institutions.mergeInstitutions,
+  saveInstitution: institutions.saveInstitution,
+  unlinkInstitution: institutions.unlinkInstitution,
   keepTrayMail: messages.keepTrayMail,
   askReferencePreview,
   draftReferenceSet: referenceSet.draftReferenceSet,

@@ -25,6 +25,7 @@ export const TEMPLATES = [
   "round-reopened",
   "extended",
   "rulebook-changed",
+  "choice-moved",
   "rulebook-moved",
   "interest-noted",
   "interest-opened",

@@ -1,5 +1,6 @@
 import { Temporal } from "temporal-polyfill";
 import { type Outcome, type Runtime, runAct } from "../acts/act";
+import { saveInstitution } from "../acts/institutions";
 import { saveCycle, saveIntake, saveProcedure, saveProgramme } from "../acts/programmes";
 import { loadReferenceSet } from "../acts/reference-set";
 import { addRound } from "../acts/rounds";
@@ -12,6 +13,7 @@ import { recogniseParts } from "../core/rulebook/parts";
 import type { RulebookBody } from "../core/rulebook/rulebook";
 import type { LocalText } from "../core/text/local-text";
 import { addDays, toUtc } from "../core/time/zone";
+import { INSTITUTIONS } from "./institutions";
 import { type PlannedProgramme, PROGRAMMES } from "./programmes";
 import { referenceSet } from "./reference-set";
 import { SHARED_PARTS } from "./rulebooks/shared";
@@ -148,6 +150,8 @@ export async function loadCatalogue(runtime: Runtime, anchor: string): Promise<L
   const year = start.slice(0, 4);
   await must(runAct(runtime, loadReferenceSet, SYSTEM, referenceSet));
   await must(runAct(runtime, saveCycle, SYSTEM, { key: year, title: { en: `Entry ${year}`, fr: `Rentrée ${year}` } }));
+  for (const place of INSTITUTIONS)
+    await must(runAct(runtime, saveInstitution, SYSTEM, { institutionId: null, version: null, institution: place }));
   for (const procedure of PROCEDURES) await must(runAct(runtime, saveProcedure, SYSTEM, procedure));
   for (const part of SHARED_PARTS) await must(runAct(runtime, savePart, SYSTEM, { ...part, edit: null }));
   const rounds: Record<string, string> = {};

@@ -131,6 +131,7 @@ export const en = {
   "form.notNow": "This section does not concern you at present.",
   "form.score": "{part} ({min} to {max})",
   "form.nothing": "no answer",
+  "form.notInRegister": "Not in our list. Write the name as it is; we add it.",
 
   "gap.missing": "{field} is missing",
   "gap.wrong": "{field} is not right yet",

@@ -49,6 +49,9 @@ export const fillingEn = {
   "mail.rulebook-changed.subject": "No. {number}: what {programme} asks for has changed",
   "mail.rulebook-changed.body":
     "Your application follows the new version. What was added (+), taken out (−) or changed (·):\n\n{changes}\n\nWhat you typed is kept. See what it means for you:\n\n{link}",
+  "mail.choice-moved.subject": "No. {number}: your choice of {programme} was changed",
+  "mail.choice-moved.body":
+    "The admissions office changed what you chose with {programme}.\n\nWhy: {text}\n\nYour application says what it is now, and whether anything is asked of you:\n\n{link}",
   "mail.rulebook-moved.subject": "No. {number}: your application follows newer rules",
   "mail.rulebook-moved.body":
     "The office has moved your application for {programme} to the newer version of its rules. Reason: {text}\n\nWhat was added (+), taken out (−) or changed (·):\n\n{changes}\n\n{link}",
@@ -112,6 +115,9 @@ export const fillingFr: Readonly<Record<keyof typeof fillingEn, string>> = {
   "mail.rulebook-changed.subject": "No {number} : ce que demande {programme} a changé",
   "mail.rulebook-changed.body":
     "Votre candidature suit la nouvelle version. Ce qui est ajouté (+), retiré (−) ou modifié (·) :\n\n{changes}\n\nCe que vous avez écrit est conservé. Voyez ce que cela change pour vous :\n\n{link}",
+  "mail.choice-moved.subject": "No {number} : votre choix {programme} a été modifié",
+  "mail.choice-moved.body":
+    "Le bureau des admissions a modifié ce que vous aviez choisi pour {programme}.\n\nPourquoi : {text}\n\nVotre candidature dit ce qu’il en est maintenant, et si quelque chose vous est demandé :\n\n{link}",
   "mail.rulebook-moved.subject": "No {number} : votre candidature suit des règles plus récentes",
   "mail.rulebook-moved.body":
     "Le bureau a placé votre candidature pour {programme} sous la version plus récente de ses règles. Motif : {text}\n\nCe qui est ajouté (+), retiré (−) ou modifié (·) :\n\n{changes}\n\n{link}",

@@ -129,6 +129,7 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "form.notNow": "Cette partie ne vous concerne pas pour le moment.",
   "form.score": "{part} ({min} à {max})",
   "form.nothing": "pas de réponse",
+  "form.notInRegister": "Pas dans notre liste. Écrivez le nom tel quel ; nous l’ajoutons.",
   "gap.missing": "{field} : manque",
   "gap.wrong": "{field} : pas encore juste",
   "gap.too-few": "{section} : il manque une entrée",

@@ -160,6 +160,7 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "change-choice": "changed a choice",
   "arrange-choices": "put the choices in order",
   "extend-choice": "gave more time",
+  "move-choice": "changed the track, campus or mode of a choice",
   "move-to-rulebook": "moved a choice to the newest rulebook",
   "confirm-values": "confirmed values",
   "excuse-requirement": "excused",

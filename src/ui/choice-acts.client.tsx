@@ -2,14 +2,16 @@
 
 import { useState } from "react";
 import { formatZone } from "../text/format";
+import type { ChoiceOffer } from "../views/choice-offer";
 import { wallTime } from "./plans/drafts";
-import { MomentField } from "./plans/fields.client";
+import { MomentField, PickField } from "./plans/fields.client";
 import { WithReason } from "./with-reason.client";
 
 /** What the office may do with one choice; null when it was done, else the sentence that says why not. */
 export interface ChoiceActs {
   readonly extend: (choice: string, local: string, reason: string) => Promise<string | null>;
   readonly move: (choice: string, reason: string) => Promise<string | null>;
+  readonly place: (choice: string, options: ChoiceOffer["now"], reason: string) => Promise<string | null>;
 }
 
 /** Gives one person more time for one choice. */
@@ -37,6 +39,50 @@ export function ExtendForm({
       act={(reason) => extend(choice, until, reason)}
     >
       <MomentField label={`Closes (${formatZone(zone)})`} time value={until} onChange={setUntil} />
+    </WithReason>
+  );
+}
+
+const OPTIONS = [
+  ["track", "tracks", "Track"],
+  ["campus", "campuses", "Campus"],
+  ["mode", "modes", "Mode"],
+] as const;
+
+/** Puts a submitted choice on another track, campus or mode that its start offers; nothing where there is no other. */
+export function PlaceForm({
+  choice,
+  name,
+  offered,
+  place,
+}: {
+  choice: string;
+  name: string;
+  offered: ChoiceOffer;
+  place: ChoiceActs["place"];
+}) {
+  const [now, setNow] = useState(offered.now);
+  const open = OPTIONS.filter(([, list]) => offered[list].length > 1);
+  if (open.length === 0) return null;
+  const words = open.map(([, , label]) => label.toLowerCase());
+  return (
+    <WithReason
+      open={`Change ${words.join(" or ")}`}
+      does="Change it"
+      label="Why it changes"
+      consequence={`The choice is judged as what it is then: what that asks for is missing until it comes, and its rules count. A mail tells ${name}, and why.`}
+      ready={OPTIONS.some(([option]) => now[option] !== offered.now[option])}
+      act={(reason) => place(choice, now, reason)}
+    >
+      {open.map(([option, list, label]) => (
+        <PickField
+          key={option}
+          label={label}
+          value={now[option]}
+          options={offered[list].map((o) => ({ value: o.key, label: o.title }))}
+          onChange={(value) => setNow((all) => ({ ...all, [option]: value }))}
+        />
+      ))}
     </WithReason>
   );
 }

@@ -101,6 +101,15 @@ export function Evidence({ data, requirement }: { data: FileData; requirement: R
       {shown.marks.length > 0 ? (
         <p className="notice">{shown.marks.map((m) => m.replace(/_/gu, " ")).join(", ")}</p>
       ) : null}
+      {shown.twice.length > 0 ? (
+        <p className="notice">
+          The same document was sent for{" "}
+          {shown.twice
+            .map((key) => data.assessment.requirements.find((r) => r.key === key)?.title.en ?? key)
+            .join(", ")}
+          , too.
+        </p>
+      ) : null}
       {shown.alsoIn.length > 0 ? (
         <p className="notice">The same document stands in file {shown.alsoIn.join(", ")}.</p>
       ) : null}

@@ -76,12 +76,27 @@ function onceIn(section: FormSection, values: FieldContext["values"], field: Fie
   };
 }
 
-function fieldProps(
-  { section, locale, office, values, left, states, set, leave }: FieldContext,
-  entry: string,
-  field: Field,
-  id: string,
-) {
+/** The country beside an institution, and what the register proposes for the fields around it: only what is empty is filled. */
+function besideInstitution({ section, values, set, leave }: FieldContext, entry: string) {
+  const placeOf = (field: string) => ({ scope: section.scope, section: section.key, entry, field });
+  const readField = (field: string) => values[placeKey(placeOf(field))] ?? null;
+  const country = readField("country");
+  return {
+    country: typeof country === "string" ? country : null,
+    onProposal: (proposal: Readonly<Record<string, Json>>) => {
+      for (const { key } of section.fields) {
+        const proposed = proposal[key];
+        const now = readField(key);
+        if (proposed === undefined || (now !== null && now !== "")) continue;
+        set(placeOf(key), proposed);
+        leave(placeOf(key), proposed);
+      }
+    },
+  };
+}
+
+function fieldProps(context: FieldContext, entry: string, field: Field, id: string) {
+  const { section, locale, office, values, left, states, set, leave } = context;
   const place = { scope: section.scope, section: section.key, entry, field: field.key };
   const key = placeKey(place);
   const state = states[key] ?? {};
@@ -121,6 +136,7 @@ function fieldProps(
       describedBy: [field.help ? `${id}-help` : "", wrong ? `${id}-wrong` : ""].filter(Boolean).join(" ") || undefined,
       onChange: (value: Json) => set(place, value),
       onLeave: (value: Json) => leave(place, value),
+      ...(field.kind === "institution" ? besideInstitution(context, entry) : {}),
     },
   };
 }

@@ -11,6 +11,7 @@ import { reopenable } from "../core/sections/reopening";
 import { AnswerIndex } from "../core/sections/typed-facts";
 import type { LocalText } from "../core/text/local-text";
 import { type LoadedFile, loadFile } from "../db/load-file";
+import { type ChoiceOffer, choiceOffer, type PlannedChoice } from "./choice-offer";
 import { officeNow } from "./office-now";
 import { fileInScope, programmesOf, scopeParameter } from "./scope";
 import { defineView, type ViewContext } from "./view";
@@ -48,6 +49,8 @@ export interface FileDocument {
   readonly proof: string;
   /** Other files that hold the same bytes. */
   readonly alsoIn: readonly string[];
+  /** The requirements of this file under which the same document stands, too. */
+  readonly twice: readonly string[];
 }
 
 export interface FileReference {
@@ -92,6 +95,8 @@ export interface FileData {
     readonly campus: string | null;
     readonly mode: string | null;
     readonly track: LocalText | null;
+    /** What else it could be, by key: what the start offers. */
+    readonly offered: ChoiceOffer;
     readonly extendedTo: string | null;
     readonly submittedAt: string | null;
     readonly withdrawnAt: string | null;
@@ -182,7 +187,7 @@ interface Extras {
   name: string;
   email: string;
   officer: FileData["officer"];
-  choices: FileData["choices"];
+  choices: (Omit<FileData["choices"][number], "offered"> & PlannedChoice)[];
   reopenings: FileReopening[];
   request: FileData["request"];
   documents: FileDocument[];
@@ -202,8 +207,9 @@ const EXTRAS = `select n.name as name, p.email,
     `json_build_object('id', x.id, 'code', x.code, 'title', x.title, 'award', x.award, 'start', x.starts_on, 'round', x.round, 'campus', x.campus, 'mode', x.mode,
       'track', (select t->'title' from jsonb_array_elements(x.tracks) t where t->>'key' = x.track), 'extendedTo', x.extended_to, 'submittedAt', x.submitted_at, 'withdrawnAt', x.withdrawn_at,
       'rulebook', json_build_object('id', x.rulebook_id, 'version', x.version),
+      'plan', json_build_object('campuses', x.campuses, 'modes', x.modes, 'tracks', x.tracks, 'options', x.options, 'track', x.track),
       'newest', (select json_build_object('id', n.id, 'version', n.version) from rulebook n where n.intake_id = x.intake_id and n.status = 'published'), 'decision', x.decision)`,
-    `select c.id, g.code, g.title, g.award, g.tracks, i.starts_on, r.key as round, c.campus, c.mode, c.track, c.extended_to, c.submitted_at, c.withdrawn_at, c.rulebook_id, c.intake_id, b.version, (select json_build_object('kind', d.kind, 'reason', d.reason, 'conditions', d.conditions,
+    `select c.id, g.code, g.title, g.award, g.tracks, g.campuses, g.modes, i.options, i.starts_on, r.key as round, c.campus, c.mode, c.track, c.extended_to, c.submitted_at, c.withdrawn_at, c.rulebook_id, c.intake_id, b.version, (select json_build_object('kind', d.kind, 'reason', d.reason, 'conditions', d.conditions,
        'preparedBy', (select name from person where id = d.prepared_by_id), 'preparedById', d.prepared_by_id, 'preparedAt', d.prepared_at, 'releasedBy', (select name from person where id = d.released_by_id),
        'releasedAt', d.released_at, 'answerBy', d.answer_by, 'answer', d.answer) from decision d where d.choice_id = c.id) as decision
      from choice c join intake i on i.id = c.intake_id join programme g on g.id = i.programme_id join round r on r.id = c.round_id join rulebook b on b.id = c.rulebook_id
@@ -217,8 +223,10 @@ const EXTRAS = `select n.name as name, p.email,
    where q.application_id = a.id and q.answered_at is null) as request,
   ${rowsOf(
     `json_build_object('evidenceId', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'uploadId', x.upload_id, 'name', x.name, 'pages', x.pages, 'mediaType', x.media_type, 'marks', x.marks,
-      'suppliedAt', x.supplied_at, 'replacedAt', x.replaced_at, 'judgement', x.judgement, 'reason', x.reason, 'proof', x.proof, 'alsoIn', x.also)`,
-    `select e.*, u.name, u.pages, u.marks, c.media_type, coalesce((select array_agg(distinct f.number) from upload y join application f on f.id = y.application_id where y.sha256 = u.sha256 and y.application_id <> a.id), '{}') as also
+      'suppliedAt', x.supplied_at, 'replacedAt', x.replaced_at, 'judgement', x.judgement, 'reason', x.reason, 'proof', x.proof, 'alsoIn', x.also, 'twice', x.twice)`,
+    `select e.*, u.name, u.pages, u.marks, c.media_type, coalesce((select array_agg(distinct f.number) from upload y join application f on f.id = y.application_id where y.sha256 = u.sha256 and y.application_id <> a.id), '{}') as also,
+       coalesce((select array_agg(distinct t.requirement) from evidence t join upload y on y.id = t.upload_id where t.application_id = a.id and y.sha256 = u.sha256
+         and t.id <> e.id and t.replaced_at is null), '{}') as twice
      from evidence e join upload u on u.id = e.upload_id join content c on c.sha256 = u.sha256 where e.application_id = a.id order by e.supplied_at`,
   )} as documents,
   ${rowsOf(
@@ -339,7 +347,11 @@ async function readFile(ctx: ViewContext, id: string): Promise<FileData | null> 
   const campusOf = (key: string | null) => office.set.campuses.find((c) => c.key === key)?.title.en ?? key;
   return {
     ...extras,
-    choices: extras.choices.map((c) => ({ ...c, campus: campusOf(c.campus) })),
+    choices: extras.choices.map(({ plan, ...c }) => ({
+      ...c,
+      campus: campusOf(c.campus),
+      offered: choiceOffer(plan, c, (key) => campusOf(key) ?? key),
+    })),
     id,
     number: loaded.facts.application.number,
     now: ctx.now.toISOString(),

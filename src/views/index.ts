@@ -3,6 +3,7 @@ import { document } from "./document";
 import { file } from "./file";
 import { finder } from "./finder";
 import { formPreview } from "./form-preview";
+import { institutionPage, institutionSuggestions, institutions } from "./institutions";
 import { linkPurpose } from "./link-purpose";
 import { myMessages, tray } from "./messages";
 import { myApplication } from "./my-application";
@@ -27,6 +28,9 @@ export const VIEWS = {
   file,
   finder,
   formPreview,
+  institutionPage,
+  institutions,
+  institutionSuggestions,
   linkPurpose,
   myApplication,
   myApplications,

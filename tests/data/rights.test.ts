@@ -10,6 +10,7 @@ import type { Actor } from "../../src/core/rights/actor";
 import { fillForm, supply } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { certificate, passport } from "../../src/demo/documents";
+import { INSTITUTIONS } from "../../src/demo/institutions";
 import { someone } from "../../src/demo/people";
 import { PROGRAMMES } from "../../src/demo/programmes";
 import { referenceSet } from "../../src/demo/reference-set";
@@ -17,149 +18,8 @@ import { mes } from "../../src/demo/rulebooks/mes";
 import { SHARED_PARTS } from "../../src/demo/rulebooks/shared";
 import { VIEWS } from "../../src/views";
 import { readView, type View } from "../../src/views/view";
+import { MAY, ROLES, type RoleName, SEES } from "../support/rights";
 import { makePerson, must, openWorld, SYSTEM, VISITOR, type World } from "../support/world";
-
-const ROLES = [
-  "visitor",
-  "system",
-  "owner",
-  "other applicant",
-  "officer",
-  "officer elsewhere",
-  "lead officer",
-  "finance",
-  "assessor",
-  "administrator",
-  "referee",
-] as const;
-type RoleName = (typeof ROLES)[number];
-
-const OWNER: readonly RoleName[] = ["owner"];
-const OFFICERS: readonly RoleName[] = ["officer", "lead officer"];
-const ONLY_SYSTEM: readonly RoleName[] = ["system"];
-const PEOPLE: readonly RoleName[] = [
-  "owner",
-  "other applicant",
-  "officer",
-  "officer elsewhere",
-  "lead officer",
-  "finance",
-  "assessor",
-  "administrator",
-];
-const PLANNERS: readonly RoleName[] = ["system", "lead officer", "administrator"];
-const DRAFTERS: readonly RoleName[] = ["system", "officer", "officer elsewhere", "lead officer", "administrator"];
-
-/** Who may do what: the outcome of every act for every role. */
-const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
-  acceptEvidence: OFFICERS,
-  acceptLink: ["visitor"],
-  addRound: PLANNERS,
-  announceOpenings: ONLY_SYSTEM,
-  forgetInterest: ["visitor", ...PEOPLE],
-  noteInterest: ["visitor", ...PEOPLE],
-  answerDecision: OWNER,
-  arrangeChoices: OWNER,
-  askApplicant: OFFICERS,
-  settleAsk: OFFICERS,
-  askPreview: DRAFTERS,
-  beginGuess: ONLY_SYSTEM,
-  changeChoice: OWNER,
-  changeRole: ["system", "administrator"],
-  changeRound: PLANNERS,
-  chooseLanguage: PEOPLE,
-  claimMessage: ONLY_SYSTEM,
-  closeRound: PLANNERS,
-  confirmValues: OFFICERS,
-  copyCycle: PLANNERS,
-  declineReference: ["referee"],
-  draftRulebook: DRAFTERS,
-  dropDecision: OFFICERS,
-  dropRulebook: DRAFTERS,
-  savePart: DRAFTERS,
-  shareElement: DRAFTERS,
-  dropPart: DRAFTERS,
-  editRulebook: DRAFTERS,
-  excuseRequirement: OFFICERS,
-  extendChoice: OFFICERS,
-  forgetGuess: ONLY_SYSTEM,
-  giveReference: ["referee"],
-  keepTrayMail: ONLY_SYSTEM,
-  loadReferenceSet: PLANNERS,
-  askReferencePreview: PLANNERS,
-  draftReferenceSet: PLANNERS,
-  dropReferenceDraft: PLANNERS,
-  editReferenceSet: PLANNERS,
-  publishReferenceSet: PLANNERS,
-  makeStaff: ["system", "administrator"],
-  openAccount: ONLY_SYSTEM,
-  openReference: ["referee"],
-  moveToRulebook: ["lead officer"],
-  prepareDecision: OFFICERS,
-  publishDraft: PLANNERS,
-  publishRulebook: PLANNERS,
-  reassessFiles: ONLY_SYSTEM,
-  recordPayment: ONLY_SYSTEM,
-  releaseDecision: ["lead officer"],
-  releaseStuckMessages: ONLY_SYSTEM,
-  remindDrafts: ONLY_SYSTEM,
-  removeDocument: OWNER,
-  reopenRound: PLANNERS,
-  reportMessage: ONLY_SYSTEM,
-  reportPreview: ONLY_SYSTEM,
-  requestReference: OWNER,
-  refuseCorrection: OFFICERS,
-  requestCorrection: OWNER,
-  reopenSections: OFFICERS,
-  sendCorrections: OWNER,
-  readCorrections: OFFICERS,
-  endReopening: OFFICERS,
-  returnEvidence: OFFICERS,
-  saveAnswers: OWNER,
-  saveCycle: PLANNERS,
-  saveIntake: PLANNERS,
-  saveProcedure: PLANNERS,
-  saveProgramme: PLANNERS,
-  sendLink: ONLY_SYSTEM,
-  startApplication: ["owner", "other applicant"],
-  startPayment: OWNER,
-  storeTemplate: DRAFTERS,
-  submitApplication: OWNER,
-  takeFile: OFFICERS,
-  tellAlreadyHasAccount: ONLY_SYSTEM,
-  tieAccount: ONLY_SYSTEM,
-  undoJudgement: OFFICERS,
-  uploadDocument: OWNER,
-  withdraw: OWNER,
-  withdrawReference: OWNER,
-};
-
-/** Who sees what of the owner's file, or of a page that is not public. */
-const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
-  applyOffer: PEOPLE,
-  document: ["owner", "officer", "lead officer"],
-  file: OFFICERS,
-  finder: ROLES,
-  formPreview: ["officer", "officer elsewhere", "lead officer", "administrator"],
-  linkPurpose: [],
-  myApplication: OWNER,
-  myApplications: PEOPLE,
-  myMessages: PEOPLE,
-  nextCycle: ["lead officer", "administrator"],
-  peek: OFFICERS,
-  plans: ["officer", "officer elsewhere", "lead officer", "administrator"],
-  referencePage: ["referee"],
-  rulebookPage: ["officer", "officer elsewhere", "lead officer", "administrator"],
-  rulebooks: ["officer", "officer elsewhere", "lead officer", "administrator"],
-  standards: ["officer", "officer elsewhere", "lead officer", "administrator"],
-  selfCheck: ROLES,
-  sharedParts: ["officer", "officer elsewhere", "lead officer", "administrator"],
-  staff: ["administrator"],
-  submissions: ["owner", "officer", "lead officer"],
-  template: ROLES,
-  tray: ONLY_SYSTEM,
-  turns: ["officer", "officer elsewhere", "lead officer"],
-};
 
 /** A runtime in which every act is judged and tried for real, and then taken back. */
 function dry(runtime: Runtime): Runtime {
@@ -231,6 +91,12 @@ describe("rights", () => {
     const bytes = await certificate(profile, world.runtime.now());
     const file = { name: "a.pdf", bytes, mediaType: "application/pdf", pages: 1, marks: [] };
     const intakeId = await one("select id from intake");
+    const institutionId = await one("select id from institution order by name");
+    const [newPlace] = INSTITUTIONS.map((i) => ({ ...i, name: "Strand College", otherNames: [] }));
+    await world.runtime.pool.query(
+      "insert into institution_name (institution_id, name, folded, country, kind) values ($1, 'Sound U', 'sound u', 'SR', 'written')",
+      [institutionId],
+    );
     const otherIntakeId = await one(`select id from intake where id <> '${intakeId}'`);
     const { rulebookId: draftId } = await must(world, ACTS.draftRulebook, SYSTEM, { intakeId, from: null });
     inputs = {
@@ -288,6 +154,14 @@ describe("rights", () => {
       excuseRequirement: { ...place, reason: "test" },
       forgetGuess: { guessIds: [] },
       giveReference: { answers: { known: "Long", rating: "good", text: "A reference that is long enough." } },
+      linkInstitution: { institutionId, written: "Halden Sound Uni", country: "SR" },
+      mergeInstitutions: {
+        keepId: institutionId,
+        doubleId: await one("select id from institution order by name desc"),
+      },
+      moveChoice: { applicationId, choiceId, campus: "vell", mode: null, track: null, reason: "test" },
+      saveInstitution: { institutionId: null, version: null, institution: newPlace },
+      unlinkInstitution: { nameId: await one("select id from institution_name where kind = 'written'") },
       keepTrayMail: { messageId: randomUUID(), toAddress: "a@b.example", subject: "x", body: "x" },
       loadReferenceSet: referenceSet,
       askReferencePreview: {},
@@ -341,6 +215,9 @@ describe("rights", () => {
       applyOffer: { roundId },
       rulebookPage: { rulebookId: draftId },
       rulebooks: {},
+      institutionPage: { institutionId },
+      institutions: {},
+      institutionSuggestions: { typed: "Halden Sound" },
       standards: {},
       selfCheck: { code: "MES" },
       document: { uploadId },

@@ -21,6 +21,7 @@ export default async function OfficeLayout({ children }: { children: ReactNode }
     ? [
         { href: "/office/programmes", word: "Programmes" },
         { href: "/office/standards", word: "Standards" },
+        { href: "/office/institutions", word: "Institutions" },
       ]
     : [];
   return (

@@ -3,6 +3,7 @@ export * from "./auth";
 export * from "./catalogue";
 export * from "./content";
 export * from "./evidence";
+export * from "./institutions";
 export * from "./money";
 export * from "./people";
 export * from "./record";

@@ -21,4 +21,8 @@ export interface FieldInputProps {
   readonly describedBy: string | undefined;
   readonly onChange: (value: Json) => void;
   readonly onLeave: (value: Json) => void;
+  /** The country that stands beside an institution, if any. */
+  readonly country?: string | null;
+  /** Fills what is still empty beside this field: values by the key of a field. */
+  readonly onProposal?: (proposal: Readonly<Record<string, Json>>) => void;
 }

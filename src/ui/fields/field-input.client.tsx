@@ -6,6 +6,7 @@ import { countryOptions, languageOptions } from "../../text/code-lists";
 import { say } from "../../text/say";
 import { DateInput } from "./date-input.client";
 import type { FieldInputProps } from "./field-input-props";
+import { InstitutionInput } from "./institution-input.client";
 import { AddressInput, LinksInput, RankedInput, SeveralInput, StatementInput } from "./special-inputs.client";
 
 function optionsOf({ field, office, locale, named }: Pick<FieldInputProps, "field" | "office" | "locale" | "named">) {
@@ -188,9 +189,10 @@ export function FieldInput(props: FieldInputProps) {
           onBlur={() => onLeave(text.trim())}
         />
       );
+    case "institution":
+      return <InstitutionInput {...props} />;
     case "text":
     case "name":
-    case "institution":
       return <Input {...shared} onChange={(e) => onChange(e.target.value)} />;
   }
 }

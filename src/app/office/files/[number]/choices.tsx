@@ -2,7 +2,7 @@ import Link from "next/link";
 import type { ChoiceResult } from "../../../../core/assessment/result";
 import { formatDate, formatMoment, formatZone } from "../../../../text/format";
 import { REASON_WORDS } from "../../../../text/office";
-import { type ChoiceActs, ExtendForm, MoveForm } from "../../../../ui/choice-acts.client";
+import { type ChoiceActs, ExtendForm, MoveForm, PlaceForm } from "../../../../ui/choice-acts.client";
 import type { FileData } from "../../../../views/file";
 
 type Choice = FileData["choices"][number];
@@ -78,6 +78,14 @@ export function Choices({ data, lead, acts }: { data: FileData; lead: boolean; a
             </h2>
             <Facts data={data} choice={choice} result={result} />
             <Rulebook data={data} choice={choice} lead={lead} acts={acts} />
+            {choice.submittedAt && !choice.withdrawnAt && !choice.decision ? (
+              <PlaceForm
+                choice={choice.id}
+                name={data.name || "the applicant"}
+                offered={choice.offered}
+                place={acts.place}
+              />
+            ) : null}
             {choice.submittedAt || choice.withdrawnAt ? null : (
               <ExtendForm
                 choice={choice.id}

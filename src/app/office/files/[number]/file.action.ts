@@ -4,6 +4,7 @@ import { revalidatePath } from "next/cache";
 import type { z } from "zod";
 import type { Act } from "../../../../acts/act";
 import { askApplicant, settleAsk } from "../../../../acts/asks";
+import { moveChoice } from "../../../../acts/change-choices";
 import { confirmValues } from "../../../../acts/confirm-values";
 import { refuseCorrection } from "../../../../acts/correction-requests";
 import { dropDecision, prepareDecision, releaseDecision } from "../../../../acts/decisions";
@@ -68,6 +69,13 @@ export const read = async (number: string, applicationId: string): Promise<Said>
   run(number, readCorrections, { applicationId });
 export const end = async (number: string, applicationId: string): Promise<Said> =>
   run(number, endReopening, { applicationId });
+export const place = async (
+  number: string,
+  applicationId: string,
+  choiceId: string,
+  options: { campus: string | null; mode: string | null; track: string | null },
+  reason: string,
+): Promise<Said> => run(number, moveChoice, { applicationId, choiceId, ...options, reason });
 export const move = async (number: string, applicationId: string, choiceId: string, reason: string): Promise<Said> =>
   run(number, moveToRulebook, { applicationId, choiceId, reason });
 

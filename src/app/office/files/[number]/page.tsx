@@ -42,6 +42,7 @@ export default async function FilePage({
           acts={{
             extend: actions.extend.bind(null, number, data.id),
             move: actions.move.bind(null, number, data.id),
+            place: actions.place.bind(null, number, data.id),
           }}
         />
       ) : null}

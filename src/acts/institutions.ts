@@ -1,0 +1,179 @@
+import { and, eq, inArray, ne, sql } from "drizzle-orm";
+import { z } from "zod";
+import { fold } from "../core/identity/fold";
+import { type InstitutionInput, institutionSchema } from "../core/institutions/institution";
+import { actorKey } from "../core/rights/actor";
+import { institution, institutionName } from "../db/schema";
+import { type ActContext, defineAct, done, type Outcome, refuse } from "./act";
+import { drafts } from "./rulebooks";
+
+type Kept = Omit<InstitutionInput, "otherNames">;
+
+/** Its names as rows; one that stands twice once folded is kept once. */
+function nameRows(id: string, { name, otherNames, country }: InstitutionInput) {
+  const rows = new Map<
+    string,
+    { institutionId: string; name: string; folded: string; country: string; kind: string }
+  >();
+  for (const [i, each] of [name, ...otherNames].entries()) {
+    const folded = fold(each);
+    if (folded !== "" && !rows.has(folded))
+      rows.set(folded, { institutionId: id, name: each, folded, country, kind: i === 0 ? "own" : "other" });
+  }
+  return [...rows.values()];
+}
+
+/** A name leads to one institution of a country. Which other one has it already, if any. */
+async function takenBy(ctx: ActContext, id: string | null, input: InstitutionInput): Promise<string | null> {
+  const folded = nameRows("", input).map((r) => r.folded);
+  const [taken] = await ctx.db
+    .select({ name: institution.name })
+    .from(institutionName)
+    .innerJoin(institution, eq(institution.id, institutionName.institutionId))
+    .where(
+      and(
+        eq(institutionName.country, input.country),
+        inArray(institutionName.folded, folded),
+        id === null ? sql`true` : ne(institutionName.institutionId, id),
+      ),
+    );
+  return taken?.name ?? null;
+}
+
+const rowOf = (
+  ctx: ActContext,
+  { otherNames: _, ...kept }: InstitutionInput,
+): Kept & { changedAt: Date; changedBy: string } => ({
+  ...kept,
+  changedAt: ctx.now,
+  changedBy: actorKey(ctx.actor),
+});
+
+async function change(
+  ctx: ActContext,
+  id: string,
+  version: number,
+  input: InstitutionInput,
+): Promise<Outcome<{ institutionId: string; version: number }>> {
+  const changed = await ctx.db
+    .update(institution)
+    .set({ ...rowOf(ctx, input), version: sql`${institution.version} + 1` })
+    .where(and(eq(institution.id, id), eq(institution.version, version)))
+    .returning({ version: institution.version });
+  if (!changed[0]) return refuse("changed-meanwhile");
+  // What applicants wrote and somebody linked goes on leading here, in the country in which the institution is now.
+  await ctx.db
+    .delete(institutionName)
+    .where(and(eq(institutionName.institutionId, id), ne(institutionName.kind, "written")));
+  const rows = nameRows(id, input);
+  await ctx.db.delete(institutionName).where(
+    and(
+      eq(institutionName.institutionId, id),
+      inArray(
+        institutionName.folded,
+        rows.map((r) => r.folded),
+      ),
+    ),
+  );
+  await ctx.db.insert(institutionName).values(rows);
+  return done({ institutionId: id, version: changed[0].version });
+}
+
+/** Adds an institution to the register (`institutionId` null), or changes one. */
+export const saveInstitution = defineAct({
+  name: "save-institution",
+  input: z.object({
+    institutionId: z.uuid().nullable(),
+    /** The version that the writer saw; null for a new one. */
+    version: z.int().nullable(),
+    institution: institutionSchema,
+  }),
+  may: drafts,
+  run: async (ctx, { institutionId, version, institution: input }) => {
+    const { set } = await ctx.office();
+    if (input.scales.some((key) => !set.scales.some((s) => s.key === key)))
+      return refuse("invalid-input", { fields: ["institution.scales"] });
+    const taken = await takenBy(ctx, institutionId, input);
+    if (taken !== null) return refuse("already-done", { name: taken });
+    if (institutionId === null) {
+      const [made] = await ctx.db.insert(institution).values(rowOf(ctx, input)).returning({ id: institution.id });
+      if (!made) throw new Error("the institution was not written");
+      await ctx.db.insert(institutionName).values(nameRows(made.id, input));
+      await ctx.emit("save-institution", null, { institution: made.id, name: input.name });
+      return done({ institutionId: made.id, version: 1 });
+    }
+    const outcome = await change(ctx, institutionId, version ?? 0, input);
+    if (outcome.ok) await ctx.emit("save-institution", null, { institution: institutionId, name: input.name });
+    return outcome;
+  },
+});
+
+/** Lets what applicants wrote lead to an institution of the register: every file that says it follows at once. */
+export const linkInstitution = defineAct({
+  name: "link-institution",
+  input: z.object({ institutionId: z.uuid(), written: z.string().trim().min(1).max(300), country: z.string().max(2) }),
+  may: drafts,
+  run: async (ctx, { institutionId, written, country }) => {
+    const [known] = await ctx.db.select().from(institution).where(eq(institution.id, institutionId));
+    const folded = fold(written);
+    if (!known || folded === "") return refuse("not-found");
+    const linked = await ctx.db
+      .insert(institutionName)
+      .values({ institutionId, name: written, folded, country: country || known.country, kind: "written" })
+      .onConflictDoNothing()
+      .returning({ id: institutionName.id });
+    if (!linked[0]) return refuse("already-done");
+    await ctx.emit("link-institution", null, { institution: institutionId, written });
+    return done(null);
+  },
+});
+
+/** Takes back that a written name leads to an institution. */
+export const unlinkInstitution = defineAct({
+  name: "unlink-institution",
+  input: z.object({ nameId: z.uuid() }),
+  may: drafts,
+  run: async (ctx, { nameId }) => {
+    const gone = await ctx.db
+      .delete(institutionName)
+      .where(and(eq(institutionName.id, nameId), eq(institutionName.kind, "written")))
+      .returning({ institutionId: institutionName.institutionId, name: institutionName.name });
+    if (!gone[0]) return refuse("not-found");
+    await ctx.emit("unlink-institution", null, { institution: gone[0].institutionId, written: gone[0].name });
+    return done(null);
+  },
+});
+
+/** One institution that stands twice becomes one: all names of the double lead to the one that is kept. */
+export const mergeInstitutions = defineAct({
+  name: "merge-institutions",
+  input: z.object({ keepId: z.uuid(), doubleId: z.uuid() }),
+  may: drafts,
+  run: async (ctx, { keepId, doubleId }) => {
+    if (keepId === doubleId) return refuse("invalid-input", { fields: ["doubleId"] });
+    const both = await ctx.db
+      .select({ id: institution.id, name: institution.name })
+      .from(institution)
+      .where(inArray(institution.id, [keepId, doubleId]))
+      .orderBy(institution.id)
+      .for("update");
+    if (both.length < 2) return refuse("not-found");
+    await ctx.db
+      .update(institutionName)
+      .set({
+        institutionId: keepId,
+        kind: sql`case when ${institutionName.kind} = 'written' then 'written' else 'other' end`,
+      })
+      .where(eq(institutionName.institutionId, doubleId));
+    await ctx.db.delete(institution).where(eq(institution.id, doubleId));
+    await ctx.db
+      .update(institution)
+      .set({ version: sql`${institution.version} + 1`, changedAt: ctx.now, changedBy: actorKey(ctx.actor) })
+      .where(eq(institution.id, keepId));
+    await ctx.emit("merge-institutions", null, {
+      institution: keepId,
+      double: both.find((b) => b.id === doubleId)?.name ?? "",
+    });
+    return done(null);
+  },
+});

@@ -1,0 +1,73 @@
+import Link from "next/link";
+import { notFound } from "next/navigation";
+import { webRuntime } from "../../../../runtime";
+import { ConfirmPress } from "../../../../ui/confirm-press.client";
+import { InstitutionForm } from "../../../../ui/institutions/institution-form.client";
+import { MergeForm } from "../../../../ui/institutions/merge-form.client";
+import { institutionPage } from "../../../../views/institutions";
+import { officeNow } from "../../../../views/office-now";
+import { requireStaff, see } from "../../../request";
+import { merge, storeInstitution, unlinkName } from "../institutions.action";
+
+/** One institution of the register: what is known of it, what leads to it, and the files that name it. */
+export default async function Institution({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params;
+  const person = await requireStaff(`/office/institutions/${id}`, ["officer", "lead officer", "administrator"]);
+  const page = await see(institutionPage, person.actor, { institutionId: id });
+  if (!page) notFound();
+  const { set } = await officeNow((await webRuntime()).pool);
+  const { version, written, files, others, changedAt: _, ...known } = page;
+  return (
+    <div className="office-sheet">
+      <p>
+        <Link href="/office/institutions">Institutions</Link>
+      </p>
+      <h1>{page.name}</h1>
+      <InstitutionForm
+        key={version}
+        known={known}
+        scales={set.scales.map((s) => ({ value: s.key, label: s.title.en }))}
+        mayChange
+        store={storeInstitution.bind(null, { id, version })}
+      />
+      {written.length > 0 ? (
+        <section className="plan-part">
+          <h2>
+            Written by applicants <span className="quiet">and leading here</span>
+          </h2>
+          <ul className="plain-list">
+            {written.map((w) => (
+              <li key={w.id}>
+                {w.name}{" "}
+                <ConfirmPress
+                  action={unlinkName.bind(null, w.id)}
+                  label="It is another"
+                  question={`“${w.name}” no longer leads to ${page.name}. It stands among the unknown names again.`}
+                  locale="en"
+                />
+              </li>
+            ))}
+          </ul>
+        </section>
+      ) : null}
+      <section className="plan-part">
+        <h2>Files that name it</h2>
+        {files.length === 0 ? <p className="quiet">None.</p> : null}
+        <ul className="plain-list">
+          {files.map((f) => (
+            <li key={`${f.number} ${f.wrote}`}>
+              <Link href={`/office/files/${f.number}`}>
+                <span className="figures">{f.number}</span> {f.name}
+              </Link>{" "}
+              <span className="quiet">{f.wrote === page.name ? "" : `wrote “${f.wrote}”`}</span>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section className="plan-part">
+        <h2>Stands twice?</h2>
+        <MergeForm name={page.name} others={others} merge={merge.bind(null, id)} />
+      </section>
+    </div>
+  );
+}

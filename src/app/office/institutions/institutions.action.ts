@@ -1,0 +1,52 @@
+"use server";
+
+import { revalidatePath } from "next/cache";
+import { redirect } from "next/navigation";
+import type { Outcome } from "../../../acts/act";
+import { linkInstitution, mergeInstitutions, saveInstitution, unlinkInstitution } from "../../../acts/institutions";
+import type { InstitutionInput } from "../../../core/institutions/institution";
+import { REFUSED_WORDS } from "../../../text/office";
+import { perform, requirePerson } from "../../request";
+
+const actor = async () => (await requirePerson("/office/institutions")).actor;
+
+function refused(outcome: Extract<Outcome<unknown>, { ok: false }>): string {
+  const name = outcome.details?.name;
+  if (outcome.reason === "already-done" && typeof name === "string")
+    return `One of these names leads to “${name}” already, in the same country. Make the two one, or take the name out.`;
+  return REFUSED_WORDS[outcome.reason] ?? outcome.reason;
+}
+
+export async function storeInstitution(
+  known: { readonly id: string; readonly version: number } | null,
+  institution: InstitutionInput,
+): Promise<string | null> {
+  const outcome = await perform(saveInstitution, await actor(), {
+    institutionId: known?.id ?? null,
+    version: known?.version ?? null,
+    institution,
+  });
+  if (!outcome.ok) return refused(outcome);
+  revalidatePath("/office/institutions", "layout");
+  if (known === null) redirect(`/office/institutions/${outcome.value.institutionId}`);
+  return null;
+}
+
+export async function linkName(institutionId: string, written: string, country: string): Promise<string | null> {
+  const outcome = await perform(linkInstitution, await actor(), { institutionId, written, country });
+  revalidatePath("/office/institutions", "layout");
+  if (!outcome.ok && outcome.reason === "already-done") return "A colleague has said already what this name is.";
+  return outcome.ok ? null : refused(outcome);
+}
+
+export async function unlinkName(nameId: string): Promise<string | null> {
+  const outcome = await perform(unlinkInstitution, await actor(), { nameId });
+  revalidatePath("/office/institutions", "layout");
+  return outcome.ok ? null : refused(outcome);
+}
+
+export async function merge(keepId: string, doubleId: string): Promise<string | null> {
+  const outcome = await perform(mergeInstitutions, await actor(), { keepId, doubleId });
+  revalidatePath("/office/institutions", "layout");
+  return outcome.ok ? null : refused(outcome);
+}

@@ -1,0 +1,88 @@
+import Link from "next/link";
+import { notFound } from "next/navigation";
+import { countryName } from "../../../text/format";
+import { UnknownNames } from "../../../ui/institutions/unknown-names.client";
+import { institutions } from "../../../views/institutions";
+import { requireStaff, see } from "../../request";
+import { linkName } from "./institutions.action";
+
+/** The register of institutions, and the names in files that it does not know yet. */
+export default async function Institutions({ searchParams }: { searchParams: Promise<{ words?: string }> }) {
+  const person = await requireStaff("/office/institutions", ["officer", "lead officer", "administrator"]);
+  const { words = "" } = await searchParams;
+  const [page, whole] = await Promise.all([
+    see(institutions, person.actor, { words }),
+    see(institutions, person.actor, {}),
+  ]);
+  if (!page || !whole) notFound();
+  return (
+    <div className="office-sheet wide">
+      <div className="sheet-head">
+        <h1>
+          Institutions <span className="quiet">{page.total} in the register</span>
+        </h1>
+        <span className="sheet-links">
+          <Link href="/office/institutions/new" className="office-press">
+            Add an institution
+          </Link>
+        </span>
+      </div>
+      {page.unknown.length > 0 ? (
+        <section className="plan-part">
+          <h2>
+            Not in the register yet{" "}
+            <span className="quiet">names that applicants wrote; once said, every file follows</span>
+          </h2>
+          <UnknownNames
+            names={page.unknown}
+            register={whole.found.map((i) => ({ value: i.id, label: `${i.name}, ${countryName("en", i.country)}` }))}
+            link={linkName}
+          />
+        </section>
+      ) : null}
+      <section className="plan-part">
+        <h2>The register</h2>
+        <form className="plan-line" action="/office/institutions">
+          <label htmlFor="words">Find by any name</label>
+          <input id="words" name="words" className="plain-input" defaultValue={words} />
+          <button type="submit" className="office-press">
+            Find
+          </button>
+          {words ? <Link href="/office/institutions">All of them</Link> : null}
+        </form>
+        {page.found.length === 0 ? (
+          <p className="empty">
+            {words
+              ? `Nothing in the register is like “${words}”.`
+              : "The register is empty. Add the first institution."}
+          </p>
+        ) : (
+          <table className="plain-table">
+            <thead>
+              <tr>
+                <th>Name</th>
+                <th>Country</th>
+                <th>Kind</th>
+                <th>Awards</th>
+                <th>Other names</th>
+              </tr>
+            </thead>
+            <tbody>
+              {page.found.map((i) => (
+                <tr key={i.id}>
+                  <td>
+                    <Link href={`/office/institutions/${i.id}`}>{i.name}</Link>
+                  </td>
+                  <td>{countryName("en", i.country)}</td>
+                  <td>{i.kind}</td>
+                  <td>{i.recognition}</td>
+                  <td className="quiet">{i.otherNames.join(", ")}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,134 @@
+"use client";
+
+import { Button, InputNumber } from "antd";
+import { useState, useTransition } from "react";
+import {
+  INSTITUTION_KINDS,
+  type InstitutionInput,
+  institutionSchema,
+  RECOGNITIONS,
+} from "../../core/institutions/institution";
+import { countryOptions, languageOptions } from "../../text/code-lists";
+import { PickField, PicksField, TextField } from "../plans/fields.client";
+import { type Said, SaidLine } from "../plans/said";
+import { Labelled } from "../rulebook/part-fields.client";
+
+const plain = (values: readonly string[]) => values.map((value) => ({ value, label: value }));
+
+const EXPECTED: Readonly<Record<string, string>> = {
+  name: "Write its name, at least two letters.",
+  otherNames: "Each name needs at least two letters.",
+  country: "Choose its country.",
+  creditsPerYear: "A number above 0, for example 60, or nothing.",
+};
+
+/** One institution of the register: adds it, or changes what is known of it. */
+export function InstitutionForm({
+  known,
+  scales,
+  mayChange,
+  store,
+}: {
+  known: InstitutionInput;
+  scales: readonly { readonly value: string; readonly label: string }[];
+  mayChange: boolean;
+  /** Null when it was kept, else the sentence that says why not. */
+  store: (input: InstitutionInput) => Promise<string | null>;
+}) {
+  const [draft, setDraft] = useState(known);
+  const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
+  const [said, setSaid] = useState<Said>(null);
+  const [busy, begin] = useTransition();
+  const set = (change: Partial<InstitutionInput>) => setDraft((all) => ({ ...all, ...change }));
+  const field = (path: string, label: string) => ({ label, wrong: wrong[path], disabled: !mayChange });
+  const save = () => {
+    const parsed = institutionSchema.safeParse(draft);
+    if (!parsed.success) {
+      setWrong(
+        Object.fromEntries(
+          parsed.error.issues.map((issue) => {
+            const path = String(issue.path[0]);
+            return [path, EXPECTED[path] ?? "Look at this again."];
+          }),
+        ),
+      );
+      setSaid({ text: "Not saved: look at the marked fields.", bad: true });
+      return;
+    }
+    setWrong({});
+    begin(async () => {
+      const refused = await store(parsed.data);
+      setSaid(refused ? { text: refused, bad: true } : { text: "Saved.", bad: false });
+    });
+  };
+  return (
+    <form
+      className="plan-form"
+      onSubmit={(e) => {
+        e.preventDefault();
+        save();
+      }}
+    >
+      <TextField {...field("name", "Name")} value={draft.name} onChange={(name) => set({ name })} />
+      <PicksField
+        {...field("otherNames", "Other and former names, in any script")}
+        free
+        options={[]}
+        value={draft.otherNames}
+        onChange={(otherNames) => set({ otherNames })}
+      />
+      <PickField
+        {...field("country", "Country")}
+        value={draft.country === "" ? null : draft.country}
+        options={countryOptions("en")}
+        onChange={(country) => set({ country })}
+      />
+      <PickField
+        {...field("kind", "Kind")}
+        value={draft.kind}
+        options={plain(INSTITUTION_KINDS)}
+        onChange={(kind) => set({ kind: INSTITUTION_KINDS.find((k) => k === kind) ?? "other" })}
+      />
+      <PicksField
+        {...field("languages", "Languages of teaching")}
+        value={draft.languages}
+        options={languageOptions("en")}
+        onChange={(languages) => set({ languages })}
+      />
+      <PicksField
+        {...field("scales", "Usual grade scales")}
+        value={draft.scales}
+        options={scales}
+        onChange={(chosen) => set({ scales: chosen })}
+      />
+      <Labelled label="Credits of one full-time year">
+        {(id) => (
+          <InputNumber
+            id={id}
+            min={0.1}
+            disabled={!mayChange}
+            value={draft.creditsPerYear}
+            onChange={(creditsPerYear) => set({ creditsPerYear })}
+          />
+        )}
+      </Labelled>
+      <PickField
+        {...field("recognition", "Its awards are")}
+        value={draft.recognition}
+        options={plain(RECOGNITIONS)}
+        onChange={(recognition) =>
+          set({ recognition: RECOGNITIONS.find((r) => r === recognition) ?? "to be looked into" })
+        }
+      />
+      <TextField {...field("note", "Note for colleagues")} long value={draft.note} onChange={(note) => set({ note })} />
+      {mayChange ? (
+        <div className="plan-wide presses">
+          <Button type="primary" htmlType="submit" loading={busy}>
+            Save the institution
+          </Button>
+          <SaidLine said={said} />
+        </div>
+      ) : null}
+    </form>
+  );
+}

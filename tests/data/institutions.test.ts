@@ -1,0 +1,149 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { runAct } from "../../src/acts/act";
+import { linkInstitution, mergeInstitutions, saveInstitution, unlinkInstitution } from "../../src/acts/institutions";
+import type { InstitutionInput } from "../../src/core/institutions/institution";
+import type { Actor } from "../../src/core/rights/actor";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { someone } from "../../src/demo/people";
+import { institutionPage, institutionSuggestions, institutions } from "../../src/views/institutions";
+import { readView } from "../../src/views/view";
+import { filledFile } from "../support/files";
+import { makePerson, must, openWorld, VISITOR, type World } from "../support/world";
+
+const PLACE: InstitutionInput = {
+  name: "Makran Coastal University",
+  otherNames: ["Makran College of the Coast"],
+  country: "PK",
+  kind: "university",
+  languages: ["en"],
+  scales: ["percent40"],
+  creditsPerYear: 36,
+  recognition: "recognised",
+  note: "",
+};
+
+/** The register of institutions: found by what people type, and followed by every file once an officer has said what a name means. */
+describe("the register of institutions", () => {
+  let world: World;
+  let officer: Actor;
+
+  beforeAll(async () => {
+    world = await openWorld("institutions");
+    const { roundId } = await loadCatalogue(world.runtime, "2026-11-25");
+    officer = await makePerson(world, "Officer", ["officer"]);
+    await filledFile(world, roundId);
+    const wrote = someone("Ana", "Wrote", { degree: { institution: "makran  coastal univ", country: "PK" } });
+    await filledFile(world, roundId, wrote);
+  });
+  afterAll(() => world.close());
+
+  const suggested = async (typed: string, country = "") =>
+    (await readView(world.runtime, institutionSuggestions, VISITOR, { typed, country }))?.map((s) => s.name) ?? [];
+  const register = async (words = "") => {
+    const seen = await readView(world.runtime, institutions, officer, { words });
+    if (!seen) throw new Error("the officer does not see the register");
+    return seen;
+  };
+  const reason = async (outcome: Promise<{ ok: boolean; reason?: string }>) => {
+    const done = await outcome;
+    return done.ok ? "ok" : done.reason;
+  };
+  const idOf = async (name: string) => (await register()).found.find((i) => i.name === name)?.id ?? "";
+
+  it.each([
+    ["the beginning", "university of hald", "University of Halden Sound"],
+    ["a typing error", "Universty of Haldn Sound", "University of Halden Sound"],
+    ["another order of words", "halden sound university", "University of Halden Sound"],
+    ["an accent left out", "skarvoy", "Skarvøy Maritime University"],
+    ["a former name", "Halden Sound Polytechnic", "University of Halden Sound"],
+    ["a name in another script", "函館海峡大学", "Hakodate Straits University"],
+    ["a part of the name", "seewinkel", "Hochschule Seewinkel"],
+  ])("finds an institution by %s", async (_, typed, name) => expect((await suggested(typed))[0]).toBe(name));
+
+  it("finds nothing for a letter, for nothing, and for what is not there", async () => {
+    expect([await suggested("u"), await suggested("  "), await suggested("zzyzx quorn")]).toEqual([[], [], []]);
+  });
+
+  it("proposes what is certain beside the name, and says by which other name it was found", async () => {
+    const [found] = (await readView(world.runtime, institutionSuggestions, VISITOR, { typed: "UGC Dakar" })) ?? [];
+    expect(found).toMatchObject({
+      name: "Université du Golfe clair",
+      by: "UGC Dakar",
+      proposal: { country: "SN", language: "fr", scale: "to20", creditsPerYear: "60" },
+    });
+    const [two] = (await readView(world.runtime, institutionSuggestions, VISITOR, { typed: "Skarvøy" })) ?? [];
+    expect(two?.proposal).toEqual({ country: "NO", scale: "down6", creditsPerYear: "60" });
+  });
+
+  it("lists what applicants wrote that it does not know, until an officer adds it", async () => {
+    expect((await register()).unknown).toMatchObject([
+      { name: "makran  coastal univ", country: "PK", files: 1, like: null },
+    ]);
+    await must(world, saveInstitution, officer, { institutionId: null, version: null, institution: PLACE });
+    const [unknown] = (await register()).unknown;
+    expect(unknown?.like?.name).toBe("Makran Coastal University");
+    const institutionId = await idOf("Makran Coastal University");
+    await must(world, linkInstitution, officer, { institutionId, written: "makran  coastal univ", country: "PK" });
+    expect((await register()).unknown).toEqual([]);
+    const page = await readView(world.runtime, institutionPage, officer, { institutionId });
+    expect(page?.written.map((w) => w.name)).toEqual(["makran  coastal univ"]);
+    expect(page?.files.map((f) => f.wrote)).toEqual(["makran  coastal univ"]);
+    expect(
+      await reason(
+        runAct(world.runtime, linkInstitution, officer, {
+          institutionId,
+          written: "MAKRAN coastal univ.",
+          country: "PK",
+        }),
+      ),
+    ).toBe("already-done");
+    await must(world, unlinkInstitution, officer, { nameId: page?.written[0]?.id ?? "" });
+    expect((await register()).unknown).toHaveLength(1);
+  });
+
+  it("keeps a name for one institution of a country, and tells the second of two writers", async () => {
+    const twice = { ...PLACE, name: "Makran Institute", otherNames: ["MAKRAN Coastal University"] };
+    const outcome = await runAct(world.runtime, saveInstitution, officer, {
+      institutionId: null,
+      version: null,
+      institution: twice,
+    });
+    expect(outcome).toMatchObject({
+      ok: false,
+      reason: "already-done",
+      details: { name: "Makran Coastal University" },
+    });
+    const abroad = { ...twice, country: "OM" };
+    await must(world, saveInstitution, officer, { institutionId: null, version: null, institution: abroad });
+    const institutionId = await idOf("Makran Coastal University");
+    const change = { institutionId, version: 1, institution: { ...PLACE, note: "Visited in 2024." } };
+    expect(await must(world, saveInstitution, officer, change)).toMatchObject({ version: 2 });
+    expect(await reason(runAct(world.runtime, saveInstitution, officer, change))).toBe("changed-meanwhile");
+    const unknownScale = { ...change, version: 2, institution: { ...PLACE, scales: ["to99"] } };
+    expect(await reason(runAct(world.runtime, saveInstitution, officer, unknownScale))).toBe("invalid-input");
+  });
+
+  it("makes two that are the same one, whose names all lead to it", async () => {
+    const double = { ...PLACE, name: "University of Makran", otherNames: ["Makran Uni"] };
+    const { institutionId: doubleId } = await must(world, saveInstitution, officer, {
+      institutionId: null,
+      version: null,
+      institution: double,
+    });
+    const keepId = await idOf("Makran Coastal University");
+    await must(world, linkInstitution, officer, {
+      institutionId: doubleId,
+      written: "makran  coastal univ",
+      country: "PK",
+    });
+    expect(await reason(runAct(world.runtime, mergeInstitutions, officer, { keepId, doubleId: keepId }))).toBe(
+      "invalid-input",
+    );
+    await must(world, mergeInstitutions, officer, { keepId, doubleId });
+    const page = await readView(world.runtime, institutionPage, officer, { institutionId: keepId });
+    expect(page?.otherNames).toEqual(["Makran College of the Coast", "Makran Uni", "University of Makran"]);
+    expect(page?.files).toHaveLength(1);
+    expect(await readView(world.runtime, institutionPage, officer, { institutionId: doubleId })).toBeNull();
+    expect((await suggested("makran uni", "PK"))[0]).toBe("Makran Coastal University");
+  });
+});
