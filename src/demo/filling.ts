@@ -126,7 +126,9 @@ function changeFor(gap: Gap, loaded: LoadedFile, profile: Profile, told: Told) {
     gap.code === "too-few" ? section.fields.find((f) => f.required) : section.fields.find((f) => f.key === gap.field);
   if (!field) throw new Error(`the demo's form has no ${key}.${gap.field}`);
   const entry = gap.code === "too-few" ? randomUUID() : gap.entry;
-  return at(entry, field.key, told[`${key}.${field.key}`] ?? answerTo(field, profile, loaded));
+  // The school that is answered stands in the register, in its country.
+  const schools = field.kind === "country" && section.fields.some((f) => f.kind === "institution");
+  return at(entry, field.key, told[`${key}.${field.key}`] ?? (schools ? "IE" : answerTo(field, profile, loaded)));
 }
 
 /** What the profile says, as far as this form asks for it. */

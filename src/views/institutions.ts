@@ -100,7 +100,7 @@ async function unknownNames(pool: pg.Pool): Promise<readonly UnknownName[]> {
   const unknown = written.filter((w) => !isKnown(w)).slice(0, MOST_UNKNOWN);
   const { rows } = await pool.query<{ typed: string; id: string; name: string }>(
     `select t.typed, f.id, f.name from unnest($1::text[]) t(typed) cross join lateral
-       (select i.id, i.name from institution_name n join institution i on i.id = n.institution_id where n.folded % t.typed
+       (select i.id, i.name from institution_name n join institution i on i.id = n.institution_id where n.folded % t.typed and similarity(n.folded, t.typed) >= 0.5
         order by similarity(n.folded, t.typed) desc limit 1) f`,
     [unknown.map((u) => fold(u.name))],
   );

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
-import { arrangeChoices, changeChoice } from "../../src/acts/change-choices";
+import { arrangeChoices, changeChoice, moveChoice } from "../../src/acts/change-choices";
 import { withdraw } from "../../src/acts/keep-files";
 import { saveAnswers } from "../../src/acts/save-answers";
 import { startApplication } from "../../src/acts/start-application";
@@ -11,7 +11,7 @@ import { myApplication } from "../../src/views/my-application";
 import { selfCheck } from "../../src/views/self-check";
 import { readView } from "../../src/views/view";
 import { anybody, lookAt, submittedFile } from "../support/files";
-import { must, openWorld, VISITOR, type World } from "../support/world";
+import { makePerson, must, openWorld, VISITOR, type World } from "../support/world";
 
 /** Choices of one application: their rules, their order, their options, and the form that they share. */
 describe("choices", () => {
@@ -165,5 +165,48 @@ describe("choices", () => {
     expect((await check([...school, ...marks("64", "60")]))[0]).toBe("not eligible");
     const { rows } = await world.runtime.pool.query("select 1 from answer where section = 'subjects'");
     expect(rows).toEqual([]);
+  });
+
+  it("are put on another track by the office, with a reason, until a decision is prepared", async () => {
+    const { applicationId, applicant, choiceId } = await submittedFile(world, round("MES 1"), "Mover");
+    const officer = await makePerson(world, "Officer", ["officer"]);
+    const move = (options: { campus?: string | null; mode?: string | null; track?: string | null }) =>
+      runAct(world.runtime, moveChoice, officer, {
+        applicationId,
+        choiceId,
+        campus: "merrow",
+        mode: "full time",
+        track: null,
+        reason: "As you asked by telephone.",
+        ...options,
+      });
+    const now = (await lookAt(world, applicationId)).loaded.facts.choices[0];
+    const as = { campus: now?.campus ?? null, mode: now?.mode ?? null, track: now?.track ?? null };
+    expect(await move(as)).toMatchObject({ reason: "already-done" });
+    expect(await move({ ...as, campus: "tarbrook" })).toMatchObject({ reason: "not-offered" });
+    expect(await move({ ...as, track: "one-year" })).toMatchObject({ reason: "not-offered" });
+    await world.runtime.pool.query("update programme set modes = '[\"full time\", \"part time\"]' where code = 'MES'");
+    world.later(1000);
+    expect(await move({ ...as, mode: "part time" })).toMatchObject({ ok: true });
+    expect((await lookAt(world, applicationId)).loaded.facts.choices[0]?.mode).toBe("part time");
+    const { rows } = await world.runtime.pool.query<{ template: string; text: string }>(
+      "select template, values->>'text' as text from message where application_id = $1 order by queued_at desc limit 1",
+      [applicationId],
+    );
+    expect(rows).toEqual([{ template: "choice-moved", text: "As you asked by telephone." }]);
+    const other = await fileWith("MES 1");
+    const draftChoice = (await lookAt(world, other.applicationId)).result.choices[0]?.id ?? "";
+    expect(
+      await runAct(world.runtime, moveChoice, officer, {
+        applicationId: other.applicationId,
+        choiceId: draftChoice,
+        ...as,
+        mode: "part time",
+        reason: "x",
+      }),
+    ).toMatchObject({ reason: "locked" });
+    expect(
+      await runAct(world.runtime, moveChoice, applicant, { applicationId, choiceId, ...as, reason: "x" }),
+    ).toMatchObject({ reason: "not-yours" });
   });
 });

@@ -57,7 +57,7 @@ export function InstitutionInput({
           label: (
             <span className="institution-hit">
               {s.name}{" "}
-              <span className="quiet">{[s.by, countryName(locale, s.country)].filter(Boolean).join(" · ")}</span>
+              <span className="quiet">{[countryName(locale, s.country), s.by].filter(Boolean).join(" · ")}</span>
             </span>
           ),
         })),

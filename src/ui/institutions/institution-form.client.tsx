@@ -70,13 +70,15 @@ export function InstitutionForm({
       }}
     >
       <TextField {...field("name", "Name")} value={draft.name} onChange={(name) => set({ name })} />
-      <PicksField
-        {...field("otherNames", "Other and former names, in any script")}
-        free
-        options={[]}
-        value={draft.otherNames}
-        onChange={(otherNames) => set({ otherNames })}
-      />
+      <div className="plan-wide">
+        <PicksField
+          {...field("otherNames", "Other and former names, in any script")}
+          free
+          options={[]}
+          value={draft.otherNames}
+          onChange={(otherNames) => set({ otherNames })}
+        />
+      </div>
       <PickField
         {...field("country", "Country")}
         value={draft.country === "" ? null : draft.country}

@@ -42,9 +42,9 @@ export default async function Institutions({ searchParams }: { searchParams: Pro
       ) : null}
       <section className="plan-part">
         <h2>The register</h2>
-        <form className="plan-line" action="/office/institutions">
+        <form className="register-search" action="/office/institutions">
           <label htmlFor="words">Find by any name</label>
-          <input id="words" name="words" className="plain-input" defaultValue={words} />
+          <input id="words" name="words" defaultValue={words} />
           <button type="submit" className="office-press">
             Find
           </button>

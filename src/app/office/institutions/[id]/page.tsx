@@ -18,7 +18,7 @@ export default async function Institution({ params }: { params: Promise<{ id: st
   const { set } = await officeNow((await webRuntime()).pool);
   const { version, written, files, others, changedAt: _, ...known } = page;
   return (
-    <div className="office-sheet">
+    <div className="office-sheet wide">
       <p>
         <Link href="/office/institutions">Institutions</Link>
       </p>
@@ -53,7 +53,7 @@ export default async function Institution({ params }: { params: Promise<{ id: st
       <section className="plan-part">
         <h2>Files that name it</h2>
         {files.length === 0 ? <p className="quiet">None.</p> : null}
-        <ul className="plain-list">
+        <ul className="plain-list in-columns">
           {files.map((f) => (
             <li key={`${f.number} ${f.wrote}`}>
               <Link href={`/office/files/${f.number}`}>

@@ -23,7 +23,9 @@ function CopiedTable({ title, table }: { title: string; table: NonNullable<Copie
             // biome-ignore lint/suspicious/noArrayIndexKey: lines of a list that only stands here to be read
             <tr key={i}>
               {row.map((value, column) => (
-                <td key={table.heads[column]}>{value}</td>
+                <td key={table.heads[column]} data-head={table.heads[column]}>
+                  {value}
+                </td>
               ))}
             </tr>
           ))}
