@@ -10,6 +10,7 @@ export const en = {
   "brand.line": "Intake for study programmes",
   "nav.programmes": "Programmes",
   "nav.mine": "My applications",
+  "app.contact": "Questions? Ask",
   "nav.messages": "Messages",
   "nav.signIn": "Sign in",
   "nav.signUp": "Open an account",

@@ -11,6 +11,7 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "brand.line": "L’admission aux programmes d’études",
   "nav.programmes": "Programmes",
   "nav.mine": "Mes candidatures",
+  "app.contact": "Des questions ? Demandez à",
   "nav.messages": "Messages",
   "nav.signIn": "Se connecter",
   "nav.signUp": "Ouvrir un compte",

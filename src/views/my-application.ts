@@ -92,6 +92,8 @@ export interface MyApplication {
     readonly code: string;
     readonly title: LocalText;
     readonly award: string;
+    /** Whom people may ask about the programme. */
+    readonly contact: ProgrammeInput["contact"];
     readonly start: string;
     readonly decision: MyDecision | null;
     readonly submittedAt: string | null;
@@ -194,7 +196,7 @@ const EXTRAS = `select
      'last', (select p.state from payment p where p.charge_id = c.id order by p.started_at desc limit 1))) from charge c where c.application_id = $1) as charges,
   (select json_agg(json_build_object('requirement', a.requirement, 'scope', a.scope, 'entry', a.entry, 'text', a.text, 'due', a.due) order by a.due) from ask a
    where a.application_id = $1 and a.answered_at is null) as asks,
-  (select json_agg(json_build_object('id', c.id, 'code', p.code, 'title', p.title, 'award', p.award, 'start', i.starts_on, 'submittedAt', c.submitted_at,
+  (select json_agg(json_build_object('id', c.id, 'code', p.code, 'title', p.title, 'award', p.award, 'contact', p.contact, 'start', i.starts_on, 'submittedAt', c.submitted_at,
      'withdrawn', c.withdrawn_at is not null, 'rank', c.rank, 'round', r.key, 'campus', c.campus, 'mode', c.mode, 'track', c.track, 'extendedTo', c.extended_to,
      'programme', json_build_object('campuses', p.campuses, 'modes', p.modes, 'tracks', p.tracks), 'options', i.options,
      'decision', (select json_build_object('kind', d.kind, 'reason', d.reason, 'conditions', d.conditions, 'answerBy', d.answer_by, 'answer', d.answer, 'answeredAt', d.answered_at, 'released', d.released_at is not null)

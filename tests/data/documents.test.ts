@@ -8,6 +8,7 @@ import { uploadDocument } from "../../src/acts/upload-document";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { document, documentBytes } from "../../src/views/document";
+import { file } from "../../src/views/file";
 import { readView } from "../../src/views/view";
 import { begunFile, filledFile, lookAt, submittedFile, type TestFile } from "../support/files";
 import { makePerson, must, openWorld, type World } from "../support/world";
@@ -88,6 +89,20 @@ describe("documents", () => {
     expect(await read(mine.uploadId, owner)).toBe("the same words");
     expect(await read(mine.uploadId, other)).toBeNull();
     expect(await read(copy.uploadId, owner)).toBeNull();
+  });
+
+  it("that were sent twice in one file, or stand in another, are said to the office", async () => {
+    const { number } = (await lookAt(world, applicationId)).loaded.facts.application;
+    await supply("the one and only letter");
+    await must(world, uploadDocument, owner, { ...sheet("the one and only letter"), requirement: "passport" });
+    await supply("another letter", "second.pdf");
+    const seen = await readView(world.runtime, file, officer, { number });
+    const said = seen?.documents.map((d) => [d.requirement, d.name, d.twice, d.alsoIn.length]).sort();
+    expect(said).toEqual([
+      ["motivation", "letter.pdf", ["passport"], 0],
+      ["motivation", "second.pdf", [], 0],
+      ["passport", "letter.pdf", ["motivation"], 0],
+    ]);
   });
 
   it("are read by the office of their programme, by no other office, and by no visitor", async () => {

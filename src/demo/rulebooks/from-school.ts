@@ -27,7 +27,7 @@ import { statement } from "./parts/own-words";
 import { citizenship, contact, person } from "./parts/person";
 import { referees } from "./parts/referees";
 import { schools, sittings, subjects } from "./parts/school";
-import { beyond, bursary, clearance, interests, wantsBursary } from "./parts/standing";
+import { beyond, bursary, clearance, elsewhere, interests, wantsBursary } from "./parts/standing";
 
 /** The two bachelor programmes: twelve years of school, leaving examinations in up to two sittings, subjects with marks. */
 const subject = (key: string, mark: number): Condition => ({
@@ -158,11 +158,11 @@ const campusPreference: Section = {
 
 /** BEng Harbour and Tidal Engineering. */
 export const bht: RulebookBody = {
-  sections: [...schoolSections, campusPreference, beyond, interests, bursary, clearance, ...aroundSections],
+  sections: [...schoolSections, campusPreference, beyond, interests, elsewhere, bursary, clearance, ...aroundSections],
   requirements: [
     ...schoolRequirements,
     PERMIT,
-    sections("beyond", ["Beyond school", "En dehors de l’école"], ["beyond", "interests"]),
+    sections("beyond", ["Beyond school", "En dehors de l’école"], ["beyond", "interests", "elsewhere"]),
     sections("clearance", ["Fit for sea", "Aptitude à la mer"], ["clearance"]),
     {
       ...document(

@@ -266,6 +266,24 @@ export const interests: Section = {
   ],
 };
 
+export const elsewhere: Section = {
+  key: "elsewhere",
+  core: null,
+  scope: "file",
+  title: { en: "Where else you apply", fr: "Vos autres candidatures" },
+  intro: {
+    en: "If you like. We plan places with it; those who judge your application never see it.",
+    fr: "Si vous le souhaitez. Cela nous aide à prévoir les places ; ceux qui évaluent votre candidature ne le voient pas.",
+  },
+  fields: [
+    field(
+      { key: "where", kind: "longText", most: 500, required: false, seenBy: "figures" },
+      "Other institutions",
+      "Autres établissements",
+    ),
+  ],
+};
+
 export const remarks: Section = {
   key: "remarks",
   core: null,

@@ -1,10 +1,31 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
+import type { Locale } from "../../../../core/text/local-text";
 import { say } from "../../../../text/say";
 import { sectionPage } from "../../../../ui/applicant-step";
 import { SectionNav } from "../../../../ui/section-nav.client";
+import type { MyApplication } from "../../../../views/my-application";
 import { locale } from "../../../request";
 import { loadApplication } from "./load";
+
+/** Whom people may ask, on every page: once where several programmes have the same. */
+function Contacts({ choices, language }: { choices: MyApplication["choices"]; language: Locale }) {
+  const known = choices.filter((c) => !c.withdrawn).flatMap((c) => (c.contact ? [c.contact] : []));
+  const contacts = known.filter((c, i) => known.findIndex((d) => d.email === c.email) === i);
+  if (contacts.length === 0) return null;
+  return (
+    <footer className="contacts quiet">
+      {say(language, "app.contact")}{" "}
+      {contacts.map((c, i) => (
+        <span key={c.email}>
+          {i > 0 ? "; " : ""}
+          {c.name}, <a href={`mailto:${c.email}`}>{c.email}</a>
+          {c.phone ? `, ${c.phone}` : ""}
+        </span>
+      ))}
+    </footer>
+  );
+}
 
 /** The frame of one application: its name, and all its parts with a mark on those that are complete. */
 export default async function ApplicationLayout({
@@ -67,7 +88,10 @@ export default async function ApplicationLayout({
         label={say(language, "app.sections")}
         complete={say(language, "standing.complete")}
       />
-      <div className="application-body">{children}</div>
+      <div className="application-body">
+        {children}
+        <Contacts choices={application.choices} language={language} />
+      </div>
     </div>
   );
 }

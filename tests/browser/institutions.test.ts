@@ -1,0 +1,72 @@
+import type { Browser } from "playwright-core";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { choose, newPerson, openBrowser, type Person, pressAndAgree, signIn, untilSaved } from "../support/browser";
+
+/** A school that is looked up, one that is in no list, and what the office makes of it. */
+describe("institutions", () => {
+  let browser: Browser;
+  let applicant: Person;
+  let officer: Person;
+
+  beforeAll(async () => {
+    browser = await openBrowser();
+    [applicant, officer] = await Promise.all([newPerson(browser, { width: 390, height: 844 }), newPerson(browser)]);
+    await signIn(applicant, "mateus.quintelafaria@people.example");
+    await signIn(officer, "r.okonjo@merrow.example");
+  });
+  afterAll(() => browser.close());
+
+  const entry = () => applicant.page.getByRole("group", { name: "Entry 2" });
+
+  it("are found while they are typed, errors forgiven, and what is certain about them is filled in", async () => {
+    const { page } = applicant;
+    const number = new URL(page.url()).pathname.split("/")[2];
+    await page.goto(`/my/${number}/education`);
+    await page.getByRole("button", { name: "Add a degree" }).click();
+    const name = page.getByLabel("Institution").last();
+    await name.fill("skarvoy maritme");
+    await page.getByText("Skarvøy Maritime University").click();
+    expect(await name.inputValue()).toBe("Skarvøy Maritime University");
+    await untilSaved(page);
+    await page.reload();
+    await page.getByText("Entry 2").waitFor();
+    expect(await page.getByLabel("Institution").last().inputValue()).toBe("Skarvøy Maritime University");
+    expect(await entry().innerText()).toContain("Norway");
+    expect(await page.getByLabel("Credits of one full-time year there").last().inputValue()).toBe("60");
+  });
+
+  it("may be written as they are where the list does not know them", async () => {
+    const { page } = applicant;
+    const name = page.getByLabel("Institution").last();
+    await name.fill("Escola do Cais Velho");
+    await page.getByText("Not in our list. Write the name as it is; we add it.").waitFor();
+    await name.press("Tab");
+    await untilSaved(page);
+    expect(applicant.complaints).toEqual([]);
+  });
+
+  it("are said by an officer to be one of the register, or another again", async () => {
+    const { page } = officer;
+    await page.goto("/office/institutions");
+    const row = page.getByRole("row", { name: /Escola do Cais Velho/ });
+    await row.waitFor();
+    await choose(page, "What “Escola do Cais Velho” is in the register", "Instituto do Mar de Paraty, Brazil");
+    await row.getByRole("button", { name: "It is this one" }).click();
+    await row.waitFor({ state: "detached" });
+    await page.getByLabel("Find by any name").fill("mar paraty");
+    await page.getByRole("button", { name: "Find" }).click();
+    await page.getByRole("link", { name: "Instituto do Mar de Paraty" }).click();
+    await page.getByText("wrote “Escola do Cais Velho”").waitFor();
+    await pressAndAgree(page, "It is another");
+    await page.getByText("Written by applicants").waitFor({ state: "detached" });
+    await page.goto("/office/institutions");
+    await page
+      .getByRole("row", { name: /Escola do Cais Velho/ })
+      .getByRole("link", { name: "Add it" })
+      .click();
+    await page.getByRole("button", { name: "Save the institution" }).click();
+    await page.getByRole("heading", { name: "Escola do Cais Velho" }).waitFor();
+    await page.getByText("Mateus Quintela Faria").waitFor();
+    expect(officer.complaints).toEqual([]);
+  });
+});
