@@ -25,7 +25,7 @@ describe("institutions", () => {
     await page.getByRole("button", { name: "Add a degree" }).click();
     const name = page.getByLabel("Institution").last();
     await name.fill("skarvoy maritme");
-    await page.getByText("Skarvøy Maritime University").click();
+    await page.locator(".institution-hit", { hasText: "Skarvøy Maritime University" }).click();
     expect(await name.inputValue()).toBe("Skarvøy Maritime University");
     await untilSaved(page);
     await page.reload();
