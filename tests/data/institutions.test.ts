@@ -8,7 +8,7 @@ import { someone } from "../../src/demo/people";
 import { institutionPage, institutionSuggestions, institutions } from "../../src/views/institutions";
 import { readView } from "../../src/views/view";
 import { filledFile } from "../support/files";
-import { makePerson, must, openWorld, VISITOR, type World } from "../support/world";
+import { makePerson, must, openWorld, reasonOf, VISITOR, type World } from "../support/world";
 
 const PLACE: InstitutionInput = {
   name: "Makran Coastal University",
@@ -43,10 +43,6 @@ describe("the register of institutions", () => {
     const seen = await readView(world.runtime, institutions, officer, { words });
     if (!seen) throw new Error("the officer does not see the register");
     return seen;
-  };
-  const reason = async (outcome: Promise<{ ok: boolean; reason?: string }>) => {
-    const done = await outcome;
-    return done.ok ? "ok" : done.reason;
   };
   const idOf = async (name: string) => (await register()).found.find((i) => i.name === name)?.id ?? "";
 
@@ -89,7 +85,7 @@ describe("the register of institutions", () => {
     expect(page?.written.map((w) => w.name)).toEqual(["makran  coastal univ"]);
     expect(page?.files.map((f) => f.wrote)).toEqual(["makran  coastal univ"]);
     expect(
-      await reason(
+      await reasonOf(
         runAct(world.runtime, linkInstitution, officer, {
           institutionId,
           written: "MAKRAN coastal univ.",
@@ -118,9 +114,9 @@ describe("the register of institutions", () => {
     const institutionId = await idOf("Makran Coastal University");
     const change = { institutionId, version: 1, institution: { ...PLACE, note: "Visited in 2024." } };
     expect(await must(world, saveInstitution, officer, change)).toMatchObject({ version: 2 });
-    expect(await reason(runAct(world.runtime, saveInstitution, officer, change))).toBe("changed-meanwhile");
+    expect(await reasonOf(runAct(world.runtime, saveInstitution, officer, change))).toBe("changed-meanwhile");
     const unknownScale = { ...change, version: 2, institution: { ...PLACE, scales: ["to99"] } };
-    expect(await reason(runAct(world.runtime, saveInstitution, officer, unknownScale))).toBe("invalid-input");
+    expect(await reasonOf(runAct(world.runtime, saveInstitution, officer, unknownScale))).toBe("invalid-input");
   });
 
   it("makes two that are the same one, whose names all lead to it", async () => {
@@ -136,7 +132,7 @@ describe("the register of institutions", () => {
       written: "makran  coastal univ",
       country: "PK",
     });
-    expect(await reason(runAct(world.runtime, mergeInstitutions, officer, { keepId, doubleId: keepId }))).toBe(
+    expect(await reasonOf(runAct(world.runtime, mergeInstitutions, officer, { keepId, doubleId: keepId }))).toBe(
       "invalid-input",
     );
     await must(world, mergeInstitutions, officer, { keepId, doubleId });

@@ -19,7 +19,7 @@ import { verifyAll } from "../../src/verify";
 import { rulebookPage } from "../../src/views/rulebooks";
 import { readView } from "../../src/views/view";
 import { filledFile, lookAt, submittedFile, type TestFile } from "../support/files";
-import { makePerson, must, openWorld, SYSTEM, type World } from "../support/world";
+import { makePerson, must, openWorld, reasonOf, SYSTEM, type World } from "../support/world";
 
 /** A rulebook drafted, previewed and published, with files that stand on the version before. */
 describe("rulebooks", () => {
@@ -85,14 +85,10 @@ describe("rulebooks", () => {
     const source = from === "published" ? ((await published())?.id ?? null) : null;
     return (await must(world, draftRulebook, officer, { intakeId, from: source })).rulebookId;
   };
-  const reason = async (outcome: Promise<{ ok: boolean; reason?: string }>) => {
-    const done = await outcome;
-    return done.ok ? "ok" : done.reason;
-  };
 
   it("have one draft at a time, from nothing or as a copy", async () => {
     const rulebookId = await begin("nothing");
-    expect(await reason(runAct(world.runtime, draftRulebook, lead, { intakeId, from: null }))).toBe("already-done");
+    expect(await reasonOf(runAct(world.runtime, draftRulebook, lead, { intakeId, from: null }))).toBe("already-done");
     const page = await readView(world.runtime, rulebookPage, officer, { rulebookId });
     expect(page?.problems.map((p) => p.code)).toEqual(["nothing-asked"]);
     await must(world, dropRulebook, officer, { rulebookId });
@@ -104,7 +100,7 @@ describe("rulebooks", () => {
   it("tell the second of two writers, whose text is not written over the first's", async () => {
     const rulebookId = await begin();
     expect(await must(world, editRulebook, officer, { rulebookId, edit: 1, body: stricter() })).toEqual({ edit: 2 });
-    expect(await reason(runAct(world.runtime, editRulebook, lead, { rulebookId, edit: 1, body: copy() }))).toBe(
+    expect(await reasonOf(runAct(world.runtime, editRulebook, lead, { rulebookId, edit: 1, body: copy() }))).toBe(
       "changed-meanwhile",
     );
     const page = await readView(world.runtime, rulebookPage, officer, { rulebookId });
@@ -113,8 +109,10 @@ describe("rulebooks", () => {
       "changed entry rule grade",
       "changed fee handling",
     ]);
-    expect(await reason(runAct(world.runtime, publishDraft, officer, { rulebookId, edit: 2 }))).toBe("not-yours");
-    expect(await reason(runAct(world.runtime, publishDraft, lead, { rulebookId, edit: 1 }))).toBe("changed-meanwhile");
+    expect(await reasonOf(runAct(world.runtime, publishDraft, officer, { rulebookId, edit: 2 }))).toBe("not-yours");
+    expect(await reasonOf(runAct(world.runtime, publishDraft, lead, { rulebookId, edit: 1 }))).toBe(
+      "changed-meanwhile",
+    );
   });
 
   it("show before publishing what would change for whom", async () => {
@@ -152,7 +150,7 @@ describe("rulebooks", () => {
     const { rows } = await world.runtime.pool.query<{ id: string }>("select id from rulebook where status = 'draft'");
     const rulebookId = rows[0]?.id ?? "";
     expect(await must(world, publishDraft, lead, { rulebookId, edit: 2, note: "Stricter." })).toEqual({ told: 1 });
-    expect(await reason(runAct(world.runtime, publishDraft, second, { rulebookId, edit: 2 }))).toBe("already-done");
+    expect(await reasonOf(runAct(world.runtime, publishDraft, second, { rulebookId, edit: 2 }))).toBe("already-done");
     expect(await published()).toEqual({ id: rulebookId, version: 2 });
     const [moved, kept] = [await lookAt(world, draft.applicationId), await lookAt(world, sent.applicationId)];
     expect(moved.loaded.facts.choices[0]?.rulebookId).toBe(rulebookId);
@@ -171,10 +169,10 @@ describe("rulebooks", () => {
 
   it("take a submitted file over only by a lead officer, with a reason", async () => {
     const input = { applicationId: sent.applicationId, choiceId: sent.choiceId, reason: "They asked for it." };
-    expect(await reason(runAct(world.runtime, moveToRulebook, officer, input))).toBe("not-yours");
+    expect(await reasonOf(runAct(world.runtime, moveToRulebook, officer, input))).toBe("not-yours");
     await must(world, moveToRulebook, lead, input);
     expect((await lookAt(world, sent.applicationId)).result.choices[0]?.eligibility).toBe("not eligible");
-    expect(await reason(runAct(world.runtime, moveToRulebook, lead, input))).toBe("already-done");
+    expect(await reasonOf(runAct(world.runtime, moveToRulebook, lead, input))).toBe("already-done");
     expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
   });
 

@@ -16,7 +16,7 @@ import { verifyAll } from "../../src/verify";
 import { standards } from "../../src/views/standards";
 import { readView } from "../../src/views/view";
 import { filledFile, lookAt, submittedFile, type TestFile } from "../support/files";
-import { makePerson, must, openWorld, type World } from "../support/world";
+import { makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 
 /** On the 20 scale 12 passes instead of 10, so 15 is worth 2.8 and no longer 2.5. */
 const STRICTER: ReferenceSet = {
@@ -46,10 +46,6 @@ describe("the office's standards", () => {
   });
   afterAll(() => world.close());
 
-  const reason = async (outcome: Promise<{ ok: boolean; reason?: string }>) => {
-    const done = await outcome;
-    return done.ok ? "ok" : done.reason;
-  };
   const job = async (name: "preview" | "reassess-aged", payload: unknown) =>
     runJob(
       { runtime: world.runtime, mail: { send: async () => ({ result: "sent" as const }) }, baseUrl: "" },
@@ -65,9 +61,9 @@ describe("the office's standards", () => {
     (await lookAt(world, applicationId)).result.choices[0]?.findings.find((f) => f.key === "grade")?.finding;
 
   it("are read by officers and written by a lead officer, one draft at a time", async () => {
-    expect(await reason(runAct(world.runtime, draftReferenceSet, officer, {}))).toBe("not-yours");
+    expect(await reasonOf(runAct(world.runtime, draftReferenceSet, officer, {}))).toBe("not-yours");
     expect(await must(world, draftReferenceSet, lead, {})).toEqual({ edit: 1 });
-    expect(await reason(runAct(world.runtime, draftReferenceSet, second, {}))).toBe("already-done");
+    expect(await reasonOf(runAct(world.runtime, draftReferenceSet, second, {}))).toBe("already-done");
     const seen = await readView(world.runtime, standards, officer, {});
     expect(seen).toMatchObject({ version: 1, inForce: 1, mayWrite: false, differences: [] });
     expect(seen?.draft).toMatchObject({ base: 1, by: "Lead", problems: [], preview: null });
@@ -80,12 +76,12 @@ describe("the office's standards", () => {
   it("tell the second of two writers, and keep a draft whose texts are not whole", async () => {
     const unfinished = { ...STRICTER, areas: [...STRICTER.areas, { key: "law", title: { en: "Law", fr: "" } }] };
     expect(await must(world, editReferenceSet, lead, { edit: 1, body: unfinished })).toEqual({ edit: 2 });
-    expect(await reason(runAct(world.runtime, editReferenceSet, second, { edit: 1, body: referenceSet }))).toBe(
+    expect(await reasonOf(runAct(world.runtime, editReferenceSet, second, { edit: 1, body: referenceSet }))).toBe(
       "changed-meanwhile",
     );
     expect((await page()).draft?.problems).toEqual([{ code: "missing-text", area: "areas", about: "law: French" }]);
-    expect(await reason(runAct(world.runtime, askReferencePreview, lead, {}))).toBe("invalid-input");
-    expect(await reason(runAct(world.runtime, publishReferenceSet, lead, { edit: 2, note: "law" }))).toBe(
+    expect(await reasonOf(runAct(world.runtime, askReferencePreview, lead, {}))).toBe("invalid-input");
+    expect(await reasonOf(runAct(world.runtime, publishReferenceSet, lead, { edit: 2, note: "law" }))).toBe(
       "invalid-input",
     );
   });
@@ -136,7 +132,7 @@ describe("the office's standards", () => {
   it("come into force once, also when two put them in force at once, and every file is worked out anew", async () => {
     const outcomes = await Promise.all(
       [lead, second].map((who) =>
-        reason(runAct(world.runtime, publishReferenceSet, who, { edit: 4, note: "12 passes" })),
+        reasonOf(runAct(world.runtime, publishReferenceSet, who, { edit: 4, note: "12 passes" })),
       ),
     );
     expect(outcomes.sort()).toEqual(["already-done", "ok"]);
@@ -154,13 +150,13 @@ describe("the office's standards", () => {
   it("refuse a draft that was begun before the version in force", async () => {
     await must(world, draftReferenceSet, lead, {});
     await world.runtime.pool.query("update reference_draft set base = 1");
-    expect(await reason(runAct(world.runtime, publishReferenceSet, lead, { edit: 1, note: "late" }))).toBe(
+    expect(await reasonOf(runAct(world.runtime, publishReferenceSet, lead, { edit: 1, note: "late" }))).toBe(
       "changed-meanwhile",
     );
     await must(world, dropReferenceDraft, lead, {});
-    expect(await reason(runAct(world.runtime, publishReferenceSet, lead, { edit: 1, note: "gone" }))).toBe(
+    expect(await reasonOf(runAct(world.runtime, publishReferenceSet, lead, { edit: 1, note: "gone" }))).toBe(
       "already-done",
     );
-    expect(await reason(runAct(world.runtime, dropReferenceDraft, lead, {}))).toBe("not-found");
+    expect(await reasonOf(runAct(world.runtime, dropReferenceDraft, lead, {}))).toBe("not-found");
   });
 });

@@ -48,6 +48,12 @@ export async function openWorld(name: string, start = "2026-11-25T09:00:00Z"): P
 export const SYSTEM: Actor = { kind: "system" };
 export const VISITOR: Actor = { kind: "visitor" };
 
+/** How an act ended: "ok", or the reason for which it was refused. */
+export async function reasonOf(outcome: Promise<{ readonly ok: boolean; readonly reason?: string }>): Promise<string> {
+  const done = await outcome;
+  return done.ok ? "ok" : (done.reason ?? "");
+}
+
 /** Runs an act that has to succeed. */
 export async function must<Schema extends z.ZodType, Value>(
   world: World,

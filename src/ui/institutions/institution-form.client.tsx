@@ -1,7 +1,7 @@
 "use client";
 
 import { Button, InputNumber } from "antd";
-import { useState, useTransition } from "react";
+import { useState } from "react";
 import {
   INSTITUTION_KINDS,
   type InstitutionInput,
@@ -10,7 +10,8 @@ import {
 } from "../../core/institutions/institution";
 import { countryOptions, languageOptions } from "../../text/code-lists";
 import { PickField, PicksField, TextField } from "../plans/fields.client";
-import { type Said, SaidLine } from "../plans/said";
+import { SaidLine } from "../plans/said";
+import { useCheckedForm } from "../plans/use-checked-form.client";
 import { Labelled } from "../rulebook/part-fields.client";
 
 const plain = (values: readonly string[]) => values.map((value) => ({ value, label: value }));
@@ -36,37 +37,15 @@ export function InstitutionForm({
   store: (input: InstitutionInput) => Promise<string | null>;
 }) {
   const [draft, setDraft] = useState(known);
-  const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
-  const [said, setSaid] = useState<Said>(null);
-  const [busy, begin] = useTransition();
+  const { wrong, said, busy, save } = useCheckedForm(institutionSchema, EXPECTED, store);
   const set = (change: Partial<InstitutionInput>) => setDraft((all) => ({ ...all, ...change }));
   const field = (path: string, label: string) => ({ label, wrong: wrong[path], disabled: !mayChange });
-  const save = () => {
-    const parsed = institutionSchema.safeParse(draft);
-    if (!parsed.success) {
-      setWrong(
-        Object.fromEntries(
-          parsed.error.issues.map((issue) => {
-            const path = String(issue.path[0]);
-            return [path, EXPECTED[path] ?? "Look at this again."];
-          }),
-        ),
-      );
-      setSaid({ text: "Not saved: look at the marked fields.", bad: true });
-      return;
-    }
-    setWrong({});
-    begin(async () => {
-      const refused = await store(parsed.data);
-      setSaid(refused ? { text: refused, bad: true } : { text: "Saved.", bad: false });
-    });
-  };
   return (
     <form
       className="plan-form"
       onSubmit={(e) => {
         e.preventDefault();
-        save();
+        save(draft);
       }}
     >
       <TextField {...field("name", "Name")} value={draft.name} onChange={(name) => set({ name })} />

@@ -1,12 +1,13 @@
 "use client";
 
 import { Button, Checkbox } from "antd";
-import { useState, useTransition } from "react";
+import { useState } from "react";
 import { LEVELS, MODES, type ProgrammeInput, programmeSchema } from "../../core/programmes/programme";
 import { fieldOptions, languageOptions } from "../../text/code-lists";
 import { EMPTY_PROGRAMME } from "./drafts";
 import { NumberField, PickField, PicksField, TextField } from "./fields.client";
-import { type Said, SaidLine } from "./said";
+import { SaidLine } from "./said";
+import { useCheckedForm } from "./use-checked-form.client";
 
 const plain = (values: readonly string[]) => values.map((value) => ({ value, label: value }));
 
@@ -48,47 +49,27 @@ export function ProgrammeForm({
 }) {
   const [draft, setDraft] = useState<ProgrammeInput>(known ?? EMPTY_PROGRAMME);
   const [family, setFamily] = useState(procedure);
-  const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
-  const [said, setSaid] = useState<Said>(null);
-  const [busy, begin] = useTransition();
+  const { wrong, said, busy, save } = useCheckedForm(programmeSchema, EXPECTED, (programme) =>
+    store(family, known?.version ?? null, programme),
+  );
   const set = (change: Partial<ProgrammeInput>) => setDraft((all) => ({ ...all, ...change }));
   const field = (path: string, label: string) => ({ label, wrong: wrong[path], disabled: !mayChange });
   const contact = draft.contact ?? { name: "", email: "", phone: null };
   const prerequisites = draft.prerequisites ?? { en: "", fr: "" };
 
-  const save = () => {
-    const cleaned: ProgrammeInput = {
-      ...draft,
-      contact: contact.name === "" && contact.email === "" ? null : contact,
-      prerequisites: prerequisites.en === "" && prerequisites.fr === "" ? null : prerequisites,
-      partner: draft.partner?.trim() ? draft.partner : null,
-    };
-    const parsed = programmeSchema.safeParse(cleaned);
-    if (!parsed.success) {
-      setWrong(
-        Object.fromEntries(
-          parsed.error.issues.map((issue) => {
-            const path = issue.path.join(".");
-            return [path, EXPECTED[path] ?? EXPECTED[String(issue.path[0])] ?? "Look at this again."];
-          }),
-        ),
-      );
-      setSaid({ text: "Not saved: look at the marked fields.", bad: true });
-      return;
-    }
-    setWrong({});
-    begin(async () => {
-      const refused = await store(family, known?.version ?? null, parsed.data);
-      setSaid(refused ? { text: refused, bad: true } : { text: "Saved.", bad: false });
-    });
-  };
+  const cleaned = (): ProgrammeInput => ({
+    ...draft,
+    contact: contact.name === "" && contact.email === "" ? null : contact,
+    prerequisites: prerequisites.en === "" && prerequisites.fr === "" ? null : prerequisites,
+    partner: draft.partner?.trim() ? draft.partner : null,
+  });
 
   return (
     <form
       className="plan-form"
       onSubmit={(e) => {
         e.preventDefault();
-        save();
+        save(cleaned());
       }}
     >
       <TextField
