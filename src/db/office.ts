@@ -46,14 +46,15 @@ export async function factsOfForms(client: pg.Pool | pg.PoolClient): Promise<rea
   return [...byName.values()];
 }
 
-/** What rulebooks, programmes and rounds name of the reference set. */
+/** What rulebooks name of the reference set, those that files still stand on among them, and programmes and rounds. */
 async function usesOfReferenceSet(client: pg.Pool | pg.PoolClient): Promise<Uses> {
   const { rows } = await client.query<{
     bodies: RulebookBody[] | null;
     campuses: string[] | null;
     groups: string[] | null;
   }>(
-    `select (select json_agg(body) from rulebook where status <> 'superseded') as bodies,
+    `select (select json_agg(b.body) from rulebook b where b.status <> 'superseded'
+          or exists (select 1 from choice c where c.rulebook_id = b.id and c.withdrawn_at is null)) as bodies,
        (select json_agg(distinct c) from programme p, jsonb_array_elements_text(p.campuses) c) as campuses,
        (select json_agg(distinct x->>'group') from round r, jsonb_array_elements(r.closings) x) as groups`,
   );

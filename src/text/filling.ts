@@ -59,7 +59,7 @@ export const fillingEn = {
   "refused.not-offered": "This campus, mode or track is not offered. Choose one of those that are shown.",
   "event.change-choice": "You changed a choice",
   "event.arrange-choices": "You changed the order of your choices",
-  "event.extend-choice": "The office gave you more time",
+  "event.move-choice": "The office changed your choice",
 } as const;
 
 export const fillingFr: Readonly<Record<keyof typeof fillingEn, string>> = {
@@ -125,5 +125,5 @@ export const fillingFr: Readonly<Record<keyof typeof fillingEn, string>> = {
   "refused.not-offered": "Ce campus, ce rythme ou ce parcours n’est pas proposé. Choisissez parmi ce qui est affiché.",
   "event.change-choice": "Vous avez modifié un vœu",
   "event.arrange-choices": "Vous avez changé l’ordre de vos vœux",
-  "event.extend-choice": "Le bureau vous a accordé un délai",
+  "event.move-choice": "Le bureau a modifié votre vœu",
 };

@@ -136,6 +136,7 @@ const SHOWN_EVENTS = [
   "change-choice",
   "arrange-choices",
   "extend-choice",
+  "move-choice",
   "submit-application",
   "upload-document",
   "request-reference",

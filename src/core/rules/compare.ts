@@ -10,7 +10,7 @@ export type Truth = "not met" | "open" | "met";
 export const CEFR = ["pre-A1", "A1", "A2", "A2+", "B1", "B1+", "B2", "B2+", "C1", "C2"] as const;
 
 function asRatio(value: Scalar | number): Ratio | null {
-  if (typeof value === "number") return Number.isInteger(value) ? whole(value) : parseDecimal(String(value));
+  if (typeof value === "number") return Number.isSafeInteger(value) ? whole(value) : parseDecimal(String(value));
   if (typeof value === "string") return parseDecimal(value);
   return typeof value === "object" && "n" in value ? value : null;
 }

@@ -209,6 +209,18 @@ describe("comparisons", () => {
     ).toBe("open");
   });
 
+  it.each([
+    [1e21, "open"],
+    [-1e300, "open"],
+    [2 ** 53, "not met"],
+  ] as const)("a limit too large to be a safe integer, %d, breaks nothing: %s", (value, expected) => {
+    const facts: FactSource = {
+      scalar: () => ({ kind: "value", value: whole(3), confirmed: true }),
+      list: () => ({ entries: [], open: false }),
+    };
+    expect(evaluate({ fact: "credits", is: "atLeast", value }, facts).truth).toBe(expected);
+  });
+
   it.each<readonly [string, readonly string[] | null, string | null, Truth]>([
     ["one of them is where somebody lives", ["SR", "IE"], "IE", "met"],
     ["none is", ["SR"], "IE", "not met"],
