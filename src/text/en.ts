@@ -1,11 +1,13 @@
 import { correctingEn } from "./correcting";
 import { fillingEn } from "./filling";
 import { findingEn } from "./finding";
+import { pastingEn } from "./pasting";
 
 /** The English sentences of the applicant's and the referee's side, and of all mails. */
 export const en = {
   ...findingEn,
   ...fillingEn,
+  ...pastingEn,
   ...correctingEn,
   "brand.line": "Intake for study programmes",
   "nav.programmes": "Programmes",

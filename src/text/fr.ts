@@ -2,11 +2,13 @@ import { correctingFr } from "./correcting";
 import type { en } from "./en";
 import { fillingFr } from "./filling";
 import { findingFr } from "./finding";
+import { pastingFr } from "./pasting";
 
 /** The French sentences; the type holds every key of the English ones. */
 export const fr: Readonly<Record<keyof typeof en, string>> = {
   ...findingFr,
   ...fillingFr,
+  ...pastingFr,
   ...correctingFr,
   "brand.line": "L’admission aux programmes d’études",
   "nav.programmes": "Programmes",

@@ -4,7 +4,7 @@ import { Button, Checkbox } from "antd";
 import { type CSSProperties, useId } from "react";
 import type { Json } from "../core/assessment/facts";
 import type { ReferenceSet } from "../core/office/reference-set";
-import { checkValue, type ValueIssue } from "../core/sections/check-value";
+import { checkValue } from "../core/sections/check-value";
 import type { Field } from "../core/sections/definition";
 import { repeatedEntries, takenElsewhere } from "../core/sections/once";
 import type { Locale } from "../core/text/local-text";
@@ -12,6 +12,7 @@ import { isTextKey, say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import { type FieldState, type Place, placeKey } from "./autosave.client";
 import { AgreeInput, FieldInput } from "./fields/field-input.client";
+import { issueText } from "./issue-text";
 
 /** The fields of a section: one below the other, or as a grid with a line an entry, each with what is wrong with it. */
 /** Whether something stands in a field on the server: what a submitted choice uses is closed, gaps may be filled. */
@@ -22,15 +23,6 @@ function isStored(section: FormSection, entry: string, field: string): boolean {
 
 export function mayRemove(section: FormSection, entry: string): boolean {
   return section.open === "all" || (section.open === "add" && !section.entries.some((e) => e.id === entry));
-}
-
-function issueText(locale: Locale, issue: ValueIssue): string {
-  const key = `issue.${issue.code}`;
-  if (!isTextKey(key)) return "";
-  const values: Record<string, string | number> = {};
-  for (const [name, value] of Object.entries(issue))
-    if (name !== "code") values[name] = Array.isArray(value) ? value.join(", ") : String(value);
-  return say(locale, key, values);
 }
 
 /** What a value looks like in a sentence about two values of one field. */

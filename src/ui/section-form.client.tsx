@@ -9,6 +9,7 @@ import { formatMoment } from "../text/format";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import { type Place, placeKey, type SaveStatus, useAutosave } from "./autosave.client";
+import { PasteTable } from "./paste-table.client";
 import { EntryFields, EntryGrid, firstEntry, fitsGrid, ListFoot, mayRemove } from "./section-fields.client";
 
 const COMPLETE = "complete";
@@ -82,6 +83,8 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
       readonly section: FormSection;
       readonly entry: string;
       readonly values: Readonly<Record<string, Json>>;
+      /** Taken out together with others: no line for each. */
+      readonly quiet?: boolean;
     }[]
   >([]);
   const page = useMemo(() => initial.map((s) => `${s.scope}|${s.key}`), [initial]);
@@ -131,6 +134,32 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
     );
     setRemoved((all) => [...all, { section, entry, values: own }]);
     autosave.remove({ scope: section.scope, section: section.key, entry });
+  };
+
+  const isBegun = (section: FormSection, entry: string): boolean =>
+    Object.entries(values).some(
+      ([key, value]) => key.startsWith(`${section.scope}|${section.key}|${entry}|`) && value !== null && value !== "",
+    );
+
+  /** Adds entries with all that is known of them, saved together; what it gives back takes them out again. */
+  const takeIn = (section: FormSection, rows: readonly Readonly<Record<string, Json>>[]) => {
+    const place = { scope: section.scope, section: section.key };
+    const fresh = rows.map((row) => ({ entry: crypto.randomUUID() as string, row }));
+    const changes = fresh.flatMap(({ entry, row }) =>
+      Object.entries(row).map(([field, value]) => ({ ...place, entry, field, value })),
+    );
+    const keep = entriesOf(section).filter((entry) => entry !== firstEntry(section) || isBegun(section, entry));
+    setAdded((all) => ({
+      ...all,
+      [section.key]: [...new Set([...(all[section.key] ?? []), ...keep, ...fresh.map((f) => f.entry)])],
+    }));
+    setValues((all) => ({ ...all, ...Object.fromEntries(changes.map((c) => [placeKey(c), c.value])) }));
+    for (const change of changes) saved.current[placeKey(change)] = JSON.stringify(change.value);
+    autosave.save(changes);
+    return () => {
+      for (const { entry } of fresh) autosave.remove({ ...place, entry });
+      setRemoved((all) => [...all, ...fresh.map(({ entry, row }) => ({ section, entry, values: row, quiet: true }))]);
+    };
   };
 
   const bringBack = (index: number) => {
@@ -190,7 +219,7 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
               ))
             )}
             {removed.map((item, i) =>
-              item.section.key === section.key ? (
+              item.section.key === section.key && !item.quiet ? (
                 <p key={item.entry} role="status" className="notice">
                   {say(locale, "form.removed")}{" "}
                   <Button size="small" onClick={() => bringBack(i)}>
@@ -199,6 +228,15 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
                 </p>
               ) : null,
             )}
+            {fitsGrid(section) && section.open === "all" ? (
+              <PasteTable
+                section={section}
+                locale={locale}
+                office={office}
+                count={entries.filter((entry) => entry !== firstEntry(section) || isBegun(section, entry)).length}
+                take={(rows) => takeIn(section, rows)}
+              />
+            ) : null}
             {section.repeats && section.open !== "none" ? (
               <ListFoot
                 section={section}

@@ -49,7 +49,10 @@ describe("decisions that are prepared, released and answered, or not", () => {
         answerBy,
       ],
     );
-    await query("update file_standing set valid_until = now() - interval '1 day' where application_id = $1");
+    await world.runtime.pool.query("update file_standing set valid_until = $2 where application_id = $1", [
+      file.applicationId,
+      world.runtime.now(),
+    ]);
     await reassess();
   };
   const reassess = () =>

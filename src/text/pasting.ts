@@ -1,0 +1,43 @@
+/** The words of taking a table into a list of the form. */
+export const pastingEn = {
+  "paste.open": "Paste from a spreadsheet, or read a CSV file",
+  "paste.here": "Paste the lines here, as you copied them",
+  "paste.file": "Or choose a CSV file",
+  "paste.none": "This is no table yet: copy at least two columns, or choose a file with commas, semicolons or tabs.",
+  "paste.tooLarge": "This is more than we can read at once. Paste it in parts.",
+  "paste.column": "Column {no}",
+  "paste.leaveEmpty": "leave empty",
+  "paste.everywhere": "everywhere: {value}",
+  "paste.reading": "{done} of {total} lines read.",
+  "paste.lines": "{count} lines can be taken in.",
+  "paste.problem": "Line {no}, {field}: “{cell}” is left out. {why}",
+  "paste.more": "And {count} more of this kind.",
+  "paste.room": "The list has room for {room} more; the lines after that stay out.",
+  "paste.take": "Take in {count} lines",
+  "paste.taken": "{count} lines were taken in.",
+  "paste.undo": "Take them out again",
+  "paste.preview": "The first lines as they would stand",
+  "paste.close": "Not now",
+} as const;
+
+export const pastingFr: Readonly<Record<keyof typeof pastingEn, string>> = {
+  "paste.open": "Coller depuis un tableur, ou lire un fichier CSV",
+  "paste.here": "Collez ici les lignes telles que copiées",
+  "paste.file": "Ou choisissez un fichier CSV",
+  "paste.none":
+    "Ce n’est pas encore un tableau : copiez au moins deux colonnes, ou choisissez un fichier à virgules, points-virgules ou tabulations.",
+  "paste.tooLarge": "C’est plus que ce que nous pouvons lire en une fois. Collez-le par parties.",
+  "paste.column": "Colonne {no}",
+  "paste.leaveEmpty": "laisser vide",
+  "paste.everywhere": "partout : {value}",
+  "paste.reading": "{done} lignes lues sur {total}.",
+  "paste.lines": "{count} lignes peuvent être reprises.",
+  "paste.problem": "Ligne {no}, {field} : « {cell} » est laissé de côté. {why}",
+  "paste.more": "Et {count} autres de ce genre.",
+  "paste.room": "La liste a encore de la place pour {room} ; les lignes suivantes restent dehors.",
+  "paste.take": "Reprendre {count} lignes",
+  "paste.taken": "{count} lignes ont été reprises.",
+  "paste.undo": "Les retirer",
+  "paste.preview": "Les premières lignes telles qu’elles seraient",
+  "paste.close": "Pas maintenant",
+};

@@ -1,0 +1,13 @@
+import type { ValueIssue } from "../core/sections/check-value";
+import type { Locale } from "../core/text/local-text";
+import { isTextKey, say } from "../text/say";
+
+/** What is wrong with a value, as a sentence that says what is expected. */
+export function issueText(locale: Locale, issue: ValueIssue): string {
+  const key = `issue.${issue.code}`;
+  if (!isTextKey(key)) return "";
+  const values: Record<string, string | number> = {};
+  for (const [name, value] of Object.entries(issue))
+    if (name !== "code") values[name] = Array.isArray(value) ? value.join(", ") : String(value);
+  return say(locale, key, values);
+}

@@ -1,0 +1,67 @@
+import type { Browser } from "playwright-core";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { choose, newPerson, openBrowser, type Person, signIn, untilSaved } from "../support/browser";
+
+const TABLE = [
+  "Module\tECTS\tMark",
+  "Tidal archaeology\t7,5\t14",
+  "Ropes and rigging\tmany\t16",
+  "Harbour law\t5\t15",
+].join("\n");
+
+/** Courses that are pasted from a spreadsheet: looked at first, taken in together, and taken out again together. */
+describe("a table pasted into a list", () => {
+  let browser: Browser;
+  let applicant: Person;
+
+  beforeAll(async () => {
+    browser = await openBrowser();
+    applicant = await newPerson(browser);
+    await signIn(applicant, "mateus.quintelafaria@people.example");
+    const number = new URL(applicant.page.url()).pathname.split("/")[2];
+    await applicant.page.goto(`/my/${number}/courses`);
+  });
+  afterAll(() => browser.close());
+
+  const lines = () => applicant.page.locator(".entry-grid-row").count();
+
+  it("says what it cannot read before anything is taken in", async () => {
+    const { page } = applicant;
+    await page.getByRole("button", { name: "Paste from a spreadsheet, or read a CSV file" }).click();
+    await page.getByLabel("Paste the lines here, as you copied them").fill("Tidal archaeology");
+    await page.getByText("This is no table yet").waitFor();
+    await page.getByLabel("Paste the lines here, as you copied them").fill(TABLE);
+    await page.getByText("3 lines can be taken in.").waitFor();
+    await page.getByText("Line 3, Credits: “many” is left out.").waitFor();
+    await choose(page, "Status", "everywhere: Completed");
+    await choose(page, "Subject area", "everywhere: Social sciences and humanities");
+    const sample = page.getByRole("table").filter({ hasText: "The first lines as they would stand" });
+    expect(await sample.getByRole("row", { name: /Harbour law/ }).innerText()).toContain(
+      "Social sciences and humanities",
+    );
+  });
+
+  it("is taken in whole, saved, and can be taken out again", async () => {
+    const { page } = applicant;
+    const count = await lines();
+    await page.getByRole("button", { name: "Take in 3 lines" }).click();
+    await page.getByText("3 lines were taken in.").waitFor();
+    expect(await lines()).toBe(count + 3);
+    await untilSaved(page);
+    await page.reload();
+    await page.locator(".entry-grid-row").first().waitFor();
+    expect(await lines()).toBe(count + 3);
+    expect(await page.getByLabel(`Credits ${count + 1}`).inputValue()).toBe("7.5");
+    await page.getByRole("button", { name: "Paste from a spreadsheet, or read a CSV file" }).click();
+    await page.getByLabel("Or choose a CSV file").setInputFiles({
+      name: "more.csv",
+      mimeType: "text/csv",
+      buffer: Buffer.from("Course,Credits\nSails,3\n"),
+    });
+    await page.getByRole("button", { name: "Take in 1 lines" }).click();
+    await page.getByRole("button", { name: "Take them out again" }).click();
+    await untilSaved(page);
+    expect(await lines()).toBe(count + 3);
+    expect(applicant.complaints).toEqual([]);
+  });
+});
