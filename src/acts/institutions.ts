@@ -49,6 +49,17 @@ const rowOf = (
   changedBy: actorKey(ctx.actor),
 });
 
+/** @returns false where somebody else gave one of the names to another institution meanwhile */
+async function writeNames(ctx: ActContext, id: string, input: InstitutionInput): Promise<boolean> {
+  const rows = nameRows(id, input);
+  const written = await ctx.db
+    .insert(institutionName)
+    .values(rows)
+    .onConflictDoNothing()
+    .returning({ id: institutionName.id });
+  return written.length === rows.length;
+}
+
 async function change(
   ctx: ActContext,
   id: string,
@@ -61,21 +72,21 @@ async function change(
     .where(and(eq(institution.id, id), eq(institution.version, version)))
     .returning({ version: institution.version });
   if (!changed[0]) return refuse("changed-meanwhile");
-  // What applicants wrote and somebody linked goes on leading here, in the country in which the institution is now.
+  // What applicants wrote and somebody linked goes on leading here.
   await ctx.db
     .delete(institutionName)
     .where(and(eq(institutionName.institutionId, id), ne(institutionName.kind, "written")));
-  const rows = nameRows(id, input);
   await ctx.db.delete(institutionName).where(
     and(
       eq(institutionName.institutionId, id),
+      eq(institutionName.country, input.country),
       inArray(
         institutionName.folded,
-        rows.map((r) => r.folded),
+        nameRows(id, input).map((r) => r.folded),
       ),
     ),
   );
-  await ctx.db.insert(institutionName).values(rows);
+  if (!(await writeNames(ctx, id, input))) return refuse("already-done");
   return done({ institutionId: id, version: changed[0].version });
 }
 
@@ -98,7 +109,7 @@ export const saveInstitution = defineAct({
     if (institutionId === null) {
       const [made] = await ctx.db.insert(institution).values(rowOf(ctx, input)).returning({ id: institution.id });
       if (!made) throw new Error("the institution was not written");
-      await ctx.db.insert(institutionName).values(nameRows(made.id, input));
+      if (!(await writeNames(ctx, made.id, input))) return refuse("already-done");
       await ctx.emit("save-institution", null, { institution: made.id, name: input.name });
       return done({ institutionId: made.id, version: 1 });
     }
@@ -152,17 +163,19 @@ export const mergeInstitutions = defineAct({
   run: async (ctx, { keepId, doubleId }) => {
     if (keepId === doubleId) return refuse("invalid-input", { fields: ["doubleId"] });
     const both = await ctx.db
-      .select({ id: institution.id, name: institution.name })
+      .select({ id: institution.id, name: institution.name, country: institution.country })
       .from(institution)
       .where(inArray(institution.id, [keepId, doubleId]))
       .orderBy(institution.id)
       .for("update");
     if (both.length < 2) return refuse("not-found");
+    // A name that leads here from another country stays a link of its own: the names of an institution are those in its country.
+    const home = both.find((b) => b.id === keepId)?.country ?? "";
     await ctx.db
       .update(institutionName)
       .set({
         institutionId: keepId,
-        kind: sql`case when ${institutionName.kind} = 'written' then 'written' else 'other' end`,
+        kind: sql`case when ${institutionName.kind} = 'written' or ${institutionName.country} <> ${home} then 'written' else 'other' end`,
       })
       .where(eq(institutionName.institutionId, doubleId));
     await ctx.db.delete(institution).where(eq(institution.id, doubleId));

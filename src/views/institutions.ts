@@ -139,7 +139,6 @@ export interface InstitutionPage extends InstitutionInput {
   /** What applicants wrote that leads here. */
   readonly written: readonly { readonly id: string; readonly name: string }[];
   readonly files: readonly { readonly number: string; readonly name: string; readonly wrote: string }[];
-  readonly others: readonly { readonly id: string; readonly name: string; readonly country: string }[];
 }
 
 const MOST_FILES = 100;
@@ -150,7 +149,7 @@ export const institutionPage = defineView({
   input: z.object({ institutionId: z.uuid() }),
   read: async ({ pool, actor }, { institutionId }): Promise<InstitutionPage | null> => {
     if (!holds(actor, RULEBOOK_READERS)) return null;
-    const { rows } = await pool.query<Omit<InstitutionPage, "files" | "others">>(
+    const { rows } = await pool.query<Omit<InstitutionPage, "files">>(
       `select i.id, i.name, i.country, i.kind, i.languages, i.scales, i.credits_per_year::float as "creditsPerYear", i.recognition, i.note, i.version,
          i.changed_at as "changedAt",
          array(select n.name from institution_name n where n.institution_id = i.id and n.kind = 'other' order by n.name) as "otherNames",
@@ -170,14 +169,9 @@ export const institutionPage = defineView({
        where jsonb_typeof(a.value) = 'string' and not a.dormant and lower(a.value #>> '{}') = any($1) order by s.number limit ${MOST_FILES}`,
       [[...new Set(wrote)]],
     );
-    const others = await pool.query<InstitutionPage["others"][number]>(
-      "select id, name, country from institution where id <> $1 order by name limit 2000",
-      [institutionId],
-    );
     return {
       ...row,
       files: files.rows,
-      others: others.rows,
     };
   },
 });

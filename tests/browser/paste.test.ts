@@ -31,7 +31,7 @@ describe("a table pasted into a list", () => {
     await page.getByLabel("Paste the lines here, as you copied them").fill("Tidal archaeology");
     await page.getByText("This is no table yet").waitFor();
     await page.getByLabel("Paste the lines here, as you copied them").fill(TABLE);
-    await page.getByText("3 lines can be taken in.").waitFor();
+    await page.getByText("Lines that can be taken in: 3.").waitFor();
     await page.getByText("Line 3, Credits: “many” is left out.").waitFor();
     await choose(page, "Status", "everywhere: Completed");
     await choose(page, "Subject area", "everywhere: Social sciences and humanities");
@@ -44,8 +44,8 @@ describe("a table pasted into a list", () => {
   it("is taken in whole, saved, and can be taken out again", async () => {
     const { page } = applicant;
     const count = await lines();
-    await page.getByRole("button", { name: "Take in 3 lines" }).click();
-    await page.getByText("3 lines were taken in.").waitFor();
+    await page.getByRole("button", { name: "Take them in (3)" }).click();
+    await page.getByText("Lines taken in: 3.").waitFor();
     expect(await lines()).toBe(count + 3);
     await untilSaved(page);
     await page.reload();
@@ -58,7 +58,7 @@ describe("a table pasted into a list", () => {
       mimeType: "text/csv",
       buffer: Buffer.from("Course,Credits\nSails,3\n"),
     });
-    await page.getByRole("button", { name: "Take in 1 lines" }).click();
+    await page.getByRole("button", { name: "Take them in (1)" }).click();
     await page.getByRole("button", { name: "Take them out again" }).click();
     await untilSaved(page);
     expect(await lines()).toBe(count + 3);

@@ -142,4 +142,29 @@ describe("the register of institutions", () => {
     expect(await readView(world.runtime, institutionPage, officer, { institutionId: doubleId })).toBeNull();
     expect((await suggested("makran uni", "PK"))[0]).toBe("Makran Coastal University");
   });
+
+  it("keep what leads to one of them from another country, also after a change", async () => {
+    const keepId = await idOf("Makran Coastal University");
+    const doubleId = await idOf("Makran Institute");
+    await must(world, mergeInstitutions, officer, { keepId, doubleId });
+    const merged = await readView(world.runtime, institutionPage, officer, { institutionId: keepId });
+    const abroad = ["MAKRAN Coastal University", "Makran Institute"];
+    expect(merged?.written.map((w) => w.name)).toEqual(expect.arrayContaining(abroad));
+    const { version } = merged ?? { version: 0 };
+    const institution = { ...PLACE, otherNames: [...(merged?.otherNames ?? [])] };
+    await must(world, saveInstitution, officer, { institutionId: keepId, version, institution });
+    const changed = await readView(world.runtime, institutionPage, officer, { institutionId: keepId });
+    expect(changed?.written.map((w) => w.name)).toEqual(expect.arrayContaining(abroad));
+    expect(changed?.files).toHaveLength(1);
+  });
+
+  it("give a name to one of two officers who add it at once", async () => {
+    const add = () =>
+      runAct(world.runtime, saveInstitution, officer, {
+        institutionId: null,
+        version: null,
+        institution: { ...PLACE, name: "Gwadar Academy", otherNames: [], country: "PK" },
+      });
+    expect((await Promise.all([reasonOf(add()), reasonOf(add())])).sort()).toEqual(["already-done", "ok"]);
+  });
 });

@@ -1,41 +1,31 @@
 "use client";
 
-import { Select } from "antd";
 import { useState } from "react";
-import { countryName } from "../../text/format";
 import { ConfirmPress } from "../confirm-press.client";
+import { type Chosen, InstitutionSelect } from "./institution-select.client";
 
 /** Two entries for one institution become one: this one is kept, the other goes. */
 export function MergeForm({
+  id,
   name,
-  others,
   merge,
 }: {
+  id: string;
   name: string;
-  others: readonly { readonly id: string; readonly name: string; readonly country: string }[];
   merge: (doubleId: string) => Promise<string | null>;
 }) {
-  const [double, setDouble] = useState<string | null>(null);
-  const chosen = others.find((o) => o.id === double);
+  const [double, setDouble] = useState<Chosen | null>(null);
   return (
-    <div className="plan-line">
-      <Select
-        aria-label="The double"
-        style={{ minWidth: 320 }}
-        placeholder="The entry that is the same"
-        showSearch={{ optionFilterProp: "label" }}
-        value={double}
-        options={others.map((o) => ({ value: o.id, label: `${o.name}, ${countryName("en", o.country)}` }))}
-        onChange={(id: string) => setDouble(id)}
-      />
-      {chosen ? (
+    <p>
+      <InstitutionSelect label="The entry that is the same" chosen={double} onChange={setDouble} />{" "}
+      {double && double.id !== id ? (
         <ConfirmPress
-          action={() => merge(chosen.id)}
+          action={() => merge(double.id)}
           label="Make them one"
-          question={`“${chosen.name}” goes, and all its names lead to “${name}”. Every file that names either follows at once.`}
+          question={`“${double.name}” goes, and all its names lead to “${name}”. Every file that names either follows at once.`}
           locale="en"
         />
       ) : null}
-    </div>
+    </p>
   );
 }

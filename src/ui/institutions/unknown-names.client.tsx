@@ -1,25 +1,18 @@
 "use client";
 
-import { Button, Select } from "antd";
+import { Button } from "antd";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
 import { countryName } from "../../text/format";
 import type { UnknownName } from "../../views/institutions";
+import { type Chosen, InstitutionSelect } from "./institution-select.client";
 
 type LinkName = (institutionId: string, written: string, country: string) => Promise<string | null>;
 
-function Row({
-  unknown,
-  register,
-  link,
-}: {
-  unknown: UnknownName;
-  register: readonly { readonly value: string; readonly label: string }[];
-  link: LinkName;
-}) {
+function Row({ unknown, link }: { unknown: UnknownName; link: LinkName }) {
   const router = useRouter();
-  const [chosen, setChosen] = useState(unknown.like?.id ?? null);
+  const [chosen, setChosen] = useState<Chosen | null>(unknown.like);
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const query = new URLSearchParams({ name: unknown.name, country: unknown.country });
@@ -31,16 +24,7 @@ function Row({
       </td>
       <td className="figures">{unknown.files}</td>
       <td>
-        <Select
-          size="small"
-          style={{ minWidth: 260 }}
-          aria-label={`What “${unknown.name}” is in the register`}
-          placeholder="Choose from the register"
-          showSearch={{ optionFilterProp: "label" }}
-          value={chosen}
-          options={register.map((o) => ({ ...o }))}
-          onChange={(id: string) => setChosen(id)}
-        />{" "}
+        <InstitutionSelect label={`What “${unknown.name}” is in the register`} chosen={chosen} onChange={setChosen} />{" "}
         <Button
           size="small"
           loading={busy}
@@ -48,7 +32,7 @@ function Row({
           onClick={() =>
             begin(async () => {
               if (chosen === null) return;
-              setWrong(await link(chosen, unknown.name, unknown.country));
+              setWrong(await link(chosen.id, unknown.name, unknown.country));
               router.refresh();
             })
           }
@@ -68,15 +52,7 @@ function Row({
 }
 
 /** Names that applicants wrote and that the register does not know: an officer says which it is, or adds it. */
-export function UnknownNames({
-  names,
-  register,
-  link,
-}: {
-  names: readonly UnknownName[];
-  register: readonly { readonly value: string; readonly label: string }[];
-  link: LinkName;
-}) {
+export function UnknownNames({ names, link }: { names: readonly UnknownName[]; link: LinkName }) {
   return (
     <table className="plain-table">
       <thead>
@@ -88,7 +64,7 @@ export function UnknownNames({
       </thead>
       <tbody>
         {names.map((u) => (
-          <Row key={`${u.name} ${u.country}`} unknown={u} register={register} link={link} />
+          <Row key={`${u.name} ${u.country}`} unknown={u} link={link} />
         ))}
       </tbody>
     </table>

@@ -10,11 +10,8 @@ import { linkName } from "./institutions.action";
 export default async function Institutions({ searchParams }: { searchParams: Promise<{ words?: string }> }) {
   const person = await requireStaff("/office/institutions", ["officer", "lead officer", "administrator"]);
   const { words = "" } = await searchParams;
-  const [page, whole] = await Promise.all([
-    see(institutions, person.actor, { words }),
-    see(institutions, person.actor, {}),
-  ]);
-  if (!page || !whole) notFound();
+  const page = await see(institutions, person.actor, { words });
+  if (!page) notFound();
   return (
     <div className="office-sheet wide">
       <div className="sheet-head">
@@ -33,11 +30,7 @@ export default async function Institutions({ searchParams }: { searchParams: Pro
             Not in the register yet{" "}
             <span className="quiet">names that applicants wrote; once said, every file follows</span>
           </h2>
-          <UnknownNames
-            names={page.unknown}
-            register={whole.found.map((i) => ({ value: i.id, label: `${i.name}, ${countryName("en", i.country)}` }))}
-            link={linkName}
-          />
+          <UnknownNames names={page.unknown} link={linkName} />
         </section>
       ) : null}
       <section className="plan-part">

@@ -16,7 +16,7 @@ export default async function Institution({ params }: { params: Promise<{ id: st
   const page = await see(institutionPage, person.actor, { institutionId: id });
   if (!page) notFound();
   const { set } = await officeNow((await webRuntime()).pool);
-  const { version, written, files, others, changedAt: _, ...known } = page;
+  const { version, written, files, changedAt: _, ...known } = page;
   return (
     <div className="office-sheet wide">
       <p>
@@ -66,7 +66,7 @@ export default async function Institution({ params }: { params: Promise<{ id: st
       </section>
       <section className="plan-part">
         <h2>Stands twice?</h2>
-        <MergeForm name={page.name} others={others} merge={merge.bind(null, id)} />
+        <MergeForm id={id} name={page.name} merge={merge.bind(null, id)} />
       </section>
     </div>
   );
