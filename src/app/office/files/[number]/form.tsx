@@ -1,5 +1,6 @@
 import { formatDate, formatMoment } from "../../../../text/format";
 import { ChangedAnswers } from "../../../../ui/changed-answers";
+import { EducationLine } from "../../../../ui/education-line";
 import { type ReopenActs, ReopenForm, ReopenPresses } from "../../../../ui/reopen-form.client";
 import { valueText } from "../../../../ui/value-text";
 import { WithReason } from "../../../../ui/with-reason.client";
@@ -131,6 +132,7 @@ export function Form({
       {data.request ? reopen : null}
       <Submissions data={data} lines={lines} />
       {data.request ? null : reopen}
+      <EducationLine values={data.values} now={data.now} />
       <Answers data={data} />
     </div>
   );

@@ -1,0 +1,127 @@
+import type { Json } from "../core/assessment/facts";
+import { type Episode, timeline } from "../core/education/timeline";
+import { type Day, formatDay, parseDay, parseRough, type RoughDate, yearOf } from "../core/time/day";
+import { formatDate } from "../text/format";
+import type { ClaimedValue } from "../views/file";
+
+const WIDTH = 860;
+const LEFT = 230;
+const ROW = 24;
+const TOP = 24;
+const MOST_TICKS = 16;
+
+function dateOf(value: Json | undefined): RoughDate | null {
+  if (typeof value !== "string" || value === "") return null;
+  const day = parseDay(value);
+  return day === null ? parseRough(value) : { from: day, to: day };
+}
+
+/** What has a beginning in the lists of a form, as the office knows it: a confirmed date counts before the claimed one. */
+function episodesIn(values: readonly ClaimedValue[]): readonly Episode[] {
+  const entries = new Map<string, Map<string, Json>>();
+  for (const v of values) {
+    if (v.entry === "") continue;
+    const key = `${v.section}|${v.entry}`;
+    const fields = entries.get(key) ?? new Map<string, Json>();
+    fields.set(v.field, v.confirmed ?? v.claim);
+    entries.set(key, fields);
+  }
+  return [...entries].flatMap(([id, fields]): readonly Episode[] => {
+    const from = dateOf(fields.get("start"));
+    if (!from) return [];
+    const end = dateOf(fields.get("end"));
+    const expected = end === null ? dateOf(fields.get("expectedEnd")) : null;
+    const named = ["title", "role", "institution", "employer", "name"]
+      .map((f) => fields.get(f))
+      .find((t) => typeof t === "string" && t !== "");
+    return [
+      {
+        id,
+        label: typeof named === "string" ? named : "",
+        list: id.split("|")[0] ?? "",
+        from,
+        to: end ?? expected,
+        expected: expected !== null,
+      },
+    ];
+  });
+}
+
+const day = (value: Day): string => formatDate("en", formatDay(value));
+
+/** Somebody's studies and work, drawn on one line of years, with what an officer would ask about. */
+export function EducationLine({ values, now }: { values: readonly ClaimedValue[]; now: string }) {
+  const today = parseDay(now.slice(0, 10)) ?? 0;
+  const line = timeline(episodesIn(values), today);
+  if (!line || (line.episodes.length < 2 && line.reversed.length === 0)) return null;
+  const height = TOP + line.episodes.length * ROW + 8;
+  const x = (at: Day) => LEFT + ((at - line.from) / (line.to - line.from)) * (WIDTH - LEFT - 10);
+  const years = Array.from({ length: yearOf(line.to) - yearOf(line.from) + 1 }, (_, i) => yearOf(line.from) + i);
+  const step = Math.ceil(years.length / MOST_TICKS);
+  const ticks = years.flatMap((year) => {
+    const at = parseDay(`${year}-01-01`);
+    return at !== null && at >= line.from && at <= line.to && year % step === 0 ? [{ year, at }] : [];
+  });
+  return (
+    <section className="education-line">
+      <h2>Years in order</h2>
+      {line.episodes.length > 0 ? (
+        <svg viewBox={`0 0 ${WIDTH} ${height}`} role="img" aria-label="Studies and work by year">
+          {ticks.map(({ year, at }) => (
+            <g key={year}>
+              <line className="grid" x1={x(at)} x2={x(at)} y1={TOP - 4} y2={height - 4} />
+              <text x={x(at) + 3} y={12}>
+                {year}
+              </text>
+            </g>
+          ))}
+          {line.gaps.map((g) => (
+            <rect
+              key={g.from}
+              className="gap"
+              x={x(g.from)}
+              width={Math.max(2, x(g.to) - x(g.from))}
+              y={TOP - 4}
+              height={height - TOP}
+            />
+          ))}
+          {line.episodes.map((e, i) => {
+            const end = e.to?.to ?? today;
+            return (
+              <g key={e.id}>
+                <text x={0} y={TOP + i * ROW + 13}>
+                  {e.label.length > 34 ? `${e.label.slice(0, 33)}…` : e.label}
+                </text>
+                <rect
+                  className="bar"
+                  data-open={e.to === null || e.expected}
+                  x={x(e.from.from)}
+                  width={Math.max(3, x(Math.max(end + 1, e.from.from + 1)) - x(e.from.from))}
+                  y={TOP + i * ROW + 3}
+                  height={ROW - 10}
+                />
+              </g>
+            );
+          })}
+        </svg>
+      ) : null}
+      <ul className="plain-list">
+        {line.reversed.map((label) => (
+          <li key={label} className="wrong">
+            “{label}” ends before it begins.
+          </li>
+        ))}
+        {line.gaps.map((g) => (
+          <li key={g.from}>
+            Nothing is stated from {day(g.from)} to {day(g.to - 1)}, {g.months} months.
+          </li>
+        ))}
+        {line.overlaps.map((o) => (
+          <li key={`${o.a} ${o.b}`}>
+            “{o.a}” and “{o.b}” at the same time for {o.months} months.
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
