@@ -99,6 +99,7 @@ function Columns({
             id={`${id}-${field.key}`}
             value={code(mapping[field.key])}
             popupMatchSelectWidth={false}
+            showSearch={{ optionFilterProp: "label" }}
             options={[{ value: EMPTY, label: say(locale, "paste.leaveEmpty") }, ...columns, ...everywhere(field)]}
             onChange={(picked) => {
               const { [field.key]: _, ...rest } = mapping;
