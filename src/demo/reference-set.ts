@@ -78,7 +78,14 @@ export const referenceSet: ReferenceSet = {
       pass: "40",
       worst: "0",
     },
-    { key: "to10", title: { en: "10 to 0, pass 5", fr: "10 à 0, réussite à 5" }, best: "10", pass: "5", worst: "0" },
+    {
+      key: "to10",
+      title: { en: "10 to 0, pass 5", fr: "10 à 0, réussite à 5" },
+      best: "10",
+      pass: "5",
+      worst: "0",
+      percent: { multiplier: "9.5", offset: "0", source: "Ringholm study rules, page 14" },
+    },
   ],
   tests: [
     {

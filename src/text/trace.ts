@@ -1,6 +1,7 @@
 import type { Leaf, Trace } from "../core/rules/trace";
 import type { Locale } from "../core/text/local-text";
 import { countryName, formatDate, languageName } from "./format";
+import { linesOf } from "./trace-details";
 
 /** Traces of rules as sentences with the numbers, for the office and for applicants alike. */
 
@@ -11,6 +12,7 @@ interface Words {
   readonly compared: Readonly<Record<Leaf["is"], string>>;
   readonly facts: FactTitles;
   readonly unknown: string;
+  readonly yesNo: Readonly<Record<"true" | "false", string>>;
   readonly atLeast: string;
   readonly notWhole: string;
   readonly fit: (seen: string, of: number, what: string) => string;
@@ -51,6 +53,7 @@ const WORDS: Readonly<Record<Locale, Words>> = {
       "choice.answer": "answer to the offer",
     },
     unknown: "not known",
+    yesNo: { true: "yes", false: "no" },
     atLeast: "at least ",
     notWhole: "; the list is not whole yet",
     fit: (seen, of, what) => `${seen} of ${of} ${what} fit`,
@@ -98,6 +101,7 @@ const WORDS: Readonly<Record<Locale, Words>> = {
       "choice.answer": "réponse à l’offre",
     },
     unknown: "pas connu",
+    yesNo: { true: "oui", false: "non" },
     atLeast: "au moins ",
     notWhole: " ; la liste n’est pas encore complète",
     fit: (seen, of, what) => `${seen} sur ${of} ${what} conviennent`,
@@ -125,6 +129,7 @@ const COUNTRIES_SHOWN = 3;
 
 function shown(value: string | null, locale: Locale, fact: string): string {
   if (value === null) return WORDS[locale].unknown;
+  if (value === "true" || value === "false") return WORDS[locale].yesNo[value];
   if (/^\d{4}-\d{2}-\d{2}$/u.test(value)) return formatDate(locale, value);
   if (/^[a-z]{2}$/u.test(value) && fact.endsWith("language")) return languageName(locale, value);
   if (/^([A-Z]{2}, )+[A-Z]{2}$/u.test(value))
@@ -138,57 +143,7 @@ function shown(value: string | null, locale: Locale, fact: string): string {
 
 /** How a measured value came about: the formula with its numbers. */
 export function detailLines(leaf: Leaf, locale: Locale = "en"): readonly string[] {
-  const { detail } = leaf;
-  if (!detail) return [];
-  const fr = locale === "fr";
-  switch (detail.kind) {
-    case "grade": {
-      const range = fr
-        ? `meilleure ${detail.best}, réussite à ${detail.pass}`
-        : `best ${detail.best}, lowest pass ${detail.pass}`;
-      const from =
-        detail.from === "final grade"
-          ? `${fr ? "Note finale" : "Final grade"} ${detail.got}`
-          : `${fr ? "Moyenne" : "Mean"} ${detail.got} ${fr ? "sur" : "over"} ${detail.credits} ${fr ? "crédits" : "credits"}`;
-      const compared = detail.compare === "rounded" ? detail.shown : detail.exact;
-      return [
-        `${from}; ${range}`,
-        `1 + 3 × (${detail.best} − ${detail.got}) ÷ (${detail.best} − ${detail.pass}) = ${detail.exact}`,
-        detail.shown === "not passed"
-          ? fr
-            ? "au-delà de 4 : non réussi"
-            : "beyond 4: not passed"
-          : fr
-            ? `coupé à ${detail.shown}, comparé comme ${compared}`
-            : `cut to ${detail.shown}, compared ${detail.compare === "rounded" ? "as" : "exactly, as"} ${compared}`,
-      ];
-    }
-    case "level":
-      return [
-        `${detail.test.toUpperCase()} ${fr ? "du" : "of"} ${formatDate(locale, detail.date)}: ${Object.entries(
-          detail.scores,
-        )
-          .map(([part, score]) => `${part} ${score}`)
-          .join(", ")}${detail.total ? `, total ${detail.total}` : ""}`,
-        fr
-          ? `c’est ${detail.level ?? "en dessous de tous les niveaux de la table"}`
-          : `that is ${detail.level ?? "below every level of the table"}`,
-      ];
-    case "years":
-      return [
-        fr
-          ? `${detail.months} mois d’études supérieures dans cette langue`
-          : `${detail.months} months of degree study taught in the language`,
-      ];
-    case "span": {
-      const until = formatDate(locale, detail.until);
-      return [
-        fr
-          ? `${detail.months} mois en ${detail.entries} périodes jusqu’au ${until}, les jours communs comptés une fois`
-          : `${detail.months} months in ${detail.entries} ${detail.entries === 1 ? "entry" : "entries"} up to ${until}, days in several counted once`,
-      ];
-    }
-  }
+  return leaf.detail ? linesOf(leaf.detail, locale) : [];
 }
 
 /** One leaf as a sentence with the numbers; inside a list, the list says what `it` is. */

@@ -5,16 +5,18 @@ import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import type { MyApplication } from "../views/my-application";
 import { standingWord } from "./applicant-step";
-import { valueText } from "./value-text";
+import { NOTHING_SAID, valueText } from "./value-text";
 
 const LONG = 90;
-const MOST_COLUMNS = 6;
+const MOST_COLUMNS = 7;
 
 type Entries = CopiedSection["entries"];
 
 /** Entries of a list as lines of a table, where they are many and short enough for one. */
 function asTable(entries: Entries): CopiedSection["table"] {
-  const heads = [...new Set(entries.flatMap((e) => e.pairs.map((p) => p.label)))];
+  // What nobody answered in any entry needs no column.
+  const answered = entries.flatMap((e) => e.pairs.filter((p) => p.value !== NOTHING_SAID).map((p) => p.label));
+  const heads = [...new Set(entries.flatMap((e) => e.pairs.map((p) => p.label)))].filter((h) => answered.includes(h));
   const long = entries.some((e) => e.pairs.some((p) => p.long));
   if (entries.length < 2 || heads.length > MOST_COLUMNS || long) return null;
   return { heads, rows: entries.map((e) => heads.map((h) => e.pairs.find((p) => p.label === h)?.value ?? "")) };

@@ -27,6 +27,8 @@ function listItemText(locale: Locale, field: Pick<Field, "kind" | "options">, va
 
 type Office = Pick<ReferenceSet, "scales" | "tests" | "areas">;
 
+export const NOTHING_SAID = "—";
+
 /** A value in words: codes become names, dates get month names; "—" where nobody has answered. */
 export function valueText(
   locale: Locale,
@@ -34,7 +36,7 @@ export function valueText(
   value: Json,
   office: Office,
 ): string {
-  if (value === null || value === "") return "—";
+  if (value === null || value === "") return NOTHING_SAID;
   if (typeof value === "boolean") return say(locale, value ? "form.yes" : "form.no");
   if (Array.isArray(value))
     return value.map((v) => listItemText(locale, field, String(v))).join(field.kind === "links" ? "\n" : ", ");

@@ -1,12 +1,14 @@
 import { whole } from "../numbers/ratio";
 import type { Office } from "../office/reference-set";
+import { closingOf } from "../rounds/round-state";
 import { planOf } from "../rulebook/plan";
 import type { Rulebook } from "../rulebook/rulebook";
 import { judge } from "../rules/evaluate";
 import { type Fact, type FactList, type FactSource, UNKNOWN } from "../rules/fact";
 import { type AnswerIndex, typedFacts } from "../sections/typed-facts";
-import { requireDay } from "../time/zone";
+import { dayAt, requireDay } from "../time/zone";
 import type { ChoiceFact, FileFacts, Round } from "./facts";
+import type { ChoiceDays } from "./language";
 import { measureFact } from "./measures";
 
 /** One choice with the versions it stands on and the facts that its rules see. */
@@ -39,6 +41,7 @@ function sourceOf(
   index: AnswerIndex,
   choice: ChoiceFact,
   rulebook: Rulebook,
+  round: Round,
   office: Office,
 ): { source: FactSource; group: string | null } {
   const { sections, measures } = rulebook.body;
@@ -53,11 +56,17 @@ function sourceOf(
     return { value, confirmed: confirmation !== undefined };
   };
   let group: string | null = null;
+  const days: ChoiceDays = {
+    start: requireDay(choice.start),
+    // The closing is the exclusive end of its last day.
+    closing: () => dayAt(office.zone, closingOf(round, group, choice.extendedTo) - 1),
+    submission: choice.submittedAt === null ? null : dayAt(office.zone, Date.parse(choice.submittedAt)),
+  };
   const measure = (name: string): Fact => {
     if (!name.startsWith("measure.")) return UNKNOWN;
     const key = name.slice(8);
     const definition = measures.find((m) => m.key === key);
-    const fact = definition ? measureFact(definition, source, office, requireDay(choice.start), scoresOf) : UNKNOWN;
+    const fact = definition ? measureFact(definition, source, office, days, scoresOf) : UNKNOWN;
     computed.set(name, fact);
     return fact;
   };
@@ -100,6 +109,6 @@ export function contexts(
       const round = rounds[choice.roundId];
       if (!rulebook || !round)
         throw new Error(`assess needs rulebook ${choice.rulebookId} and round ${choice.roundId}`);
-      return [{ choice, rulebook, round, ...sourceOf(facts, index, choice, rulebook, office) }];
+      return [{ choice, rulebook, round, ...sourceOf(facts, index, choice, rulebook, round, office) }];
     });
 }

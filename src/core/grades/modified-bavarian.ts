@@ -1,20 +1,8 @@
-import {
-  add,
-  compare,
-  divide,
-  isZero,
-  multiply,
-  type Ratio,
-  type Rounding,
-  round,
-  subtract,
-  whole,
-} from "../numbers/ratio";
+import { add, compare, divide, isZero, multiply, type Ratio, subtract, whole } from "../numbers/ratio";
+import { type Conversion, DEGENERATE, MARK_MISSING } from "./conversion";
 
-export type Conversion =
-  | { readonly status: "ok"; readonly exact: Ratio; readonly rounded: Ratio; readonly clamped: boolean }
-  | { readonly status: "not_passed"; readonly exact: Ratio }
-  | { readonly status: "error"; readonly reason: "degenerate_scale" };
+const BEST = whole(1);
+const LOWEST_PASS = whole(4);
 
 /**
  * The modified Bavarian formula, `x = 1 + 3 × (Nmax − Nd) ÷ (Nmax − Nmin)`, to the scale on which 1 is best and 4 the
@@ -22,11 +10,13 @@ export type Conversion =
  * which lower is better need nothing else, both differences change sign. Whether it is a pass is decided on the unrounded x.
  * Source: the conversion agreed by the German ministers of education (KMK, 1991, last changed 2013).
  */
-export function modifiedBavarian(best: Ratio, pass: Ratio, got: Ratio, decimals: number, mode: Rounding): Conversion {
+export function modifiedBavarian(best: Ratio | null, pass: Ratio | null, got: Ratio | null): Conversion {
+  if (best === null || pass === null || got === null) return MARK_MISSING;
   const span = subtract(best, pass);
-  if (isZero(span)) return { status: "error", reason: "degenerate_scale" };
-  const exact = add(whole(1), multiply(whole(3), divide(subtract(best, got), span)));
-  if (compare(exact, whole(4)) > 0) return { status: "not_passed", exact };
-  if (compare(exact, whole(1)) < 0) return { status: "ok", exact: whole(1), rounded: whole(1), clamped: true };
-  return { status: "ok", exact, rounded: round(exact, decimals, mode), clamped: false };
+  if (isZero(span)) return DEGENERATE;
+  const exact = add(BEST, multiply(whole(3), divide(subtract(best, got), span)));
+  if (compare(exact, LOWEST_PASS) > 0) return { status: "not_passed", exact, kept: false };
+  return compare(exact, BEST) < 0
+    ? { status: "ok", exact: BEST, clamped: true }
+    : { status: "ok", exact, clamped: false };
 }

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { compare, parseDecimal, type Ratio } from "../numbers/ratio";
+import { compare, divide, isWhole, parseDecimal, type Ratio, subtract } from "../numbers/ratio";
 import { localTextSchema } from "../text/local-text";
 
 /**
@@ -13,6 +13,10 @@ export const gradeScaleSchema = z.object({
   pass: z.string(),
   worst: z.string(),
   letters: z.array(z.object({ label: z.string(), points: z.string() })).optional(),
+  /** Distance between neighbouring marks; none where marks are continuous. */
+  step: z.string().optional(),
+  /** What percentage a mark stands for by the issuer's own statement, `mark × multiplier + offset`, and where it is written. */
+  percent: z.object({ multiplier: z.string(), offset: z.string(), source: z.string() }).optional(),
 });
 export type GradeScale = z.infer<typeof gradeScaleSchema>;
 
@@ -36,4 +40,9 @@ export function onScale(mark: Ratio, best: Ratio, worst: Ratio): boolean {
   return up
     ? compare(mark, worst) >= 0 && compare(mark, best) <= 0
     : compare(mark, worst) <= 0 && compare(mark, best) >= 0;
+}
+
+/** Whether a mark is one that the scale has, counted in steps from the best. A mean of marks need not be. */
+export function onStep(mark: Ratio, best: Ratio, step: Ratio): boolean {
+  return isWhole(divide(subtract(best, mark), step));
 }

@@ -149,6 +149,7 @@ export function compare(a: Ratio, b: Ratio): number {
 
 export const isZero = (ratio: Ratio): boolean => ratio.n === 0 || ratio.n === 0n;
 export const isPositive = (ratio: Ratio): boolean => ratio.n > 0;
+export const isWhole = (ratio: Ratio): boolean => compare(round(ratio, 0, "truncate"), ratio) === 0;
 
 /** The nearest binary fraction: for ranges and for drawing, never where a rounding decides. */
 export const toNumber = (ratio: Ratio): number => Number(ratio.n) / Number(ratio.d);

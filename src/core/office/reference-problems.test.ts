@@ -68,6 +68,13 @@ describe("what keeps a reference set from being put in force", () => {
       ["scale-number scales to20: best, pass and worst"],
     ],
     ["best and pass alike", { scales: [{ ...scale, pass: "20" }] }, ["scale-order scales to20: pass"]],
+    ["a step that misses the best mark", { scales: [{ ...scale, step: "0.3" }] }, ["scale-step scales to20: 0.3"]],
+    ["no step forward", { scales: [{ ...scale, step: "0" }] }, ["scale-step scales to20: 0"]],
+    [
+      "a percentage that nobody stated",
+      { scales: [{ ...scale, percent: { multiplier: "x", offset: "0", source: " " } }] },
+      ["scale-percent scales to20: numbers", "scale-percent scales to20: source"],
+    ],
     ["a pass outside the scale", { scales: [{ ...scale, pass: "-1" }] }, ["scale-order scales to20: pass"]],
     [
       "letters twice, and off the scale",

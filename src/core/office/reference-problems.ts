@@ -1,4 +1,5 @@
-import { compare, parseDecimal, type Ratio } from "../numbers/ratio";
+import { onStep } from "../grades/scale";
+import { compare, isPositive, parseDecimal, type Ratio } from "../numbers/ratio";
 import { CEFR } from "../rules/compare";
 import { factNames } from "../rules/names";
 import { canBeMet } from "../rules/possible";
@@ -18,6 +19,8 @@ export interface ReferenceProblem {
     | "unknown-zone"
     | "scale-number"
     | "scale-order"
+    | "scale-step"
+    | "scale-percent"
     | "letter-twice"
     | "letter-off-scale"
     | "no-parts"
@@ -70,6 +73,13 @@ function groupProblems(groups: ReferenceSet["groups"], facts: ReadonlySet<string
   ];
 }
 
+/** A step is a positive number, and a whole number of them leads from the worst mark to the best. */
+function stepProblems(scale: ReferenceSet["scales"][number], best: Ratio, worst: Ratio): readonly string[] {
+  if (scale.step === undefined) return [];
+  const step = parseDecimal(scale.step);
+  return step && isPositive(step) && onStep(worst, best, step) ? [] : [scale.step];
+}
+
 function scaleProblems(scale: ReferenceSet["scales"][number]): readonly ReferenceProblem[] {
   const at = (code: ReferenceProblem["code"], what: string) => problem(code, "scales", `${scale.key}: ${what}`);
   const [best, pass, worst] = [scale.best, scale.pass, scale.worst].map(parseDecimal);
@@ -80,6 +90,11 @@ function scaleProblems(scale: ReferenceSet["scales"][number]): readonly Referenc
   const labels = letters.map((l) => l.label.replace(/\s+/gu, "").toUpperCase());
   return [
     ...(compare(best, pass) === 0 || !between(pass, worst, best) ? [at("scale-order", "pass")] : []),
+    ...stepProblems(scale, best, worst).map((what) => at("scale-step", what)),
+    ...(scale.percent && [scale.percent.multiplier, scale.percent.offset].some((n) => parseDecimal(n) === null)
+      ? [at("scale-percent", "numbers")]
+      : []),
+    ...(scale.percent && scale.percent.source.trim() === "" ? [at("scale-percent", "source")] : []),
     ...labels.filter((l, i) => labels.indexOf(l) !== i).map((l) => at("letter-twice", l)),
     ...letters
       .filter(({ points }) => {

@@ -1,6 +1,6 @@
 import type { Condition, Limit } from "../rules/condition";
 import { type FieldKind, factName } from "../sections/definition";
-import type { RulebookBody } from "./rulebook";
+import type { Measure, RulebookBody } from "./rulebook";
 
 export interface PlacedCondition {
   /** The key of the part in which it stands. */
@@ -27,7 +27,7 @@ export function conditionsOf(body: RulebookBody): readonly PlacedCondition[] {
     ]),
     ...body.entryRules.flatMap((r) => [...one(r.key, r.rule), ...one(r.key, r.curable?.possible)]),
     ...body.measures.flatMap((m) => {
-      if (m.kind === "level") return [];
+      if (m.kind === "level" || m.kind === "proof") return [];
       return m.kind === "span" ? one(m.key, m.where, m.list) : one(m.key, m.degree, "degrees");
     }),
     ...body.fees.flatMap((f) => one(f.key, f.when)),
@@ -54,6 +54,14 @@ function compared(condition: Condition, list: string | null): readonly Compared[
   return condition.of.flatMap((c) => compared(c, list));
 }
 
+const scalesOf = (m: Measure): readonly string[] =>
+  m.kind === "grade" && m.method?.kind === "bands" ? m.method.tables.map((t) => t.scale) : [];
+
+function testsOf(m: Measure): readonly string[] {
+  if (m.kind === "level") return m.tests;
+  return m.kind === "proof" ? m.minimums.map((minimum) => minimum.test) : [];
+}
+
 /** What a rulebook names of the office's reference set: none of it may go away while the rulebook is used. */
 export function namedInRulebook(
   body: RulebookBody,
@@ -70,8 +78,8 @@ export function namedInRulebook(
     values((fact) => kinds.get(fact) === kind).filter((v) => v !== "other" || kind !== "scale");
   return {
     groups: [...values((fact) => fact === "group"), ...body.fees.flatMap((f) => f.amounts.map((a) => a.group))],
-    areas: ofKind("area"),
-    scales: ofKind("scale"),
-    tests: [...ofKind("test"), ...body.measures.flatMap((m) => (m.kind === "level" ? m.tests : []))],
+    areas: [...ofKind("area"), ...body.measures.flatMap((m) => (m.kind === "grade" ? (m.areas ?? []) : []))],
+    scales: [...ofKind("scale"), ...body.measures.flatMap(scalesOf)],
+    tests: [...ofKind("test"), ...body.measures.flatMap(testsOf)],
   };
 }

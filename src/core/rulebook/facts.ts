@@ -81,7 +81,13 @@ const given = (name: string, type: FactType, options: readonly string[] = []): K
   register: null,
 });
 
-const MEASURE_TYPES = { grade: "number", level: "level", studyMonths: "number", span: "number" } as const;
+const MEASURE_TYPES = {
+  grade: "number",
+  level: "level",
+  proof: "yesNo",
+  studyMonths: "number",
+  span: "number",
+} as const;
 
 /** @param groups the keys of the office's applicant groups */
 export function knownFacts(body: RulebookBody, groups: readonly string[]): KnownFacts {

@@ -37,8 +37,12 @@ function inputsOfMeasure(measure: Measure): readonly string[] {
         "degrees.gradePass",
         "courses.grade",
         "courses.credits",
+        ...(measure.areas ? ["courses.area"] : []),
+        ...(measure.lastEcts ? ["courses.date", "degrees.creditsPerYear"] : []),
+        ...(measure.method?.kind === "marks" ? ["courses.marksObtained", "courses.marksTotal"] : []),
       ];
     case "level":
+    case "proof":
       return ["tests.scores", "tests.test", "tests.date"];
     case "studyMonths":
       return ["degrees.language", "degrees.start", "degrees.end", "degrees.expectedEnd"];

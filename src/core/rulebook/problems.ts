@@ -3,26 +3,9 @@ import { canBeMet } from "../rules/possible";
 import { type FieldKind, factName } from "../sections/definition";
 import type { LocalText } from "../text/local-text";
 import { conditionsOf } from "./conditions";
+import { measureProblems } from "./measure-problems";
+import type { RulebookProblem } from "./problem";
 import type { RulebookBody } from "./rulebook";
-
-export interface RulebookProblem {
-  readonly code:
-    | "unknown-fact"
-    | "unknown-section"
-    | "unknown-field"
-    | "unknown-fee"
-    | "unknown-role"
-    | "duplicate-key"
-    | "missing-text"
-    | "no-options"
-    | "no-stretches"
-    | "nothing-asked"
-    | "no-sections"
-    | "never-met"
-    | "contradicts";
-  /** The key of the part it is about, and what is wrong with it there. */
-  readonly about: string;
-}
 
 const GIVEN = new Set([
   "start",
@@ -142,17 +125,12 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
       return body.fees.some((f) => f.key === r.item) ? [] : [{ code: "unknown-fee", about: `${r.key}: ${r.item}` }];
     return [];
   });
-  const spans = body.measures.flatMap((m): readonly RulebookProblem[] =>
-    m.kind === "span" && !(facts.has(`${m.list}.start`) && facts.has(`${m.list}.end`))
-      ? [{ code: "no-stretches", about: `${m.key}: ${m.list}` }]
-      : [],
-  );
   const empty: readonly RulebookProblem[] =
     body.sections.length === 0 || body.requirements.length === 0 ? [{ code: "nothing-asked", about: "" }] : [];
   return [
     ...empty,
     ...unknown,
-    ...spans,
+    ...body.measures.flatMap((m) => measureProblems(m, facts)),
     ...requirements,
     ...missingTexts(body),
     ...withoutOptions(body),

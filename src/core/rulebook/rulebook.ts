@@ -1,10 +1,20 @@
 import { z } from "zod";
 import { feeItemSchema } from "../fees/fee-item";
+import { gradeMethodSchema } from "../grades/method";
+import { meanPolicySchema } from "../grades/summary";
+import { minimumSchema } from "../language/sittings";
 import { requirementSchema } from "../requirements/definition";
 import { conditionSchema } from "../rules/condition";
 import { sectionSchema } from "../sections/definition";
 import { localTextSchema } from "../text/local-text";
 import { partKeySchema } from "./part-key";
+
+const resultDays = {
+  /** The day on which a result still has to be valid; the start of studies where nothing is said. */
+  validOn: z.enum(["start", "closing", "submission"]).optional(),
+  /** The day by which a pending result has to be there. */
+  resultBy: z.enum(["start", "closing"]).optional(),
+};
 
 /** A computed fact that rules read as `measure.key`. */
 export const measureSchema = z.discriminatedUnion("kind", [
@@ -15,6 +25,15 @@ export const measureSchema = z.discriminatedUnion("kind", [
     title: localTextSchema,
     /** Which degree counts; of several the one that ends last. */
     degree: conditionSchema,
+    /** How it is carried over to our scale; the modified Bavarian formula where nothing is said. */
+    method: gradeMethodSchema.optional(),
+    /** The final grade as stated, and the mean of the courses only while there is none; or that mean in any case. */
+    basis: z.enum(["final grade", "courses"]).optional(),
+    mean: meanPolicySchema.optional(),
+    /** Only courses of these subject areas count. */
+    areas: z.array(z.string()).optional(),
+    /** Only so many of the latest ECTS credits count. */
+    lastEcts: z.int().min(1).max(600).optional(),
     decimals: z.int().min(0).max(3),
     rounding: z.enum(["truncate", "half_up", "half_even"]),
     compare: z.enum(["exact", "rounded"]),
@@ -26,6 +45,18 @@ export const measureSchema = z.discriminatedUnion("kind", [
     title: localTextSchema,
     language: z.string(),
     tests: z.array(z.string()),
+    /** One sitting, or the best of each part over all valid sittings of a test. */
+    mode: z.enum(["single", "combine"]).optional(),
+    ...resultDays,
+  }),
+  z.object({
+    key: z.string(),
+    part: partKeySchema,
+    kind: z.literal("proof"),
+    title: localTextSchema,
+    /** The accepted tests, each with what it has to reach: one is enough. */
+    minimums: z.array(minimumSchema),
+    ...resultDays,
   }),
   z.object({
     key: z.string(),

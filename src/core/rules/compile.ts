@@ -147,7 +147,7 @@ function factRule(name: string, is: Comparison, limit: Limit | undefined): Rule 
         limit: bound?.shown ?? null,
         seen: fact.kind === "value" ? show(fact.value) : fact.kind === "range" ? toShort(fact.low) : null,
         open: fact.kind !== "value",
-        ...(fact.kind === "value" && fact.detail ? { detail: fact.detail } : {}),
+        ...(fact.kind !== "range" && fact.detail ? { detail: fact.detail } : {}),
       };
       return {
         op: "fact",

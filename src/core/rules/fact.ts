@@ -1,4 +1,6 @@
 import type { Ratio } from "../numbers/ratio";
+import type { LocalText } from "../text/local-text";
+import type { Truth } from "./compare";
 
 /**
  * What a rule can see. A fact is unknown, a value, or a number known only as a range (credits over a list that the
@@ -7,7 +9,7 @@ import type { Ratio } from "../numbers/ratio";
 export type Scalar = string | boolean | Ratio | readonly string[];
 
 export type Fact =
-  | { readonly kind: "unknown" }
+  | { readonly kind: "unknown"; readonly detail?: Detail }
   | {
       readonly kind: "value";
       readonly value: Scalar;
@@ -21,25 +23,49 @@ export type Fact =
 export type Detail =
   | {
       readonly kind: "grade";
-      readonly from: "final grade" | "mean of courses";
-      readonly best: string;
-      readonly pass: string;
+      readonly method: "bavarian" | "linear" | "bands" | "marks" | "multiplier";
+      readonly from: "final grade" | "mean of courses" | "marks of courses";
+      readonly best: string | null;
+      readonly pass: string | null;
       readonly got: string;
+      /** Of the courses that count: their credits, how many they are, and how many attempts gave way to others. */
       readonly credits: string | null;
+      readonly courses: number;
+      readonly setAside: number;
+      /** What the count was cut down to. */
+      readonly areas: readonly LocalText[];
+      readonly lastEcts: number | null;
+      readonly formula: string | null;
+      readonly band: { readonly from: string; readonly grade: string } | null;
       readonly exact: string;
       readonly shown: string;
+      readonly passed: boolean;
+      readonly rounding: "truncate" | "half_up" | "half_even";
       readonly compare: "exact" | "rounded";
     }
   | {
       readonly kind: "level";
       readonly test: string;
-      readonly date: string;
+      /** Several where the best parts of several sittings were put together. */
+      readonly dates: readonly string[];
       readonly scores: Readonly<Record<string, string>>;
       readonly total: string | null;
       readonly level: string | null;
     }
+  | { readonly kind: "proof"; readonly parts: readonly ProofPart[] }
   | { readonly kind: "years"; readonly language: string; readonly months: number }
   | { readonly kind: "span"; readonly months: number; readonly entries: number; readonly until: string };
+
+/** How the sittings of one test stand to its minimum. */
+export interface ProofPart {
+  readonly test: string;
+  readonly truth: Truth;
+  readonly reasons: readonly string[];
+  readonly dates: readonly string[];
+  readonly scores: Readonly<Record<string, string>>;
+  readonly total: string | null;
+  readonly short: readonly { readonly part: string; readonly needed: string; readonly got: string | null }[];
+}
 
 export interface Entry {
   readonly id: string;

@@ -27,6 +27,8 @@ export interface ReadLine {
 
 /** What columns are often called, beside the title of the field itself; folded. */
 const CALLED: Readonly<Record<string, readonly string[]>> = {
+  code: ["code", "course code", "module code", "number", "numero", "sigle"],
+  date: ["date", "result in", "term", "semester", "session", "semestre"],
   title: ["course", "module", "subject", "title", "name", "cours", "matiere", "intitule", "unite"],
   credits: ["credits", "credit", "ects", "cp", "points", "units", "credits ects"],
   grade: ["grade", "mark", "note", "result", "resultat", "score"],

@@ -1,5 +1,5 @@
 import type { Requirement } from "../../core/requirements/definition";
-import type { RulebookBody } from "../../core/rulebook/rulebook";
+import type { Measure, RulebookBody } from "../../core/rulebook/rulebook";
 import type { Condition } from "../../core/rules/condition";
 import { livesAbroad } from "./parts/standing";
 
@@ -166,7 +166,7 @@ export function englishProof(more: DocumentInput = {}): Requirement {
   );
 }
 
-const BY_TEST = local(["by a test result before the start", "par un résultat de test avant le début"]);
+export const BY_TEST = local(["by a test result before the start", "par un résultat de test avant le début"]);
 
 export function englishRule(level: "B1" | "B2" | "C1", otherwise: Condition): RulebookBody["entryRules"][number] {
   return {
@@ -177,13 +177,16 @@ export function englishRule(level: "B1" | "B2" | "C1", otherwise: Condition): Ru
   };
 }
 
-export const englishMeasure: RulebookBody["measures"][number] = {
+export const englishMeasure = {
   key: "english",
   kind: "level",
   title: local(["level of English", "niveau d’anglais"]),
   language: "en",
   tests: ["het", "kle"],
-};
+} satisfies Measure;
+
+/** The same from the best parts of several sittings. */
+export const combinedEnglish: Measure = { ...englishMeasure, mode: "combine" };
 
 /** School years taught in English, counted over the schools that were named. */
 export const schooledInEnglish = (years: number): Condition => ({

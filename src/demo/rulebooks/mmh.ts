@@ -2,15 +2,15 @@ import type { RulebookBody } from "../../core/rulebook/rulebook";
 import {
   ABOUT_YOU,
   AROUND,
+  BY_TEST,
   DECLARATION,
   document,
   ENGLISH_FORM,
-  englishMeasure,
   englishProof,
-  englishRule,
   fee,
   feeItem,
   PASSPORT,
+  pendingInTime,
   sections,
 } from "./ask";
 import { certificate, ectsAtLeast, firstDegreeRule, taughtMeasure, taughtTwoYears, transcript } from "./degree";
@@ -23,6 +23,17 @@ import { citizenship, contact, person } from "./parts/person";
 import { courses, education } from "./parts/studies";
 
 const APPLICATION_FEE = ["Application fee", "Frais de candidature"] as const;
+
+/** More is asked of writing than of the rest. */
+const writtenEnglish: RulebookBody["measures"][number] = {
+  key: "written",
+  kind: "proof",
+  title: { en: "English test reaches its minimum", fr: "le test d’anglais atteint son minimum" },
+  minimums: [
+    { test: "het", total: "38", every: "34", parts: { W: "40" }, mode: "single" },
+    { test: "kle", every: "4", parts: { W: "5" }, mode: "single" },
+  ],
+};
 
 /** MA Maritime Heritage: a statement, links to own work, an interview before the decision; part time or full time. */
 export const mmh: RulebookBody = {
@@ -87,11 +98,16 @@ export const mmh: RulebookBody = {
     fee("application", APPLICATION_FEE, { neededBy: "submission", toSubmit: "accepted" }),
     DECLARATION,
   ],
-  measures: [englishMeasure, taughtMeasure],
+  measures: [writtenEnglish, taughtMeasure],
   entryRules: [
     firstDegreeRule,
     { key: "credits", title: { en: "180 ECTS", fr: "180 ECTS" }, rule: ectsAtLeast(180), curable: null },
-    englishRule("C1", taughtTwoYears),
+    {
+      key: "english",
+      title: { en: "English for a thesis in the humanities", fr: "L’anglais d’un mémoire en lettres" },
+      rule: { any: [{ fact: "measure.written", is: "equals", value: true }, taughtTwoYears] },
+      curable: { way: BY_TEST, possible: pendingInTime },
+    },
   ],
   fees: [feeItem("application", APPLICATION_FEE, 3500, 3500)],
 };

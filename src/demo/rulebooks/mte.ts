@@ -3,9 +3,9 @@ import type { Condition } from "../../core/rules/condition";
 import {
   ABOUT_YOU,
   AROUND,
+  combinedEnglish,
   DECLARATION,
   ENGLISH_FORM,
-  englishMeasure,
   englishProof,
   englishRule,
   fee,
@@ -72,7 +72,7 @@ export const mte: RulebookBody = {
     fee("further", FURTHER, { neededBy: "checking" }),
     DECLARATION,
   ],
-  measures: [gradeMeasure, englishMeasure, taughtMeasure],
+  measures: [gradeMeasure, combinedEnglish, taughtMeasure],
   entryRules: [
     firstDegreeRule,
     {

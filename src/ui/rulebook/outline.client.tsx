@@ -1,7 +1,7 @@
 "use client";
 
 import { Button } from "antd";
-import type { RulebookProblem } from "../../core/rulebook/problems";
+import type { RulebookProblem } from "../../core/rulebook/problem";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { Field, Section } from "../../core/sections/definition";
 import { moved } from "../fields/ranked-input.client";

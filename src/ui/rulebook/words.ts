@@ -1,6 +1,6 @@
 import type { ReferenceDifference } from "../../core/difference/reference-sets";
 import type { RulebookDifference } from "../../core/difference/rulebooks";
-import type { RulebookProblem } from "../../core/rulebook/problems";
+import type { RulebookProblem } from "../../core/rulebook/problem";
 import type { FieldKind } from "../../core/sections/definition";
 
 /** The words of the rulebook pages, for the office. */
@@ -71,6 +71,16 @@ export function problemSentence({ code, about }: RulebookProblem): string {
       return `“${about}” has no answers to choose from. Add at least one.`;
     case "no-stretches":
       return `“${where}” counts months over ${what}, which has no fields called start and end. Choose another list, or add them.`;
+    case "measure-number":
+      return `“${where}” works with “${what}”, which is not a number. Correct it.`;
+    case "target-order":
+      return `“${where}”: best, lowest pass and worst of our scale (${what}) must stand in one order and differ.`;
+    case "bands-order":
+      return `“${where}”: the bounds of the table for ${what} must go from the best to the worst, each once.`;
+    case "no-tables":
+      return `“${where}” has no table with bounds${what ? ` for ${what}` : ""}. Add one, or choose another method.`;
+    case "no-minimums":
+      return `“${where}” does not say what ${what ? `the test ${what}` : "a test"} has to reach. Add it.`;
     case "no-sections":
       return `“${about}” names no section that answers it. Choose at least one.`;
     case "nothing-asked":

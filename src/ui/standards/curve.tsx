@@ -43,10 +43,10 @@ function pointsOf(scale: GradeScale, best: Ratio, pass: Ratio): readonly Point[]
 
 /** What a mark is worth on our scale, as it is said to people. */
 function worth(best: Ratio, pass: Ratio, mark: Ratio): { readonly at: number; readonly shown: string } | null {
-  const result = modifiedBavarian(best, pass, mark, 1, "truncate");
-  if (result.status === "error") return null;
+  const result = modifiedBavarian(best, pass, mark);
+  if (result.status === "error" || result.status === "unknown") return null;
   return result.status === "ok"
-    ? { at: toNumber(result.exact), shown: toFixed(result.rounded, 1) }
+    ? { at: toNumber(result.exact), shown: toFixed(result.exact, 1, "truncate") }
     : { at: toNumber(result.exact), shown: "not passed" };
 }
 

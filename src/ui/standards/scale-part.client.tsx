@@ -17,6 +17,34 @@ const MARKS = [
   ["worst", "Worst mark"],
 ] as const;
 
+const NO_STATEMENT = { multiplier: "", offset: "0", source: "" };
+const STATEMENT = [
+  ["multiplier", "Percentage: mark times"],
+  ["offset", "Percentage: plus"],
+  ["source", "Percentage: where the issuer states it"],
+] as const;
+
+/** What percentage a mark stands for by the issuer's own statement; without one nothing is assumed. */
+function PercentFields({ value, disabled, onChange }: Props) {
+  const percent = value.percent ?? NO_STATEMENT;
+  return STATEMENT.map(([name, label]) => (
+    <Labelled key={name} label={label}>
+      {(id) => (
+        <Input
+          id={id}
+          disabled={disabled}
+          value={value.percent ? percent[name] : ""}
+          onChange={(e) => {
+            const next = { ...percent, [name]: e.target.value };
+            const none = next.multiplier.trim() === "" && next.source.trim() === "";
+            onChange(put(value, "percent", none ? undefined : next));
+          }}
+        />
+      )}
+    </Labelled>
+  ));
+}
+
 /** One grade scale, with the curve that it makes on ours. */
 export function ScalePart({ value, disabled, onChange }: Props) {
   const letters = value.letters ?? [];
@@ -45,6 +73,17 @@ export function ScalePart({ value, disabled, onChange }: Props) {
           )}
         </Labelled>
       ))}
+      <Labelled label="Step between marks (empty: none)">
+        {(id) => (
+          <Input
+            id={id}
+            disabled={disabled}
+            value={value.step ?? ""}
+            onChange={(e) => onChange(put(value, "step", e.target.value.trim() || undefined))}
+          />
+        )}
+      </Labelled>
+      <PercentFields value={value} disabled={disabled} onChange={onChange} />
       <fieldset className="plan-wide letters">
         <legend>Letters, each with its points (none: marks are numbers)</legend>
         {letters.map((letter, i) => (

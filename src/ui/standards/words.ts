@@ -42,6 +42,12 @@ export function standardsProblem(set: ReferenceSet, { code, area, about }: Refer
       return `There is no time zone called ${about}. Write one like Europe/Dublin.`;
     case "scale-number":
       return `${name} needs numbers for its best, its lowest passing and its worst mark, for example 20, 10 and 0.`;
+    case "scale-step":
+      return `${name}: the step “${what}” has to be a positive number that leads from the worst mark to the best.`;
+    case "scale-percent":
+      return what === "source"
+        ? `${name}: say where the issuer states what percentage its marks stand for.`
+        : `${name}: multiplier and offset of the percentage have to be numbers.`;
     case "scale-order":
       return `In ${name} the lowest passing mark has to lie between the worst and the best mark, and below the best.`;
     case "letter-twice":

@@ -1,0 +1,42 @@
+import type { Ratio } from "../numbers/ratio";
+import { withEntry } from "../rules/compile";
+import type { Condition } from "../rules/condition";
+import { judge } from "../rules/evaluate";
+import type { Entry, FactSource } from "../rules/fact";
+
+/** A text field of an entry with whether it was confirmed; null while unknown. */
+export function text(
+  entry: Entry | undefined,
+  field: string,
+): { readonly value: string; readonly confirmed: boolean } | null {
+  const fact = entry?.fields[field];
+  return fact?.kind === "value" && typeof fact.value === "string"
+    ? { value: fact.value, confirmed: fact.confirmed }
+    : null;
+}
+
+export function number(
+  entry: Entry | undefined,
+  field: string,
+): { readonly value: Ratio; readonly confirmed: boolean } | null {
+  const fact = entry?.fields[field];
+  return fact?.kind === "value" && typeof fact.value === "object" && "n" in fact.value
+    ? { value: fact.value, confirmed: fact.confirmed }
+    : null;
+}
+
+/** When a degree ended or is expected to; "" while neither is known. */
+export function endOf(entry: Entry): string {
+  return text(entry, "end")?.value ?? text(entry, "expectedEnd")?.value ?? "";
+}
+
+/** The degree that a measure looks at: of those that its condition lets through the one that ends last. */
+export function countingDegree(condition: Condition, facts: FactSource): Entry | undefined {
+  return facts
+    .list("degrees")
+    .entries.filter((entry) => judge(condition, withEntry(facts, entry)).truth === "met")
+    .reduce<Entry | undefined>(
+      (last, entry) => (last === undefined || endOf(entry) > endOf(last) ? entry : last),
+      undefined,
+    );
+}

@@ -1,0 +1,229 @@
+import { type Carried, carryOver, isHigherBetter, type SourceScale, USUAL_METHOD } from "../grades/method";
+import { percentageOf } from "../grades/percentage";
+import { onScale, readMark } from "../grades/scale";
+import { type Attempt, type Summary, summarise, USUAL_MEAN } from "../grades/summary";
+import {
+  add,
+  compare,
+  divide,
+  multiply,
+  parseDecimal,
+  type Ratio,
+  round,
+  toFixed,
+  toShort,
+  whole,
+  ZERO,
+} from "../numbers/ratio";
+import type { Office } from "../office/reference-set";
+import type { Measure } from "../rulebook/rulebook";
+import type { Entry, Fact, FactSource } from "../rules/fact";
+import { UNKNOWN } from "../rules/fact";
+import { degreeOf } from "../sections/typed-facts";
+import { countingDegree, number, text } from "./entries";
+
+type GradeMeasure = Extract<Measure, { kind: "grade" }>;
+
+interface Scale extends SourceScale {
+  readonly letters: { label: string; points: string }[] | undefined;
+  readonly confirmed: boolean;
+}
+
+/** The scale of a degree: from the office's register, or its best and pass marks as entered. Null while it is unknown. */
+function scaleOf(degree: Entry, office: Office): Scale | null {
+  const named = text(degree, "scale");
+  if (!named) return null;
+  const known = office.set.scales.find((s) => s.key === named.value);
+  const best = known ? parseDecimal(known.best) : (number(degree, "gradeBest")?.value ?? null);
+  const pass = known ? parseDecimal(known.pass) : (number(degree, "gradePass")?.value ?? null);
+  if (!best || !pass) return null;
+  const own = number(degree, "gradeBest")?.confirmed === true && number(degree, "gradePass")?.confirmed === true;
+  return {
+    key: known?.key ?? null,
+    best,
+    pass,
+    worst: known ? parseDecimal(known.worst) : null,
+    percent: known?.percent
+      ? { multiplier: parseDecimal(known.percent.multiplier), offset: parseDecimal(known.percent.offset) }
+      : null,
+    letters: known?.letters,
+    confirmed: named.confirmed && (known !== undefined || own),
+  };
+}
+
+/** The courses of a degree that a measure counts; `open` while more may come. */
+function coursesOf(measure: GradeMeasure, degree: Entry, facts: FactSource) {
+  const list = facts.list("courses");
+  const degrees = facts.list("degrees");
+  const entries = list.entries.filter((course) => {
+    const area = text(course, "area")?.value;
+    return (
+      degreeOf(course, degrees)?.id === degree.id &&
+      (measure.areas === undefined || (area !== undefined && measure.areas.includes(area)))
+    );
+  });
+  return { entries, open: list.open };
+}
+
+const ATTEMPTS: Readonly<Record<string, Attempt["status"]>> = {
+  completed: "passed",
+  failed: "failed",
+  "in progress": "in_progress",
+  registered: "in_progress",
+  withdrawn: "withdrawn",
+};
+
+function attemptOf(course: Entry, scale: Scale): Attempt {
+  const written = text(course, "grade");
+  const grade = written ? readMark(written.value, scale.letters) : null;
+  const status = ATTEMPTS[text(course, "status")?.value ?? ""] ?? "in_progress";
+  const failed = grade !== null && scale.pass !== null && beyond(grade, scale.pass, scale);
+  const grading = text(course, "grading")?.value;
+  return {
+    code: text(course, "code")?.value ?? text(course, "title")?.value ?? course.id,
+    credits: number(course, "credits")?.value ?? null,
+    grade,
+    status: status === "passed" && failed ? "failed" : status,
+    grading: grading === "pass_fail" || grading === "ungraded" ? grading : "graded",
+    origin: text(course, "origin")?.value === "transfer" ? "transfer" : "home",
+    date: text(course, "date")?.value ?? "",
+  };
+}
+
+/** Whether a mark is worse than another on a scale. */
+function beyond(mark: Ratio, other: Ratio, scale: Scale): boolean {
+  return isHigherBetter(scale) ? compare(mark, other) < 0 : compare(mark, other) > 0;
+}
+
+interface Achieved {
+  readonly mark: Ratio;
+  readonly from: "final grade" | "mean of courses";
+  readonly summary: Summary | null;
+  readonly confirmed: boolean;
+}
+
+/** The mean of the courses that count; null while something that counts is not known. */
+function meanOfCourses(measure: GradeMeasure, degree: Entry, scale: Scale, facts: FactSource): Achieved | null {
+  const courses = coursesOf(measure, degree, facts);
+  if (courses.open) return null;
+  const perYear = number(degree, "creditsPerYear")?.value ?? null;
+  const last =
+    measure.lastEcts === undefined || perYear === null
+      ? null
+      : divide(multiply(whole(measure.lastEcts), perYear), whole(FULL_TIME_YEAR));
+  if (measure.lastEcts !== undefined && last === null) return null;
+  const attempts = courses.entries.map((course) => attemptOf(course, scale));
+  const off = attempts.some(
+    ({ grade }) =>
+      grade !== null && scale.best !== null && scale.worst !== null && !onScale(grade, scale.best, scale.worst),
+  );
+  const summary = summarise(attempts, measure.mean ?? USUAL_MEAN, isHigherBetter(scale) ? "higher" : "lower", last);
+  if (summary.mean === null || off) return null;
+  const confirmed = courses.entries.every(
+    (course) =>
+      course.fields.grade?.kind !== "value" ||
+      (course.fields.grade.confirmed && number(course, "credits")?.confirmed === true),
+  );
+  return { mark: summary.mean, from: "mean of courses", summary, confirmed };
+}
+
+const FULL_TIME_YEAR = 60;
+
+/** The final grade; while there is none, or where the courses count in any case, their credit-weighted mean. */
+function achieved(measure: GradeMeasure, degree: Entry, scale: Scale, facts: FactSource): Achieved | null {
+  const final = measure.basis === "courses" ? null : text(degree, "grade");
+  if (!final) return meanOfCourses(measure, degree, scale, facts);
+  const mark = readMark(final.value, scale.letters);
+  return mark ? { mark, from: "final grade", summary: null, confirmed: final.confirmed } : null;
+}
+
+type Detail = Extract<NonNullable<Extract<Fact, { kind: "value" }>["detail"]>, { kind: "grade" }>;
+
+const areasOf = ({ areas }: GradeMeasure, office: Office): Detail["areas"] =>
+  office.set.areas.filter((a) => areas?.includes(a.key)).map((a) => a.title);
+
+/** The fact with its rounding and comparing as the measure names them; unknown where no number came out. */
+function gradeFact(
+  measure: GradeMeasure,
+  { conversion, formula, band }: Carried,
+  confirmed: boolean,
+  detail: Pick<Detail, "from" | "best" | "pass" | "got" | "credits" | "courses" | "setAside" | "areas">,
+): Fact {
+  if (conversion.status === "unknown" || conversion.status === "error") return UNKNOWN;
+  const passed = conversion.status === "ok";
+  const { exact } = conversion;
+  const rounded = round(exact, measure.decimals, measure.rounding);
+  return {
+    kind: "value",
+    // What did not pass is compared as it is: rounded it might read as a pass.
+    value: measure.compare === "rounded" && passed ? rounded : exact,
+    confirmed,
+    detail: {
+      kind: "grade",
+      method: measure.method?.kind ?? USUAL_METHOD.kind,
+      ...detail,
+      lastEcts: measure.lastEcts ?? null,
+      formula,
+      band,
+      exact: toShort(exact, 4),
+      shown: toFixed(rounded, measure.decimals),
+      passed,
+      rounding: measure.rounding,
+      compare: measure.compare,
+    },
+  };
+}
+
+/** The percentage from the marks of the courses, which needs no scale. */
+function marksFact(measure: GradeMeasure, of: "sums" | "rows", degree: Entry, facts: FactSource, office: Office): Fact {
+  const courses = coursesOf(measure, degree, facts);
+  const rows = courses.entries
+    .filter((c) => text(c, "status")?.value === "completed")
+    .map((c) => ({ got: number(c, "marksObtained"), total: number(c, "marksTotal") }));
+  if (courses.open) return UNKNOWN;
+  const plain = rows.map(({ got, total }) => ({ got: got?.value ?? null, total: total?.value ?? null }));
+  const conversion = percentageOf(plain, of);
+  const confirmed = rows.every(({ got, total }) => got?.confirmed === true && total?.confirmed === true);
+  const sums = of === "sums" && conversion.status === "ok" ? [sumOf(plain, "got"), sumOf(plain, "total")] : null;
+  const formula = sums ? `100 × ${sums[0]} ÷ ${sums[1]}` : null;
+  return gradeFact(measure, { conversion, formula, band: null }, confirmed, {
+    from: "marks of courses",
+    best: null,
+    pass: null,
+    got: conversion.status === "ok" ? toShort(conversion.exact, 4) : "",
+    credits: null,
+    courses: rows.length,
+    setAside: 0,
+    areas: areasOf(measure, office),
+  });
+}
+
+function sumOf(
+  rows: readonly { readonly got: Ratio | null; readonly total: Ratio | null }[],
+  of: "got" | "total",
+): string {
+  return toShort(rows.reduce<Ratio>((sum, row) => add(sum, row[of] ?? ZERO), ZERO));
+}
+
+/** A degree's grade on our scale, by the method of the measure. */
+export function gradeMeasure(measure: GradeMeasure, facts: FactSource, office: Office): Fact {
+  const degree = countingDegree(measure.degree, facts);
+  if (!degree) return UNKNOWN;
+  const method = measure.method ?? USUAL_METHOD;
+  if (method.kind === "marks") return marksFact(measure, method.of, degree, facts, office);
+  const scale = scaleOf(degree, office);
+  const got = scale && achieved(measure, degree, scale, facts);
+  if (!scale || !got) return UNKNOWN;
+  // A mark outside its scale means that the scale is wrong: an open fact and a question, never a guess.
+  if (scale.best && scale.worst && !onScale(got.mark, scale.best, scale.worst)) return UNKNOWN;
+  return gradeFact(measure, carryOver(method, scale, got.mark), scale.confirmed && got.confirmed, {
+    from: got.from,
+    best: scale.best && toShort(scale.best),
+    pass: scale.pass && toShort(scale.pass),
+    got: toShort(got.mark, 4),
+    credits: got.summary && toShort(got.summary.creditsInMean),
+    courses: got.summary?.counted.length ?? 0,
+    setAside: got.summary?.setAside ?? 0,
+    areas: got.summary ? areasOf(measure, office) : [],
+  });
+}

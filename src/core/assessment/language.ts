@@ -1,0 +1,169 @@
+import { countable, judgeSittings, type Minimum, type Sitting, scoreSets, type Verdict } from "../language/sittings";
+import { levelOf, type Scores, type TestDefinition, total } from "../language/test-definition";
+import { toShort, whole } from "../numbers/ratio";
+import type { Office } from "../office/reference-set";
+import type { Measure } from "../rulebook/rulebook";
+import { CEFR, type Truth } from "../rules/compare";
+import { withEntry } from "../rules/compile";
+import { judge } from "../rules/evaluate";
+import type { Fact, FactSource, ProofPart } from "../rules/fact";
+import { UNKNOWN } from "../rules/fact";
+import { type Day, formatDay, monthsBetween, parseDay } from "../time/day";
+import { endOf, text } from "./entries";
+
+/** The claimed or confirmed scores of a sitting. */
+export type ScoresOf = (entry: string) => { readonly value: unknown; readonly confirmed: boolean };
+
+/** The days on which a result may have to be valid, or by which it has to be there. */
+export interface ChoiceDays {
+  readonly start: Day;
+  readonly closing: () => Day;
+  readonly submission: Day | null;
+}
+
+type DayName = "start" | "closing" | "submission";
+
+/** A choice that is not submitted yet would be today or later: until then its closing stands for it. */
+function dayOf(days: ChoiceDays, name: DayName | undefined): Day {
+  if (name === "closing") return days.closing();
+  return name === "submission" ? (days.submission ?? days.closing()) : days.start;
+}
+
+function scoresIn(value: unknown): Scores {
+  return typeof value === "object" && value !== null ? (value as Scores) : {}; // answers of kind "scores" are checked when saved
+}
+
+function sittingsOf(test: TestDefinition, facts: FactSource, scoresOf: ScoresOf): readonly Sitting[] {
+  return facts.list("tests").entries.flatMap((entry): Sitting[] => {
+    const name = text(entry, "test");
+    if (name?.value !== test.key) return [];
+    const [date, expected] = [text(entry, "date"), text(entry, "expected")];
+    const scores = scoresOf(entry.id);
+    return [
+      {
+        date: date && parseDay(date.value),
+        status: text(entry, "status")?.value === "pending" ? "pending" : "final",
+        expected: expected && parseDay(expected.value),
+        scores: scoresIn(scores.value),
+        confirmed: scores.confirmed && name.confirmed && (date?.confirmed ?? false),
+      },
+    ];
+  });
+}
+
+/** The best level over the valid sittings of the accepted tests; a sitting off its scale is not known, not failed. */
+export function levelMeasure(
+  measure: Extract<Measure, { kind: "level" }>,
+  facts: FactSource,
+  office: Office,
+  days: ChoiceDays,
+  scoresOf: ScoresOf,
+): Fact {
+  let best: Fact = UNKNOWN;
+  let bestAt = -1;
+  let perhaps = facts.list("tests").open;
+  const day = dayOf(days, measure.validOn);
+  for (const key of measure.tests) {
+    const test = office.set.tests.find((t) => t.key === key);
+    const sittings = test ? sittingsOf(test, facts, scoresOf) : [];
+    if (!test || sittings.length === 0) continue;
+    const { valid, reasons } = countable(test, sittings, day, dayOf(days, measure.resultBy));
+    if (reasons.has("pending_result") || reasons.has("score_not_on_scale")) perhaps = true;
+    for (const set of scoreSets(test, valid, measure.mode ?? "single")) {
+      if (test.parts.some((part) => !set.scores[part.key])) {
+        perhaps = true;
+        continue;
+      }
+      const level = levelOf(test, set.scores);
+      const at = level ? CEFR.indexOf(level) : 0;
+      if (at <= bestAt) continue;
+      bestAt = at;
+      const sum = total(test, set.scores);
+      best = {
+        kind: "value",
+        value: level ?? "pre-A1",
+        confirmed: set.confirmed,
+        detail: {
+          kind: "level",
+          test: test.key,
+          dates: set.dates.map(formatDay),
+          scores: set.scores,
+          total: sum ? toShort(sum) : null,
+          level,
+        },
+      };
+    }
+  }
+  if (best.kind === "value") return { ...best, mayRise: perhaps };
+  return perhaps ? UNKNOWN : { kind: "value", value: "pre-A1", confirmed: true };
+}
+
+function proofPart({ test }: Minimum, { truth, reasons, counted }: Verdict): ProofPart {
+  return {
+    test,
+    truth,
+    reasons,
+    dates: counted?.dates.map(formatDay) ?? [],
+    scores: counted?.scores ?? {},
+    total: counted?.total ?? null,
+    short: counted?.short ?? [],
+  };
+}
+
+/** Whether one of the accepted tests reaches its minimum: true, false, or unknown while one may. */
+export function proofMeasure(
+  measure: Extract<Measure, { kind: "proof" }>,
+  facts: FactSource,
+  office: Office,
+  days: ChoiceDays,
+  scoresOf: ScoresOf,
+): Fact {
+  const judged = measure.minimums.flatMap((minimum) => {
+    const test = office.set.tests.find((t) => t.key === minimum.test);
+    if (!test) return [];
+    const sittings = sittingsOf(test, facts, scoresOf);
+    if (sittings.length === 0) return [];
+    const verdict = judgeSittings(test, minimum, sittings, dayOf(days, measure.validOn), dayOf(days, measure.resultBy));
+    return [{ verdict, part: proofPart(minimum, verdict) }];
+  });
+  const detail = { kind: "proof" as const, parts: judged.map((j) => j.part) };
+  const met = judged.find((j) => j.verdict.truth === "met");
+  if (met)
+    return {
+      kind: "value",
+      value: true,
+      confirmed: met.verdict.counted?.confirmed ?? false,
+      detail: { ...detail, parts: [met.part] },
+    };
+  const open: Truth = facts.list("tests").open || judged.some((j) => j.verdict.truth === "open") ? "open" : "not met";
+  if (open === "open") return judged.length > 0 ? { kind: "unknown", detail } : UNKNOWN;
+  return { kind: "value", value: false, confirmed: judged.every((j) => j.verdict.counted?.confirmed ?? true), detail };
+}
+
+/** Months of degree study taught in a language, from the degrees that the condition lets through. Where it is not stated, they are perhaps. */
+export function monthsMeasure(measure: Extract<Measure, { kind: "studyMonths" }>, facts: FactSource): Fact {
+  let sure = 0;
+  let perhaps = 0;
+  let confirmed = true;
+  const list = facts.list("degrees");
+  for (const degree of list.entries) {
+    const language = text(degree, "language");
+    const start = text(degree, "start");
+    const from = start ? parseDay(start.value) : null;
+    const to = parseDay(endOf(degree));
+    if (
+      (language !== null && language.value !== measure.language) ||
+      judge(measure.degree, withEntry(facts, degree)).truth !== "met"
+    )
+      continue;
+    if (from === null || to === null) return UNKNOWN;
+    const months = monthsBetween(from, to + 1);
+    if (language === null) perhaps += months;
+    else sure += months;
+    if (!language?.confirmed || !start?.confirmed) confirmed = false;
+  }
+  const detail = { kind: "years" as const, language: measure.language, months: sure };
+  if (list.open) return { kind: "range", low: whole(sure), high: null, confirmed };
+  if (perhaps > 0) return { kind: "range", low: whole(sure), high: whole(sure + perhaps), confirmed };
+  return { kind: "value", value: whole(sure), confirmed, detail };
+}

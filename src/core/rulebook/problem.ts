@@ -1,0 +1,24 @@
+/** What keeps a rulebook from being published. */
+export interface RulebookProblem {
+  readonly code:
+    | "unknown-fact"
+    | "unknown-section"
+    | "unknown-field"
+    | "unknown-fee"
+    | "unknown-role"
+    | "duplicate-key"
+    | "missing-text"
+    | "no-options"
+    | "no-stretches"
+    | "measure-number"
+    | "target-order"
+    | "bands-order"
+    | "no-tables"
+    | "no-minimums"
+    | "nothing-asked"
+    | "no-sections"
+    | "never-met"
+    | "contradicts";
+  /** The key of the part it is about, and what is wrong with it there. */
+  readonly about: string;
+}
