@@ -3,7 +3,7 @@
 import { Button, Input } from "antd";
 import { useState } from "react";
 import { formatDate } from "../text/format";
-import type { FileData } from "../views/file";
+import type { FileData } from "../views/file-data";
 import type { FileActs } from "./file-acts";
 import { useDialogs } from "./library.client";
 

@@ -2,7 +2,7 @@ import type { Json } from "../core/assessment/facts";
 import { type Episode, timeline } from "../core/education/timeline";
 import { type Day, formatDay, parseDay, parseRough, type RoughDate, yearOf } from "../core/time/day";
 import { formatDate } from "../text/format";
-import type { ClaimedValue } from "../views/file";
+import type { ClaimedValue } from "../views/file-data";
 
 const WIDTH = 860;
 const LEFT = 230;

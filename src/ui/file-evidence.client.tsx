@@ -4,7 +4,7 @@ import dynamic from "next/dynamic";
 import { useState } from "react";
 import type { RequirementResult } from "../core/assessment/result";
 import { formatDate, formatMoney } from "../text/format";
-import type { FileData } from "../views/file";
+import type { FileData } from "../views/file-data";
 
 const DocumentViewer = dynamic(() => import("./document-viewer.client"), {
   ssr: false,

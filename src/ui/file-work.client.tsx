@@ -6,7 +6,7 @@ import { useEffect, useMemo, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import type { RequirementResult } from "../core/assessment/result";
 import { formatMoney } from "../text/format";
-import type { FileData } from "../views/file";
+import type { FileData } from "../views/file-data";
 import { CombBar } from "./comb";
 import { DecisionPanel } from "./decision-panel.client";
 import type { FileActs, Place, Said } from "./file-acts";

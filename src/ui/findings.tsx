@@ -1,5 +1,5 @@
 import type { FindingResult, RequirementResult } from "../core/assessment/result";
-import type { FileData } from "../views/file";
+import type { FileData } from "../views/file-data";
 import { TraceTree } from "./trace-tree";
 
 const WORDS = { met: "Met", "not met": "Not met", open: "Open" } as const;

@@ -3,7 +3,7 @@
 import { Button } from "antd";
 import { useState } from "react";
 import { formatDate } from "../text/format";
-import type { FileData } from "../views/file";
+import type { FileData } from "../views/file-data";
 
 type Ask = FileData["asks"][number];
 

@@ -3,7 +3,7 @@
 import { Button, Input, Select } from "antd";
 import { useState } from "react";
 import type { RequirementResult } from "../core/assessment/result";
-import type { ClaimedValue, FileData } from "../views/file";
+import type { ClaimedValue, FileData } from "../views/file-data";
 import { valueText } from "./value-text";
 
 type Confirm = (

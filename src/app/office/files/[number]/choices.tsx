@@ -3,7 +3,7 @@ import type { ChoiceResult } from "../../../../core/assessment/result";
 import { formatDate, formatMoment, formatZone } from "../../../../text/format";
 import { REASON_WORDS } from "../../../../text/office";
 import { type ChoiceActs, ExtendForm, MoveForm, PlaceForm } from "../../../../ui/choice-acts.client";
-import type { FileData } from "../../../../views/file";
+import type { FileData } from "../../../../views/file-data";
 
 type Choice = FileData["choices"][number];
 

@@ -4,7 +4,7 @@ import { EducationLine } from "../../../../ui/education-line";
 import { type ReopenActs, ReopenForm, ReopenPresses } from "../../../../ui/reopen-form.client";
 import { valueText } from "../../../../ui/value-text";
 import { WithReason } from "../../../../ui/with-reason.client";
-import type { FileData, FileReopening } from "../../../../views/file";
+import type { FileData, FileReopening } from "../../../../views/file-data";
 import type { SubmissionLine } from "../../../../views/submissions";
 
 /** The answers as they stand, claims with what the office made of them. */

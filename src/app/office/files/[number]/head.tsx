@@ -3,7 +3,7 @@ import { workingCalendar } from "../../../../core/calendar/working-days";
 import { zoneTable } from "../../../../core/time/zone";
 import { formatDate } from "../../../../text/format";
 import { REASON_WORDS, stepDeed, TURN_WORDS, timeLeft } from "../../../../text/office";
-import type { FileData } from "../../../../views/file";
+import type { FileData } from "../../../../views/file-data";
 
 const STAGE_WORDS = ["preparing", "submitted", "complete", "in review", "decided", "answered"] as const;
 /** Steps that are done on the form’s page, and the words of the way there. */

@@ -1,0 +1,175 @@
+import type { Json } from "../core/assessment/facts";
+import type { Assessment } from "../core/assessment/result";
+import type { ReferenceSet } from "../core/office/reference-set";
+import type { Field } from "../core/sections/definition";
+import type { LocalText } from "../core/text/local-text";
+import type { ChoiceOffer } from "./choice-offer";
+
+/** What the file's page shows. */
+
+/** A claimed value beside what the office confirmed. */
+export interface ClaimedValue {
+  readonly scope: string;
+  readonly section: string;
+  readonly entry: string;
+  readonly field: string;
+  readonly title: LocalText;
+  readonly kind: Field["kind"];
+  readonly options: Field["options"];
+  readonly claim: Json;
+  readonly confirmed: Json;
+  readonly state: "claimed" | "confirmed" | "changed" | "stale";
+  /** Whether an entry rule uses it, so that somebody has to confirm it. */
+  readonly used: boolean;
+}
+
+export interface FileDocument {
+  readonly evidenceId: string;
+  readonly requirement: string;
+  readonly scope: string;
+  readonly entry: string;
+  readonly uploadId: string;
+  readonly name: string;
+  readonly pages: number;
+  readonly mediaType: string;
+  readonly marks: readonly string[];
+  readonly suppliedAt: string;
+  readonly replacedAt: string | null;
+  readonly judgement: string | null;
+  readonly reason: string | null;
+  readonly proof: string;
+  /** Other files that hold the same bytes. */
+  readonly alsoIn: readonly string[];
+  /** The requirements of this file under which the same document stands, too. */
+  readonly twice: readonly string[];
+}
+
+export interface FileReference {
+  readonly id: string;
+  readonly name: string;
+  readonly email: string;
+  readonly state: string;
+  readonly askedAt: string;
+  readonly endsAt: string;
+  readonly givenAt: string | null;
+  readonly answers: { readonly known: string; readonly rating: string; readonly text: string } | null;
+  readonly uploadId: string | null;
+  readonly judgement: string | null;
+}
+
+export interface FileEvent {
+  readonly id: number;
+  readonly at: string;
+  readonly act: string;
+  readonly who: string;
+  readonly about: { readonly [key: string]: Json };
+}
+
+export interface FileData {
+  readonly id: string;
+  readonly number: string;
+  readonly name: string;
+  readonly email: string;
+  readonly now: string;
+  readonly zone: string;
+  readonly calendar: ReferenceSet["calendar"];
+  readonly officer: { readonly id: string; readonly name: string } | null;
+  readonly groupTitle: LocalText | null;
+  readonly assessment: Assessment;
+  readonly choices: readonly {
+    readonly id: string;
+    readonly code: string;
+    readonly title: LocalText;
+    readonly award: string;
+    readonly start: string;
+    readonly round: string;
+    readonly campus: string | null;
+    readonly mode: string | null;
+    readonly track: LocalText | null;
+    /** What else it could be, by key: what the start offers. */
+    readonly offered: ChoiceOffer;
+    readonly extendedTo: string | null;
+    readonly submittedAt: string | null;
+    readonly withdrawnAt: string | null;
+    /** The version of the rulebook that it stands on, and the one that is published now. */
+    readonly rulebook: FileRulebook;
+    readonly newest: FileRulebook;
+    readonly decision: FileDecision | null;
+  }[];
+  /** Sections that were opened again, the oldest first; those taken back are not among them. */
+  readonly reopenings: readonly FileReopening[];
+  /** What the applicant asked to have opened and nobody has answered. */
+  readonly request: {
+    readonly sections: readonly { readonly scope: string; readonly section: string }[];
+    readonly text: string;
+    readonly askedAt: string;
+  } | null;
+  /** The sections that may be opened again. */
+  readonly reopenable: readonly { readonly scope: string; readonly section: string; readonly title: string }[];
+  readonly values: readonly ClaimedValue[];
+  readonly shows: Readonly<Record<string, readonly string[]>>;
+  readonly sections: readonly { readonly key: string; readonly title: LocalText; readonly repeats: boolean }[];
+  readonly documents: readonly FileDocument[];
+  readonly references: readonly FileReference[];
+  readonly charges: readonly {
+    readonly id: string;
+    readonly item: string;
+    readonly scope: string;
+    readonly minor: number;
+    readonly paidMinor: number;
+    readonly currency: string;
+    readonly reference: string;
+  }[];
+  /** What the applicant was asked for and has not answered. */
+  readonly asks: readonly {
+    readonly id: string;
+    readonly requirement: string;
+    readonly scope: string;
+    readonly entry: string;
+    readonly text: string;
+    readonly due: string;
+    readonly askedAt: string;
+  }[];
+  readonly events: readonly FileEvent[];
+  readonly messages: readonly {
+    readonly id: string;
+    readonly template: string;
+    readonly to: string;
+    readonly at: string;
+    readonly state: string;
+    readonly failure: string | null;
+  }[];
+  readonly ruleFields: Readonly<Record<string, readonly string[]>>;
+  /** What facts are called, by the names that rules use. */
+  readonly factTitles: Readonly<Record<string, string>>;
+  readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas" | "targets">;
+}
+
+export interface FileRulebook {
+  readonly id: string;
+  readonly version: number;
+}
+
+export interface FileReopening {
+  readonly id: string;
+  readonly sections: readonly { readonly scope: string; readonly section: string }[];
+  readonly reason: string;
+  readonly due: string;
+  readonly openedAt: string;
+  readonly by: string;
+  readonly answeredAt: string | null;
+  readonly readAt: string | null;
+}
+
+export interface FileDecision {
+  readonly kind: string;
+  readonly reason: string | null;
+  readonly conditions: readonly { readonly rule: string; readonly way: LocalText }[];
+  readonly preparedBy: string;
+  readonly preparedById: string;
+  readonly preparedAt: string;
+  readonly releasedBy: string | null;
+  readonly releasedAt: string | null;
+  readonly answerBy: string | null;
+  readonly answer: string | null;
+}

@@ -1,0 +1,74 @@
+import type { PlannedChoice } from "./choice-offer";
+import type { FileData, FileDocument, FileEvent, FileReference, FileReopening } from "./file-data";
+
+/** What the file's page shows beside the facts and their assessment. */
+export interface Extras {
+  name: string;
+  email: string;
+  officer: FileData["officer"];
+  choices: (Omit<FileData["choices"][number], "offered"> & PlannedChoice)[];
+  reopenings: FileReopening[];
+  request: FileData["request"];
+  documents: FileDocument[];
+  references: FileReference[];
+  charges: FileData["charges"];
+  asks: FileData["asks"];
+  events: FileEvent[];
+  messages: FileData["messages"];
+}
+
+const rowsOf = (object: string, from: string) => `coalesce((select json_agg(${object}) from (${from}) x), '[]'::json)`;
+
+/** Everything else that the file's page shows, in one round trip. Names of people are joined in at reading; events hold ids. */
+export const EXTRAS = `select n.name as name, p.email,
+  (select json_build_object('id', o.id, 'name', o.name) from person o where o.id = a.officer_id) as officer,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'code', x.code, 'title', x.title, 'award', x.award, 'start', x.starts_on, 'round', x.round, 'campus', x.campus, 'mode', x.mode,
+      'track', (select t->'title' from jsonb_array_elements(x.tracks) t where t->>'key' = x.track), 'extendedTo', x.extended_to, 'submittedAt', x.submitted_at, 'withdrawnAt', x.withdrawn_at,
+      'rulebook', json_build_object('id', x.rulebook_id, 'version', x.version),
+      'plan', json_build_object('campuses', x.campuses, 'modes', x.modes, 'tracks', x.tracks, 'options', x.options, 'track', x.track),
+      'newest', (select json_build_object('id', n.id, 'version', n.version) from rulebook n where n.intake_id = x.intake_id and n.status = 'published'), 'decision', x.decision)`,
+    `select c.id, g.code, g.title, g.award, g.tracks, g.campuses, g.modes, i.options, i.starts_on, r.key as round, c.campus, c.mode, c.track, c.extended_to, c.submitted_at, c.withdrawn_at, c.rulebook_id, c.intake_id, b.version, (select json_build_object('kind', d.kind, 'reason', d.reason, 'conditions', d.conditions,
+       'preparedBy', (select name from person where id = d.prepared_by_id), 'preparedById', d.prepared_by_id, 'preparedAt', d.prepared_at, 'releasedBy', (select name from person where id = d.released_by_id),
+       'releasedAt', d.released_at, 'answerBy', d.answer_by, 'answer', d.answer) from decision d where d.choice_id = c.id) as decision
+     from choice c join intake i on i.id = c.intake_id join programme g on g.id = i.programme_id join round r on r.id = c.round_id join rulebook b on b.id = c.rulebook_id
+     where c.application_id = a.id order by c.rank`,
+  )} as choices,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'sections', x.sections, 'reason', x.reason, 'due', x.due, 'openedAt', x.opened_at, 'by', x.name, 'answeredAt', x.answered_at, 'readAt', x.read_at)`,
+    "select o.*, w.name from reopening o join person w on w.id = o.opened_by_id where o.application_id = a.id and o.ended_at is null order by o.opened_at",
+  )} as reopenings,
+  (select json_build_object('sections', q.sections, 'text', q.text, 'askedAt', q.asked_at) from correction_request q
+   where q.application_id = a.id and q.answered_at is null) as request,
+  ${rowsOf(
+    `json_build_object('evidenceId', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'uploadId', x.upload_id, 'name', x.name, 'pages', x.pages, 'mediaType', x.media_type, 'marks', x.marks,
+      'suppliedAt', x.supplied_at, 'replacedAt', x.replaced_at, 'judgement', x.judgement, 'reason', x.reason, 'proof', x.proof, 'alsoIn', x.also, 'twice', x.twice)`,
+    `select e.*, u.name, u.pages, u.marks, c.media_type, coalesce((select array_agg(distinct f.number) from upload y join application f on f.id = y.application_id where y.sha256 = u.sha256 and y.application_id <> a.id), '{}') as also,
+       coalesce((select array_agg(distinct t.requirement) from evidence t join upload y on y.id = t.upload_id where t.application_id = a.id and y.sha256 = u.sha256
+         and t.id <> e.id and t.replaced_at is null), '{}') as twice
+     from evidence e join upload u on u.id = e.upload_id join content c on c.sha256 = u.sha256 where e.application_id = a.id order by e.supplied_at`,
+  )} as documents,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'name', x.name, 'email', x.email, 'state', x.state, 'askedAt', x.asked_at, 'endsAt', x.ends_at, 'givenAt', x.given_at, 'answers', x.answers, 'uploadId', x.upload_id, 'judgement', x.judgement)`,
+    "select * from reference_request r where r.application_id = a.id order by r.asked_at",
+  )} as references,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'item', x.item, 'scope', x.scope, 'minor', x.total, 'paidMinor', x.paid, 'currency', x.currency, 'reference', x.payment_reference)`,
+    `select c.*, c.minor + coalesce((select sum(j.minor) from charge_adjustment j where j.charge_id = c.id), 0) as total,
+       coalesce((select sum(y.minor) from payment y where y.charge_id = c.id and y.state = 'booked'), 0) as paid from charge c where c.application_id = a.id order by c.made_at`,
+  )} as charges,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'text', x.text, 'due', x.due, 'askedAt', x.asked_at)`,
+    "select * from ask k where k.application_id = a.id and k.answered_at is null order by k.asked_at",
+  )} as asks,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'at', x.at, 'act', x.act, 'who', x.who, 'about', x.about)`,
+    `select v.id, v.at, v.act, v.about, case when v.actor like 'person:%' then (select name from person where id = substr(v.actor, 8)::uuid)
+       when v.actor like 'link:%' then (select name from reference_request where id = substr(v.actor, 6)::uuid) else v.actor end as who
+     from event v where v.application_id = a.id order by v.id desc limit 500`,
+  )} as events,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'template', x.template, 'to', x.to_address, 'at', coalesce(x.sent_at, x.queued_at), 'state', x.state, 'failure', x.failure)`,
+    "select * from message m where m.application_id = a.id order by m.queued_at desc limit 200",
+  )} as messages
+from application a join person p on p.id = a.person_id join file_standing n on n.application_id = a.id where a.id = $1`;
