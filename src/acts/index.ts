@@ -11,6 +11,7 @@ import { announceOpenings, forgetInterest, noteInterest } from "./interest";
 import * as evidence from "./judge-evidence";
 import * as files from "./keep-files";
 import * as messages from "./messages";
+import * as overriding from "./override-finding";
 import * as payments from "./payments";
 import { askPreview, askReferencePreview, reportPreview } from "./previews";
 import * as programmes from "./programmes";
@@ -52,6 +53,8 @@ export const ACTS = {
   declineReference: reference.declineReference,
   dropDecision: decisions.dropDecision,
   excuseRequirement: files.excuseRequirement,
+  overrideFinding: overriding.overrideFinding,
+  endOverride: overriding.endOverride,
   extendChoice: rounds.extendChoice,
   forgetGuess: accounts.forgetGuess,
   giveReference: reference.giveReference,

@@ -84,6 +84,7 @@ select json_build_object(
     "x.supplied_at, x.id",
   )},
   'excuses', ${list(`json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'at', ${iso("x.at")})`, "excuse x where x.application_id = a.id", "x.at")},
+  'overrides', ${list(`json_build_object('choice', x.choice_id, 'rule', x.rule, 'finding', x.finding)`, "override x where x.application_id = a.id and x.ended_at is null", "x.at")},
   'references', ${list(
     `json_build_object('id', x.id, 'referee', x.referee, 'scopes', x.scopes, 'state', x.state, 'askedAt', ${iso("x.asked_at")}, 'givenAt', ${iso("x.given_at")}, 'judgement', x.judgement)`,
     "reference_request x where x.application_id = a.id",

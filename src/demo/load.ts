@@ -4,6 +4,7 @@ import { confirmValues } from "../acts/confirm-values";
 import { answerDecision, prepareDecision, releaseDecision } from "../acts/decisions";
 import { acceptEvidence, returnEvidence } from "../acts/judge-evidence";
 import { takeFile, withdraw } from "../acts/keep-files";
+import { overrideFinding } from "../acts/override-finding";
 import { recordPayment, startPayment } from "../acts/payments";
 import { reopenSections, sendCorrections } from "../acts/reopen-sections";
 import { requestReference } from "../acts/request-reference";
@@ -267,6 +268,11 @@ async function perform(play: Play, moment: Moment): Promise<void> {
       return confirmAll(play, moment.changed ?? {});
     case "decide":
       return decide(play, moment);
+    case "override": {
+      const { rule, finding, reason } = moment;
+      await act(runtime, overrideFinding, staff.lead, { applicationId, choiceId, rule, finding, reason });
+      return;
+    }
     case "answer":
       await act(runtime, answerDecision, play.actor, { applicationId, choiceId, answer: moment.answer });
       return;

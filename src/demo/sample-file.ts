@@ -85,6 +85,7 @@ export function sampleFile(profile: Profile, change: SampleChange = {}): FileFac
       ...e,
     })),
     excuses: [],
+    overrides: [],
     references: [],
     charges: [],
     asks: [],

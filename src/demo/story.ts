@@ -35,6 +35,8 @@ type What =
       readonly reason?: string;
       readonly release: boolean;
     }
+  /** Says that an entry rule counts as something else than was worked out. */
+  | { readonly do: "override"; readonly rule: string; readonly finding: "met" | "not met"; readonly reason: string }
   | { readonly do: "answer"; readonly answer: "accepted" | "declined" };
 
 export type Moment = What & { readonly day: number; readonly at?: string };

@@ -164,6 +164,8 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "move-to-rulebook": "moved a choice to the newest rulebook",
   "confirm-values": "confirmed values",
   "excuse-requirement": "excused",
+  "override-finding": "overrode a finding",
+  "end-override": "took the override of a finding back",
   "prepare-decision": "prepared a decision",
   "drop-decision": "took the prepared decision back",
   "release-decision": "released the decision",

@@ -9,6 +9,13 @@ export interface Place {
   readonly entry: string;
 }
 
+/** One entry rule of one choice. */
+export interface Ruled {
+  readonly applicationId: string;
+  readonly choiceId: string;
+  readonly rule: string;
+}
+
 export interface FileActs {
   readonly accept: Acting<Place & { readonly proof?: "copy" | "certified copy" | "original seen" | "from the issuer" }>;
   readonly sendBack: Acting<
@@ -41,6 +48,8 @@ export interface FileActs {
     readonly note?: string | null;
   }>;
   readonly excuse: Acting<Place & { readonly reason: string }>;
+  readonly override: Acting<Ruled & { readonly finding: "met" | "not met"; readonly reason: string }>;
+  readonly endOverride: Acting<Ruled & { readonly reason: string }>;
   readonly take: Acting<{ readonly applicationId: string; readonly mine: boolean }>;
   readonly prepare: Acting<{
     readonly applicationId: string;

@@ -226,7 +226,7 @@ export function FileWork({ data, me, askDay, acts }: Props) {
         {requirement ? (
           <Evidence key={placeOf(requirement)} data={data} requirement={requirement} />
         ) : (
-          <Findings data={data} />
+          <Findings data={data} acts={me.lead ? acts : undefined} />
         )}
       </section>
       <section className="claims" aria-label="Claims, rules and acts">

@@ -1,18 +1,89 @@
-import type { FindingResult, RequirementResult } from "../core/assessment/result";
-import type { FileData } from "../views/file-data";
+import type { ChoiceResult, FindingResult, RequirementResult } from "../core/assessment/result";
+import { formatDate } from "../text/format";
+import type { FileData, FileOverride } from "../views/file-data";
+import type { FileActs } from "./file-acts";
 import { TraceTree } from "./trace-tree";
+import { WithReason } from "./with-reason.client";
 
 const WORDS = { met: "Met", "not met": "Not met", open: "Open" } as const;
-function Finding({ finding, titles }: { finding: FindingResult; titles: FileData["factTitles"] }) {
+
+const day = (at: string): string => formatDate("en", at.slice(0, 10));
+
+/** An override stays to be read for ever, also once it was taken back. */
+function OverrideLine({ override: o }: { override: FileOverride }) {
+  return (
+    <p className="override">
+      {o.ended ? "Was counted" : "Counts"} as {o.finding} by decision of {o.by}, {day(o.at)}: {o.reason}{" "}
+      <span className="quiet">The rule itself came to: {o.worked}.</span>
+      {o.ended ? (
+        <>
+          {" "}
+          Taken back by {o.ended.by}, {day(o.ended.at)}: {o.ended.reason}
+        </>
+      ) : null}
+    </p>
+  );
+}
+
+interface Overriding {
+  readonly data: FileData;
+  readonly choice: ChoiceResult;
+  readonly finding: FindingResult;
+  readonly acts: Pick<FileActs, "override" | "endOverride">;
+}
+
+function OverrideForm({ data, choice, finding, acts }: Overriding) {
+  const place = { applicationId: data.id, choiceId: choice.id, rule: finding.key };
+  if (finding.overrides !== null)
+    return (
+      <WithReason
+        open="Take the override back"
+        does="Take it back"
+        label="Why it no longer holds"
+        consequence={`What the rule itself comes to counts again: ${finding.overrides}. The override stays to be read.`}
+        act={(reason) => acts.endOverride({ ...place, reason })}
+      />
+    );
+  const other = finding.finding === "met" ? "not met" : "met";
+  return (
+    <WithReason
+      open={`Override: ${other}`}
+      does={`Count it as ${other}`}
+      label="Why"
+      consequence={`The rule will count as ${other}, whatever is worked out. Your name and your reason stay beside it for ever.`}
+      act={(reason) => acts.override({ ...place, finding: other, reason })}
+    />
+  );
+}
+
+function Finding({
+  finding,
+  choice,
+  data,
+  acts,
+}: {
+  finding: FindingResult;
+  choice: ChoiceResult;
+  data: FileData;
+  acts: Overriding["acts"] | undefined;
+}) {
+  const overrides = data.overrides.filter((o) => o.choice === choice.id && o.rule === finding.key);
+  const mayOverride = acts !== undefined && choice.stage !== "preparing" && choice.stage !== "closed";
   return (
     <details className="finding" data-finding={finding.finding}>
       <summary>
-        <strong>{WORDS[finding.finding]}</strong> · {finding.title.en} <span className="quiet">{finding.basis}</span>
+        <strong>{WORDS[finding.finding]}</strong> · {finding.title.en}{" "}
+        <span className="quiet">{finding.overrides === null ? finding.basis : "overridden"}</span>
+        {finding.ifPassed ? <span className="quiet way">met if the courses in progress are passed</span> : null}
         {finding.way ? <span className="quiet way">can still be met {finding.way.en}</span> : null}
       </summary>
+      {overrides.map((o) => (
+        <OverrideLine key={o.at} override={o} />
+      ))}
       <ul className="trace">
-        <TraceTree trace={finding.trace} titles={titles} locale="en" marksClaims />
+        <TraceTree trace={finding.trace} titles={data.factTitles} locale="en" marksClaims />
       </ul>
+      {mayOverride ? <OverrideForm data={data} choice={choice} finding={finding} acts={acts} /> : null}
     </details>
   );
 }
@@ -21,8 +92,19 @@ function Finding({ finding, titles }: { finding: FindingResult; titles: FileData
 const standsBeside = (about: RequirementResult, field: string): boolean =>
   about.kind === "sections" ? about.sections.includes(field.split(".")[0] ?? "") : about.shows.includes(field);
 
-/** The entry rules with their findings; beside a requirement only those that use its values. */
-export function Findings({ data, about }: { data: FileData; about?: RequirementResult }) {
+/**
+ * The entry rules with their findings; beside a requirement only those that use its values.
+ * @param acts for a lead officer, who may override a finding
+ */
+export function Findings({
+  data,
+  about,
+  acts,
+}: {
+  data: FileData;
+  about?: RequirementResult;
+  acts?: Overriding["acts"] | undefined;
+}) {
   return (
     <div className="findings">
       {data.assessment.choices.map((choice) => {
@@ -39,7 +121,7 @@ export function Findings({ data, about }: { data: FileData; about?: RequirementR
                 : `${code?.code ?? ""} ${code?.title.en ?? ""}: ${choice.eligibility}`}
             </h3>
             {own.map((finding) => (
-              <Finding key={finding.key} finding={finding} titles={data.factTitles} />
+              <Finding key={finding.key} finding={finding} choice={choice} data={data} acts={acts} />
             ))}
           </div>
         );

@@ -130,6 +130,8 @@ export interface FileData {
     readonly due: string;
     readonly askedAt: string;
   }[];
+  /** Findings that a lead officer overrode, also those taken back since. */
+  readonly overrides: readonly FileOverride[];
   readonly events: readonly FileEvent[];
   readonly messages: readonly {
     readonly id: string;
@@ -148,6 +150,18 @@ export interface FileData {
 export interface FileRulebook {
   readonly id: string;
   readonly version: number;
+}
+
+export interface FileOverride {
+  readonly choice: string;
+  readonly rule: string;
+  readonly finding: "met" | "not met";
+  /** What had been worked out. */
+  readonly worked: string;
+  readonly reason: string;
+  readonly by: string;
+  readonly at: string;
+  readonly ended: { readonly at: string; readonly by: string; readonly reason: string } | null;
 }
 
 export interface FileReopening {

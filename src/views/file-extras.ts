@@ -13,6 +13,7 @@ export interface Extras {
   references: FileReference[];
   charges: FileData["charges"];
   asks: FileData["asks"];
+  overrides: FileData["overrides"];
   events: FileEvent[];
   messages: FileData["messages"];
 }
@@ -61,6 +62,11 @@ export const EXTRAS = `select n.name as name, p.email,
     `json_build_object('id', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'text', x.text, 'due', x.due, 'askedAt', x.asked_at)`,
     "select * from ask k where k.application_id = a.id and k.answered_at is null order by k.asked_at",
   )} as asks,
+  ${rowsOf(
+    `json_build_object('choice', x.choice_id, 'rule', x.rule, 'finding', x.finding, 'worked', x.worked, 'reason', x.reason, 'by', x.name, 'at', x.at,
+      'ended', case when x.ended_at is not null then json_build_object('at', x.ended_at, 'by', x.ended_by, 'reason', x.end_reason) end)`,
+    "select o.*, w.name, (select name from person where id = o.ended_by_id) as ended_by from override o join person w on w.id = o.by_id where o.application_id = a.id order by o.at",
+  )} as overrides,
   ${rowsOf(
     `json_build_object('id', x.id, 'at', x.at, 'act', x.act, 'who', x.who, 'about', x.about)`,
     `select v.id, v.at, v.act, v.about, case when v.actor like 'person:%' then (select name from person where id = substr(v.actor, 8)::uuid)

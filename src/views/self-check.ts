@@ -77,7 +77,7 @@ export const selfCheck = defineView({
       answers,
       office,
     );
-    const findings = all.flatMap(findingsOf);
+    const findings = all.flatMap((context) => findingsOf(context, []));
     return {
       code,
       award: row.award,

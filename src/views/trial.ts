@@ -95,6 +95,7 @@ export function trialOf(rulebook: Rulebook, choice: TrialChoice, answers: TrialA
     ],
     evidence: [],
     excuses: [],
+    overrides: [],
     references: [],
     charges: [],
     asks: [],

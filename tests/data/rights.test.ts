@@ -152,6 +152,8 @@ describe("rights", () => {
       declineReference: {},
       dropDecision: { applicationId, choiceId },
       excuseRequirement: { ...place, reason: "test" },
+      overrideFinding: { applicationId, choiceId, rule: "grade", finding: "met", reason: "test" },
+      endOverride: { applicationId, choiceId, rule: "grade", reason: "test" },
       forgetGuess: { guessIds: [] },
       giveReference: { answers: { known: "Long", rating: "good", text: "A reference that is long enough." } },
       linkInstitution: { institutionId, written: "Halden Sound Uni", country: "SR" },

@@ -64,6 +64,8 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   dropPart: DRAFTERS,
   editRulebook: DRAFTERS,
   excuseRequirement: OFFICERS,
+  overrideFinding: ["lead officer"],
+  endOverride: ["lead officer"],
   extendChoice: OFFICERS,
   forgetGuess: ONLY_SYSTEM,
   giveReference: ["referee"],

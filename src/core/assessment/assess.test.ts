@@ -95,6 +95,44 @@ describe("entry rules", () => {
     expect(finding(person({ courses: courses(["15"]).slice(1) }), "credits")).toEqual(["not met", false]);
   });
 
+  const findings = (profile: Profile, overrides: FileFacts["overrides"] = []) => {
+    const facts = sampleFile(profile, { submittedAt: SUBMITTED });
+    const choice = facts.choices[0]?.id ?? "";
+    return look({ ...facts, overrides: overrides.map((o) => ({ ...o, choice })) }).choices[0];
+  };
+  it("says what would be met if the courses in progress are passed, and only then", () => {
+    const passed = (running: number) =>
+      findings(person({ courses: courses(["15"], running) }))
+        ?.findings.filter((f) => f.ifPassed)
+        .map((f) => f.key);
+    expect(passed(0)).toEqual([]);
+    expect(passed(1)).toEqual(["credits"]);
+    const short = findings(person({ courses: courses(["15"], 1).slice(3) }));
+    expect(short?.findings.find((f) => f.key === "credits")).toMatchObject({ finding: "not met", ifPassed: false });
+  });
+  it("an override takes the place of what was worked out, shows it, and decides eligibility", () => {
+    const low = person({ degree: { grade: "14.6" } });
+    expect(findings(low)?.eligibility).toBe("not eligible");
+    const after = findings(low, [{ choice: "", rule: "grade", finding: "met" }]);
+    expect(after?.eligibility).toBe("eligible");
+    expect(after?.findings.find((f) => f.key === "grade")).toMatchObject({
+      finding: "met",
+      overrides: "not met",
+      basis: "confirmed",
+      trace: { truth: "not met" },
+    });
+  });
+  it("an override to not met cannot be mended on a condition", () =>
+    expect(
+      findings(person(), [{ choice: "", rule: "credits", finding: "not met" }])?.findings.find(
+        (f) => f.key === "credits",
+      ),
+    ).toMatchObject({ finding: "not met", way: null }));
+  it("an override of one choice or of another rule changes nothing here", () =>
+    expect(
+      findings(person({ degree: { grade: "14.6" } }), [{ choice: "", rule: "luck", finding: "met" }])?.eligibility,
+    ).toBe("not eligible"));
+
   it("two of thirty courses typed is not “180 ECTS not met”: an open list is known only from below", () => {
     const facts = sampleFile(person({ courses: courses(["15"]).slice(0, 2) }));
     const typing = {

@@ -113,7 +113,7 @@ function choiceResult(
   at: number,
 ): ChoiceResult {
   const { choice, round } = context;
-  const findings = findingsOf(context);
+  const findings = findingsOf(context, facts.overrides);
   const today = dayAt(office.zone, at);
   const complete = choice.completeAt === null ? null : dayAt(office.zone, Date.parse(choice.completeAt));
   const clock = complete === null ? null : readClock(complete, round.promiseDays, pauses, today, office.calendar);

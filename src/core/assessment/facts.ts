@@ -24,6 +24,12 @@ export interface FileFacts {
     readonly entry: string;
     readonly at: Instant;
   }[];
+  /** Findings that a lead officer overrode, in force. */
+  readonly overrides: readonly {
+    readonly choice: string;
+    readonly rule: string;
+    readonly finding: "met" | "not met";
+  }[];
   readonly references: readonly ReferenceFact[];
   readonly charges: readonly ChargeFact[];
   readonly asks: readonly AskFact[];

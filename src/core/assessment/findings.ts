@@ -1,22 +1,51 @@
 import { evaluate, judge } from "../rules/evaluate";
+import type { Entry, Fact, FactSource } from "../rules/fact";
 import type { ChoiceContext } from "./context";
+import type { FileFacts } from "./facts";
 import type { Eligibility, FindingResult } from "./result";
 
-/** What each entry rule of a choice finds, and why. */
-export function findingsOf({ rulebook, source }: ChoiceContext): readonly FindingResult[] {
+const RUNNING: readonly unknown[] = ["in progress", "registered"];
+const COMPLETED: Fact = { kind: "value", value: "completed", confirmed: false };
+
+const isRunning = ({ fields }: Entry): boolean =>
+  fields.status?.kind === "value" && RUNNING.includes(fields.status.value);
+
+/** The same facts as if the courses in progress were passed; null where none is. Grades stay as they are: nobody knows those yet. */
+function ifAllPassed(source: FactSource): FactSource | null {
+  const courses = source.list("courses");
+  if (!courses.entries.some(isRunning)) return null;
+  const entries = courses.entries.map((course) =>
+    isRunning(course) ? { ...course, fields: { ...course.fields, status: COMPLETED } } : course,
+  );
+  const passed = { ...courses, entries };
+  return { ...source, list: (name) => (name === "courses" ? passed : source.list(name)) };
+}
+
+/** What each entry rule of a choice finds, and why; a lead officer's override takes its place and shows what it overrides. */
+export function findingsOf(
+  { choice, rulebook, source }: ChoiceContext,
+  overrides: FileFacts["overrides"],
+): readonly FindingResult[] {
+  const passed = ifAllPassed(source);
   return rulebook.body.entryRules.map((entryRule) => {
     const trace = evaluate(entryRule.rule, source);
+    const override = overrides.find((o) => o.choice === choice.id && o.rule === entryRule.key);
+    const finding = override?.finding ?? trace.truth;
     const curable =
-      trace.truth !== "met" &&
+      finding !== "met" &&
+      override === undefined &&
       entryRule.curable !== null &&
       judge(entryRule.curable.possible, source).truth !== "not met";
     return {
       key: entryRule.key,
       title: entryRule.title,
-      finding: trace.truth,
-      canChange: trace.truth === "open",
-      basis: trace.confirmed ? "confirmed" : "claimed",
+      finding,
+      overrides: override ? trace.truth : null,
+      canChange: finding === "open",
+      // Who overrides a finding has established it.
+      basis: override || trace.confirmed ? "confirmed" : "claimed",
       trace,
+      ifPassed: finding !== "met" && passed !== null && judge(entryRule.rule, passed).truth === "met",
       way: curable ? (entryRule.curable?.way ?? null) : null,
     };
   });

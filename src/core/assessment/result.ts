@@ -76,9 +76,13 @@ export interface FindingResult {
   readonly key: string;
   readonly title: LocalText;
   readonly finding: "met" | "not met" | "open";
+  /** What the rule itself came to, where a lead officer overrode it. */
+  readonly overrides: "met" | "not met" | "open" | null;
   readonly canChange: boolean;
   readonly basis: "claimed" | "confirmed";
   readonly trace: Trace;
+  /** It is not met yet and would be if the courses in progress are passed. */
+  readonly ifPassed: boolean;
   /** How it may still be met, while that is possible. */
   readonly way: LocalText | null;
 }

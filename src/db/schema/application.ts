@@ -173,6 +173,37 @@ export const excuse = pgTable(
   (t) => [primaryKey({ columns: [t.applicationId, t.requirement, t.scope, t.entry] })],
 );
 
+/** A finding that a lead officer overrode, with the reason. One that was taken back stays, with its end. */
+export const override = pgTable(
+  "override",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    choiceId: uuid("choice_id")
+      .notNull()
+      .references(() => choice.id),
+    rule: text("rule").notNull(),
+    finding: text("finding").notNull(),
+    /** What had been worked out at that moment. */
+    worked: text("worked").notNull(),
+    reason: text("reason").notNull(),
+    byId: uuid("by_id")
+      .notNull()
+      .references(() => person.id),
+    at: instant("at").notNull(),
+    endedAt: instant("ended_at"),
+    endedById: uuid("ended_by_id").references(() => person.id),
+    endReason: text("end_reason"),
+  },
+  (t) => [
+    index("override_application").on(t.applicationId),
+    uniqueIndex("override_one_live").on(t.choiceId, t.rule).where(sql`${t.endedAt} is null`),
+    check("override_finding", sql`${t.finding} in ('met','not met')`),
+  ],
+);
+
 /** What the office asks the applicant to supply or correct, with a date. */
 export const ask = pgTable(
   "ask",

@@ -51,6 +51,35 @@ export const decided = ({ running, who }: Telling): readonly Story[] => [
     expects: { stage: "answered", turn: "nobody", next: null, eligibility: "eligible" },
   },
   {
+    key: "overridden",
+    tells: "A grade of 2.6 was counted as met by the lead officer, who says why; the offer waits for a second person.",
+    profile: who("Tomás", "Arriaga-Bell", {
+      citizenships: ["CL"],
+      residence: "CL",
+      country: "CL",
+      town: "Valdivia",
+      degree: { grade: "14.6" },
+    }),
+    moments: [
+      ...worked(-17),
+      {
+        do: "override",
+        day: -3,
+        rule: "grade",
+        finding: "met",
+        reason: "Two years of field work at the river authority, with a published survey, outweigh a tenth of a grade.",
+      },
+      { do: "decide", day: -2, kind: "offer", release: false },
+    ],
+    expects: {
+      stage: "complete",
+      turn: "office",
+      next: "release",
+      findings: { grade: "met" },
+      eligibility: "eligible",
+    },
+  },
+  {
     key: "refused",
     tells: "The grade on our scale is 2.9: not met, cannot be mended, refused with the reason.",
     profile: who("Hana", "Dvořáková", {

@@ -10,6 +10,7 @@ import { refuseCorrection } from "../../../../acts/correction-requests";
 import { dropDecision, prepareDecision, releaseDecision } from "../../../../acts/decisions";
 import { acceptEvidence, returnEvidence, undoJudgement } from "../../../../acts/judge-evidence";
 import { excuseRequirement, takeFile } from "../../../../acts/keep-files";
+import { endOverride, overrideFinding } from "../../../../acts/override-finding";
 import { endReopening, readCorrections, reopenSections } from "../../../../acts/reopen-sections";
 import { extendChoice } from "../../../../acts/rounds";
 import { moveToRulebook } from "../../../../acts/rulebooks";
@@ -49,6 +50,10 @@ export const confirm = async (number: string, input: z.input<(typeof confirmValu
   run(number, confirmValues, input);
 export const excuse = async (number: string, input: z.input<(typeof excuseRequirement)["input"]>): Promise<Said> =>
   run(number, excuseRequirement, input);
+export const override = async (number: string, input: z.input<(typeof overrideFinding)["input"]>): Promise<Said> =>
+  run(number, overrideFinding, input);
+export const unsay = async (number: string, input: z.input<(typeof endOverride)["input"]>): Promise<Said> =>
+  run(number, endOverride, input);
 export const take = async (number: string, input: z.input<(typeof takeFile)["input"]>): Promise<Said> =>
   run(number, takeFile, input);
 export const prepare = async (number: string, input: z.input<(typeof prepareDecision)["input"]>): Promise<Said> =>

@@ -72,6 +72,8 @@ export default async function FilePage({
             undo: actions.undo.bind(null, number),
             confirm: actions.confirm.bind(null, number),
             excuse: actions.excuse.bind(null, number),
+            override: actions.override.bind(null, number),
+            endOverride: actions.unsay.bind(null, number),
             take: actions.take.bind(null, number),
             prepare: actions.prepare.bind(null, number),
             drop: actions.drop.bind(null, number),
