@@ -13,6 +13,7 @@ import type { FileActs, Place, Said } from "./file-acts";
 import { Evidence } from "./file-evidence.client";
 import { Findings } from "./findings";
 import { KeyList } from "./key-list.client";
+import { OUTSIDE_GRIDS } from "./keys";
 import { useDialogs } from "./library.client";
 import { OpenAsks } from "./open-asks.client";
 import { ReturnForm } from "./return-form.client";
@@ -146,8 +147,8 @@ export function FileWork({ data, me, askDay, acts }: Props) {
     );
   };
 
-  useHotkeys("j,down", () => choose(at + 1), { preventDefault: true }, [at, requirements]);
-  useHotkeys("k,up", () => choose(at - 1), { preventDefault: true }, [at, requirements]);
+  useHotkeys("j,down", () => choose(at + 1), { preventDefault: true, ...OUTSIDE_GRIDS }, [at, requirements]);
+  useHotkeys("k,up", () => choose(at - 1), { preventDefault: true, ...OUTSIDE_GRIDS }, [at, requirements]);
   useHotkeys("y", () => void accept(), { enabled: canJudge }, [at, data]);
   useHotkeys(
     "x",
@@ -192,7 +193,7 @@ export function FileWork({ data, me, askDay, acts }: Props) {
   };
 
   return (
-    <div className="file-work">
+    <div className="file-work" data-grid={shows.some((key) => key.split("|")[1] === "courses") ? "true" : undefined}>
       <nav className="requirements" aria-label="Requirements">
         <ul>
           {requirements.map((r, i) => (
@@ -307,8 +308,11 @@ export function FileWork({ data, me, askDay, acts }: Props) {
             <ValuePanel
               data={data}
               requirement={requirement}
-              onConfirm={async (value, note) =>
-                after(await acts.confirm({ applicationId: data.id, values: [value], note }), "Confirmed.")
+              onConfirm={async (values, note) =>
+                after(
+                  await acts.confirm({ applicationId: data.id, values: [...values], note }),
+                  values.length === 1 ? "Confirmed." : `${values.length} values confirmed.`,
+                )
               }
             />
             <Findings data={data} about={requirement} />

@@ -3,3 +3,8 @@ export const BESIDE_BOXES = {
   enableOnFormTags: ["input"],
   ignoreEventWhen: ({ target }: KeyboardEvent) => target instanceof HTMLInputElement && target.type !== "checkbox",
 } as const;
+
+/** In a grid the arrows move from cell to cell. */
+export const OUTSIDE_GRIDS = {
+  ignoreEventWhen: ({ target }: KeyboardEvent) => target instanceof Element && target.closest("[role=grid]") !== null,
+} as const;

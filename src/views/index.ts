@@ -20,6 +20,7 @@ import { standards } from "./standards";
 import { submissions } from "./submissions";
 import { template } from "./template";
 import { turns } from "./turns";
+import { whatIf } from "./what-if";
 
 /** Every view there is: a test walks them with every role. */
 export const VIEWS = {
@@ -49,4 +50,5 @@ export const VIEWS = {
   template,
   tray,
   turns,
+  whatIf,
 } as const;

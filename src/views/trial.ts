@@ -9,19 +9,22 @@ import { AnswerIndex, COMPLETE_FIELD } from "../core/sections/typed-facts";
 /** A file that exists for one reading only: what somebody enters to try a rulebook out. Nothing of it is stored. */
 const MOST_ANSWERS = 2000;
 const LONGEST = 4000;
-const json: z.ZodType<Json> = z.lazy(() =>
+/** Any answer, of a size that a person could have typed. */
+export const answerValue: z.ZodType<Json> = z.lazy(() =>
   z.union([
     z.string().max(LONGEST),
     z.number(),
     z.boolean(),
     z.null(),
-    z.array(json).max(100),
-    z.record(z.string(), json),
+    z.array(answerValue).max(100),
+    z.record(z.string(), answerValue),
   ]),
 );
 
 export const trialAnswersSchema = z
-  .array(z.object({ section: z.string().max(60), entry: z.string().max(40), field: z.string().max(60), value: json }))
+  .array(
+    z.object({ section: z.string().max(60), entry: z.string().max(40), field: z.string().max(60), value: answerValue }),
+  )
   .max(MOST_ANSWERS)
   .default([]);
 export type TrialAnswers = z.output<typeof trialAnswersSchema>;

@@ -224,6 +224,7 @@ describe("rights", () => {
       selfCheck: { code: "MES" },
       document: { uploadId },
       file: { number },
+      whatIf: { number },
       finder: {},
       formPreview: { rulebookId: draftId },
       linkPurpose: { token: "x".repeat(43) },

@@ -152,4 +152,5 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   template: ROLES,
   tray: ONLY_SYSTEM,
   turns: ["officer", "officer elsewhere", "lead officer"],
+  whatIf: OFFICERS,
 };

@@ -14,11 +14,13 @@ import { endOverride, overrideFinding } from "../../../../acts/override-finding"
 import { endReopening, readCorrections, reopenSections } from "../../../../acts/reopen-sections";
 import { extendChoice } from "../../../../acts/rounds";
 import { moveToRulebook } from "../../../../acts/rulebooks";
+import type { Supposed } from "../../../../core/assessment/supposing";
 import { toUtc } from "../../../../core/time/zone";
 import { webRuntime } from "../../../../runtime";
 import { REFUSED_WORDS } from "../../../../text/office";
 import { officeNow } from "../../../../views/office-now";
-import { perform, requirePerson } from "../../../request";
+import { type WhatIf, whatIf } from "../../../../views/what-if";
+import { perform, requirePerson, see } from "../../../request";
 
 /** What an act of the office answers: null when it was done, else the sentence that says why not. */
 export type Said = string | null;
@@ -83,6 +85,12 @@ export const place = async (
 ): Promise<Said> => run(number, moveChoice, { applicationId, choiceId, ...options, reason });
 export const move = async (number: string, applicationId: string, choiceId: string, reason: string): Promise<Said> =>
   run(number, moveToRulebook, { applicationId, choiceId, reason });
+
+/** Works out what would be found if some answers were others; nothing is stored. */
+export async function suppose(number: string, changes: Supposed[]): Promise<WhatIf | null> {
+  const person = await requirePerson(`/office/files/${number}`);
+  return see(whatIf, person.actor, { number, changes });
+}
 
 /** @param local a wall time of the office, `2027-02-01T18:00`; one that comes twice is the later one */
 export async function extend(

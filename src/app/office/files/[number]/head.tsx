@@ -16,6 +16,7 @@ const TABS = [
   ["", "Work"],
   ["form", "Form"],
   ["choices", "Choices"],
+  ["what-if", "What if"],
   ["history", "History"],
   ["messages", "Messages"],
 ] as const;

@@ -5,8 +5,10 @@ import { formatDay } from "../../../../core/time/day";
 import { zoneTable } from "../../../../core/time/zone";
 import { proposedDay } from "../../../../text/office";
 import { FileWork } from "../../../../ui/file-work.client";
+import { WhatIf } from "../../../../ui/what-if.client";
 import { file } from "../../../../views/file";
 import { submissions } from "../../../../views/submissions";
+import { whatIf } from "../../../../views/what-if";
 import { requireStaff, see } from "../../../request";
 import { Choices } from "./choices";
 import * as actions from "./file.action";
@@ -30,6 +32,7 @@ export default async function FilePage({
   const askDay = formatDay(proposedDay(calendar, zoneTable(data.zone), Date.parse(data.now), data.office.targets.ask));
   const lead = holds(person.actor, ["lead officer"]);
   const lines = show === "form" ? await see(submissions, person.actor, { number }) : null;
+  const supposed = show === "what-if" ? await see(whatIf, person.actor, { number }) : null;
   return (
     <div className="file">
       <Head data={data} show={show} />
@@ -57,6 +60,15 @@ export default async function FilePage({
             read: actions.read.bind(null, number, data.id),
             end: actions.end.bind(null, number, data.id),
           }}
+        />
+      ) : null}
+      {supposed ? (
+        <WhatIf
+          first={supposed}
+          office={data.office}
+          titles={data.factTitles}
+          overridden={data.overrides.some((o) => o.ended === null)}
+          suppose={actions.suppose.bind(null, number)}
         />
       ) : null}
       {show === "" ? (
