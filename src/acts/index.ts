@@ -22,6 +22,7 @@ import * as reopening from "./reopen-sections";
 import * as requests from "./request-reference";
 import * as rounds from "./rounds";
 import * as rulebooks from "./rulebooks";
+import { judgeSamePerson } from "./same-person";
 import { saveAnswers } from "./save-answers";
 import { dropPart, savePart, shareElement } from "./shared-parts";
 import { startApplication } from "./start-application";
@@ -58,6 +59,7 @@ export const ACTS = {
   extendChoice: rounds.extendChoice,
   forgetGuess: accounts.forgetGuess,
   giveReference: reference.giveReference,
+  judgeSamePerson,
   linkInstitution: institutions.linkInstitution,
   mergeInstitutions: institutions.mergeInstitutions,
   saveInstitution: institutions.saveInstitution,

@@ -8,6 +8,8 @@ import { reasonOf } from "../core/assessment/reason";
 import type { Assessment, FileResult } from "../core/assessment/result";
 import { chargeAfterWithdrawal, isWithdrawn, withdrawnFee } from "../core/fees/after-withdrawal";
 import { fold } from "../core/identity/fold";
+import { personOf } from "../core/identity/person-of";
+import { candidateKeys } from "../core/identity/same-person";
 import { shownName } from "../core/identity/shown-name";
 import type { Office } from "../core/office/reference-set";
 import { dormancyChanges } from "../core/sections/dormancy";
@@ -174,6 +176,16 @@ async function writeProjection(
     .insert(fileName)
     .values({ applicationId, folded })
     .onConflictDoUpdate({ target: fileName.applicationId, set: { folded }, setWhere: ne(fileName.folded, folded) });
+  await writeKeys(ctx, loaded);
+}
+
+/** The keys under which other files of the same person are found; only those that changed are written. */
+async function writeKeys(ctx: ActContext, { facts }: LoadedFile): Promise<void> {
+  await ctx.client.query(
+    `with gone as (delete from file_key where application_id = $1 and key <> all($2::text[]))
+     insert into file_key (application_id, key) select $1, key from unnest($2::text[]) key on conflict do nothing`,
+    [facts.application.id, candidateKeys(personOf(facts.answers, null))],
+  );
 }
 
 /**

@@ -3,6 +3,7 @@ import path from "node:path";
 import { PDFDocument, type PDFFont, type PDFPage, rgb, StandardFonts } from "@cantoo/pdf-lib";
 import * as fontkit from "fontkit";
 import type { Profile } from "./profile";
+import { zoneLines } from "./zone-lines";
 
 /** Real PDF documents for the demo's invented people, made the same way every time. */
 const FONTS = path.join(process.cwd(), "node_modules/@expo-google-fonts/noto-sans");
@@ -106,6 +107,10 @@ export async function passport(p: Profile, madeOn: Date): Promise<Buffer> {
   shown.forEach(([label, value], i) => {
     page.drawText(label, { x: 300, y: 445 - i * 34, size: 9, font: made.plain, color: INK });
     page.drawText(value, { x: 420, y: 445 - i * 34, size: 14, font: made.bold, color: INK });
+  });
+  const typed = await made.document.embedFont(StandardFonts.Courier);
+  zoneLines(p).forEach((line, i) => {
+    page.drawText(line, { x: 90, y: 140 - i * 28, size: 22, font: typed, color: INK });
   });
   return Buffer.from(await made.document.save());
 }

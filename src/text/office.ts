@@ -164,6 +164,7 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "move-to-rulebook": "moved a choice to the newest rulebook",
   "confirm-values": "confirmed values",
   "excuse-requirement": "excused",
+  "judge-same-person": "said of another file whether it is the same person’s",
   "override-finding": "overrode a finding",
   "end-override": "took the override of a finding back",
   "prepare-decision": "prepared a decision",

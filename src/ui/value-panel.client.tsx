@@ -6,6 +6,7 @@ import type { ClaimedValue, FileData } from "../views/file-data";
 import { type Confirm, MENDABLE, Mend } from "./mend.client";
 import { TranscriptGrid } from "./transcript-grid.client";
 import { valueText } from "./value-text";
+import { ZoneCheck } from "./zone-check.client";
 
 function Line({
   value,
@@ -97,6 +98,9 @@ export function ValuePanel({
           </div>
         );
       })}
+      {judged && requirement.shows.includes("citizenship.passportNumber") ? (
+        <ZoneCheck data={data} onConfirm={onConfirm} />
+      ) : null}
       {requirement.checks.map((check) => (
         <p key={check.key} className={check.trace.truth === "not met" ? "wrong strong" : "quiet"}>
           {check.trace.truth === "met" ? "Holds" : check.trace.truth === "not met" ? "Does not hold" : "Open"}:{" "}

@@ -4,6 +4,7 @@ import type { ReferenceSet } from "../core/office/reference-set";
 import type { Field } from "../core/sections/definition";
 import type { LocalText } from "../core/text/local-text";
 import type { ChoiceOffer } from "./choice-offer";
+import type { Double } from "./doubles";
 
 /** What the file's page shows. */
 
@@ -76,6 +77,8 @@ export interface FileData {
   readonly officer: { readonly id: string; readonly name: string } | null;
   readonly groupTitle: LocalText | null;
   readonly assessment: Assessment;
+  /** Other files that look like the same person’s. */
+  readonly doubles: readonly Double[];
   readonly choices: readonly {
     readonly id: string;
     readonly code: string;

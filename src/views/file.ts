@@ -8,6 +8,7 @@ import { reopenable } from "../core/sections/reopening";
 import { AnswerIndex } from "../core/sections/typed-facts";
 import { type LoadedFile, loadFile } from "../db/load-file";
 import { choiceOffer } from "./choice-offer";
+import { doublesOf } from "./doubles";
 import type { ClaimedValue, FileData } from "./file-data";
 import { EXTRAS, type Extras } from "./file-extras";
 import { officeNow } from "./office-now";
@@ -87,7 +88,7 @@ function titleAt({ facts, rulebooks }: LoadedFile, { scope, section }: { scope: 
   return scope === "file" ? title : `${title} · ${choices[0]?.programme ?? ""}`;
 }
 
-async function readFile(ctx: ViewContext, id: string): Promise<FileData | null> {
+async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly string[]): Promise<FileData | null> {
   const office = await officeNow(ctx.pool);
   const loaded = await loadFile(ctx.pool, id);
   const { rows } = await ctx.pool.query<Extras>(EXTRAS, [id]);
@@ -119,6 +120,7 @@ async function readFile(ctx: ViewContext, id: string): Promise<FileData | null> 
     calendar: office.set.calendar,
     groupTitle: office.set.groups.find((g) => g.key === assessment.file.group)?.title ?? null,
     assessment,
+    doubles: await doublesOf(ctx.pool, { id, answers: loaded.facts.answers, email: extras.email }, scope),
     values: valuesOf(loaded, index),
     shows: Object.fromEntries(
       assessment.requirements.map((r) => [
@@ -150,6 +152,6 @@ export const file = defineView({
       `select a.id from application a where a.number = $2 and ${fileInScope("a.id", "$1")}`,
       [scopeParameter(scope), number],
     );
-    return rows[0] ? readFile(ctx, rows[0].id) : null;
+    return rows[0] ? readFile(ctx, rows[0].id, scope) : null;
   },
 });

@@ -156,6 +156,7 @@ describe("rights", () => {
       endOverride: { applicationId, choiceId, rule: "grade", reason: "test" },
       forgetGuess: { guessIds: [] },
       giveReference: { answers: { known: "Long", rating: "good", text: "A reference that is long enough." } },
+      judgeSamePerson: { applicationId, otherNumber: "27-99999", verdict: "different" },
       linkInstitution: { institutionId, written: "Halden Sound Uni", country: "SR" },
       mergeInstitutions: {
         keepId: institutionId,

@@ -69,6 +69,7 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   extendChoice: OFFICERS,
   forgetGuess: ONLY_SYSTEM,
   giveReference: ["referee"],
+  judgeSamePerson: OFFICERS,
   keepTrayMail: ONLY_SYSTEM,
   linkInstitution: DRAFTERS,
   mergeInstitutions: DRAFTERS,

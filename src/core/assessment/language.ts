@@ -3,11 +3,12 @@ import { levelOf, type Scores, type TestDefinition, total } from "../language/te
 import { toShort, whole } from "../numbers/ratio";
 import type { Office } from "../office/reference-set";
 import type { Measure } from "../rulebook/rulebook";
-import { CEFR, type Truth } from "../rules/compare";
+import { CEFR } from "../rules/compare";
 import { withEntry } from "../rules/compile";
 import { judge } from "../rules/evaluate";
 import type { Fact, FactSource, ProofPart } from "../rules/fact";
 import { UNKNOWN } from "../rules/fact";
+import type { Truth } from "../rules/truth";
 import { type Day, formatDay, monthsBetween, parseDay } from "../time/day";
 import { endOf, text } from "./entries";
 

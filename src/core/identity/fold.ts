@@ -28,3 +28,18 @@ export function fold(name: string): string {
     .replace(/[^\p{L}\p{N}]+/gu, " ")
     .trim();
 }
+
+const SPELT: Readonly<Record<string, string>> = { ä: "ae", ö: "oe", ü: "ue", å: "aa", ø: "oe" };
+
+/** The same with umlauts written as two letters, as machine-readable zones do. */
+export function wide(name: string): string {
+  return fold(
+    name
+      .normalize("NFC")
+      .toLowerCase()
+      .replace(/[äöüåø]/gu, (letter) => SPELT[letter] ?? letter),
+  );
+}
+
+/** A key without its blanks. */
+export const compact = (key: string): string => key.replace(/ /gu, "");

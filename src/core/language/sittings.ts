@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { compare, parseDecimal, type Ratio, toShort } from "../numbers/ratio";
-import { CEFR, type Truth } from "../rules/compare";
+import { CEFR } from "../rules/compare";
+import type { Truth } from "../rules/truth";
 import type { Day } from "../time/day";
 import { checkScores, type Scores, type TestDefinition, total, validOn } from "./test-definition";
 

@@ -2,9 +2,7 @@ import { compare, parseDecimal, type Ratio, toShort, whole } from "../numbers/ra
 import { addMonths, type Day, formatDay, parseDay, parseRough, type RoughDate } from "../time/day";
 import type { Comparison } from "./condition";
 import type { Fact, Scalar } from "./fact";
-
-/** Three values, ordered so that "and" is the smaller and "or" the larger: not met, open, met (Kleene's strong logic). */
-export type Truth = "not met" | "open" | "met";
+import type { Truth } from "./truth";
 
 /** The levels of the Common European Framework in ascending order, plus levels included. */
 export const CEFR = ["pre-A1", "A1", "A2", "A2+", "B1", "B1+", "B2", "B2+", "C1", "C2"] as const;

@@ -1,10 +1,11 @@
 import { add, type Ratio, toShort, whole, ZERO } from "../numbers/ratio";
 import { parseDay } from "../time/day";
-import { compareFact, limitValue, type ReadyLimit, readyLimit, show, type Truth } from "./compare";
+import { compareFact, limitValue, type ReadyLimit, readyLimit, show } from "./compare";
 import type { Comparison, Condition, Limit } from "./condition";
 import type { Entry, Fact, FactList, FactSource, Scalar } from "./fact";
 import { UNKNOWN } from "./fact";
 import type { Leaf, Trace } from "./trace";
+import type { Truth } from "./truth";
 
 /**
  * Compiles conditions to closures. Each rule can be asked for its truth alone, which makes no garbage, or for a trace.

@@ -2,11 +2,12 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { vectorsOf } from "../../../tests/support/vectors";
 import { parseDecimal, whole } from "../numbers/ratio";
-import { compareFact, readyLimit, type Truth } from "./compare";
+import { compareFact, readyLimit } from "./compare";
 import type { Condition } from "./condition";
 import { evaluate, judge } from "./evaluate";
 import type { Fact, FactList, FactSource } from "./fact";
 import { UNKNOWN } from "./fact";
+import type { Truth } from "./truth";
 
 type VectorFact = "met" | "not_met" | [number, number];
 type VectorRule =

@@ -1,6 +1,6 @@
 import type { Ratio } from "../numbers/ratio";
 import type { LocalText } from "../text/local-text";
-import type { Truth } from "./compare";
+import type { Truth } from "./truth";
 
 /**
  * What a rule can see. A fact is unknown, a value, or a number known only as a range (credits over a list that the

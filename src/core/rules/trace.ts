@@ -1,6 +1,6 @@
-import type { Truth } from "./compare";
 import type { Comparison } from "./condition";
 import type { Detail } from "./fact";
+import type { Truth } from "./truth";
 
 /** Why a condition came out as it did: the trace mirrors the condition, and each leaf carries what was seen and the limit. */
 export interface Trace {

@@ -31,6 +31,31 @@ export const grant = pgTable(
   ],
 );
 
+/** What an officer said of two people who look like one. The newest word counts; the earlier ones stay. */
+export const samePerson = pgTable(
+  "same_person",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    /** The smaller of the two ids. */
+    firstId: uuid("first_id")
+      .notNull()
+      .references(() => person.id),
+    secondId: uuid("second_id")
+      .notNull()
+      .references(() => person.id),
+    verdict: text("verdict").notNull(),
+    byId: uuid("by_id")
+      .notNull()
+      .references(() => person.id),
+    at: instant("at").notNull(),
+  },
+  (t) => [
+    index("same_person_pair").on(t.firstId, t.secondId),
+    check("same_person_order", sql`${t.firstId} < ${t.secondId}`),
+    check("same_person_verdict", sql`${t.verdict} in ('same','different','undecided')`),
+  ],
+);
+
 /** Which version of which text somebody agreed to, and when. */
 export const consent = pgTable(
   "consent",

@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import { bigserial, check, index, integer, jsonb, pgTable, text, uuid } from "drizzle-orm/pg-core";
+import { bigserial, check, index, integer, jsonb, pgTable, primaryKey, text, uuid } from "drizzle-orm/pg-core";
 import type { Json } from "../../core/assessment/facts";
 import { application, choice } from "./application";
 import { instant } from "./columns";
@@ -112,6 +112,18 @@ export const choiceStanding = pgTable(
       .notNull(),
   },
   (t) => [index("choice_standing_application").on(t.applicationId)],
+);
+
+/** By what files of one person are brought together before they are compared: words of the name, date of birth, travel document. */
+export const fileKey = pgTable(
+  "file_key",
+  {
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    key: text("key").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.key] }), index("file_key_key").on(t.key)],
 );
 
 /** Names by which a file is found, folded; kept apart from the projection because its trigram index is dear to rewrite. */

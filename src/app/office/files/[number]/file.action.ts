@@ -14,6 +14,7 @@ import { endOverride, overrideFinding } from "../../../../acts/override-finding"
 import { endReopening, readCorrections, reopenSections } from "../../../../acts/reopen-sections";
 import { extendChoice } from "../../../../acts/rounds";
 import { moveToRulebook } from "../../../../acts/rulebooks";
+import { judgeSamePerson } from "../../../../acts/same-person";
 import type { Supposed } from "../../../../core/assessment/supposing";
 import { toUtc } from "../../../../core/time/zone";
 import { webRuntime } from "../../../../runtime";
@@ -83,6 +84,12 @@ export const place = async (
   options: { campus: string | null; mode: string | null; track: string | null },
   reason: string,
 ): Promise<Said> => run(number, moveChoice, { applicationId, choiceId, ...options, reason });
+export const judgeSame = async (
+  number: string,
+  applicationId: string,
+  otherNumber: string,
+  verdict: z.input<(typeof judgeSamePerson)["input"]>["verdict"],
+): Promise<Said> => run(number, judgeSamePerson, { applicationId, otherNumber, verdict });
 export const move = async (number: string, applicationId: string, choiceId: string, reason: string): Promise<Said> =>
   run(number, moveToRulebook, { applicationId, choiceId, reason });
 

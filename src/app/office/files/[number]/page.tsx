@@ -4,6 +4,7 @@ import { holds, OFFICE } from "../../../../core/rights/actor";
 import { formatDay } from "../../../../core/time/day";
 import { zoneTable } from "../../../../core/time/zone";
 import { proposedDay } from "../../../../text/office";
+import { Doubles } from "../../../../ui/doubles.client";
 import { FileWork } from "../../../../ui/file-work.client";
 import { WhatIf } from "../../../../ui/what-if.client";
 import { file } from "../../../../views/file";
@@ -36,6 +37,7 @@ export default async function FilePage({
   return (
     <div className="file">
       <Head data={data} show={show} />
+      <Doubles doubles={data.doubles} judge={actions.judgeSame.bind(null, number, data.id)} />
       {show === "history" ? <History data={data} /> : null}
       {show === "messages" ? <Messages data={data} /> : null}
       {show === "choices" ? (
