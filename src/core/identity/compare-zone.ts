@@ -1,4 +1,4 @@
-import { alpha2ToAlpha3, alpha3ToAlpha2 } from "i18n-iso-countries";
+import countries from "i18n-iso-countries/index.js";
 import { fitsZone, type TravelDocument, zoneDate } from "./travel-document";
 
 /** What an applicant states of a travel document; "" or empty where nothing is stated. */
@@ -32,12 +32,12 @@ const ICAO: Readonly<Record<string, string>> = {
 
 /** The alpha-2 code of a nationality in the zone; codes for stateless people and refugees stay as they are. */
 export function countryOfZone(code: string): string {
-  return ICAO[code] ?? alpha3ToAlpha2(code) ?? code;
+  return ICAO[code] ?? countries.alpha3ToAlpha2(code) ?? code;
 }
 
 /** The code that the zone has for a country. */
 export function zoneCountry(alpha2: string): string {
-  return alpha2 === "DE" ? "D" : (alpha2ToAlpha3(alpha2) ?? alpha2);
+  return alpha2 === "DE" ? "D" : (countries.alpha2ToAlpha3(alpha2) ?? alpha2);
 }
 
 const plain = (text: string): string => text.toUpperCase().replace(/[^A-Z0-9]/gu, "");
