@@ -19,6 +19,7 @@ const place = (
   otherNames: [],
   recognition: "recognised",
   note: "",
+  fingerprints: [],
   ...more,
 });
 

@@ -2,12 +2,14 @@ import { correctingEn } from "./correcting";
 import { fillingEn } from "./filling";
 import { findingEn } from "./finding";
 import { pastingEn } from "./pasting";
+import { resultsFileEn } from "./results-file";
 
 /** The English sentences of the applicant's and the referee's side, and of all mails. */
 export const en = {
   ...findingEn,
   ...fillingEn,
   ...pastingEn,
+  ...resultsFileEn,
   ...correctingEn,
   "brand.line": "Intake for study programmes",
   "nav.programmes": "Programmes",

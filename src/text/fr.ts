@@ -3,12 +3,14 @@ import type { en } from "./en";
 import { fillingFr } from "./filling";
 import { findingFr } from "./finding";
 import { pastingFr } from "./pasting";
+import { resultsFileFr } from "./results-file";
 
 /** The French sentences; the type holds every key of the English ones. */
 export const fr: Readonly<Record<keyof typeof en, string>> = {
   ...findingFr,
   ...fillingFr,
   ...pastingFr,
+  ...resultsFileFr,
   ...correctingFr,
   "brand.line": "L’admission aux programmes d’études",
   "nav.programmes": "Programmes",

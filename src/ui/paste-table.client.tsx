@@ -16,13 +16,16 @@ import {
 import type { Locale } from "../core/text/local-text";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
+import type { ResultsFile } from "../views/results-file";
 import { issueText } from "./issue-text";
+import { asTable, ResultsNote, readResults, refusalOf } from "./results-file.client";
 import type { FieldContext } from "./section-fields.client";
 
 const SLICE = 400;
 const MOST_SAID = 8;
 const MOST_SHOWN = 5;
 const EMPTY = "";
+const TABLES = ".csv,.tsv,.txt,text/csv,text/tab-separated-values";
 
 /** Lines read slice by slice, so that thousands of them never hold the page up. */
 function useLines(table: TextTable | null, mapping: Mapping, fields: readonly Field[], office: FieldContext["office"]) {
@@ -191,6 +194,7 @@ export function PasteTable({
   const [open, setOpen] = useState(false);
   const [text, setText] = useState("");
   const [own, setOwn] = useState<Mapping | null>(null);
+  const [results, setResults] = useState<ResultsFile | null>(null);
   const [taken, setTaken] = useState<{ readonly count: number; readonly undo: () => void } | null>(null);
   const fields = useMemo(() => readableFields(section.fields), [section.fields]);
   const table = useMemo(() => (text.trim() === "" ? null : readTable(text)), [text]);
@@ -202,10 +206,12 @@ export function PasteTable({
   const room = Math.max(0, (section.repeats?.max ?? 0) - count);
   const fitting = lines.slice(0, room);
   const reading = table !== null && done < table.rows.length;
+  const takesResults = section.core === "courses";
   const fill = (next: string) => {
     setText(next);
     setOwn(null);
     setTaken(null);
+    setResults(null);
   };
 
   if (!open)
@@ -234,17 +240,28 @@ export function PasteTable({
       <label htmlFor={id}>{say(locale, "paste.here")}</label>
       <Input.TextArea id={id} rows={4} value={text} onChange={(e) => fill(e.target.value)} />
       <label className="file-choice">
-        {say(locale, "paste.file")}{" "}
+        {say(locale, takesResults ? "results.file" : "paste.file")}{" "}
         <input
           type="file"
-          accept=".csv,.tsv,.txt,text/csv,text/tab-separated-values"
+          accept={takesResults ? `${TABLES},.xml,.elmo,text/xml,application/xml` : TABLES}
           onChange={async (e) => {
             const [file] = e.target.files ?? [];
-            if (file) fill(file.size > MOST_CHARACTERS ? " ".repeat(MOST_CHARACTERS + 1) : await file.text());
             e.target.value = "";
+            if (!file) return;
+            if (takesResults && /\.(?:xml|elmo)$/iu.test(file.name)) {
+              const read = await readResults(file, locale);
+              fill(read.ok ? asTable(read) : "");
+              setResults(read);
+            } else fill(file.size > MOST_CHARACTERS ? " ".repeat(MOST_CHARACTERS + 1) : await file.text());
           }}
         />
       </label>
+      {results?.ok ? <ResultsNote file={results} locale={locale} /> : null}
+      {results?.ok === false ? (
+        <p role="alert" className="wrong">
+          {refusalOf(results.reason, locale)}
+        </p>
+      ) : null}
       {text.length > MOST_CHARACTERS ? (
         <p role="alert" className="wrong">
           {say(locale, "paste.tooLarge")}
@@ -280,6 +297,7 @@ export function PasteTable({
             setTaken({ count: fitting.length, undo: take(fitting.map((line) => line.values)) });
             setText("");
             setOwn(null);
+            setResults(null);
             setOpen(false);
           }}
         >

@@ -11,6 +11,7 @@ import type { Locale } from "../core/text/local-text";
 import { isTextKey, say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import { type FieldState, type Place, placeKey } from "./autosave.client";
+import { RoughDateText } from "./fields/date-input.client";
 import { AgreeInput, FieldInput } from "./fields/field-input.client";
 import { issueText } from "./issue-text";
 
@@ -231,10 +232,12 @@ const CELL_WIDTHS: Readonly<Partial<Record<Field["kind"], string>>> = {
   decimal: "76px",
 };
 const LEAST_FOR_GRID = 20;
-const MOST_COLUMNS = 6;
+const MOST_COLUMNS = 7;
 const LONG_TEXT = 100;
 
-const cellWidth = (field: Field): string =>
+const cellWidth = (field: Field): string => (field.rough ? "minmax(92px, 0.8fr)" : wholeWidth(field));
+
+const wholeWidth = (field: Field): string =>
   field.kind === "text" && (field.most ?? 0) > LONG_TEXT
     ? "minmax(130px, 1.7fr)"
     : (CELL_WIDTHS[field.kind] ?? "minmax(90px, 1fr)");
@@ -245,7 +248,7 @@ export function fitsGrid(section: FormSection): boolean {
     section.repeats !== null &&
     section.repeats.max >= LEAST_FOR_GRID &&
     section.fields.length <= MOST_COLUMNS &&
-    section.fields.every((f) => CELL_WIDTHS[f.kind] !== undefined && !f.rough)
+    section.fields.every((f) => CELL_WIDTHS[f.kind] !== undefined)
   );
 }
 
@@ -280,7 +283,7 @@ export function EntryGrid({
                 <label htmlFor={id} className="cell-label">
                   {field.title[locale]} {row + 1}
                 </label>
-                <FieldInput {...input} />
+                {field.rough ? <RoughDateText {...input} /> : <FieldInput {...input} />}
                 {wrong ? (
                   <p id={`${id}-wrong`} className="wrong" role="alert">
                     {wrong}

@@ -12,6 +12,7 @@ import { nextCycle } from "./next-cycle";
 import { peek } from "./peek";
 import { plans } from "./plans";
 import { referencePage } from "./reference-page";
+import { resultsFile } from "./results-file";
 import { rulebookPage, rulebooks } from "./rulebooks";
 import { selfCheck } from "./self-check";
 import { sharedParts } from "./shared-parts";
@@ -40,6 +41,7 @@ export const VIEWS = {
   peek,
   plans,
   referencePage,
+  resultsFile,
   rulebookPage,
   rulebooks,
   selfCheck,

@@ -150,7 +150,7 @@ export const institutionPage = defineView({
   read: async ({ pool, actor }, { institutionId }): Promise<InstitutionPage | null> => {
     if (!holds(actor, RULEBOOK_READERS)) return null;
     const { rows } = await pool.query<Omit<InstitutionPage, "files">>(
-      `select i.id, i.name, i.country, i.kind, i.languages, i.scales, i.credits_per_year::float as "creditsPerYear", i.recognition, i.note, i.version,
+      `select i.id, i.name, i.country, i.kind, i.languages, i.scales, i.credits_per_year::float as "creditsPerYear", i.recognition, i.note, i.fingerprints, i.version,
          i.changed_at as "changedAt",
          array(select n.name from institution_name n where n.institution_id = i.id and n.kind = 'other' order by n.name) as "otherNames",
          coalesce((select json_agg(json_build_object('id', n.id, 'name', n.name) order by n.name) from institution_name n

@@ -20,6 +20,7 @@ const PLACE: InstitutionInput = {
   creditsPerYear: 36,
   recognition: "recognised",
   note: "",
+  fingerprints: [],
 };
 
 /** The register of institutions: found by what people type, and followed by every file once an officer has said what a name means. */

@@ -226,6 +226,7 @@ describe("rights", () => {
       document: { uploadId },
       file: { number },
       whatIf: { number },
+      resultsFile: { bytes: new Uint8Array([60]) },
       finder: {},
       formPreview: { rulebookId: draftId },
       linkPurpose: { token: "x".repeat(43) },

@@ -153,5 +153,6 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   template: ROLES,
   tray: ONLY_SYSTEM,
   turns: ["officer", "officer elsewhere", "lead officer"],
+  resultsFile: PEOPLE,
   whatIf: OFFICERS,
 };

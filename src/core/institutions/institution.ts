@@ -21,6 +21,11 @@ export const institutionSchema = z.object({
   creditsPerYear: z.number().positive().max(2000).nullable(),
   recognition: z.enum(RECOGNITIONS),
   note: z.string().max(2000),
+  /** SHA-256 fingerprints, in hexadecimal, of the certificates with which it signs files of results. */
+  fingerprints: z
+    .array(z.string().regex(/^[0-9a-f]{64}$/u))
+    .max(10)
+    .default([]),
 });
 export type InstitutionInput = z.infer<typeof institutionSchema>;
 

@@ -6,6 +6,7 @@ import { readTable } from "./read-table";
 import { guessMapping, readableFields, readLines } from "./to-entries";
 
 const FIELDS = readableFields(courses.fields);
+const BESIDE = ["date", "code"];
 
 /** What a table becomes by the guess alone: values, and what is left out, line by line. */
 function taken(text: string): readonly string[] {
@@ -13,7 +14,10 @@ function taken(text: string): readonly string[] {
   if (!table) return ["no table"];
   return readLines(table, guessMapping(table, FIELDS, referenceSet), FIELDS, referenceSet).map(
     ({ no, values, problems }) => {
-      const said = FIELDS.map((f) => values[f.key] ?? "–").join(" | ");
+      // What a course may have beside the rest is said only where it stands there.
+      const said = FIELDS.filter((f) => !BESIDE.includes(f.key) || values[f.key] !== undefined)
+        .map((f) => values[f.key] ?? "–")
+        .join(" | ");
       return `${no}: ${said}${problems.map((p) => ` !${p.field} ${p.cell} ${p.issue.code}`).join("")}`;
     },
   );
@@ -25,6 +29,14 @@ describe("a table that was pasted", () => {
       "from a spreadsheet, with names of columns in another order",
       "ECTS\tCourse\tGrade\tSubject area\tStatus\n7.5\tHydrology I\t16\tNatural sciences\tCompleted\n5\tCalculus\t14,5\tMathematics and statistics\tRunning\n",
       ["2: Hydrology I | 7.5 | natural | completed | 16", "3: Calculus | 5 | mathematics | in progress | 14,5"],
+    ],
+    [
+      "with codes and dates of results",
+      "code\tcourse\tcredits\tstatus\tgrade\tresult in\nMA101\tCalculus I\t7.5\tcompleted\t9\t2025-12-18\nCS102\tDatabases\t7.5\tin progress\t\t\n",
+      [
+        "2: Calculus I | 7.5 | – | completed | 9 | 2025-12-18 | MA101",
+        "3: Databases | 7.5 | – | in progress | – | CS102",
+      ],
     ],
     [
       "in French, with semicolons and commas in numbers",

@@ -13,6 +13,7 @@ export const institution = pgTable("institution", {
   creditsPerYear: numeric("credits_per_year", { mode: "number" }),
   recognition: text("recognition").notNull(),
   note: text("note").notNull().default(""),
+  fingerprints: jsonb("fingerprints").$type<readonly string[]>().notNull().default([]),
   version: integer("version").notNull().default(1),
   changedAt: instant("changed_at").notNull(),
   changedBy: text("changed_by").notNull(),

@@ -1,6 +1,6 @@
 "use client";
 
-import { DatePicker, Select } from "antd";
+import { DatePicker, Input, Select } from "antd";
 import dayjs from "dayjs";
 import customParseFormat from "dayjs/plugin/customParseFormat";
 import { useState } from "react";
@@ -75,5 +75,54 @@ export function DateInput({
       />
       {picker}
     </span>
+  );
+}
+
+const YEAR_FORMATS = ["YYYY"];
+const TYPED = [
+  [DATE_FORMATS, "YYYY-MM-DD"],
+  [MONTH_FORMATS, "YYYY-MM"],
+  [YEAR_FORMATS, "YYYY"],
+] as const;
+
+/** What somebody typed as a day, a month or a year; as it was typed where it is none of them. */
+function typedDate(text: string): string {
+  const clean = text.trim();
+  for (const [formats, stored] of TYPED) {
+    const read = dayjs(clean, [...formats], true);
+    if (read.isValid()) return read.format(stored);
+  }
+  return clean;
+}
+
+/** The same in one cell of a grid: typed as a day, a month or a year, as precisely as it is known. */
+export function RoughDateText({
+  id,
+  field,
+  value,
+  disabled,
+  invalid,
+  describedBy,
+  onChange,
+  onLeave,
+}: FieldInputProps) {
+  const text = typeof value === "string" ? value : "";
+  return (
+    <Input
+      id={id}
+      disabled={disabled}
+      status={invalid ? "error" : ""}
+      placeholder="2025-06"
+      aria-describedby={describedBy}
+      aria-required={field.required}
+      aria-invalid={invalid}
+      value={text}
+      onChange={(e) => onChange(e.target.value)}
+      onBlur={() => {
+        const read = typedDate(text);
+        if (read !== text) onChange(read);
+        onLeave(read === "" ? null : read);
+      }}
+    />
   );
 }

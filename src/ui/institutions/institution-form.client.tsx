@@ -102,6 +102,17 @@ export function InstitutionForm({
         }
       />
       <TextField {...field("note", "Note for colleagues")} long value={draft.note} onChange={(note) => set({ note })} />
+      <div className="plan-wide">
+        <PicksField
+          {...field("fingerprints", "Fingerprints of the certificates that sign its files of results (SHA-256)")}
+          free
+          options={[]}
+          value={draft.fingerprints}
+          onChange={(typed) =>
+            set({ fingerprints: typed.map((f) => f.toLowerCase().replace(/[^0-9a-f]/gu, "")).filter((f) => f !== "") })
+          }
+        />
+      </div>
       {mayChange ? (
         <div className="plan-wide presses">
           <Button type="primary" htmlType="submit" loading={busy}>

@@ -83,7 +83,6 @@ export const courses: Section = {
   intro: { en: "As on your transcript, one line a course.", fr: "Comme sur votre relevé, une ligne par cours." },
   repeats: { min: 1, max: 200 },
   fields: [
-    field({ key: "code", kind: "text", most: 30, required: false }, "Code", "Code"),
     field({ key: "title", kind: "text", most: 200 }, "Course", "Cours"),
     field({ key: "credits", kind: "decimal", most: 400 }, "Credits", "Crédits"),
     field({ key: "area", kind: "area" }, "Subject area", "Domaine"),
@@ -104,5 +103,6 @@ export const courses: Section = {
     ),
     field({ key: "grade", kind: "text", most: 20, required: false }, "Grade", "Note"),
     field({ key: "date", kind: "date", rough: true, required: false }, "Result in", "Résultat en"),
+    field({ key: "code", kind: "text", most: 30, required: false }, "Code", "Code"),
   ],
 };

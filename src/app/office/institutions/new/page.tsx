@@ -31,6 +31,7 @@ export default async function NewInstitution({
           creditsPerYear: null,
           recognition: "to be looked into",
           note: "",
+          fingerprints: [],
         }}
         scales={set.scales.map((s) => ({ value: s.key, label: s.title.en }))}
         mayChange

@@ -1,0 +1,1 @@
+ALTER TABLE "institution" ADD COLUMN "fingerprints" jsonb DEFAULT '[]'::jsonb NOT NULL;

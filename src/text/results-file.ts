@@ -1,0 +1,65 @@
+/** The words of taking over student results from a file. */
+export const resultsFileEn = {
+  "results.file": "Or choose a CSV file, or student results as an ELMO file (XML)",
+  "results.from": "Results of {issuers}.",
+  "results.trusted": "Signed by {signer}, whom the office knows: nothing was changed since.",
+  "results.sound":
+    "Signed by {signer}: nothing was changed since. The office does not know this sender yet, so send the transcript, too.",
+  "results.invalid":
+    "The signature of this file does not hold: something was changed after it was signed. You can take the lines over, and the office will go by your transcript alone.",
+  "results.unsigned": "The file is not signed. What you take over counts as typed by you; the transcript proves it.",
+  "results.otherName": "The file names {name}. Look whether it is yours.",
+  "results.no_status": "{about}: the file does not say whether it was passed. Choose its status.",
+  "results.unknown_status": "{about} is no status we know. Choose one.",
+  "results.no_credits": "{about}: the file has no credits for it. Enter them.",
+  "results.no_result": "{about}: the file has no grade for it. Enter it if there is one.",
+  "results.no_date": "{about}: the file does not say when the result came.",
+  "results.scale_is_prose": "The file describes its grades in words only ({about}). Choose the scale with your degree.",
+  "results.twice": "{about} stands there twice and is taken over once.",
+  "results.unknown_part": "A part called {about} is not known to us and is left out.",
+  "results.too_large": "This file is too large. Results have at most 20 MB.",
+  "results.not_xml":
+    "This is no file of results that we can read. Ask for it again where you got it, or paste the courses.",
+  "results.hostile":
+    "This file declares parts that a file of results never needs, so we do not open it. Ask for it again where you got it.",
+  "results.too_deep": "This file is built in a way that results never are, so we do not open it.",
+  "results.too_many": "This file holds more than any results do, so we do not open it.",
+  "results.not_elmo":
+    "This is XML, but no file of results. Choose the one that your university or its service gave you.",
+  "results.version": "This file is of a newer version of the format than we can read. Paste the courses instead.",
+  "results.failed": "The file could not be sent. Look at your connection and choose it again.",
+} as const;
+
+export const resultsFileFr: Readonly<Record<keyof typeof resultsFileEn, string>> = {
+  "results.file": "Ou choisissez un fichier CSV, ou des résultats au format ELMO (XML)",
+  "results.from": "Résultats de {issuers}.",
+  "results.trusted": "Signé par {signer}, que le bureau connaît : rien n’a été changé depuis.",
+  "results.sound":
+    "Signé par {signer} : rien n’a été changé depuis. Le bureau ne connaît pas encore cet expéditeur ; envoyez aussi le relevé.",
+  "results.invalid":
+    "La signature de ce fichier n’est pas valable : quelque chose a été changé après. Vous pouvez reprendre les lignes ; le bureau s’en tiendra au relevé seul.",
+  "results.unsigned":
+    "Le fichier n’est pas signé. Ce que vous reprenez compte comme saisi par vous ; le relevé en fait foi.",
+  "results.otherName": "Le fichier nomme {name}. Vérifiez s’il est bien le vôtre.",
+  "results.no_status": "{about} : le fichier ne dit pas si le cours est réussi. Choisissez son état.",
+  "results.unknown_status": "{about} n’est pas un état que nous connaissons. Choisissez-en un.",
+  "results.no_credits": "{about} : le fichier n’a pas de crédits. Saisissez-les.",
+  "results.no_result": "{about} : le fichier n’a pas de note. Saisissez-la s’il y en a une.",
+  "results.no_date": "{about} : le fichier ne dit pas quand le résultat est venu.",
+  "results.scale_is_prose":
+    "Le fichier ne décrit ses notes qu’en mots ({about}). Choisissez l’échelle avec votre diplôme.",
+  "results.twice": "{about} y figure deux fois et est repris une fois.",
+  "results.unknown_part": "Une partie appelée {about} nous est inconnue et reste de côté.",
+  "results.too_large": "Ce fichier est trop grand. Des résultats ont au plus 20 Mo.",
+  "results.not_xml":
+    "Ce n’est pas un fichier de résultats que nous sachions lire. Redemandez-le là où vous l’avez eu, ou collez les cours.",
+  "results.hostile":
+    "Ce fichier déclare des parties dont des résultats n’ont jamais besoin ; nous ne l’ouvrons pas. Redemandez-le là où vous l’avez eu.",
+  "results.too_deep": "Ce fichier est construit comme jamais des résultats ; nous ne l’ouvrons pas.",
+  "results.too_many": "Ce fichier contient plus que tous les résultats ; nous ne l’ouvrons pas.",
+  "results.not_elmo":
+    "C’est du XML, mais pas un fichier de résultats. Choisissez celui que votre université ou son service vous a donné.",
+  "results.version":
+    "Ce fichier est d’une version du format plus récente que celle que nous lisons. Collez plutôt les cours.",
+  "results.failed": "Le fichier n’a pas pu être envoyé. Vérifiez votre connexion et choisissez-le de nouveau.",
+};

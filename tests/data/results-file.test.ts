@@ -1,0 +1,65 @@
+import { X509Certificate } from "node:crypto";
+import { readFileSync } from "node:fs";
+import path from "node:path";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { saveInstitution } from "../../src/acts/institutions";
+import type { Actor } from "../../src/core/rights/actor";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { fingerprintOf } from "../../src/formats/elmo/verify-signature";
+import { resultsFile } from "../../src/views/results-file";
+import { readView } from "../../src/views/view";
+import { makePerson, must, openWorld, VISITOR, type World } from "../support/world";
+
+const sample = (name: string) => readFileSync(path.join(process.cwd(), "tests/fixtures/elmo", name));
+
+describe("a file of results", () => {
+  let world: World;
+  let applicant: Actor;
+  let officer: Actor;
+
+  beforeAll(async () => {
+    world = await openWorld("results_file");
+    await loadCatalogue(world.runtime, "2026-11-25");
+    applicant = await makePerson(world, "Ana Souza Pinto");
+    officer = await makePerson(world, "Runa Okonjo", ["officer"]);
+  });
+  afterAll(() => world.close());
+
+  const read = (name: string, actor: Actor = applicant) =>
+    readView(world.runtime, resultsFile, actor, { bytes: new Uint8Array(sample(name)) });
+
+  it("comes as lines of a table, with what has to be looked at", async () => {
+    const file = await read("elmo-b-minimal.xml");
+    expect(file).toMatchObject({ ok: true, signature: "unsigned", otherName: "Suharti" });
+    expect(file?.ok && file.rows[0]).toEqual(["", "Introduction to Law", "5", "", "2,3", "2024-07-12"]);
+    expect(file?.ok && file.questions.length).toBe(4);
+  });
+  it("is of oneself where the names agree, middle names left out or not", async () =>
+    expect(await read("elmo-a-unsigned.xml")).toMatchObject({ otherName: null }));
+  it("is trusted once its certificate stands with an institution of the register", async () => {
+    expect(await read("elmo-a-signed.xml")).toMatchObject({ signature: "sound" });
+    await must(world, saveInstitution, officer, {
+      institutionId: null,
+      version: null,
+      institution: {
+        name: "Hillview Sample University",
+        otherNames: [],
+        country: "SR",
+        kind: "university",
+        languages: ["en"],
+        scales: [],
+        creditsPerYear: 60,
+        recognition: "recognised",
+        note: "",
+        fingerprints: [fingerprintOf(new X509Certificate(sample("elmo-a-cert.pem")))],
+      },
+    });
+    expect(await read("elmo-a-signed.xml")).toMatchObject({ signature: "trusted" });
+    expect(await read("elmo-a-tampered.xml")).toMatchObject({ signature: "invalid" });
+  });
+  it("that is none is refused with its reason, and nothing is read for a visitor", async () => {
+    const bytes = new TextEncoder().encode("<html/>");
+    expect(await readView(world.runtime, resultsFile, applicant, { bytes })).toEqual({ ok: false, reason: "not_elmo" });
+    expect(await readView(world.runtime, resultsFile, VISITOR, { bytes })).toBeNull();
+  });
+});
