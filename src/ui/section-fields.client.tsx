@@ -220,26 +220,26 @@ export const firstEntry = (section: Pick<FormSection, "key">): string => `first-
 
 /** Kinds that fit into one cell, with the width that they ask for. */
 const CELL_WIDTHS: Readonly<Partial<Record<Field["kind"], string>>> = {
-  text: "minmax(70px, 1fr)",
+  text: "minmax(58px, 0.8fr)",
   name: "minmax(130px, 1.4fr)",
-  choice: "minmax(128px, 1.3fr)",
-  area: "minmax(150px, 1.6fr)",
+  choice: "minmax(118px, 1.2fr)",
+  area: "minmax(138px, 1.4fr)",
   entry: "minmax(130px, 1.4fr)",
   country: "minmax(120px, 1.2fr)",
   language: "minmax(110px, 1fr)",
   date: "minmax(120px, 1fr)",
   whole: "86px",
-  decimal: "76px",
+  decimal: "64px",
 };
 const LEAST_FOR_GRID = 20;
 const MOST_COLUMNS = 7;
 const LONG_TEXT = 100;
 
-const cellWidth = (field: Field): string => (field.rough ? "minmax(92px, 0.8fr)" : wholeWidth(field));
+const cellWidth = (field: Field): string => (field.rough ? "minmax(86px, 0.8fr)" : wholeWidth(field));
 
 const wholeWidth = (field: Field): string =>
   field.kind === "text" && (field.most ?? 0) > LONG_TEXT
-    ? "minmax(130px, 1.7fr)"
+    ? "minmax(150px, 2.2fr)"
     : (CELL_WIDTHS[field.kind] ?? "minmax(90px, 1fr)");
 
 /** Whether a list is long and narrow enough to be filled in as a grid, a line an entry. */

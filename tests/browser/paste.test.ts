@@ -64,4 +64,22 @@ describe("a table pasted into a list", () => {
     expect(await lines()).toBe(count + 3);
     expect(applicant.complaints).toEqual([]);
   });
+
+  it("may be results in ELMO: what the file leaves open is said line by line, and a hostile one is not opened", async () => {
+    const { page } = applicant;
+    await page.reload();
+    await page.getByRole("button", { name: "Paste from a spreadsheet, or read a CSV file" }).click();
+    const choice = page.getByLabel("student results as an ELMO file");
+    await choice.setInputFiles("tests/fixtures/elmo/elmo-b-minimal.xml");
+    await page.getByText("Results of Lakeside Sample College, Hillview Sample University.").waitFor();
+    await page.getByText("Introduction to Law: the file does not say whether it was passed.").waitFor();
+    await page.getByText("Lines that can be taken in: 4.").waitFor();
+    await choice.setInputFiles({
+      name: "results.xml",
+      mimeType: "text/xml",
+      buffer: Buffer.from('<!DOCTYPE elmo [<!ENTITY x SYSTEM "file:///etc/hostname">]><elmo>&x;</elmo>'),
+    });
+    await page.getByText("so we do not open it").waitFor();
+    await page.getByText("Lines that can be taken in: 4.").waitFor({ state: "hidden" });
+  });
 });

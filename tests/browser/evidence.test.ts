@@ -1,0 +1,118 @@
+import type { Browser } from "playwright-core";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { someone } from "../../src/demo/people";
+import { zoneLines } from "../../src/demo/zone-lines";
+import { newPerson, openBrowser, openRequirement, type Person, signIn } from "../support/browser";
+
+/** What an officer does with evidence beside its claims, and a lead officer with the findings. */
+describe("evidence and findings", () => {
+  let browser: Browser;
+  let officer: Person;
+  let file = "";
+
+  beforeAll(async () => {
+    browser = await openBrowser();
+    officer = await newPerson(browser);
+    await signIn(officer, "r.okonjo@merrow.example");
+    await officer.page.goto("/office?find=Zielinska");
+    await officer.page.getByRole("link", { name: "Katarzyna Zielinska" }).click();
+    await officer.page.locator(".claims h2").waitFor();
+    file = new URL(officer.page.url()).pathname;
+  });
+  afterAll(() => browser.close());
+
+  it("another file of the same person is found, and what is said of it stands on both", async () => {
+    const { page } = officer;
+    const doubles = page.getByRole("complementary", { name: "Other files of this person" });
+    await doubles.getByText("the same name, born on the same day, the same travel document").waitFor();
+    await doubles.getByRole("button", { name: "The same", exact: true }).click();
+    await doubles.getByText(/^The same person: /).waitFor();
+    await doubles.getByRole("link", { name: "Katarzyna Zielińska" }).click();
+    await page.waitForURL((url) => url.pathname !== file);
+    await doubles.getByText(/^The same person: /).waitFor();
+    await page.goto(file);
+  });
+
+  it("the machine-readable lines are checked and held against the claims", async () => {
+    const { page } = officer;
+    await openRequirement(page, "Passport");
+    await page.getByText("Check the machine-readable lines").click();
+    const lines = zoneLines(
+      someone("Katarzyna", "Zielinska", {
+        citizenships: ["PL"],
+        birthDate: "2002-12-01",
+        passportNumber: "EK7741902",
+      }),
+    );
+    const box = page.getByLabel("As they stand at the foot of the page");
+    await box.fill(`${lines[0]}\n${lines[1].replace("021201", "021202")}`);
+    await page.getByText("The check digit of the date of birth, the whole second line does not fit.").waitFor();
+    await box.fill(lines.join("\n"));
+    await page.getByText("All check digits fit.").waitFor();
+    await page.getByRole("button", { name: /^Confirm \d that fit/ }).click();
+    await page.getByText(/values confirmed\./).waitFor();
+    const born = page.locator(".claimed > div .value-list li", { hasText: "Date of birth" });
+    await expect.poll(() => born.getAttribute("data-state")).toBe("confirmed");
+  });
+
+  it("a transcript is confirmed in a grid with the keyboard", async () => {
+    const { page } = officer;
+    await openRequirement(page, "Transcript");
+    const cell = (row: number, column: number) => page.locator(`[data-cell="${row}-${column}"]`);
+    await cell(0, 0).click();
+    await page.keyboard.press("v");
+    await expect.poll(() => cell(0, 1).getAttribute("data-state")).toBe("confirmed");
+    // The cursor is on the next line: its course goes into another subject area with one key.
+    await expect
+      .poll(() => page.locator(".value-grid tr[aria-current]").innerText())
+      .toContain("Statistics for field data");
+    await page.keyboard.press("3");
+    await expect.poll(() => cell(1, 2).innerText()).toBe("Engineering");
+    expect(await cell(1, 2).getAttribute("title")).toBe("claimed: Mathematics and statistics");
+    await cell(2, 4).click();
+    await page.keyboard.press("Enter");
+    await page.getByLabel("Grade", { exact: true }).fill("17");
+    await page.keyboard.press("Enter");
+    await expect.poll(() => cell(2, 4).innerText()).toBe("17");
+    await page.keyboard.press("ArrowDown");
+    await expect.poll(() => page.evaluate("document.activeElement.dataset.cell")).toBe("3-4");
+    await page.getByText("credits, 7.5 confirmed").waitFor();
+    expect(officer.complaints).toEqual([]);
+  });
+
+  it("other answers are tried out, and the file stays as it was", async () => {
+    const { page } = officer;
+    await page.goto(`${file}?show=what-if`);
+    await page.getByLabel("Final grade, if you have it").first().fill("12");
+    await page.getByText("MES: not eligible").waitFor();
+    const grade = page.locator("details.finding", { hasText: "Grade 2.5" });
+    await grade.getByText("was met").waitFor();
+    await grade.locator("summary").click();
+    await grade.getByText("1 + 3 × (20 − 12) ÷ (20 − 10) = 3.4").waitFor();
+    await page.getByRole("button", { name: "Back to the file" }).click();
+    await grade.getByText("as before").waitFor();
+    await page.getByText("Nothing is supposed.").waitFor();
+  });
+
+  it("a lead officer overrides a finding with a reason, and takes it back; both stay to be read", async () => {
+    const lead = await newPerson(browser);
+    const { page } = lead;
+    await signIn(lead, "t.breen@merrow.example");
+    await page.goto(file);
+    await page.locator(".claims h2").waitFor();
+    await page.keyboard.press("d");
+    const credits = page.locator("details.finding").filter({ has: page.locator("summary", { hasText: "· 180 ECTS" }) });
+    await credits.locator("summary").click();
+    await credits.getByRole("button", { name: "Override: not met" }).click();
+    await credits.getByLabel("Why", { exact: true }).fill("Ten of them were taken twice.");
+    await credits.getByRole("button", { name: "Count it as not met" }).click();
+    await credits.getByText("Counts as not met by decision of Tadhg Breen").waitFor();
+    await credits.getByText("overridden").waitFor();
+    await credits.getByRole("button", { name: "Take the override back" }).click();
+    await credits.getByLabel("Why it no longer holds").fill("They were other courses.");
+    await credits.getByRole("button", { name: "Take it back" }).click();
+    await credits.getByText("Was counted as not met by decision of Tadhg Breen").waitFor();
+    expect(lead.complaints).toEqual([]);
+    await lead.context.close();
+  });
+});
