@@ -6,7 +6,9 @@ import { openPool } from "./db/connection";
 import { JOB_NAMES, startQueue } from "./db/queue";
 import { type JobContext, runJob } from "./jobs/handlers";
 import { smtpMail, trayMail } from "./outside/mail";
+import { simulatedRegistry } from "./outside/registry";
 import { readSettings } from "./settings";
+import { registryStore } from "./views/registry-store";
 
 /** The worker process: takes jobs from the queue and runs them. Any number of them can work on one database. */
 const POLL_SECONDS = 0.5;
@@ -28,6 +30,7 @@ const keep = async (mail: { messageId: string; to: string; subject: string; body
 };
 const context: JobContext = {
   runtime,
+  registry: simulatedRegistry(registryStore(runtime.pool)),
   baseUrl: settings.url,
   mail: settings.mail === "tray" ? trayMail(keep) : smtpMail(settings.mail, settings.mailFrom),
 };

@@ -90,10 +90,14 @@ export async function benchPreview(pool: pg.Pool, runtime: Runtime, roundId: str
   const { previewId } = await act(runtime, askPreview, SYSTEM, { rulebookId });
   const asked = performance.now();
   const silent = { send: () => Promise.resolve({ result: "sent" as const }) };
-  await runJob({ runtime, mail: silent, baseUrl: "http://127.0.0.1" }, "preview", { previewId });
+  await runJob(
+    { runtime, mail: silent, registry: { lookUp: async () => ({ found: false }) }, baseUrl: "http://127.0.0.1" },
+    "preview",
+    { previewId },
+  );
   const preview = performance.now() - asked;
   const { rows: made } = await pool.query<{ done: number; effects: number }>(
-    "select done, jsonb_array_length(effects) as effects from rulebook_preview where id = $1",
+    "select done, jsonb_array_length(effects) as effects from preview where id = $1",
     [previewId],
   );
   report(

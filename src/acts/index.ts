@@ -16,6 +16,7 @@ import * as payments from "./payments";
 import { askPreview, askReferencePreview, reportPreview } from "./previews";
 import * as programmes from "./programmes";
 import * as referenceSet from "./reference-set";
+import * as registry from "./registry";
 import { remindDrafts } from "./remind-drafts";
 import { removeDocument } from "./remove-document";
 import * as reopening from "./reopen-sections";
@@ -59,6 +60,12 @@ export const ACTS = {
   extendChoice: rounds.extendChoice,
   forgetGuess: accounts.forgetGuess,
   giveReference: reference.giveReference,
+  askRegistry: registry.askRegistry,
+  claimRegistryQuery: registry.claimRegistryQuery,
+  reportRegistry: registry.reportRegistry,
+  takeRegistryResults: registry.takeRegistryResults,
+  keepRegistryRecord: registry.keepRegistryRecord,
+  setRegistryMode: registry.setRegistryMode,
   judgeSamePerson,
   linkInstitution: institutions.linkInstitution,
   mergeInstitutions: institutions.mergeInstitutions,

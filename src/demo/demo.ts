@@ -1,17 +1,21 @@
 import { acceptLink, makeStaff, openAccount, tieAccount } from "../acts/accounts";
 import { type Runtime, runAct } from "../acts/act";
 import { keepTrayMail } from "../acts/messages";
+import { keepRegistryRecord, setRegistryMode } from "../acts/registry";
 import type { AccountContext } from "../auth/accounts";
 import type { Auth } from "../auth/better-auth";
 import type { PlainDate } from "../core/ids";
 import type { Actor, Role } from "../core/rights/actor";
 import { runJob } from "../jobs/handlers";
 import { type MailService, trayMail } from "../outside/mail";
+import { simulatedRegistry } from "../outside/registry";
 import { identityOf } from "../views/identity";
+import { registryStore } from "../views/registry-store";
 import { act } from "./applicant";
 import { loadCatalogue, momentFrom } from "./catalogue";
 import { playStory, type Stage } from "./load";
 import type { Profile } from "./profile";
+import { REGISTRY_RECORDS } from "./registry";
 import { stories } from "./stories";
 
 /** One password for everybody in the demo; it is printed when the demo starts. */
@@ -125,7 +129,8 @@ export async function loadDemo(
     });
   };
   const mail: MailService = trayMail(keep);
-  const jobs = { runtime: ctx.runtime, mail, baseUrl: ctx.baseUrl };
+  const registry = simulatedRegistry(registryStore(ctx.runtime.pool));
+  const jobs = { runtime: ctx.runtime, mail, registry, baseUrl: ctx.baseUrl };
   const drain = async () => {
     await runJob(jobs, "reassess-aged", {});
     await runJob(jobs, "sweep-messages", {});
@@ -135,6 +140,9 @@ export async function loadDemo(
   const staff = Object.fromEntries(
     await Promise.all(DEMO_STAFF.map(async (m) => [m.key, await makeStaffMember(ctx, m)] as const)),
   ) as Stage["staff"]; // keyed by DEMO_STAFF
+  for (const record of REGISTRY_RECORDS)
+    await act(ctx.runtime, keepRegistryRecord, SYSTEM, { ...record, results: [...record.results] });
+  await act(ctx.runtime, setRegistryMode, SYSTEM, { down: false, delayMs: 1500 });
   await drain();
   const stage: Stage = {
     runtime: ctx.runtime,

@@ -184,6 +184,20 @@ async function nameReferees(runtime: Runtime, actor: Actor, applicationId: strin
   await act(runtime, saveAnswers, actor, { applicationId, changes });
 }
 
+/** Entries that a story tells whole. */
+type Entries = Readonly<Record<string, readonly Readonly<Record<string, Json>>[]>>;
+
+async function addEntries(runtime: Runtime, actor: Actor, applicationId: string, entries: Entries): Promise<void> {
+  const changes = Object.entries(entries).flatMap(([section, list]) =>
+    list.flatMap(({ id, ...fields }) => {
+      // Entries that others name bring their id.
+      const entry = typeof id === "string" ? id : randomUUID();
+      return Object.entries(fields).map(([field, value]) => ({ scope: "file", section, entry, field, value, seen: 0 }));
+    }),
+  );
+  if (changes.length > 0) await act(runtime, saveAnswers, actor, { applicationId, changes });
+}
+
 /** Fills the form until nothing is missing in it. */
 export async function fillAny(
   runtime: Runtime,
@@ -191,8 +205,10 @@ export async function fillAny(
   applicationId: string,
   profile: Profile,
   told: Told,
+  entries: Entries = {},
 ): Promise<void> {
   await fillKnown(runtime, actor, applicationId, profile, told);
+  await addEntries(runtime, actor, applicationId, entries);
   await nameReferees(runtime, actor, applicationId, profile);
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     const { loaded, assessment } = await look(runtime, applicationId);

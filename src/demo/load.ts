@@ -203,7 +203,7 @@ async function perform(play: Play, moment: Moment): Promise<void> {
       return;
     }
     case "fill any":
-      return fillAny(runtime, play.actor, applicationId, play.profile, moment.told ?? {});
+      return fillAny(runtime, play.actor, applicationId, play.profile, moment.told ?? {}, moment.entries ?? {});
     case "supply any":
       return supplyAny(runtime, play.actor, applicationId, play.profile);
     case "accept any":

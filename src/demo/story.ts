@@ -7,7 +7,12 @@ type What =
   | { readonly do: "reference given"; readonly letter?: boolean }
   | { readonly do: "fill some"; readonly sections: number }
   /** Any form: what the story tells by `section.field`, and a plausible answer for all else. */
-  | { readonly do: "fill any"; readonly told?: Readonly<Record<string, Json>> }
+  | {
+      readonly do: "fill any";
+      readonly told?: Readonly<Record<string, Json>>;
+      /** Entries of lists, by section, each with its fields. */
+      readonly entries?: Readonly<Record<string, readonly Readonly<Record<string, Json>>[]>>;
+    }
   | { readonly do: "supply any" | "accept any" }
   | { readonly do: "add choice"; readonly round: string }
   | { readonly do: "reopen"; readonly sections: readonly string[]; readonly text: string; readonly days: number }

@@ -3,10 +3,12 @@ import { announceOpenings } from "../acts/interest";
 import { reassessFiles } from "../acts/keep-files";
 import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/messages";
 import { reportPreview } from "../acts/previews";
+import { claimRegistryQuery, reportRegistry } from "../acts/registry";
 import { remindDrafts } from "../acts/remind-drafts";
 import type { Locale } from "../core/text/local-text";
 import { JOBS, type JobName, type JobPayload } from "../db/queue";
 import type { MailService } from "../outside/mail";
+import type { ExaminationRegistry } from "../outside/registry";
 import { renderMail } from "../text/mail";
 import { agedFiles } from "../views/aged-files";
 import { dueMessages } from "../views/due-messages";
@@ -16,6 +18,7 @@ import { type PreviewBatch, previewBatch } from "../views/preview-work";
 export interface JobContext {
   readonly runtime: Runtime;
   readonly mail: MailService;
+  readonly registry: ExaminationRegistry;
   readonly baseUrl: string;
 }
 
@@ -54,6 +57,22 @@ async function reassessAged({ runtime }: JobContext): Promise<void> {
   }
 }
 
+/** Asks the registry of examinations. While it is down the file says so, and the queue asks again by itself. */
+async function askRegistry({ runtime, registry }: JobContext, { queryId }: JobPayload<"ask-registry">): Promise<void> {
+  const claimed = await runAct(runtime, claimRegistryQuery, SYSTEM, { queryId });
+  if (!claimed.ok || !claimed.value) return;
+  try {
+    const found = await registry.lookUp(claimed.value);
+    const answer = found.found
+      ? { kind: "found" as const, name: found.name, results: [...found.results] }
+      : { kind: "not found" as const };
+    await runAct(runtime, reportRegistry, SYSTEM, { queryId, answer });
+  } catch (error) {
+    await runAct(runtime, reportRegistry, SYSTEM, { queryId, answer: { kind: "down" } });
+    throw error;
+  }
+}
+
 /** Works out what a draft would change, batch by batch; each batch reports, so the page shows how far it is. */
 async function workOutPreview({ runtime }: JobContext, { previewId }: JobPayload<"preview">): Promise<void> {
   let after: string | null = null;
@@ -81,6 +100,8 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
     case "announce-openings":
       await runAct(ctx.runtime, announceOpenings, SYSTEM, {});
       return;
+    case "ask-registry":
+      return askRegistry(ctx, JOBS["ask-registry"].parse(payload));
     case "preview":
       return workOutPreview(ctx, JOBS.preview.parse(payload));
   }

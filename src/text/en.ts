@@ -1,4 +1,5 @@
 import { correctingEn } from "./correcting";
+import { doubtsEn } from "./doubts";
 import { fillingEn } from "./filling";
 import { findingEn } from "./finding";
 import { pastingEn } from "./pasting";
@@ -8,6 +9,7 @@ import { resultsFileEn } from "./results-file";
 export const en = {
   ...findingEn,
   ...fillingEn,
+  ...doubtsEn,
   ...pastingEn,
   ...resultsFileEn,
   ...correctingEn,

@@ -1,4 +1,5 @@
 import { correctingFr } from "./correcting";
+import { doubtsFr } from "./doubts";
 import type { en } from "./en";
 import { fillingFr } from "./filling";
 import { findingFr } from "./finding";
@@ -9,6 +10,7 @@ import { resultsFileFr } from "./results-file";
 export const fr: Readonly<Record<keyof typeof en, string>> = {
   ...findingFr,
   ...fillingFr,
+  ...doubtsFr,
   ...pastingFr,
   ...resultsFileFr,
   ...correctingFr,

@@ -50,6 +50,13 @@ export interface FileActs {
   readonly excuse: Acting<Place & { readonly reason: string }>;
   readonly override: Acting<Ruled & { readonly finding: "met" | "not met"; readonly reason: string }>;
   readonly endOverride: Acting<Ruled & { readonly reason: string }>;
+  readonly askRegistry: Acting<{
+    readonly applicationId: string;
+    readonly scope: string;
+    readonly section: string;
+    readonly entry: string;
+  }>;
+  readonly takeRegistry: Acting<{ readonly applicationId: string; readonly queryId: string }>;
   readonly take: Acting<{ readonly applicationId: string; readonly mine: boolean }>;
   readonly prepare: Acting<{
     readonly applicationId: string;

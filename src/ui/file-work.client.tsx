@@ -308,6 +308,7 @@ export function FileWork({ data, me, askDay, acts }: Props) {
             <ValuePanel
               data={data}
               requirement={requirement}
+              acts={acts}
               onConfirm={async (values, note) =>
                 after(
                   await acts.confirm({ applicationId: data.id, values: [...values], note }),

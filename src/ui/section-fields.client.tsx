@@ -11,6 +11,7 @@ import type { Locale } from "../core/text/local-text";
 import { isTextKey, say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import { type FieldState, type Place, placeKey } from "./autosave.client";
+import { DoubtNote } from "./doubt-note";
 import { RoughDateText } from "./fields/date-input.client";
 import { AgreeInput, FieldInput } from "./fields/field-input.client";
 import { issueText } from "./issue-text";
@@ -37,6 +38,8 @@ export interface FieldContext {
   readonly section: FormSection;
   readonly locale: Locale;
   readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
+  /** The latest first day of study among the choices; null while nothing is chosen. */
+  readonly starts: string | null;
   readonly values: Readonly<Record<string, Json>>;
   /** The values with which fields were left: those are judged, not what is still being typed. */
   readonly left: Readonly<Record<string, Json>>;
@@ -197,6 +200,7 @@ function FieldRow({ context, entry, field }: { context: FieldContext; entry: str
           {wrong}
         </p>
       ) : null}
+      {wrong ? null : <DoubtNote context={context} entry={entry} field={field} />}
       {state.locked ? <p className="wrong">{say(context.locale, "save.locked")}</p> : null}
       <Conflict context={context} place={place} state={state} value={input.value} />
     </div>

@@ -22,6 +22,8 @@ interface Props {
   readonly locale: Locale;
   readonly sections: readonly FormSection[];
   readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
+  /** The latest first day of study among the choices; null while nothing is chosen. */
+  readonly starts: string | null;
 }
 
 function valuesOf(sections: readonly FormSection[]): Record<string, Json> {
@@ -73,7 +75,16 @@ export function SaveLine({ status, locale, zone }: { status: SaveStatus; locale:
 }
 
 /** The sections of one page of the form, saved field by field. */
-export function SectionForm({ applicationId, number, personId, zone, locale, sections: initial, office }: Props) {
+export function SectionForm({
+  applicationId,
+  number,
+  personId,
+  zone,
+  locale,
+  sections: initial,
+  office,
+  starts,
+}: Props) {
   const [sections, setSections] = useState(initial);
   const [values, setValues] = useState(() => valuesOf(initial));
   const [left, setLeft] = useState<Readonly<Record<string, Json>>>({});
@@ -188,6 +199,7 @@ export function SectionForm({ applicationId, number, personId, zone, locale, sec
           section,
           locale,
           office,
+          starts,
           values,
           left,
           states: autosave.fields,

@@ -115,6 +115,7 @@ export function TrialSections({
           section,
           locale,
           office,
+          starts: null,
           values: form.values,
           left: form.left,
           states: {},

@@ -3,7 +3,9 @@
 import { useState } from "react";
 import type { RequirementResult } from "../core/assessment/result";
 import type { ClaimedValue, FileData } from "../views/file-data";
+import type { FileActs } from "./file-acts";
 import { type Confirm, MENDABLE, Mend } from "./mend.client";
+import { RegistryCheck } from "./registry-check.client";
 import { TranscriptGrid } from "./transcript-grid.client";
 import { valueText } from "./value-text";
 import { ZoneCheck } from "./zone-check.client";
@@ -56,10 +58,12 @@ export function ValuePanel({
   data,
   requirement,
   onConfirm,
+  acts,
 }: {
   data: FileData;
   requirement: RequirementResult;
   onConfirm: Confirm;
+  acts: Pick<FileActs, "askRegistry" | "takeRegistry">;
 }) {
   const names =
     requirement.kind === "sections"
@@ -100,6 +104,9 @@ export function ValuePanel({
       })}
       {judged && requirement.shows.includes("citizenship.passportNumber") ? (
         <ZoneCheck data={data} onConfirm={onConfirm} />
+      ) : null}
+      {judged && requirement.shows.includes("sittings.candidate") && requirement.entry !== "" ? (
+        <RegistryCheck data={data} entry={requirement.entry} acts={acts} />
       ) : null}
       {requirement.checks.map((check) => (
         <p key={check.key} className={check.trace.truth === "not met" ? "wrong strong" : "quiet"}>

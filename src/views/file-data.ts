@@ -1,5 +1,6 @@
 import type { Json } from "../core/assessment/facts";
 import type { Assessment } from "../core/assessment/result";
+import type { RegistryResult } from "../core/education/registry-answer";
 import type { ReferenceSet } from "../core/office/reference-set";
 import type { Field } from "../core/sections/definition";
 import type { LocalText } from "../core/text/local-text";
@@ -133,6 +134,8 @@ export interface FileData {
     readonly due: string;
     readonly askedAt: string;
   }[];
+  /** What a registry of examinations was asked and answered, the newest first. */
+  readonly registry: readonly RegistryQuery[];
   /** Findings that a lead officer overrode, also those taken back since. */
   readonly overrides: readonly FileOverride[];
   readonly events: readonly FileEvent[];
@@ -153,6 +156,18 @@ export interface FileData {
 export interface FileRulebook {
   readonly id: string;
   readonly version: number;
+}
+
+export interface RegistryQuery {
+  readonly id: string;
+  readonly entry: string;
+  readonly state: "asked" | "down" | "not found" | "other name" | "found";
+  readonly candidate: string;
+  readonly askedAt: string;
+  readonly by: string;
+  readonly answeredAt: string | null;
+  readonly name: string | null;
+  readonly results: readonly RegistryResult[] | null;
 }
 
 export interface FileOverride {

@@ -13,6 +13,7 @@ export interface Extras {
   references: FileReference[];
   charges: FileData["charges"];
   asks: FileData["asks"];
+  registry: FileData["registry"];
   overrides: FileData["overrides"];
   events: FileEvent[];
   messages: FileData["messages"];
@@ -62,6 +63,11 @@ export const EXTRAS = `select n.name as name, p.email,
     `json_build_object('id', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'text', x.text, 'due', x.due, 'askedAt', x.asked_at)`,
     "select * from ask k where k.application_id = a.id and k.answered_at is null order by k.asked_at",
   )} as asks,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'entry', x.entry, 'state', x.state, 'candidate', x.candidate, 'askedAt', x.asked_at, 'by', x.by, 'answeredAt', x.answered_at,
+      'name', x.name, 'results', x.results)`,
+    "select q.*, w.name as by from registry_query q join person w on w.id = q.by_id where q.application_id = a.id order by q.asked_at desc, q.id",
+  )} as registry,
   ${rowsOf(
     `json_build_object('choice', x.choice_id, 'rule', x.rule, 'finding', x.finding, 'worked', x.worked, 'reason', x.reason, 'by', x.name, 'at', x.at,
       'ended', case when x.ended_at is not null then json_build_object('at', x.ended_at, 'by', x.ended_by, 'reason', x.end_reason) end)`,

@@ -9,7 +9,7 @@ import { runJob } from "../../src/jobs/handlers";
 import { trayMail } from "../../src/outside/mail";
 import { verifyAll } from "../../src/verify";
 import { lookAt, submittedFile, type TestFile } from "../support/files";
-import { makePerson, must, openWorld, type World } from "../support/world";
+import { makePerson, must, NO_REGISTRY, openWorld, type World } from "../support/world";
 
 describe("decisions that are prepared, released and answered, or not", () => {
   let world: World;
@@ -57,7 +57,12 @@ describe("decisions that are prepared, released and answered, or not", () => {
   };
   const reassess = () =>
     runJob(
-      { runtime: world.runtime, mail: trayMail(async () => undefined), baseUrl: "http://127.0.0.1:1" },
+      {
+        runtime: world.runtime,
+        mail: trayMail(async () => undefined),
+        registry: NO_REGISTRY,
+        baseUrl: "http://127.0.0.1:1",
+      },
       "reassess-aged",
       {},
     );

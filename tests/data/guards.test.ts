@@ -15,7 +15,7 @@ import { someone } from "../../src/demo/people";
 import { runJob } from "../../src/jobs/handlers";
 import { type OutgoingMail, trayMail } from "../../src/outside/mail";
 import { verifyAll } from "../../src/verify";
-import { DAY, makePerson, must, openWorld, SYSTEM, type World } from "../support/world";
+import { DAY, makePerson, must, NO_REGISTRY, openWorld, SYSTEM, type World } from "../support/world";
 
 describe("the database guards itself", () => {
   let world: World;
@@ -117,7 +117,12 @@ describe("the database guards itself", () => {
 
   it("time that passes changes what it has to, by the job and in the list, and verify agrees", async () => {
     world.later(60 * DAY);
-    const jobs = { runtime: world.runtime, mail: trayMail(async () => undefined), baseUrl: "http://127.0.0.1:1" };
+    const jobs = {
+      runtime: world.runtime,
+      mail: trayMail(async () => undefined),
+      registry: NO_REGISTRY,
+      baseUrl: "http://127.0.0.1:1",
+    };
     await runJob(jobs, "reassess-aged", {});
     expect((await query("select stage, turn, reason from file_standing")).rows).toEqual([
       { stage: "closed", turn: "nobody", reason: "lapsed" },
@@ -143,6 +148,7 @@ describe("the database guards itself", () => {
     const sent: OutgoingMail[] = [];
     const good = {
       runtime: world.runtime,
+      registry: NO_REGISTRY,
       baseUrl: "http://127.0.0.1:1",
       mail: {
         send: async (mail: OutgoingMail) => {
@@ -183,6 +189,7 @@ describe("the database guards itself", () => {
     await runJob(
       {
         runtime: world.runtime,
+        registry: NO_REGISTRY,
         baseUrl: "",
         mail: {
           send: async (mail) => {

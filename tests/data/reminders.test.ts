@@ -5,7 +5,7 @@ import { loadCatalogue } from "../../src/demo/catalogue";
 import { runJob } from "../../src/jobs/handlers";
 import { renderMail } from "../../src/text/mail";
 import { begunFile, filledFile, lookAt, submittedFile } from "../support/files";
-import { DAY, makePerson, must, openWorld, SYSTEM, type World } from "../support/world";
+import { DAY, makePerson, must, NO_REGISTRY, openWorld, SYSTEM, type World } from "../support/world";
 
 /** Drafts whose round closes soon. */
 describe("a reminder before the closing", () => {
@@ -64,7 +64,12 @@ describe("a reminder before the closing", () => {
     const until = new Date((await closing(extended.applicationId)) + 20 * DAY).toISOString();
     await must(world, extendChoice, officer, { applicationId: extended.applicationId, choiceId, until, reason: "Ill" });
     await runJob(
-      { runtime: world.runtime, mail: { send: () => Promise.resolve({ result: "sent" }) }, baseUrl: "" },
+      {
+        runtime: world.runtime,
+        mail: { send: () => Promise.resolve({ result: "sent" }) },
+        registry: NO_REGISTRY,
+        baseUrl: "",
+      },
       "remind-drafts",
       {},
     );

@@ -156,6 +156,12 @@ describe("rights", () => {
       endOverride: { applicationId, choiceId, rule: "grade", reason: "test" },
       forgetGuess: { guessIds: [] },
       giveReference: { answers: { known: "Long", rating: "good", text: "A reference that is long enough." } },
+      askRegistry: { applicationId, scope: "file", section: "sittings", entry: "x" },
+      claimRegistryQuery: { queryId: randomUUID() },
+      reportRegistry: { queryId: randomUUID(), answer: { kind: "down" } },
+      takeRegistryResults: { applicationId, queryId: randomUUID() },
+      keepRegistryRecord: { board: "northern", year: "2025", candidate: "1", name: "A", results: [] },
+      setRegistryMode: { down: false, delayMs: 0 },
       judgeSamePerson: { applicationId, otherNumber: "27-99999", verdict: "different" },
       linkInstitution: { institutionId, written: "Halden Sound Uni", country: "SR" },
       mergeInstitutions: {

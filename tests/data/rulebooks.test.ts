@@ -19,7 +19,7 @@ import { verifyAll } from "../../src/verify";
 import { rulebookPage } from "../../src/views/rulebooks";
 import { readView } from "../../src/views/view";
 import { filledFile, lookAt, submittedFile, type TestFile } from "../support/files";
-import { makePerson, must, openWorld, reasonOf, SYSTEM, type World } from "../support/world";
+import { makePerson, must, NO_REGISTRY, openWorld, reasonOf, SYSTEM, type World } from "../support/world";
 
 /** A rulebook drafted, previewed and published, with files that stand on the version before. */
 describe("rulebooks", () => {
@@ -120,7 +120,7 @@ describe("rulebooks", () => {
     const rulebookId = rows[0]?.id ?? "";
     const { previewId } = await must(world, askPreview, officer, { rulebookId });
     const mail = { send: async () => ({ result: "sent" as const }) };
-    await runJob({ runtime: world.runtime, mail, baseUrl: "" }, "preview", { previewId });
+    await runJob({ runtime: world.runtime, mail, registry: NO_REGISTRY, baseUrl: "" }, "preview", { previewId });
     const page = await readView(world.runtime, rulebookPage, officer, { rulebookId });
     expect(page?.preview).toMatchObject({ total: 2, done: 2, stale: false });
     const effects = page?.preview?.effects ?? [];

@@ -16,7 +16,7 @@ import { verifyAll } from "../../src/verify";
 import { standards } from "../../src/views/standards";
 import { readView } from "../../src/views/view";
 import { filledFile, lookAt, submittedFile, type TestFile } from "../support/files";
-import { makePerson, must, openWorld, reasonOf, type World } from "../support/world";
+import { makePerson, must, NO_REGISTRY, openWorld, reasonOf, type World } from "../support/world";
 
 /** On the 20 scale 12 passes instead of 10, so 15 is worth 2.8 and no longer 2.5. */
 const STRICTER: ReferenceSet = {
@@ -48,7 +48,12 @@ describe("the office's standards", () => {
 
   const job = async (name: "preview" | "reassess-aged", payload: unknown) =>
     runJob(
-      { runtime: world.runtime, mail: { send: async () => ({ result: "sent" as const }) }, baseUrl: "" },
+      {
+        runtime: world.runtime,
+        mail: { send: async () => ({ result: "sent" as const }) },
+        registry: NO_REGISTRY,
+        baseUrl: "",
+      },
       name,
       payload,
     );

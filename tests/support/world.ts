@@ -6,6 +6,7 @@ import type { Actor, Role } from "../../src/core/rights/actor";
 import { openPool } from "../../src/db/connection";
 import { migrateDatabase } from "../../src/db/migrate";
 import { openQueue, startQueue } from "../../src/db/queue";
+import type { ExaminationRegistry } from "../../src/outside/registry";
 
 /** A database of one test file's own, with a clock that the test moves. */
 export interface World {
@@ -44,6 +45,9 @@ export async function openWorld(name: string, start = "2026-11-25T09:00:00Z"): P
     },
   };
 }
+
+/** A registry that nobody asks in a test that is about something else. */
+export const NO_REGISTRY: ExaminationRegistry = { lookUp: async () => ({ found: false }) };
 
 export const SYSTEM: Actor = { kind: "system" };
 export const VISITOR: Actor = { kind: "visitor" };

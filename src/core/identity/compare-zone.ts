@@ -1,5 +1,5 @@
 import countries from "i18n-iso-countries/index.js";
-import { fitsZone, type TravelDocument, zoneDate } from "./travel-document";
+import { fitsZone, mayBeCut, type TravelDocument, zoneDate } from "./travel-document";
 
 /** What an applicant states of a travel document; "" or empty where nothing is stated. */
 export interface DocumentClaims {
@@ -49,6 +49,7 @@ const plain = (text: string): string => text.toUpperCase().replace(/[^A-Z0-9]/gu
  */
 export function compareZone(zone: TravelDocument, claims: DocumentClaims, today: string): readonly ZoneLine[] {
   const country = countryOfZone(zone.nationality);
+  const cut = mayBeCut(zone);
   const birth = zoneDate(zone.birth, "birth", today) ?? "";
   const expiry = zoneDate(zone.expiry, "expiry", today) ?? "";
   const line = (what: keyof DocumentClaims, said: string, claimed: boolean, fits: boolean): ZoneLine => ({
@@ -57,9 +58,9 @@ export function compareZone(zone: TravelDocument, claims: DocumentClaims, today:
     fits: claimed ? fits : null,
   });
   return [
-    line("family", zone.family, claims.family !== "", fitsZone(claims.family, zone.family)),
+    line("family", zone.family, claims.family !== "", fitsZone(claims.family, zone.family, cut)),
     // Who has one name has no given names there, either.
-    line("given", zone.given, claims.given !== "" || zone.given === "", fitsZone(claims.given, zone.given)),
+    line("given", zone.given, claims.given !== "" || zone.given === "", fitsZone(claims.given, zone.given, cut)),
     // An unknown day or month in the zone fits any.
     line("birthDate", birth, claims.birthDate !== "", birth !== "" && claims.birthDate.startsWith(birth)),
     line("citizenships", country, claims.citizenships.length > 0, claims.citizenships.includes(country)),

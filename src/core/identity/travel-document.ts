@@ -172,13 +172,15 @@ export function zoneNames(name: string): readonly [string, string] {
   return [write(0), write(1)];
 }
 
-/** Whether a name could stand for what the zone says; the zone cuts long names, so only their common beginning is compared. */
-export function fitsZone(name: string, zone: string): boolean {
-  return zoneNames(name).some((written) => {
-    const [short, long] = written.length < zone.length ? [written, zone] : [zone, written];
-    return short === long || (zone.length >= LONGEST_SURE && short !== "" && long.startsWith(short));
-  });
+/** The shortest field of names, that of cards with three lines: names that fill it may have been cut. */
+const LEAST_NAMES = 30;
+
+/** Whether the names of a document fill their field, so that they may have been cut. */
+export function mayBeCut({ family, given }: Pick<TravelDocument, "family" | "given">): boolean {
+  return family.length + given.length + 2 >= LEAST_NAMES;
 }
 
-/** A name in the zone shorter than this was not cut. */
-const LONGEST_SURE = 20;
+/** Whether a name could stand for what the zone says; of names that may have been cut only the common beginning is compared. */
+export function fitsZone(name: string, zone: string, cut: boolean): boolean {
+  return zoneNames(name).some((written) => written === zone || (cut && zone !== "" && written.startsWith(zone)));
+}

@@ -1,5 +1,16 @@
 import { sql } from "drizzle-orm";
-import { check, index, integer, jsonb, pgTable, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import {
+  boolean,
+  check,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  uniqueIndex,
+  uuid,
+} from "drizzle-orm/pg-core";
 import { application } from "./application";
 import { instant } from "./columns";
 import { content } from "./content";
@@ -53,6 +64,60 @@ export const evidence = pgTable(
     index("evidence_application").on(t.applicationId),
     check("evidence_judgement", sql`${t.judgement} in ('accepted','returned')`),
   ],
+);
+
+/** A question to a registry of examinations about one sitting, and what it answered. */
+export const registryQuery = pgTable(
+  "registry_query",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    scope: text("scope").notNull(),
+    section: text("section").notNull(),
+    entry: text("entry").notNull(),
+    board: text("board").notNull(),
+    year: text("year").notNull(),
+    candidate: text("candidate").notNull(),
+    state: text("state").notNull(),
+    askedAt: instant("asked_at").notNull(),
+    byId: uuid("by_id")
+      .notNull()
+      .references(() => person.id),
+    answeredAt: instant("answered_at"),
+    /** Whom the registry names. */
+    name: text("name"),
+    results: jsonb("results").$type<readonly { readonly subject: string; readonly mark: string }[]>(),
+  },
+  (t) => [
+    index("registry_query_application").on(t.applicationId, t.askedAt),
+    check("registry_query_state", sql`${t.state} in ('asked','down','not found','other name','found')`),
+  ],
+);
+
+/** What the stand-in of the registry holds. */
+export const registryRecord = pgTable(
+  "registry_record",
+  {
+    board: text("board").notNull(),
+    year: text("year").notNull(),
+    candidate: text("candidate").notNull(),
+    name: text("name").notNull(),
+    results: jsonb("results").$type<readonly { readonly subject: string; readonly mark: string }[]>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.board, t.year, t.candidate] })],
+);
+
+/** How the stand-in of the registry behaves: one row. */
+export const registryMode = pgTable(
+  "registry_mode",
+  {
+    id: integer("id").primaryKey().default(1),
+    down: boolean("down").notNull(),
+    delayMs: integer("delay_ms").notNull(),
+  },
+  (t) => [check("registry_mode_one", sql`${t.id} = 1`)],
 );
 
 /** One reference request per referee and file, with the choices it serves. Only the hash of its link is kept. */

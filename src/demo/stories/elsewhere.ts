@@ -1,6 +1,43 @@
 import type { Moment, Story } from "../story";
 import { home, type Telling } from "./moments";
 
+/** Two sittings; one mark of the first was typed higher than it was. */
+const SITTINGS = ["0a1f8f4e-5f5e-4f0a-9b61-0b5a1d2c3e01", "0a1f8f4e-5f5e-4f0a-9b61-0b5a1d2c3e02"] as const;
+const EXAMINATIONS: Extract<Moment, { do: "fill any" }>["entries"] = {
+  sittings: [
+    { id: SITTINGS[0], board: "northern", year: "2025", candidate: "NEC-40817" },
+    { id: SITTINGS[1], board: "strand", year: "2026", candidate: "S 2207" },
+  ],
+  subjects: [
+    { sitting: SITTINGS[0], subject: "biology", mark: "74" },
+    { sitting: SITTINGS[0], subject: "chemistry", mark: "76" },
+    { sitting: SITTINGS[0], subject: "mathematics", mark: "58" },
+    { sitting: SITTINGS[0], subject: "geography", mark: "63" },
+    { sitting: SITTINGS[1], subject: "mathematics", mark: "67" },
+  ],
+};
+
+/** Practice before and after a degree, with a year of which nothing is said. */
+const PRACTICE: Extract<Moment, { do: "fill any" }>["entries"] = {
+  experience: [
+    {
+      employer: "Bonny River Works",
+      role: "Trainee in the pump house",
+      what: "internship",
+      start: "2020-09",
+      current: false,
+      end: "2021-06",
+    },
+    {
+      employer: "Delta Tidal Power",
+      role: "Turbine technician",
+      what: "job",
+      start: "2025-05-01",
+      current: true,
+    },
+  ],
+};
+
 type Told = Extract<Moment, { do: "fill any" }>["told"];
 
 /** Filled in one evening, papers over the next days, the fee, and sent. */
@@ -49,7 +86,7 @@ export const elsewhere = ({ who }: Telling): readonly Story[] => [
       locale: "fr",
     }),
     round: "BMR 1",
-    moments: sent(-11),
+    moments: sent(-11).map((m) => (m.do === "fill any" ? { ...m, entries: EXAMINATIONS } : m)),
     expects: { stage: "submitted", turn: "office", next: "check" },
   },
   {
@@ -80,7 +117,10 @@ export const elsewhere = ({ who }: Telling): readonly Story[] => [
     }),
     round: "MTE 1",
     track: "one-year",
-    moments: [...sent(-12, { "education.level": "7" }), { do: "accept any", day: -8, at: "09:45" }],
+    moments: [
+      ...sent(-12, { "education.level": "7" }).map((m) => (m.do === "fill any" ? { ...m, entries: PRACTICE } : m)),
+      { do: "accept any", day: -8, at: "09:45" },
+    ],
     expects: { stage: "submitted", turn: "office", next: "confirm" },
   },
   {

@@ -11,6 +11,7 @@ import { dropDecision, prepareDecision, releaseDecision } from "../../../../acts
 import { acceptEvidence, returnEvidence, undoJudgement } from "../../../../acts/judge-evidence";
 import { excuseRequirement, takeFile } from "../../../../acts/keep-files";
 import { endOverride, overrideFinding } from "../../../../acts/override-finding";
+import { askRegistry, takeRegistryResults } from "../../../../acts/registry";
 import { endReopening, readCorrections, reopenSections } from "../../../../acts/reopen-sections";
 import { extendChoice } from "../../../../acts/rounds";
 import { moveToRulebook } from "../../../../acts/rulebooks";
@@ -57,6 +58,12 @@ export const override = async (number: string, input: z.input<(typeof overrideFi
   run(number, overrideFinding, input);
 export const unsay = async (number: string, input: z.input<(typeof endOverride)["input"]>): Promise<Said> =>
   run(number, endOverride, input);
+export const askRegistryAbout = async (number: string, input: z.input<(typeof askRegistry)["input"]>): Promise<Said> =>
+  run(number, askRegistry, input);
+export const takeRegistry = async (
+  number: string,
+  input: z.input<(typeof takeRegistryResults)["input"]>,
+): Promise<Said> => run(number, takeRegistryResults, input);
 export const take = async (number: string, input: z.input<(typeof takeFile)["input"]>): Promise<Said> =>
   run(number, takeFile, input);
 export const prepare = async (number: string, input: z.input<(typeof prepareDecision)["input"]>): Promise<Said> =>

@@ -52,6 +52,12 @@ export default async function SectionPage({ params }: { params: Promise<{ number
         locale={language}
         sections={sections}
         office={application.office}
+        starts={
+          application.choices
+            .flatMap((c) => (c.withdrawn ? [] : [c.start]))
+            .sort()
+            .at(-1) ?? null
+        }
       />
       {first.core === "referees" ? <RefereeRequests application={application} language={language} /> : null}
       <p className="page-foot">

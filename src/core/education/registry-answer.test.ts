@@ -1,0 +1,33 @@
+import { describe, expect, it } from "vitest";
+import { isSameCandidate, matchResults } from "./registry-answer";
+
+const claim = (subject: string, mark: string) => ({ entry: subject, subject, mark });
+
+describe("what a registry of examinations answers", () => {
+  it("agrees, differs, lacks what is claimed, and has what nobody claimed", () => {
+    const { known, unknown, unclaimed } = matchResults(
+      [claim("biology", "72"), claim("chemistry", "80"), claim("history", "60")],
+      [
+        { subject: "biology", mark: "72.0" },
+        { subject: "chemistry", mark: "68" },
+        { subject: "physics", mark: "55" },
+      ],
+    );
+    expect(known.map((k) => [k.subject, k.awarded, k.agrees])).toEqual([
+      ["biology", "72.0", true],
+      ["chemistry", "68", false],
+    ]);
+    expect(unknown.map((u) => u.subject)).toEqual(["history"]);
+    expect(unclaimed.map((u) => u.subject)).toEqual(["physics"]);
+  });
+  it("may have marks that are no numbers", () =>
+    expect(matchResults([claim("biology", "A")], [{ subject: "biology", mark: " A" }]).known[0]?.agrees).toBe(true));
+  it.each([
+    ["Awa N’Diaye-Sarr", "N'DIAYE SARR AWA", true],
+    ["Awa N’Diaye-Sarr", "Awa Ndiaye", true],
+    ["Jane Vogt", "Jana Vogt", false],
+    ["Awa N’Diaye-Sarr", "Aïssatou Sarr", false],
+  ])("%s is %s in the registry: %s", (applicant, registered, same) =>
+    expect(isSameCandidate(applicant, registered)).toBe(same),
+  );
+});

@@ -1,0 +1,62 @@
+import { nameLikeness } from "../identity/likeness";
+import { compare, parseDecimal } from "../numbers/ratio";
+
+/** One result as a registry of examinations knows it. */
+export interface RegistryResult {
+  readonly subject: string;
+  /** As it was awarded. */
+  readonly mark: string;
+}
+
+/** By what a registry finds the results of one sitting. */
+export interface RegistryQuestion {
+  readonly board: string;
+  readonly year: string;
+  readonly candidate: string;
+}
+
+export type RegistryAnswer =
+  | { readonly found: false }
+  | { readonly found: true; readonly name: string; readonly results: readonly RegistryResult[] };
+
+/** One line that the applicant claims for the sitting. */
+export interface ClaimedResult {
+  readonly entry: string;
+  readonly subject: string;
+  readonly mark: string;
+}
+
+export interface Matched {
+  /** Claimed lines that the registry has, with the mark that it gives. */
+  readonly known: readonly (ClaimedResult & { readonly awarded: string; readonly agrees: boolean })[];
+  /** Claimed, and not among the results. Absence in the registry is not failure. */
+  readonly unknown: readonly ClaimedResult[];
+  /** Results that nobody claimed. */
+  readonly unclaimed: readonly RegistryResult[];
+}
+
+function sameMark(a: string, b: string): boolean {
+  const [x, y] = [parseDecimal(a), parseDecimal(b)];
+  return x && y ? compare(x, y) === 0 : a.trim() === b.trim();
+}
+
+/** Holds what a registry answered against what was claimed, subject by subject. */
+export function matchResults(claims: readonly ClaimedResult[], results: readonly RegistryResult[]): Matched {
+  const of = (subject: string) => results.find((r) => r.subject === subject);
+  return {
+    known: claims.flatMap((claim) => {
+      const result = of(claim.subject);
+      return result ? [{ ...claim, awarded: result.mark, agrees: sameMark(claim.mark, result.mark) }] : [];
+    }),
+    unknown: claims.filter((claim) => of(claim.subject) === undefined),
+    unclaimed: results.filter((r) => !claims.some((claim) => claim.subject === r.subject)),
+  };
+}
+
+/** From here on a name in the registry is taken for the applicant's; below it a person has to look. */
+const SURELY_ALIKE = 0.9;
+
+export function isSameCandidate(applicant: string, registered: string): boolean {
+  const { score, weakest } = nameLikeness(applicant, registered);
+  return score >= SURELY_ALIKE && weakest >= SURELY_ALIKE;
+}

@@ -1,0 +1,50 @@
+import { describe, expect, it } from "vitest";
+import { referenceSet } from "../../demo/reference-set";
+import { doubtOf } from "./doubts";
+
+const SCALES = [
+  ...referenceSet.scales,
+  { key: "halves", title: { en: "", fr: "" }, best: "5", pass: "3", worst: "2", step: "0.5" },
+];
+const START = "2027-09-01";
+const doubt = (key: string, values: Readonly<Record<string, string>>, start: string | null = START) =>
+  doubtOf({ key, kind: "text" }, values, SCALES, start)?.code ?? null;
+
+describe("what is implausible and may still be right", () => {
+  it.each<[string, Readonly<Record<string, string>>, string | null]>([
+    ["a grade on its scale", { grade: "15,5", scale: "to20", status: "completed" }, null],
+    ["a grade beyond it", { grade: "20.5", scale: "to20" }, "off-scale"],
+    ["a grade below it", { grade: "0.9", scale: "down6" }, "off-scale"],
+    ["a word", { grade: "good", scale: "to20" }, "not-a-mark"],
+    ["a letter of the scale", { grade: "b+", scale: "letters4" }, null],
+    ["a letter that it does not have", { grade: "Z", scale: "letters4" }, "not-a-mark"],
+    ["a mark between two steps", { grade: "3.25", scale: "halves" }, "off-step"],
+    ["a mark on a step", { grade: "3.5", scale: "halves" }, null],
+    ["a failing grade of a completed degree", { grade: "9", scale: "to20", status: "completed" }, "no-pass"],
+    ["a failing grade where lower is better", { grade: "5", scale: "down6", status: "completed" }, "no-pass"],
+    ["a low grade while it still runs", { grade: "9", scale: "to20", status: "in progress" }, null],
+    ["a scale of one's own", { grade: "99", scale: "other" }, null],
+    ["no grade yet", { grade: "", scale: "to20" }, null],
+  ])("%s", (_, values, expected) => expect(doubt("grade", values)).toBe(expected));
+
+  it.each<[string, string, Readonly<Record<string, string>>, string | null]>([
+    ["best and lowest pass are one mark", "gradePass", { gradeBest: "10", gradePass: "10.0" }, "best-is-pass"],
+    ["best and lowest pass differ", "gradePass", { gradeBest: "1", gradePass: "4" }, null],
+    ["an end before its start", "end", { start: "2024-09-01", end: "2024-08-31" }, "ends-before-start"],
+    ["an end on its start", "end", { start: "2024-09-01", end: "2024-09-01" }, null],
+    ["a rough end that may be after the start", "end", { start: "2024-09-15", end: "2024-09" }, null],
+    [
+      "a rough end that is before it for certain",
+      "expectedEnd",
+      { start: "2024-09", expectedEnd: "2023" },
+      "ends-before-start",
+    ],
+    ["a passport that ends the day before", "passportExpiry", { passportExpiry: "2027-08-31" }, "ends-too-early"],
+    ["a passport that ends on the first day", "passportExpiry", { passportExpiry: "2027-09-01" }, null],
+  ])("%s", (_, key, values, expected) => expect(doubt(key, values)).toBe(expected));
+
+  it("nothing is doubted while nothing is chosen, and not of other fields", () => {
+    expect(doubt("passportExpiry", { passportExpiry: "2020-01-01" }, null)).toBeNull();
+    expect(doubt("title", { title: "x", grade: "99", scale: "to20" })).toBeNull();
+  });
+});

@@ -1,0 +1,82 @@
+import type { Json } from "../assessment/facts";
+import { onScale, onStep, readMark } from "../grades/scale";
+import { compare, isPositive, parseDecimal } from "../numbers/ratio";
+import type { ReferenceSet } from "../office/reference-set";
+import { parseDay, parseRough } from "../time/day";
+import type { Field } from "./definition";
+
+/**
+ * What is implausible in an answer that may still be right: said to whoever gives it, at once, and never in the way. A wrong value is
+ * something else (`check-value`): that is not taken.
+ */
+export type Doubt =
+  | { readonly code: "not-a-mark" }
+  | { readonly code: "off-scale"; readonly worst: string; readonly best: string }
+  | { readonly code: "off-step"; readonly step: string }
+  | { readonly code: "no-pass"; readonly pass: string }
+  | { readonly code: "best-is-pass" }
+  | { readonly code: "ends-before-start" }
+  | { readonly code: "ends-too-early"; readonly start: string };
+
+type Values = Readonly<Record<string, Json>>;
+
+const text = (values: Values, field: string): string => {
+  const value = values[field];
+  return typeof value === "string" ? value.trim() : "";
+};
+
+/** A final grade on the scale that stands beside it. */
+function gradeDoubt(values: Values, scales: ReferenceSet["scales"]): Doubt | null {
+  const grade = text(values, "grade");
+  const scale = scales.find((s) => s.key === text(values, "scale"));
+  if (grade === "" || !scale) return null;
+  const mark = readMark(grade, scale.letters);
+  const [best, pass, worst] = [scale.best, scale.pass, scale.worst].map(parseDecimal);
+  if (!mark) return { code: "not-a-mark" };
+  if (!best || !pass || !worst) return null;
+  if (!onScale(mark, best, worst)) return { code: "off-scale", worst: scale.worst, best: scale.best };
+  const step = scale.step === undefined ? null : parseDecimal(scale.step);
+  if (step && isPositive(step) && !onStep(mark, best, step)) return { code: "off-step", step: scale.step ?? "" };
+  const fails = compare(best, pass) > 0 ? compare(mark, pass) < 0 : compare(mark, pass) > 0;
+  return fails && text(values, "status") === "completed" ? { code: "no-pass", pass: scale.pass } : null;
+}
+
+function firstDay(date: string): number | null {
+  return parseDay(date) ?? parseRough(date)?.from ?? null;
+}
+
+function lastDay(date: string): number | null {
+  return parseDay(date) ?? parseRough(date)?.to ?? null;
+}
+
+/**
+ * The doubt about one field of an entry, if there is one.
+ * @param values the entry's fields
+ * @param start the first day of study, as late as any of the choices begins; null while nothing is chosen
+ */
+export function doubtOf(
+  field: Pick<Field, "key" | "kind">,
+  values: Values,
+  scales: ReferenceSet["scales"],
+  start: string | null,
+): Doubt | null {
+  switch (field.key) {
+    case "grade":
+      return gradeDoubt(values, scales);
+    case "gradePass": {
+      const [best, pass] = [parseDecimal(text(values, "gradeBest")), parseDecimal(text(values, "gradePass"))];
+      return best && pass && compare(best, pass) === 0 ? { code: "best-is-pass" } : null;
+    }
+    case "end":
+    case "expectedEnd": {
+      const [from, to] = [firstDay(text(values, "start")), lastDay(text(values, field.key))];
+      return from !== null && to !== null && to < from ? { code: "ends-before-start" } : null;
+    }
+    case "passportExpiry": {
+      const [needed, end] = [parseDay(start ?? ""), parseDay(text(values, "passportExpiry"))];
+      return needed !== null && end !== null && end < needed ? { code: "ends-too-early", start: start ?? "" } : null;
+    }
+    default:
+      return null;
+  }
+}

@@ -1,0 +1,29 @@
+/** What the demo's registry of examinations holds: results under their candidate numbers. */
+export const REGISTRY_RECORDS = [
+  {
+    board: "northern",
+    year: "2025",
+    candidate: "NEC-40817",
+    name: "N'DIAYE SARR AWA",
+    results: [
+      { subject: "biology", mark: "74" },
+      { subject: "chemistry", mark: "66" },
+      { subject: "mathematics", mark: "58" },
+      { subject: "english", mark: "71" },
+    ],
+  },
+  {
+    board: "strand",
+    year: "2026",
+    candidate: "S 2207",
+    name: "Awa Ndiaye",
+    results: [{ subject: "mathematics", mark: "67" }],
+  },
+  {
+    board: "northern",
+    year: "2024",
+    candidate: "NEC-40001",
+    name: "Aïssatou Sarr",
+    results: [{ subject: "biology", mark: "91" }],
+  },
+] as const;

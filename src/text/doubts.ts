@@ -1,0 +1,24 @@
+/** What is said at once about an answer that may be right and looks wrong. */
+export const doubtsEn = {
+  "doubt.not-a-mark":
+    "We cannot read this on the scale beside it. Write it as it stands on your certificate, or choose another scale.",
+  "doubt.off-scale": "The scale beside it runs from {worst} to {best}. Is it another scale?",
+  "doubt.off-step": "The scale beside it has marks in steps of {step}. Look whether this is right.",
+  "doubt.no-pass": "On the scale beside it {pass} is the lowest mark that passes. Is it another scale?",
+  "doubt.best-is-pass": "Best mark and lowest passing mark are the same. Look at one of the two.",
+  "doubt.ends-before-start": "This lies before the beginning. Look at both dates.",
+  "doubt.ends-too-early":
+    "Your studies begin on {start}, and it has to be valid then. Apply for a new one in time; you can enter it later.",
+} as const;
+
+export const doubtsFr: Readonly<Record<keyof typeof doubtsEn, string>> = {
+  "doubt.not-a-mark":
+    "Nous ne savons pas lire ceci sur l’échelle indiquée. Écrivez la note comme sur votre diplôme, ou choisissez une autre échelle.",
+  "doubt.off-scale": "L’échelle indiquée va de {worst} à {best}. Est-ce une autre échelle ?",
+  "doubt.off-step": "L’échelle indiquée avance par pas de {step}. Vérifiez cette note.",
+  "doubt.no-pass": "Sur l’échelle indiquée, {pass} est la note la plus basse qui suffit. Est-ce une autre échelle ?",
+  "doubt.best-is-pass": "La meilleure note et la plus basse qui suffit sont la même. Vérifiez l’une des deux.",
+  "doubt.ends-before-start": "Cela précède le début. Vérifiez les deux dates.",
+  "doubt.ends-too-early":
+    "Vos études commencent le {start} et le document doit alors être valable. Demandez-en un nouveau à temps ; vous pourrez le saisir plus tard.",
+};

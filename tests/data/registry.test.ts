@@ -1,0 +1,155 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
+import { runAct } from "../../src/acts/act";
+import { askRegistry, keepRegistryRecord, setRegistryMode, takeRegistryResults } from "../../src/acts/registry";
+import { startApplication } from "../../src/acts/start-application";
+import type { Actor } from "../../src/core/rights/actor";
+import { type LoadedCatalogue, loadCatalogue } from "../../src/demo/catalogue";
+import { fillAny } from "../../src/demo/filling";
+import { someone } from "../../src/demo/people";
+import { runJob } from "../../src/jobs/handlers";
+import { type ExaminationRegistry, simulatedRegistry } from "../../src/outside/registry";
+import { file as fileView } from "../../src/views/file";
+import { registryStore } from "../../src/views/registry-store";
+import { readView } from "../../src/views/view";
+import { anybody } from "../support/files";
+import { makePerson, must, openWorld, SYSTEM, type World } from "../support/world";
+
+const SITTING = "0a1f8f4e-5f5e-4f0a-9b61-0b5a1d2c3e01";
+const RECORD = { board: "northern", year: "2025", candidate: "NEC-1", name: "VALE ANA" };
+
+describe("the registry of examinations", () => {
+  let world: World;
+  let officer: Actor;
+  let catalogue: LoadedCatalogue;
+  let file = { applicationId: "", number: "" };
+  let registry: ExaminationRegistry;
+
+  beforeAll(async () => {
+    world = await openWorld("registry");
+    officer = await makePerson(world, "Runa Okonjo", ["officer"]);
+    catalogue = await loadCatalogue(world.runtime, "2026-11-25");
+    registry = simulatedRegistry(registryStore(world.runtime.pool));
+  });
+  afterAll(() => world.close());
+  beforeEach(async () => {
+    await must(world, setRegistryMode, SYSTEM, { down: false, delayMs: 0 });
+    const applicant = await anybody(world, "Ana");
+    const who = someone("Ana", "Vale", { citizenships: ["IE"], residence: "IE", birthDate: "2008-05-19" });
+    file = await must(world, startApplication, applicant, { roundId: catalogue.rounds["BHT 1"] ?? "" });
+    await fillAny(
+      world.runtime,
+      applicant,
+      file.applicationId,
+      who,
+      {},
+      {
+        sittings: [{ id: SITTING, board: "northern", year: "2025", candidate: "NEC-1" }],
+        subjects: [
+          { sitting: SITTING, subject: "mathematics", mark: "70" },
+          { sitting: SITTING, subject: "physics", mark: "66" },
+          { sitting: SITTING, subject: "history", mark: "80" },
+        ],
+      },
+    );
+    await world.runtime.pool.query("update choice set submitted_at = $2 where application_id = $1", [
+      file.applicationId,
+      world.runtime.now(),
+    ]);
+  });
+
+  const place = () => ({ applicationId: file.applicationId, scope: "file", section: "sittings", entry: SITTING });
+  const keep = (change: object = {}) =>
+    must(world, keepRegistryRecord, SYSTEM, {
+      ...RECORD,
+      results: [
+        { subject: "mathematics", mark: "70" },
+        { subject: "physics", mark: "56" },
+      ],
+      ...change,
+    });
+  const ask = async () => (await must(world, askRegistry, officer, place())).queryId;
+  const answer = (queryId: string) =>
+    runJob(
+      { runtime: world.runtime, mail: { send: async () => ({ result: "sent" }) }, registry, baseUrl: "" },
+      "ask-registry",
+      { queryId },
+    );
+  const page = async () => readView(world.runtime, fileView, officer, { number: file.number });
+  const marks = async () =>
+    (await page())?.values
+      .filter((v) => v.section === "subjects" && v.field === "mark")
+      .map((v) => [v.claim, v.confirmed, v.state]);
+
+  it("confirms what it has, as it was awarded, and leaves what it lacks claimed", async () => {
+    await keep();
+    const queryId = await ask();
+    expect((await page())?.registry).toMatchObject([{ state: "asked", by: "Runa Okonjo" }]);
+    await answer(queryId);
+    expect((await page())?.registry).toMatchObject([{ state: "found", name: "VALE ANA" }]);
+    expect(await marks()).toEqual([
+      ["70", "70", "confirmed"],
+      ["66", "56", "changed"],
+      ["80", null, "claimed"],
+    ]);
+    const physics = (await page())?.assessment.choices[0]?.findings.find((f) => f.key === "physics");
+    expect(physics?.finding).toBe("not met");
+    expect((await page())?.events.map((e) => e.act)).toEqual(
+      expect.arrayContaining(["ask-registry", "report-registry"]),
+    );
+  });
+
+  it("that is down says so, is asked again by the queue, and then answers", async () => {
+    await keep();
+    await must(world, setRegistryMode, SYSTEM, { down: true, delayMs: 0 });
+    const queryId = await ask();
+    await expect(answer(queryId)).rejects.toThrow("does not answer");
+    await expect(answer(queryId)).rejects.toThrow("does not answer");
+    expect((await page())?.registry).toMatchObject([{ state: "down", answeredAt: null }]);
+    expect((await page())?.events.filter((e) => e.act === "report-registry")).toHaveLength(1);
+    await must(world, setRegistryMode, SYSTEM, { down: false, delayMs: 0 });
+    await answer(queryId);
+    expect((await page())?.registry).toMatchObject([{ state: "found" }]);
+  });
+
+  it("knows nobody under the number: nothing is confirmed, and it can be asked again", async () => {
+    await keep({ candidate: "NEC-2" });
+    await world.runtime.pool.query("delete from registry_record where candidate = 'NEC-1'");
+    await answer(await ask());
+    expect((await page())?.registry).toMatchObject([{ state: "not found" }]);
+    expect((await marks())?.every(([, confirmed]) => confirmed === null)).toBe(true);
+    await ask();
+  });
+
+  it("has another name: a person looks before anything is taken over", async () => {
+    await keep({ name: "Aïssatou Sarr" });
+    const queryId = await ask();
+    await answer(queryId);
+    expect((await page())?.registry).toMatchObject([{ state: "other name", name: "Aïssatou Sarr" }]);
+    expect((await marks())?.every(([, confirmed]) => confirmed === null)).toBe(true);
+    await must(world, takeRegistryResults, officer, { applicationId: file.applicationId, queryId });
+    expect((await marks())?.map(([, confirmed]) => confirmed)).toEqual(["70", "56", null]);
+    expect(
+      await runAct(world.runtime, takeRegistryResults, officer, { applicationId: file.applicationId, queryId }),
+    ).toMatchObject({
+      ok: false,
+      reason: "already-done",
+    });
+  });
+
+  it("is asked once at a time, with everything that it needs", async () => {
+    await keep();
+    await ask();
+    expect(await runAct(world.runtime, askRegistry, officer, place())).toMatchObject({ reason: "already-done" });
+    expect(await runAct(world.runtime, askRegistry, officer, { ...place(), entry: "nothing" })).toMatchObject({
+      reason: "invalid-input",
+    });
+  });
+
+  it("that answers twice is heard once", async () => {
+    await keep();
+    const queryId = await ask();
+    await answer(queryId);
+    await answer(queryId);
+    expect((await page())?.events.filter((e) => e.act === "report-registry")).toHaveLength(1);
+  });
+});
