@@ -69,7 +69,7 @@ export function Band({
         </form>
       </search>
       <details className="name-menu">
-        <summary title={name}>{name}</summary>
+        <summary>{name}</summary>
         <div>
           {menu.map(({ href, word }) => (
             <Link key={href} href={href}>

@@ -1,13 +1,28 @@
 import type { Json } from "../core/assessment/facts";
+import type { ReferenceSet } from "../core/office/reference-set";
 import type { Field } from "../core/sections/definition";
 import { doubtOf } from "../core/sections/doubts";
+import type { Locale } from "../core/text/local-text";
 import { formatDate } from "../text/format";
 import { say } from "../text/say";
+import type { FormSection } from "../views/form-sections";
 import { placeKey } from "./autosave.client";
-import type { FieldContext } from "./section-fields.client";
+
+interface Props {
+  readonly context: {
+    readonly section: FormSection;
+    readonly locale: Locale;
+    readonly office: Pick<ReferenceSet, "scales">;
+    readonly starts: string | null;
+    readonly values: Readonly<Record<string, Json>>;
+    readonly left: Readonly<Record<string, Json>>;
+  };
+  readonly entry: string;
+  readonly field: Field;
+}
 
 /** What is said under a field whose answer looks wrong and may be right; it never stops anybody. */
-export function DoubtNote({ context, entry, field }: { context: FieldContext; entry: string; field: Field }) {
+export function DoubtNote({ context, entry, field }: Props) {
   const { section, office, values, left, starts, locale } = context;
   const keyOf = (name: string) => placeKey({ scope: section.scope, section: section.key, entry, field: name });
   // What is still being typed is not doubted.

@@ -1,4 +1,5 @@
 import type { PlainDate } from "../../core/ids";
+import { formatDay, parseDay } from "../../core/time/day";
 import { addDays } from "../../core/time/zone";
 import { someone } from "../people";
 import type { Profile } from "../profile";
@@ -34,6 +35,15 @@ export function worked(day: number, pays = true, changed: Readonly<Record<string
 
 export const home = { citizenships: ["IE"], country: "IE", residence: "IE", town: "Galway" } as const;
 
+const FIRST_BORN = parseDay("2001-01-09") ?? 0;
+const BORN_WITHIN = 1300;
+
+/** A day of birth and a passport of one's own: nobody in the demo looks like somebody else unless the story says so. */
+function ownNumbers(name: string): Pick<Profile, "birthDate" | "passportNumber"> {
+  const sum = [...name].reduce((all, sign) => (all * 31 + (sign.codePointAt(0) ?? 0)) % 8_999_993, 7);
+  return { birthDate: formatDay(FIRST_BORN + (sum % BORN_WITHIN)), passportNumber: `R${1_000_003 + sum}` };
+}
+
 /** What every story is told with: days from the anchor, and people who are as good as the rules ask unless something is said. */
 export interface Telling {
   readonly start: PlainDate;
@@ -54,6 +64,7 @@ export function tellingOf(anchor: PlainDate, start: PlainDate): Telling {
   });
   const good = het("41", "43", "38", "40");
   const running = { status: "in progress", end: addDays(start, -50) } as const;
-  const who: Telling["who"] = (given, family, change = {}) => someone(given, family, { english: good, ...change });
+  const who: Telling["who"] = (given, family, change = {}) =>
+    someone(given, family, { english: good, ...ownNumbers(`${given} ${family}`), ...change });
   return { start, day, het, good, running, who };
 }
