@@ -48,6 +48,7 @@ export default async function ApplicantLayout({ children }: { children: ReactNod
           </nav>
         </header>
         <main id="page">{children}</main>
+        <span className="page-end" />
       </div>
     </Library>
   );

@@ -32,6 +32,7 @@ export default async function OfficeLayout({ children }: { children: ReactNode }
         </a>
         <Band words={words} menu={menu} name={person.actor.name} signOut={signOut} />
         <main id="page">{children}</main>
+        <span className="page-end" />
       </div>
     </Library>
   );

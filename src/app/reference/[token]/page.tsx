@@ -67,6 +67,7 @@ export default async function ReferencePage({ params }: { params: Promise<{ toke
             ) : null}
           </div>
         </main>
+        <span className="page-end" />
       </div>
     </Library>
   );
