@@ -80,6 +80,20 @@ describe("evidence and findings", () => {
     expect(officer.complaints).toEqual([]);
   });
 
+  it("a registry of examinations is asked, and its answer stands beside the claims by itself", async () => {
+    const { page } = officer;
+    await page.goto("/office?find=Awa");
+    await page.getByRole("link", { name: "Awa N’Diaye-Sarr" }).click();
+    await page.locator(".claims h2").waitFor();
+    await openRequirement(page, "Examination results");
+    const registry = page.getByRole("region", { name: "Registry of examinations" });
+    await registry.getByRole("button", { name: "Ask the registry" }).click();
+    await registry.getByText("Found under N'DIAYE SARR AWA").waitFor();
+    await registry.getByRole("listitem").filter({ hasText: "Chemistry" }).getByText("claimed 76").waitFor();
+    await registry.getByRole("listitem").filter({ hasText: "Geography" }).getByText("not there").waitFor();
+    expect(officer.complaints).toEqual([]);
+  });
+
   it("other answers are tried out, and the file stays as it was", async () => {
     const { page } = officer;
     await page.goto(`${file}?show=what-if`);

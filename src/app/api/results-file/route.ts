@@ -1,3 +1,4 @@
+import pLimit from "p-limit";
 import { MOST_XML_BYTES } from "../../../formats/elmo/read-xml";
 import { resultsFile } from "../../../views/results-file";
 import { identity, see } from "../../request";
@@ -5,6 +6,9 @@ import { readForm } from "../read-form";
 import { isSameOrigin } from "../same-origin";
 
 const ENVELOPE = 64 * 1024;
+
+/** Reading results and checking their signature takes time: two at once, the others wait for their turn. */
+const reading = pLimit(2);
 
 /** Reads student results from a file, so that they can be looked at before they are taken over. Nothing is stored. */
 export async function POST(request: Request): Promise<Response> {
@@ -16,9 +20,8 @@ export async function POST(request: Request): Promise<Response> {
   const file = form === "cut-off" ? null : form.get("file");
   if (form === "cut-off" || !(file instanceof File))
     return Response.json({ ok: false, reason: "failed" }, { status: 400 });
-  const read = await see(resultsFile, person.actor, {
-    bytes: new Uint8Array(await file.arrayBuffer()),
-    locale: form.get("locale") === "fr" ? "fr" : "en",
-  });
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  const locale = form.get("locale") === "fr" ? "fr" : "en";
+  const read = await reading(() => see(resultsFile, person.actor, { bytes, locale }));
   return Response.json(read ?? { ok: false, reason: "failed" }, { headers: { "cache-control": "no-store" } });
 }
