@@ -1,17 +1,13 @@
 import { correctingEn } from "./correcting";
-import { doubtsEn } from "./doubts";
 import { fillingEn } from "./filling";
 import { findingEn } from "./finding";
-import { pastingEn } from "./pasting";
-import { resultsFileEn } from "./results-file";
+import { moreEn } from "./more";
 
 /** The English sentences of the applicant's and the referee's side, and of all mails. */
 export const en = {
   ...findingEn,
   ...fillingEn,
-  ...doubtsEn,
-  ...pastingEn,
-  ...resultsFileEn,
+  ...moreEn,
   ...correctingEn,
   "brand.line": "Intake for study programmes",
   "nav.programmes": "Programmes",

@@ -1,18 +1,14 @@
 import { correctingFr } from "./correcting";
-import { doubtsFr } from "./doubts";
 import type { en } from "./en";
 import { fillingFr } from "./filling";
 import { findingFr } from "./finding";
-import { pastingFr } from "./pasting";
-import { resultsFileFr } from "./results-file";
+import { moreFr } from "./more";
 
 /** The French sentences; the type holds every key of the English ones. */
 export const fr: Readonly<Record<keyof typeof en, string>> = {
   ...findingFr,
   ...fillingFr,
-  ...doubtsFr,
-  ...pastingFr,
-  ...resultsFileFr,
+  ...moreFr,
   ...correctingFr,
   "brand.line": "L’admission aux programmes d’études",
   "nav.programmes": "Programmes",

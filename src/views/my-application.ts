@@ -2,7 +2,7 @@ import { z } from "zod";
 import { assess } from "../core/assessment/assess";
 import { type ChoiceContext, contexts } from "../core/assessment/context";
 import type { Json } from "../core/assessment/facts";
-import type { Assessment } from "../core/assessment/result";
+import type { Assessment, ChoiceResult, FindingResult } from "../core/assessment/result";
 import { type ChoiceRules, lackingChoices } from "../core/choices/choice-rules";
 import { maySupply } from "../core/documents/may-supply";
 import { type WithdrawnFee, withdrawnFee } from "../core/fees/after-withdrawal";
@@ -21,6 +21,7 @@ import { reopenable } from "../core/sections/reopening";
 import { AnswerIndex } from "../core/sections/typed-facts";
 import type { LocalText } from "../core/text/local-text";
 import { type LoadedFile, loadFile } from "../db/load-file";
+import { titlesOf } from "./fact-titles";
 import { type FormSection, formSections } from "./form-sections";
 import { officeNow } from "./office-now";
 import { defineView, type ViewContext } from "./view";
@@ -41,6 +42,8 @@ export interface MyApplication {
   readonly zone: string;
   readonly now: string;
   readonly assessment: Assessment;
+  /** What facts are called, by the names that rules use. */
+  readonly factTitles: Readonly<Record<string, LocalText>>;
   readonly groupTitle: LocalText | null;
   /** What was stated that decides the group, as the rules of the groups read it. */
   readonly groupBecause: readonly { readonly field: Pick<Field, "title" | "kind" | "options">; readonly value: Json }[];
@@ -210,13 +213,28 @@ const EXTRAS = `select
   (select v.about from event v where v.application_id = $1 and v.act = 'carry-over' limit 1) as carried,
   (select json_agg(json_build_object('act', v.act, 'at', v.at) order by v.id) from event v where v.application_id = $1 and v.act = any($2::text[])) as events`;
 
-/** What the applicant may know of the assessment: not how the entry rules stand, and nothing of a decision before its release. */
+/**
+ * How the entry rules stand that the rulebook lets applicants see, once it is submitted: before, the check before applying says it.
+ * What a lead officer decided is said without the working, which would contradict it.
+ */
+function toldFindings({ findings, stage }: ChoiceResult): readonly FindingResult[] {
+  if (stage === "preparing") return [];
+  return findings
+    .filter((f) => f.told)
+    .map((f) =>
+      f.overrides === null
+        ? f
+        : { ...f, overrides: null, ifPassed: false, trace: { op: "all", truth: f.finding, confirmed: true } },
+    );
+}
+
+/** What the applicant may know of the assessment: of the entry rules what the rulebook tells, and nothing of a decision before its release. */
 function applicantsShare(assessment: Assessment, released: ReadonlySet<string>): Assessment {
   return {
     ...assessment,
     choices: assessment.choices.map((c) => ({
       ...c,
-      findings: [],
+      findings: toldFindings(c),
       eligibility: "open",
       promise: released.has(c.id) ? null : c.promise,
     })),
@@ -273,6 +291,7 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
     zone: office.set.zone,
     now: ctx.now.toISOString(),
     assessment: applicantsShare(assessment, new Set(choices.filter((c) => c.decision).map((c) => c.id))),
+    factTitles: Object.assign({}, ...Object.values(loaded.rulebooks).map((r) => titlesOf(r.body))),
     groupTitle: office.set.groups.find((g) => g.key === assessment.file.group)?.title ?? null,
     groupBecause: groupBecause(office.set, assessment.file.group, index, all[0]),
     sections: formSections(

@@ -5,8 +5,8 @@ import type { ReferenceSet } from "../core/office/reference-set";
 import type { Track } from "../core/programmes/programme";
 import type { Rulebook, RulebookBody } from "../core/rulebook/rulebook";
 import { selfCheckBody } from "../core/rulebook/self-check";
-import { factName } from "../core/sections/definition";
 import type { LocalText } from "../core/text/local-text";
+import { titlesOf } from "./fact-titles";
 import { type FormSection, formSections } from "./form-sections";
 import { officeNow } from "./office-now";
 import { trialAnswersSchema, trialOf } from "./trial";
@@ -47,13 +47,6 @@ function checkBody({ id, body }: Row): RulebookBody {
   const made = bodies.get(id) ?? selfCheckBody(body);
   bodies.set(id, made);
   return made;
-}
-
-function titlesOf(body: RulebookBody): SelfCheckData["factTitles"] {
-  return Object.fromEntries([
-    ...body.measures.map((m) => [`measure.${m.key}`, m.title] as const),
-    ...body.sections.flatMap((s) => s.fields.map((f) => [`${factName(s)}.${f.key}`, f.title] as const)),
-  ]);
 }
 
 export const selfCheck = defineView({

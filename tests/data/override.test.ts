@@ -4,6 +4,7 @@ import { endOverride, overrideFinding } from "../../src/acts/override-finding";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { file as fileView } from "../../src/views/file";
+import { myApplication } from "../../src/views/my-application";
 import { readView } from "../../src/views/view";
 import { begunFile, lookAt, submittedFile, type TestFile } from "../support/files";
 import { DAY, makePerson, must, openWorld, type World } from "../support/world";
@@ -70,6 +71,28 @@ describe("overriding a finding", () => {
     expect(await reasonOf(lead, { rule: "luck", finding: "met", reason: "x" })).toBe("not-found");
     expect(await reasonOf(lead, { finding: "not met", reason: "Once" })).toBe("done");
     expect(await reasonOf(lead, { finding: "not met", reason: "Twice" })).toBe("already-done");
+  });
+
+  it("is told to the applicant as what counts, without the working that it overrides", async () => {
+    const { loaded } = await lookAt(world, file.applicationId);
+    const { number } = loaded.facts.application;
+    const told = async () => {
+      const shown = await readView(world.runtime, myApplication, file.applicant, { number });
+      const grade = shown?.assessment.choices[0]?.findings.find((f) => f.key === "grade");
+      return [grade?.finding, grade?.overrides, grade?.trace.leaf?.detail?.kind ?? null];
+    };
+    expect(await told()).toEqual(["met", null, "grade"]);
+    await must(world, overrideFinding, lead, { ...place("grade"), finding: "not met", reason: "Of another person." });
+    expect(await told()).toEqual(["not met", null, null]);
+    const shown = JSON.stringify(await readView(world.runtime, myApplication, file.applicant, { number }));
+    expect(shown).not.toContain("Of another person.");
+  });
+
+  it("tells the applicant nothing of the rules before the submission, nor of rules that are not for telling", async () => {
+    const { owner, applicationId } = await begunFile(world, roundId);
+    const { loaded } = await lookAt(world, applicationId);
+    const shown = await readView(world.runtime, myApplication, owner, { number: loaded.facts.application.number });
+    expect(shown?.assessment.choices.map((c) => c.findings)).toEqual([[]]);
   });
 
   it("is not for an application that is still being prepared", async () => {

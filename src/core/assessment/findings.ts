@@ -45,6 +45,7 @@ export function findingsOf(
       // Who overrides a finding has established it.
       basis: override || trace.confirmed ? "confirmed" : "claimed",
       trace,
+      told: entryRule.told === true,
       ifPassed: finding !== "met" && passed !== null && judge(entryRule.rule, passed).truth === "met",
       way: curable ? (entryRule.curable?.way ?? null) : null,
     };

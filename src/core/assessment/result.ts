@@ -81,6 +81,8 @@ export interface FindingResult {
   readonly canChange: boolean;
   readonly basis: "claimed" | "confirmed";
   readonly trace: Trace;
+  /** Whether the rulebook lets the applicant see it. */
+  readonly told: boolean;
   /** It is not met yet and would be if the courses in progress are passed. */
   readonly ifPassed: boolean;
   /** How it may still be met, while that is possible. */

@@ -86,6 +86,8 @@ export const entryRuleSchema = z.object({
   rule: conditionSchema,
   /** How the rule may still be met later, and the condition under which that is possible at all. */
   curable: z.object({ way: localTextSchema, possible: conditionSchema }).nullable(),
+  /** The applicant sees how it stands once the application was submitted, in the same numbers. */
+  told: z.boolean().optional(),
 });
 
 /**

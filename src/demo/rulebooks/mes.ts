@@ -78,34 +78,36 @@ export const mes: RulebookBody = {
     DECLARATION,
   ],
   measures: [gradeMeasure, englishMeasure, taughtMeasure],
-  entryRules: [
-    firstDegreeRule,
-    {
-      key: "credits",
-      title: { en: "180 ECTS", fr: "180 ECTS" },
-      rule: ectsAtLeast(180, completed),
-      curable: {
-        way: { en: "by passing the courses in progress", fr: "par la réussite des cours en cours" },
-        possible: ectsAtLeast(180),
+  entryRules: (
+    [
+      firstDegreeRule,
+      {
+        key: "credits",
+        title: { en: "180 ECTS", fr: "180 ECTS" },
+        rule: ectsAtLeast(180, completed),
+        curable: {
+          way: { en: "by passing the courses in progress", fr: "par la réussite des cours en cours" },
+          possible: ectsAtLeast(180),
+        },
       },
-    },
-    {
-      key: "natural",
-      title: { en: "20 ECTS in natural sciences", fr: "20 ECTS en sciences naturelles" },
-      rule: ectsAtLeast(20, { all: [completed, natural] }),
-      curable: {
-        way: { en: "by passing the courses in progress", fr: "par la réussite des cours en cours" },
-        possible: ectsAtLeast(20, natural),
+      {
+        key: "natural",
+        title: { en: "20 ECTS in natural sciences", fr: "20 ECTS en sciences naturelles" },
+        rule: ectsAtLeast(20, { all: [completed, natural] }),
+        curable: {
+          way: { en: "by passing the courses in progress", fr: "par la réussite des cours en cours" },
+          possible: ectsAtLeast(20, natural),
+        },
       },
-    },
-    {
-      key: "grade",
-      title: { en: "Grade 2.5 or better on our scale", fr: "Note de 2,5 ou mieux sur notre échelle" },
-      rule: { fact: "measure.grade", is: "atMost", value: "2.5" },
-      curable: null,
-    },
-    englishRule("C1", taughtTwoYears),
-  ],
+      {
+        key: "grade",
+        title: { en: "Grade 2.5 or better on our scale", fr: "Note de 2,5 ou mieux sur notre échelle" },
+        rule: { fact: "measure.grade", is: "atMost", value: "2.5" },
+        curable: null,
+      },
+      englishRule("C1", taughtTwoYears),
+    ] satisfies RulebookBody["entryRules"]
+  ).map((rule) => ({ ...rule, told: true })),
   fees: [
     {
       key: "handling",

@@ -47,6 +47,21 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   ask: "days to answer an ask",
   acceptOffer: "days to answer an offer",
   weekend: "weekend",
+  told: "shown to applicants",
+  method: "method",
+  basis: "stands on",
+  mean: "what counts in the mean",
+  areas: "only subject areas",
+  lastEcts: "only the latest ECTS",
+  decimals: "decimals",
+  rounding: "rounding",
+  compare: "compared",
+  minimums: "what tests have to reach",
+  mode: "counted",
+  validOn: "valid on",
+  resultBy: "result by",
+  step: "step between marks",
+  percent: "percentage that its issuer states",
 };
 
 function isObject(value: Json): value is { readonly [key: string]: Json } {

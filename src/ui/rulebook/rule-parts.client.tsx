@@ -4,7 +4,7 @@ import { Checkbox, Input, InputNumber } from "antd";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { AppliesWhen } from "./applies-when.client";
 import { ConditionBuilder } from "./condition-builder.client";
-import { EMPTY_WORDS, type FormProps, KeyBox, Labelled, Pick, Words } from "./part-fields.client";
+import { EMPTY_WORDS, type FormProps, KeyBox, Labelled, Pick, put, Words } from "./part-fields.client";
 
 /** Entry rules and fees. */
 type EntryRule = RulebookBody["entryRules"][number];
@@ -31,6 +31,15 @@ export function EntryRulePart({ context, value, onChange }: FormProps<EntryRule>
           onChange={(rule) => onChange({ ...value, rule })}
         />
       </fieldset>
+      <div className="plan-wide">
+        <Checkbox
+          disabled={disabled}
+          checked={value.told === true}
+          onChange={(e) => onChange(put(value, "told", e.target.checked || undefined))}
+        >
+          Applicants see how it stands after they submitted, in the same numbers
+        </Checkbox>
+      </div>
       <div className="plan-wide">
         <Checkbox
           disabled={disabled}

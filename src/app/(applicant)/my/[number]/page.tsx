@@ -14,6 +14,7 @@ import { answerOffer, submitChoices, withdrawApplication } from "./application.a
 import { AskCorrection, Corrections, Submitted } from "./corrections";
 import { loadApplication } from "./load";
 import { NextStep, Others } from "./next-step";
+import { Rules } from "./rules";
 
 interface PartProps {
   readonly application: MyApplication;
@@ -228,6 +229,7 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
       <Asks application={application} language={language} />
       <Corrections application={application} language={language} />
       <Others application={application} language={language} />
+      <Rules application={application} language={language} />
       {application.carried && !submitted ? (
         <p className="notice">{say(language, "app.carried", { number: application.carried.from })}</p>
       ) : null}
