@@ -18,8 +18,17 @@ export default async function RegistryPage() {
           <option value="no">up</option>
           <option value="yes">down</option>
         </select>
-        <label htmlFor="seconds">and answers after seconds</label>
-        <input id="seconds" name="seconds" type="number" min={0} max={60} defaultValue={mode.delayMs / 1000} />
+        <label htmlFor="seconds">and answers after</label>
+        <input
+          id="seconds"
+          name="seconds"
+          type="number"
+          min={0}
+          max={60}
+          step={0.1}
+          defaultValue={mode.delayMs / 1000}
+        />
+        <span>seconds</span>
         <button type="submit" className="plain-button">
           Keep it so
         </button>
