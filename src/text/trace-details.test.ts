@@ -14,7 +14,7 @@ const GRADE: Extract<Detail, { kind: "grade" }> = {
   setAside: 0,
   areas: [],
   lastEcts: null,
-  formula: "1 + 3 × (10 − 7.8333) ÷ (10 − 5)",
+  formula: null,
   band: null,
   exact: "2.3",
   shown: "2.3",

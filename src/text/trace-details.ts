@@ -103,9 +103,13 @@ function gradeLines(detail: GradeDetail, words: Words, locale: Locale): readonly
     ...(detail.setAside > 0 ? [words.setAside(detail.setAside)] : []),
   ].join("; ");
   const rounded = detail.compare === "rounded";
+  const formula =
+    detail.method === "bavarian"
+      ? `1 + 3 × (${detail.best} − ${detail.got}) ÷ (${detail.best} − ${detail.pass})`
+      : detail.formula;
   return [
     first,
-    ...(detail.formula === null ? [] : [`${detail.formula} = ${detail.exact}`]),
+    ...(formula === null ? [] : [`${formula} = ${detail.exact}`]),
     ...(detail.band === null ? [] : [words.band(detail.band.from, detail.band.grade)]),
     detail.passed
       ? `${words.rounded(words.rounding[detail.rounding], detail.shown)}, ${words.comparedAs(rounded, rounded ? detail.shown : detail.exact)}`

@@ -1,3 +1,4 @@
+import type { Condition } from "../rules/condition";
 import { evaluate, judge } from "../rules/evaluate";
 import type { Entry, Fact, FactSource } from "../rules/fact";
 import type { ChoiceContext } from "./context";
@@ -26,7 +27,12 @@ export function findingsOf(
   { choice, rulebook, source }: ChoiceContext,
   overrides: FileFacts["overrides"],
 ): readonly FindingResult[] {
-  const passed = ifAllPassed(source);
+  // Most files have every rule met or no course running: what would be is worked out only where it can matter.
+  let passed: FactSource | null | undefined;
+  const wouldBe = (rule: Condition): boolean => {
+    if (passed === undefined) passed = ifAllPassed(source);
+    return passed !== null && judge(rule, passed).truth === "met";
+  };
   return rulebook.body.entryRules.map((entryRule) => {
     const trace = evaluate(entryRule.rule, source);
     const override = overrides.find((o) => o.choice === choice.id && o.rule === entryRule.key);
@@ -46,7 +52,7 @@ export function findingsOf(
       basis: override || trace.confirmed ? "confirmed" : "claimed",
       trace,
       told: entryRule.told === true,
-      ifPassed: finding !== "met" && passed !== null && judge(entryRule.rule, passed).truth === "met",
+      ifPassed: finding !== "met" && wouldBe(entryRule.rule),
       way: curable ? (entryRule.curable?.way ?? null) : null,
     };
   });

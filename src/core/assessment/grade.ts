@@ -140,7 +140,7 @@ function achieved(measure: GradeMeasure, degree: Entry, scale: Scale, facts: Fac
 type Detail = Extract<NonNullable<Extract<Fact, { kind: "value" }>["detail"]>, { kind: "grade" }>;
 
 const areasOf = ({ areas }: GradeMeasure, office: Office): Detail["areas"] =>
-  office.set.areas.filter((a) => areas?.includes(a.key)).map((a) => a.title);
+  areas === undefined ? [] : office.set.areas.filter((a) => areas.includes(a.key)).map((a) => a.title);
 
 /** The fact with its rounding and comparing as the measure names them; unknown where no number came out. */
 function gradeFact(

@@ -34,22 +34,25 @@ function scoresIn(value: unknown): Scores {
   return typeof value === "object" && value !== null ? (value as Scores) : {}; // answers of kind "scores" are checked when saved
 }
 
+/** The sittings of one test, in the order in which they were entered. */
 function sittingsOf(test: TestDefinition, facts: FactSource, scoresOf: ScoresOf): readonly Sitting[] {
-  return facts.list("tests").entries.flatMap((entry): Sitting[] => {
-    const name = text(entry, "test");
-    if (name?.value !== test.key) return [];
-    const [date, expected] = [text(entry, "date"), text(entry, "expected")];
+  const sittings: Sitting[] = [];
+  for (const entry of facts.list("tests").entries) {
+    const name = entry.fields.test;
+    if (name?.kind !== "value" || name.value !== test.key) continue;
+    const date = text(entry, "date");
+    const pending = text(entry, "status")?.value === "pending";
+    const expected = pending ? text(entry, "expected") : null;
     const scores = scoresOf(entry.id);
-    return [
-      {
-        date: date && parseDay(date.value),
-        status: text(entry, "status")?.value === "pending" ? "pending" : "final",
-        expected: expected && parseDay(expected.value),
-        scores: scoresIn(scores.value),
-        confirmed: scores.confirmed && name.confirmed && (date?.confirmed ?? false),
-      },
-    ];
-  });
+    sittings.push({
+      date: date && parseDay(date.value),
+      status: pending ? "pending" : "final",
+      expected: expected && parseDay(expected.value),
+      scores: scoresIn(scores.value),
+      confirmed: scores.confirmed && name.confirmed && (date?.confirmed ?? false),
+    });
+  }
+  return sittings;
 }
 
 /** The best level over the valid sittings of the accepted tests; a sitting off its scale is not known, not failed. */

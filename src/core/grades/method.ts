@@ -45,7 +45,7 @@ export interface SourceScale extends Anchored {
 
 export interface Carried {
   readonly conversion: Conversion;
-  /** The calculation with its numbers, up to the equals sign; null for a table. */
+  /** The calculation with its numbers, up to the equals sign; null for a table, and where best, pass and mark alone say it. */
   readonly formula: string | null;
   /** The grade as the table words it. */
   readonly band: { readonly from: string; readonly grade: string } | null;
@@ -72,11 +72,7 @@ export function carryOver(method: Exclude<GradeMethod, { kind: "marks" }>, scale
   const { best, pass } = scale;
   switch (method.kind) {
     case "bavarian":
-      return {
-        conversion: modifiedBavarian(best, pass, got),
-        formula: `1 + 3 × (${shown(best)} − ${shown(got)}) ÷ (${shown(best)} − ${shown(pass)})`,
-        band: null,
-      };
+      return { conversion: modifiedBavarian(best, pass, got), ...none };
     case "linear": {
       const { target } = method;
       const read = {

@@ -56,12 +56,18 @@ function better(a: Ratio, b: Ratio, direction: "higher" | "lower"): boolean {
   return direction === "higher" ? compare(a, b) > 0 : compare(a, b) < 0;
 }
 
+/** The one attempt of a course taken once, if it was passed. */
+const onlyPassed = ([attempt]: readonly Attempt[]): Attempt | undefined =>
+  attempt?.status === "passed" ? attempt : undefined;
+
 /** The grade and credits that a course counts with; null grade or credits are not known. */
 function chosen(
   attempts: readonly Attempt[],
   { repeats }: MeanPolicy,
   direction: "higher" | "lower",
 ): Pick<Attempt, "credits" | "grade" | "date"> {
+  const [only, ...others] = attempts;
+  if (only && others.length === 0) return only;
   const ordered = inOrder(attempts);
   const last = ordered.at(-1) as Attempt; // a course has at least one attempt
   if (repeats === "latest") return last;
@@ -120,10 +126,16 @@ export function summarise(
   for (const attempt of attempts) {
     if (attempt.status === "withdrawn" || (attempt.origin === "transfer" && policy.transfer === "exclude")) continue;
     if (attempt.status === "in_progress") creditsInProgress = add(creditsInProgress, attempt.credits ?? ZERO);
-    else courses.set(fold(attempt.code), [...(courses.get(fold(attempt.code)) ?? []), attempt]);
+    else {
+      const key = fold(attempt.code);
+      const known = courses.get(key);
+      if (known) known.push(attempt);
+      else courses.set(key, [attempt]);
+    }
   }
   for (const course of courses.values()) {
-    const passed = inOrder(course.filter((a) => a.status === "passed")).at(-1);
+    const passed =
+      course.length === 1 ? onlyPassed(course) : inOrder(course.filter((a) => a.status === "passed")).at(-1);
     creditsEarned = add(creditsEarned, passed?.credits ?? ZERO);
     const graded = course.filter(
       (a) =>
