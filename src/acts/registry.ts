@@ -43,7 +43,13 @@ export const askRegistry = defineFileAct({
       .select()
       .from(registryQuery)
       .where(and(at, inArray(registryQuery.state, OPEN)));
-    if (waiting.length > 0) return refuse("already-done");
+    if (waiting.some((q) => q.state === "asked")) return refuse("already-done");
+    const [down] = waiting;
+    if (down) {
+      // The queue gives up after a while: a person may wake it.
+      await enqueue(ctx.boss, ctx.client, "ask-registry", { queryId: down.id });
+      return done({ queryId: down.id });
+    }
     const [made] = await ctx.db
       .insert(registryQuery)
       .values({
@@ -98,17 +104,18 @@ function claimsOf({ facts }: OpenFile, { scope, entry }: Pick<Query, "scope" | "
 async function confirmResults(
   ctx: ActContext,
   file: OpenFile,
-  query: Pick<Query, "scope" | "section" | "entry">,
+  query: Pick<Query, "scope" | "section" | "entry" | "board" | "year" | "candidate">,
   results: readonly RegistryResult[],
   byId: string,
 ): Promise<void> {
   const { known } = matchResults(claimsOf(file, query), results);
   const values = [
-    ...["board", "year", "candidate"].map((field) => ({
+    // What was asked by, not what the applicant may have changed it to since.
+    ...(["board", "year", "candidate"] as const).map((field) => ({
       section: query.section,
       entry: query.entry,
       field,
-      value: null,
+      value: query[field],
     })),
     ...known.flatMap(({ entry, subject, awarded }) => [
       { section: "subjects", entry, field: "subject", value: subject },
@@ -127,7 +134,7 @@ async function confirmResults(
         section,
         entry,
         field,
-        value: value ?? claim.value,
+        value,
         answerVersion: claim.version,
         note: "From the registry of examinations.",
         byId,

@@ -56,7 +56,7 @@ function stateWords({ state, name, candidate }: RegistryQuery): string {
     case "asked":
       return "Asked; the answer comes by itself.";
     case "down":
-      return "The registry does not answer at present. It is asked again by itself; nothing is lost.";
+      return "The registry does not answer at present. It is asked again by itself for a while; you can ask again, too.";
     case "not found":
       return `The registry knows no candidate ${candidate} in this year. Look at the number and the year, or ask for the paper.`;
     case "other name":
@@ -116,7 +116,7 @@ export function RegistryCheck({
             It is the same person: take it over
           </Button>
         ) : null}
-        {waiting ? null : candidate === null || candidate === "" || !sitting ? (
+        {query?.state === "asked" ? null : candidate === null || candidate === "" || !sitting ? (
           <p className="quiet">No candidate number is stated, so there is nothing to ask by.</p>
         ) : (
           <Button

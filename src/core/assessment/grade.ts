@@ -1,20 +1,9 @@
+import { localCredits } from "../grades/ects";
 import { type Carried, carryOver, isHigherBetter, type SourceScale, USUAL_METHOD } from "../grades/method";
 import { percentageOf } from "../grades/percentage";
 import { onScale, readMark } from "../grades/scale";
 import { type Attempt, type Summary, summarise, USUAL_MEAN } from "../grades/summary";
-import {
-  add,
-  compare,
-  divide,
-  multiply,
-  parseDecimal,
-  type Ratio,
-  round,
-  toFixed,
-  toShort,
-  whole,
-  ZERO,
-} from "../numbers/ratio";
+import { add, compare, parseDecimal, type Ratio, round, toFixed, toShort, ZERO } from "../numbers/ratio";
 import type { Office } from "../office/reference-set";
 import type { Measure } from "../rulebook/rulebook";
 import type { Entry, Fact, FactSource } from "../rules/fact";
@@ -107,10 +96,7 @@ function meanOfCourses(measure: GradeMeasure, degree: Entry, scale: Scale, facts
   const courses = coursesOf(measure, degree, facts);
   if (courses.open) return null;
   const perYear = number(degree, "creditsPerYear")?.value ?? null;
-  const last =
-    measure.lastEcts === undefined || perYear === null
-      ? null
-      : divide(multiply(whole(measure.lastEcts), perYear), whole(FULL_TIME_YEAR));
+  const last = measure.lastEcts === undefined ? null : localCredits(measure.lastEcts, perYear);
   if (measure.lastEcts !== undefined && last === null) return null;
   const attempts = courses.entries.map((course) => attemptOf(course, scale));
   const off = attempts.some(
@@ -126,8 +112,6 @@ function meanOfCourses(measure: GradeMeasure, degree: Entry, scale: Scale, facts
   );
   return { mark: summary.mean, from: "mean of courses", summary, confirmed };
 }
-
-const FULL_TIME_YEAR = 60;
 
 /** The final grade; while there is none, or where the courses count in any case, their credit-weighted mean. */
 function achieved(measure: GradeMeasure, degree: Entry, scale: Scale, facts: FactSource): Achieved | null {

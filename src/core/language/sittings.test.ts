@@ -104,6 +104,13 @@ describe("a minimum over sittings", () => {
       truth: "open",
       reasons: ["score_not_on_scale"],
     }));
+  it("what is short of a level is said of that level, not of a higher one", () =>
+    expect(
+      verdictOf({
+        requirement: { test: "norvane", cefr: "B2", referenceDate: "2027-01-15", cutoff: "2027-02-01" },
+        sittings: [sitting({ L: 5.5, R: 5.5, W: 4.5, S: 6.5 })],
+      }).counted?.short,
+    ).toEqual([{ part: "W", needed: "5", got: "4.5" }]));
   it("no sitting reaches nothing", () =>
     expect(verdictOf({ requirement: asked, sittings: [] })).toMatchObject({
       truth: "not met",

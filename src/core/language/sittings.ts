@@ -64,6 +64,7 @@ function limitsOf(test: TestDefinition, minimum: Minimum): readonly Limits[] {
   if (level === undefined) return [{ total: minimum.total ?? null, part: own }];
   return test.levels
     .filter((row) => CEFR.indexOf(row.level) >= CEFR.indexOf(level))
+    .sort((a, b) => CEFR.indexOf(a.level) - CEFR.indexOf(b.level))
     .map((row) => ({
       total: higher(minimum.total ?? null, row.total === null ? null : String(row.total)),
       part: (key) => higher(own(key), String(row.every)),
@@ -104,9 +105,9 @@ function shortOf(test: TestDefinition, limits: Limits, scores: Scores): { truth:
 function judgeScores(test: TestDefinition, minimum: Minimum, scores: Scores) {
   const judged = limitsOf(test, minimum).map((limits) => shortOf(test, limits, scores));
   const rank = { met: 0, open: 1, "not met": 2 } as const;
-  // Of several ways the one that is reached, else the nearest: the lowest level comes first where a table names several.
+  // Of several ways the one that is reached, else the first: the lowest level that would do.
   return judged.reduce<(typeof judged)[number] | null>(
-    (best, one) => (best === null || rank[one.truth] <= rank[best.truth] ? one : best),
+    (best, one) => (best === null || rank[one.truth] < rank[best.truth] ? one : best),
     null,
   );
 }
