@@ -1,5 +1,5 @@
 import type { Leaf, Trace } from "../core/rules/trace";
-import type { Locale } from "../core/text/local-text";
+import type { Locale, LocalText } from "../core/text/local-text";
 import { countryName, formatDate, languageName } from "./format";
 import { linesOf } from "./trace-details";
 
@@ -7,6 +7,11 @@ import { linesOf } from "./trace-details";
 
 /** What facts are called: titles from the rulebook's fields and measures, by the names that rules use. */
 export type FactTitles = Readonly<Record<string, string>>;
+
+/** The titles of facts in one language. */
+export function localTitles(titles: Readonly<Record<string, LocalText>>, locale: Locale): FactTitles {
+  return Object.fromEntries(Object.entries(titles).map(([name, title]) => [name, title[locale]]));
+}
 
 interface Words {
   readonly compared: Readonly<Record<Leaf["is"], string>>;

@@ -3,12 +3,14 @@ import { assess } from "../core/assessment/assess";
 import { contexts } from "../core/assessment/context";
 import { unconfirmed } from "../core/assessment/steps";
 import { planOf } from "../core/rulebook/plan";
-import { type Field, factName, type Section } from "../core/sections/definition";
+import type { Field, Section } from "../core/sections/definition";
 import { reopenable } from "../core/sections/reopening";
 import { AnswerIndex } from "../core/sections/typed-facts";
 import { type LoadedFile, loadFile } from "../db/load-file";
+import { localTitles } from "../text/trace";
 import { choiceOffer } from "./choice-offer";
 import { doublesOf } from "./doubles";
+import { titlesOf } from "./fact-titles";
 import type { ClaimedValue, FileData } from "./file-data";
 import { EXTRAS, type Extras } from "./file-extras";
 import { officeNow } from "./office-now";
@@ -70,12 +72,7 @@ function ruleFields(loaded: LoadedFile): Readonly<Record<string, readonly string
 
 function factTitles(loaded: LoadedFile): Readonly<Record<string, string>> {
   const bodies = loaded.facts.choices.flatMap((c) => loaded.rulebooks[c.rulebookId]?.body ?? []);
-  return Object.fromEntries(
-    bodies.flatMap((body) => [
-      ...body.measures.map((m) => [`measure.${m.key}`, m.title.en] as const),
-      ...body.sections.flatMap((s) => s.fields.map((f) => [`${factName(s)}.${f.key}`, f.title.en] as const)),
-    ]),
-  );
+  return localTitles(Object.assign({}, ...bodies.map(titlesOf)), "en");
 }
 
 /** What a section is called in the office; one that belongs to a choice names its programme. */

@@ -2,8 +2,9 @@
 
 import Link from "next/link";
 import { useEffect, useRef, useState, useTransition } from "react";
-import type { Locale, LocalText } from "../../core/text/local-text";
+import type { Locale } from "../../core/text/local-text";
 import { say } from "../../text/say";
+import { localTitles } from "../../text/trace";
 import type { SelfCheckData } from "../../views/self-check";
 import { TraceTree } from "../trace-tree";
 import { type TrialAnswer, TrialSections, useTrialForm } from "../trial-form.client";
@@ -12,9 +13,6 @@ import { askToCarry, keepAnswers, keptAnswers } from "./kept-answers";
 type Answer = (input: { code: string; track: string | null; answers: TrialAnswer[] }) => Promise<SelfCheckData | null>;
 
 const PAUSE_MS = 300;
-
-const localTitles = (titles: Readonly<Record<string, LocalText>>, locale: Locale) =>
-  Object.fromEntries(Object.entries(titles).map(([name, title]) => [name, title[locale]]));
 
 function Findings({
   data,

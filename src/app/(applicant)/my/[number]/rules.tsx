@@ -1,13 +1,12 @@
 import type { Locale } from "../../../../core/text/local-text";
 import { say } from "../../../../text/say";
+import { localTitles } from "../../../../text/trace";
 import { TraceTree } from "../../../../ui/trace-tree";
 import type { MyApplication } from "../../../../views/my-application";
 
 /** How the entry rules stand that the office lets applicants see, with the numbers behind them. */
 export function Rules({ application, language }: { application: MyApplication; language: Locale }) {
-  const titles = Object.fromEntries(
-    Object.entries(application.factTitles).map(([name, title]) => [name, title[language]]),
-  );
+  const titles = localTitles(application.factTitles, language);
   const told = application.assessment.choices.filter((c) => c.findings.length > 0 && c.stage !== "closed");
   return told.map((choice) => {
     const programme = application.choices.find((c) => c.id === choice.id);
