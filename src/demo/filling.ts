@@ -13,7 +13,7 @@ import { database } from "../db/connection";
 import { type LoadedFile, loadFile } from "../db/load-file";
 import { currentOffice } from "../db/office";
 import { act, formOf, supply } from "./applicant";
-import { paper } from "./documents";
+import { certificate, paper, passport, transcript } from "./documents";
 import type { Profile } from "./profile";
 
 /**
@@ -234,6 +234,48 @@ export async function fillAny(
   );
 }
 
+type Supplied = { readonly key: string; readonly entry: string; readonly title: { readonly en: string } };
+
+/** The degree that a paper is about, and its courses, as they were typed. */
+function typedDegree(profile: Profile, { facts }: LoadedFile, entry: string): Profile {
+  const text = (section: string, id: string, field: string, usual: string) => {
+    const value = facts.answers.find((a) => a.section === section && a.entry === id && a.field === field)?.value;
+    return typeof value === "string" ? value : usual;
+  };
+  const { degree } = profile;
+  const own = Object.fromEntries(
+    Object.entries(degree).map(([field, usual]) => [field, text("education", entry, field, usual)]),
+  ) as typeof degree; // field by field the same keys, each a text
+  const ids = [...new Set(facts.answers.filter((a) => a.section === "courses" && a.entry !== "").map((a) => a.entry))];
+  return {
+    ...profile,
+    degree: own,
+    courses: ids
+      .filter((id) => text("courses", id, "degree", entry) === entry)
+      .map((id) => ({
+        title: text("courses", id, "title", ""),
+        credits: text("courses", id, "credits", ""),
+        area: text("courses", id, "area", ""),
+        status: text("courses", id, "status", "completed") === "completed" ? "completed" : "in progress",
+        grade: text("courses", id, "grade", ""),
+      })),
+  };
+}
+
+/** The paper that a requirement asks for: what the demo knows how to print, else a sheet with its title. */
+function paperFor({ key, entry, title }: Supplied, profile: Profile, loaded: LoadedFile, now: Date): Promise<Buffer> {
+  switch (key) {
+    case "passport":
+      return passport(profile, now);
+    case "certificate":
+      return certificate(typedDegree(profile, loaded, entry), now);
+    case "transcript":
+      return transcript(typedDegree(profile, loaded, entry), now);
+    default:
+      return paper(title.en, profile, now);
+  }
+}
+
 /** Supplies a sheet for every document that is still missing, and asks every referee who is named. */
 export async function supplyAny(
   runtime: Runtime,
@@ -244,7 +286,7 @@ export async function supplyAny(
   const { assessment, loaded } = await look(runtime, applicationId);
   for (const r of assessment.requirements) {
     if (r.kind !== "document" || r.standing !== "missing") continue;
-    const bytes = await paper(r.title.en, profile, runtime.now());
+    const bytes = await paperFor(r, profile, loaded, runtime.now());
     await supply(runtime, actor, applicationId, r.key, r.entry, `${r.title.en}.pdf`, bytes, r.scope);
   }
   const referees = loaded.facts.answers.filter((a) => a.section === "referees" && a.entry !== "").map((a) => a.entry);

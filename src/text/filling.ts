@@ -31,7 +31,7 @@ export const fillingEn = {
   "field.up": "{option} one place up",
   "field.down": "{option} one place down",
   "field.takeOut": "Take out {option}",
-  "field.entry": "Entry {no}",
+  "form.fillDown": "Fill the empty ones",
   "field.noEntries": "First add an entry under “{section}”.",
 
   "mail.round-changed.subject": "No. {number}: a date has changed",
@@ -95,7 +95,7 @@ export const fillingFr: Readonly<Record<keyof typeof fillingEn, string>> = {
   "field.up": "{option} une place plus haut",
   "field.down": "{option} une place plus bas",
   "field.takeOut": "Retirer {option}",
-  "field.entry": "Entrée {no}",
+  "form.fillDown": "Remplir les vides",
   "field.noEntries": "Ajoutez d’abord une entrée sous « {section} ».",
 
   "mail.round-changed.subject": "No {number} : une date a changé",

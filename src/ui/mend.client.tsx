@@ -22,6 +22,7 @@ export const MENDABLE = new Set([
   "date",
   "institution",
   "choice",
+  "entry",
   "scale",
   "area",
   "test",
@@ -36,6 +37,7 @@ export function optionsFor(value: ClaimedValue, data: FileData) {
     case "test":
       return data.office.tests.map((t) => ({ value: t.key, label: t.title.en }));
     case "choice":
+    case "entry":
       return (value.options ?? []).map((o) => ({ value: o.value, label: o.title.en }));
     default:
       return null;

@@ -19,7 +19,7 @@ import type { FormSection } from "../views/form-sections";
 import type { ResultsFile } from "../views/results-file";
 import { issueText } from "./issue-text";
 import { asTable, ResultsNote, readResults, refusalOf } from "./results-file.client";
-import type { FieldContext } from "./section-fields.client";
+import { columnsOf, type FieldContext } from "./section-fields.client";
 
 const SLICE = 400;
 const MOST_SAID = 8;
@@ -196,7 +196,7 @@ export function PasteTable({
   const [own, setOwn] = useState<Mapping | null>(null);
   const [results, setResults] = useState<ResultsFile | null>(null);
   const [taken, setTaken] = useState<{ readonly count: number; readonly undo: () => void } | null>(null);
-  const fields = useMemo(() => readableFields(section.fields), [section.fields]);
+  const fields = useMemo(() => readableFields(columnsOf(section)), [section]);
   const table = useMemo(() => (text.trim() === "" ? null : readTable(text)), [text]);
   const mapping = useMemo(
     () => own ?? (table ? guessMapping(table, fields, office) : {}),

@@ -207,10 +207,10 @@ function FieldRow({ context, entry, field }: { context: FieldContext; entry: str
   );
 }
 
-/** Which fields apply now. A new entry shows those that have no condition until its first answers are saved. */
+/** Which fields apply now. A new entry shows those that apply whatever it says, until its first answers are saved. */
 function shownFields(section: FormSection, entry: string): readonly Field[] {
   const known = section.entries.find((e) => e.id === entry);
-  return section.fields.filter((f) => (known ? known.shown.includes(f.key) : f.when === undefined));
+  return section.fields.filter((f) => (known?.shown ?? section.fresh).includes(f.key));
 }
 
 export function EntryFields({ context, entry }: { context: FieldContext; entry: string }) {
@@ -228,7 +228,7 @@ const CELL_WIDTHS: Readonly<Partial<Record<Field["kind"], string>>> = {
   name: "minmax(130px, 1.4fr)",
   choice: "minmax(118px, 1.2fr)",
   area: "minmax(138px, 1.4fr)",
-  entry: "minmax(130px, 1.4fr)",
+  entry: "minmax(104px, 1.2fr)",
   country: "minmax(120px, 1.2fr)",
   language: "minmax(110px, 1fr)",
   date: "minmax(120px, 1fr)",
@@ -236,7 +236,7 @@ const CELL_WIDTHS: Readonly<Partial<Record<Field["kind"], string>>> = {
   decimal: "64px",
 };
 const LEAST_FOR_GRID = 20;
-const MOST_COLUMNS = 7;
+const MOST_COLUMNS = 8;
 const LONG_TEXT = 100;
 
 const cellWidth = (field: Field): string => (field.rough ? "minmax(86px, 0.8fr)" : wholeWidth(field));
@@ -246,13 +246,56 @@ const wholeWidth = (field: Field): string =>
     ? "minmax(150px, 2.2fr)"
     : (CELL_WIDTHS[field.kind] ?? "minmax(90px, 1fr)");
 
+/** The columns of a grid: fields that apply to some entry, or to a new one. */
+export function columnsOf(section: FormSection): readonly Field[] {
+  return section.fields.filter(
+    ({ key }) => section.fresh.includes(key) || section.entries.some((e) => e.shown.includes(key)),
+  );
+}
+
 /** Whether a list is long and narrow enough to be filled in as a grid, a line an entry. */
 export function fitsGrid(section: FormSection): boolean {
   return (
     section.repeats !== null &&
     section.repeats.max >= LEAST_FOR_GRID &&
-    section.fields.length <= MOST_COLUMNS &&
+    columnsOf(section).length <= MOST_COLUMNS &&
     section.fields.every((f) => CELL_WIDTHS[f.kind] !== undefined)
+  );
+}
+
+/** The cells of a column that are empty, each with what stands next above it. */
+function fillings({ section, values }: FieldContext, entries: readonly string[], field: Field) {
+  let above: Json = null;
+  return entries.flatMap((entry) => {
+    const place = { scope: section.scope, section: section.key, entry, field: field.key };
+    const value = values[placeKey(place)] ?? null;
+    if (value !== null && value !== "") above = value;
+    else if (above !== null) return [{ place, value: above }];
+    return [];
+  });
+}
+
+/** The head of a column; one that names entries of another list can be filled downwards, since neighbours mostly name the same. */
+function ColumnHead({ context, entries, field }: { context: FieldContext; entries: readonly string[]; field: Field }) {
+  const fills = field.kind === "entry" && context.section.open === "all" ? fillings(context, entries, field) : [];
+  return (
+    <span>
+      <span aria-hidden="true">{field.title[context.locale]}</span>
+      {fills.length > 0 ? (
+        <Button
+          size="small"
+          type="link"
+          onClick={() => {
+            for (const { place, value } of fills) {
+              context.set(place, value);
+              context.leave(place, value);
+            }
+          }}
+        >
+          {say(context.locale, "form.fillDown")}
+        </Button>
+      ) : null}
+    </span>
   );
 }
 
@@ -267,18 +310,19 @@ export function EntryGrid({
 }) {
   const prefix = useId();
   const { section, locale } = context;
-  const columns = { "--columns": `${section.fields.map(cellWidth).join(" ")} 36px` } as CSSProperties;
+  const fields = columnsOf(section);
+  const columns = { "--columns": `${fields.map(cellWidth).join(" ")} 36px` } as CSSProperties;
   return (
     <div className="entry-grid" style={columns}>
-      <div className="entry-grid-head" aria-hidden="true">
-        {section.fields.map((f) => (
-          <span key={f.key}>{f.title[locale]}</span>
+      <div className="entry-grid-head">
+        {fields.map((f) => (
+          <ColumnHead key={f.key} context={context} entries={entries} field={f} />
         ))}
         <span />
       </div>
       {entries.map((entry, row) => (
         <div key={entry} className="entry-grid-row">
-          {section.fields.map((field) => {
+          {fields.map((field) => {
             if (!shownFields(section, entry).includes(field)) return <div key={field.key} data-empty="true" />;
             const id = `${prefix}-${entry}-${field.key}`;
             const { place, state, wrong, input } = fieldProps(context, entry, field, id);

@@ -119,6 +119,15 @@ function CellEditor({
   );
 }
 
+/** The columns of the lines; one that names the same entry in all of them says nothing and is left out. */
+function columnsOf(values: readonly ClaimedValue[]): readonly (readonly [string, string])[] {
+  const fields = [...new Map(values.map((v) => [v.field, v.title.en]))];
+  return fields.filter(([field]) => {
+    const own = values.filter((v) => v.field === field);
+    return own[0]?.kind !== "entry" || new Set(own.map(textOf)).size > 1;
+  });
+}
+
 /**
  * A list beside its document, such as a transcript's courses: the arrows move, Enter changes a cell, v confirms the line as it is
  * claimed, a digit puts the course into another subject area.
@@ -129,7 +138,7 @@ export function TranscriptGrid({ values, data, onConfirm, judged }: Props) {
   const [note, setNote] = useState("");
   const table = useRef<HTMLTableElement>(null);
   const entries = [...new Set(values.map((v) => v.entry))];
-  const fields = [...new Map(values.map((v) => [v.field, v.title.en]))];
+  const fields = columnsOf(values);
   const rows = entries.map((entry) => values.filter((v) => v.entry === entry));
   const cellAt = ({ row, column }: At) => rows[row]?.find((v) => v.field === fields[column]?.[0]);
   const areas = fields.some(([field]) => field === "area") ? data.office.areas.slice(0, MOST_AREA_KEYS) : [];

@@ -53,6 +53,15 @@ function Line({
   );
 }
 
+/** The lines of a list that name another entry than the one whose document is looked at, such as the courses of another degree. */
+function elsewhere(data: FileData, entry: string): ReadonlySet<string> {
+  const others = data.values.filter((v) => {
+    const named = v.confirmed ?? v.claim;
+    return v.kind === "entry" && named !== null && named !== entry && v.options?.some((o) => o.value === entry);
+  });
+  return new Set(others.map((v) => v.entry));
+}
+
 /** The claim beside what was confirmed, for the fields that a requirement shows. */
 export function ValuePanel({
   data,
@@ -69,7 +78,9 @@ export function ValuePanel({
     requirement.kind === "sections"
       ? data.values.filter((v) => requirement.sections.includes(v.section)).map((v) => `${v.section}.${v.field}`)
       : requirement.shows;
+  const others = elsewhere(data, requirement.entry);
   const own = data.values
+    .filter((v) => !others.has(v.entry))
     .filter(
       (v) =>
         names.includes(`${v.section}.${v.field}`) &&

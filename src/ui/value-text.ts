@@ -62,6 +62,7 @@ export function valueText(
     case "test":
       return office.tests.find((t) => t.key === text)?.title[locale] ?? text;
     case "choice":
+    case "entry":
       return field.options?.find((o) => o.value === text)?.title[locale] ?? text;
     default:
       return text;

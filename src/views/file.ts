@@ -4,6 +4,7 @@ import { contexts } from "../core/assessment/context";
 import { unconfirmed } from "../core/assessment/steps";
 import { planOf } from "../core/rulebook/plan";
 import type { Field, Section } from "../core/sections/definition";
+import { withEntries } from "../core/sections/entry-title";
 import { reopenable } from "../core/sections/reopening";
 import { AnswerIndex } from "../core/sections/typed-facts";
 import { type LoadedFile, loadFile } from "../db/load-file";
@@ -26,9 +27,12 @@ function valuesOf(loaded: LoadedFile, index: AnswerIndex): readonly ClaimedValue
     if (!body) continue;
     const used = planOf(body).used;
     for (const section of body.sections) {
+      const fields = section.fields
+        .filter((f) => OFFICE_SEES.has(f.seenBy))
+        .map((f) => withEntries(f, body.sections, index));
       const scope = section.scope === "file" ? "file" : choice.id;
       for (const entry of section.repeats ? index.entries(scope, section.key) : [""])
-        for (const field of section.fields.filter((f) => OFFICE_SEES.has(f.seenBy))) {
+        for (const field of fields) {
           const place = `${scope}|${section.key}|${entry}|${field.key}`;
           if (!values.has(place)) values.set(place, claimed(index, section, field, scope, entry, used));
         }

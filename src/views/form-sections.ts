@@ -3,6 +3,7 @@ import type { FileFacts, Json } from "../core/assessment/facts";
 import type { Gap } from "../core/sections/completeness";
 import { applies, fieldsThatApply } from "../core/sections/completeness";
 import { type Field, factName, type Section } from "../core/sections/definition";
+import { withEntries } from "../core/sections/entry-title";
 import { type Openness, openness, reopenedOf } from "../core/sections/lock";
 import { type AnswerIndex, COMPLETE_FIELD } from "../core/sections/typed-facts";
 import { joinSections } from "../core/sections/union";
@@ -26,13 +27,10 @@ export interface FormSection {
   readonly gaps: readonly { readonly entry: string; readonly field: string; readonly code: string }[];
   /** The programme of a section that belongs to one choice. */
   readonly programme: string | null;
-  /** The entries of other sections that a field of this one may name, by section. */
-  readonly named: Readonly<Record<string, { readonly title: LocalText; readonly entries: readonly NamedEntry[] }>>;
-}
-
-interface NamedEntry {
-  readonly id: string;
-  readonly words: string;
+  /** The fields that apply to an entry of which nothing is known yet. */
+  readonly fresh: readonly string[];
+  /** What the other sections are called whose entries or fields a field of this one names. */
+  readonly named: Readonly<Record<string, LocalText>>;
 }
 
 export interface FormEntry {
@@ -77,33 +75,11 @@ function inOrder(asked: readonly Asked[]): readonly Asked[] {
   return placed;
 }
 
-const MOST_WORDS = 3;
-
-/** What an entry is called where another section names it: the first words that were typed into it. */
-function entryWords(index: AnswerIndex, section: Section, id: string): string {
-  const slots = index.fieldsOf("file", section.key, id);
-  return section.fields
-    .flatMap((f) => {
-      const value = slots.get(f.key)?.answer?.value;
-      if (typeof value !== "string" || value === "") return [];
-      return f.options?.find((o) => o.value === value)?.title.en ?? value;
-    })
-    .slice(0, MOST_WORDS)
-    .join(", ");
-}
-
-function namedEntries(section: Section, all: readonly Asked[], index: AnswerIndex): FormSection["named"] {
-  const targets = new Set(section.fields.flatMap((f) => (f.of ? [f.of] : [])));
-  const sameAs = new Set(section.fields.flatMap((f) => (f.sameAs ? [f.sameAs.split(".")[0] ?? ""] : [])));
+/** What the sections are called that fields of this one name. */
+function namedSections(section: Section, all: readonly Asked[]): FormSection["named"] {
+  const keys = section.fields.flatMap((f) => [f.of ?? "", f.sameAs?.split(".")[0] ?? ""]);
   return Object.fromEntries(
-    [...targets, ...sameAs].flatMap((key) => {
-      const target = all.find((a) => a.section.key === key)?.section;
-      if (!target) return [];
-      const entries = targets.has(key)
-        ? index.entries("file", key).map((id) => ({ id, words: entryWords(index, target, id) }))
-        : [];
-      return [[key, { title: target.title, entries }] as const];
-    }),
+    all.filter((a) => keys.includes(a.section.key)).map((a) => [a.section.key, a.section.title] as const),
   );
 }
 
@@ -115,10 +91,19 @@ export function formSections(
   facts: Pick<FileFacts, "reopenings">,
 ): readonly FormSection[] {
   const all = askedSections(live);
+  const sections = all.map((a) => a.section);
   return all.map(({ section, scope, by }) => {
     const own = by.filter(({ context, section: s }) => applies(s.when, context.source));
     const ownGaps = gaps.filter((g) => g.scope === scope && g.section === section.key);
     const reopened = reopenedOf(facts, { scope, section: section.key }, ownGaps.length > 0);
+    const shownIn = (entry: string): readonly string[] => {
+      const shown = new Set(
+        own.flatMap(({ context, section: s }) =>
+          fieldsThatApply(s, context.source, factName(s), entry).map((f) => f.key),
+        ),
+      );
+      return section.fields.map((f) => f.key).filter((k) => shown.has(k));
+    };
     const ids = section.repeats ? index.entries(scope, section.key) : [""];
     return {
       key: section.key,
@@ -127,7 +112,7 @@ export function formSections(
       title: section.title,
       intro: section.intro ?? null,
       repeats: section.repeats ?? null,
-      fields: section.fields,
+      fields: section.fields.map((f) => withEntries(f, sections, index)),
       applies: own.length > 0,
       open: openness(
         scope,
@@ -136,24 +121,20 @@ export function formSections(
       ),
       reopened: reopened === "whole",
       complete: index.claim(scope, section.key, "", COMPLETE_FIELD) === true,
+      fresh: section.repeats ? shownIn("") : [],
       entries: ids.map((id) => {
-        const shown = new Set(
-          own.flatMap(({ context, section: s }) =>
-            fieldsThatApply(s, context.source, factName(s), id).map((f) => f.key),
-          ),
-        );
         const values = [...index.fieldsOf(scope, section.key, id)].flatMap(([field, { answer }]) =>
           answer ? [[field, { value: answer.value, version: answer.version }] as const] : [],
         );
         return {
           id,
           values: Object.fromEntries(values),
-          shown: section.fields.map((f) => f.key).filter((k) => shown.has(k)),
+          shown: shownIn(id),
         };
       }),
       gaps: ownGaps.map(({ entry, field, code }) => ({ entry, field, code })),
       programme: scope === "file" ? null : (by[0]?.context.choice.programme ?? null),
-      named: namedEntries(section, all, index),
+      named: namedSections(section, all),
     };
   });
 }

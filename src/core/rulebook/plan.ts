@@ -37,6 +37,7 @@ function inputsOfMeasure(measure: Measure): readonly string[] {
         "degrees.gradePass",
         "courses.grade",
         "courses.credits",
+        "courses.degree",
         ...(measure.areas ? ["courses.area"] : []),
         ...(measure.lastEcts ? ["courses.date", "degrees.creditsPerYear"] : []),
         ...(measure.method?.kind === "marks" ? ["courses.marksObtained", "courses.marksTotal"] : []),
@@ -63,7 +64,7 @@ function inputsOf(body: RulebookBody): Plan["inputs"] {
     return `${sectionOf.get(list) ?? list}.${name.slice(dot + 1)}`;
   };
   const expand = (name: string): readonly string[] => {
-    if (name === "courses.ects") return ["courses.credits", "degrees.creditsPerYear"];
+    if (name === "courses.ects") return ["courses.credits", "courses.degree", "degrees.creditsPerYear"];
     if (!name.startsWith("measure.")) return [name];
     const measure = body.measures.find((m) => m.key === name.slice(8));
     return measure ? inputsOfMeasure(measure) : [];

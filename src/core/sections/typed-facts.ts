@@ -20,7 +20,7 @@ export interface TypedFacts {
 /** The field, in a list section, by which an applicant says "that is all". */
 export const COMPLETE_FIELD = "complete";
 
-interface Slot {
+export interface Slot {
   answer: AnswerFact | undefined;
   confirmation: ConfirmationFact | undefined;
 }

@@ -6,7 +6,7 @@ import { readTable } from "./read-table";
 import { guessMapping, readableFields, readLines } from "./to-entries";
 
 const FIELDS = readableFields(courses.fields);
-const BESIDE = ["date", "code"];
+const BESIDE = ["date", "code", "degree"];
 
 /** What a table becomes by the guess alone: values, and what is left out, line by line. */
 function taken(text: string): readonly string[] {
@@ -116,4 +116,25 @@ describe("a table that was pasted", () => {
     expect(slices).toEqual(readLines(table, mapping, FIELDS, referenceSet));
     expect(slices).toHaveLength(5000);
   });
+});
+
+describe("a column that names an entry of another list", () => {
+  const option = (value: string, title: string) => ({ value, title: { en: title, fr: title } });
+  const degree = (options: readonly ReturnType<typeof option>[]) =>
+    FIELDS.map((f) => (f.key === "degree" ? { ...f, options: [...options] } : f));
+  const read = (fields: typeof FIELDS, mapping: object = {}) => {
+    const table = readTable("Course\tCredits\nHydrology\t5\n");
+    if (!table) throw new Error("no table");
+    return readLines(table, { ...guessMapping(table, fields, referenceSet), ...mapping }, fields, referenceSet)[0];
+  };
+
+  it("is filled by itself where the list has one entry, and never guessed where it has two", () => {
+    expect(read(degree([option("a", "BSc")]))?.values.degree).toBe("a");
+    expect(read(degree([option("a", "BSc"), option("b", "MSc")]))?.values.degree).toBeUndefined();
+  });
+
+  it("is the same for all lines when somebody says so", () =>
+    expect(read(degree([option("a", "BSc"), option("b", "MSc")]), { degree: { value: "b" } })?.values.degree).toBe(
+      "b",
+    ));
 });

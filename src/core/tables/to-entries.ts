@@ -44,7 +44,17 @@ const words = (field: Field): readonly string[] => [
 ];
 
 /** The kinds of field that a cell can stand for. */
-const READABLE: readonly Field["kind"][] = ["text", "name", "choice", "area", "whole", "decimal", "money", "date"];
+const READABLE: readonly Field["kind"][] = [
+  "text",
+  "name",
+  "choice",
+  "entry",
+  "area",
+  "whole",
+  "decimal",
+  "money",
+  "date",
+];
 
 export const readableFields = (fields: readonly Field[]): readonly Field[] =>
   fields.filter((f) => READABLE.includes(f.kind));
@@ -78,6 +88,7 @@ function readDate(cell: string): string {
 function readCell(field: Field, cell: string, registers: Registers): Json {
   switch (field.kind) {
     case "choice":
+    case "entry":
     case "area": {
       const folded = fold(cell);
       const all = offered(field, registers);
@@ -125,8 +136,11 @@ export function guessMapping(table: TextTable, fields: readonly Field[], registe
     mapping[field.key] = { column };
     taken.add(column);
   };
+  // A list with one entry leaves no doubt which one is meant.
+  for (const { key, kind, options = [] } of fields)
+    if (kind === "entry" && options[0] && options.length === 1) mapping[key] = { value: options[0].value };
   const open = () => Array.from({ length: table.columns }, (_, c) => c).filter((c) => !taken.has(c));
-  for (const field of fields) {
+  for (const field of fields.filter((f) => f.kind !== "entry")) {
     const names = words(field);
     const column = table.heads?.findIndex((head, c) => !taken.has(c) && names.includes(fold(head))) ?? -1;
     if (column >= 0) take(field, column);
@@ -139,7 +153,7 @@ export function guessMapping(table: TextTable, fields: readonly Field[], registe
   const [longest, ...others] = fields.filter(isText);
   const wordy = open().sort((a, b) => length(table, b) - length(table, a))[0];
   if (longest && wordy !== undefined) take(longest, wordy);
-  for (const field of fields.filter((f) => !isText(f) && mapping[f.key] === undefined)) {
+  for (const field of fields.filter((f) => !isText(f) && f.kind !== "entry" && mapping[f.key] === undefined)) {
     const column = open().find((c) => share(table, c, field, registers) >= MOST_OF_THEM);
     if (column !== undefined) take(field, column);
   }

@@ -72,6 +72,7 @@ export const transcript: Requirement = {
     "courses.area",
     "courses.status",
     "courses.grade",
+    "courses.degree",
   ],
 };
 

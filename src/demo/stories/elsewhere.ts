@@ -17,8 +17,46 @@ const EXAMINATIONS: Extract<Moment, { do: "fill any" }>["entries"] = {
   ],
 };
 
-/** Practice before and after a degree, with a year of which nothing is said. */
-const PRACTICE: Extract<Moment, { do: "fill any" }>["entries"] = {
+/** A master after the first degree, and practice before and after it, with nearly two years of which nothing is said. */
+const MASTER = "0a1f8f4e-5f5e-4f0a-9b61-0b5a1d2c3e03";
+const MASTER_AND_PRACTICE: Extract<Moment, { do: "fill any" }>["entries"] = {
+  education: [
+    {
+      id: MASTER,
+      institution: "Niger Delta Institute of Technology",
+      country: "NG",
+      level: "7",
+      title: "MSc Offshore Structures",
+      status: "completed",
+      start: "2021-09-01",
+      end: "2023-07-10",
+      language: "en",
+      creditsPerYear: "30",
+      scale: "percent40",
+      grade: "71",
+    },
+  ],
+  courses: [
+    { title: "Wave loads", credits: "9", area: "engineering", status: "completed", grade: "68", degree: MASTER },
+    {
+      title: "Turbines in tidal streams",
+      credits: "9",
+      area: "engineering",
+      status: "completed",
+      grade: "74",
+      degree: MASTER,
+    },
+    {
+      title: "Numerical modelling",
+      credits: "6",
+      area: "mathematics",
+      status: "completed",
+      grade: "70",
+      degree: MASTER,
+    },
+    { title: "Corrosion at sea", credits: "6", area: "natural", status: "completed", grade: "66", degree: MASTER },
+    { title: "Dissertation", credits: "30", area: "engineering", status: "completed", grade: "73", degree: MASTER },
+  ],
   experience: [
     {
       employer: "Bonny River Works",
@@ -106,7 +144,7 @@ export const elsewhere = ({ who }: Telling): readonly Story[] => [
   },
   {
     key: "tidal-conversion",
-    tells: "Energy master, one-year track, with a master already: everything was checked.",
+    tells: "Energy master, one-year track, with two degrees, each with courses of its own: everything was checked.",
     profile: who("Ifeanyi", "Okwuosa", {
       citizenships: ["NG"],
       residence: "NG",
@@ -118,7 +156,9 @@ export const elsewhere = ({ who }: Telling): readonly Story[] => [
     round: "MTE 1",
     track: "one-year",
     moments: [
-      ...sent(-12, { "education.level": "7" }).map((m) => (m.do === "fill any" ? { ...m, entries: PRACTICE } : m)),
+      ...sent(-12, { "education.start": "2016-09-01", "education.end": "2020-07-15" }).map((m) =>
+        m.do === "fill any" ? { ...m, entries: MASTER_AND_PRACTICE } : m,
+      ),
       { do: "accept any", day: -8, at: "09:45" },
     ],
     expects: { stage: "submitted", turn: "office", next: "confirm" },

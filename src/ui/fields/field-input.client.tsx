@@ -9,7 +9,7 @@ import type { FieldInputProps } from "./field-input-props";
 import { InstitutionInput } from "./institution-input.client";
 import { AddressInput, LinksInput, RankedInput, SeveralInput, StatementInput } from "./special-inputs.client";
 
-function optionsOf({ field, office, locale, named }: Pick<FieldInputProps, "field" | "office" | "locale" | "named">) {
+function optionsOf({ field, office, locale }: Pick<FieldInputProps, "field" | "office" | "locale">) {
   switch (field.kind) {
     case "country":
     case "countries":
@@ -25,11 +25,6 @@ function optionsOf({ field, office, locale, named }: Pick<FieldInputProps, "fiel
       return office.areas.map((a) => ({ value: a.key, label: a.title[locale] }));
     case "test":
       return office.tests.map((t) => ({ value: t.key, label: t.title[locale] }));
-    case "entry":
-      return (named[field.of ?? ""]?.entries ?? []).map((e, i) => ({
-        value: e.id,
-        label: e.words || say(locale, "field.entry", { no: i + 1 }),
-      }));
     default:
       return (field.options ?? []).map((o) => ({ value: o.value, label: o.title[locale] }));
   }
@@ -40,9 +35,7 @@ function Choice(props: FieldInputProps) {
   const options = optionsOf(props);
   if (field.kind === "entry" && options.length === 0)
     return (
-      <p className="help">
-        {say(locale, "field.noEntries", { section: props.named[field.of ?? ""]?.title[locale] ?? "" })}
-      </p>
+      <p className="help">{say(locale, "field.noEntries", { section: props.named[field.of ?? ""]?.[locale] ?? "" })}</p>
     );
   const pick = (picked: Json) => {
     onChange(picked);

@@ -236,7 +236,7 @@ export function AddressInput({
           checked={same}
           onChange={(e) => leave(e.target.checked ? { same: true } : null)}
         >
-          {say(locale, "field.sameAs", { section: other.title[locale] })}
+          {say(locale, "field.sameAs", { section: other[locale] })}
         </Checkbox>
       ) : null}
       {same ? null : (

@@ -104,5 +104,10 @@ export const courses: Section = {
     field({ key: "grade", kind: "text", most: 20, required: false }, "Grade", "Note"),
     field({ key: "date", kind: "date", rough: true, required: false }, "Result in", "Résultat en"),
     field({ key: "code", kind: "text", most: 30, required: false }, "Code", "Code"),
+    field(
+      { key: "degree", kind: "entry", of: "education", when: { count: "degrees", is: "atLeast", value: 2 } },
+      "Degree",
+      "Diplôme",
+    ),
   ],
 };
