@@ -23,6 +23,7 @@ import * as reopening from "./reopen-sections";
 import * as requests from "./request-reference";
 import * as rounds from "./rounds";
 import * as rulebooks from "./rulebooks";
+import * as rulings from "./rulings";
 import { judgeSamePerson } from "./same-person";
 import { saveAnswers } from "./save-answers";
 import { dropPart, savePart, shareElement } from "./shared-parts";
@@ -109,6 +110,9 @@ export const ACTS = {
   readCorrections: reopening.readCorrections,
   endReopening: reopening.endReopening,
   returnEvidence: evidence.returnEvidence,
+  ruleOnCase: rulings.ruleOnCase,
+  endCaseRuling: rulings.endCaseRuling,
+  endRuling: rulings.endRuling,
   saveAnswers,
   saveCycle: programmes.saveCycle,
   saveIntake: programmes.saveIntake,

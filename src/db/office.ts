@@ -67,6 +67,7 @@ async function usesOfReferenceSet(client: pg.Pool | pg.PoolClient): Promise<Uses
     areas: new Set(all("areas")),
     scales: new Set(all("scales")),
     tests: new Set(all("tests")),
+    entitlements: new Set(all("entitlements")),
   };
 }
 

@@ -8,6 +8,7 @@ import { overrideFinding } from "../acts/override-finding";
 import { recordPayment, startPayment } from "../acts/payments";
 import { reopenSections, sendCorrections } from "../acts/reopen-sections";
 import { requestReference } from "../acts/request-reference";
+import { ruleOnCase } from "../acts/rulings";
 import { saveAnswers } from "../acts/save-answers";
 import { startApplication } from "../acts/start-application";
 import { submitApplication } from "../acts/submit-application";
@@ -121,6 +122,12 @@ async function linkHolder(play: Play): Promise<Actor> {
 async function letterOf(play: Play) {
   const bytes = await documents.letterOfReference(play.profile, play.stage.runtime.now());
   return { name: "reference.pdf", bytes, mediaType: "application/pdf" as const, pages: 1, marks: [] };
+}
+
+/** The entries of a list of the form, in their order. */
+async function entriesOf(play: Play, section: string): Promise<readonly string[]> {
+  const loaded = await loadFile(play.stage.runtime.pool, play.applicationId);
+  return loaded ? new AnswerIndex(loaded.facts).entries("file", section) : [];
 }
 
 /** Confirms everything beside accepted documents that an entry rule uses, with a change where the story wants one. */
@@ -271,6 +278,20 @@ async function perform(play: Play, moment: Moment): Promise<void> {
     case "override": {
       const { rule, finding, reason } = moment;
       await act(runtime, overrideFinding, staff.lead, { applicationId, choiceId, rule, finding, reason });
+      return;
+    }
+    case "rule": {
+      const { question, section, verdict, reason } = moment;
+      const [entry = ""] = await entriesOf(play, section);
+      await act(runtime, ruleOnCase, staff.officer, {
+        applicationId,
+        question,
+        scope: "file",
+        section,
+        entry,
+        verdict,
+        reason,
+      });
       return;
     }
     case "answer":

@@ -118,6 +118,22 @@ export const referenceSet: ReferenceSet = {
       levels: [level("B1", null, 2), level("B2", null, 3), level("C1", null, 4), level("C2", null, 6)],
     },
   ],
+  entitlements: [
+    {
+      key: "masters",
+      title: { en: "Masters that open doctoral study", fr: "Masters ouvrant au doctorat" },
+      entries: [
+        { country: "IE", level: "7" },
+        { country: "FR", title: "master", level: "7" },
+        { country: "NL", title: "MSc", level: "7" },
+        { country: "FI", title: "MSc", level: "7" },
+        { country: "DE", title: "MSc", level: "7" },
+        { country: "DE", title: "diplom", institution: "Universität Ahlersiel", level: "7" },
+        { country: "PT", title: "mestrado", level: "7" },
+        { country: "CH", title: "MSc", level: "7" },
+      ],
+    },
+  ],
   areas: [
     { key: "natural", title: { en: "Natural sciences", fr: "Sciences naturelles" } },
     { key: "mathematics", title: { en: "Mathematics and statistics", fr: "Mathématiques et statistique" } },

@@ -86,6 +86,7 @@ export function sampleFile(profile: Profile, change: SampleChange = {}): FileFac
     })),
     excuses: [],
     overrides: [],
+    rulings: [],
     references: [],
     charges: [],
     asks: [],

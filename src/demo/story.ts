@@ -40,6 +40,14 @@ type What =
       readonly reason?: string;
       readonly release: boolean;
     }
+  /** Rules on the case of a degree, or of the section that is named. */
+  | {
+      readonly do: "rule";
+      readonly question: string;
+      readonly section: string;
+      readonly verdict: "accepted" | "refused";
+      readonly reason: string;
+    }
   /** Says that an entry rule counts as something else than was worked out. */
   | { readonly do: "override"; readonly rule: string; readonly finding: "met" | "not met"; readonly reason: string }
   | { readonly do: "answer"; readonly answer: "accepted" | "declined" };

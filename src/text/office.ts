@@ -16,6 +16,7 @@ export const TURN_WORDS: Readonly<Record<string, string>> = {
 export const REASON_WORDS: Readonly<Record<string, string>> = {
   check: "Evidence to check",
   confirm: "Values to confirm",
+  rule: "To rule on",
   decide: "To decide",
   release: "To release",
   fill: "Preparing",
@@ -55,6 +56,8 @@ export function stepDeed(step: Pick<Step, "kind" | "count"> & { readonly title?:
       return `check ${title}`;
     case "confirm":
       return `confirm ${count} ${count === 1 ? "value" : "values"} beside ${title}`;
+    case "rule":
+      return `rule on ${count === 1 ? "a case" : `${count} cases`}: ${title}`;
     case "decide":
       return "decide";
     case "release":
@@ -170,6 +173,8 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "judge-same-person": "said of another file whether it is the same person’s",
   "override-finding": "overrode a finding",
   "end-override": "took the override of a finding back",
+  "rule-on-case": "ruled on a case",
+  "end-case-ruling": "took a ruling back",
   "prepare-decision": "prepared a decision",
   "drop-decision": "took the prepared decision back",
   "release-decision": "released the decision",

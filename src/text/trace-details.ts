@@ -1,6 +1,6 @@
 import type { Detail, ProofPart } from "../core/rules/fact";
 import type { Locale } from "../core/text/local-text";
-import { formatDate } from "./format";
+import { countryName, formatDate } from "./format";
 
 /** How measured values came about, as sentences with the numbers. */
 
@@ -25,6 +25,8 @@ interface Words {
   readonly level: (level: string | null) => string;
   readonly months: (months: number) => string;
   readonly span: (months: number, entries: number, until: string) => string;
+  readonly ruling: (about: string, answer: "accepted" | "refused" | null, by: "list" | "ruling" | null) => string;
+  readonly noCase: string;
   readonly reaches: string;
   readonly short: (part: string, needed: string, got: string | null) => string;
   readonly reasons: Readonly<Record<string, string>>;
@@ -51,6 +53,13 @@ const WORDS: Readonly<Record<Locale, Words>> = {
     months: (months) => `${months} months of degree study taught in the language`,
     span: (months, entries, until) =>
       `${months} months in ${entries} ${entries === 1 ? "entry" : "entries"} up to ${until}, days in several counted once`,
+    ruling: (about, answer, by) =>
+      answer === null
+        ? `${about}: not ruled on yet`
+        : by === "list"
+          ? `${about}: accepted by the office’s list`
+          : `${about}: ${answer} by a ruling`,
+    noCase: "there is nothing yet to rule on",
     reaches: "reaches what is asked for",
     short: (part, needed, got) =>
       got === null ? `${part} could not be read, ${needed} is needed` : `${part} is ${got}, ${needed} is needed`,
@@ -81,6 +90,13 @@ const WORDS: Readonly<Record<Locale, Words>> = {
     months: (months) => `${months} mois d’études supérieures dans cette langue`,
     span: (months, entries, until) =>
       `${months} mois en ${entries} périodes jusqu’au ${until}, les jours communs comptés une fois`,
+    ruling: (about, answer, by) =>
+      answer === null
+        ? `${about} : pas encore examiné`
+        : by === "list"
+          ? `${about} : admis par la liste du bureau`
+          : `${about} : ${answer === "accepted" ? "admis" : "refusé"} après examen`,
+    noCase: "il n’y a encore rien à examiner",
     reaches: "atteint ce qui est demandé",
     short: (part, needed, got) =>
       got === null ? `${part} n’a pu être lu, il faut ${needed}` : `${part} est ${got}, il faut ${needed}`,
@@ -155,6 +171,16 @@ export function linesOf(detail: Detail, locale: Locale): readonly string[] {
       return [scoresLine(detail, words, locale), words.level(detail.level)];
     case "proof":
       return detail.parts.flatMap((part) => proofLines(part, words, locale));
+    case "ruling":
+      return detail.cases.length === 0
+        ? [words.noCase]
+        : detail.cases.map(({ title, institution, country, answer, by }) =>
+            words.ruling(
+              [title[locale], institution, country && countryName(locale, country)].filter(Boolean).join(", "),
+              answer,
+              by,
+            ),
+          );
     case "years":
       return [words.months(detail.months)];
     case "span":

@@ -16,6 +16,15 @@ export interface Ruled {
   readonly rule: string;
 }
 
+/** What a ruling is about. */
+interface CasePlace {
+  readonly applicationId: string;
+  readonly question: string;
+  readonly scope: string;
+  readonly section: string;
+  readonly entry: string;
+}
+
 export interface FileActs {
   readonly accept: Acting<Place & { readonly proof?: "copy" | "certified copy" | "original seen" | "from the issuer" }>;
   readonly sendBack: Acting<
@@ -50,6 +59,10 @@ export interface FileActs {
   readonly excuse: Acting<Place & { readonly reason: string }>;
   readonly override: Acting<Ruled & { readonly finding: "met" | "not met"; readonly reason: string }>;
   readonly endOverride: Acting<Ruled & { readonly reason: string }>;
+  readonly ruleOn: Acting<
+    CasePlace & { readonly earlier?: string; readonly verdict?: "accepted" | "refused"; readonly reason?: string }
+  >;
+  readonly endCaseRuling: Acting<CasePlace>;
   readonly askRegistry: Acting<{
     readonly applicationId: string;
     readonly scope: string;

@@ -7,6 +7,7 @@ import { useHotkeys } from "react-hotkeys-hook";
 import type { RequirementResult } from "../core/assessment/result";
 import { formatMoney } from "../text/format";
 import type { FileData } from "../views/file-data";
+import { Cases } from "./cases.client";
 import { CombBar } from "./comb";
 import { DecisionPanel } from "./decision-panel.client";
 import type { FileActs, Place, Said } from "./file-acts";
@@ -75,7 +76,7 @@ export function FileWork({ data, me, askDay, acts }: Props) {
       r.scope === data.assessment.file.next.scope &&
       r.entry === data.assessment.file.next.entry,
   );
-  const deciding = firstOpen < 0 && ["decide", "release"].includes(data.assessment.file.next?.kind ?? "");
+  const deciding = firstOpen < 0 && ["rule", "decide", "release"].includes(data.assessment.file.next?.kind ?? "");
   const [at, setAt] = useState(deciding ? -1 : Math.max(0, firstOpen));
   const [form, setForm] = useState<"none" | "return" | "ask">("none");
   const [said, setSaid] = useState<string | null>(null);
@@ -227,7 +228,10 @@ export function FileWork({ data, me, askDay, acts }: Props) {
         {requirement ? (
           <Evidence key={placeOf(requirement)} data={data} requirement={requirement} />
         ) : (
-          <Findings data={data} acts={me.lead ? acts : undefined} />
+          <>
+            <Cases data={data} acts={acts} />
+            <Findings data={data} acts={me.lead ? acts : undefined} />
+          </>
         )}
       </section>
       <section className="claims" aria-label="Claims, rules and acts">
@@ -316,6 +320,7 @@ export function FileWork({ data, me, askDay, acts }: Props) {
                 )
               }
             />
+            <Cases data={data} about={requirement} acts={acts} />
             <Findings data={data} about={requirement} />
           </>
         ) : (

@@ -6,6 +6,7 @@ import type { Field } from "../core/sections/definition";
 import type { LocalText } from "../core/text/local-text";
 import type { ChoiceOffer } from "./choice-offer";
 import type { Double } from "./doubles";
+import type { FileCase } from "./rulings";
 
 /** What the file's page shows. */
 
@@ -136,6 +137,8 @@ export interface FileData {
   }[];
   /** What a registry of examinations was asked and answered, the newest first. */
   readonly registry: readonly RegistryQuery[];
+  /** What the rulebooks ask rulings on, with what was ruled on cases like it. */
+  readonly cases: readonly FileCase[];
   /** Findings that a lead officer overrode, also those taken back since. */
   readonly overrides: readonly FileOverride[];
   readonly events: readonly FileEvent[];

@@ -15,6 +15,7 @@ import { titlesOf } from "./fact-titles";
 import type { ClaimedValue, FileData } from "./file-data";
 import { EXTRAS, type Extras } from "./file-extras";
 import { officeNow } from "./office-now";
+import { casesOfFile } from "./rulings";
 import { fileInScope, programmesOf, scopeParameter } from "./scope";
 import { defineView, type ViewContext } from "./view";
 
@@ -121,6 +122,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     calendar: office.set.calendar,
     groupTitle: office.set.groups.find((g) => g.key === assessment.file.group)?.title ?? null,
     assessment,
+    cases: await casesOfFile(ctx.pool, loaded.facts, all, office),
     doubles: await doublesOf(ctx.pool, { id, answers: loaded.facts.answers, email: extras.email }, scope),
     values: valuesOf(loaded, index),
     shows: Object.fromEntries(

@@ -14,6 +14,7 @@ import { plans } from "./plans";
 import { referencePage } from "./reference-page";
 import { resultsFile } from "./results-file";
 import { rulebookPage, rulebooks } from "./rulebooks";
+import { rulings } from "./rulings";
 import { selfCheck } from "./self-check";
 import { sharedParts } from "./shared-parts";
 import { staff } from "./staff";
@@ -44,6 +45,7 @@ export const VIEWS = {
   resultsFile,
   rulebookPage,
   rulebooks,
+  rulings,
   selfCheck,
   sharedParts,
   standards,

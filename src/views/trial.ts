@@ -99,6 +99,7 @@ export function trialOf(rulebook: Rulebook, choice: TrialChoice, answers: TrialA
     evidence: [],
     excuses: [],
     overrides: [],
+    rulings: [],
     references: [],
     charges: [],
     asks: [],

@@ -1,4 +1,5 @@
 import { requestReference } from "../../src/acts/request-reference";
+import { saveAnswers } from "../../src/acts/save-answers";
 import { startApplication } from "../../src/acts/start-application";
 import { submitApplication } from "../../src/acts/submit-application";
 import { assess } from "../../src/core/assessment/assess";
@@ -83,12 +84,26 @@ export async function filledFile(world: World, roundId: string, who: Profile = s
   return { ...begun, filled };
 }
 
+type Told = Readonly<Record<string, string>>;
+
+/** Answers by `section.field`, put over what the form holds. */
+async function tell(world: World, applicant: Actor, applicationId: string, told: Told): Promise<void> {
+  const { loaded } = await lookAt(world, applicationId);
+  const changes = Object.entries(told).map(([place, value]) => {
+    const [section = "", field = ""] = place.split(".");
+    const known = loaded.facts.answers.find((a) => a.section === section && a.field === field);
+    return { scope: "file", section, entry: known?.entry ?? "", field, value, seen: known?.version ?? 0 };
+  });
+  if (changes.length > 0) await must(world, saveAnswers, applicant, { applicationId, changes });
+}
+
 /** A file of somebody at home, who owes no fee: filled, its documents supplied, its reference asked for, and submitted. */
-export async function submittedFile(world: World, roundId: string, given: string): Promise<TestFile> {
+export async function submittedFile(world: World, roundId: string, given: string, told: Told = {}): Promise<TestFile> {
   const applicant = await makePerson(world, given);
   const who = someone(given, "Maarteen-Quist", { citizenships: ["IE"], residence: "IE" });
   const { applicationId } = await must(world, startApplication, applicant, { roundId });
   const filled = await fillForm(world.runtime, applicant, applicationId, who);
+  await tell(world, applicant, applicationId, told);
   const choiceId = (await lookAt(world, applicationId)).result.choices[0]?.id ?? "";
   const file = { applicationId, choiceId, applicant, who, filled };
   await supplyAll(world, file);

@@ -22,6 +22,7 @@ export default async function OfficeLayout({ children }: { children: ReactNode }
         { href: "/office/programmes", word: "Programmes" },
         { href: "/office/standards", word: "Standards" },
         { href: "/office/institutions", word: "Institutions" },
+        { href: "/office/rulings", word: "Rulings" },
       ]
     : [];
   return (

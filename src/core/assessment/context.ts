@@ -62,11 +62,12 @@ function sourceOf(
     closing: () => dayAt(office.zone, closingOf(round, group, choice.extendedTo) - 1),
     submission: choice.submittedAt === null ? null : dayAt(office.zone, Date.parse(choice.submittedAt)),
   };
+  const ruled = { sections, rulings: facts.rulings, choice: choice.id };
   const measure = (name: string): Fact => {
     if (!name.startsWith("measure.")) return UNKNOWN;
     const key = name.slice(8);
     const definition = measures.find((m) => m.key === key);
-    const fact = definition ? measureFact(definition, source, office, days, scoresOf) : UNKNOWN;
+    const fact = definition ? measureFact(definition, source, office, days, scoresOf, ruled) : UNKNOWN;
     computed.set(name, fact);
     return fact;
   };

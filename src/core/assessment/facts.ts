@@ -1,5 +1,6 @@
 import type { Instant, PlainDate } from "../ids";
 import type { ProofLevel } from "../requirements/definition";
+import type { Verdict } from "../rulings/ruled-case";
 
 /**
  * One file's facts, whole, as plain JSON: claims and confirmations side by side. Nothing here is derived; `assess` derives.
@@ -29,6 +30,14 @@ export interface FileFacts {
     readonly choice: string;
     readonly rule: string;
     readonly finding: "met" | "not met";
+  }[];
+  /** Rulings that were applied to this file, in force. */
+  readonly rulings: readonly {
+    readonly question: string;
+    readonly scope: string;
+    readonly section: string;
+    readonly entry: string;
+    readonly verdict: Verdict;
   }[];
   readonly references: readonly ReferenceFact[];
   readonly charges: readonly ChargeFact[];

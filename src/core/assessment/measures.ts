@@ -3,6 +3,7 @@ import type { Measure } from "../rulebook/rulebook";
 import type { Fact, FactSource } from "../rules/fact";
 import { gradeMeasure } from "./grade";
 import { type ChoiceDays, levelMeasure, monthsMeasure, proofMeasure, type ScoresOf } from "./language";
+import { type RulingInputs, rulingMeasure } from "./ruling";
 import { spanMeasure } from "./span";
 
 /** Works out a measure of a rulebook. */
@@ -12,6 +13,7 @@ export function measureFact(
   office: Office,
   days: ChoiceDays,
   scoresOf: ScoresOf,
+  ruled: Pick<RulingInputs, "sections" | "rulings" | "choice">,
 ): Fact {
   switch (measure.kind) {
     case "grade":
@@ -22,6 +24,8 @@ export function measureFact(
       return proofMeasure(measure, facts, office, days, scoresOf);
     case "studyMonths":
       return monthsMeasure(measure, facts);
+    case "ruling":
+      return rulingMeasure(measure, facts, { ...ruled, office });
     case "span":
       return spanMeasure(measure, facts, days.start);
   }

@@ -14,6 +14,7 @@ export const STEP_KINDS = [
   "submit",
   "check",
   "confirm",
+  "rule",
   "decide",
   "release",
   "supply",

@@ -9,6 +9,7 @@ import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
 import type { ChoiceContext } from "./context";
 import type { FileFacts, Turn } from "./facts";
 import type { ChoiceResult, FindingResult, RequirementResult, Step, StepKind } from "./result";
+import { casesOf } from "./ruling";
 
 export interface StepInput {
   readonly facts: FileFacts;
@@ -196,6 +197,31 @@ function undecided(input: StepInput, choiceId: string): boolean {
   return choice !== undefined && choice.decision === null && choice.withdrawnAt === null;
 }
 
+/** What an entry rule waits for a ruling on: a case that stands in no list and that nobody has looked at. */
+function rulingSteps(input: StepInput): readonly Step[] {
+  const due = (from: string | null) => target(input, from, input.office.set.targets.check);
+  const asked = new Map<string, Step>();
+  for (const { choice, rulebook, source } of input.contexts) {
+    if (choice.submittedAt === null || !undecided(input, choice.id)) continue;
+    for (const measure of rulebook.body.measures) {
+      if (measure.kind !== "ruling" || asked.has(measure.question)) continue;
+      const { cases } = casesOf(measure, source, {
+        sections: rulebook.body.sections,
+        rulings: input.facts.rulings,
+        office: input.office,
+        choice: choice.id,
+      });
+      const open = cases.filter((c) => c.answer === null);
+      if (open.length > 0 && !cases.some((c) => c.answer === "accepted"))
+        asked.set(
+          measure.question,
+          step(input, "office", "rule", due(choice.submittedAt), { title: measure.title, count: open.length }),
+        );
+    }
+  }
+  return [...asked.values()];
+}
+
 /** Asks that no step to supply something stands for already: a question about what is here, or something the rulebook does not know. */
 function askSteps(input: StepInput): readonly Step[] {
   const supplied = new Set(
@@ -266,16 +292,16 @@ function decisionStep(input: StepInput, context: ChoiceContext, result: ChoiceRe
 export function owedSteps(input: StepInput): readonly Step[] {
   const live = input.choices.filter((c) => c.stage !== "closed");
   const wanted = (r: RequirementResult) => r.choices.some((id) => live.some((c) => c.id === id));
-  const confirming = confirmSteps(input);
+  const before = [...confirmSteps(input), ...rulingSteps(input)];
   const steps = [
     ...input.requirements.filter(wanted).flatMap((r) => requirementStep(input, r)),
-    ...(live.length > 0 ? [...confirming, ...askSteps(input), ...reopeningSteps(input)] : []),
+    ...(live.length > 0 ? [...before, ...askSteps(input), ...reopeningSteps(input)] : []),
   ];
   for (const result of live) {
     const context = input.contexts.find((c) => c.choice.id === result.id);
     if (!context) continue;
     if (result.stage === "preparing") steps.push(draftStep(input, result));
-    else if (confirming.length === 0 || result.stage !== "complete" || context.choice.decision)
+    else if (before.length === 0 || result.stage !== "complete" || context.choice.decision)
       steps.push(...decisionStep(input, context, result));
   }
   return steps.some(lacksCalendar) ? [...steps, step(input, "office", "load calendar", null)] : steps;
@@ -283,7 +309,7 @@ export function owedSteps(input: StepInput): readonly Step[] {
 
 /** The office's own targets are always days; one that could not be worked out fell into a year without a calendar. */
 function lacksCalendar({ kind, due }: Step): boolean {
-  return due === null && ["check", "confirm", "read changes", "answer request"].includes(kind);
+  return due === null && ["check", "confirm", "rule", "read changes", "answer request"].includes(kind);
 }
 
 /** The days on which the office's and the faculty's clock stood still, from the recorded turns. */

@@ -2,7 +2,7 @@ import type { ReferenceSet } from "../office/reference-set";
 import { compareLists, type Difference, partsChanged } from "./parts";
 
 /** What differs between two reference sets of the office. */
-const AREAS = ["office", "group", "campus", "subject area", "grade scale", "test", "working days"] as const;
+const AREAS = ["office", "group", "campus", "subject area", "grade scale", "test", "list", "working days"] as const;
 export type ReferenceDifference = Difference<(typeof AREAS)[number]>;
 
 const OFFICE = { en: "The office", fr: "Le bureau" } as const;
@@ -67,6 +67,7 @@ export function compareReferenceSets(before: ReferenceSet, after: ReferenceSet):
     ...compareLists("subject area", before.areas, after.areas),
     ...compareLists("grade scale", before.scales, after.scales),
     ...compareLists("test", before.tests, after.tests),
+    ...compareLists("list", before.entitlements, after.entitlements),
     ...compareCalendars(before.calendar, after.calendar),
   ];
 }

@@ -3,7 +3,14 @@ import { referenceSet } from "../../demo/reference-set";
 import { referenceProblems, type Uses } from "./reference-problems";
 import { type ReferenceSet, referenceDraftSchema, referenceSetSchema } from "./reference-set";
 
-const NOTHING: Uses = { groups: new Set(), campuses: new Set(), areas: new Set(), scales: new Set(), tests: new Set() };
+const NOTHING: Uses = {
+  groups: new Set(),
+  campuses: new Set(),
+  areas: new Set(),
+  scales: new Set(),
+  entitlements: new Set<string>(),
+  tests: new Set(),
+};
 const FACTS = new Set(["citizenship.citizenships", "citizenship.residence"]);
 const [scale, , letters] = referenceSet.scales;
 const [test] = referenceSet.tests;

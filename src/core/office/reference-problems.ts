@@ -29,16 +29,16 @@ export interface ReferenceProblem {
     | "level-range"
     | "still-used";
   /** The list it stands in. */
-  readonly area: "office" | "groups" | "campuses" | "areas" | "scales" | "tests";
+  readonly area: "office" | "groups" | "campuses" | "areas" | "scales" | "tests" | "entitlements";
   /** The key of the thing, and after a colon what is wrong there. */
   readonly about: string;
 }
 
 /** What rulebooks, programmes and rounds name, by list: it may not go away under them. */
-export type Uses = Readonly<Record<"groups" | "campuses" | "areas" | "scales" | "tests", ReadonlySet<string>>>;
+export type Uses = Readonly<Record<Exclude<ReferenceProblem["area"], "office">, ReadonlySet<string>>>;
 
 type Area = ReferenceProblem["area"];
-const LISTS = ["groups", "campuses", "areas", "scales", "tests"] as const;
+const LISTS = ["groups", "campuses", "areas", "scales", "tests", "entitlements"] as const;
 
 const problem = (code: ReferenceProblem["code"], area: Area, about: string): ReferenceProblem => ({
   code,

@@ -3,6 +3,7 @@ import { calendarSchema, type WorkingCalendar, workingCalendar } from "../calend
 import { gradeScaleSchema } from "../grades/scale";
 import { testDefinitionSchema } from "../language/test-definition";
 import { conditionSchema } from "../rules/condition";
+import { entitlementListSchema } from "../rulings/ruled-case";
 import { localTextSchema, writtenTextSchema } from "../text/local-text";
 import { type ZoneTable, zoneTable } from "../time/zone";
 
@@ -25,6 +26,8 @@ export const referenceSetSchema = z.object({
   scales: z.array(gradeScaleSchema),
   tests: z.array(testDefinitionSchema),
   areas: z.array(z.object({ key: z.string(), title: writtenTextSchema })),
+  /** What is accepted without further reading, by the lists that rulebooks name. */
+  entitlements: z.array(entitlementListSchema).default([]),
   /** Where the office teaches. `x` and `y` are the place on the office's drawn map, 0 to 100 from its upper left corner. */
   campuses: z
     .array(
@@ -71,6 +74,7 @@ export const NOTHING_LOADED: ReferenceSet = {
   scales: [],
   tests: [],
   areas: [],
+  entitlements: [],
   campuses: [],
   map: null,
   graceMinutes: 0,

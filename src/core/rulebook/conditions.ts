@@ -28,7 +28,8 @@ export function conditionsOf(body: RulebookBody): readonly PlacedCondition[] {
     ...body.entryRules.flatMap((r) => [...one(r.key, r.rule), ...one(r.key, r.curable?.possible)]),
     ...body.measures.flatMap((m) => {
       if (m.kind === "level" || m.kind === "proof") return [];
-      return m.kind === "span" ? one(m.key, m.where, m.list) : one(m.key, m.degree, "degrees");
+      if (m.kind === "span") return one(m.key, m.where, m.list);
+      return m.kind === "ruling" ? one(m.key, m.where, m.of) : one(m.key, m.degree, "degrees");
     }),
     ...body.fees.flatMap((f) => one(f.key, f.when)),
   ];
@@ -65,7 +66,7 @@ function testsOf(m: Measure): readonly string[] {
 /** What a rulebook names of the office's reference set: none of it may go away while the rulebook is used. */
 export function namedInRulebook(
   body: RulebookBody,
-): Readonly<Record<"groups" | "areas" | "scales" | "tests", readonly string[]>> {
+): Readonly<Record<"groups" | "areas" | "scales" | "tests" | "entitlements", readonly string[]>> {
   const kinds = new Map<string, FieldKind>(
     body.sections.flatMap((s) => s.fields.map((f) => [`${factName(s)}.${f.key}`, f.kind] as const)),
   );
@@ -81,5 +82,6 @@ export function namedInRulebook(
     areas: [...ofKind("area"), ...body.measures.flatMap((m) => (m.kind === "grade" ? (m.areas ?? []) : []))],
     scales: [...ofKind("scale"), ...body.measures.flatMap(scalesOf)],
     tests: [...ofKind("test"), ...body.measures.flatMap(testsOf)],
+    entitlements: body.measures.flatMap((m) => (m.kind === "ruling" && m.entitlement ? [m.entitlement] : [])),
   };
 }

@@ -87,6 +87,7 @@ const MEASURE_TYPES = {
   proof: "yesNo",
   studyMonths: "number",
   span: "number",
+  ruling: "yesNo",
 } as const;
 
 /** @param groups the keys of the office's applicant groups */

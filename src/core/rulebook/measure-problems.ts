@@ -54,6 +54,14 @@ export function measureProblems(measure: Measure, facts: ReadonlySet<string>): r
       );
       return [...numbersOf(texts, found).bad, ...empty.map((m) => found("no-minimums", m.test))];
     }
+    case "ruling": {
+      // What is ruled on has to be asked for at all.
+      const asked = [...facts].some((name) => name.startsWith(`${measure.of}.`));
+      return [
+        ...(asked ? [] : [found("unknown-section", measure.of)]),
+        ...(measure.question.trim() === "" ? [found("no-question", "")] : []),
+      ];
+    }
     default:
       return [];
   }

@@ -1,5 +1,6 @@
 import { type Fact, UNKNOWN } from "../rules/fact";
 import { factNames } from "../rules/names";
+import { caseFields } from "../rulings/ruled-case";
 import { type Field, factName, type Section } from "../sections/definition";
 import type { Measure, RulebookBody } from "./rulebook";
 
@@ -27,7 +28,7 @@ export interface Plan {
 }
 
 /** The facts that a measure reads. */
-function inputsOfMeasure(measure: Measure): readonly string[] {
+function inputsOfMeasure(measure: Measure, sections: readonly Section[]): readonly string[] {
   switch (measure.kind) {
     case "grade":
       return [
@@ -45,6 +46,11 @@ function inputsOfMeasure(measure: Measure): readonly string[] {
     case "level":
     case "proof":
       return ["tests.scores", "tests.test", "tests.date"];
+    case "ruling": {
+      const section = sections.find((s) => factName(s) === measure.of);
+      const fields = section ? Object.values(caseFields(section)) : [];
+      return fields.flatMap((field) => (field === null ? [] : [`${measure.of}.${field}`]));
+    }
     case "studyMonths":
       return ["degrees.language", "degrees.start", "degrees.end", "degrees.expectedEnd"];
     case "span":
@@ -67,7 +73,7 @@ function inputsOf(body: RulebookBody): Plan["inputs"] {
     if (name === "courses.ects") return ["courses.credits", "courses.degree", "degrees.creditsPerYear"];
     if (!name.startsWith("measure.")) return [name];
     const measure = body.measures.find((m) => m.key === name.slice(8));
-    return measure ? inputsOfMeasure(measure) : [];
+    return measure ? inputsOfMeasure(measure, body.sections) : [];
   };
   // What the choice itself gives has no field and is nobody’s claim.
   const claims = (name: string) => sectionOf.has(name.slice(0, Math.max(0, name.lastIndexOf("."))));

@@ -15,6 +15,7 @@ export interface RulebookProblem {
     | "bands-order"
     | "no-tables"
     | "no-minimums"
+    | "no-question"
     | "nothing-asked"
     | "no-sections"
     | "never-met"

@@ -69,6 +69,19 @@ export const measureSchema = z.discriminatedUnion("kind", [
   z.object({
     key: z.string(),
     part: partKeySchema,
+    kind: z.literal("ruling"),
+    title: localTextSchema,
+    /** The list, or the section, that holds what is ruled on, by its name in rules. */
+    of: z.string(),
+    where: conditionSchema.optional(),
+    /** The question under which rulings are kept: rulebooks that ask the same one share them. */
+    question: z.string(),
+    /** The office's list of what is accepted without further reading. */
+    entitlement: z.string().optional(),
+  }),
+  z.object({
+    key: z.string(),
+    part: partKeySchema,
     kind: z.literal("span"),
     title: localTextSchema,
     /** The list whose entries run from `start` to `end`. */

@@ -53,6 +53,16 @@ export type Detail =
       readonly level: string | null;
     }
   | { readonly kind: "proof"; readonly parts: readonly ProofPart[] }
+  | {
+      readonly kind: "ruling";
+      readonly cases: readonly {
+        readonly title: LocalText;
+        readonly institution: string;
+        readonly country: string;
+        readonly answer: "accepted" | "refused" | null;
+        readonly by: "list" | "ruling" | null;
+      }[];
+    }
   | { readonly kind: "years"; readonly language: string; readonly months: number }
   | { readonly kind: "span"; readonly months: number; readonly entries: number; readonly until: string };
 

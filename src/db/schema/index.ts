@@ -7,3 +7,4 @@ export * from "./institutions";
 export * from "./money";
 export * from "./people";
 export * from "./record";
+export * from "./rulings";

@@ -149,19 +149,21 @@ export const pendingInTime: Condition = {
   },
 };
 
+const EXEMPTION_SHOWS = ["english.ground", "english.country", "english.place"];
+
 export function englishProof(more: DocumentInput = {}): Requirement {
   return document(
     "english",
     ["Proof of English", "Preuve d’anglais"],
     [
-      "The test report, or your school’s certificate of teaching in English.",
-      "Le rapport du test, ou l’attestation d’enseignement en anglais.",
+      "The test report, your school’s certificate of teaching in English, or the letter behind an exemption.",
+      "Le rapport du test, l’attestation d’enseignement en anglais, ou la lettre à l’appui d’une dispense.",
     ],
     {
       toSubmit: "promised",
       promise: pendingInTime,
-      shows: ["tests.test", "tests.date", "tests.scores"],
       ...more,
+      shows: [...(more.shows ?? ["tests.test", "tests.date", "tests.scores"]), ...EXEMPTION_SHOWS],
     },
   );
 }
@@ -172,10 +174,22 @@ export function englishRule(level: "B1" | "B2" | "C1", otherwise: Condition): Ru
   return {
     key: "english",
     title: local([`English at ${level}`, `Anglais de niveau ${level}`]),
-    rule: { any: [{ fact: "measure.english", is: "atLeast", value: level }, otherwise] },
+    rule: { any: [{ fact: "measure.english", is: "atLeast", value: level }, otherwise, EXEMPT] },
     curable: { way: BY_TEST, possible: pendingInTime },
   };
 }
+
+export const EXEMPT: Condition = { fact: "measure.exempt", is: "equals", value: true };
+
+/** Whether the exemption that is claimed was ruled to hold. */
+export const exemptMeasure = {
+  key: "exempt",
+  kind: "ruling",
+  title: local(["exemption from the proof of English", "dispense de la preuve d’anglais"]),
+  of: "answers.english",
+  where: { fact: "answers.english.way", is: "equals", value: "exempt" },
+  question: "English exemption",
+} satisfies Measure;
 
 export const englishMeasure = {
   key: "english",

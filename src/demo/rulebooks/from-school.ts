@@ -10,6 +10,7 @@ import {
   englishMeasure,
   englishProof,
   englishRule,
+  exemptMeasure,
   fee,
   feeItem,
   PASSPORT,
@@ -113,7 +114,7 @@ export const bmr: RulebookBody = {
     feeAsked,
     DECLARATION,
   ],
-  measures: [englishMeasure],
+  measures: [englishMeasure, exemptMeasure],
   entryRules: [
     twelveYears,
     {
@@ -212,7 +213,7 @@ export const bht: RulebookBody = {
     feeAsked,
     DECLARATION,
   ],
-  measures: [englishMeasure],
+  measures: [englishMeasure, exemptMeasure],
   entryRules: [
     twelveYears,
     {

@@ -7,6 +7,7 @@ import {
   englishMeasure,
   englishProof,
   englishRule,
+  exemptMeasure,
   fee,
   feeItem,
   PASSPORT,
@@ -82,7 +83,7 @@ export const fyc: RulebookBody = {
     fee("deposit", ["Deposit", "Acompte"], { neededBy: "enrolment" }),
     DECLARATION,
   ],
-  measures: [englishMeasure],
+  measures: [englishMeasure, exemptMeasure],
   entryRules: [
     {
       key: "schooling",

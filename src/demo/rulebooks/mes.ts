@@ -1,5 +1,14 @@
 import type { RulebookBody } from "../../core/rulebook/rulebook";
-import { DECLARATION, ENGLISH_FORM, englishMeasure, englishProof, englishRule, PASSPORT, REFEREES_NAMED } from "./ask";
+import {
+  DECLARATION,
+  ENGLISH_FORM,
+  englishMeasure,
+  englishProof,
+  englishRule,
+  exemptMeasure,
+  PASSPORT,
+  REFEREES_NAMED,
+} from "./ask";
 import {
   certificate,
   completed,
@@ -77,7 +86,7 @@ export const mes: RulebookBody = {
     },
     DECLARATION,
   ],
-  measures: [gradeMeasure, englishMeasure, taughtMeasure],
+  measures: [gradeMeasure, englishMeasure, exemptMeasure, taughtMeasure],
   entryRules: (
     [
       firstDegreeRule,

@@ -8,6 +8,7 @@ import {
   ENGLISH_FORM,
   englishProof,
   englishRule,
+  exemptMeasure,
   fee,
   feeItem,
   PASSPORT,
@@ -72,7 +73,7 @@ export const mte: RulebookBody = {
     fee("further", FURTHER, { neededBy: "checking" }),
     DECLARATION,
   ],
-  measures: [gradeMeasure, combinedEnglish, taughtMeasure],
+  measures: [gradeMeasure, combinedEnglish, exemptMeasure, taughtMeasure],
   entryRules: [
     firstDegreeRule,
     {

@@ -9,6 +9,7 @@ import {
   englishMeasure,
   englishProof,
   englishRule,
+  exemptMeasure,
   PASSPORT,
   PERMIT,
   REFEREES_NAMED,
@@ -187,7 +188,20 @@ export const pcs: RulebookBody = {
     sections("remarks", ["Gaps and remarks", "Lacunes et remarques"], ["remarks"]),
     DECLARATION,
   ],
-  measures: [englishMeasure, taughtMeasure],
+  measures: [
+    {
+      key: "master",
+      kind: "ruling",
+      title: { en: "the master opens doctoral study", fr: "le master ouvre au doctorat" },
+      of: "degrees",
+      where: { fact: "it.level", is: "atLeast", value: 7 },
+      question: "doctoral entry",
+      entitlement: "masters",
+    },
+    englishMeasure,
+    exemptMeasure,
+    taughtMeasure,
+  ],
   entryRules: [
     {
       key: "master",
@@ -205,6 +219,13 @@ export const pcs: RulebookBody = {
         },
       },
       curable: null,
+    },
+    {
+      key: "masterAccepted",
+      title: { en: "The master opens doctoral study", fr: "Le master ouvre au doctorat" },
+      rule: { fact: "measure.master", is: "equals", value: true },
+      curable: null,
+      told: true,
     },
     englishRule("B2", taughtTwoYears),
   ],

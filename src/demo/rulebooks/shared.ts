@@ -1,6 +1,6 @@
 import type { SharedPart } from "../../core/rulebook/parts";
 import { EMPTY_RULEBOOK } from "../../core/rulebook/rulebook";
-import { DECLARATION, ENGLISH_FORM, englishMeasure, PASSPORT } from "./ask";
+import { DECLARATION, ENGLISH_FORM, englishMeasure, exemptMeasure, PASSPORT } from "./ask";
 import { declaration } from "./parts/declaration";
 import { language, tests } from "./parts/language";
 import { citizenship, contact, person } from "./parts/person";
@@ -15,7 +15,12 @@ export const SHARED_PARTS: readonly SharedPart[] = [
   {
     key: "english",
     title: { en: "English", fr: "Anglais" },
-    body: { ...EMPTY_RULEBOOK, sections: [language, tests], requirements: [ENGLISH_FORM], measures: [englishMeasure] },
+    body: {
+      ...EMPTY_RULEBOOK,
+      sections: [language, tests],
+      requirements: [ENGLISH_FORM],
+      measures: [englishMeasure, exemptMeasure],
+    },
   },
   {
     key: "declaration",

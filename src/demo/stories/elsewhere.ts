@@ -78,6 +78,8 @@ const MASTER_AND_PRACTICE: Extract<Moment, { do: "fill any" }>["entries"] = {
 
 type Told = Extract<Moment, { do: "fill any" }>["told"];
 
+const DOCTORAL: Told = { "education.level": "7", "education.title": "MSc Coastal Dynamics" };
+
 /** Filled in one evening, papers over the next days, the fee, and sent. */
 const sent = (day: number, told: Told = {}): readonly Moment[] => [
   { do: "fill any", day: day - 4, at: "18:40", told },
@@ -192,6 +194,57 @@ export const elsewhere = ({ who }: Telling): readonly Story[] => [
     expects: { stage: "preparing", turn: "applicant", next: "fill" },
   },
   {
+    key: "doctoral-ruled",
+    tells: "Doctoral: a master that stands in no list was ruled to be enough; three references are still to come.",
+    profile: who("Hendrika", "Ravales Koorndijk", {
+      citizenships: ["SR"],
+      residence: "SR",
+      country: "SR",
+      town: "Nickerie",
+      birthPlace: "Nickerie",
+    }),
+    round: "PCS 1",
+    moments: [
+      ...sent(-14, DOCTORAL),
+      { do: "accept any", day: -11, at: "10:20" },
+      {
+        do: "rule",
+        day: -11,
+        at: "10:45",
+        question: "doctoral entry",
+        section: "education",
+        verdict: "accepted",
+        reason:
+          "Two years with a thesis of 30 credits; its examination regulations give access to doctoral study at home.",
+      },
+      { do: "confirm", day: -11, at: "11:05" },
+    ],
+    expects: { stage: "submitted", turn: "third party", next: "give reference", findings: { masterAccepted: "met" } },
+  },
+  {
+    key: "exemption-claimed",
+    tells: "Claims an exemption from the proof of English: an officer has to rule on it.",
+    profile: who("Naledi", "Mokgatlhe-Reeve", {
+      citizenships: ["BW"],
+      residence: "BW",
+      country: "BW",
+      town: "Francistown",
+      birthPlace: "Serowe",
+    }),
+    moments: [
+      ...sent(-7, {
+        "english.way": "exempt",
+        "english.ground": "schooling",
+        "english.country": "BW",
+        "english.place": "Serowe Senior Secondary School",
+        "english.words": "All my teachers taught in English from the first year on; the letter says so.",
+      }),
+      { do: "accept any", day: -4, at: "09:50" },
+      { do: "confirm", day: -4, at: "10:10" },
+    ],
+    expects: { stage: "submitted", turn: "office", next: "rule", findings: { english: "open" } },
+  },
+  {
     key: "doctoral-sent",
     tells: "Doctoral: topics in order of preference, sent, waits for its check.",
     profile: who("Yuki", "Tanemura", {
@@ -203,7 +256,7 @@ export const elsewhere = ({ who }: Telling): readonly Story[] => [
       birthDate: "1999-01-15",
     }),
     round: "PCS 1",
-    moments: sent(-3, { "education.level": "7" }),
+    moments: sent(-3, DOCTORAL),
     expects: { stage: "submitted", turn: "office", next: "check" },
   },
   {

@@ -2,7 +2,6 @@
 
 import { Select } from "antd";
 import { useMemo, useRef, useState } from "react";
-import type { ReferenceSet } from "../../core/office/reference-set";
 import { knownFacts } from "../../core/rulebook/facts";
 import { partsIn, type SharedPart, takePart } from "../../core/rulebook/parts";
 import { partProblems, rulebookProblems } from "../../core/rulebook/problems";
@@ -121,7 +120,7 @@ export function RulebookEditor({
   edit: number;
   writable: boolean;
   groups: PartContext["groups"];
-  office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
+  office: PartContext["office"];
   titlesOf: Readonly<Record<string, string>>;
   /** The parts that may be put in; null where a shared part itself is written. */
   parts?: readonly SharedPart[] | null;

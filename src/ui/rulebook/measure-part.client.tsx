@@ -6,6 +6,7 @@ import { ConditionBuilder, OptionalCondition } from "./condition-builder.client"
 import { GradePart } from "./grade-part.client";
 import { MinimumsPart } from "./minimums-part.client";
 import { type FormProps, KeyBox, Labelled, Pick, put, Words } from "./part-fields.client";
+import { RulingPart } from "./ruling-part.client";
 
 type Level = Extract<Measure, { kind: "level" }>;
 type OfTests = Level | Extract<Measure, { kind: "proof" }>;
@@ -18,6 +19,7 @@ const KINDS = [
   { value: "level", label: "the level of a language" },
   { value: "studyMonths", label: "months of study in a language" },
   { value: "span", label: "months over a list, overlaps counted once" },
+  { value: "ruling", label: "whether a case is accepted, by a list or a ruling" },
 ] as const;
 
 /** On which day a result has to be valid, and until when one that is pending is waited for. */
@@ -107,6 +109,7 @@ export function MeasurePart({ context, value, onChange }: FormProps<Measure>) {
     level: () => ({ ...shared, kind: "level", language: "en", tests: office.tests.map((t) => t.key) }),
     proof: () => ({ ...shared, kind: "proof", minimums: [] }),
     span: () => ({ ...shared, kind: "span", list: spans[0]?.name ?? "" }),
+    ruling: () => ({ ...shared, kind: "ruling", of: context.facts.lists[0]?.name ?? "", question: "" }),
     studyMonths: () => ({ ...shared, kind: "studyMonths", language: "en", degree: EVERY_DEGREE }),
   };
   return (
@@ -166,6 +169,7 @@ export function MeasurePart({ context, value, onChange }: FormProps<Measure>) {
           </fieldset>
         </>
       ) : null}
+      {value.kind === "ruling" ? <RulingPart context={context} value={value} onChange={onChange} /> : null}
       {value.kind === "grade" || value.kind === "studyMonths" ? (
         <fieldset className="plan-wide">
           <legend>Of degrees where</legend>

@@ -46,6 +46,7 @@ export const AREA_WORDS: Readonly<Record<(RulebookDifference | ReferenceDifferen
   "subject area": "Subject area",
   "grade scale": "Grade scale",
   test: "Test",
+  list: "List of what is accepted",
   "working days": "Working days",
 };
 
@@ -81,6 +82,8 @@ export function problemSentence({ code, about }: RulebookProblem): string {
       return `“${where}” has no table with bounds${what ? ` for ${what}` : ""}. Add one, or choose another method.`;
     case "no-minimums":
       return `“${where}” does not say what ${what ? `the test ${what}` : "a test"} has to reach. Add it.`;
+    case "no-question":
+      return `“${where}” does not say under which question rulings are kept. Name it.`;
     case "no-sections":
       return `“${about}” names no section that answers it. Choose at least one.`;
     case "nothing-asked":

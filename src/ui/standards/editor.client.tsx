@@ -15,6 +15,7 @@ import { ConditionBuilder } from "../rulebook/condition-builder.client";
 import { EMPTY_WORDS, KeyBox, Labelled, NumberBox, Words } from "../rulebook/part-fields.client";
 import { type StoreDraft, useDraft } from "../use-draft.client";
 import { CampusPart } from "./campus-part.client";
+import { EntitlementPart } from "./entitlement-part.client";
 import { FreeDays } from "./free-days.client";
 import { ScalePart } from "./scale-part.client";
 import { TestPart } from "./test-part.client";
@@ -52,6 +53,8 @@ function withFresh(set: ReferenceSet, list: ListName): ReferenceSet {
       };
     case "areas":
       return { ...set, areas: [...set.areas, item] };
+    case "entitlements":
+      return { ...set, entitlements: [...set.entitlements, { ...item, entries: [] }] };
     case "campuses":
       return { ...set, campuses: [...set.campuses, { ...item, x: 50, y: 50 }] };
   }
@@ -186,6 +189,12 @@ function ListPart(props: PartProps & { list: ListName; index: number }) {
   if (list === "tests") {
     const value = set.tests[index];
     return value ? <TestPart value={value} disabled={disabled} onChange={(next) => replace("tests", next)} /> : null;
+  }
+  if (list === "entitlements") {
+    const value = set.entitlements[index];
+    return value ? (
+      <EntitlementPart value={value} disabled={disabled} onChange={(next) => replace("entitlements", next)} />
+    ) : null;
   }
   if (list === "campuses") {
     const value = set.campuses[index];

@@ -1,6 +1,38 @@
 import type { Section } from "../../../core/sections/definition";
 import { field, option } from "./field";
 
+const claimed = { fact: "answers.english.way", is: "equals", value: "exempt" } as const;
+
+const byExemption = option("exempt", "By an exemption that we rule on", "Par une dispense que nous examinons");
+
+/** What an exemption is claimed on; an officer rules on it, and like cases follow. */
+const exemption = [
+  field(
+    {
+      key: "ground",
+      kind: "choice",
+      when: claimed,
+      options: [
+        option("schooling", "All of secondary school taught in English", "Tout le secondaire enseigné en anglais"),
+        option("work", "Two years of work in English", "Deux ans de travail en anglais"),
+        option("other", "Another ground", "Un autre motif"),
+      ],
+    },
+    "Ground of the exemption",
+    "Motif de la dispense",
+  ),
+  field({ key: "country", kind: "country", when: claimed }, "In which country", "Dans quel pays"),
+  field({ key: "place", kind: "institution", most: 200, when: claimed }, "School or employer", "École ou employeur", {
+    en: "Its letter is asked for under Documents: language, years, and a signature.",
+    fr: "Son attestation est demandée sous Documents : langue, années et signature.",
+  }),
+  field(
+    { key: "words", kind: "longText", most: 800, required: false, when: claimed },
+    "In your own words, if that helps",
+    "Avec vos mots, si cela aide",
+  ),
+];
+
 /** Proof of English: the way, and the test results behind it. */
 export const language: Section = {
   key: "english",
@@ -19,11 +51,13 @@ export const language: Section = {
             "By two years of degree study taught in English",
             "Par deux ans d’études supérieures en anglais",
           ),
+          byExemption,
         ],
       },
       "How you prove your English",
       "Comment vous prouvez votre anglais",
     ),
+    ...exemption,
   ],
 };
 
@@ -73,10 +107,12 @@ export const schoolLanguage: Section = {
         options: [
           option("test", "By a test result, here or on its way", "Par un résultat de test, obtenu ou attendu"),
           option("schooling", "By three school years taught in English", "Par trois années d’école en anglais"),
+          byExemption,
         ],
       },
       "How you prove your English",
       "Comment vous prouvez votre anglais",
     ),
+    ...exemption,
   ],
 };

@@ -15,6 +15,7 @@ import { askRegistry, takeRegistryResults } from "../../../../acts/registry";
 import { endReopening, readCorrections, reopenSections } from "../../../../acts/reopen-sections";
 import { extendChoice } from "../../../../acts/rounds";
 import { moveToRulebook } from "../../../../acts/rulebooks";
+import { endCaseRuling, ruleOnCase } from "../../../../acts/rulings";
 import { judgeSamePerson } from "../../../../acts/same-person";
 import type { Supposed } from "../../../../core/assessment/supposing";
 import { toUtc } from "../../../../core/time/zone";
@@ -58,6 +59,10 @@ export const override = async (number: string, input: z.input<(typeof overrideFi
   run(number, overrideFinding, input);
 export const unsay = async (number: string, input: z.input<(typeof endOverride)["input"]>): Promise<Said> =>
   run(number, endOverride, input);
+export const ruleOn = async (number: string, input: z.input<(typeof ruleOnCase)["input"]>): Promise<Said> =>
+  run(number, ruleOnCase, input);
+export const unrule = async (number: string, input: z.input<(typeof endCaseRuling)["input"]>): Promise<Said> =>
+  run(number, endCaseRuling, input);
 export const askRegistryAbout = async (number: string, input: z.input<(typeof askRegistry)["input"]>): Promise<Said> =>
   run(number, askRegistry, input);
 export const takeRegistry = async (

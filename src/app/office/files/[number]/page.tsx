@@ -88,6 +88,8 @@ export default async function FilePage({
             excuse: actions.excuse.bind(null, number),
             override: actions.override.bind(null, number),
             endOverride: actions.unsay.bind(null, number),
+            ruleOn: actions.ruleOn.bind(null, number),
+            endCaseRuling: actions.unrule.bind(null, number),
             askRegistry: actions.askRegistryAbout.bind(null, number),
             takeRegistry: actions.takeRegistry.bind(null, number),
             take: actions.take.bind(null, number),

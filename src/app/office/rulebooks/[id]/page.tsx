@@ -58,7 +58,7 @@ export default async function RulebookPage({ params }: { params: Promise<{ id: s
         edit={page.edit}
         writable={isDraft}
         groups={set.groups.map((g) => ({ key: g.key, title: g.title.en }))}
-        office={{ scales: set.scales, tests: set.tests, areas: set.areas }}
+        office={{ scales: set.scales, tests: set.tests, areas: set.areas, entitlements: set.entitlements }}
         titlesOf={page.factTitles}
         parts={(parts ?? []).map(({ key, title, body }) => ({ key, title, body }))}
         store={storeDraft.bind(null, id)}

@@ -38,7 +38,7 @@ export default async function PartPage({ params }: { params: Promise<{ key: stri
         edit={part.edit}
         writable
         groups={set.groups.map((g) => ({ key: g.key, title: g.title.en }))}
-        office={{ scales: set.scales, tests: set.tests, areas: set.areas }}
+        office={{ scales: set.scales, tests: set.tests, areas: set.areas, entitlements: set.entitlements }}
         titlesOf={rulebookFactTitles(part.body)}
         store={storePart.bind(null, { key: part.key, title: part.title })}
       />

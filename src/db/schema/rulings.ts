@@ -1,0 +1,61 @@
+import { sql } from "drizzle-orm";
+import { check, index, pgTable, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import { application } from "./application";
+import { instant } from "./columns";
+import { person } from "./people";
+
+/** What the office ruled on a case, kept for like cases of this cycle and the next. One that has ended is offered no more. */
+export const ruling = pgTable(
+  "ruling",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    question: text("question").notNull(),
+    country: text("country").notNull(),
+    institution: text("institution").notNull(),
+    title: text("title").notNull(),
+    level: text("level").notNull(),
+    verdict: text("verdict").notNull(),
+    reason: text("reason").notNull(),
+    byId: uuid("by_id")
+      .notNull()
+      .references(() => person.id),
+    at: instant("at").notNull(),
+    endedAt: instant("ended_at"),
+    endedById: uuid("ended_by_id").references(() => person.id),
+    endReason: text("end_reason"),
+  },
+  (t) => [
+    index("ruling_question").on(t.question, t.country),
+    check("ruling_verdict", sql`${t.verdict} in ('accepted','refused')`),
+  ],
+);
+
+/** That a ruling holds for a case of a file. One that was taken back stays. */
+export const appliedRuling = pgTable(
+  "applied_ruling",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    rulingId: uuid("ruling_id")
+      .notNull()
+      .references(() => ruling.id),
+    question: text("question").notNull(),
+    scope: text("scope").notNull(),
+    section: text("section").notNull(),
+    entry: text("entry").notNull(),
+    byId: uuid("by_id")
+      .notNull()
+      .references(() => person.id),
+    at: instant("at").notNull(),
+    endedAt: instant("ended_at"),
+    endedById: uuid("ended_by_id").references(() => person.id),
+  },
+  (t) => [
+    index("applied_ruling_ruling").on(t.rulingId),
+    uniqueIndex("applied_ruling_one")
+      .on(t.applicationId, t.scope, t.section, t.entry, t.question)
+      .where(sql`${t.endedAt} is null`),
+  ],
+);

@@ -1,0 +1,131 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { runAct } from "../../src/acts/act";
+import { endCaseRuling, endRuling, ruleOnCase } from "../../src/acts/rulings";
+import type { Actor } from "../../src/core/rights/actor";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { file as fileView } from "../../src/views/file";
+import { rulings as rulingsView } from "../../src/views/rulings";
+import { readView } from "../../src/views/view";
+import { lookAt, submittedFile, type TestFile } from "../support/files";
+import { DAY, makePerson, must, openWorld, type World } from "../support/world";
+
+describe("rulings", () => {
+  let world: World;
+  let officer: Actor;
+  let roundId = "";
+  let first: TestFile;
+  let second: TestFile;
+
+  const claim = (name: string) =>
+    submittedFile(world, roundId, name, {
+      "english.way": "exempt",
+      "english.ground": "schooling",
+      "english.country": "BW",
+      "english.place": "Serowe Senior Secondary School",
+    });
+
+  beforeAll(async () => {
+    world = await openWorld("rulings");
+    officer = await makePerson(world, "Runa Okonjo", ["officer"]);
+    ({ roundId } = await loadCatalogue(world.runtime, "2026-11-25"));
+    first = await claim("Tomasa");
+    second = await claim("Tomasb");
+    world.later(DAY / 24);
+  });
+  afterAll(() => world.close());
+
+  const place = (file: TestFile) => ({
+    applicationId: file.applicationId,
+    question: "English exemption",
+    scope: "file",
+    section: "english",
+    entry: "",
+  });
+  const english = async (file: TestFile) =>
+    (await lookAt(world, file.applicationId)).result.choices[0]?.findings.find((f) => f.key === "english");
+  const owes = async (file: TestFile) =>
+    (await lookAt(world, file.applicationId)).result.file.owed.some((s) => s.kind === "rule");
+  const caseOf = async (file: TestFile) => {
+    const { loaded } = await lookAt(world, file.applicationId);
+    const data = await readView(world.runtime, fileView, officer, { number: loaded.facts.application.number });
+    return data?.cases.find((c) => c.question === "English exemption");
+  };
+  const refusal = async (file: TestFile, input: object) => {
+    const outcome = await runAct(world.runtime, ruleOnCase, officer, { ...place(file), ...input } as never);
+    return outcome.ok ? "done" : outcome.reason;
+  };
+
+  it("an unanswered claim is a step of the office; a ruling with its reason settles it", async () => {
+    expect([(await english(first))?.finding, await owes(first)]).toEqual(["open", true]);
+    await must(world, ruleOnCase, officer, {
+      ...place(first),
+      verdict: "accepted",
+      reason: "Letter of the school seen.",
+    });
+    expect([(await english(first))?.finding, await owes(first)]).toEqual(["met", false]);
+    expect((await caseOf(first))?.ruling).toMatchObject({
+      verdict: "accepted",
+      reason: "Letter of the school seen.",
+      by: "Runa Okonjo",
+      files: 1,
+    });
+  });
+
+  it("is offered in the next like case, and holds there once it is taken over", async () => {
+    const [earlier] = (await caseOf(second))?.earlier ?? [];
+    expect(earlier).toMatchObject({
+      nearness: "same",
+      verdict: "accepted",
+      institution: "Serowe Senior Secondary School",
+    });
+    await must(world, ruleOnCase, officer, { ...place(second), earlier: earlier?.id ?? "" });
+    expect((await english(second))?.finding).toBe("met");
+    expect((await caseOf(second))?.ruling?.files).toBe(2);
+  });
+
+  it("taken back in one file it goes on holding in the other, and is still offered", async () => {
+    await must(world, endCaseRuling, officer, place(second));
+    expect([(await english(first))?.finding, (await english(second))?.finding]).toEqual(["met", "open"]);
+    expect((await caseOf(second))?.earlier).toHaveLength(1);
+    expect(await runAct(world.runtime, endCaseRuling, officer, place(second))).toMatchObject({
+      reason: "already-done",
+    });
+  });
+
+  it("taken back where it was made and holds nowhere else it is offered no more", async () => {
+    await must(world, ruleOnCase, officer, {
+      ...place(second),
+      verdict: "refused",
+      reason: "The letter names one year.",
+    });
+    expect((await english(second))?.finding).toBe("not met");
+    await must(world, endCaseRuling, officer, place(second));
+    expect((await caseOf(second))?.earlier.map((e) => e.verdict)).toEqual(["accepted"]);
+  });
+
+  it("ended by the office it stays where it was applied, and is kept with the reason", async () => {
+    const [known] = (await caseOf(second))?.earlier ?? [];
+    await must(world, endRuling, officer, { rulingId: known?.id ?? "", reason: "The school changed its language." });
+    expect((await caseOf(second))?.earlier).toEqual([]);
+    expect((await english(first))?.finding).toBe("met");
+    expect(await refusal(second, { earlier: known?.id })).toBe("not-found");
+    const listed = await readView(world.runtime, rulingsView, officer, { words: "serowe accepted" });
+    expect(listed).toMatchObject([{ ended: { by: "Runa Okonjo", reason: "The school changed its language." } }]);
+    expect(listed?.[0]?.numbers).toHaveLength(1);
+  });
+
+  it("needs a verdict with a reason, and a case that the file has", async () => {
+    expect(await refusal(second, { verdict: "accepted" })).toBe("needs-reason");
+    expect(await refusal(second, { verdict: "accepted", reason: "  " })).toBe("invalid-input");
+    expect(await refusal(second, { question: "luck", verdict: "accepted", reason: "x" })).toBe("not-found");
+    expect(await refusal(second, { entry: "nobody", verdict: "accepted", reason: "x" })).toBe("not-found");
+  });
+
+  it("keeps what was ruled out of the events", async () => {
+    const { rows } = await world.runtime.pool.query<{ about: string }>(
+      "select about::text as about from event where act in ('rule-on-case', 'end-case-ruling')",
+    );
+    expect(rows.length).toBeGreaterThan(2);
+    for (const { about } of rows) expect(about).not.toMatch(/Serowe|Letter/u);
+  });
+});
