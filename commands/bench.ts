@@ -15,10 +15,11 @@ import { benchBigPage, benchBigSave, makeForm, THOUSAND } from "./bench/form";
 import { benchList, fill } from "./bench/list";
 import { benchPage } from "./bench/page";
 import { benchPreview } from "./bench/preview";
+import { benchReassess } from "./bench/reassess";
 import { launchWeb, stopAll, untilWell } from "./processes.mjs";
 
 /** Measures against floors in the same run, the subjects named on the command line or all. */
-const SUBJECTS = ["assess", "act", "form", "document", "preview", "list", "page"] as const;
+const SUBJECTS = ["assess", "act", "form", "document", "preview", "reassess", "list", "page"] as const;
 const named = process.argv.slice(2);
 const wants = (...subjects: readonly (typeof SUBJECTS)[number][]) =>
   named.length === 0 || subjects.some((s) => named.includes(s));
@@ -70,6 +71,7 @@ if (wants("act", "form")) {
   }
 }
 if (wants("preview")) await benchPreview(pool, runtime, roundId);
+if (wants("reassess")) await benchReassess(pool, runtime, roundId);
 if (wants("document")) await benchDocument(pool);
 if (wants("list", "page")) {
   const staff = DEMO_STAFF.find((s) => s.role === "officer");

@@ -15,6 +15,7 @@ import * as overriding from "./override-finding";
 import * as payments from "./payments";
 import { askPreview, askReferencePreview, reportPreview } from "./previews";
 import * as programmes from "./programmes";
+import { reassessFiles } from "./reassess";
 import * as referenceSet from "./reference-set";
 import * as registry from "./registry";
 import { remindDrafts } from "./remind-drafts";
@@ -94,7 +95,7 @@ export const ACTS = {
   moveToRulebook: rulebooks.moveToRulebook,
   publishDraft: rulebooks.publishDraft,
   publishRulebook: rulebooks.publishRulebook,
-  reassessFiles: files.reassessFiles,
+  reassessFiles,
   recordPayment: payments.recordPayment,
   releaseDecision: decisions.releaseDecision,
   releaseStuckMessages: messages.releaseStuckMessages,

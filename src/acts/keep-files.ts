@@ -1,12 +1,11 @@
 import { and, eq, inArray } from "drizzle-orm";
 import { z } from "zod";
 import { application, choice, excuse, fileStanding, referenceRequest } from "../db/schema";
-import { defineAct, done, refuse } from "./act";
+import { done, refuse } from "./act";
 import { closeAsks } from "./asks";
 import { defineFileAct } from "./file-act";
 import { mailApplicant } from "./mail";
 import { placeFields, placeOf, resultAt } from "./place";
-import { settle } from "./settle";
 
 /** Withdraws one choice, or the whole application when none is named. Open requests to referees stop with the last choice. */
 export const withdraw = defineFileAct({
@@ -75,27 +74,5 @@ export const takeFile = defineFileAct({
     await ctx.db.update(application).set({ officerId }).where(eq(application.id, file.id));
     await ctx.db.update(fileStanding).set({ officerId }).where(eq(fileStanding.applicationId, file.id));
     return done(null);
-  },
-});
-
-/** The system looks at files again whose result time alone has changed: a round that opened or closed. */
-export const reassessFiles = defineAct({
-  name: "reassess-files",
-  input: z.object({ applicationIds: z.array(z.uuid()).max(500) }),
-  may: (ctx) => ctx.actor.kind === "system",
-  run: async (ctx, { applicationIds }) => {
-    await ctx.client.query("select 1 from application where id = any($1::uuid[]) order by id for update", [
-      applicationIds,
-    ]);
-    for (const id of applicationIds) {
-      const [before] = await ctx.db
-        .select({ turn: fileStanding.turn, stage: fileStanding.stage })
-        .from(fileStanding)
-        .where(eq(fileStanding.applicationId, id));
-      const { file } = await settle(ctx, id, "time passed");
-      if (before && (before.turn !== file.turn || before.stage !== file.stage))
-        await ctx.emit("time-passed", id, { turn: file.turn, stage: file.stage });
-    }
-    return done({ count: applicationIds.length });
   },
 });

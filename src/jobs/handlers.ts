@@ -1,8 +1,8 @@
 import { type Runtime, runAct } from "../acts/act";
 import { announceOpenings } from "../acts/interest";
-import { reassessFiles } from "../acts/keep-files";
 import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/messages";
 import { reportPreview } from "../acts/previews";
+import { reassessFiles } from "../acts/reassess";
 import { claimRegistryQuery, reportRegistry } from "../acts/registry";
 import { remindDrafts } from "../acts/remind-drafts";
 import type { Locale } from "../core/text/local-text";

@@ -25,6 +25,12 @@ function OverrideLine({ override: o }: { override: FileOverride }) {
   );
 }
 
+/** What a finding stands on. One that is open and rests on nothing claimed stands on nothing yet. */
+function basisWord({ finding, overrides, basis }: FindingResult): string {
+  if (overrides !== null) return "overridden";
+  return finding === "open" && basis === "confirmed" ? "" : basis;
+}
+
 interface Overriding {
   readonly data: FileData;
   readonly choice: ChoiceResult;
@@ -73,7 +79,7 @@ function Finding({
     <details className="finding" data-finding={finding.finding}>
       <summary>
         <strong>{WORDS[finding.finding]}</strong> · {finding.title.en}{" "}
-        <span className="quiet">{finding.overrides === null ? finding.basis : "overridden"}</span>
+        <span className="quiet">{basisWord(finding)}</span>
         {finding.ifPassed ? <span className="quiet way">met if the courses in progress are passed</span> : null}
         {finding.way ? <span className="quiet way">can still be met {finding.way.en}</span> : null}
       </summary>

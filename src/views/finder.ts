@@ -17,6 +17,7 @@ import {
 } from "../core/programmes/programme";
 import { type RoundState, roundState } from "../core/rounds/round-state";
 import type { FactSource } from "../core/rules/fact";
+import type { EntitlementList } from "../core/rulings/ruled-case";
 import type { LocalText } from "../core/text/local-text";
 import { officeNow } from "./office-now";
 import { defineView } from "./view";
@@ -67,6 +68,10 @@ export interface FinderHit {
   /** The round that matters now: the open one, else the next, else the last. */
   readonly round: FinderRound;
   readonly needs: readonly LocalText[];
+  /** What its entry rules are called, in their order. */
+  readonly rules: readonly LocalText[];
+  /** What is accepted without further reading; told where one programme is asked for. */
+  readonly accepted: readonly EntitlementList[];
   /** Programmes with a similar title, and what tells them apart. */
   readonly alike: readonly {
     readonly code: string;
@@ -113,13 +118,16 @@ interface Row {
   procedure: FinderHit["procedure"];
   fees: { title: LocalText; currency: string; amounts: { group: string; minor: number }[]; when?: unknown }[];
   needs: LocalText[];
+  rules: LocalText[];
+  entitlements: string[];
 }
 
 /** Only what the finder shows of a rulebook is read from it, not the whole. */
 const ROWS = `select r.id as round_id, r.key as round_key, r.opens_at, r.closed_at, r.closed_reason, r.closings, r.rolling, r.closes_when_full, r.prepare_before, r.promise_days,
     to_jsonb(p) as programme, i.starts_on::text, i.places, i.options,
     json_build_object('key', f.key, 'title', f.title, 'rules', f.rules) as procedure,
-    b.body->'fees' as fees, jsonb_path_query_array(b.body, '$.requirements[*] ? (@.kind != "sections" && @.kind != "fee").title') as needs
+    b.body->'fees' as fees, jsonb_path_query_array(b.body, '$.requirements[*] ? (@.kind != "sections" && @.kind != "fee").title') as needs,
+    jsonb_path_query_array(b.body, '$.entryRules[*].title') as rules, jsonb_path_query_array(b.body, '$.measures[*].entitlement') as entitlements
   from round r join intake i on i.id = r.intake_id join programme p on p.id = i.programme_id join procedure f on f.id = p.procedure_id
   join rulebook b on b.intake_id = i.id and b.status = 'published'
   order by p.code, i.starts_on, r.opens_at`;
@@ -191,6 +199,8 @@ function toHits(rows: readonly Row[], office: Office, group: string | null, now:
         rounds,
         round,
         needs: row.needs,
+        rules: row.rules,
+        accepted: office.set.entitlements.filter((l) => row.entitlements.includes(l.key)),
         alike: [],
       } satisfies FinderHit,
     ];
@@ -309,7 +319,7 @@ export const finder = defineView({
       },
       total: all.length,
       hits: found(
-        all.filter((hit) => matches(hit, query)),
+        all.filter((hit) => matches(hit, query)).map((hit) => (query.code === null ? { ...hit, accepted: [] } : hit)),
         query.words,
       ),
     };

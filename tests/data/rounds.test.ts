@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
 import { answerDecision } from "../../src/acts/decisions";
-import { reassessFiles } from "../../src/acts/keep-files";
+import { reassessFiles } from "../../src/acts/reassess";
 import { changeRound, closeRound, extendChoice, reopenRound } from "../../src/acts/rounds";
 import { startApplication } from "../../src/acts/start-application";
 import { submitApplication } from "../../src/acts/submit-application";

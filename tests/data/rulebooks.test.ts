@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
-import { reassessFiles } from "../../src/acts/keep-files";
 import { askPreview } from "../../src/acts/previews";
+import { reassessFiles } from "../../src/acts/reassess";
 import {
   draftRulebook,
   dropRulebook,

@@ -3,6 +3,7 @@ import { notFound } from "next/navigation";
 import { choiceRuleLines } from "../../../../text/choice-rules";
 import { fieldName } from "../../../../text/code-lists";
 import { say } from "../../../../text/say";
+import { AcceptedList } from "../../../../ui/accepted-list";
 import { AccountForm } from "../../../../ui/account-form.client";
 import { AlikeNotes } from "../../../../ui/finder/hit";
 import { personString, readQuery, type SearchParams } from "../../../../ui/finder/query";
@@ -100,6 +101,17 @@ export default async function ProgrammePage({
             <li key={need.en}>{need[language]}</li>
           ))}
         </ul>
+      </section>
+      <section>
+        <h2>{t("programme.rules")}</h2>
+        <ul className="dashes">
+          {hit.rules.map((rule) => (
+            <li key={rule.en}>{rule[language]}</li>
+          ))}
+        </ul>
+        {hit.accepted.map((list) => (
+          <AcceptedList key={list.key} list={list} language={language} />
+        ))}
       </section>
       <section>
         <h2>{t("programme.facts")}</h2>

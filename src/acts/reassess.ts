@@ -1,0 +1,102 @@
+import { isDeepStrictEqual } from "node:util";
+import { z } from "zod";
+import { assess } from "../core/assessment/assess";
+import type { Assessment } from "../core/assessment/result";
+import type { Office } from "../core/office/reference-set";
+import { type LoadedFile, loadFiles } from "../db/load-file";
+import { type ActContext, defineAct, done } from "./act";
+import { choiceRows, standingRow } from "./projection";
+import { isAtRest, settle } from "./settle";
+
+const SHOWN = [
+  "number",
+  "name",
+  "stage",
+  "turn",
+  "reason",
+  "requirement",
+  "nextTitle",
+  "nextCount",
+  "dueAt",
+  "orderAt",
+  "comb",
+  "programmes",
+] as const;
+
+/** What lists show of a file; instants in epoch milliseconds, choices in the order of their ids. */
+interface Projected {
+  readonly shown: Readonly<Record<(typeof SHOWN)[number], string | number | null>>;
+  readonly choices: readonly { readonly choiceId: string }[];
+}
+type Stored = Projected & { readonly id: string };
+
+const column = (name: string) => `s.${name.replace(/[A-Z]/gu, (letter) => `_${letter.toLowerCase()}`)}`;
+const shown = SHOWN.map(
+  (name) =>
+    `'${name}', ${name.endsWith("At") ? `round(extract(epoch from ${column(name)}) * 1000)::int8` : column(name)}`,
+);
+const STORED = `select s.application_id as id, json_build_object(${shown.join(", ")}) as shown,
+  coalesce((select json_agg(json_build_object('choiceId', c.choice_id, 'applicationId', c.application_id, 'stage', c.stage, 'closedAs', c.closed_as,
+     'eligibility', c.eligibility, 'findings', c.findings) order by c.choice_id) from choice_standing c where c.application_id = s.application_id), '[]') as choices
+  from file_standing s where s.application_id = any($1::uuid[])`;
+
+function projected(loaded: LoadedFile, assessment: Assessment, office: Office, now: Date): Projected {
+  const row = standingRow(loaded, assessment, office, now);
+  const inMs = (value: string | number | Date | null) => (value instanceof Date ? value.getTime() : value);
+  const choices = choiceRows(loaded.facts.application.id, assessment);
+  return {
+    shown: Object.fromEntries(SHOWN.map((name) => [name, inMs(row[name])])) as Projected["shown"], // name by name the same keys
+    choices: choices.sort((a, b) => (a.choiceId < b.choiceId ? -1 : 1)),
+  };
+}
+
+interface Looked {
+  readonly id: string;
+  readonly validUntil: string | null;
+}
+
+/** Files that stand as they stood only have it noted when that was seen: one statement for all of them. */
+async function noteUnchanged(ctx: ActContext, files: readonly Looked[], office: Office): Promise<void> {
+  if (files.length === 0) return;
+  await ctx.client.query(
+    `update file_standing s set assessed_at = $3, office_version = $4, valid_until = x.until
+     from unnest($1::uuid[], $2::timestamptz[]) as x (id, until) where s.application_id = x.id`,
+    [files.map((f) => f.id), files.map((f) => f.validUntil), ctx.now, office.version],
+  );
+}
+
+/**
+ * The system looks at files again whose result time alone has changed, or what the office goes by: a round that opened or closed, a new
+ * version of the standards. Read and assessed together; only what changed is written.
+ */
+export const reassessFiles = defineAct({
+  name: "reassess-files",
+  input: z.object({ applicationIds: z.array(z.uuid()).max(500) }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, { applicationIds }) => {
+    await ctx.client.query("select 1 from application where id = any($1::uuid[]) order by id for update", [
+      applicationIds,
+    ]);
+    const office = await ctx.office();
+    const loaded = await loadFiles(ctx.client, applicationIds);
+    const { rows } = await ctx.client.query<Stored>(STORED, [applicationIds]);
+    const before = new Map(rows.map(({ id, ...row }) => [id, row]));
+    const unchanged: Looked[] = [];
+    let changed = 0;
+    for (const one of loaded) {
+      const { id } = one.facts.application;
+      const assessment = assess({ ...one, office, at: ctx.now.getTime() });
+      const known = before.get(id);
+      if (isAtRest(one, assessment, office) && isDeepStrictEqual(known, projected(one, assessment, office, ctx.now))) {
+        unchanged.push({ id, validUntil: assessment.file.validUntil });
+        continue;
+      }
+      changed += 1;
+      const { file } = await settle(ctx, id, "time passed");
+      if (known && (known.shown.turn !== file.turn || known.shown.stage !== file.stage))
+        await ctx.emit("time-passed", id, { turn: file.turn, stage: file.stage });
+    }
+    await noteUnchanged(ctx, unchanged, office);
+    return done({ count: loaded.length, changed });
+  },
+});

@@ -1,0 +1,109 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { reassessFiles } from "../../src/acts/reassess";
+import { draftReferenceSet, editReferenceSet, publishReferenceSet } from "../../src/acts/reference-set";
+import type { ReferenceSet } from "../../src/core/office/reference-set";
+import type { Actor } from "../../src/core/rights/actor";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { referenceSet } from "../../src/demo/reference-set";
+import { runJob } from "../../src/jobs/handlers";
+import { verifyAll } from "../../src/verify";
+import { lookAt, submittedFile, type TestFile } from "../support/files";
+import { DAY, makePerson, must, NO_REGISTRY, openWorld, type World } from "../support/world";
+
+const SYSTEM: Actor = { kind: "system" };
+
+/** Files that are looked at again together: only what changed is written. */
+describe("assessing files again", () => {
+  let world: World;
+  let lead: Actor;
+  let files: readonly TestFile[];
+
+  beforeAll(async () => {
+    world = await openWorld("reassess");
+    const { roundId } = await loadCatalogue(world.runtime, "2026-11-25");
+    lead = await makePerson(world, "Lead", ["lead officer"]);
+    files = [
+      await submittedFile(world, roundId, "Firsta"),
+      await submittedFile(world, roundId, "Secondb", { "education.scale": "percent40", "education.grade": "88" }),
+    ];
+  });
+  afterAll(() => world.close());
+
+  /** The rows of a file as the database holds them, with the transaction that wrote each. */
+  const rows = async ({ applicationId }: TestFile) => {
+    const { rows: found } = await world.runtime.pool.query<{
+      choice: string;
+      name: string;
+      version: number;
+      event: Date;
+    }>(
+      `select (select xmin::text from choice_standing where application_id = $1) as choice, (select xmin::text from file_name where application_id = $1) as name,
+         s.office_version as version, s.last_event_at as event from file_standing s where s.application_id = $1`,
+      [applicationId],
+    );
+    return found[0];
+  };
+  const again = () => must(world, reassessFiles, SYSTEM, { applicationIds: files.map((f) => f.applicationId) });
+  const inForce = async (body: ReferenceSet) => {
+    const { edit } = await must(world, draftReferenceSet, lead, {});
+    const kept = await must(world, editReferenceSet, lead, { edit, body });
+    await must(world, publishReferenceSet, lead, { edit: kept.edit, note: "test" });
+  };
+  const gradeOf = async ({ applicationId }: TestFile) => {
+    const { rows: found } = await world.runtime.pool.query<{ finding: string }>(
+      `select f->>'finding' as finding from choice_standing c, jsonb_array_elements(c.findings) f where c.application_id = $1 and f->>'key' = 'grade'`,
+      [applicationId],
+    );
+    return found[0]?.finding;
+  };
+
+  it("writes nothing of a file that stands as it stood, but that it was looked at", async () => {
+    const before = await Promise.all(files.map(rows));
+    world.later(DAY / 24);
+    expect(await again()).toEqual({ count: 2, changed: 0 });
+    expect(await Promise.all(files.map(rows))).toEqual(before);
+    expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
+  });
+
+  it("writes the file that new standards change, and notes the version for both", async () => {
+    const before = await Promise.all(files.map(rows));
+    expect(await Promise.all(files.map(gradeOf))).toEqual(["met", "met"]);
+    await inForce({
+      ...referenceSet,
+      scales: referenceSet.scales.map((s) => (s.key === "to20" ? { ...s, pass: "12" } : s)),
+    });
+    expect(await again()).toEqual({ count: 2, changed: 1 });
+    const after = await Promise.all(files.map(rows));
+    expect(after.map((r) => r?.version)).toEqual([2, 2]);
+    expect(after.map((r, i) => r?.choice === before[i]?.choice)).toEqual([false, true]);
+    expect(after.map((r) => r?.event)).toEqual(before.map((r) => r?.event));
+    expect(await Promise.all(files.map(gradeOf))).toEqual(["not met", "met"]);
+    expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
+  });
+
+  it("settles what follows beyond the lists: an applicant group that moves makes a charge", async () => {
+    const [first] = files;
+    if (!first) throw new Error("no file");
+    await world.runtime.pool.query("update application set group_at_submission = 'overseas' where id = $1", [
+      first.applicationId,
+    ]);
+    expect(await again()).toEqual({ count: 2, changed: 1 });
+    const { loaded } = await lookAt(world, first.applicationId);
+    expect(loaded.facts.charges.map((c) => c.minor > 0)).toEqual([true]);
+    expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
+  });
+
+  it("goes on until every file was looked at by the version in force", async () => {
+    await inForce(referenceSet);
+    const ctx = {
+      runtime: world.runtime,
+      mail: { send: async () => ({ result: "sent" as const }) },
+      registry: NO_REGISTRY,
+      baseUrl: "",
+    };
+    await runJob(ctx, "reassess-aged", {});
+    const { rows: left } = await world.runtime.pool.query("select 1 from file_standing where office_version < 3");
+    expect(left).toEqual([]);
+    expect(await Promise.all(files.map(gradeOf))).toEqual(["met", "met"]);
+  });
+});
