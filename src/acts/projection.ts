@@ -90,6 +90,17 @@ export async function writeProjection(
     .values({ applicationId, folded })
     .onConflictDoUpdate({ target: fileName.applicationId, set: { folded }, setWhere: ne(fileName.folded, folded) });
   await writeKeys(ctx, loaded);
+  await writeAwaited(ctx, applicationId, assessment);
+}
+
+/** What is still to come; only lines that changed are written. */
+async function writeAwaited(ctx: ActContext, applicationId: string, { awaited }: Assessment): Promise<void> {
+  await ctx.client.query(
+    `with now as (select * from unnest($2::text[], $3::text[], $4::text[]) as x (kind, about, due)),
+       gone as (delete from awaited a where application_id = $1 and not exists (select 1 from now n where (n.kind, n.about, n.due) = (a.kind, a.about, a.due)))
+     insert into awaited (application_id, kind, about, due) select $1, kind, about, due from now on conflict do nothing`,
+    [applicationId, awaited.map((a) => a.kind), awaited.map((a) => a.about), awaited.map((a) => a.due ?? "")],
+  );
 }
 
 /** The keys under which other files of the same person are found; only those that changed are written. */

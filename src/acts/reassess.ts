@@ -27,6 +27,7 @@ const SHOWN = [
 interface Projected {
   readonly shown: Readonly<Record<(typeof SHOWN)[number], string | number | null>>;
   readonly choices: readonly { readonly choiceId: string }[];
+  readonly awaited: readonly string[];
 }
 type Stored = Projected & { readonly id: string };
 
@@ -37,7 +38,8 @@ const shown = SHOWN.map(
 );
 const STORED = `select s.application_id as id, json_build_object(${shown.join(", ")}) as shown,
   coalesce((select json_agg(json_build_object('choiceId', c.choice_id, 'applicationId', c.application_id, 'stage', c.stage, 'closedAs', c.closed_as,
-     'eligibility', c.eligibility, 'findings', c.findings) order by c.choice_id) from choice_standing c where c.application_id = s.application_id), '[]') as choices
+     'eligibility', c.eligibility, 'findings', c.findings) order by c.choice_id) from choice_standing c where c.application_id = s.application_id), '[]') as choices,
+  array(select concat_ws('|', w.kind, w.about, w.due) from awaited w where w.application_id = s.application_id) as awaited
   from file_standing s where s.application_id = any($1::uuid[])`;
 
 function projected(loaded: LoadedFile, assessment: Assessment, office: Office, now: Date): Projected {
@@ -47,6 +49,7 @@ function projected(loaded: LoadedFile, assessment: Assessment, office: Office, n
   return {
     shown: Object.fromEntries(SHOWN.map((name) => [name, inMs(row[name])])) as Projected["shown"], // name by name the same keys
     choices: choices.sort((a, b) => (a.choiceId < b.choiceId ? -1 : 1)),
+    awaited: assessment.awaited.map((a) => [a.kind, a.about, a.due ?? ""].join("|")).sort(),
   };
 }
 
@@ -80,7 +83,7 @@ export const reassessFiles = defineAct({
     const office = await ctx.office();
     const loaded = await loadFiles(ctx.client, applicationIds);
     const { rows } = await ctx.client.query<Stored>(STORED, [applicationIds]);
-    const before = new Map(rows.map(({ id, ...row }) => [id, row]));
+    const before = new Map(rows.map(({ id, ...row }) => [id, { ...row, awaited: [...row.awaited].sort() }]));
     const unchanged: Looked[] = [];
     let changed = 0;
     for (const one of loaded) {

@@ -1,4 +1,5 @@
 import { applyOffer } from "./apply";
+import { awaited } from "./awaited";
 import { document } from "./document";
 import { file } from "./file";
 import { finder } from "./finder";
@@ -27,6 +28,7 @@ import { whatIf } from "./what-if";
 /** Every view there is: a test walks them with every role. */
 export const VIEWS = {
   applyOffer,
+  awaited,
   document,
   file,
   finder,

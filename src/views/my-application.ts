@@ -232,6 +232,7 @@ function toldFindings({ findings, stage }: ChoiceResult): readonly FindingResult
 function applicantsShare(assessment: Assessment, released: ReadonlySet<string>): Assessment {
   return {
     ...assessment,
+    awaited: [],
     choices: assessment.choices.map((c) => ({
       ...c,
       findings: toldFindings(c),

@@ -238,6 +238,7 @@ describe("rights", () => {
       institutionPage: { institutionId },
       institutions: {},
       institutionSuggestions: { typed: "Halden Sound" },
+      awaited: {},
       rulings: {},
       standards: {},
       selfCheck: { code: "MES" },

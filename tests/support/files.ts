@@ -86,13 +86,15 @@ export async function filledFile(world: World, roundId: string, who: Profile = s
 
 type Told = Readonly<Record<string, string>>;
 
-/** Answers by `section.field`, put over what the form holds. */
+/** Answers by `section.field`, put over what the form holds; in a list, into its first entry. */
 async function tell(world: World, applicant: Actor, applicationId: string, told: Told): Promise<void> {
   const { loaded } = await lookAt(world, applicationId);
   const changes = Object.entries(told).map(([place, value]) => {
     const [section = "", field = ""] = place.split(".");
-    const known = loaded.facts.answers.find((a) => a.section === section && a.field === field);
-    return { scope: "file", section, entry: known?.entry ?? "", field, value, seen: known?.version ?? 0 };
+    const own = loaded.facts.answers.filter((a) => a.section === section);
+    const entry = own.find((a) => a.entry !== "")?.entry ?? "";
+    const known = own.find((a) => a.entry === entry && a.field === field);
+    return { scope: "file", section, entry, field, value, seen: known?.version ?? 0 };
   });
   if (changes.length > 0) await must(world, saveAnswers, applicant, { applicationId, changes });
 }

@@ -8,6 +8,7 @@ import type { Rulebook } from "../rulebook/rulebook";
 import { AnswerIndex } from "../sections/typed-facts";
 import { formatDay } from "../time/day";
 import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
+import { awaitedOf } from "./awaited";
 import { comb } from "./comb";
 import { type ChoiceContext, contexts } from "./context";
 import { type DecisionFact, type FileFacts, type Round, TURNS } from "./facts";
@@ -46,7 +47,13 @@ export function assess({ facts, rulebooks, rounds, office, at }: AssessInput): A
   const pauses = pausesOf(facts, office);
   const choices = all.map((context) => choiceResult(context, facts, requirements, office, pauses, at));
   const owed = owedSteps({ facts, index, office, contexts: all, requirements, choices });
-  return { file: fileResult(all, choices, owed, requirements, office, at), requirements, choices, fees };
+  return {
+    file: fileResult(all, choices, owed, requirements, office, at),
+    requirements,
+    choices,
+    fees,
+    awaited: awaitedOf(all, choices, office),
+  };
 }
 
 const MINUTE = 60_000;

@@ -40,3 +40,9 @@ export function countingDegree(condition: Condition, facts: FactSource): Entry |
       undefined,
     );
 }
+
+const RUNNING: readonly unknown[] = ["in progress", "registered"];
+
+/** Whether a course or a degree is still running. */
+export const isRunning = ({ fields }: Entry): boolean =>
+  fields.status?.kind === "value" && RUNNING.includes(fields.status.value);

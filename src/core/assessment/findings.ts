@@ -1,15 +1,12 @@
 import type { Condition } from "../rules/condition";
 import { evaluate, judge } from "../rules/evaluate";
-import type { Entry, Fact, FactSource } from "../rules/fact";
+import type { Fact, FactSource } from "../rules/fact";
 import type { ChoiceContext } from "./context";
+import { isRunning } from "./entries";
 import type { FileFacts } from "./facts";
 import type { Eligibility, FindingResult } from "./result";
 
-const RUNNING: readonly unknown[] = ["in progress", "registered"];
 const COMPLETED: Fact = { kind: "value", value: "completed", confirmed: false };
-
-const isRunning = ({ fields }: Entry): boolean =>
-  fields.status?.kind === "value" && RUNNING.includes(fields.status.value);
 
 /** The same facts as if the courses in progress were passed; null where none is. Grades stay as they are: nobody knows those yet. */
 function ifAllPassed(source: FactSource): FactSource | null {

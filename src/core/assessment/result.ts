@@ -136,9 +136,21 @@ export interface FeeDue {
   readonly amount: Money;
 }
 
+export const AWAITED_KINDS = ["result", "degree", "courses", "one part short"] as const;
+export type AwaitedKind = (typeof AWAITED_KINDS)[number];
+
+/** Something of a submitted file that the office waits for, or follows: by kind, in words that stand in the file, and by when. */
+export interface Awaited {
+  readonly kind: AwaitedKind;
+  readonly about: string;
+  /** The day that was stated, `2027-06`, `2027` or whole; null where none was. */
+  readonly due: string | null;
+}
+
 export interface Assessment {
   readonly file: FileResult;
   readonly requirements: readonly RequirementResult[];
   readonly choices: readonly ChoiceResult[];
   readonly fees: readonly FeeDue[];
+  readonly awaited: readonly Awaited[];
 }

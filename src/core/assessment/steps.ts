@@ -4,9 +4,10 @@ import type { Office } from "../office/reference-set";
 import { reachedBy } from "../requirements/definition";
 import { planOf } from "../rulebook/plan";
 import { type AnswerIndex, isUnconfirmed, type Slot } from "../sections/typed-facts";
-import { type Day, formatDay } from "../time/day";
+import { type Day, formatDay, parseDay } from "../time/day";
 import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
 import type { ChoiceContext } from "./context";
+import { text } from "./entries";
 import type { FileFacts, Turn } from "./facts";
 import type { ChoiceResult, FindingResult, RequirementResult, Step, StepKind } from "./result";
 import { casesOf } from "./ruling";
@@ -81,13 +82,23 @@ function missingStep(input: StepInput, result: RequirementResult): Step {
   return step(input, "applicant", "supply", askDue(input, result), about(result));
 }
 
+/** The first day on which a pending test result is expected, as it was stated. */
+function resultDay(input: StepInput, result: RequirementResult): Day | null {
+  const days = input.contexts
+    .filter((c) => result.choices.includes(c.choice.id))
+    .flatMap(({ source }) => source.list("tests").entries)
+    .filter((t) => text(t, "status")?.value === "pending")
+    .flatMap((t) => parseDay(text(t, "expected")?.value ?? "") ?? []);
+  return days.length === 0 ? null : Math.min(...days);
+}
+
 function promisedStep(input: StepInput, result: RequirementResult): Step {
   if (result.kind === "fee") return step(input, "payment", "book payment", null, about(result));
   return step(
     input,
     "third party",
     result.kind === "reference" ? "give reference" : "await result",
-    null,
+    result.kind === "reference" ? null : resultDay(input, result),
     about(result),
   );
 }

@@ -114,6 +114,24 @@ export const choiceStanding = pgTable(
   (t) => [index("choice_standing_application").on(t.applicationId)],
 );
 
+/** What is still to come in submitted files, or is followed in them: rewritten with the projection. */
+export const awaited = pgTable(
+  "awaited",
+  {
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    kind: text("kind").notNull(),
+    about: text("about").notNull(),
+    /** The day that was stated, perhaps without its day or month; empty where none was. */
+    due: text("due").notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.applicationId, t.kind, t.about, t.due] }),
+    index("awaited_kind").on(t.kind, t.due, t.applicationId),
+  ],
+);
+
 /** By what files of one person are brought together before they are compared: words of the name, date of birth, travel document. */
 export const fileKey = pgTable(
   "file_key",

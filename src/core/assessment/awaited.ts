@@ -1,0 +1,88 @@
+import type { Office } from "../office/reference-set";
+import type { Entry } from "../rules/fact";
+import type { Trace } from "../rules/trace";
+import type { ChoiceContext } from "./context";
+import { isRunning, text } from "./entries";
+import type { Awaited, ChoiceResult } from "./result";
+
+const stated = (entry: Entry, ...fields: readonly string[]): string | null =>
+  fields.map((f) => text(entry, f)?.value ?? null).find((value) => value !== null) ?? null;
+
+function results({ source }: ChoiceContext, { set }: Office): readonly Awaited[] {
+  return source
+    .list("tests")
+    .entries.filter((t) => stated(t, "status") === "pending")
+    .map((t) => {
+      const key = stated(t, "test");
+      return {
+        kind: "result",
+        about: set.tests.find((d) => d.key === key)?.title.en ?? key ?? "",
+        due: stated(t, "expected"),
+      };
+    });
+}
+
+function degrees({ source }: ChoiceContext): readonly Awaited[] {
+  return source
+    .list("degrees")
+    .entries.filter(isRunning)
+    .map((d) => ({
+      kind: "degree",
+      about: stated(d, "title", "institution") ?? "",
+      due: stated(d, "expectedEnd", "end"),
+    }));
+}
+
+/** Running courses come as one line with the last of their days: they are followed up together. */
+function courses({ source }: ChoiceContext): readonly Awaited[] {
+  const running = source.list("courses").entries.filter(isRunning);
+  if (running.length === 0) return [];
+  const days = running.flatMap((c) => stated(c, "date") ?? []);
+  const [first] = running;
+  const named = (first && stated(first, "title")) ?? "";
+  return [
+    {
+      kind: "courses",
+      about: running.length === 1 ? named : `${named} and ${running.length - 1} more`,
+      due: [...days].sort().at(-1) ?? null,
+    },
+  ];
+}
+
+/** The leaves of a trace, wherever they stand. */
+function leavesOf(trace: Trace): readonly Trace[] {
+  return trace.parts ? trace.parts.flatMap(leavesOf) : [trace];
+}
+
+/** Tests that reach everything but one part: files that an officer may want to see together. */
+function nearly({ findings }: ChoiceResult): readonly Awaited[] {
+  return findings
+    .filter((f) => f.finding === "not met")
+    .flatMap((f) => leavesOf(f.trace))
+    .flatMap(({ leaf }) => (leaf?.detail?.kind === "proof" ? leaf.detail.parts : []))
+    .flatMap(({ test, truth, short }) => {
+      const [only, ...more] = short;
+      if (truth !== "not met" || only === undefined || more.length > 0 || only.part === "total") return [];
+      return [
+        {
+          kind: "one part short" as const,
+          about: `${test.toUpperCase()} ${only.part}: ${only.got ?? "not read"}, ${only.needed} needed`,
+          due: null,
+        },
+      ];
+    });
+}
+
+/** What is still to come in a file, from the first of its submitted choices that is alive. */
+export function awaitedOf(
+  all: readonly ChoiceContext[],
+  choices: readonly ChoiceResult[],
+  office: Office,
+): readonly Awaited[] {
+  const live = choices.filter((c) => c.stage !== "closed" && c.stage !== "preparing");
+  const context = all.find((c) => live.some((l) => l.id === c.choice.id));
+  if (!context) return [];
+  const found = [...results(context, office), ...degrees(context), ...courses(context), ...live.flatMap(nearly)];
+  const once = new Map(found.map((a) => [`${a.kind}|${a.about}|${a.due}`, a]));
+  return [...once.values()];
+}
