@@ -10,6 +10,7 @@ import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import { type Place, placeKey, type SaveStatus, useAutosave } from "./autosave.client";
 import { PasteTable } from "./paste-table.client";
+import { RunningSums } from "./running-sums";
 import { EntryFields, EntryGrid, firstEntry, fitsGrid, ListFoot, mayRemove } from "./section-fields.client";
 
 const COMPLETE = "complete";
@@ -249,6 +250,7 @@ export function SectionForm({
                 take={(rows) => takeIn(section, rows)}
               />
             ) : null}
+            <RunningSums sums={section.sums} locale={locale} />
             {section.repeats && section.open !== "none" ? (
               <ListFoot
                 section={section}

@@ -4,6 +4,7 @@ import { contexts } from "../core/assessment/context";
 import { unconfirmed } from "../core/assessment/steps";
 import { planOf } from "../core/rulebook/plan";
 import type { Field, Section } from "../core/sections/definition";
+import { entriesInOrder } from "../core/sections/entry-order";
 import { withEntries } from "../core/sections/entry-title";
 import { reopenable } from "../core/sections/reopening";
 import { AnswerIndex } from "../core/sections/typed-facts";
@@ -32,7 +33,7 @@ function valuesOf(loaded: LoadedFile, index: AnswerIndex): readonly ClaimedValue
         .filter((f) => OFFICE_SEES.has(f.seenBy))
         .map((f) => withEntries(f, body.sections, index));
       const scope = section.scope === "file" ? "file" : choice.id;
-      for (const entry of section.repeats ? index.entries(scope, section.key) : [""])
+      for (const entry of section.repeats ? entriesInOrder(index, scope, section) : [""])
         for (const field of fields) {
           const place = `${scope}|${section.key}|${entry}|${field.key}`;
           if (!values.has(place)) values.set(place, claimed(index, section, field, scope, entry, used));

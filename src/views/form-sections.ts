@@ -1,5 +1,6 @@
 import type { ChoiceContext } from "../core/assessment/context";
 import type { FileFacts, Json } from "../core/assessment/facts";
+import { type RunningSum, runningSums } from "../core/rulebook/running-sums";
 import type { Gap } from "../core/sections/completeness";
 import { applies, fieldsThatApply } from "../core/sections/completeness";
 import { type Field, factName, type Section } from "../core/sections/definition";
@@ -29,6 +30,8 @@ export interface FormSection {
   readonly programme: string | null;
   /** The fields that apply to an entry of which nothing is known yet. */
   readonly fresh: readonly string[];
+  /** What entry rules add up over a list, as far as it has come. */
+  readonly sums: readonly RunningSum[];
   /** What the other sections are called whose entries or fields a field of this one names. */
   readonly named: Readonly<Record<string, LocalText>>;
 }
@@ -83,6 +86,11 @@ function namedSections(section: Section, all: readonly Asked[]): FormSection["na
   );
 }
 
+/** Two programmes that ask for the same say it once. */
+const once = (sums: readonly RunningSum[]): readonly RunningSum[] => [
+  ...new Map(sums.map((s) => [`${s.title.en} ${s.least}`, s])).values(),
+];
+
 /** All sections of the form of a file: those of the file once, the union over its choices, and those of each choice. */
 export function formSections(
   index: AnswerIndex,
@@ -121,6 +129,7 @@ export function formSections(
       ),
       reopened: reopened === "whole",
       complete: index.claim(scope, section.key, "", COMPLETE_FIELD) === true,
+      sums: once(own.flatMap(({ context, section: s }) => runningSums(context.rulebook.body, s, context.source))),
       fresh: section.repeats ? shownIn("") : [],
       entries: ids.map((id) => {
         const values = [...index.fieldsOf(scope, section.key, id)].flatMap(([field, { answer }]) =>

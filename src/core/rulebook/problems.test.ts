@@ -72,7 +72,7 @@ describe("what keeps a rulebook from being published", () => {
           s.key === "english" ? { ...s, fields: s.fields.map((f) => ({ ...f, options: [] })) } : s,
         ),
       }),
-      ["no-options english.way"],
+      ["no-options english.way", "no-options english.ground"],
     ],
     [
       "a reference of a role that nobody can have",

@@ -1,0 +1,58 @@
+import { describe, expect, it } from "vitest";
+import { schools } from "../../demo/rulebooks/parts/school";
+import { courses } from "../../demo/rulebooks/parts/studies";
+import { parseDecimal, ZERO } from "../numbers/ratio";
+import type { Condition } from "../rules/condition";
+import type { Entry, FactSource } from "../rules/fact";
+import { EMPTY_RULEBOOK, type RulebookBody } from "./rulebook";
+import { runningSums } from "./running-sums";
+
+const twelve: Condition = { sum: "schools", of: "years", is: "atLeast", value: 12 };
+
+const body = (rule: Condition): RulebookBody => ({
+  ...EMPTY_RULEBOOK,
+  entryRules: [{ key: "rule", title: { en: "The rule", fr: "La règle" }, rule, curable: null }],
+});
+
+function schooling(years: readonly string[], open = true): FactSource {
+  const entries = years.map(
+    (y, i): Entry => ({
+      id: String(i),
+      fields: {
+        years: { kind: "value", value: parseDecimal(y) ?? ZERO, confirmed: false },
+        language: { kind: "value", value: i === 0 ? "en" : "fr", confirmed: false },
+      },
+    }),
+  );
+  return { scalar: () => ({ kind: "unknown" }), list: () => ({ entries, open }) };
+}
+
+const sums = (rule: Condition, years: readonly string[] = ["6", "4.5"]) =>
+  runningSums(body(rule), schools, schooling(years)).map((s) => `${s.title.en}: ${s.now} of ${s.least}`);
+
+describe("how far a list has come", () => {
+  it.each<readonly [string, Condition, readonly string[]]>([
+    ["a rule that is the sum", twelve, ["The rule: 10.5 of 12"]],
+    [
+      "one among others that all have to hold",
+      { all: [{ fact: "group", is: "known" }, twelve] },
+      ["The rule: 10.5 of 12"],
+    ],
+    ["one way of several", { any: [twelve, { fact: "group", is: "known" }] }, ["The rule: 10.5 of 12"]],
+    [
+      "only the entries that count",
+      { ...twelve, where: { fact: "it.language", is: "equals", value: "en" } },
+      ["The rule: 6 of 12"],
+    ],
+    ["the opposite is no aim", { not: twelve }, []],
+    ["an upper bound is no aim", { ...twelve, is: "atMost" }, []],
+    ["two sums are not told by one number", { all: [twelve, { ...twelve, value: 3 }] }, []],
+    ["a bound that is another fact", { ...twelve, value: { fact: "start" } }, []],
+    ["another list", { ...twelve, sum: "courses" }, []],
+  ])("%s", (_, rule, expected) => expect(sums(rule)).toEqual(expected));
+
+  it("starts at nothing", () => expect(sums(twelve, [])).toEqual(["The rule: 0 of 12"]));
+
+  it("is told under its own list alone", () =>
+    expect(runningSums(body(twelve), courses, schooling(["6"]))).toEqual([]));
+});
