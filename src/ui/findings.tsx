@@ -1,5 +1,7 @@
 import type { ChoiceResult, FindingResult, RequirementResult } from "../core/assessment/result";
+import { becauseOf, waysToMeet } from "../core/rules/verdict";
 import { formatDate } from "../text/format";
+import { type FactTitles, leafSentence } from "../text/trace";
 import type { FileData, FileOverride } from "../views/file-data";
 import type { FileActs } from "./file-acts";
 import { TraceTree } from "./trace-tree";
@@ -29,6 +31,36 @@ function OverrideLine({ override: o }: { override: FileOverride }) {
 function basisWord({ finding, overrides, basis }: FindingResult): string {
   if (overrides !== null) return "overridden";
   return finding === "open" && basis === "confirmed" ? "" : basis;
+}
+
+const MOST_REASONS = 3;
+
+/** Beside a finding that is not met, or open: the values that decide it, without unfolding anything. */
+function Because({ finding, titles }: { finding: FindingResult; titles: FactTitles }) {
+  if (finding.finding === "met" || finding.overrides !== null) return null;
+  const sentences = new Set(becauseOf(finding.trace).map((leaf) => leafSentence(leaf, titles)));
+  return [...sentences].slice(0, MOST_REASONS).map((sentence) => (
+    <span key={sentence} className="quiet way">
+      {sentence}
+    </span>
+  ));
+}
+
+/** The ways in which an open finding would be met, where there are several: “either … or …”. */
+function Ways({ finding, titles }: { finding: FindingResult; titles: FactTitles }) {
+  const ways = finding.finding === "open" ? waysToMeet(finding.trace) : [];
+  if (ways.length < 2) return null;
+  return (
+    <>
+      <p className="quiet">Any one of these would meet it:</p>
+      <ul className="dashes">
+        {ways.map((way) => {
+          const words = way.map(({ leaf, holds }) => `${leafSentence(leaf, titles)}${holds ? "" : " (must not hold)"}`);
+          return <li key={words.join()}>{words.join(", and ")}</li>;
+        })}
+      </ul>
+    </>
+  );
 }
 
 interface Overriding {
@@ -80,6 +112,7 @@ function Finding({
       <summary>
         <strong>{WORDS[finding.finding]}</strong> · {finding.title.en}{" "}
         <span className="quiet">{basisWord(finding)}</span>
+        <Because finding={finding} titles={data.factTitles} />
         {finding.ifPassed ? <span className="quiet way">met if the courses in progress are passed</span> : null}
         {finding.way ? <span className="quiet way">can still be met {finding.way.en}</span> : null}
       </summary>
@@ -89,6 +122,7 @@ function Finding({
       <ul className="trace">
         <TraceTree trace={finding.trace} titles={data.factTitles} locale="en" marksClaims />
       </ul>
+      <Ways finding={finding} titles={data.factTitles} />
       {mayOverride ? <OverrideForm data={data} choice={choice} finding={finding} acts={acts} /> : null}
     </details>
   );

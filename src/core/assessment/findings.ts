@@ -1,6 +1,7 @@
 import type { Condition } from "../rules/condition";
 import { evaluate, judge } from "../rules/evaluate";
 import type { Fact, FactSource } from "../rules/fact";
+import { certainTruth } from "../rules/verdict";
 import type { ChoiceContext } from "./context";
 import { isRunning } from "./entries";
 import type { FileFacts } from "./facts";
@@ -33,7 +34,8 @@ export function findingsOf(
   return rulebook.body.entryRules.map((entryRule) => {
     const trace = evaluate(entryRule.rule, source);
     const override = overrides.find((o) => o.choice === choice.id && o.rule === entryRule.key);
-    const finding = override?.finding ?? trace.truth;
+    const truth = trace.truth === "open" ? certainTruth(entryRule.rule, source) : trace.truth;
+    const finding = override?.finding ?? truth;
     const curable =
       finding !== "met" &&
       override === undefined &&
@@ -43,7 +45,7 @@ export function findingsOf(
       key: entryRule.key,
       title: entryRule.title,
       finding,
-      overrides: override ? trace.truth : null,
+      overrides: override ? truth : null,
       canChange: finding === "open",
       // Who overrides a finding has established it.
       basis: override || trace.confirmed ? "confirmed" : "claimed",

@@ -22,12 +22,10 @@ export interface RunningSum {
   readonly least: string;
 }
 
-/** The sums in a condition that have to reach something by themselves; what stands under “not” asks for the opposite. */
+/** The sums that have to reach something whatever else holds: one way among several may be none of this applicant’s. */
 function sumsIn(condition: Condition): readonly Sum[] {
   if ("sum" in condition) return condition.is === "atLeast" && typeof condition.value !== "object" ? [condition] : [];
-  if ("all" in condition) return condition.all.flatMap(sumsIn);
-  if ("any" in condition) return condition.any.flatMap(sumsIn);
-  return "atLeast" in condition && "of" in condition ? condition.of.flatMap(sumsIn) : [];
+  return "all" in condition ? condition.all.flatMap(sumsIn) : [];
 }
 
 const asked = new WeakMap<RulebookBody, readonly AskedSum[]>();
