@@ -40,6 +40,7 @@ export interface DemoContext extends AccountContext {
   readonly baseUrl: string;
   readonly moveTo: (instant: Date) => void;
   readonly say: (done: number, of: number, what: string) => void;
+  readonly after?: Stage["after"];
 }
 
 /** The link in the mail that waits for somebody: the demo's people open their mail, too. */
@@ -152,6 +153,7 @@ export async function loadDemo(
     roundId,
     rounds,
     staff,
+    after: ctx.after,
     applicantFor: (profile) => makeApplicant(ctx, profile),
   };
   const all = [...stories(anchor, start as PlainDate)].sort(

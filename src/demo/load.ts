@@ -45,6 +45,8 @@ export interface Stage {
   readonly rounds: Readonly<Record<string, string>>;
   readonly staff: Readonly<Record<"officer" | "second" | "lead", Actor>>;
   readonly applicantFor: (profile: Profile) => Promise<Actor>;
+  /** Looks at a file after each moment of its story. */
+  readonly after?: ((story: Story, moment: Moment, applicationId: string) => Promise<void>) | undefined;
 }
 
 interface Play {
@@ -329,6 +331,7 @@ export async function playStory(stage: Stage, story: Story): Promise<string> {
     await perform(play, moment);
     stage.moveTo(new Date(at(moment).getTime() + 60_000));
     await stage.drain();
+    await stage.after?.(story, moment, applicationId);
   }
   return number;
 }

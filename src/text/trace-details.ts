@@ -23,6 +23,7 @@ interface Words {
   readonly bestParts: string;
   readonly total: string;
   readonly level: (level: string | null) => string;
+  readonly age: (years: number, born: string, on: string) => string;
   readonly months: (months: number) => string;
   readonly span: (months: number, entries: number, until: string) => string;
   readonly ruling: (about: string, answer: "accepted" | "refused" | null, by: "list" | "ruling" | null) => string;
@@ -50,6 +51,7 @@ const WORDS: Readonly<Record<Locale, Words>> = {
     bestParts: "the best parts of the sittings of",
     total: "total",
     level: (level) => `that is ${level ?? "below every level of the table"}`,
+    age: (years, born, on) => `born on ${born}: ${years} on ${on}`,
     months: (months) => `${months} months of degree study taught in the language`,
     span: (months, entries, until) =>
       `${months} months in ${entries} ${entries === 1 ? "entry" : "entries"} up to ${until}, days in several counted once`,
@@ -87,6 +89,7 @@ const WORDS: Readonly<Record<Locale, Words>> = {
     bestParts: "les meilleures parties des sessions du",
     total: "total",
     level: (level) => `c’est ${level ?? "en dessous de tous les niveaux de la table"}`,
+    age: (years, born, on) => `né(e) le ${born} : ${years} ans le ${on}`,
     months: (months) => `${months} mois d’études supérieures dans cette langue`,
     span: (months, entries, until) =>
       `${months} mois en ${entries} périodes jusqu’au ${until}, les jours communs comptés une fois`,
@@ -181,6 +184,8 @@ export function linesOf(detail: Detail, locale: Locale): readonly string[] {
               by,
             ),
           );
+    case "age":
+      return [words.age(detail.years, formatDate(locale, detail.born), formatDate(locale, detail.on))];
     case "years":
       return [words.months(detail.months)];
     case "span":

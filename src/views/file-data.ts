@@ -78,6 +78,8 @@ export interface FileData {
   readonly calendar: ReferenceSet["calendar"];
   readonly officer: { readonly id: string; readonly name: string } | null;
   readonly groupTitle: LocalText | null;
+  /** For somebody who is under age today. */
+  readonly underAge: { readonly age: number; readonly until: string } | null;
   readonly assessment: Assessment;
   /** Other files that look like the same person’s. */
   readonly doubles: readonly Double[];

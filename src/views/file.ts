@@ -8,6 +8,9 @@ import { entriesInOrder } from "../core/sections/entry-order";
 import { withEntries } from "../core/sections/entry-title";
 import { reopenable } from "../core/sections/reopening";
 import { AnswerIndex } from "../core/sections/typed-facts";
+import { ageOn, birthday, FULL_AGE } from "../core/time/age";
+import { type Day, formatDay, parseDay } from "../core/time/day";
+import { dayAt } from "../core/time/zone";
 import { type LoadedFile, loadFile } from "../db/load-file";
 import { localTitles } from "../text/trace";
 import { choiceOffer } from "./choice-offer";
@@ -91,6 +94,15 @@ function titleAt({ facts, rulebooks }: LoadedFile, { scope, section }: { scope: 
   return scope === "file" ? title : `${title} · ${choices[0]?.programme ?? ""}`;
 }
 
+/** Worked out anew each day, so that nobody is written to about somebody who has come of age. */
+function underAgeOf(values: readonly ClaimedValue[], today: Day): FileData["underAge"] {
+  const birth = values.find((v) => v.section === "person" && v.field === "birthDate");
+  const stated = birth?.confirmed ?? birth?.claim;
+  const born = typeof stated === "string" ? parseDay(stated) : null;
+  if (born === null || ageOn(born, today) >= FULL_AGE) return null;
+  return { age: ageOn(born, today), until: formatDay(birthday(born, FULL_AGE)) };
+}
+
 async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly string[]): Promise<FileData | null> {
   const office = await officeNow(ctx.pool);
   const loaded = await loadFile(ctx.pool, id);
@@ -108,6 +120,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
       ),
     ),
   );
+  const values = valuesOf(loaded, index);
   const campusOf = (key: string | null) => office.set.campuses.find((c) => c.key === key)?.title.en ?? key;
   return {
     ...extras,
@@ -123,9 +136,10 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     calendar: office.set.calendar,
     groupTitle: office.set.groups.find((g) => g.key === assessment.file.group)?.title ?? null,
     assessment,
+    underAge: underAgeOf(values, dayAt(office.zone, ctx.now.getTime())),
     cases: await casesOfFile(ctx.pool, loaded.facts, all, office),
     doubles: await doublesOf(ctx.pool, { id, answers: loaded.facts.answers, email: extras.email }, scope),
-    values: valuesOf(loaded, index),
+    values,
     shows: Object.fromEntries(
       assessment.requirements.map((r) => [
         place(r),

@@ -7,8 +7,8 @@ import { judge } from "../rules/evaluate";
 import { type Fact, type FactList, type FactSource, UNKNOWN } from "../rules/fact";
 import { type AnswerIndex, typedFacts } from "../sections/typed-facts";
 import { dayAt, requireDay } from "../time/zone";
+import type { ChoiceDays } from "./days";
 import type { ChoiceFact, FileFacts, Round } from "./facts";
-import type { ChoiceDays } from "./language";
 import { measureFact } from "./measures";
 
 /** One choice with the versions it stands on and the facts that its rules see. */

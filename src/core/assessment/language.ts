@@ -9,26 +9,12 @@ import { judge } from "../rules/evaluate";
 import type { Fact, FactSource, ProofPart } from "../rules/fact";
 import { UNKNOWN } from "../rules/fact";
 import type { Truth } from "../rules/truth";
-import { type Day, formatDay, monthsBetween, parseDay } from "../time/day";
+import { formatDay, monthsBetween, parseDay } from "../time/day";
+import { type ChoiceDays, dayOf } from "./days";
 import { endOf, text } from "./entries";
 
 /** The claimed or confirmed scores of a sitting. */
 export type ScoresOf = (entry: string) => { readonly value: unknown; readonly confirmed: boolean };
-
-/** The days on which a result may have to be valid, or by which it has to be there. */
-export interface ChoiceDays {
-  readonly start: Day;
-  readonly closing: () => Day;
-  readonly submission: Day | null;
-}
-
-type DayName = "start" | "closing" | "submission";
-
-/** A choice that is not submitted yet would be today or later: until then its closing stands for it. */
-function dayOf(days: ChoiceDays, name: DayName | undefined): Day {
-  if (name === "closing") return days.closing();
-  return name === "submission" ? (days.submission ?? days.closing()) : days.start;
-}
 
 function scoresIn(value: unknown): Scores {
   return typeof value === "object" && value !== null ? (value as Scores) : {}; // answers of kind "scores" are checked when saved

@@ -1,8 +1,10 @@
 import type { Office } from "../office/reference-set";
 import type { Measure } from "../rulebook/rulebook";
 import type { Fact, FactSource } from "../rules/fact";
+import { ageMeasure } from "./age";
+import type { ChoiceDays } from "./days";
 import { gradeMeasure } from "./grade";
-import { type ChoiceDays, levelMeasure, monthsMeasure, proofMeasure, type ScoresOf } from "./language";
+import { levelMeasure, monthsMeasure, proofMeasure, type ScoresOf } from "./language";
 import { type RulingInputs, rulingMeasure } from "./ruling";
 import { spanMeasure } from "./span";
 
@@ -24,6 +26,8 @@ export function measureFact(
       return proofMeasure(measure, facts, office, days, scoresOf);
     case "studyMonths":
       return monthsMeasure(measure, facts);
+    case "age":
+      return ageMeasure(measure, facts, days);
     case "ruling":
       return rulingMeasure(measure, facts, { ...ruled, office });
     case "span":

@@ -27,7 +27,7 @@ export function conditionsOf(body: RulebookBody): readonly PlacedCondition[] {
     ]),
     ...body.entryRules.flatMap((r) => [...one(r.key, r.rule), ...one(r.key, r.curable?.possible)]),
     ...body.measures.flatMap((m) => {
-      if (m.kind === "level" || m.kind === "proof") return [];
+      if (m.kind === "level" || m.kind === "proof" || m.kind === "age") return [];
       if (m.kind === "span") return one(m.key, m.where, m.list);
       return m.kind === "ruling" ? one(m.key, m.where, m.of) : one(m.key, m.degree, "degrees");
     }),

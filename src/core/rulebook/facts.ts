@@ -88,6 +88,7 @@ const MEASURE_TYPES = {
   studyMonths: "number",
   span: "number",
   ruling: "yesNo",
+  age: "number",
 } as const;
 
 /** @param groups the keys of the office's applicant groups */

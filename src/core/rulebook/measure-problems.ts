@@ -54,6 +54,8 @@ export function measureProblems(measure: Measure, facts: ReadonlySet<string>): r
       );
       return [...numbersOf(texts, found).bad, ...empty.map((m) => found("no-minimums", m.test))];
     }
+    case "age":
+      return facts.has(measure.of) ? [] : [found("unknown-fact", measure.of)];
     case "ruling": {
       // What is ruled on has to be asked for at all.
       const asked = [...facts].some((name) => name.startsWith(`${measure.of}.`));

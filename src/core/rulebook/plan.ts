@@ -46,6 +46,8 @@ function inputsOfMeasure(measure: Measure, sections: readonly Section[]): readon
     case "level":
     case "proof":
       return ["tests.scores", "tests.test", "tests.date"];
+    case "age":
+      return [measure.of];
     case "ruling": {
       const section = sections.find((s) => factName(s) === measure.of);
       const fields = section ? Object.values(caseFields(section)) : [];

@@ -7,6 +7,7 @@ import { requirementSchema } from "../requirements/definition";
 import { conditionSchema } from "../rules/condition";
 import { sectionSchema } from "../sections/definition";
 import { localTextSchema } from "../text/local-text";
+import { LEAP_BIRTHDAYS } from "../time/age";
 import { partKeySchema } from "./part-key";
 
 const resultDays = {
@@ -65,6 +66,18 @@ export const measureSchema = z.discriminatedUnion("kind", [
     title: localTextSchema,
     language: z.string(),
     degree: conditionSchema,
+  }),
+  z.object({
+    key: z.string(),
+    part: partKeySchema,
+    kind: z.literal("age"),
+    title: localTextSchema,
+    /** The fact that holds the date of birth. */
+    of: z.string(),
+    /** The day on which it is counted; the start of studies where nothing is said. */
+    on: z.enum(["start", "closing", "submission"]).optional(),
+    /** The birthday in common years of those born on 29 February; 1 March where nothing is said. */
+    leap: z.enum(LEAP_BIRTHDAYS).optional(),
   }),
   z.object({
     key: z.string(),

@@ -63,6 +63,7 @@ export type Detail =
         readonly by: "list" | "ruling" | null;
       }[];
     }
+  | { readonly kind: "age"; readonly born: string; readonly on: string; readonly years: number }
   | { readonly kind: "years"; readonly language: string; readonly months: number }
   | { readonly kind: "span"; readonly months: number; readonly entries: number; readonly until: string };
 

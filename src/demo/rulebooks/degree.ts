@@ -37,6 +37,7 @@ export const certificate: Requirement = {
   checks: [],
   shows: [
     "education.institution",
+    "education.country",
     "education.level",
     "education.title",
     "education.status",

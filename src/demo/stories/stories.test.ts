@@ -2,21 +2,84 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { openWorld, type World } from "../../../tests/support/world";
 import { makeAuth } from "../../auth/better-auth";
 import { assess } from "../../core/assessment/assess";
+import type { Assessment } from "../../core/assessment/result";
 import type { PlainDate } from "../../core/ids";
+import { becauseOf } from "../../core/rules/verdict";
+import { requireDay } from "../../core/time/zone";
 import { database } from "../../db/connection";
-import { loadFile } from "../../db/load-file";
+import { type LoadedFile, loadFile } from "../../db/load-file";
 import { currentOffice } from "../../db/office";
+import { stepDeed } from "../../text/office";
+import { leafSentence, localTitles } from "../../text/trace";
 import { verifyAll } from "../../verify";
+import { titlesOf } from "../../views/fact-titles";
 import { startOfStudies } from "../catalogue";
 import { loadDemo } from "../demo";
+import type { Moment, Story } from "../story";
 import { stories } from "./index";
 
 const ANCHOR = "2026-11-25" as PlainDate;
 const told = stories(ANCHOR, startOfStudies(ANCHOR) as PlainDate);
 
+/** A day, counted from the anchor. */
+const fromAnchor = (day: PlainDate): string => {
+  const days = requireDay(day) - requireDay(ANCHOR);
+  return days < 0 ? `−${-days}` : `+${days}`;
+};
+
+/** Findings as an officer would tell them to a colleague: how each stands, and for those that are not met what decides it. */
+function findingLines(assessment: Assessment, loaded: LoadedFile): readonly string[] {
+  return assessment.choices.flatMap((choice) => {
+    const body = loaded.rulebooks[loaded.facts.choices.find((c) => c.id === choice.id)?.rulebookId ?? ""]?.body;
+    const titles = body ? localTitles(titlesOf(body), "en") : {};
+    return choice.findings.map((f) => {
+      const because = f.finding === "met" ? [] : becauseOf(f.trace).map((leaf) => leafSentence(leaf, titles));
+      const why = because.length > 0 ? `: ${[...new Set(because)].join(" / ")}` : "";
+      const basis = f.overrides === null ? f.basis : `overridden, was ${f.overrides}`;
+      return `${choice.programme} ${f.key}: ${f.finding} (${basis})${why}`;
+    });
+  });
+}
+
+/** What an officer finds in a file after a moment of its story; of the findings only those that it changed. */
+function stepLines(moment: Moment, loaded: LoadedFile, assessment: Assessment, before: readonly string[]) {
+  const { stage, turn, next } = assessment.file;
+  const due = next?.due ? ` by ${fromAnchor(next.due)}` : "";
+  const what = next ? `${turn} has to ${stepDeed({ ...next, title: next.title?.en })}${due}` : `${turn}’s turn`;
+  const findings = findingLines(assessment, loaded);
+  const day = moment.day < 0 ? `−${-moment.day}` : `+${moment.day}`;
+  const changed = findings.filter((line) => !before.includes(line));
+  // What is met alike stands in one line.
+  const alike = new Map<string, string[]>();
+  for (const line of changed) {
+    const [name = "", said = ""] = line.split(/: (.*)/u);
+    alike.set(said, [...(alike.get(said) ?? []), name]);
+  }
+  return {
+    findings,
+    lines: [
+      `${day} ${moment.do}: ${stage}; ${what}`,
+      ...[...alike].map(([said, names]) => `    ${names.join(", ")}: ${said}`),
+    ],
+  };
+}
+
 describe("the demo's stories", () => {
   let world: World;
   let numbers = new Map<string, string>();
+  const steps = new Map<string, { readonly lines: string[]; findings: readonly string[] }>();
+
+  async function after(story: Story, moment: Moment, applicationId: string): Promise<void> {
+    const loaded = await loadFile(world.runtime.pool, applicationId);
+    if (!loaded) throw new Error("no file");
+    const office = await currentOffice(database(world.runtime.pool));
+    const assessment = assess({ ...loaded, office, at: world.runtime.now().getTime() });
+    const known = steps.get(story.key) ?? { lines: [], findings: [] };
+    const { lines, findings } = stepLines(moment, loaded, assessment, known.findings);
+    known.lines.push(...lines);
+    known.findings = findings;
+    steps.set(story.key, known);
+  }
 
   beforeAll(async () => {
     world = await openWorld("stories");
@@ -28,6 +91,7 @@ describe("the demo's stories", () => {
         baseUrl: settings.url,
         moveTo: (at) => world.at(at.toISOString()),
         say: () => undefined,
+        after,
       },
       ANCHOR,
     );
@@ -49,6 +113,13 @@ describe("the demo's stories", () => {
     if (eligibility) expect(choices[0]?.eligibility).toBe(eligibility);
     for (const [rule, finding] of Object.entries(findings ?? {}))
       expect([rule, choices[0]?.findings.find((f) => f.key === rule)?.finding]).toEqual([rule, finding]);
+  });
+
+  it("say at each step whose turn it is, by when, and what the entry rules find and why", async () => {
+    const text = told.map((s) =>
+      [s.key, `  ${s.tells}`, ...(steps.get(s.key)?.lines ?? []).map((l) => `  ${l}`), ""].join("\n"),
+    );
+    await expect(text.join("\n")).toMatchFileSnapshot("steps.txt");
   });
 
   it("are stored just as they are assessed anew", async () => {

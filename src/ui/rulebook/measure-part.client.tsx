@@ -2,6 +2,7 @@
 
 import { Input, Select } from "antd";
 import type { Measure } from "../../core/rulebook/rulebook";
+import { LEAP_BIRTHDAYS } from "../../core/time/age";
 import { ConditionBuilder, OptionalCondition } from "./condition-builder.client";
 import { GradePart } from "./grade-part.client";
 import { MinimumsPart } from "./minimums-part.client";
@@ -19,7 +20,14 @@ const KINDS = [
   { value: "level", label: "the level of a language" },
   { value: "studyMonths", label: "months of study in a language" },
   { value: "span", label: "months over a list, overlaps counted once" },
+  { value: "age", label: "somebody’s age on a day" },
   { value: "ruling", label: "whether a case is accepted, by a list or a ruling" },
+] as const;
+
+const DAYS = [
+  { value: "start", label: "the first day of study" },
+  { value: "closing", label: "the closing of the round" },
+  { value: "submission", label: "the day of submission" },
 ] as const;
 
 /** On which day a result has to be valid, and until when one that is pending is waited for. */
@@ -38,11 +46,7 @@ function ResultDays({
         label="A result has to be valid on"
         disabled={disabled}
         value={value.validOn ?? "start"}
-        options={[
-          { value: "start", label: "the first day of study" },
-          { value: "closing", label: "the closing of the round" },
-          { value: "submission", label: "the day of submission" },
-        ]}
+        options={DAYS}
         onChange={(validOn) => onChange(put(value, "validOn", validOn === "start" ? undefined : validOn))}
       />
       <Pick
@@ -97,6 +101,7 @@ export function MeasurePart({ context, value, onChange }: FormProps<Measure>) {
   const spans = context.facts.lists.filter((l) =>
     ["it.start", "it.end"].every((name) => l.facts.some((f) => f.name === name && f.type === "date")),
   );
+  const births = context.facts.scalars.filter((f) => f.type === "date" && f.title !== null);
   const make: Readonly<Record<Measure["kind"], () => Measure>> = {
     grade: () => ({
       ...shared,
@@ -109,6 +114,7 @@ export function MeasurePart({ context, value, onChange }: FormProps<Measure>) {
     level: () => ({ ...shared, kind: "level", language: "en", tests: office.tests.map((t) => t.key) }),
     proof: () => ({ ...shared, kind: "proof", minimums: [] }),
     span: () => ({ ...shared, kind: "span", list: spans[0]?.name ?? "" }),
+    age: () => ({ ...shared, kind: "age", of: births[0]?.name ?? "" }),
     ruling: () => ({ ...shared, kind: "ruling", of: context.facts.lists[0]?.name ?? "", question: "" }),
     studyMonths: () => ({ ...shared, kind: "studyMonths", language: "en", degree: EVERY_DEGREE }),
   };
@@ -167,6 +173,31 @@ export function MeasurePart({ context, value, onChange }: FormProps<Measure>) {
               onChange={(where) => onChange(put(value, "where", where))}
             />
           </fieldset>
+        </>
+      ) : null}
+      {value.kind === "age" ? (
+        <>
+          <Pick
+            label="Date of birth"
+            disabled={disabled}
+            value={value.of}
+            options={births.map((f) => ({ value: f.name, label: f.title ?? f.name }))}
+            onChange={(of) => onChange({ ...value, of })}
+          />
+          <Pick
+            label="Counted on"
+            disabled={disabled}
+            value={value.on ?? "start"}
+            options={DAYS}
+            onChange={(on) => onChange(put(value, "on", on === "start" ? undefined : on))}
+          />
+          <Pick
+            label="Born on 29 February, in common years"
+            disabled={disabled}
+            value={value.leap ?? "1 March"}
+            options={LEAP_BIRTHDAYS.map((day) => ({ value: day, label: `has a birthday on ${day}` }))}
+            onChange={(leap) => onChange(put(value, "leap", leap === "1 March" ? undefined : leap))}
+          />
         </>
       ) : null}
       {value.kind === "ruling" ? <RulingPart context={context} value={value} onChange={onChange} /> : null}

@@ -43,6 +43,12 @@ export function Head({ data, show }: { data: FileData; show: string }) {
               · <strong>{i + 1}</strong> {c.code} {c.title.en}
             </span>
           ))}
+          {data.underAge ? (
+            <strong>
+              {" "}
+              · {data.underAge.age}, of age on {formatDate("en", data.underAge.until)}
+            </strong>
+          ) : null}
           {data.officer ? ` · in the hands of ${data.officer.name}` : ""}
         </p>
         <p className="stage-line">
