@@ -72,6 +72,7 @@ export const ACTS = {
   linkInstitution: institutions.linkInstitution,
   mergeInstitutions: institutions.mergeInstitutions,
   saveInstitution: institutions.saveInstitution,
+  takeRegister: institutions.takeRegister,
   unlinkInstitution: institutions.unlinkInstitution,
   keepTrayMail: messages.keepTrayMail,
   askReferencePreview,

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from "node:util";
 import { and, eq, inArray, ne, sql } from "drizzle-orm";
 import { z } from "zod";
 import { fold } from "../core/identity/fold";
@@ -116,6 +117,69 @@ export const saveInstitution = defineAct({
     const outcome = await change(ctx, institutionId, version ?? 0, input);
     if (outcome.ok) await ctx.emit("save-institution", null, { institution: institutionId, name: input.name });
     return outcome;
+  },
+});
+
+/** What became of one line of a register that was taken in. */
+interface Taken {
+  readonly name: string;
+  readonly became: "added" | "changed" | "same" | "name-taken" | "unknown-scale";
+}
+
+interface Known extends Omit<InstitutionInput, "fingerprints"> {
+  readonly id: string;
+  readonly version: number;
+  readonly fingerprints: string[];
+}
+
+/** The institution that a name leads to in its country, as it stands. */
+async function leadsTo(ctx: ActContext, { name, country }: InstitutionInput): Promise<Known | null> {
+  const { rows } = await ctx.client.query<Known>(
+    `select i.id, i.version, i.name, i.country, i.kind, i.languages, i.scales, i.credits_per_year::float as "creditsPerYear", i.recognition, i.note, i.fingerprints,
+       array(select o.name from institution_name o where o.institution_id = i.id and o.kind = 'other' order by o.name) as "otherNames"
+     from institution_name n join institution i on i.id = n.institution_id where n.folded = $1 and n.country = $2 and i.country = $2`,
+    [fold(name), country],
+  );
+  return rows[0] ?? null;
+}
+
+async function takeLine(
+  ctx: ActContext,
+  input: InstitutionInput,
+  scales: ReadonlySet<string>,
+): Promise<Taken["became"]> {
+  if (input.scales.some((key) => !scales.has(key))) return "unknown-scale";
+  const known = await leadsTo(ctx, input);
+  if (!known) {
+    if ((await takenBy(ctx, null, input)) !== null) return "name-taken";
+    const [made] = await ctx.db.insert(institution).values(rowOf(ctx, input)).returning({ id: institution.id });
+    return made && (await writeNames(ctx, made.id, input)) ? "added" : "name-taken";
+  }
+  const { id, version, ...stored } = known;
+  // Names are only ever added: files say what they say, and what led here goes on leading here.
+  const names = new Map([stored.name, ...stored.otherNames, ...input.otherNames].map((n) => [fold(n), n]));
+  names.delete(fold(input.name));
+  const next = { ...input, otherNames: [...names.values()].sort(), fingerprints: stored.fingerprints };
+  if (isDeepStrictEqual(next, { ...stored, otherNames: [...stored.otherNames].sort() })) return "same";
+  if ((await takenBy(ctx, id, next)) !== null) return "name-taken";
+  return (await change(ctx, id, version, next)).ok ? "changed" : "name-taken";
+}
+
+const MOST_LINES = 200;
+
+/** Takes lines of a register in: what is new is added, what is there is changed, and what was written by applicants stays linked. */
+export const takeRegister = defineAct({
+  name: "take-register",
+  input: z.object({ institutions: z.array(institutionSchema).min(1).max(MOST_LINES) }),
+  may: drafts,
+  run: async (ctx, { institutions }) => {
+    const { set } = await ctx.office();
+    const scales = new Set(set.scales.map((s) => s.key));
+    const taken: Taken[] = [];
+    for (const input of institutions) taken.push({ name: input.name, became: await takeLine(ctx, input, scales) });
+    const count = (became: Taken["became"]) => taken.filter((t) => t.became === became).length;
+    await ctx.emit("take-register", null, { added: count("added"), changed: count("changed") });
+    return done({ taken });
   },
 });
 

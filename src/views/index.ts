@@ -4,7 +4,7 @@ import { document } from "./document";
 import { file } from "./file";
 import { finder } from "./finder";
 import { formPreview } from "./form-preview";
-import { institutionPage, institutionSuggestions, institutions } from "./institutions";
+import { institutionPage, institutionSuggestions, institutions, knownNames, registerTable } from "./institutions";
 import { linkPurpose } from "./link-purpose";
 import { myMessages, tray } from "./messages";
 import { myApplication } from "./my-application";
@@ -36,6 +36,7 @@ export const VIEWS = {
   institutionPage,
   institutions,
   institutionSuggestions,
+  knownNames,
   linkPurpose,
   myApplication,
   myApplications,
@@ -44,6 +45,7 @@ export const VIEWS = {
   peek,
   plans,
   referencePage,
+  registerTable,
   resultsFile,
   rulebookPage,
   rulebooks,

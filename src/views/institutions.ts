@@ -132,6 +132,36 @@ export const institutions = defineView({
   },
 });
 
+/** The whole register, to be given out as a table. */
+export const registerTable = defineView({
+  name: "register-table",
+  input: z.object({}),
+  read: async ({ pool, actor }): Promise<readonly InstitutionInput[] | null> => {
+    if (!holds(actor, RULEBOOK_READERS)) return null;
+    const { rows } = await pool.query<InstitutionInput>(
+      `select i.name, i.country, i.kind, i.languages, i.scales, i.credits_per_year::float as "creditsPerYear", i.recognition, i.note, i.fingerprints,
+         array(select n.name from institution_name n where n.institution_id = i.id and n.kind = 'other' order by n.name) as "otherNames"
+       from institution i order by i.country, i.name`,
+    );
+    return rows;
+  },
+});
+
+/** How many of these names lead to an institution of the register in their country. */
+export const knownNames = defineView({
+  name: "known-names",
+  input: z.object({ names: z.array(z.object({ name: z.string().max(300), country: z.string().max(3) })).max(20_000) }),
+  read: async ({ pool, actor }, { names }): Promise<number | null> => {
+    if (!holds(actor, RULEBOOK_READERS)) return null;
+    const { rows } = await pool.query<{ count: number }>(
+      `select count(*)::int as count from unnest($1::text[], $2::text[]) as x (folded, country)
+       where exists (select 1 from institution_name n where n.folded = x.folded and n.country = x.country)`,
+      [names.map((n) => fold(n.name)), names.map((n) => n.country)],
+    );
+    return rows[0]?.count ?? 0;
+  },
+});
+
 export interface InstitutionPage extends InstitutionInput {
   readonly id: string;
   readonly version: number;

@@ -1,11 +1,23 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
-import { linkInstitution, mergeInstitutions, saveInstitution, unlinkInstitution } from "../../src/acts/institutions";
+import {
+  linkInstitution,
+  mergeInstitutions,
+  saveInstitution,
+  takeRegister,
+  unlinkInstitution,
+} from "../../src/acts/institutions";
 import type { InstitutionInput } from "../../src/core/institutions/institution";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { someone } from "../../src/demo/people";
-import { institutionPage, institutionSuggestions, institutions } from "../../src/views/institutions";
+import {
+  institutionPage,
+  institutionSuggestions,
+  institutions,
+  knownNames,
+  registerTable,
+} from "../../src/views/institutions";
 import { readView } from "../../src/views/view";
 import { filledFile } from "../support/files";
 import { makePerson, must, openWorld, reasonOf, VISITOR, type World } from "../support/world";
@@ -167,5 +179,38 @@ describe("the register of institutions", () => {
         institution: { ...PLACE, name: "Gwadar Academy", otherNames: [], country: "PK" },
       });
     expect((await Promise.all([reasonOf(add()), reasonOf(add())])).sort()).toEqual(["already-done", "ok"]);
+  });
+
+  it("are taken in from a table: new ones added, known ones changed, the same left alone, clashes said", async () => {
+    const line = (change: Partial<InstitutionInput>): InstitutionInput => ({ ...PLACE, otherNames: [], ...change });
+    const became = async (...lines: InstitutionInput[]) =>
+      (await must(world, takeRegister, officer, { institutions: lines })).taken.map((t) => t.became);
+    const first = line({ name: "Instituto do Sal", country: "PT", otherNames: ["Salt Institute"], scales: ["to20"] });
+    expect(await became(first, line({ name: "Escola do Rio", country: "PT", scales: ["nowhere"] }))).toEqual([
+      "added",
+      "unknown-scale",
+    ]);
+    expect(await became(first)).toEqual(["same"]);
+    expect(await became({ ...first, note: "Seen." })).toEqual(["changed"]);
+    // By another of its names, which stays; the name that it had stays, too.
+    expect(await became({ ...first, name: "Salt Institute", otherNames: [], note: "Seen." })).toEqual(["changed"]);
+    expect((await suggested("instituto do sal", "PT"))[0]).toBe("Salt Institute");
+    expect(
+      await became(line({ name: "Escola do Mar", country: "PT", otherNames: ["Salt Institute"], scales: [] })),
+    ).toEqual(["name-taken"]);
+    const known = await readView(world.runtime, knownNames, officer, {
+      names: [first, { name: "Escola do Mar", country: "PT" }, { name: first.name, country: "BR" }].map(
+        ({ name, country }) => ({
+          name,
+          country,
+        }),
+      ),
+    });
+    expect(known).toBe(1);
+    const table = await readView(world.runtime, registerTable, officer, {});
+    expect(table?.find((i) => i.name === "Salt Institute")).toMatchObject({
+      otherNames: ["Instituto do Sal"],
+      note: "Seen.",
+    });
   });
 });

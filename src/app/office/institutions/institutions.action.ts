@@ -3,10 +3,18 @@
 import { revalidatePath } from "next/cache";
 import { redirect } from "next/navigation";
 import type { Outcome } from "../../../acts/act";
-import { linkInstitution, mergeInstitutions, saveInstitution, unlinkInstitution } from "../../../acts/institutions";
+import {
+  linkInstitution,
+  mergeInstitutions,
+  saveInstitution,
+  takeRegister,
+  unlinkInstitution,
+} from "../../../acts/institutions";
 import type { InstitutionInput } from "../../../core/institutions/institution";
 import { REFUSED_WORDS } from "../../../text/office";
-import { perform, requirePerson } from "../../request";
+import type { TakenLines } from "../../../ui/institutions/take-register.client";
+import { knownNames } from "../../../views/institutions";
+import { perform, requirePerson, see } from "../../request";
 
 const actor = async () => (await requirePerson("/office/institutions")).actor;
 
@@ -30,6 +38,32 @@ export async function storeInstitution(
   revalidatePath("/office/institutions", "layout");
   if (known === null) redirect(`/office/institutions/${outcome.value.institutionId}`);
   return null;
+}
+
+/** @returns how many of the names the register knows */
+export async function lookAtNames(names: readonly Pick<InstitutionInput, "name" | "country">[]): Promise<number> {
+  return (await see(knownNames, await actor(), { names: names.map(({ name, country }) => ({ name, country })) })) ?? 0;
+}
+
+const LEFT_WORDS = {
+  "name-taken": "one of its names leads to another institution already",
+  "unknown-scale": "it names a grade scale that the standards do not have",
+} as const;
+
+export async function takeLines(lines: readonly InstitutionInput[]): Promise<TakenLines | string> {
+  const outcome = await perform(takeRegister, await actor(), { institutions: [...lines] });
+  if (!outcome.ok) return refused(outcome);
+  revalidatePath("/office/institutions", "layout");
+  const { taken } = outcome.value;
+  const count = (became: (typeof taken)[number]["became"]) => taken.filter((t) => t.became === became).length;
+  return {
+    added: count("added"),
+    changed: count("changed"),
+    same: count("same"),
+    left: taken.flatMap(({ name, became }) =>
+      became === "name-taken" || became === "unknown-scale" ? [{ name, why: LEFT_WORDS[became] }] : [],
+    ),
+  };
 }
 
 export async function linkName(institutionId: string, written: string, country: string): Promise<string | null> {

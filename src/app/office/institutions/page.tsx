@@ -1,10 +1,11 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { countryName } from "../../../text/format";
+import { TakeRegister } from "../../../ui/institutions/take-register.client";
 import { UnknownNames } from "../../../ui/institutions/unknown-names.client";
 import { institutions } from "../../../views/institutions";
 import { requireStaff, see } from "../../request";
-import { linkName } from "./institutions.action";
+import { linkName, lookAtNames, takeLines } from "./institutions.action";
 
 /** The register of institutions, and the names in files that it does not know yet. */
 export default async function Institutions({ searchParams }: { searchParams: Promise<{ words?: string }> }) {
@@ -19,6 +20,7 @@ export default async function Institutions({ searchParams }: { searchParams: Pro
           Institutions <span className="quiet">{page.total} in the register</span>
         </h1>
         <span className="sheet-links">
+          <a href="/api/register">Export as CSV</a>
           <Link href="/office/institutions/new" className="office-press">
             Add an institution
           </Link>
@@ -33,6 +35,7 @@ export default async function Institutions({ searchParams }: { searchParams: Pro
           <UnknownNames names={page.unknown} link={linkName} />
         </section>
       ) : null}
+      <TakeRegister look={lookAtNames} take={takeLines} />
       <section className="plan-part">
         <h2>The register</h2>
         <form className="register-search" action="/office/institutions">

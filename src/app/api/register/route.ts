@@ -1,0 +1,17 @@
+import { writeRegister } from "../../../core/institutions/register-table";
+import { registerTable } from "../../../views/institutions";
+import { identity, see } from "../../request";
+
+/** The register of institutions as CSV: to be worked on in a spreadsheet and taken back in. */
+export async function GET(): Promise<Response> {
+  const person = await identity();
+  const all = person ? await see(registerTable, person.actor, {}) : null;
+  if (!all) return new Response("This is not here.", { status: 404 });
+  return new Response(writeRegister(all), {
+    headers: {
+      "content-type": "text/csv; charset=utf-8",
+      "content-disposition": 'attachment; filename="institutions.csv"',
+      "cache-control": "no-store",
+    },
+  });
+}
