@@ -1,6 +1,6 @@
 import { and, eq, isNull } from "drizzle-orm";
 import { z } from "zod";
-import { maySupply } from "../core/documents/may-supply";
+import { growingSections, maySupply } from "../core/documents/may-supply";
 import { evidence } from "../db/schema";
 import { done, refuse } from "./act";
 import { defineFileAct } from "./file-act";
@@ -14,7 +14,8 @@ export const removeDocument = defineFileAct({
   run: async (ctx, file, { evidenceId }) => {
     const known = file.facts.evidence.find((e) => e.id === evidenceId);
     if (!known) return refuse("not-found");
-    if (known.judgement !== null || !maySupply(file.facts, file.assessment, known)) return refuse("locked");
+    const growing = growingSections(file.facts, file.rulebooks);
+    if (known.judgement !== null || !maySupply(file.facts, file.assessment, known, growing)) return refuse("locked");
     await ctx.db
       .update(evidence)
       .set({ replacedAt: ctx.now })

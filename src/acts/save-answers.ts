@@ -147,7 +147,8 @@ function judge(file: OpenFile, state: FormState, change: Change, writes: Map<str
   const place = key(change);
   const current = state.stored.get(place);
   const empty = current === undefined || current.value === null || current.value === "";
-  if (!mayChange(change.scope, usedBy(file, change.section), empty, reopenedAt(file, change)))
+  const grows = target.section.grows === true;
+  if (!mayChange(change.scope, usedBy(file, change.section), empty, reopenedAt(file, change), grows))
     return { state: "locked" };
   const test = file.facts.answers.find(
     (a) => a.scope === change.scope && a.section === change.section && a.entry === change.entry && a.field === "test",

@@ -1,6 +1,6 @@
 import { and, isNull } from "drizzle-orm";
 import { z } from "zod";
-import { maySupply } from "../core/documents/may-supply";
+import { growingSections, maySupply } from "../core/documents/may-supply";
 import { actorKey } from "../core/rights/actor";
 import { storeContent } from "../db/content";
 import { evidence, upload } from "../db/schema";
@@ -41,7 +41,8 @@ export const uploadDocument = defineFileAct({
   about: placeOf,
   run: async (ctx, file, document) => {
     const place = placeOf(document);
-    if (!maySupply(file.facts, file.assessment, place)) return refuse("locked");
+    const growing = growingSections(file.facts, file.rulebooks);
+    if (!maySupply(file.facts, file.assessment, place, growing)) return refuse("locked");
     const sha256 = await storeContent(ctx.client, document.bytes, document.mediaType);
     const [row] = await ctx.db
       .insert(upload)

@@ -4,6 +4,8 @@ export const entryRulesEn = {
   "accepted.level": "level {level}",
   "accepted.all": "all of them",
   "accepted.else": "These are accepted without further reading. Anything else is looked at by us, case by case.",
+  "app.growing":
+    "This part was submitted. Until the decision you can add what has come since, such as new results; we look at it.",
   "sum.soFar": "{now} so far, {least} needed",
 } as const;
 
@@ -12,5 +14,7 @@ export const entryRulesFr: Readonly<Record<keyof typeof entryRulesEn, string>> =
   "accepted.level": "niveau {level}",
   "accepted.all": "tous",
   "accepted.else": "Ceux-ci sont admis sans autre examen. Tout autre est examiné par nous, au cas par cas.",
+  "app.growing":
+    "Cette partie a été envoyée. Jusqu’à la décision, vous pouvez ajouter ce qui est arrivé depuis, comme de nouveaux résultats ; nous l’examinons.",
   "sum.soFar": "{now} pour l’instant, {least} nécessaires",
 };

@@ -213,7 +213,9 @@ export function SectionForm({
             {sections.length > 1 ? <h2>{section.title[locale]}</h2> : null}
             {section.intro ? <p className="measure quiet">{section.intro[locale]}</p> : null}
             {section.open === "all" ? null : (
-              <p className="notice">{say(locale, section.open === "add" ? "app.addOnly" : "app.readOnly")}</p>
+              <p className="notice">
+                {say(locale, section.open === "none" ? "app.readOnly" : section.grows ? "app.growing" : "app.addOnly")}
+              </p>
             )}
             {section.reopened ? <p className="notice">{say(locale, "reopened.here")}</p> : null}
             {fitsGrid(section) ? (

@@ -21,6 +21,8 @@ export interface FormSection {
   readonly fields: readonly Field[];
   readonly applies: boolean;
   readonly open: Openness;
+  /** Whether results may be added after submission. */
+  readonly grows: boolean;
   /** Whether the office opened it again after submission. */
   readonly reopened: boolean;
   readonly complete: boolean;
@@ -126,7 +128,9 @@ export function formSections(
         scope,
         by.map(({ context }) => context.choice),
         reopened,
+        section.grows,
       ),
+      grows: section.grows === true,
       reopened: reopened === "whole",
       complete: index.claim(scope, section.key, "", COMPLETE_FIELD) === true,
       sums: once(own.flatMap(({ context, section: s }) => runningSums(context.rulebook.body, s, context.source))),

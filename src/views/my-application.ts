@@ -4,7 +4,7 @@ import { type ChoiceContext, contexts } from "../core/assessment/context";
 import type { Json } from "../core/assessment/facts";
 import type { Assessment, ChoiceResult, FindingResult } from "../core/assessment/result";
 import { type ChoiceRules, lackingChoices } from "../core/choices/choice-rules";
-import { maySupply } from "../core/documents/may-supply";
+import { growingSections, maySupply } from "../core/documents/may-supply";
 import { type WithdrawnFee, withdrawnFee } from "../core/fees/after-withdrawal";
 import type { ReferenceSet } from "../core/office/reference-set";
 import {
@@ -282,6 +282,7 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
   const asked = new Map(
     Object.values(loaded.rulebooks).flatMap((r) => r.body.requirements.map((q) => [q.key, q] as const)),
   );
+  const growing = growingSections(loaded.facts, loaded.rulebooks);
   const templatesOf = (key: string) => {
     const requirement = asked.get(key);
     return requirement?.kind === "document" ? (requirement.templates ?? []) : [];
@@ -307,7 +308,7 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
         requirement: r.key,
         scope: r.scope,
         entry: r.entry,
-        open: maySupply(loaded.facts, assessment, { requirement: r.key, scope: r.scope, entry: r.entry }),
+        open: maySupply(loaded.facts, assessment, { requirement: r.key, scope: r.scope, entry: r.entry }, growing),
         help: asked.get(r.key)?.help ?? null,
         templates: templatesOf(r.key),
         entryTitle: entryTitle(loaded, r.entry),

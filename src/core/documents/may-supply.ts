@@ -1,6 +1,7 @@
 import type { FileFacts } from "../assessment/facts";
 import type { Assessment } from "../assessment/result";
 import { isSettled } from "../requirements/standings";
+import type { Rulebook } from "../rulebook/rulebook";
 
 export interface RequirementPlace {
   readonly requirement: string;
@@ -8,8 +9,25 @@ export interface RequirementPlace {
   readonly entry: string;
 }
 
-/** Whether the applicant may supply a document now: while preparing, when it is missing or returned, or when the office asked. */
-export function maySupply(facts: FileFacts, assessment: Assessment, place: RequirementPlace): boolean {
+/** The sections that take results after submission, of the choices of a file. */
+export function growingSections(
+  facts: Pick<FileFacts, "choices">,
+  rulebooks: Readonly<Record<string, Rulebook>>,
+): ReadonlySet<string> {
+  const bodies = facts.choices.flatMap((c) => rulebooks[c.rulebookId]?.body.sections ?? []);
+  return new Set(bodies.filter((s) => s.grows).map((s) => s.key));
+}
+
+/**
+ * Whether the applicant may supply a document now: while preparing, when it is missing or returned, when the office asked, or, until the
+ * decision, where it shows results that come later.
+ */
+export function maySupply(
+  facts: FileFacts,
+  assessment: Assessment,
+  place: RequirementPlace,
+  growing: ReadonlySet<string>,
+): boolean {
   const result = assessment.requirements.find(
     (r) => r.key === place.requirement && r.scope === place.scope && r.entry === place.entry,
   );
@@ -27,5 +45,7 @@ export function maySupply(facts: FileFacts, assessment: Assessment, place: Requi
       a.scope === place.scope &&
       a.entry === place.entry,
   );
-  return asked || (!isSettled(result) && result.standing !== "to check");
+  const grows =
+    result.shows.some((field) => growing.has(field.split(".")[0] ?? "")) && choices.some((c) => c.decision === null);
+  return asked || grows || (!isSettled(result) && result.standing !== "to check");
 }

@@ -104,6 +104,8 @@ export const sectionSchema = z.object({
   repeats: z.object({ min: z.int(), max: z.int() }).optional(),
   fields: z.array(fieldSchema),
   when: conditionSchema.optional(),
+  /** For a list: results that come later may be added after submission, until the decision. */
+  grows: z.boolean().optional(),
 });
 export type Section = z.infer<typeof sectionSchema>;
 

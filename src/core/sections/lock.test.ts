@@ -23,6 +23,29 @@ describe("a section is locked with what was submitted", () => {
     ["a withdrawn choice, opened again", "file", [gone], "whole", "none"],
   ] as const)("%s: %s", (_, scope, usedBy, reopened, open) => expect(openness(scope, usedBy, reopened)).toBe(open));
 
+  it("grows after submission, by additions alone, until the decision", () => {
+    const decided = choice("e", {
+      submittedAt: AT,
+      decision: {
+        kind: "offer",
+        preparedAt: AT,
+        preparedBy: "officer",
+        releasedAt: null,
+        answerBy: null,
+        answer: null,
+        answeredAt: null,
+      },
+    });
+    const growing = (...usedBy: readonly (typeof sent)[]) => openness("file", usedBy, "none", true);
+    expect([growing(draft), growing(sent), growing(decided), growing(decided, sent), growing(gone)]).toEqual([
+      "all",
+      "add",
+      "none",
+      "add",
+      "none",
+    ]);
+  });
+
   const opened = (answeredAt: Instant | null) => ({
     reopenings: [
       {

@@ -18,22 +18,29 @@ export function reopenedOf(
 }
 
 /** How open a section is to its applicant. */
-export function openness(scope: string, usedBy: readonly ChoiceFact[], reopened: Reopened): Openness {
-  if (mayChange(scope, usedBy, false, reopened)) return "all";
-  return mayChange(scope, usedBy, true, reopened) ? "add" : "none";
+export function openness(scope: string, usedBy: readonly ChoiceFact[], reopened: Reopened, grows = false): Openness {
+  if (mayChange(scope, usedBy, false, reopened, grows)) return "all";
+  return mayChange(scope, usedBy, true, reopened, grows) ? "add" : "none";
 }
 
 /**
  * Whether an answer may still be changed. What a submitted choice uses is locked with it, unless the office opened it again; a choice
- * that is still being prepared may only add to what the file holds.
+ * that is still being prepared may only add to what the file holds, and so may everybody where results come later.
  * @param scope `file` or a choice
  * @param usedBy the live choices whose rulebook has the section
  * @param empty whether nothing stands there yet
+ * @param grows whether the section takes results after submission, until the decision
  */
-export function mayChange(scope: string, usedBy: readonly ChoiceFact[], empty: boolean, reopened: Reopened): boolean {
+export function mayChange(
+  scope: string,
+  usedBy: readonly ChoiceFact[],
+  empty: boolean,
+  reopened: Reopened,
+  grows = false,
+): boolean {
   const live = usedBy.filter((c) => c.withdrawnAt === null && (scope === "file" || c.id === scope));
   if (live.length === 0) return false;
   if (reopened === "whole" || (reopened === "gaps" && empty)) return true;
   if (live.every((c) => c.submittedAt === null)) return true;
-  return empty && live.some((c) => c.submittedAt === null);
+  return empty && live.some((c) => c.submittedAt === null || (grows && c.decision === null));
 }

@@ -85,6 +85,17 @@ export function SectionPart({ context, value, onChange }: FormProps<Section>) {
           />
         </>
       ) : null}
+      {value.repeats ? (
+        <div className="plan-field">
+          <Checkbox
+            disabled={disabled}
+            checked={value.grows === true}
+            onChange={(e) => onChange(put(value, "grows", e.target.checked ? true : undefined))}
+          >
+            results that come after submission may be added, until the decision
+          </Checkbox>
+        </div>
+      ) : null}
       <AppliesWhen
         context={context}
         legend="It is asked"

@@ -67,6 +67,7 @@ export const tests: Section = {
   scope: "file",
   title: { en: "Test results", fr: "Résultats de tests" },
   repeats: { min: 1, max: 6 },
+  grows: true,
   when: { fact: "answers.english.way", is: "equals", value: "test" },
   fields: [
     field({ key: "test", kind: "test" }, "Test", "Test"),

@@ -82,6 +82,7 @@ export const courses: Section = {
   title: { en: "Courses", fr: "Cours" },
   intro: { en: "As on your transcript, one line a course.", fr: "Comme sur votre relevé, une ligne par cours." },
   repeats: { min: 1, max: 200 },
+  grows: true,
   fields: [
     field({ key: "title", kind: "text", most: 200 }, "Course", "Cours"),
     field({ key: "credits", kind: "decimal", most: 400 }, "Credits", "Crédits"),
