@@ -381,7 +381,11 @@ export function ListFoot({
         {say(locale, isTextKey(key) ? key : "form.add")}
       </Button>
       {count > 0 ? (
-        <Checkbox checked={complete} onChange={(e) => onComplete(e.target.checked)}>
+        <Checkbox
+          checked={complete}
+          disabled={section.open !== "all" && complete}
+          onChange={(e) => onComplete(e.target.checked)}
+        >
           {say(locale, "form.complete")} <span className="help">{say(locale, "form.completeHelp")}</span>
         </Checkbox>
       ) : null}

@@ -94,6 +94,69 @@ describe("evidence and findings", () => {
     expect(officer.complaints).toEqual([]);
   });
 
+  it("a claimed exemption is ruled on with a reason, kept among the rulings, and may be taken back", async () => {
+    const { page } = officer;
+    await page.goto("/office?find=Naledi");
+    await page.getByRole("link", { name: "Naledi Mokgatlhe-Reeve" }).click();
+    const cases = page.getByRole("region", { name: "Rulings" });
+    await cases.getByText("Nobody has ruled on it yet.").waitFor();
+    const english = page.locator("details.finding", { hasText: "English at C1" });
+    await english.locator("summary").getByText("exemption from the proof of English: not known").waitFor();
+    await cases.getByRole("button", { name: "Accept it" }).click();
+    await cases.getByLabel("Why").fill("The school’s letter names seven years in English.");
+    await cases.getByRole("button", { name: "Rule: accepted" }).click();
+    await cases.getByText("Runa Okonjo").waitFor();
+    await expect.poll(() => english.getAttribute("data-finding")).toBe("met");
+    await page.goto("/office/rulings?words=serowe");
+    await page.getByRole("row", { name: /seven years in English/ }).waitFor();
+    await page.goBack();
+    await page.locator(".claims h2").waitFor();
+    await page.keyboard.press("d");
+    await cases.getByRole("button", { name: "Take the ruling back" }).click();
+    await cases.getByText("Nobody has ruled on it yet.").waitFor();
+    expect(officer.complaints).toEqual([]);
+  });
+
+  it("what was ruled on a like case is offered, and taken over with a press", async () => {
+    const { page } = officer;
+    await page.goto("/office?find=Tanemura");
+    await page.getByRole("link", { name: "Yuki Tanemura" }).click();
+    await page.locator(".claims h2").waitFor();
+    await openRequirement(page, "Degree certificate");
+    const cases = page.getByRole("region", { name: "Rulings" });
+    await cases.getByText("The same case:").waitFor();
+    await cases.getByRole("button", { name: "Rule the same" }).click();
+    await cases.getByRole("button", { name: "Take the ruling back" }).waitFor();
+    await cases.getByText("Two years with a thesis of 30 credits").waitFor();
+    expect(officer.complaints).toEqual([]);
+  });
+
+  it("each of two degrees has the courses of its own beside its transcript", async () => {
+    const { page } = officer;
+    await page.goto("/office?find=Okwuosa");
+    await page.getByRole("link", { name: "Ifeanyi Okwuosa" }).click();
+    await page.locator(".claims h2").waitFor();
+    const transcripts = page.locator(".requirements button", { hasText: "Transcript" });
+    await transcripts.filter({ hasText: "MSc Offshore Structures" }).click();
+    const lines = page.locator(".value-grid tbody tr");
+    await expect.poll(() => lines.count()).toBe(5);
+    await transcripts.filter({ hasText: "BSc Coastal Science" }).click();
+    await expect.poll(() => lines.count()).toBe(23);
+  });
+
+  it("what is still to come is listed over all files", async () => {
+    const { page } = officer;
+    await page.goto("/office/awaited");
+    await page.getByRole("row", { name: /Keel Language Examination/ }).waitFor();
+    await page.getByRole("link", { name: /^Degrees still running/ }).click();
+    await page
+      .getByRole("row", { name: /Deirdre Considine/ })
+      .getByRole("link")
+      .click();
+    await page.getByRole("heading", { name: "Deirdre Considine" }).waitFor();
+    expect(officer.complaints).toEqual([]);
+  });
+
   it("other answers are tried out, and the file stays as it was", async () => {
     const { page } = officer;
     await page.goto(`${file}?show=what-if`);

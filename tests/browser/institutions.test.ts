@@ -69,4 +69,29 @@ describe("institutions", () => {
     await page.getByText("Mateus Quintela Faria").waitFor();
     expect(officer.complaints).toEqual([]);
   });
+
+  it("are taken in from a table that is looked at first", async () => {
+    const { page } = officer;
+    await page.goto("/office/institutions");
+    await page.getByText("Take a register in from CSV").click();
+    const lines = [
+      "name,country,kind,scales",
+      "Escola da Foz,PT,school,",
+      "University of Halden Sound,SR,university,to20",
+      "Nowhere,Portugal,school,",
+      "Escola do Farol,PT,school,to99",
+    ];
+    await page.getByLabel("A CSV file of institutions").setInputFiles({
+      name: "register.csv",
+      mimeType: "text/csv",
+      buffer: Buffer.from(lines.join("\n")),
+    });
+    await page.getByText("3 institutions read: 2 new, 1 in the register already.").waitFor();
+    await page.getByText("Line 4 is left out: look at its country.").waitFor();
+    await page.getByRole("button", { name: "Take 3 in" }).click();
+    await page.getByText(/^1 added, 1 changed/).waitFor();
+    await page.getByText("Escola do Farol: it names a grade scale that the standards do not have").waitFor();
+    await page.getByRole("link", { name: "Escola da Foz" }).waitFor();
+    expect(officer.complaints).toEqual([]);
+  });
 });

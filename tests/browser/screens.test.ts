@@ -98,6 +98,9 @@ describe("the main screens", () => {
       "/office/rulebooks/parts/english",
       "/office/standards",
       "/office/standards/changes",
+      "/office/institutions",
+      "/office/rulings",
+      "/office/awaited?kind=degree",
     ]) {
       await page.goto(path);
       await page.locator("h1").waitFor();

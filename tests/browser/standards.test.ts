@@ -51,6 +51,22 @@ describe("the office's standards", () => {
     await saved();
   });
 
+  it("take a list of what is accepted in from a table, with what it cannot read said line by line", async () => {
+    const { page } = lead;
+    await page.getByRole("button", { name: "Masters that open doctoral study" }).click();
+    await page.getByLabel("Take the list from a CSV file").setInputFiles({
+      name: "masters.csv",
+      mimeType: "text/csv",
+      buffer: Buffer.from("country;title;level\nPT;mestrado;7\nPortugal;mestrado;7\nSR;MSc Coastal;7\n"),
+    });
+    await page.getByText("2 entries taken from the file.").waitFor();
+    await page.getByText("Line 3: the country has to be a code of two letters").waitFor();
+    await page.getByRole("button", { name: "Add an entry" }).click();
+    await page.getByLabel("Level of entry 3").fill("7");
+    await saved();
+    await page.getByRole("button", { name: "Undo" }).waitFor();
+  });
+
   it("say what would be wrong, and refuse to come into force with it", async () => {
     const { page } = lead;
     await page.getByRole("button", { name: "HET, Harbour English Test" }).click();
