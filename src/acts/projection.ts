@@ -84,7 +84,8 @@ export async function writeProjection(
           findings: sql`excluded.findings`,
         },
       });
-  const folded = `${fold(row.name)} ${row.number}`;
+  const { formerNames = [] } = personOf(loaded.facts.answers, null);
+  const folded = `${fold([row.name, ...formerNames].join(" "))} ${row.number}`;
   await ctx.db
     .insert(fileName)
     .values({ applicationId, folded })

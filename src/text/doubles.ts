@@ -13,11 +13,11 @@ const BIRTH_DATES: Readonly<Record<Comparison["birthDates"], string>> = {
 const SAME = 0.9995;
 const ALIKE = 0.75;
 
-export function doubleReasons({ name, birthDates, email, document }: Comparison): readonly string[] {
+export function doubleReasons({ name, byFormerName, birthDates, email, document }: Comparison): readonly string[] {
   const called =
     name >= SAME ? "the same name" : name >= ALIKE ? `names alike to ${Math.round(name * 100)} %` : "another name";
   return [
-    called,
+    byFormerName && name >= ALIKE ? `${called}, by a former one` : called,
     BIRTH_DATES[birthDates],
     ...(document ? ["the same travel document"] : []),
     ...(email ? ["the same mail address"] : []),

@@ -1,5 +1,7 @@
 /** What is said at once about an answer that may be right and looks wrong. */
 export const doubtsEn = {
+  "doc.fails":
+    "We look whether this is so: {check}. From what you stated it is not. Look at your answers, or get another document in time.",
   "doubt.not-a-mark":
     "We cannot read this on the scale beside it. Write it as it stands on your certificate, or choose another scale.",
   "doubt.off-scale": "The scale beside it runs from {worst} to {best}. Is it another scale?",
@@ -12,6 +14,8 @@ export const doubtsEn = {
 } as const;
 
 export const doubtsFr: Readonly<Record<keyof typeof doubtsEn, string>> = {
+  "doc.fails":
+    "Nous vérifions ceci : {check}. D’après vos indications, ce n’est pas le cas. Revoyez vos réponses, ou procurez-vous à temps un autre document.",
   "doubt.not-a-mark":
     "Nous ne savons pas lire ceci sur l’échelle indiquée. Écrivez la note comme sur votre diplôme, ou choisissez une autre échelle.",
   "doubt.off-scale": "L’échelle indiquée va de {worst} à {best}. Est-ce une autre échelle ?",

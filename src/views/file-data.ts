@@ -78,6 +78,11 @@ export interface FileData {
   readonly calendar: ReferenceSet["calendar"];
   readonly officer: { readonly id: string; readonly name: string } | null;
   readonly groupTitle: LocalText | null;
+  readonly otherNames: {
+    readonly called: string | null;
+    readonly former: string | null;
+    readonly onCertificates: string | null;
+  };
   /** For somebody who is under age today. */
   readonly underAge: { readonly age: number; readonly until: string } | null;
   readonly assessment: Assessment;

@@ -94,6 +94,16 @@ function titleAt({ facts, rulebooks }: LoadedFile, { scope, section }: { scope: 
   return scope === "file" ? title : `${title} · ${choices[0]?.programme ?? ""}`;
 }
 
+/** By what else somebody is known: what they are called, and the names of before. */
+function otherNamesOf(values: readonly ClaimedValue[]): FileData["otherNames"] {
+  const named = (field: string) => {
+    const value = values.find((v) => v.section === "person" && v.field === field);
+    const known = value?.confirmed ?? value?.claim;
+    return typeof known === "string" && known !== "" ? known : null;
+  };
+  return { called: named("calledName"), former: named("formerNames"), onCertificates: named("certificateName") };
+}
+
 /** Worked out anew each day, so that nobody is written to about somebody who has come of age. */
 function underAgeOf(values: readonly ClaimedValue[], today: Day): FileData["underAge"] {
   const birth = values.find((v) => v.section === "person" && v.field === "birthDate");
@@ -136,6 +146,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     calendar: office.set.calendar,
     groupTitle: office.set.groups.find((g) => g.key === assessment.file.group)?.title ?? null,
     assessment,
+    otherNames: otherNamesOf(values),
     underAge: underAgeOf(values, dayAt(office.zone, ctx.now.getTime())),
     cases: await casesOfFile(ctx.pool, loaded.facts, all, office),
     doubles: await doublesOf(ctx.pool, { id, answers: loaded.facts.answers, email: extras.email }, scope),

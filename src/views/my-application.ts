@@ -53,6 +53,8 @@ export interface MyApplication {
     readonly scope: string;
     readonly entry: string;
     readonly open: boolean;
+    /** What the document has to show and, from what was stated, would not. */
+    readonly fails: readonly LocalText[];
     readonly help: LocalText | null;
     /** Forms to download and have filled in. */
     readonly templates: readonly Template[];
@@ -309,6 +311,7 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
         scope: r.scope,
         entry: r.entry,
         open: maySupply(loaded.facts, assessment, { requirement: r.key, scope: r.scope, entry: r.entry }, growing),
+        fails: r.checks.filter((c) => c.trace.truth === "not met").map((c) => c.title),
         help: asked.get(r.key)?.help ?? null,
         templates: templatesOf(r.key),
         entryTitle: entryTitle(loaded, r.entry),

@@ -4,6 +4,7 @@ import { saveAnswers } from "../../src/acts/save-answers";
 import { startApplication } from "../../src/acts/start-application";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
+import { courses, someone } from "../../src/demo/people";
 import { landingHref } from "../../src/ui/applicant-step";
 import { formCopy } from "../../src/ui/form-copy";
 import { withdrawalFees } from "../../src/ui/withdrawal";
@@ -170,5 +171,20 @@ describe("the applicant's pages", () => {
     expect(new Set(keys).size).toBe(keys.length);
     expect(keys.indexOf("person")).toBeLessThan(keys.indexOf("helper"));
     expect(keys.at(-1)).toBe("declaration");
+  });
+
+  it("say at once what a document would not show, from what was stated, until it was supplied for good", async () => {
+    const fails = async (who: Parameters<typeof someone>[2]) => {
+      const { owner, applicationId } = await filledFile(world, roundId, someone("Ana", "Vale", who));
+      const { documents } = await shown(owner, applicationId);
+      return documents.filter((d) => d.fails.length > 0).map((d) => `${d.requirement}: ${d.fails[0]?.en}`);
+    };
+    expect(await fails({})).toEqual([]);
+    expect(await fails({ passportExpiry: "2027-10-01" })).toEqual([
+      "passport: valid at least three months after the start",
+    ]);
+    expect(await fails({ courses: courses(["16"]).slice(0, 4) })).toEqual([
+      "transcript: covers at least one full year",
+    ]);
   });
 });

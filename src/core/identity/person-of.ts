@@ -9,8 +9,13 @@ export function personOf(answers: readonly AnswerFact[], email: string | null): 
     return typeof value === "string" ? value.trim() : "";
   };
   const number = text("citizenship", "passportNumber");
+  const former = text("person", "formerNames")
+    .split(/[,;\n]/u)
+    .map((name) => name.trim())
+    .filter(Boolean);
   return {
     name: shownName({ answers }),
+    formerNames: former,
     birthDate: text("person", "birthDate"),
     email,
     // Which country issued it is not asked: with several citizenships it would be a guess, so the number stands alone.

@@ -140,3 +140,24 @@ describe("whether two people are one", () => {
     }
   });
 });
+
+describe("a name of before", () => {
+  const born = { birthDate: "2003-04-11", email: null, document: null };
+  const married = { name: "Anna Lindqvist", formerNames: ["Anna Bergman"], ...born };
+  const single = { name: "Anna Bergman", ...born };
+
+  it("makes one person of two files, and says that it was the former one", () => {
+    expect(comparePeople(married, single)).toMatchObject({ verdict: "same", byFormerName: true });
+    expect(comparePeople(single, married)).toMatchObject({ verdict: "same", byFormerName: true });
+  });
+
+  it("is not looked at where the present names agree, nor does it make others one", () => {
+    expect(comparePeople(married, { ...single, name: "Anna Lindqvist" })).toMatchObject({ byFormerName: false });
+    expect(comparePeople(married, { ...single, name: "Pedro Anselmo Vaz" }).verdict).toBe("different");
+  });
+
+  it("brings the two together in the first place", () => {
+    const shared = candidateKeys(married).filter((key) => candidateKeys(single).includes(key));
+    expect(shared).toContain("name bergman");
+  });
+});

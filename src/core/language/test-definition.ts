@@ -15,11 +15,12 @@ import { CEFR } from "../rules/compare";
 import { localTextSchema } from "../text/local-text";
 import { addMonths, type Day } from "../time/day";
 
-/** A language test as data: its parts, its total, how long a result is valid, and the level that scores stand for. */
+/** A test as data: its parts, its total, how long a result is valid, and for a language the level that scores stand for. */
 export const testDefinitionSchema = z.object({
   key: z.string(),
   title: localTextSchema,
-  language: z.string(),
+  /** Null for a standardised test, which is of no language. */
+  language: z.string().nullable(),
   parts: z.array(
     z.object({ key: z.string(), title: localTextSchema, min: z.number(), max: z.number(), step: z.number() }),
   ),

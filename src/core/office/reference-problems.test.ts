@@ -148,4 +148,21 @@ describe("the draft of a reference set", () => {
     expect(referenceDraftSchema.safeParse(draft).success).toBe(true);
     expect(referenceSetSchema.safeParse(draft).success).toBe(false);
   });
+
+  it("is nothing in a standardised test, which is of no language and has no levels", () =>
+    expect(
+      found({
+        tests: [
+          {
+            ...test,
+            key: "sqt",
+            language: null,
+            parts: [
+              { ...test.parts[0], key: "Q", title: { en: "Numbers", fr: "Nombres" }, min: 200, max: 800, step: 10 },
+            ],
+            levels: [],
+          },
+        ],
+      }),
+    ).toEqual([]));
 });

@@ -107,6 +107,20 @@ export const PASSPORT = document(
   },
 );
 
+/** Asked of those alone whose papers may carry another name. */
+export const NAME_CHANGE: Requirement = {
+  ...document(
+    "nameChange",
+    ["Proof of the change of name", "Preuve du changement de nom"],
+    [
+      "A marriage certificate, a deed or a court’s decision.",
+      "Un acte de mariage, un acte officiel ou une décision de justice.",
+    ],
+    { shows: ["person.formerNames", "person.givenNames", "person.familyName"] },
+  ),
+  when: { fact: "person.formerNames", is: "known" },
+};
+
 /** Asked of those alone who live where they are not a citizen. */
 export const PERMIT: Requirement = {
   ...document(

@@ -13,6 +13,7 @@ import {
   exemptMeasure,
   fee,
   feeItem,
+  NAME_CHANGE,
   PASSPORT,
   PERMIT,
   REFEREES_NAMED,
@@ -68,6 +69,7 @@ const aroundSections = [helper, earlier, heard, special, declaration];
 const schoolRequirements = [
   ABOUT_YOU,
   PASSPORT,
+  NAME_CHANGE,
   sections("schooling", ["Schools and examinations", "Écoles et examens"], ["schools", "sittings", "subjects"]),
   results,
   ENGLISH_FORM,

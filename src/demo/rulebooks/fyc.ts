@@ -10,6 +10,7 @@ import {
   exemptMeasure,
   fee,
   feeItem,
+  NAME_CHANGE,
   PASSPORT,
   REFEREES_NAMED,
   reference,
@@ -46,6 +47,7 @@ export const fyc: RulebookBody = {
   requirements: [
     ABOUT_YOU,
     PASSPORT,
+    NAME_CHANGE,
     { ...sections("guardian", ["Guardian", "Responsable légal"], ["guardian"]), when: minor },
     {
       ...document(

@@ -6,6 +6,7 @@ import {
   englishProof,
   englishRule,
   exemptMeasure,
+  NAME_CHANGE,
   PASSPORT,
   REFEREES_NAMED,
 } from "./ask";
@@ -39,6 +40,7 @@ export const mes: RulebookBody = {
       sections: ["person", "contact", "citizenship"],
     },
     PASSPORT,
+    NAME_CHANGE,
     {
       key: "studies",
       kind: "sections",

@@ -11,6 +11,7 @@ import {
   exemptMeasure,
   fee,
   feeItem,
+  NAME_CHANGE,
   PASSPORT,
   pendingInTime,
   sections,
@@ -83,6 +84,7 @@ export const mmh: RulebookBody = {
   requirements: [
     ABOUT_YOU,
     PASSPORT,
+    NAME_CHANGE,
     sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses"]),
     certificate,
     transcript,

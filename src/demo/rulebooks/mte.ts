@@ -11,6 +11,7 @@ import {
   exemptMeasure,
   fee,
   feeItem,
+  NAME_CHANGE,
   PASSPORT,
   REFEREES_NAMED,
   reference,
@@ -60,6 +61,7 @@ export const mte: RulebookBody = {
   requirements: [
     ABOUT_YOU,
     PASSPORT,
+    NAME_CHANGE,
     sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses"]),
     certificate,
     transcript,

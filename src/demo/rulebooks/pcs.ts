@@ -10,6 +10,7 @@ import {
   englishProof,
   englishRule,
   exemptMeasure,
+  NAME_CHANGE,
   PASSPORT,
   PERMIT,
   REFEREES_NAMED,
@@ -127,6 +128,7 @@ export const pcs: RulebookBody = {
       ["status", "sponsor", "letters"],
     ),
     PASSPORT,
+    NAME_CHANGE,
     PERMIT,
     {
       ...document(

@@ -1,6 +1,6 @@
 import type { SharedPart } from "../../core/rulebook/parts";
 import { EMPTY_RULEBOOK } from "../../core/rulebook/rulebook";
-import { DECLARATION, ENGLISH_FORM, englishMeasure, exemptMeasure, PASSPORT } from "./ask";
+import { DECLARATION, ENGLISH_FORM, englishMeasure, exemptMeasure, NAME_CHANGE, PASSPORT } from "./ask";
 import { declaration } from "./parts/declaration";
 import { language, tests } from "./parts/language";
 import { citizenship, contact, person } from "./parts/person";
@@ -10,7 +10,7 @@ export const SHARED_PARTS: readonly SharedPart[] = [
   {
     key: "person",
     title: { en: "Person, contact, citizenship", fr: "Personne, contact, nationalité" },
-    body: { ...EMPTY_RULEBOOK, sections: [person, contact, citizenship], requirements: [PASSPORT] },
+    body: { ...EMPTY_RULEBOOK, sections: [person, contact, citizenship], requirements: [PASSPORT, NAME_CHANGE] },
   },
   {
     key: "english",

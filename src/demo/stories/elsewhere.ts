@@ -279,7 +279,12 @@ export const elsewhere = ({ who }: Telling): readonly Story[] => [
     }),
     moments: [
       { do: "add choice", day: -8, round: "MTE 1" },
-      { do: "fill any", day: -8, at: "19:00" },
+      {
+        do: "fill any",
+        day: -8,
+        at: "19:00",
+        told: { "person.calledName": "Anne", "person.formerNames": "Anneliese Haas" },
+      },
       { do: "supply any", day: -6, at: "20:20" },
       { do: "pay", day: -5, at: "12:15" },
       { do: "submit", day: -4, at: "09:35" },

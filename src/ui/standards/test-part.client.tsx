@@ -176,7 +176,9 @@ function LevelsTable({ value, disabled, onChange }: Props) {
   );
 }
 
-/** A language test as data: its parts, its total, how long a result is valid, and the level that scores stand for. */
+const NO_LANGUAGE = "none";
+
+/** A test as data: its parts, its total, how long a result is valid, and the level that scores stand for. */
 export function TestPart(props: Props) {
   const { value, disabled, onChange } = props;
   const nextLevel =
@@ -192,10 +194,10 @@ export function TestPart(props: Props) {
       />
       <Pick
         label="Language"
-        value={value.language}
-        options={languageOptions("en")}
+        value={value.language ?? NO_LANGUAGE}
+        options={[{ value: NO_LANGUAGE, label: "none: a standardised test" }, ...languageOptions("en")]}
         disabled={disabled}
-        onChange={(language) => onChange({ ...value, language })}
+        onChange={(language) => onChange({ ...value, language: language === NO_LANGUAGE ? null : language })}
       />
       <NumberBox
         label="Valid for so many months (empty: for ever)"

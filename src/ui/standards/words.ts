@@ -8,7 +8,7 @@ export type ListName = (typeof LISTS)[number];
 export const LIST_WORDS: Readonly<Record<ListName, { readonly title: string; readonly add: string }>> = {
   groups: { title: "Applicant groups", add: "Add a group" },
   scales: { title: "Grade scales", add: "Add a scale" },
-  tests: { title: "Language tests", add: "Add a test" },
+  tests: { title: "Tests", add: "Add a test" },
   areas: { title: "Subject areas", add: "Add a subject area" },
   entitlements: { title: "Accepted without reading", add: "Add a list" },
   campuses: { title: "Campuses", add: "Add a campus" },

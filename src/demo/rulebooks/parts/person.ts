@@ -35,6 +35,25 @@ export const person: Section = {
       "Family name, or your one name",
       "Nom de famille, ou votre seul nom",
     ),
+    field(
+      { key: "formerNames", kind: "text", most: 200, required: false },
+      "Former names, if your papers carry them",
+      "Anciens noms, si vos documents les portent",
+      {
+        en: "Several with commas between them. We then ask for the proof of the change.",
+        fr: "Plusieurs, séparés par des virgules. Nous demandons alors la preuve du changement.",
+      },
+    ),
+    field(
+      { key: "calledName", kind: "name", most: 100, required: false },
+      "The name you are called by, if it is another",
+      "Le nom que vous portez au quotidien, s’il est autre",
+    ),
+    field(
+      { key: "certificateName", kind: "name", most: 200, required: false },
+      "How your name is to be written on our certificates, if not as above",
+      "Comment écrire votre nom sur nos diplômes, si ce n’est pas comme ci-dessus",
+    ),
     field({ key: "birthDate", kind: "date" }, "Date of birth", "Date de naissance"),
     field({ key: "birthPlace", kind: "text", most: 100 }, "Place of birth", "Lieu de naissance"),
   ],

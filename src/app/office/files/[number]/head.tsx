@@ -21,6 +21,16 @@ const TABS = [
   ["messages", "Messages"],
 ] as const;
 
+/** What somebody is called, was called, and wants to be called on certificates. */
+function OtherNames({ names: { called, former, onCertificates } }: { names: FileData["otherNames"] }) {
+  const words = [
+    ...(called ? [`called ${called}`] : []),
+    ...(former ? [`formerly ${former}`] : []),
+    ...(onCertificates ? [`on certificates ${onCertificates}`] : []),
+  ];
+  return words.length > 0 ? <span className="other-names">{words.join(" · ")}</span> : null;
+}
+
 /** Who it is, what was chosen, the stage, the one next step, and the ways into the parts of the file. */
 export function Head({ data, show }: { data: FileData; show: string }) {
   const { next, stage, turn } = data.assessment.file;
@@ -33,7 +43,9 @@ export function Head({ data, show }: { data: FileData; show: string }) {
   return (
     <header className="file-head">
       <div>
-        <h1 className="serif">{data.name || "No name yet"}</h1>
+        <h1 className="serif">
+          {data.name || "No name yet"} <OtherNames names={data.otherNames} />
+        </h1>
         <p className="quiet">
           No. {data.number}
           {data.groupTitle ? ` · ${data.groupTitle.en}` : ""}

@@ -43,6 +43,13 @@ export function DocumentsPage({ application, language }: { application: MyApplic
               </span>
             </h3>
             {document.help ? <p className="quiet">{document.help[language]}</p> : null}
+            {document.open && result.standing !== "returned"
+              ? document.fails.map((check) => (
+                  <p key={check.en} className="notice">
+                    {say(language, "doc.fails", { check: check[language] })}
+                  </p>
+                ))
+              : null}
             {document.templates.map((t) => (
               <p key={t.sha256}>
                 {say(language, "doc.template")}{" "}
