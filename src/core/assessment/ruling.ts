@@ -73,18 +73,28 @@ function isConfirmed(named: Entitlement, fields: ReturnType<typeof caseFields>, 
     });
 }
 
+interface Cases {
+  readonly cases: readonly CaseResult[];
+  /** Whether more may come. */
+  readonly open: boolean;
+}
+const NOTHING_KNOWN: Cases = { cases: [], open: true };
+const NOTHING_ASKED: Cases = { cases: [], open: false };
+
 /** The cases of a measure with their answers. A ruling goes before the list, because somebody has looked at this very case. */
 export function casesOf(
   measure: RulingMeasure,
   source: FactSource,
   { sections, rulings, office, choice }: RulingInputs,
-): { readonly cases: readonly CaseResult[]; readonly open: boolean } {
+): Cases {
   const section = sections.find((s) => factName(s) === measure.of);
-  if (!section) return { cases: [], open: true };
+  if (!section) return NOTHING_KNOWN;
+  const { found, open } = candidates(measure, section, source);
+  // Most people claim nothing that is ruled on.
+  if (found.length === 0) return open ? NOTHING_KNOWN : NOTHING_ASKED;
   const scope = section.scope === "file" ? "file" : choice;
   const fields = caseFields(section);
   const list = office.set.entitlements.find((l) => l.key === measure.entitlement);
-  const { found, open } = candidates(measure, section, source);
   const cases = found.map(({ entry, read }): CaseResult => {
     const about = caseOf(fields, (field) => textIn(read(field)));
     const place = { scope, section: section.key, entry, about, title: caseTitle(section, about) };

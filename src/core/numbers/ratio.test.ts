@@ -7,6 +7,7 @@ import {
   multiply,
   parseDecimal,
   type Ratio,
+  RunningTotal,
   reduce,
   round,
   subtract,
@@ -113,4 +114,22 @@ describe("exact fractions", () => {
   });
 
   it("refuses to divide by zero", () => expect(() => divide(whole(1), whole(0))).toThrow(RangeError));
+});
+
+describe("a sum that grows", () => {
+  it("is what adding one by one comes to, also beyond what plain numbers hold", () =>
+    fc.assert(
+      fc.property(fc.array(decimals, { maxLength: 30 }), (amounts) => {
+        const total = new RunningTotal();
+        for (const amount of amounts) total.add(amount);
+        const one = amounts.reduce<Ratio>(add, whole(0));
+        expect(compare(total.value, one)).toBe(0);
+      }),
+    ));
+
+  it("keeps thirds and sevenths exact", () => {
+    const total = new RunningTotal();
+    for (const d of [3, 7, 3, 7, 21, 21]) total.add(divide(whole(1), whole(d)));
+    expect(compare(total.value, divide(whole(22), whole(21)))).toBe(0);
+  });
 });

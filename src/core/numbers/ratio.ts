@@ -98,6 +98,35 @@ export function add(a: Ratio, b: Ratio): Ratio {
   return settle(x.n * y.d + y.n * x.d, x.d * y.d);
 }
 
+/** A sum that grows: no fraction is made for a step while plain numbers hold it. */
+export class RunningTotal {
+  private n = 0;
+  private d = 1;
+  private beyond: Ratio | null = null;
+
+  add(amount: Ratio): void {
+    if (this.beyond === null && isSmall(amount)) {
+      const wide =
+        amount.d === this.d || this.d % amount.d === 0
+          ? this.d
+          : amount.d % this.d === 0
+            ? amount.d
+            : product(this.d, amount.d);
+      const n = product(this.n, wide / this.d) + product(amount.n, wide / amount.d);
+      if (areSafe(n, wide)) {
+        this.n = n;
+        this.d = wide;
+        return;
+      }
+    }
+    this.beyond = add(this.value, amount);
+  }
+
+  get value(): Ratio {
+    return this.beyond ?? { n: this.n, d: this.d };
+  }
+}
+
 /** The same ratio in lowest terms. */
 export function reduce(ratio: Ratio): Ratio {
   const { n, d } = toBig(ratio);

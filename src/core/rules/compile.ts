@@ -1,4 +1,4 @@
-import { add, type Ratio, toShort, whole, ZERO } from "../numbers/ratio";
+import { add, type Ratio, RunningTotal, toShort, whole } from "../numbers/ratio";
 import { parseDay } from "../time/day";
 import { compareFact, limitValue, type ReadyLimit, readyLimit, show } from "./compare";
 import type { Comparison, Condition, Limit } from "./condition";
@@ -41,10 +41,8 @@ export function compile(condition: Condition): Rule {
   if ("not" in condition) return negate(compile(condition.not));
   if ("fact" in condition) return factRule(condition.fact, condition.is, condition.value);
   if ("some" in condition) return someRule(condition.some, condition.where);
-  if ("count" in condition)
-    return rangeRule("count", condition.count, condition, (list, found) => countFact(list, found));
-  const { sum, of } = condition;
-  return rangeRule("sum", `${sum}.${of}`, condition, (list, found) => sumFact(of, list, found));
+  if ("count" in condition) return rangeRule("count", condition.count, condition);
+  return rangeRule("sum", `${condition.sum}.${condition.of}`, condition);
 }
 
 /** "At least n of k": met parts reach n, or with the open ones they still could, or they cannot any more. */
@@ -223,26 +221,50 @@ export function withEntry(facts: FactSource, entry: Entry | undefined): FactSour
   return entry ? { scalar: facts.scalar, list: facts.list, entry } : facts;
 }
 
-interface Hits {
-  readonly sure: readonly Entry[];
-  readonly perhaps: readonly Entry[];
-  readonly confirmed: boolean;
+/** The entries of a list that fit, those that perhaps do, and what a field of them adds up to. */
+interface Tally {
+  sure: number;
+  perhaps: number;
+  confirmed: boolean;
+  readonly low: RunningTotal;
+  readonly spread: RunningTotal;
+  /** Something that would be added up is not known. */
+  unbounded: boolean;
 }
 
-function hits(list: FactList, where: Rule | null, facts: FactSource): Hits {
-  if (!where) return { sure: list.entries, perhaps: [], confirmed: true };
-  const sure: Entry[] = [];
-  const perhaps: Entry[] = [];
-  let confirmed = true;
+function numberOf(fact: Fact | undefined): Ratio | null {
+  return fact?.kind === "value" && typeof fact.value === "object" && "n" in fact.value ? fact.value : null;
+}
+
+function addField(tally: Tally, total: RunningTotal, field: Fact | undefined, counts: boolean): void {
+  const amount = numberOf(field);
+  if (amount === null) tally.unbounded = true;
+  else total.add(amount);
+  if (counts && field?.kind === "value" && !field.confirmed) tally.confirmed = false;
+}
+
+/** One walk over a list, which a file is asked for a dozen times: nothing is made for an entry. */
+function tallyOf(list: FactList, where: Rule | null, facts: FactSource, of: string | null): Tally {
+  const tally: Tally = {
+    sure: 0,
+    perhaps: 0,
+    confirmed: true,
+    low: new RunningTotal(),
+    spread: new RunningTotal(),
+    unbounded: list.open,
+  };
   const view = { scalar: facts.scalar, list: facts.list, entry: undefined as Entry | undefined };
   for (const entry of list.entries) {
     view.entry = entry;
-    const judged = where.judge(view);
-    confirmed &&= judged.confirmed;
-    if (judged.truth === "met") sure.push(entry);
-    else if (judged.truth === "open") perhaps.push(entry);
+    const judged = where === null ? CONFIRMED.met : where.judge(view);
+    if (!judged.confirmed) tally.confirmed = false;
+    if (judged.truth === "not met") continue;
+    const sure = judged.truth === "met";
+    if (sure) tally.sure += 1;
+    else tally.perhaps += 1;
+    if (of !== null) addField(tally, sure ? tally.low : tally.spread, entry.fields[of], sure);
   }
-  return { sure, perhaps, confirmed };
+  return tally;
 }
 
 /** Counts and sums over the entries that fit: a value, or a range while the list or an entry is open. */
@@ -250,21 +272,21 @@ function rangeRule(
   op: "count" | "sum",
   name: string,
   condition: Extract<Condition, { count: string }> | Extract<Condition, { sum: string }>,
-  measure: (list: FactList, found: Hits) => Exclude<Fact, { kind: "unknown" }>,
 ): Rule {
-  const listName = "count" in condition ? condition.count : condition.sum;
+  const [listName, of] = "count" in condition ? [condition.count, null] : [condition.sum, condition.of];
+  const measure = of === null ? countFact : sumFact;
   const where = condition.where ? compile(condition.where) : null;
   const readLimit = limitReader(condition.value);
   const { is } = condition;
   return {
     judge: (facts) => {
       const list = facts.list(listName);
-      const fact = measure(list, hits(list, where, facts));
+      const fact = measure(list, tallyOf(list, where, facts, of));
       return judgement(compareFact(fact, is, readLimit(facts)), fact.confirmed);
     },
     trace: (facts) => {
       const list = facts.list(listName);
-      const found = hits(list, where, facts);
+      const found = tallyOf(list, where, facts, of);
       const fact = measure(list, found);
       const limit = readLimit(facts);
       return {
@@ -277,41 +299,24 @@ function rangeRule(
           limit: limit?.shown ?? null,
           seen: fact.kind === "range" ? toShort(fact.low) : show(fact.value),
           open: fact.kind === "range",
-          entries: found.sure.length,
+          entries: found.sure,
         },
       };
     },
   };
 }
 
-function countFact(list: FactList, { sure, perhaps, confirmed }: Hits): Exclude<Fact, { kind: "unknown" }> {
-  const low = whole(sure.length);
-  if (!list.open && perhaps.length === 0) return { kind: "value", value: low, confirmed };
-  return { kind: "range", low, high: list.open ? null : whole(sure.length + perhaps.length), confirmed };
+function countFact(list: FactList, { sure, perhaps, confirmed }: Tally): Exclude<Fact, { kind: "unknown" }> {
+  const low = whole(sure);
+  if (!list.open && perhaps === 0) return { kind: "value", value: low, confirmed };
+  return { kind: "range", low, high: list.open ? null : whole(sure + perhaps), confirmed };
 }
 
-function numberOf(fact: Fact | undefined): Ratio | null {
-  return fact?.kind === "value" && typeof fact.value === "object" && "n" in fact.value ? fact.value : null;
-}
-
-function sumFact(of: string, list: FactList, found: Hits): Exclude<Fact, { kind: "unknown" }> {
-  let low = ZERO;
-  let spread = ZERO;
-  let unbounded = list.open;
-  let confirmed = found.confirmed;
-  for (const entry of found.sure) {
-    const field = entry.fields[of];
-    const amount = numberOf(field);
-    if (amount === null) unbounded = true;
-    else low = add(low, amount);
-    if (field?.kind === "value" && !field.confirmed) confirmed = false;
-  }
-  for (const entry of found.perhaps) {
-    const amount = numberOf(entry.fields[of]);
-    if (amount === null) unbounded = true;
-    else spread = add(spread, amount);
-  }
-  return unbounded || found.perhaps.length > 0
-    ? { kind: "range", low, high: unbounded ? null : add(low, spread), confirmed }
-    : { kind: "value", value: low, confirmed };
+function sumFact(
+  _: FactList,
+  { low, spread, perhaps, unbounded, confirmed }: Tally,
+): Exclude<Fact, { kind: "unknown" }> {
+  return unbounded || perhaps > 0
+    ? { kind: "range", low: low.value, high: unbounded ? null : add(low.value, spread.value), confirmed }
+    : { kind: "value", value: low.value, confirmed };
 }

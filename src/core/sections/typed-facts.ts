@@ -138,7 +138,24 @@ function fieldFact(field: Field, slot: Readonly<Slot>): Fact {
   const confirmed = confirmation !== undefined;
   const value = toScalar(field.kind, (confirmation ? confirmation.value : answer?.value) ?? null);
   if (value === null) return UNKNOWN;
+  if (typeof value === "string" && PICKED.includes(field.kind)) return pickFact(value, confirmed);
   return typeof value === "object" && "n" in value ? numberFact(value, confirmed) : { kind: "value", value, confirmed };
+}
+
+/** What is picked from a list repeats within a file and from file to file: one fact each is enough. Nothing that is typed is kept. */
+const PICKED: readonly Field["kind"][] = ["choice", "area", "scale", "test", "country", "language"];
+const claimedPicks = new Map<string, Fact>();
+const confirmedPicks = new Map<string, Fact>();
+const MOST_PICKS = 5000;
+
+function pickFact(value: string, confirmed: boolean): Fact {
+  const picks = confirmed ? confirmedPicks : claimedPicks;
+  const known = picks.get(value);
+  if (known) return known;
+  if (picks.size >= MOST_PICKS) picks.clear();
+  const fact: Fact = { kind: "value", value, confirmed };
+  picks.set(value, fact);
+  return fact;
 }
 
 /** Numbers that were read are kept (`parseDecimal`), so their facts can be, too: a course has as many credits as most others. */
@@ -178,25 +195,31 @@ function listFact(
   return { entries, open: !closed && !complete };
 }
 
-function numberIn(fact: Fact | undefined): { readonly value: Ratio; readonly confirmed: boolean } | null {
-  return fact?.kind === "value" && typeof fact.value === "object" && "n" in fact.value
-    ? { value: fact.value, confirmed: fact.confirmed }
-    : null;
-}
+type NumberFact = Extract<Fact, { kind: "value" }> & { readonly value: Ratio };
+
+const isNumber = (fact: Fact | undefined): fact is NumberFact =>
+  fact?.kind === "value" && typeof fact.value === "object" && "n" in fact.value;
 
 /** The degree that a course belongs to: the one it names, or the only one there is. */
-export function degreeOf(course: Pick<Entry, "fields">, degrees: FactList | undefined): Entry | undefined {
-  const named = course.fields.degree;
+export function degreeOf({ fields }: Pick<Entry, "fields">, degrees: FactList | undefined): Entry | undefined {
+  return degreeNamed(fields, degrees);
+}
+
+function degreeNamed(course: Entry["fields"], degrees: FactList | undefined): Entry | undefined {
+  const named = course.degree;
   if (named?.kind === "value") return degrees?.entries.find((d) => d.id === named.value);
   return degrees?.entries.length === 1 ? degrees.entries[0] : undefined;
 }
 
 /** Adds `ects` to a course: local credits by the credits of a full-time year at its institution. */
 function addEcts(course: Record<string, Fact>, degrees: FactList | undefined): void {
-  const credits = numberIn(course.credits);
-  const perYear = numberIn(degreeOf({ fields: course }, degrees)?.fields.creditsPerYear);
-  const value = credits && perYear ? ects(credits.value, perYear.value) : null;
-  course.ects = value && credits && perYear ? numberFact(value, credits.confirmed && perYear.confirmed) : UNKNOWN;
+  const { credits } = course;
+  const perYear = degreeNamed(course, degrees)?.fields.creditsPerYear;
+  const value = isNumber(credits) && isNumber(perYear) ? ects(credits.value, perYear.value) : null;
+  course.ects =
+    value && isNumber(credits) && isNumber(perYear)
+      ? numberFact(value, credits.confirmed && perYear.confirmed)
+      : UNKNOWN;
 }
 
 /**
