@@ -6,6 +6,7 @@ export const entryRulesEn = {
   "accepted.else": "These are accepted without further reading. Anything else is looked at by us, case by case.",
   "app.growing":
     "This part was submitted. Until the decision you can add what has come since, such as new results; we look at it.",
+  "next.rule": "We look at something that our lists do not answer. You need to do nothing.",
   "sum.soFar": "{now} so far, {least} needed",
 } as const;
 
@@ -16,5 +17,6 @@ export const entryRulesFr: Readonly<Record<keyof typeof entryRulesEn, string>> =
   "accepted.else": "Ceux-ci sont admis sans autre examen. Tout autre est examiné par nous, au cas par cas.",
   "app.growing":
     "Cette partie a été envoyée. Jusqu’à la décision, vous pouvez ajouter ce qui est arrivé depuis, comme de nouveaux résultats ; nous l’examinons.",
+  "next.rule": "Nous examinons un point que nos listes ne règlent pas. Vous n’avez rien à faire.",
   "sum.soFar": "{now} pour l’instant, {least} nécessaires",
 };

@@ -61,7 +61,7 @@ const WORDS: Readonly<Record<Locale, Words>> = {
         : by === "list"
           ? `${about}: accepted by the office’s list`
           : `${about}: ${answer} by a ruling`,
-    noCase: "there is nothing yet to rule on",
+    noCase: "nothing here asks for a ruling",
     reaches: "reaches what is asked for",
     short: (part, needed, got) =>
       got === null ? `${part} could not be read, ${needed} is needed` : `${part} is ${got}, ${needed} is needed`,
@@ -99,7 +99,7 @@ const WORDS: Readonly<Record<Locale, Words>> = {
         : by === "list"
           ? `${about} : admis par la liste du bureau`
           : `${about} : ${answer === "accepted" ? "admis" : "refusé"} après examen`,
-    noCase: "il n’y a encore rien à examiner",
+    noCase: "rien ici ne demande d’examen",
     reaches: "atteint ce qui est demandé",
     short: (part, needed, got) =>
       got === null ? `${part} n’a pu être lu, il faut ${needed}` : `${part} est ${got}, il faut ${needed}`,
