@@ -49,12 +49,19 @@ const inForce = (applicationId: string, at: Place) =>
     isNull(appliedRuling.endedAt),
   );
 
-async function apply(ctx: ActContext, byId: string, file: OpenFile, at: Place, rulingId: string): Promise<void> {
+async function apply(
+  ctx: ActContext,
+  byId: string,
+  file: OpenFile,
+  at: Place,
+  about: CaseResult["about"],
+  rulingId: string,
+): Promise<void> {
   await ctx.db.update(appliedRuling).set({ endedAt: ctx.now, endedById: byId }).where(inForce(file.id, at));
   const { question, scope, section, entry } = at;
   await ctx.db
     .insert(appliedRuling)
-    .values({ applicationId: file.id, rulingId, question, scope, section, entry, byId, at: ctx.now });
+    .values({ applicationId: file.id, rulingId, question, scope, section, entry, about, byId, at: ctx.now });
 }
 
 /** The ruling to apply: an earlier one that is still in force for this question, or a new one about this case. */
@@ -115,7 +122,7 @@ export const ruleOnCase = defineFileAct({
     if (Object.values(found.about).every((part) => part === "")) return refuse("not-complete");
     const which = await rulingFor(ctx, ctx.actor.id, found, { question: at.question, earlier, verdict, reason: why });
     if (!which.ok) return which;
-    await apply(ctx, ctx.actor.id, file, at, which.value);
+    await apply(ctx, ctx.actor.id, file, at, found.about, which.value);
     return done(null);
   },
 });

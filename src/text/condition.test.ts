@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { Condition } from "../core/rules/condition";
 import { conditionSentence } from "./condition";
+import { leafSentence } from "./trace";
 
 const titles = {
   "person.birthDate": "Date of birth",
@@ -71,4 +72,36 @@ describe("a condition read as a sentence", () => {
     ],
     [{ fact: "d", is: "over", value: "2027-02-03" }, "d is over 3 Feb 2027"],
   ])("%j: %s", (condition, sentence) => expect(conditionSentence(condition, titles)).toBe(sentence));
+});
+
+describe("values that are picked", () => {
+  const titles = {
+    "courses.area": "Subject area",
+    "courses.area=natural": "Natural sciences",
+    "courses.area=other": "Other",
+    "answers.english.way": "How you prove your English",
+    "answers.english.way=exempt": "By an exemption",
+  };
+  it.each<readonly [Condition, string]>([
+    [
+      { some: "courses", where: { fact: "it.area", is: "oneOf", value: ["natural", "other", "unheard"] } },
+      "at least one of courses where Subject area is one of Natural sciences, Other, unheard",
+    ],
+    [{ fact: "answers.english.way", is: "equals", value: "exempt" }, "How you prove your English is By an exemption"],
+    [{ fact: "answers.english.way", is: "equals", value: "natural" }, "How you prove your English is natural"],
+  ])("%j are called as in the form", (condition, sentence) =>
+    expect(conditionSentence(condition, titles)).toBe(sentence),
+  );
+
+  it("are called so in a trace, too, what is seen and what is asked for", () => {
+    const trace = {
+      op: "fact" as const,
+      truth: "not met" as const,
+      confirmed: true,
+      leaf: { fact: "it.area", is: "oneOf" as const, limit: "natural, unheard", seen: "other", open: false },
+    };
+    expect(leafSentence(trace, titles, "courses")).toBe(
+      "Subject area: Other; must be one of Natural sciences, unheard",
+    );
+  });
 });

@@ -1,6 +1,6 @@
 import type { Comparison, Condition, Limit } from "../core/rules/condition";
 import { countryName, formatDate } from "./format";
-import { type FactTitles, factWord } from "./trace";
+import { type FactTitles, factWord, valueWord } from "./trace";
 
 /** Conditions read as sentences, for the office. */
 export const COMPARISON_WORDS: Readonly<Record<Comparison, string>> = {
@@ -17,13 +17,14 @@ export const COMPARISON_WORDS: Readonly<Record<Comparison, string>> = {
 
 const MANY = 6;
 
-function limitWords(limit: Limit | undefined, titles: FactTitles): string {
+function limitWords(limit: Limit | undefined, titles: FactTitles, fact: string, list: string): string {
   if (limit === undefined) return "";
   if (typeof limit === "boolean") return limit ? "yes" : "no";
   if (typeof limit === "number") return String(limit);
-  if (typeof limit === "string") return /^\d{4}-\d{2}-\d{2}$/u.test(limit) ? formatDate("en", limit) : limit;
+  if (typeof limit === "string")
+    return /^\d{4}-\d{2}-\d{2}$/u.test(limit) ? formatDate("en", limit) : valueWord(limit, fact, titles, list);
   if (Array.isArray(limit)) {
-    const words = limit.map((v) => (/^[A-Z]{2}$/u.test(v) ? countryName("en", v) : v));
+    const words = limit.map((v) => (/^[A-Z]{2}$/u.test(v) ? countryName("en", v) : valueWord(v, fact, titles, list)));
     return words.length > MANY
       ? `${words.slice(0, MANY - 1).join(", ")} and ${words.length - MANY + 1} more`
       : words.join(", ");
@@ -59,7 +60,11 @@ export function conditionSentence(condition: Condition, titles: FactTitles, list
   if ("of" in condition && "atLeast" in condition)
     return `at least ${condition.atLeast} of: ${condition.of.map((c) => conditionSentence(c, titles, list)).join("; ")}`;
   if ("fact" in condition)
-    return comparison(factWord(condition.fact, titles, list), condition.is, limitWords(condition.value, titles));
+    return comparison(
+      factWord(condition.fact, titles, list),
+      condition.is,
+      limitWords(condition.value, titles, condition.fact, list),
+    );
   if ("some" in condition)
     return `at least one of ${factWord(condition.some, titles)} where ${conditionSentence(condition.where, titles, condition.some)}`;
   const name = "count" in condition ? condition.count : condition.sum;
@@ -68,5 +73,5 @@ export function conditionSentence(condition: Condition, titles: FactTitles, list
     "count" in condition
       ? `the number of ${factWord(name, titles)}${where}`
       : `the sum of ${factWord(`it.${condition.of}`, titles, name)} over ${factWord(name, titles)}${where}`;
-  return comparison(subject, condition.is, limitWords(condition.value, titles));
+  return comparison(subject, condition.is, limitWords(condition.value, titles, "", list));
 }

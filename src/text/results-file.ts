@@ -8,6 +8,7 @@ export const resultsFileEn = {
   "results.invalid":
     "The signature of this file does not hold: something was changed after it was signed. You can take the lines over, and the office will go by your transcript alone.",
   "results.unsigned": "The file is not signed. What you take over counts as typed by you; the transcript proves it.",
+  "results.otherBirth": "The file is of somebody born on {born}. Your application gives another day.",
   "results.otherName": "The file names {name}. Look whether it is yours.",
   "results.no_status": "{about}: the file does not say whether it was passed. Choose its status.",
   "results.unknown_status": "{about} is no status we know. Choose one.",
@@ -40,6 +41,7 @@ export const resultsFileFr: Readonly<Record<keyof typeof resultsFileEn, string>>
     "La signature de ce fichier n’est pas valable : quelque chose a été changé après. Vous pouvez reprendre les lignes ; le bureau s’en tiendra au relevé seul.",
   "results.unsigned":
     "Le fichier n’est pas signé. Ce que vous reprenez compte comme saisi par vous ; le relevé en fait foi.",
+  "results.otherBirth": "Le fichier concerne une personne née le {born}. Votre candidature donne un autre jour.",
   "results.otherName": "Le fichier nomme {name}. Vérifiez s’il est bien le vôtre.",
   "results.no_status": "{about} : le fichier ne dit pas si le cours est réussi. Choisissez son état.",
   "results.unknown_status": "{about} n’est pas un état que nous connaissons. Choisissez-en un.",

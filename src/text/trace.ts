@@ -5,7 +5,7 @@ import { linesOf } from "./trace-details";
 
 /** Traces of rules as sentences with the numbers, for the office and for applicants alike. */
 
-/** What facts are called: titles from the rulebook's fields and measures, by the names that rules use. */
+/** What facts are called: titles from the rulebook's fields and measures, by the names that rules use; and their values, by `name=value`. */
 export type FactTitles = Readonly<Record<string, string>>;
 
 /** The titles of facts in one language. */
@@ -130,10 +130,18 @@ export function factWord(named: string, titles: FactTitles, list = "it", locale:
   return WORDS[locale].facts[name] ?? titles[name] ?? name.replace(/^(answers|it)\./u, "").replace(/\./gu, ", ");
 }
 
+/** A value that was picked in the words of the form; any other as it is. */
+export function valueWord(value: string, fact: string, titles: FactTitles, list = "it"): string {
+  return titles[`${fact.replace(/^it\./u, `${list}.`)}=${value}`] ?? value;
+}
+
 const COUNTRIES_SHOWN = 3;
 
-function shown(value: string | null, locale: Locale, fact: string): string {
+/** @param fact by its full name, with the list that it stands in */
+function shown(value: string | null, locale: Locale, fact: string, titles: FactTitles): string {
   if (value === null) return WORDS[locale].unknown;
+  const picked = titles[`${fact}=${value}`];
+  if (picked !== undefined) return picked;
   if (value === "true" || value === "false") return WORDS[locale].yesNo[value];
   if (/^\d{4}-\d{2}-\d{2}$/u.test(value)) return formatDate(locale, value);
   if (/^[a-z]{2}$/u.test(value) && fact.endsWith("language")) return languageName(locale, value);
@@ -146,6 +154,16 @@ function shown(value: string | null, locale: Locale, fact: string): string {
   return value;
 }
 
+/** A limit is one value, or several with commas between them. */
+function limitWord(limit: string | null, locale: Locale, fact: string, titles: FactTitles): string {
+  const whole = shown(limit, locale, fact, titles);
+  if (limit === null || whole !== limit || !limit.includes(", ")) return whole;
+  return limit
+    .split(", ")
+    .map((value) => titles[`${fact}=${value}`] ?? value)
+    .join(", ");
+}
+
 /** How a measured value came about: the formula with its numbers. */
 export function detailLines(leaf: Leaf, locale: Locale = "en"): readonly string[] {
   return leaf.detail ? linesOf(leaf.detail, locale) : [];
@@ -156,9 +174,11 @@ export function leafSentence(trace: Trace, titles: FactTitles, list = "it", loca
   const { leaf } = trace;
   if (!leaf) return "";
   const words = WORDS[locale];
-  const seen = shown(leaf.seen, locale, leaf.fact);
+  const fact = leaf.fact.replace(/^it\./u, `${list}.`);
+  const seen = shown(leaf.seen, locale, fact, titles);
   const name = factWord(leaf.fact, titles, list, locale);
-  const must = `${words.compared[leaf.is]} ${leaf.is === "known" ? "" : shown(leaf.limit, locale, leaf.fact)}`.trim();
+  const must =
+    `${words.compared[leaf.is]} ${leaf.is === "known" ? "" : limitWord(leaf.limit, locale, fact, titles)}`.trim();
   const from = leaf.open && leaf.seen !== null && (trace.op === "sum" || trace.op === "count") ? words.atLeast : "";
   if (trace.op === "some") return `${words.fit(seen, leaf.entries ?? 0, name)}${leaf.open ? words.notWhole : ""}`;
   if (trace.op === "sum") return `${from}${seen} ${name}${words.over(leaf.entries ?? 0)}; ${must}`;

@@ -89,7 +89,8 @@ function Case({ applicationId, one, acts }: Props) {
             </span>
           </>
         ) : null}
-        {one.answer === null ? "Nobody has ruled on it yet." : null}
+        {one.changed ? <strong className="wrong"> It has changed since; the ruling no longer holds.</strong> : null}
+        {one.answer === null && !one.changed ? "Nobody has ruled on it yet." : null}
       </p>
       <Earlier one={one} rule={(earlier) => run(() => acts.ruleOn({ ...place, earlier }))} />
       {one.answer === null ? (

@@ -1,6 +1,7 @@
 "use client";
 
 import type { Locale } from "../core/text/local-text";
+import { formatDate } from "../text/format";
 import { say } from "../text/say";
 import type { ResultsFile } from "../views/results-file";
 
@@ -45,6 +46,11 @@ export function ResultsNote({ file, locale }: { file: Read; locale: Locale }) {
       {file.otherName === null ? null : (
         <p role="alert" className="wrong">
           {say(locale, "results.otherName", { name: file.otherName })}
+        </p>
+      )}
+      {file.otherBirth === null ? null : (
+        <p role="alert" className="wrong">
+          {say(locale, "results.otherBirth", { born: formatDate(locale, file.otherBirth) })}
         </p>
       )}
       {file.questions.length > 0 ? (

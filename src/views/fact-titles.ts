@@ -1,11 +1,33 @@
+import type { ReferenceSet } from "../core/office/reference-set";
 import type { RulebookBody } from "../core/rulebook/rulebook";
-import { factName } from "../core/sections/definition";
+import { type Field, factName } from "../core/sections/definition";
 import type { LocalText } from "../core/text/local-text";
 
-/** What facts are called in a rulebook, in each language, by the names that rules use. */
-export function titlesOf(body: RulebookBody): Readonly<Record<string, LocalText>> {
+type Registers = Pick<ReferenceSet, "areas" | "scales" | "tests">;
+
+/** What may be picked in a field, with its titles: the field's own options, or what the office's register has. */
+function picks(field: Field, registers: Registers | undefined): readonly (readonly [string, LocalText])[] {
+  const registered = { area: registers?.areas, scale: registers?.scales, test: registers?.tests };
+  const items = field.kind in registered ? registered[field.kind as keyof typeof registered] : undefined;
+  return [
+    ...(field.options ?? []).map((o) => [o.value, o.title] as const),
+    ...(items ?? []).map((i) => [i.key, i.title] as const),
+  ];
+}
+
+/**
+ * What facts are called in a rulebook, in each language, by the names that rules use, and what their values are called, by
+ * `name=value`.
+ */
+export function titlesOf(body: RulebookBody, registers?: Registers): Readonly<Record<string, LocalText>> {
   return Object.fromEntries([
     ...body.measures.map((m) => [`measure.${m.key}`, m.title] as const),
-    ...body.sections.flatMap((s) => s.fields.map((f) => [`${factName(s)}.${f.key}`, f.title] as const)),
+    ...body.sections.flatMap((s) =>
+      s.fields.flatMap((f) => {
+        const name = `${factName(s)}.${f.key}`;
+        const values = picks(f, registers).map(([value, title]) => [`${name}=${value}`, title] as const);
+        return [[name, f.title] as const, ...values];
+      }),
+    ),
   ]);
 }

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { assess } from "../core/assessment/assess";
 import { contexts } from "../core/assessment/context";
 import { unconfirmed } from "../core/assessment/steps";
+import type { Office } from "../core/office/reference-set";
 import { planOf } from "../core/rulebook/plan";
 import type { Field, Section } from "../core/sections/definition";
 import { entriesInOrder } from "../core/sections/entry-order";
@@ -79,9 +80,9 @@ function ruleFields(loaded: LoadedFile): Readonly<Record<string, readonly string
   );
 }
 
-function factTitles(loaded: LoadedFile): Readonly<Record<string, string>> {
+function factTitles(loaded: LoadedFile, { set }: Office): Readonly<Record<string, string>> {
   const bodies = loaded.facts.choices.flatMap((c) => loaded.rulebooks[c.rulebookId]?.body ?? []);
-  return localTitles(Object.assign({}, ...bodies.map(titlesOf)), "en");
+  return localTitles(Object.assign({}, ...bodies.map((body) => titlesOf(body, set))), "en");
 }
 
 /** What a section is called in the office; one that belongs to a choice names its programme. */
@@ -160,7 +161,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     sections: [...sections.values()],
     reopenable: reopenable(loaded).map((place) => ({ ...place, title: titleAt(loaded, place) })),
     ruleFields: ruleFields(loaded),
-    factTitles: factTitles(loaded),
+    factTitles: factTitles(loaded, office),
     office: {
       scales: office.set.scales,
       tests: office.set.tests,

@@ -295,7 +295,7 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
     zone: office.set.zone,
     now: ctx.now.toISOString(),
     assessment: applicantsShare(assessment, new Set(choices.filter((c) => c.decision).map((c) => c.id))),
-    factTitles: Object.assign({}, ...Object.values(loaded.rulebooks).map((r) => titlesOf(r.body))),
+    factTitles: Object.assign({}, ...Object.values(loaded.rulebooks).map((r) => titlesOf(r.body, office.set))),
     groupTitle: office.set.groups.find((g) => g.key === assessment.file.group)?.title ?? null,
     groupBecause: groupBecause(office.set, assessment.file.group, index, all[0]),
     sections: formSections(

@@ -7,6 +7,9 @@ import { rulebookProblems } from "../core/rulebook/problems";
 import type { RulebookBody } from "../core/rulebook/rulebook";
 import { factName } from "../core/sections/definition";
 import type { LocalText } from "../core/text/local-text";
+import { localTitles } from "../text/trace";
+import { titlesOf } from "./fact-titles";
+import { officeNow } from "./office-now";
 import { lastPreview, type PreviewState, previewState, type StoredPreview } from "./preview-state";
 import { defineView } from "./view";
 
@@ -106,14 +109,14 @@ async function comparedWith(pool: pg.Pool, row: Row, asked: string | null) {
 }
 
 /** What facts are called in this rulebook, for reading its rules as sentences. */
-export function rulebookFactTitles(body: RulebookBody): Readonly<Record<string, string>> {
-  return Object.fromEntries([
-    ...body.measures.map((m) => [`measure.${m.key}`, m.title.en] as const),
-    ...body.sections.flatMap((s) => [
-      [factName(s), s.title.en] as const,
-      ...s.fields.map((f) => [`${factName(s)}.${f.key}`, f.title.en] as const),
-    ]),
-  ]);
+export function rulebookFactTitles(
+  body: RulebookBody,
+  registers: Parameters<typeof titlesOf>[1],
+): Readonly<Record<string, string>> {
+  return {
+    ...Object.fromEntries(body.sections.map((s) => [factName(s), s.title.en])),
+    ...localTitles(titlesOf(body, registers), "en"),
+  };
 }
 
 const mayPublish = (actor: Actor): boolean => holds(actor, ["lead officer", "administrator"]);
@@ -135,7 +138,7 @@ export const rulebookPage = defineView({
       against: other && { id: other.id, version: other.version, status: other.status },
       differences: other ? compareRulebooks(other.body, row.body) : [],
       preview: previewState(preview, row.edit),
-      factTitles: rulebookFactTitles(row.body),
+      factTitles: rulebookFactTitles(row.body, (await officeNow(pool)).set),
       mayPublish: mayPublish(actor),
     };
   },

@@ -34,6 +34,8 @@ export interface FileCase {
   readonly about: RuledCase;
   readonly answer: Verdict | null;
   readonly by: "list" | "ruling" | null;
+  /** It is no longer what it was when it was ruled on. */
+  readonly changed: boolean;
   readonly ruling: Ruling | null;
   readonly earlier: readonly (Ruling & { readonly nearness: Nearness })[];
 }

@@ -79,7 +79,7 @@ export const selfCheck = defineView({
       sections: formSections(index, all, [], { reopenings: [] }).map((s) => ({ ...s, open: "all" })),
       findings,
       eligibility: eligibilityOf(findings),
-      factTitles: titlesOf(row.body),
+      factTitles: titlesOf(row.body, office.set),
       office: { scales: office.set.scales, tests: office.set.tests, areas: office.set.areas },
     };
   },

@@ -3,23 +3,28 @@ import { readFileSync } from "node:fs";
 import path from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { saveInstitution } from "../../src/acts/institutions";
+import { saveAnswers } from "../../src/acts/save-answers";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { fingerprintOf } from "../../src/formats/elmo/verify-signature";
 import { resultsFile } from "../../src/views/results-file";
 import { readView } from "../../src/views/view";
+import { begunFile } from "../support/files";
 import { makePerson, must, openWorld, VISITOR, type World } from "../support/world";
 
 const sample = (name: string) => readFileSync(path.join(process.cwd(), "tests/fixtures/elmo", name));
+
+const BDAY = /<bday[^>]*>([\d-]+)</u;
 
 describe("a file of results", () => {
   let world: World;
   let applicant: Actor;
   let officer: Actor;
+  let roundId = "";
 
   beforeAll(async () => {
     world = await openWorld("results_file");
-    await loadCatalogue(world.runtime, "2026-11-25");
+    ({ roundId } = await loadCatalogue(world.runtime, "2026-11-25"));
     applicant = await makePerson(world, "Ana Souza Pinto");
     officer = await makePerson(world, "Runa Okonjo", ["officer"]);
   });
@@ -36,6 +41,20 @@ describe("a file of results", () => {
   });
   it("is of oneself where the names agree, middle names left out or not", async () =>
     expect(await read("elmo-a-unsigned.xml")).toMatchObject({ otherName: null }));
+  it("is held against the day of birth that one's own application gives", async () => {
+    const born = async (day: string) => {
+      const { owner, applicationId } = await begunFile(world, roundId);
+      await must(world, saveAnswers, owner, {
+        applicationId,
+        changes: [{ scope: "file", section: "person", entry: "", field: "birthDate", value: day, seen: 0 }],
+      });
+      const file = await read("elmo-a-unsigned.xml", owner);
+      return file?.ok ? file.otherBirth : "not read";
+    };
+    const stated = BDAY.exec(sample("elmo-a-unsigned.xml").toString())?.[1] ?? "";
+    expect(await born(stated)).toBeNull();
+    expect(await born("1971-02-03")).toBe(stated);
+  });
   it("is trusted once its certificate stands with an institution of the register", async () => {
     expect(await read("elmo-a-signed.xml")).toMatchObject({ signature: "sound" });
     await must(world, saveInstitution, officer, {

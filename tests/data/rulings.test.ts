@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
+import { confirmValues } from "../../src/acts/confirm-values";
 import { endCaseRuling, endRuling, ruleOnCase } from "../../src/acts/rulings";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
@@ -112,6 +113,21 @@ describe("rulings", () => {
     const listed = await readView(world.runtime, rulingsView, officer, { words: "serowe accepted" });
     expect(listed).toMatchObject([{ ended: { by: "Runa Okonjo", reason: "The school changed its language." } }]);
     expect(listed?.[0]?.numbers).toHaveLength(1);
+  });
+
+  it("no longer holds once the case is another, and is asked again", async () => {
+    await must(world, ruleOnCase, officer, { ...place(second), verdict: "accepted", reason: "Seen." });
+    expect((await english(second))?.finding).toBe("met");
+    await must(world, confirmValues, officer, {
+      applicationId: second.applicationId,
+      values: [{ scope: "file", section: "english", entry: "", field: "place", value: "Another School" }],
+    });
+    expect([(await english(second))?.finding, await owes(second), (await caseOf(second))?.changed]).toEqual([
+      "open",
+      true,
+      true,
+    ]);
+    await must(world, endCaseRuling, officer, place(second));
   });
 
   it("needs a verdict with a reason, and a case that the file has", async () => {

@@ -1,6 +1,6 @@
 import type { Instant, PlainDate } from "../ids";
 import type { ProofLevel } from "../requirements/definition";
-import type { Verdict } from "../rulings/ruled-case";
+import type { RuledCase, Verdict } from "../rulings/ruled-case";
 
 /**
  * One file's facts, whole, as plain JSON: claims and confirmations side by side. Nothing here is derived; `assess` derives.
@@ -38,6 +38,8 @@ export interface FileFacts {
     readonly section: string;
     readonly entry: string;
     readonly verdict: Verdict;
+    /** The case as it stood when it was ruled on. */
+    readonly about: RuledCase;
   }[];
   readonly references: readonly ReferenceFact[];
   readonly charges: readonly ChargeFact[];

@@ -53,8 +53,10 @@ const ruled = (entry: string, verdict: Ruled["verdict"], change: Partial<Ruled> 
   section: "education",
   entry,
   verdict,
+  about: { country: "SR", institution: "Somewhere", title: "MSc", level: "7" },
   ...change,
 });
+const inIreland = { about: { country: "IE", institution: "Somewhere", title: "MSc", level: "7" } };
 
 function found(measure: RulingMeasure, source: FactSource, rulings: readonly Ruled[] = []): string {
   const result = rulingMeasure(measure, source, {
@@ -73,7 +75,7 @@ describe("whether a degree is accepted", () => {
     ["not on the list: it waits for a ruling", [["a", "SR", "7"]], [], "unknown"],
     ["ruled to be accepted", [["a", "SR", "7"]], [ruled("a", "accepted")], "true confirmed"],
     ["ruled to be refused", [["a", "SR", "7"]], [ruled("a", "refused")], "false confirmed"],
-    ["a ruling goes before the list", [["a", "IE", "7"]], [ruled("a", "refused")], "false confirmed"],
+    ["a ruling goes before the list", [["a", "IE", "7"]], [ruled("a", "refused", inIreland)], "false confirmed"],
     [
       "one of two is enough",
       [
@@ -102,6 +104,8 @@ describe("whether a degree is accepted", () => {
       "unknown",
     ],
     ["a ruling on another entry says nothing", [["a", "SR", "7"]], [ruled("b", "accepted")], "unknown"],
+    ["a ruling on what it no longer is does not hold", [["a", "SR", "8"]], [ruled("a", "accepted")], "unknown"],
+    ["nor does it keep the list from answering", [["a", "IE", "7"]], [ruled("a", "refused")], "true confirmed"],
     ["no degree at all", [], [], "false confirmed"],
   ])("%s", (_, rows, rulings, expected) => expect(found(DEGREE, degreesOf(rows), rulings)).toBe(expected));
 
@@ -131,7 +135,12 @@ describe("whether an exemption is accepted", () => {
     scalar: (name) => (name === "answers.english.way" ? fact(way, false) : { kind: "unknown" }),
     list: () => ({ entries: [], open: false }),
   });
-  const own = (verdict: Ruled["verdict"]) => ruled("", verdict, { question: "English exemption", section: "english" });
+  const own = (verdict: Ruled["verdict"]) =>
+    ruled("", verdict, {
+      question: "English exemption",
+      section: "english",
+      about: { country: "", institution: "", title: "", level: "" },
+    });
 
   it.each([
     ["claimed, not ruled on", "exempt", [], "unknown"],

@@ -5,7 +5,15 @@ import { judge } from "../rules/evaluate";
 import type { Entry, Fact, FactSource } from "../rules/fact";
 import { UNKNOWN } from "../rules/fact";
 import type { Truth } from "../rules/truth";
-import { caseFields, caseOf, caseTitle, type Entitlement, entitledBy, type RuledCase } from "../rulings/ruled-case";
+import {
+  caseFields,
+  caseOf,
+  caseTitle,
+  type Entitlement,
+  entitledBy,
+  nearnessOf,
+  type RuledCase,
+} from "../rulings/ruled-case";
 import { factName, type Section } from "../sections/definition";
 import type { LocalText } from "../text/local-text";
 import type { FileFacts } from "./facts";
@@ -22,6 +30,8 @@ export interface CaseResult {
   readonly answer: "accepted" | "refused" | null;
   readonly by: "list" | "ruling" | null;
   readonly confirmed: boolean;
+  /** It was ruled on, and is no longer what it was then: somebody has to look again. */
+  readonly changed: boolean;
 }
 
 export interface RulingInputs {
@@ -101,11 +111,12 @@ export function casesOf(
     const ruled = rulings.find(
       (r) => r.question === measure.question && r.scope === scope && r.section === section.key && r.entry === entry,
     );
-    if (ruled) return { ...place, answer: ruled.verdict, by: "ruling", confirmed: true };
+    const changed = ruled !== undefined && nearnessOf(about, ruled.about) !== "same";
+    if (ruled && !changed) return { ...place, answer: ruled.verdict, by: "ruling", confirmed: true, changed };
     const named = list && entitledBy(list, about);
     return named
-      ? { ...place, answer: "accepted", by: "list", confirmed: isConfirmed(named, fields, read) }
-      : { ...place, answer: null, by: null, confirmed: false };
+      ? { ...place, answer: "accepted", by: "list", confirmed: isConfirmed(named, fields, read), changed }
+      : { ...place, answer: null, by: null, confirmed: false, changed };
   });
   return { cases, open };
 }

@@ -1,5 +1,6 @@
 import { sql } from "drizzle-orm";
-import { check, index, pgTable, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import { check, index, jsonb, pgTable, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import type { RuledCase } from "../../core/rulings/ruled-case";
 import { application } from "./application";
 import { instant } from "./columns";
 import { person } from "./people";
@@ -45,6 +46,8 @@ export const appliedRuling = pgTable(
     scope: text("scope").notNull(),
     section: text("section").notNull(),
     entry: text("entry").notNull(),
+    /** The case as it stood: a ruling does not hold for what it has become since. */
+    about: jsonb("about").$type<RuledCase>().notNull(),
     byId: uuid("by_id")
       .notNull()
       .references(() => person.id),

@@ -15,6 +15,7 @@ import { verifyAll } from "../../verify";
 import { titlesOf } from "../../views/fact-titles";
 import { startOfStudies } from "../catalogue";
 import { loadDemo } from "../demo";
+import { referenceSet } from "../reference-set";
 import type { Moment, Story } from "../story";
 import { stories } from "./index";
 
@@ -31,7 +32,7 @@ const fromAnchor = (day: PlainDate): string => {
 function findingLines(assessment: Assessment, loaded: LoadedFile): readonly string[] {
   return assessment.choices.flatMap((choice) => {
     const body = loaded.rulebooks[loaded.facts.choices.find((c) => c.id === choice.id)?.rulebookId ?? ""]?.body;
-    const titles = body ? localTitles(titlesOf(body), "en") : {};
+    const titles = body ? localTitles(titlesOf(body, referenceSet), "en") : {};
     return choice.findings.map((f) => {
       const because = f.finding === "met" ? [] : becauseOf(f.trace).map((leaf) => leafSentence(leaf, titles));
       const why = because.length > 0 ? `: ${[...new Set(because)].join(" / ")}` : "";

@@ -39,7 +39,7 @@ export default async function PartPage({ params }: { params: Promise<{ key: stri
         writable
         groups={set.groups.map((g) => ({ key: g.key, title: g.title.en }))}
         office={{ scales: set.scales, tests: set.tests, areas: set.areas, entitlements: set.entitlements }}
-        titlesOf={rulebookFactTitles(part.body)}
+        titlesOf={rulebookFactTitles(part.body, set)}
         store={storePart.bind(null, { key: part.key, title: part.title })}
       />
       <ConfirmPress
