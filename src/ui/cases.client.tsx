@@ -26,7 +26,7 @@ const NEAR_WORDS = {
   "same country": "From the same country, at the same level",
 } as const;
 
-/** Institution and country in words; the level as the form calls it. */
+/** Institution and country in words, and the level by its number. */
 const whence = ({ institution, country, level }: FileCase["about"]): string =>
   [institution, country && countryName("en", country), level && `level ${level}`].filter(Boolean).join(", ");
 
