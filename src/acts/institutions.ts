@@ -176,7 +176,14 @@ export const takeRegister = defineAct({
     const { set } = await ctx.office();
     const scales = new Set(set.scales.map((s) => s.key));
     const taken: Taken[] = [];
-    for (const input of institutions) taken.push({ name: input.name, became: await takeLine(ctx, input, scales) });
+    for (const input of institutions) {
+      // A line that somebody else’s change stopped half way leaves nothing behind, and does not stop the others.
+      await ctx.client.query("savepoint line");
+      const became = await takeLine(ctx, input, scales);
+      const left = became === "name-taken" || became === "unknown-scale";
+      await ctx.client.query(left ? "rollback to savepoint line" : "release savepoint line");
+      taken.push({ name: input.name, became });
+    }
     const count = (became: Taken["became"]) => taken.filter((t) => t.became === became).length;
     await ctx.emit("take-register", null, { added: count("added"), changed: count("changed") });
     return done({ taken });

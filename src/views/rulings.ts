@@ -106,6 +106,8 @@ export interface RulingLine extends Ruling {
 }
 
 const MOST_LISTED = 200;
+/** The newest are searched; older ones are found where they are offered. */
+const MOST_SEARCHED = 5000;
 
 /** All rulings of the office, the newest first; what a search finds among them. */
 export const rulings = defineView({
@@ -118,7 +120,7 @@ export const rulings = defineView({
            where x.ruling_id = r.id and x.ended_at is null), '[]') as numbers,
          case when r.ended_at is not null then json_build_object('at', r.ended_at, 'reason', r.end_reason,
            'by', (select name from person where id = r.ended_by_id)) end as ended
-       from ruling r join person p on p.id = r.by_id order by r.at desc`,
+       from ruling r join person p on p.id = r.by_id order by r.at desc limit ${MOST_SEARCHED}`,
     );
     const asked = fold(words).split(" ").filter(Boolean);
     return rows

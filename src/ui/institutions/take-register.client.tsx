@@ -20,6 +20,7 @@ interface Props {
 }
 
 const AT_ONCE = 100;
+const LOOKED_AT = 1000;
 const MOST_SAID = 10;
 const MOST_BYTES = 4_000_000;
 const NOTHING: TakenLines = { added: 0, changed: 0, same: 0, left: [] };
@@ -62,7 +63,10 @@ export function TakeRegister({ look, take }: Props) {
     setDone(0);
     if (file.size > MOST_BYTES) return setFailed("The file is larger than 4 MB. Send it in parts.");
     const lines = readRegister(await file.text());
-    setRead({ ...lines, known: lines.institutions.length > 0 ? await look(lines.institutions) : 0 });
+    let known = 0;
+    for (let from = 0; from < lines.institutions.length; from += LOOKED_AT)
+      known += await look(lines.institutions.slice(from, from + LOOKED_AT));
+    setRead({ ...lines, known });
   };
   const begin = async () => {
     if (!read) return;
