@@ -152,6 +152,19 @@ async function fillKnown(
   }
 }
 
+/** What a story tells beyond what its profile says: answers that nobody has to give. */
+async function addTold(runtime: Runtime, actor: Actor, applicationId: string, told: Told): Promise<void> {
+  const { loaded } = await look(runtime, applicationId);
+  const changes = Object.entries(told).flatMap(([place, value]) => {
+    const [key = "", field = ""] = place.split(".");
+    const section = sectionAt(loaded, "file", key);
+    const asked = section && !section.repeats && section.fields.some((f) => f.key === field);
+    const given = loaded.facts.answers.some((a) => a.section === key && a.field === field);
+    return asked && !given ? [{ scope: "file", section: key, entry: "", field, value, seen: 0 }] : [];
+  });
+  if (changes.length > 0) await act(runtime, saveAnswers, actor, { applicationId, changes });
+}
+
 const REFEREES = ["Prof. Hester Aldous", "Cormac Ruane", "Dr. Ines Falkenrath"] as const;
 
 /** As many referees as the references need, each of the role that is asked for. */
@@ -208,6 +221,7 @@ export async function fillAny(
   entries: Entries = {},
 ): Promise<void> {
   await fillKnown(runtime, actor, applicationId, profile, told);
+  await addTold(runtime, actor, applicationId, told);
   await addEntries(runtime, actor, applicationId, entries);
   await nameReferees(runtime, actor, applicationId, profile);
   for (let round = 0; round < MOST_ROUNDS; round += 1) {

@@ -99,7 +99,7 @@ export const elsewhere = ({ who }: Telling): readonly Story[] => [
       country: "JO",
       town: "Aqaba",
       birthPlace: "Aqaba",
-      birthDate: "2009-08-02",
+      birthDate: "2009-11-02",
     }),
     round: "FYC rolling",
     moments: sent(-9),
