@@ -1,7 +1,8 @@
 import { and, eq, isNull } from "drizzle-orm";
 import { z } from "zod";
+import { casesAsked } from "../core/assessment/cases-asked";
 import { contexts } from "../core/assessment/context";
-import { type CaseResult, casesOf } from "../core/assessment/ruling";
+import type { CaseResult } from "../core/assessment/ruling";
 import { RULINGS } from "../core/rulings/ruled-case";
 import { AnswerIndex } from "../core/sections/typed-facts";
 import { appliedRuling, ruling } from "../db/schema";
@@ -24,18 +25,9 @@ function caseAt(file: OpenFile, at: Place): CaseResult | undefined {
   const { facts, rulebooks, rounds, office } = file;
   return contexts(facts, new AnswerIndex(facts), rulebooks, rounds, office)
     .filter((c) => c.choice.submittedAt !== null && c.choice.withdrawnAt === null)
-    .flatMap(({ rulebook, source, choice }) =>
-      rulebook.body.measures.flatMap((measure) =>
-        measure.kind === "ruling" && measure.question === at.question
-          ? casesOf(measure, source, {
-              sections: rulebook.body.sections,
-              rulings: facts.rulings,
-              office,
-              choice: choice.id,
-            }).cases
-          : [],
-      ),
-    )
+    .flatMap((context) => casesAsked(context, facts.rulings, office))
+    .filter(({ measure }) => measure.question === at.question)
+    .flatMap(({ cases }) => cases)
     .find((c) => c.scope === at.scope && c.section === at.section && c.entry === at.entry);
 }
 

@@ -16,7 +16,6 @@ import { RoughDateText } from "./fields/date-input.client";
 import { AgreeInput, FieldInput } from "./fields/field-input.client";
 import { issueText } from "./issue-text";
 
-/** The fields of a section: one below the other, or as a grid with a line an entry, each with what is wrong with it. */
 /** Whether something stands in a field on the server: what a submitted choice uses is closed, gaps may be filled. */
 function isStored(section: FormSection, entry: string, field: string): boolean {
   const value = section.entries.find((e) => e.id === entry)?.values[field]?.value;

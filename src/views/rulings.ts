@@ -1,8 +1,8 @@
 import type pg from "pg";
 import { z } from "zod";
+import { casesAsked } from "../core/assessment/cases-asked";
 import type { ChoiceContext } from "../core/assessment/context";
 import type { FileFacts } from "../core/assessment/facts";
-import { casesOf } from "../core/assessment/ruling";
 import { fold } from "../core/identity/fold";
 import type { Office } from "../core/office/reference-set";
 import { holds } from "../core/rights/actor";
@@ -60,17 +60,14 @@ export async function casesOfFile(
   office: Office,
 ): Promise<readonly FileCase[]> {
   const found = new Map<string, Omit<FileCase, "ruling" | "earlier">>();
-  for (const { choice, rulebook, source } of all)
-    for (const measure of rulebook.body.measures) {
-      if (measure.kind !== "ruling" || choice.withdrawnAt !== null) continue;
-      const inputs = { sections: rulebook.body.sections, rulings: facts.rulings, office, choice: choice.id };
-      for (const { confirmed: _, ...one } of casesOf(measure, source, inputs).cases)
+  for (const context of all.filter((c) => c.choice.withdrawnAt === null))
+    for (const { measure, cases } of casesAsked(context, facts.rulings, office))
+      for (const { confirmed: _, ...one } of cases)
         found.set(`${measure.question}|${one.scope}|${one.section}|${one.entry}`, {
           ...one,
           question: measure.question,
           asks: measure.title,
         });
-    }
   if (found.size === 0) return [];
   const cases = [...found.values()];
   const [applied, known] = await Promise.all([

@@ -6,11 +6,11 @@ import { planOf } from "../rulebook/plan";
 import { type AnswerIndex, isUnconfirmed, type Slot } from "../sections/typed-facts";
 import { type Day, formatDay, parseDay } from "../time/day";
 import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
+import { casesAsked } from "./cases-asked";
 import type { ChoiceContext } from "./context";
 import { text } from "./entries";
 import type { FileFacts, Turn } from "./facts";
 import type { ChoiceResult, FindingResult, RequirementResult, Step, StepKind } from "./result";
-import { casesOf } from "./ruling";
 
 export interface StepInput {
   readonly facts: FileFacts;
@@ -212,16 +212,11 @@ function undecided(input: StepInput, choiceId: string): boolean {
 function rulingSteps(input: StepInput): readonly Step[] {
   const due = (from: string | null) => target(input, from, input.office.set.targets.check);
   const asked = new Map<string, Step>();
-  for (const { choice, rulebook, source } of input.contexts) {
+  for (const context of input.contexts) {
+    const { choice } = context;
     if (choice.submittedAt === null || !undecided(input, choice.id)) continue;
-    for (const measure of rulebook.body.measures) {
-      if (measure.kind !== "ruling" || asked.has(measure.question)) continue;
-      const { cases } = casesOf(measure, source, {
-        sections: rulebook.body.sections,
-        rulings: input.facts.rulings,
-        office: input.office,
-        choice: choice.id,
-      });
+    for (const { measure, cases } of casesAsked(context, input.facts.rulings, input.office)) {
+      if (asked.has(measure.question)) continue;
       const open = cases.filter((c) => c.answer === null);
       if (open.length > 0 && !cases.some((c) => c.answer === "accepted"))
         asked.set(
