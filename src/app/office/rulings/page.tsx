@@ -35,7 +35,7 @@ function Line({ ruling: r }: { ruling: RulingLine }) {
       <td>
         {r.numbers.map((number) => (
           <Link key={number} href={`/office/files/${number}`} className="number">
-            {number}{" "}
+            {number}
           </Link>
         ))}
       </td>
