@@ -21,7 +21,7 @@ export default defineConfig({
           name: "browser",
           include: ["tests/browser/**/*.test.ts"],
           globalSetup: ["tests/support/browser-setup.ts"],
-          fileParallelism: false,
+          maxWorkers: 2,
           testTimeout: 240_000,
           hookTimeout: 240_000,
           expect: { poll: { timeout: 20_000 } },

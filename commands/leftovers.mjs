@@ -13,7 +13,8 @@ export function clearLeftovers(folder) {
     const pid = OF_A_RUN.exec(name)?.[1];
     if (pid === undefined || isAlive(pid)) continue;
     const place = path.join(folder, name);
-    endLeftovers(path.join(place, "processes"));
+    for (const noted of readdirSync(place).filter((file) => file.startsWith("processes")))
+      endLeftovers(path.join(place, noted));
     for (const cluster of [place, path.join(place, "postgres")]) stopCluster(cluster);
     rmSync(place, { recursive: true, force: true });
   }

@@ -85,7 +85,7 @@ describe("kill -9 in the middle", () => {
     await startWeb();
     worker = launchWorker(env(), path.join(folder, "log"));
     browser = await openBrowser();
-    person = await newPerson(browser);
+    person = await newPerson({ browser, url });
     await person.page.goto(`${url}/sign-in`);
     await person.page.getByLabel("E-mail").fill("kit@people.example");
     await person.page.getByLabel("Password", { exact: true }).fill("seven quiet lanterns");

@@ -1,25 +1,25 @@
-import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { someone } from "../../src/demo/people";
 import { zoneLines } from "../../src/demo/zone-lines";
-import { newPerson, openBrowser, openRequirement, type Person, signIn } from "../support/browser";
+import { newPerson, openRequirement, type Person, signIn } from "../support/browser";
+import { type Demo, openDemo } from "../support/demo";
 
 /** What an officer does with evidence beside its claims, and a lead officer with the findings. */
 describe("evidence and findings", () => {
-  let browser: Browser;
+  let demo: Demo;
   let officer: Person;
   let file = "";
 
   beforeAll(async () => {
-    browser = await openBrowser();
-    officer = await newPerson(browser);
+    demo = await openDemo("evidence");
+    officer = await newPerson(demo);
     await signIn(officer, "r.okonjo@merrow.example");
     await officer.page.goto("/office?find=Zielinska");
     await officer.page.getByRole("link", { name: "Katarzyna Zielinska" }).click();
     await officer.page.locator(".claims h2").waitFor();
     file = new URL(officer.page.url()).pathname;
   });
-  afterAll(() => browser.close());
+  afterAll(() => demo.close());
 
   it("another file of the same person is found, and what is said of it stands on both", async () => {
     const { page } = officer;
@@ -172,7 +172,7 @@ describe("evidence and findings", () => {
   });
 
   it("a lead officer overrides a finding with a reason, and takes it back; both stay to be read", async () => {
-    const lead = await newPerson(browser);
+    const lead = await newPerson(demo);
     const { page } = lead;
     await signIn(lead, "t.breen@merrow.example");
     await page.goto(file);

@@ -1,20 +1,20 @@
-import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { choose, newPerson, openBrowser, type Person, pressAndAgree, signIn, untilSaved } from "../support/browser";
+import { choose, newPerson, type Person, pressAndAgree, signIn, untilSaved } from "../support/browser";
+import { type Demo, openDemo } from "../support/demo";
 
 /** A school that is looked up, one that is in no list, and what the office makes of it. */
 describe("institutions", () => {
-  let browser: Browser;
+  let demo: Demo;
   let applicant: Person;
   let officer: Person;
 
   beforeAll(async () => {
-    browser = await openBrowser();
-    [applicant, officer] = await Promise.all([newPerson(browser, { width: 390, height: 844 }), newPerson(browser)]);
+    demo = await openDemo("institutions");
+    [applicant, officer] = await Promise.all([newPerson(demo, { width: 390, height: 844 }), newPerson(demo)]);
     await signIn(applicant, "mateus.quintelafaria@people.example");
     await signIn(officer, "r.okonjo@merrow.example");
   });
-  afterAll(() => browser.close());
+  afterAll(() => demo.close());
 
   const entry = () => applicant.page.getByRole("group", { name: "Entry 2" });
 

@@ -1,7 +1,6 @@
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
-import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import * as documents from "../../src/demo/documents";
 import { someone } from "../../src/demo/people";
@@ -10,7 +9,6 @@ import {
   followMail,
   goToApply,
   newPerson,
-  openBrowser,
   openRequirement,
   type Person,
   pickDate,
@@ -19,6 +17,7 @@ import {
   signIn,
   untilSaved,
 } from "../support/browser";
+import { type Demo, openDemo } from "../support/demo";
 
 /** The whole way of one file through the hands of four people, in a real browser. */
 describe("from sign-up to an accepted offer", () => {
@@ -27,15 +26,15 @@ describe("from sign-up to an accepted offer", () => {
   const who = someone("Maren Elisabeth", "Vestergård-Łęcka", { email });
   const folder = mkdtempSync(path.join(tmpdir(), "unvex-journey-"));
   const file = (name: string) => path.join(folder, name);
-  let browser: Browser;
+  let demo: Demo;
   let applicant: Person;
   let office: Person;
   let number = "";
 
   beforeAll(async () => {
-    browser = await openBrowser();
-    applicant = await newPerson(browser);
-    office = await newPerson(browser);
+    demo = await openDemo("journey");
+    applicant = await newPerson(demo);
+    office = await newPerson(demo);
     const now = new Date();
     writeFileSync(file("passport.pdf"), await documents.passport(who, now));
     writeFileSync(file("certificate.pdf"), await documents.certificate(who, now));
@@ -45,7 +44,7 @@ describe("from sign-up to an accepted offer", () => {
     writeFileSync(file("program.pdf"), Buffer.from("MZ this is a program with the name of a document"));
   });
   afterAll(async () => {
-    await browser.close();
+    await demo.close();
     rmSync(folder, { recursive: true, force: true });
   });
 
@@ -332,7 +331,7 @@ describe("from sign-up to an accepted offer", () => {
   });
 
   it("gets its reference from somebody without an account, once", async () => {
-    const person = await newPerson(browser);
+    const person = await newPerson(demo);
     await followMail(person, referee, /A reference for/);
     const { page } = person;
     await page.getByText("applies for Estuary Science").waitFor();
@@ -380,7 +379,7 @@ describe("from sign-up to an accepted offer", () => {
   });
 
   it("is released by a second person, accepted, and its history names everybody", async () => {
-    const lead = await newPerson(browser);
+    const lead = await newPerson(demo);
     await signIn(lead, "t.breen@merrow.example");
     await lead.page.goto(`/office/files/${number}`);
     await lead.page.getByRole("button", { name: /Decision/ }).click();

@@ -1,6 +1,6 @@
-import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { choose, newPerson, openBrowser, type Person, signIn, untilSaved } from "../support/browser";
+import { choose, newPerson, type Person, signIn, untilSaved } from "../support/browser";
+import { type Demo, openDemo } from "../support/demo";
 
 const TABLE = [
   "Module\tECTS\tMark",
@@ -11,17 +11,17 @@ const TABLE = [
 
 /** Courses that are pasted from a spreadsheet: looked at first, taken in together, and taken out again together. */
 describe("a table pasted into a list", () => {
-  let browser: Browser;
+  let demo: Demo;
   let applicant: Person;
 
   beforeAll(async () => {
-    browser = await openBrowser();
-    applicant = await newPerson(browser);
+    demo = await openDemo("paste");
+    applicant = await newPerson(demo);
     await signIn(applicant, "mateus.quintelafaria@people.example");
     const number = new URL(applicant.page.url()).pathname.split("/")[2];
     await applicant.page.goto(`/my/${number}/courses`);
   });
-  afterAll(() => browser.close());
+  afterAll(() => demo.close());
 
   const lines = () => applicant.page.locator(".entry-grid-row").count();
 

@@ -1,10 +1,8 @@
-import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import {
   choose,
   goToApply,
   newPerson,
-  openBrowser,
   openRequirement,
   type Person,
   pickDate,
@@ -12,6 +10,7 @@ import {
   signIn,
   untilSaved,
 } from "../support/browser";
+import { type Demo, openDemo } from "../support/demo";
 
 const DAY = 86_400_000;
 const dayFrom = (days: number): string =>
@@ -21,17 +20,17 @@ const dayFrom = (days: number): string =>
 
 /** A programme of a kind that the demo does not have, from nothing to a submitted file, in the interface alone. */
 describe("a rulebook made from nothing", () => {
-  let browser: Browser;
+  let demo: Demo;
   let lead: Person;
   let applicant: Person;
   let number = "";
 
   beforeAll(async () => {
-    browser = await openBrowser();
-    [lead, applicant] = await Promise.all([newPerson(browser), newPerson(browser)]);
+    demo = await openDemo("rulebook");
+    [lead, applicant] = await Promise.all([newPerson(demo), newPerson(demo)]);
     await signIn(lead, "t.breen@merrow.example");
   });
-  afterAll(() => browser.close());
+  afterAll(() => demo.close());
 
   it("begins with a programme, whose gaps are said field by field", async () => {
     const { page } = lead;
@@ -200,7 +199,7 @@ describe("a rulebook made from nothing", () => {
   });
 
   it("is decided on the confirmed value, released by a second person, and accepted", async () => {
-    const officer = await newPerson(browser);
+    const officer = await newPerson(demo);
     await signIn(officer, "r.okonjo@merrow.example");
     const { page } = officer;
     await page.goto(`/office/files/${number}`);

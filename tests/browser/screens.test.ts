@@ -1,17 +1,17 @@
 import AxeBuilder from "@axe-core/playwright";
-import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { choose, goToApply, jumpsOn, newPerson, openBrowser, type Person, signIn } from "../support/browser";
+import { choose, goToApply, jumpsOn, newPerson, type Person, signIn } from "../support/browser";
+import { type Demo, openDemo } from "../support/demo";
 
 const PHONE = { width: 390, height: 844 };
 
 /** The main screens as each role sees them: nothing that axe finds, no word of the console, nothing wider than the window, nothing that jumps. */
 describe("the main screens", () => {
-  let browser: Browser;
+  let demo: Demo;
   beforeAll(async () => {
-    browser = await openBrowser();
+    demo = await openDemo("screens");
   });
-  afterAll(() => browser.close());
+  afterAll(() => demo.close());
 
   async function check({ page, complaints }: Person): Promise<void> {
     // Only what is wrong is gathered, and in the page itself: no page of ours has frames.
@@ -39,7 +39,7 @@ describe("the main screens", () => {
     "/link/not-a-link-at-all",
     "/nowhere",
   ])("%s, for a visitor", async (path) => {
-    const person = await newPerson(browser);
+    const person = await newPerson(demo);
     await person.page.goto(path);
     if (path === "/nowhere") person.complaints.length = 0; // the browser reports the 404 by itself
     await check(person);
@@ -47,7 +47,7 @@ describe("the main screens", () => {
   });
 
   it("are watched: what pushes the page down is seen", async () => {
-    const { page, context } = await newPerson(browser);
+    const { page, context } = await newPerson(demo);
     await page.goto("/sign-in");
     await page.waitForTimeout(800);
     expect(await jumpsOn(page)).toEqual([]);
@@ -57,7 +57,7 @@ describe("the main screens", () => {
   });
 
   it("the officer's turns, file, form and history", async () => {
-    const person = await newPerson(browser);
+    const person = await newPerson(demo);
     const { page } = person;
     await signIn(person, "r.okonjo@merrow.example");
     await page.getByRole("heading", { name: "What is here" }).waitFor();
@@ -84,7 +84,7 @@ describe("the main screens", () => {
   });
 
   it("the lead officer's programmes and rulebooks", async () => {
-    const person = await newPerson(browser);
+    const person = await newPerson(demo);
     const { page } = person;
     await signIn(person, "t.breen@merrow.example");
     for (const path of [
@@ -131,7 +131,7 @@ describe("the main screens", () => {
   });
 
   it("the administrator's people", async () => {
-    const person = await newPerson(browser);
+    const person = await newPerson(demo);
     await signIn(person, "m.castagnier@merrow.example");
     await person.page.getByRole("heading", { name: "People and roles" }).waitFor();
     await check(person);
@@ -155,7 +155,7 @@ describe("the main screens", () => {
     ["a desk", { width: 1280, height: 800 }, parts],
     ["a phone", PHONE, ["choices", "education", "courses", "documents", "review"]],
   ])("the applicant's pages on %s", async (_, size, shown) => {
-    const person = await newPerson(browser, size);
+    const person = await newPerson(demo, size);
     const { page } = person;
     await signIn(person, "pedro.anselmovaz@people.example");
     await check(person);
@@ -179,7 +179,7 @@ describe("the main screens", () => {
   });
 
   it("French, whole, with the language of the page said", async () => {
-    const person = await newPerson(browser, PHONE, "fr-FR");
+    const person = await newPerson(demo, PHONE, "fr-FR");
     const { page } = person;
     await page.goto("/");
     expect(await page.locator("html").getAttribute("lang")).toBe("fr");
@@ -196,7 +196,7 @@ describe("the main screens", () => {
   });
 
   it("a document's address gives nothing to those whose it is not", async () => {
-    const officer = await newPerson(browser);
+    const officer = await newPerson(demo);
     await signIn(officer, "r.okonjo@merrow.example");
     await officer.page.getByRole("link", { name: "Ilse Maarteen-Quist" }).click();
     const address = await officer.page.getByRole("link", { name: "Download" }).getAttribute("href");
@@ -207,7 +207,7 @@ describe("the main screens", () => {
       "sandbox; default-src 'none'; frame-ancestors 'none'",
     ]);
     expect(good.headers()["x-content-type-options"]).toBe("nosniff");
-    const other = await newPerson(browser);
+    const other = await newPerson(demo);
     expect((await other.context.request.get(address ?? "")).status()).toBe(404);
     await signIn(other, "pedro.anselmovaz@people.example");
     expect((await other.context.request.get(address ?? "")).status()).toBe(404);

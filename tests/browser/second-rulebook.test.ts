@@ -3,8 +3,7 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import type pg from "pg";
 import type PgBoss from "pg-boss";
-import type { Browser } from "playwright-core";
-import { afterAll, beforeAll, describe, expect, inject, it } from "vitest";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { type Runtime, runAct } from "../../src/acts/act";
 import { giveReference } from "../../src/acts/answer-reference";
 import { requestReference } from "../../src/acts/request-reference";
@@ -21,7 +20,6 @@ import {
   followMail,
   goToApply,
   newPerson,
-  openBrowser,
   openRequirement,
   type Person,
   pressAndAgree,
@@ -29,6 +27,7 @@ import {
   signIn,
   untilSaved,
 } from "../support/browser";
+import { type Demo, openDemo } from "../support/demo";
 import { secondRulebook } from "../support/second-rulebook";
 
 const SYSTEM = { kind: "system" } as const;
@@ -44,7 +43,7 @@ describe("a second rulebook, published as data", () => {
     town: "Lysekil",
   });
   const folder = mkdtempSync(path.join(tmpdir(), "unvex-second-"));
-  let browser: Browser;
+  let demo: Demo;
   let applicant: Person;
   let office: Person;
   let lead: Person;
@@ -55,10 +54,10 @@ describe("a second rulebook, published as data", () => {
   let applicationId = "";
 
   beforeAll(async () => {
-    browser = await openBrowser();
-    [applicant, office, lead] = await Promise.all([newPerson(browser), newPerson(browser), newPerson(browser)]);
-    pool = openPool(inject("databaseUrl"), 3);
-    boss = openQueue(inject("databaseUrl"));
+    demo = await openDemo("second_rulebook");
+    [applicant, office, lead] = await Promise.all([newPerson(demo), newPerson(demo), newPerson(demo)]);
+    pool = openPool(demo.databaseUrl, 3);
+    boss = openQueue(demo.databaseUrl);
     await startQueue(boss);
     runtime = { pool, boss, now: () => new Date() };
     const { rows } = await pool.query<{ key: string; title: { en: string; fr: string }; starts: string }>(
@@ -129,7 +128,7 @@ describe("a second rulebook, published as data", () => {
   afterAll(async () => {
     await boss.stop({ graceful: false });
     await pool.end();
-    await browser.close();
+    await demo.close();
     rmSync(folder, { recursive: true, force: true });
   });
 

@@ -1,19 +1,19 @@
-import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { newPerson, openBrowser, type Person, pressAndAgree, signIn } from "../support/browser";
+import { newPerson, type Person, pressAndAgree, signIn } from "../support/browser";
+import { type Demo, openDemo } from "../support/demo";
 
 /** What the office goes by, changed in the interface: a new scale, a free day, and what would be wrong with it. */
 describe("the office's standards", () => {
-  let browser: Browser;
+  let demo: Demo;
   let lead: Person;
 
   beforeAll(async () => {
-    browser = await openBrowser();
-    lead = await newPerson(browser);
+    demo = await openDemo("standards");
+    lead = await newPerson(demo);
     await signIn(lead, "t.breen@merrow.example");
     await lead.page.goto("/office/standards");
   });
-  afterAll(() => browser.close());
+  afterAll(() => demo.close());
 
   const saved = () => lead.page.getByRole("status").filter({ hasText: "Saved." }).waitFor();
 

@@ -1,5 +1,5 @@
 import { type Browser, type BrowserContext, chromium, type Page } from "playwright-core";
-import { expect, inject } from "vitest";
+import { expect } from "vitest";
 import { findChromium } from "../../commands/install.mjs";
 
 /** Debian's Chromium, and what people do in it. */
@@ -44,9 +44,9 @@ new PerformanceObserver((list) => {
 /** What has jumped on the page since it was loaded, from where to where. */
 export const jumpsOn = (page: Page): Promise<readonly string[]> => page.evaluate<readonly string[]>("window.jumps");
 
-/** A window of somebody's own, whose console is listened to. */
+/** A window of somebody's own on the application at an address, whose console is listened to. */
 export async function newPerson(
-  browser: Browser,
+  { browser, url }: { readonly browser: Browser; readonly url: string },
   size: { width: number; height: number } = { width: 1280, height: 800 },
   locale = "en-GB",
 ): Promise<Person> {
@@ -54,7 +54,7 @@ export async function newPerson(
     viewport: size,
     locale,
     timezoneId: "America/Paramaribo",
-    baseURL: inject("appUrl"),
+    baseURL: url,
   });
   context.setDefaultTimeout(20_000);
   await context.addInitScript(WATCH_JUMPS);
