@@ -1,6 +1,6 @@
 /** `./unvex administrator NAME E-MAIL`: makes the first administrator and prints the link that sets the password. */
-import { spawnSync } from "node:child_process";
 import { installPackages } from "./install.mjs";
+import { runProgram } from "./programs.mjs";
 import { settledEnvironment } from "./start.mjs";
 import { Trouble } from "./trouble.mjs";
 
@@ -9,10 +9,7 @@ export async function run(args) {
   if (!name || !email) throw new Trouble('Use: ./unvex administrator "First Last" name@office.example');
   await installPackages();
   const { env, database } = await settledEnvironment();
-  const result = spawnSync(process.execPath, ["--import", "tsx", "commands/make-administrator.ts", name, email], {
-    env,
-    stdio: "inherit",
-  });
+  const result = await runProgram("make-administrator", [name, email], { env, stdio: "inherit" });
   database.release();
   return result.status ?? 1;
 }

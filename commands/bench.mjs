@@ -6,6 +6,7 @@ import path from "node:path";
 import { build } from "./build.mjs";
 import { freePort, startCluster } from "./cluster.mjs";
 import { installPackages, installSystem } from "./install.mjs";
+import { program } from "./programs.mjs";
 
 const step = (text) => process.stdout.write(`· ${text}\n`);
 
@@ -18,7 +19,7 @@ export async function run(args) {
   cluster.createDatabase("bench");
   try {
     return (
-      spawnSync(process.execPath, ["--expose-gc", "--import", "tsx", "commands/bench.ts", ...args], {
+      spawnSync(process.execPath, ["--expose-gc", ...(await program("bench", ...args))], {
         env: {
           ...process.env,
           DATABASE_URL: cluster.url("bench"),

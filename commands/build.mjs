@@ -1,12 +1,21 @@
-/** Builds the web application, unless what is built was made from these very files. */
+/** Builds the web application and the worker, unless what is built was made from these very files. */
 import { createHash } from "node:crypto";
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { requireRoom } from "./disk.mjs";
 import { lastLines, longWork } from "./long-work.mjs";
+import { makeProgram, program } from "./programs.mjs";
 import { Trouble } from "./trouble.mjs";
 
-const SOURCES = ["src", "public", "package-lock.json", "next.config.ts", "tsconfig.json", "commands/library-css.ts"];
+const SOURCES = [
+  "src",
+  "commands/programs.mjs",
+  "public",
+  "package-lock.json",
+  "next.config.ts",
+  "tsconfig.json",
+  "commands/library-css.ts",
+];
 const BUILD_MB = 300;
 /** Made by the build itself. */
 const MADE = path.join("src", "ui", "styles", "library.css");
@@ -37,11 +46,12 @@ export async function build(folder = ".next") {
   const print = fingerprint();
   if (existsSync(mark) && readFileSync(mark, "utf8") === print) return false;
   requireRoom(process.cwd(), BUILD_MB);
-  await run("making the style sheet of the component library", ["--import", "tsx", "commands/library-css.ts"]);
+  await run("making the style sheet of the component library", await program("library-css"));
   await run("building the web application (a minute or two)", ["node_modules/next/dist/bin/next", "build"], {
     NEXT_TELEMETRY_DISABLED: "1",
     UNVEX_DIST: folder,
   });
+  await makeProgram("src/worker.ts", path.join(folder, "worker.mjs"));
   writeFileSync(mark, print);
   return true;
 }

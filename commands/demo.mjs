@@ -1,5 +1,4 @@
 /** `./unvex demo`: from whatever state this machine is in to a running demo. */
-import { spawnSync } from "node:child_process";
 import { randomBytes } from "node:crypto";
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import net from "node:net";
@@ -8,6 +7,7 @@ import { build } from "./build.mjs";
 import { freePort, startCluster } from "./cluster.mjs";
 import { installPackages, installSystem } from "./install.mjs";
 import { endLeftovers, launchWeb, launchWorker, noteProcesses, stopAll, untilWell } from "./processes.mjs";
+import { runProgram } from "./programs.mjs";
 import { Trouble } from "./trouble.mjs";
 
 const FOLDER = path.resolve(".unvex", "demo");
@@ -42,14 +42,14 @@ function secret() {
 }
 
 /** Loads the demo data once. A load that was cut short leaves no mark, and is done anew on an empty database. */
-function loadOnce(cluster, env, fresh) {
+async function loadOnce(cluster, env, fresh) {
   const mark = path.join(FOLDER, "loaded");
   if (fresh || !existsSync(mark)) {
     rmSync(mark, { force: true });
     cluster.dropDatabase(DATABASE);
     cluster.createDatabase(DATABASE);
     step("loading the demo data: every file is made by the same acts that people use");
-    const result = spawnSync(process.execPath, ["--import", "tsx", "commands/load-demo.ts"], {
+    const result = await runProgram("load-demo", [], {
       env: { ...process.env, ...env },
       stdio: "inherit",
     });
@@ -99,7 +99,7 @@ export async function run(args) {
       UNVEX_FOLDER: FOLDER,
       UNVEX_LOG: process.env.UNVEX_LOG ?? "warn",
     };
-    loadOnce(cluster, env, fresh);
+    await loadOnce(cluster, env, fresh);
     step("starting the web server and the worker");
     const log = path.join(FOLDER, "log");
     children.push(launchWeb(env, port, "127.0.0.1", log), launchWorker(env, log));

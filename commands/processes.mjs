@@ -1,6 +1,7 @@
-/** The web server and the worker as child processes that go when we go. */
+/** The web server and the worker, as built, as child processes that go when we go. */
 import { spawn } from "node:child_process";
 import { createWriteStream, existsSync, readFileSync, readlinkSync, writeFileSync } from "node:fs";
+import path from "node:path";
 
 const STOP_MS = 8000;
 
@@ -25,7 +26,11 @@ export const launchWeb = (env, port, host, logFile) =>
     logFile,
   );
 export const launchWorker = (env, logFile) =>
-  launch(["--import", "tsx", "src/worker.ts"], { NODE_ENV: "production", ...env }, logFile);
+  launch(
+    [path.join(env.UNVEX_DIST ?? process.env.UNVEX_DIST ?? ".next", "worker.mjs")],
+    { NODE_ENV: "production", ...env },
+    logFile,
+  );
 
 /** Whether a process works still. One that was killed and that nothing has reaped since has a number, but is dead. */
 export function isAlive(pid) {

@@ -1,9 +1,9 @@
 /** `./unvex start`: for real use. Settings come from the environment; docs/operators.md has them all. */
-import { spawnSync } from "node:child_process";
 import { build } from "./build.mjs";
 import { dataFolder, openDatabase } from "./database.mjs";
 import { installPackages } from "./install.mjs";
 import { launchWeb, launchWorker, stopAll, untilWell } from "./processes.mjs";
+import { runProgram } from "./programs.mjs";
 import { Trouble } from "./trouble.mjs";
 
 const step = (text) => process.stdout.write(`· ${text}\n`);
@@ -12,10 +12,7 @@ const step = (text) => process.stdout.write(`· ${text}\n`);
 export async function settledEnvironment() {
   const database = await openDatabase(step, dataFolder());
   const env = { ...process.env, DATABASE_URL: database.url };
-  const checked = spawnSync(process.execPath, ["--import", "tsx", "commands/check-settings.ts"], {
-    env,
-    encoding: "utf8",
-  });
+  const checked = await runProgram("check-settings", [], { env, encoding: "utf8" });
   if (checked.status !== 0) {
     database.release();
     throw new Trouble(checked.stderr.trim());

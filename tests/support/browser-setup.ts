@@ -4,6 +4,7 @@ import { mkdirSync, rmSync } from "node:fs";
 import path from "node:path";
 import type { TestProject } from "vitest/node";
 import { startCluster } from "../../commands/cluster.mjs";
+import { program } from "../../commands/programs.mjs";
 
 /** The database that the copies are made of; nothing stays connected to it. */
 export const DEMO_DATABASE = "demo";
@@ -16,8 +17,8 @@ declare module "vitest" {
   }
 }
 
-function loadDemo(env: Record<string, string>): Promise<number> {
-  const child = spawn(process.execPath, ["--import", "tsx", "commands/load-demo.ts"], {
+async function loadDemo(env: Record<string, string>): Promise<number> {
+  const child = spawn(process.execPath, await program("load-demo"), {
     env: { ...process.env, ...env },
     stdio: ["ignore", "ignore", "inherit"],
   });
