@@ -3,6 +3,7 @@ import { checkValue } from "../core/sections/check-value";
 import { confirmation } from "../db/schema";
 import { done, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
+import { namedBeside } from "./named-beside";
 
 const valueSchema = z.object({
   scope: z.string().max(40),
@@ -43,13 +44,8 @@ export const confirmValues = defineFileAct({
         (a) => a.scope === scope && a.section === section && a.entry === entry && a.field === field,
       );
       if (!definition || (!claim && value === undefined)) return refuse("not-found", { field: `${section}.${field}` });
-      const test = file.facts.answers.find(
-        (a) => a.scope === scope && a.section === section && a.entry === entry && a.field === "test",
-      )?.value;
-      if (
-        value !== undefined &&
-        checkValue(definition, file.office.set, value, typeof test === "string" ? test : undefined)
-      )
+      const beside = namedBeside(file, { scope, section, entry }, definition);
+      if (value !== undefined && checkValue(definition, file.office.set, value, beside))
         return refuse("invalid-input", { fields: [`${section}.${field}`] });
       const settled = {
         value: value ?? claim?.value ?? null,

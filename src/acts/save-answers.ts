@@ -9,6 +9,7 @@ import { COMPLETE_FIELD } from "../core/sections/typed-facts";
 import { answer, answerVersion } from "../db/schema";
 import { type ActContext, done, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
+import { namedBeside } from "./named-beside";
 
 const LONGEST_VALUE = 24_000;
 
@@ -150,11 +151,8 @@ function judge(file: OpenFile, state: FormState, change: Change, writes: Map<str
   const grows = target.section.grows === true;
   if (!mayChange(change.scope, usedBy(file, change.section), empty, reopenedAt(file, change), grows))
     return { state: "locked" };
-  const test = file.facts.answers.find(
-    (a) => a.scope === change.scope && a.section === change.section && a.entry === change.entry && a.field === "test",
-  )?.value;
   const issue = target.field
-    ? checkValue(target.field, file.office.set, change.value, typeof test === "string" ? test : undefined)
+    ? checkValue(target.field, file.office.set, change.value, namedBeside(file, change, target.field))
     : null;
   if (current && JSON.stringify(current.value) === JSON.stringify(change.value))
     return { state: "saved", version: current.version, issue };

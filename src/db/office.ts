@@ -68,6 +68,7 @@ async function usesOfReferenceSet(client: pg.Pool | pg.PoolClient): Promise<Uses
     scales: new Set(all("scales")),
     tests: new Set(all("tests")),
     entitlements: new Set(all("entitlements")),
+    papers: new Set(all("papers")),
   };
 }
 

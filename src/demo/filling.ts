@@ -109,6 +109,8 @@ function answerTo(field: Field, profile: Profile, loaded: LoadedFile): Json {
       return "natural";
     case "test":
       return "het";
+    case "paper":
+      return "passport";
     case "scores":
       return { L: "41", R: "43", W: "38", S: "40" };
     case "agree":

@@ -36,6 +36,32 @@ export const referenceSet: ReferenceSet = {
       Object.entries(MOVING).map(([year, days]) => [year, [...FIXED, ...days].map((d) => `${year}-${d}`)]),
     ),
   },
+  papers: [
+    {
+      key: "passport",
+      title: { en: "passport", fr: "passeport" },
+      countries: [],
+      numbers: ["XXXXXX", "XXXXXXX", "XXXXXXXX", "XXXXXXXXX"],
+    },
+    {
+      key: "identityCard",
+      title: { en: "identity card", fr: "carte d’identité" },
+      countries: HOME_COUNTRIES,
+      numbers: ["XXXXXXXX", "XXXXXXXXX", "XXXXXXXXX-XX", "000-0000000-00", "000000000000"],
+    },
+    {
+      key: "travelDocument",
+      title: { en: "travel document for refugees", fr: "titre de voyage pour réfugiés" },
+      countries: [],
+      numbers: ["XXXXXXXX", "XXXXXXXXX"],
+    },
+    {
+      key: "birthCertificate",
+      title: { en: "birth certificate with a photograph", fr: "acte de naissance avec photographie" },
+      countries: [],
+      numbers: ["000000", "0000/0000", "00-000000"],
+    },
+  ],
   groups: [
     {
       key: "home",

@@ -8,6 +8,8 @@ export const fillingEn = {
   "issue.too-many-decimals": "Write an amount with at most {most} decimals, for example 1250.50.",
   "issue.pick-more": "Pick at least {least}.",
   "issue.pick-fewer": "Pick at most {most}.",
+  "issue.not-this-number":
+    "That is not what the number of this paper looks like: {like}, where 0 stands for a digit, A for a letter and X for either.",
   "issue.not-a-link": "Each line should be one full address, for example https://work.example/film.",
   "issue.address-incomplete": "An address needs street, town and country.",
   "issue.control-signs": "This holds invisible signs that cannot be kept. Type it anew, or paste it as plain text.",
@@ -71,6 +73,8 @@ export const fillingFr: Readonly<Record<keyof typeof fillingEn, string>> = {
   "issue.too-many-decimals": "Écrivez un montant avec au plus {most} décimales, par exemple 1250,50.",
   "issue.pick-more": "Choisissez-en au moins {least}.",
   "issue.pick-fewer": "Choisissez-en au plus {most}.",
+  "issue.not-this-number":
+    "Le numéro de ce document ne ressemble pas à cela, mais à : {like}, où 0 est un chiffre, A une lettre et X l’un ou l’autre.",
   "issue.not-a-link": "Chaque ligne doit être une adresse complète, par exemple https://travaux.example/film.",
   "issue.address-incomplete": "Il faut la rue, la ville et le pays.",
   "issue.control-signs":

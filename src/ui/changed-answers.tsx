@@ -1,4 +1,4 @@
-import type { ReferenceSet } from "../core/office/reference-set";
+import type { Registers } from "../core/office/reference-set";
 import type { Locale } from "../core/text/local-text";
 import { say } from "../text/say";
 import type { ChangedAnswer } from "../views/submissions";
@@ -13,7 +13,7 @@ export function ChangedAnswers({
 }: {
   changes: readonly ChangedAnswer[];
   locale: Locale;
-  office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
+  office: Registers;
   none: string;
 }) {
   if (changes.length === 0) return <p className="quiet">{none}</p>;

@@ -26,6 +26,7 @@ export const MENDABLE = new Set([
   "scale",
   "area",
   "test",
+  "paper",
 ]);
 
 export function optionsFor(value: ClaimedValue, data: FileData) {
@@ -36,6 +37,8 @@ export function optionsFor(value: ClaimedValue, data: FileData) {
       return data.office.areas.map((a) => ({ value: a.key, label: a.title.en }));
     case "test":
       return data.office.tests.map((t) => ({ value: t.key, label: t.title.en }));
+    case "paper":
+      return data.office.papers.map((p) => ({ value: p.key, label: p.title.en }));
     case "choice":
     case "entry":
       return (value.options ?? []).map((o) => ({ value: o.value, label: o.title.en }));

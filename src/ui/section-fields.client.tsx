@@ -3,8 +3,8 @@
 import { Button, Checkbox } from "antd";
 import { type CSSProperties, useId } from "react";
 import type { Json } from "../core/assessment/facts";
-import type { ReferenceSet } from "../core/office/reference-set";
-import { checkValue } from "../core/sections/check-value";
+import type { Registers } from "../core/office/reference-set";
+import { checkValue, fieldBeside } from "../core/sections/check-value";
 import type { Field } from "../core/sections/definition";
 import { repeatedEntries, takenElsewhere } from "../core/sections/once";
 import type { Locale } from "../core/text/local-text";
@@ -36,7 +36,7 @@ function shown(locale: Locale, value: Json): string {
 export interface FieldContext {
   readonly section: FormSection;
   readonly locale: Locale;
-  readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
+  readonly office: Registers;
   /** The latest first day of study among the choices; null while nothing is chosen. */
   readonly starts: string | null;
   readonly values: Readonly<Record<string, Json>>;
@@ -96,12 +96,13 @@ function fieldProps(context: FieldContext, entry: string, field: Field, id: stri
   const key = placeKey(place);
   const state = states[key] ?? {};
   const value = values[key] ?? null;
-  const test = values[placeKey({ ...place, field: "test" })];
+  const beside = fieldBeside(field);
+  const named = beside === null ? null : values[placeKey({ ...place, field: beside })];
   // What was left is judged here at once, by the same check as on the server, also while the line is down.
   const issue =
     left[key] === undefined
       ? state.issue
-      : checkValue(field, office, left[key], typeof test === "string" ? test : undefined);
+      : checkValue(field, office, left[key], typeof named === "string" ? named : undefined);
   const { taken, twice } = onceIn(section, values, field, entry);
   const wrong = issue
     ? issueText(locale, issue)
@@ -122,7 +123,7 @@ function fieldProps(context: FieldContext, entry: string, field: Field, id: stri
       named: section.named,
       taken,
       value,
-      test: typeof test === "string" ? test : null,
+      test: typeof named === "string" ? named : null,
       disabled:
         section.open === "none" ||
         state.locked === true ||

@@ -3,7 +3,7 @@
 import { Button } from "antd";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Json } from "../core/assessment/facts";
-import type { ReferenceSet } from "../core/office/reference-set";
+import type { Registers } from "../core/office/reference-set";
 import type { Locale } from "../core/text/local-text";
 import { formatMoment } from "../text/format";
 import { say } from "../text/say";
@@ -22,7 +22,7 @@ interface Props {
   readonly zone: string;
   readonly locale: Locale;
   readonly sections: readonly FormSection[];
-  readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
+  readonly office: Registers;
   /** The latest first day of study among the choices; null while nothing is chosen. */
   readonly starts: string | null;
 }

@@ -3,7 +3,7 @@
 import { Button } from "antd";
 import { useState } from "react";
 import type { Json } from "../core/assessment/facts";
-import type { ReferenceSet } from "../core/office/reference-set";
+import type { Registers } from "../core/office/reference-set";
 import type { Locale } from "../core/text/local-text";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
@@ -102,7 +102,7 @@ export function TrialSections({
 }: {
   form: TrialForm;
   locale: Locale;
-  office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
+  office: Registers;
   /** Whether each section’s words of introduction are shown. */
   intro?: boolean;
 }) {

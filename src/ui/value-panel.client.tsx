@@ -5,6 +5,7 @@ import type { RequirementResult } from "../core/assessment/result";
 import type { ClaimedValue, FileData } from "../views/file-data";
 import type { FileActs } from "./file-acts";
 import { type Confirm, MENDABLE, Mend } from "./mend.client";
+import { PapersThatCount } from "./papers-that-count";
 import { RegistryCheck } from "./registry-check.client";
 import { TranscriptGrid } from "./transcript-grid.client";
 import { valueText } from "./value-text";
@@ -113,6 +114,7 @@ export function ValuePanel({
           </div>
         );
       })}
+      <PapersThatCount data={data} shows={requirement.shows} />
       {judged && requirement.shows.includes("citizenship.passportNumber") ? (
         <ZoneCheck data={data} onConfirm={onConfirm} />
       ) : null}

@@ -1,5 +1,5 @@
 import type { Json } from "../core/assessment/facts";
-import type { ReferenceSet } from "../core/office/reference-set";
+import type { Registers } from "../core/office/reference-set";
 import type { Field } from "../core/sections/definition";
 import type { Locale } from "../core/text/local-text";
 import { countryName, formatDate, languageName } from "../text/format";
@@ -25,8 +25,6 @@ function listItemText(locale: Locale, field: Pick<Field, "kind" | "options">, va
   return field.options?.find((o) => o.value === value)?.title[locale] ?? value;
 }
 
-type Office = Pick<ReferenceSet, "scales" | "tests" | "areas">;
-
 export const NOTHING_SAID = "—";
 
 /** A value in words: codes become names, dates get month names; "—" where nobody has answered. */
@@ -34,7 +32,7 @@ export function valueText(
   locale: Locale,
   field: Pick<Field, "kind" | "options" | "currency">,
   value: Json,
-  office: Office,
+  office: Registers,
 ): string {
   if (value === null || value === "") return NOTHING_SAID;
   if (typeof value === "boolean") return say(locale, value ? "form.yes" : "form.no");
@@ -61,6 +59,8 @@ export function valueText(
       return office.areas.find((a) => a.key === text)?.title[locale] ?? text;
     case "test":
       return office.tests.find((t) => t.key === text)?.title[locale] ?? text;
+    case "paper":
+      return office.papers.find((p) => p.key === text)?.title[locale] ?? text;
     case "choice":
     case "entry":
       return field.options?.find((o) => o.value === text)?.title[locale] ?? text;

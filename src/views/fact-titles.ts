@@ -1,13 +1,16 @@
-import type { ReferenceSet } from "../core/office/reference-set";
+import type { Registers } from "../core/office/reference-set";
 import type { RulebookBody } from "../core/rulebook/rulebook";
 import { type Field, factName } from "../core/sections/definition";
 import type { LocalText } from "../core/text/local-text";
 
-type Registers = Pick<ReferenceSet, "areas" | "scales" | "tests">;
-
 /** What may be picked in a field, with its titles: the field's own options, or what the office's register has. */
 function picks(field: Field, registers: Registers | undefined): readonly (readonly [string, LocalText])[] {
-  const registered = { area: registers?.areas, scale: registers?.scales, test: registers?.tests };
+  const registered = {
+    area: registers?.areas,
+    scale: registers?.scales,
+    test: registers?.tests,
+    paper: registers?.papers,
+  };
   const items = field.kind in registered ? registered[field.kind as keyof typeof registered] : undefined;
   return [
     ...(field.options ?? []).map((o) => [o.value, o.title] as const),

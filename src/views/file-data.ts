@@ -1,7 +1,7 @@
 import type { Json } from "../core/assessment/facts";
 import type { Assessment } from "../core/assessment/result";
 import type { RegistryResult } from "../core/education/registry-answer";
-import type { ReferenceSet } from "../core/office/reference-set";
+import type { ReferenceSet, Registers } from "../core/office/reference-set";
 import type { Field } from "../core/sections/definition";
 import type { LocalText } from "../core/text/local-text";
 import type { ChoiceOffer } from "./choice-offer";
@@ -157,10 +157,12 @@ export interface FileData {
     readonly state: string;
     readonly failure: string | null;
   }[];
+  /** The identity papers that count for this person, by the field (`section.field`) that asks which one it is. */
+  readonly counting: Readonly<Record<string, readonly { readonly key: string; readonly title: LocalText }[]>>;
   readonly ruleFields: Readonly<Record<string, readonly string[]>>;
   /** What facts are called, by the names that rules use. */
   readonly factTitles: Readonly<Record<string, string>>;
-  readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas" | "targets">;
+  readonly office: Registers & Pick<ReferenceSet, "targets">;
 }
 
 export interface FileRulebook {

@@ -1,8 +1,9 @@
 import { z } from "zod";
 import { assess } from "../core/assessment/assess";
-import { contexts } from "../core/assessment/context";
+import { type ChoiceContext, contexts } from "../core/assessment/context";
 import { unconfirmed } from "../core/assessment/steps";
-import type { Office } from "../core/office/reference-set";
+import { type CountingPaper, joinCounting, papersFor } from "../core/identity/papers";
+import { type Office, registersOf } from "../core/office/reference-set";
 import { planOf } from "../core/rulebook/plan";
 import type { Field, Section } from "../core/sections/definition";
 import { entriesInOrder } from "../core/sections/entry-order";
@@ -114,6 +115,26 @@ function underAgeOf(values: readonly ClaimedValue[], today: Day): FileData["unde
   return { age: ageOn(born, today), until: formatDay(birthday(born, FULL_AGE)) };
 }
 
+/** Of several programmes, what counts for all of them. */
+function countingPapers(all: readonly ChoiceContext[], office: Office): FileData["counting"] {
+  const lists = new Map<string, readonly CountingPaper[] | undefined>();
+  for (const { rulebook } of all)
+    for (const section of rulebook.body.sections)
+      for (const { key, kind, papers } of section.fields)
+        if (kind === "paper") {
+          const name = `${section.key}.${key}`;
+          lists.set(name, joinCounting(lists.get(name), papers));
+        }
+  const source = all[0]?.source;
+  if (!source) return {};
+  return Object.fromEntries(
+    [...lists].map(([name, counting]) => [
+      name,
+      papersFor(office.set.papers, counting, source).map(({ key, title }) => ({ key, title })),
+    ]),
+  );
+}
+
 async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly string[]): Promise<FileData | null> {
   const office = await officeNow(ctx.pool);
   const loaded = await loadFile(ctx.pool, id);
@@ -160,14 +181,10 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     ),
     sections: [...sections.values()],
     reopenable: reopenable(loaded).map((place) => ({ ...place, title: titleAt(loaded, place) })),
+    counting: countingPapers(all, office),
     ruleFields: ruleFields(loaded),
     factTitles: factTitles(loaded, office),
-    office: {
-      scales: office.set.scales,
-      tests: office.set.tests,
-      areas: office.set.areas,
-      targets: office.set.targets,
-    },
+    office: { ...registersOf(office.set), targets: office.set.targets },
   };
 }
 

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { assess } from "../core/assessment/assess";
 import type { FeeDue, RequirementResult } from "../core/assessment/result";
-import type { ReferenceSet } from "../core/office/reference-set";
+import { type Registers, registersOf } from "../core/office/reference-set";
 import { type IntakeInput, type Mode, offeredOptions, type Track } from "../core/programmes/programme";
 import { holds } from "../core/rights/actor";
 import type { RulebookBody } from "../core/rulebook/rulebook";
@@ -26,7 +26,7 @@ export interface FormPreview {
   readonly campuses: readonly { readonly key: string; readonly title: LocalText }[];
   readonly modes: readonly Mode[];
   readonly tracks: readonly Track[];
-  readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
+  readonly office: Registers;
 }
 
 interface Row {
@@ -73,7 +73,10 @@ export const formPreview = defineView({
     const { requirements, fees, file } = assess({ ...trial, office, at: now.getTime() });
     const gaps = requirements.flatMap((r) => r.gaps);
     return {
-      sections: formSections(trial.index, trial.contexts, gaps, trial.facts).map((s) => ({ ...s, open: "all" })),
+      sections: formSections(trial.index, trial.contexts, gaps, trial.facts, office.set.papers).map((s) => ({
+        ...s,
+        open: "all",
+      })),
       requirements: requirements
         .filter((r) => r.standing !== "not needed")
         .map(({ key, entry, kind, title, neededBy, standing, proof }) => ({
@@ -91,7 +94,7 @@ export const formPreview = defineView({
       campuses: office.set.campuses.filter((c) => offered.campuses.includes(c.key)),
       modes: offered.modes,
       tracks: offered.tracks,
-      office: { scales: office.set.scales, tests: office.set.tests, areas: office.set.areas },
+      office: registersOf(office.set),
     };
   },
 });

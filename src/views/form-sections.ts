@@ -1,5 +1,7 @@
 import type { ChoiceContext } from "../core/assessment/context";
 import type { FileFacts, Json } from "../core/assessment/facts";
+import { papersFor } from "../core/identity/papers";
+import type { ReferenceSet } from "../core/office/reference-set";
 import { type RunningSum, runningSums } from "../core/rulebook/running-sums";
 import type { Gap } from "../core/sections/completeness";
 import { applies, fieldsThatApply } from "../core/sections/completeness";
@@ -93,12 +95,20 @@ const once = (sums: readonly RunningSum[]): readonly RunningSum[] => [
   ...new Map(sums.map((s) => [`${s.title.en} ${s.least}`, s])).values(),
 ];
 
+/** A field for an identity paper, with those that count for this person as its options; any other field as it is. */
+function withPapers(field: Field, papers: ReferenceSet["papers"], of: ChoiceContext | undefined): Field {
+  if (field.kind !== "paper" || !of) return field;
+  const counting = papersFor(papers, field.papers, of.source);
+  return { ...field, options: counting.map(({ key, title }) => ({ value: key, title })) };
+}
+
 /** All sections of the form of a file: those of the file once, the union over its choices, and those of each choice. */
 export function formSections(
   index: AnswerIndex,
   live: readonly ChoiceContext[],
   gaps: readonly Gap[],
   facts: Pick<FileFacts, "reopenings">,
+  papers: ReferenceSet["papers"],
 ): readonly FormSection[] {
   const all = askedSections(live);
   const sections = all.map((a) => a.section);
@@ -122,7 +132,7 @@ export function formSections(
       title: section.title,
       intro: section.intro ?? null,
       repeats: section.repeats ?? null,
-      fields: section.fields.map((f) => withEntries(f, sections, index)),
+      fields: section.fields.map((f) => withPapers(withEntries(f, sections, index), papers, by[0]?.context)),
       applies: own.length > 0,
       open: openness(
         scope,

@@ -6,7 +6,7 @@ import type { Assessment, ChoiceResult, FindingResult } from "../core/assessment
 import { type ChoiceRules, lackingChoices } from "../core/choices/choice-rules";
 import { growingSections, maySupply } from "../core/documents/may-supply";
 import { type WithdrawnFee, withdrawnFee } from "../core/fees/after-withdrawal";
-import type { ReferenceSet } from "../core/office/reference-set";
+import { type ReferenceSet, type Registers, registersOf } from "../core/office/reference-set";
 import {
   type IntakeInput,
   type Mode,
@@ -122,7 +122,7 @@ export interface MyApplication {
   /** The application from which answers were carried over, and the sections that they are in. */
   readonly carried: { readonly from: string; readonly sections: readonly string[] } | null;
   readonly events: readonly { readonly act: string; readonly at: string }[];
-  readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
+  readonly office: Registers;
 }
 
 export interface MyDecision {
@@ -303,6 +303,7 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
       live.length > 0 ? live : all,
       assessment.requirements.flatMap((r) => r.gaps),
       loaded.facts,
+      office.set.papers,
     ),
     documents: assessment.requirements
       .filter((r) => r.kind === "document")
@@ -344,7 +345,7 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
     lackingChoices: extras ? lackingChoices(extras.rules, live.length) : 0,
     carried: extras?.carried ?? null,
     events: extras?.events ?? [],
-    office: { scales: office.set.scales, tests: office.set.tests, areas: office.set.areas },
+    office: registersOf(office.set),
   };
 }
 

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { eligibilityOf, findingsOf } from "../core/assessment/findings";
 import type { Eligibility, FindingResult } from "../core/assessment/result";
-import type { ReferenceSet } from "../core/office/reference-set";
+import { type Registers, registersOf } from "../core/office/reference-set";
 import type { Track } from "../core/programmes/programme";
 import type { Rulebook, RulebookBody } from "../core/rulebook/rulebook";
 import { selfCheckBody } from "../core/rulebook/self-check";
@@ -22,7 +22,7 @@ export interface SelfCheckData {
   readonly findings: readonly FindingResult[];
   readonly eligibility: Eligibility;
   readonly factTitles: Readonly<Record<string, LocalText>>;
-  readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
+  readonly office: Registers;
 }
 
 const input = z.object({
@@ -76,11 +76,11 @@ export const selfCheck = defineView({
       award: row.award,
       title: row.title,
       tracks: row.tracks,
-      sections: formSections(index, all, [], { reopenings: [] }).map((s) => ({ ...s, open: "all" })),
+      sections: formSections(index, all, [], { reopenings: [] }, office.set.papers).map((s) => ({ ...s, open: "all" })),
       findings,
       eligibility: eligibilityOf(findings),
       factTitles: titlesOf(row.body, office.set),
-      office: { scales: office.set.scales, tests: office.set.tests, areas: office.set.areas },
+      office: registersOf(office.set),
     };
   },
 });

@@ -52,7 +52,7 @@ async function renamePerson(title: string) {
 describe("parts that rulebooks share", () => {
   it("show where they are used", async () => {
     const uses = (await partOf("person"))?.uses ?? [];
-    expect(uses.filter((u) => u.status === "published")).toHaveLength(8);
+    expect(uses.filter((u) => u.status === "published")).toHaveLength(7);
     expect(uses.every((u) => u.current)).toBe(true);
   });
 
@@ -64,7 +64,7 @@ describe("parts that rulebooks share", () => {
     const uses = (await partOf("person"))?.uses ?? [];
     expect(uses.map((u) => `${u.status} ${u.current}`).sort()).toEqual([
       "draft true",
-      ...Array.from({ length: 8 }, () => "published false"),
+      ...Array.from({ length: 7 }, () => "published false"),
     ]);
     const late = await runAct(world.runtime, editRulebook, officer, { rulebookId, edit, body: now.body });
     expect(late).toMatchObject({ ok: false, reason: "changed-meanwhile" });

@@ -2,7 +2,17 @@ import type { ReferenceSet } from "../office/reference-set";
 import { compareLists, type Difference, partsChanged } from "./parts";
 
 /** What differs between two reference sets of the office. */
-const AREAS = ["office", "group", "campus", "subject area", "grade scale", "test", "list", "working days"] as const;
+const AREAS = [
+  "office",
+  "group",
+  "campus",
+  "subject area",
+  "grade scale",
+  "test",
+  "list",
+  "paper",
+  "working days",
+] as const;
 export type ReferenceDifference = Difference<(typeof AREAS)[number]>;
 
 const OFFICE = { en: "The office", fr: "Le bureau" } as const;
@@ -68,6 +78,7 @@ export function compareReferenceSets(before: ReferenceSet, after: ReferenceSet):
     ...compareLists("grade scale", before.scales, after.scales),
     ...compareLists("test", before.tests, after.tests),
     ...compareLists("list", before.entitlements, after.entitlements),
+    ...compareLists("paper", before.papers, after.papers),
     ...compareCalendars(before.calendar, after.calendar),
   ];
 }

@@ -9,6 +9,7 @@ const NOTHING: Uses = {
   areas: new Set(),
   scales: new Set(),
   entitlements: new Set<string>(),
+  papers: new Set<string>(),
   tests: new Set(),
 };
 const FACTS = new Set(["citizenship.citizenships", "citizenship.residence"]);
@@ -130,6 +131,7 @@ describe("what keeps a reference set from being put in force", () => {
     expect(found({ campuses: [] }, { campuses: new Set(["merrow"]), tests: new Set(["het"]) })).toEqual([
       "still-used campuses merrow",
     ]);
+    expect(found({ papers: [] }, { papers: new Set(["passport"]) })).toEqual(["still-used papers passport"]);
   });
 
   it("asks for no facts while there is no form", () => {

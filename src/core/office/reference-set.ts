@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { calendarSchema, type WorkingCalendar, workingCalendar } from "../calendar/working-days";
 import { gradeScaleSchema } from "../grades/scale";
+import { paperSchema } from "../identity/papers";
 import { testDefinitionSchema } from "../language/test-definition";
 import { conditionSchema } from "../rules/condition";
 import { entitlementListSchema } from "../rulings/ruled-case";
@@ -28,6 +29,8 @@ export const referenceSetSchema = z.object({
   areas: z.array(z.object({ key: z.string(), title: writtenTextSchema })),
   /** What is accepted without further reading, by the lists that rulebooks name. */
   entitlements: z.array(entitlementListSchema).default([]),
+  /** Identity papers, of which each rulebook says which count. */
+  papers: z.array(paperSchema).default([]),
   /** Where the office teaches. `x` and `y` are the place on the office's drawn map, 0 to 100 from its upper left corner. */
   campuses: z
     .array(
@@ -52,6 +55,16 @@ export const referenceSetSchema = z.object({
 });
 export type ReferenceSet = z.infer<typeof referenceSetSchema>;
 
+/** What a form needs of it, to offer answers and to check them: little enough to stand in the browser. */
+export type Registers = Pick<ReferenceSet, "scales" | "tests" | "areas" | "papers">;
+
+export const registersOf = ({ scales, tests, areas, papers }: ReferenceSet): Registers => ({
+  scales,
+  tests,
+  areas,
+  papers,
+});
+
 /** The same while it is being written: its texts may still be empty. */
 export const referenceDraftSchema = referenceSetSchema.extend({
   name: localTextSchema,
@@ -75,6 +88,7 @@ export const NOTHING_LOADED: ReferenceSet = {
   tests: [],
   areas: [],
   entitlements: [],
+  papers: [],
   campuses: [],
   map: null,
   graceMinutes: 0,

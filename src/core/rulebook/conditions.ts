@@ -66,7 +66,7 @@ function testsOf(m: Measure): readonly string[] {
 /** What a rulebook names of the office's reference set: none of it may go away while the rulebook is used. */
 export function namedInRulebook(
   body: RulebookBody,
-): Readonly<Record<"groups" | "areas" | "scales" | "tests" | "entitlements", readonly string[]>> {
+): Readonly<Record<"groups" | "areas" | "scales" | "tests" | "entitlements" | "papers", readonly string[]>> {
   const kinds = new Map<string, FieldKind>(
     body.sections.flatMap((s) => s.fields.map((f) => [`${factName(s)}.${f.key}`, f.kind] as const)),
   );
@@ -77,11 +77,17 @@ export function namedInRulebook(
       .flatMap(({ limit }) => (typeof limit === "string" ? [limit] : Array.isArray(limit) ? limit : []));
   const ofKind = (kind: FieldKind) =>
     values((fact) => kinds.get(fact) === kind).filter((v) => v !== "other" || kind !== "scale");
+  const counting = body.sections.flatMap((s) => s.fields.flatMap((f) => f.papers ?? []));
   return {
-    groups: [...values((fact) => fact === "group"), ...body.fees.flatMap((f) => f.amounts.map((a) => a.group))],
+    groups: [
+      ...counting.flatMap((p) => p.groups ?? []),
+      ...values((fact) => fact === "group"),
+      ...body.fees.flatMap((f) => f.amounts.map((a) => a.group)),
+    ],
     areas: [...ofKind("area"), ...body.measures.flatMap((m) => (m.kind === "grade" ? (m.areas ?? []) : []))],
     scales: [...ofKind("scale"), ...body.measures.flatMap(scalesOf)],
     tests: [...ofKind("test"), ...body.measures.flatMap(testsOf)],
+    papers: [...ofKind("paper"), ...counting.map((p) => p.key)],
     entitlements: body.measures.flatMap((m) => (m.kind === "ruling" && m.entitlement ? [m.entitlement] : [])),
   };
 }

@@ -44,12 +44,13 @@ const TYPES: Readonly<Partial<Record<FieldKind, FactType>>> = {
   area: "pick",
   scale: "pick",
   test: "pick",
+  paper: "pick",
   countries: "picks",
   several: "picks",
   ranked: "picks",
 };
 
-const REGISTERS: readonly FieldKind[] = ["country", "countries", "language", "area", "scale", "test"];
+const REGISTERS: readonly FieldKind[] = ["country", "countries", "language", "area", "scale", "test", "paper"];
 /** Values that never become facts. */
 const NO_FACTS: readonly FieldKind[] = ["scores", "address", "links"];
 

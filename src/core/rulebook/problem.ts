@@ -9,6 +9,8 @@ export interface RulebookProblem {
     | "duplicate-key"
     | "missing-text"
     | "no-options"
+    | "no-papers"
+    | "no-paper-field"
     | "no-stretches"
     | "measure-number"
     | "target-order"

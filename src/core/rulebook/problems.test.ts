@@ -75,6 +75,26 @@ describe("what keeps a rulebook from being published", () => {
       ["no-options english.way", "no-options english.ground"],
     ],
     [
+      "identity papers of which none counts",
+      (b) => ({
+        sections: b.sections.map((s) =>
+          s.key === "citizenship" ? { ...s, fields: s.fields.map((f) => (f.papers ? { ...f, papers: [] } : f)) } : s,
+        ),
+      }),
+      ["no-papers citizenship.paper"],
+    ],
+    [
+      "the number of a paper that nobody is asked for",
+      (b) => ({
+        sections: b.sections.map((s) =>
+          s.key === "citizenship"
+            ? { ...s, fields: s.fields.map((f) => (f.numberOf ? { ...f, numberOf: "residence" } : f)) }
+            : s,
+        ),
+      }),
+      ["no-paper-field citizenship.passportNumber"],
+    ],
+    [
       "a reference of a role that nobody can have",
       (b) => ({ requirements: b.requirements.map((r) => (r.kind === "reference" ? { ...r, role: "captain" } : r)) }),
       ["unknown-role reference: captain"],

@@ -87,7 +87,26 @@ function withoutOptions(body: RulebookBody): readonly RulebookProblem[] {
 }
 
 /** What can be wrong with a shared part by itself: what its rules read, and what answers its requirements, may stand in the rulebook. */
-const BY_ITSELF: readonly RulebookProblem["code"][] = ["missing-text", "no-options", "duplicate-key", "never-met"];
+/** Identity papers: none that counts, and a number of no paper. */
+function paperProblems(body: RulebookBody): readonly RulebookProblem[] {
+  return body.sections.flatMap((s) =>
+    s.fields.flatMap((f): readonly RulebookProblem[] => {
+      const about = `${s.key}.${f.key}`;
+      if (f.kind === "paper" && f.papers?.length === 0) return [{ code: "no-papers", about }];
+      const named = f.numberOf === undefined || s.fields.some((p) => p.key === f.numberOf && p.kind === "paper");
+      return named ? [] : [{ code: "no-paper-field", about }];
+    }),
+  );
+}
+
+const BY_ITSELF: readonly RulebookProblem["code"][] = [
+  "missing-text",
+  "no-options",
+  "no-papers",
+  "no-paper-field",
+  "duplicate-key",
+  "never-met",
+];
 
 export const partProblems = (body: RulebookBody): readonly RulebookProblem[] =>
   rulebookProblems(body).filter((p) => BY_ITSELF.includes(p.code));
@@ -134,6 +153,7 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
     ...requirements,
     ...missingTexts(body),
     ...withoutOptions(body),
+    ...paperProblems(body),
     ...impossible(body),
     ...duplicates(body.sections.map((s) => s.key)),
     ...duplicates(body.requirements.map((r) => r.key)),

@@ -130,6 +130,25 @@ describe("a typed value", () => {
     expect(code("scores", ["41"], {}, "het")).toBe("wrong-kind");
   });
 
+  it.each([
+    ["R4417720", "passport", "fine"],
+    ["R44 17720", "passport", "fine"],
+    ["R441772012", "passport", "not-this-number"],
+    ["2008/0519", "birthCertificate", "fine"],
+    ["2008-0519", "birthCertificate", "not-this-number"],
+    ["2008-0519", "no such paper", "fine"],
+    ["2008-0519", undefined, "fine"],
+  ])("the number %s of %s: %s", (value, paper, expected) => {
+    expect(code("text", value, { numberOf: "paper" }, paper)).toBe(expected);
+    expect(code("text", value, {}, paper)).toBe("fine");
+  });
+
+  it("a paper is one of the office's, or of those that the form has left", () => {
+    expect(code("paper", "passport")).toBe("fine");
+    expect(code("paper", "library card")).toBe("not-in-list");
+    expect(code("paper", "passport", { options })).toBe("not-in-list");
+  });
+
   it("that is empty is never wrong: gaps never hinder saving", () => {
     for (const kind of KINDS) for (const empty of [null, ""]) expect(code(kind, empty)).toBe("fine");
   });

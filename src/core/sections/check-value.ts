@@ -1,9 +1,10 @@
 import { isPossiblePhoneNumber } from "libphonenumber-js/min";
 import { z } from "zod";
 import type { Json } from "../assessment/facts";
+import { looksLike } from "../identity/papers";
 import { checkScores, type Scores } from "../language/test-definition";
 import { parseDecimal, toNumber } from "../numbers/ratio";
-import type { ReferenceSet } from "../office/reference-set";
+import type { Registers } from "../office/reference-set";
 import { countIn } from "../text/counting";
 import { parseDay, parseRough } from "../time/day";
 import { type Field, isListKind } from "./definition";
@@ -29,6 +30,7 @@ export type ValueIssue =
   | { readonly code: "pick-fewer"; readonly most: number }
   | { readonly code: "not-a-link" }
   | { readonly code: "address-incomplete" }
+  | { readonly code: "not-this-number"; readonly like: string }
   | { readonly code: "control-signs" }
   | { readonly code: "wrong-kind" };
 
@@ -124,17 +126,20 @@ const isScores = (value: Json): value is Scores =>
   !Array.isArray(value) &&
   Object.values(value).every((v) => typeof v === "string");
 
-/** What a check needs of the office's reference set: little enough to stand in the browser. */
-type Registers = Pick<ReferenceSet, "scales" | "tests" | "areas">;
+/** The field of the same entry on which it hangs what a field may hold: scores on their test, the number of a paper on its kind. */
+export const fieldBeside = (field: Pick<Field, "kind" | "numberOf">): string | null =>
+  field.kind === "scores" ? "test" : (field.numberOf ?? null);
 
 function inOptions(field: Field, office: Registers, value: string): boolean {
   if (field.kind === "scale") return value === "other" || office.scales.some((s) => s.key === value);
   if (field.kind === "area") return office.areas.some((a) => a.key === value);
   if (field.kind === "test") return office.tests.some((t) => t.key === value);
+  // Where the form has narrowed the papers down to those that count for this person, it says so in the options.
+  if (field.kind === "paper" && !field.options) return office.papers.some((p) => p.key === value);
   return (field.options ?? []).some((o) => o.value === value);
 }
 
-function checkString(field: Field, office: Registers, value: string): ValueIssue | null {
+function checkString(field: Field, office: Registers, value: string, beside: string | undefined): ValueIssue | null {
   switch (field.kind) {
     case "decimal":
       return checkDecimal(field, value);
@@ -158,17 +163,23 @@ function checkString(field: Field, office: Registers, value: string): ValueIssue
     case "scale":
     case "area":
     case "test":
+    case "paper":
       return inOptions(field, office, value) ? null : { code: "not-in-list" };
     default:
-      return checkText(field, value);
+      return checkText(field, value) ?? checkNumber(office, value, field.numberOf === undefined ? undefined : beside);
   }
+}
+
+function checkNumber(office: Registers, value: string, paper: string | undefined): ValueIssue | null {
+  const numbers = office.papers.find((p) => p.key === paper)?.numbers ?? [];
+  return looksLike(value, numbers) ? null : { code: "not-this-number", like: numbers.join(", ") };
 }
 
 /**
  * Checks one typed value against its field. An empty value is never wrong here: gaps never hinder saving.
- * @param test the test that the entry names, for a field of scores
+ * @param beside what the field beside it names (`fieldBeside`)
  */
-export function checkValue(field: Field, office: Registers, value: Json, test?: string): ValueIssue | null {
+export function checkValue(field: Field, office: Registers, value: Json, beside?: string): ValueIssue | null {
   if (value === null || value === "") return null;
   if (field.kind === "agree" || field.kind === "yesNo")
     return typeof value === "boolean" ? null : { code: "wrong-kind" };
@@ -176,9 +187,9 @@ export function checkValue(field: Field, office: Registers, value: Json, test?: 
   if (field.kind === "address") return checkAddress(value);
   if (field.kind === "scores") {
     if (!isScores(value)) return { code: "wrong-kind" };
-    const definition = office.tests.find((t) => t.key === test);
+    const definition = office.tests.find((t) => t.key === beside);
     const wrong = definition ? checkScores(definition, value).filter((issue) => issue.code !== "missing") : [];
     return wrong.length > 0 ? { code: "scores", parts: wrong.map((w) => w.part) } : null;
   }
-  return typeof value === "string" ? checkString(field, office, value) : { code: "wrong-kind" };
+  return typeof value === "string" ? checkString(field, office, value, beside) : { code: "wrong-kind" };
 }

@@ -1,10 +1,11 @@
 import type { Json } from "../assessment/facts";
+import { papersFor } from "../identity/papers";
 import { checkScores, type Scores } from "../language/test-definition";
 import type { ReferenceSet } from "../office/reference-set";
 import { withEntry } from "../rules/compile";
 import { judge } from "../rules/evaluate";
 import type { Entry, FactSource } from "../rules/fact";
-import { checkValue } from "./check-value";
+import { checkValue, fieldBeside } from "./check-value";
 import type { Field, Section } from "./definition";
 import { repeatedEntries } from "./once";
 import { type AnswerIndex, COMPLETE_FIELD } from "./typed-facts";
@@ -34,12 +35,12 @@ const right = new WeakMap<Field, Set<string>>();
 const REPEATING: readonly Field["kind"][] = ["decimal", "whole", "money", "date", "country"];
 const MOST_KEPT = 500;
 
-function isRight(field: Field, office: ReferenceSet, value: Json, test: string | undefined): boolean {
+function isRight(field: Field, office: ReferenceSet, value: Json, beside: string | undefined): boolean {
   if (typeof value !== "string" || !REPEATING.includes(field.kind))
-    return checkValue(field, office, value, test) === null;
+    return checkValue(field, office, value, beside) === null;
   let known = right.get(field);
   if (known?.has(value)) return true;
-  if (checkValue(field, office, value, test) !== null) return false;
+  if (checkValue(field, office, value, beside) !== null) return false;
   if (known === undefined || known.size >= MOST_KEPT) {
     known = new Set();
     right.set(field, known);
@@ -48,10 +49,18 @@ function isRight(field: Field, office: ReferenceSet, value: Json, test: string |
   return true;
 }
 
-function fieldGap(field: Field, office: ReferenceSet, value: Json, test: Json): Gap["code"] | null {
+function fieldGap(
+  field: Field,
+  office: ReferenceSet,
+  value: Json,
+  beside: Json,
+  facts: FactSource,
+): Gap["code"] | null {
   if (missing(field, value)) return field.required ? "missing" : null;
-  const named = typeof test === "string" ? test : undefined;
+  const named = typeof beside === "string" ? beside : undefined;
   if (!isRight(field, office, value, named)) return "wrong";
+  if (field.kind === "paper")
+    return papersFor(office.papers, field.papers, facts).some((p) => p.key === value) ? null : "wrong";
   if (field.kind !== "scores") return null;
   const definition = office.tests.find((t) => t.key === named);
   return definition && checkScores(definition, value as Scores).length > 0 ? "missing" : null; // checkValue let only scores pass
@@ -86,10 +95,11 @@ export function sectionGaps(
   const add = (entry: string, field: string, code: Gap["code"]) =>
     gaps.push({ scope, section: section.key, entry, field, code });
   const read = (entry: string, slots: Slots, source: FactSource) => {
-    const test = section.core === "tests" ? (slots.get("test")?.answer?.value ?? null) : null;
     for (const field of section.fields) {
       if (!applies(field.when, source)) continue;
-      const code = fieldGap(field, office, slots.get(field.key)?.answer?.value ?? null, test);
+      const beside = fieldBeside(field);
+      const named = beside === null ? null : (slots.get(beside)?.answer?.value ?? null);
+      const code = fieldGap(field, office, slots.get(field.key)?.answer?.value ?? null, named, facts);
       if (code) add(entry, field.key, code);
     }
   };

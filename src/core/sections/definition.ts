@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { countingPaperSchema } from "../identity/papers";
 import { partKeySchema } from "../rulebook/part-key";
 import { conditionSchema } from "../rules/condition";
 import { localTextSchema } from "../text/local-text";
@@ -32,6 +33,7 @@ export const FIELD_KINDS = [
   "scale",
   "area",
   "test",
+  "paper",
   "scores",
   "agree",
 ] as const;
@@ -65,6 +67,10 @@ export const fieldSchema = z.object({
   sameAs: z.string().optional(),
   /** For a field that names an entry of another list: that section. */
   of: z.string().optional(),
+  /** For an identity paper: those that count; all of the office's where left out. */
+  papers: z.array(countingPaperSchema).optional(),
+  /** For a text: it is the number of the paper that this field of the same section names. */
+  numberOf: z.string().optional(),
   /** For a list: no value twice, within the entries that share another field, or within all. */
   once: z.object({ within: z.string().optional(), except: z.array(z.string()).default([]) }).optional(),
   options: z.array(z.object({ value: z.string(), title: localTextSchema })).optional(),

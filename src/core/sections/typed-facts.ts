@@ -143,7 +143,7 @@ function fieldFact(field: Field, slot: Readonly<Slot>): Fact {
 }
 
 /** What is picked from a list repeats within a file and from file to file: one fact each is enough. Nothing that is typed is kept. */
-const PICKED: readonly Field["kind"][] = ["choice", "area", "scale", "test", "country", "language"];
+const PICKED: readonly Field["kind"][] = ["choice", "area", "scale", "test", "paper", "country", "language"];
 const claimedPicks = new Map<string, Fact>();
 const confirmedPicks = new Map<string, Fact>();
 const MOST_PICKS = 5000;

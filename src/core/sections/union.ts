@@ -1,3 +1,4 @@
+import { joinCounting } from "../identity/papers";
 import type { Field, Section } from "./definition";
 
 /**
@@ -30,11 +31,13 @@ function joinField(a: Field, b: Field): Field {
     a.options && b.options
       ? a.options.filter((o) => b.options?.some((p) => p.value === o.value))
       : (a.options ?? b.options);
+  const papers = joinCounting(a.papers, b.papers);
   const { when, ...rest } = a;
   return {
     ...rest,
     ...Object.fromEntries(Object.entries(limits).filter(([, v]) => v !== undefined)),
     ...(options ? { options } : {}),
+    ...(papers ? { papers: [...papers] } : {}),
     required: a.required || b.required,
     // Which of the conditions hold is asked choice by choice; the union shows the field where any of them does.
     ...(when && b.when

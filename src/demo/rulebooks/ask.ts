@@ -18,7 +18,12 @@ export function sections(
 
 type DocumentInput = Partial<Extract<Requirement, { kind: "document" }>>;
 
-export function document(key: string, title: Words, help: Words, more: DocumentInput = {}): Requirement {
+export function document(
+  key: string,
+  title: Words,
+  help: Words,
+  more: DocumentInput = {},
+): Extract<Requirement, { kind: "document" }> {
   return {
     key,
     kind: "document",
@@ -101,6 +106,7 @@ export const PASSPORT = document(
       "person.familyName",
       "person.birthDate",
       "citizenship.citizenships",
+      "citizenship.paper",
       "citizenship.passportNumber",
       "citizenship.passportExpiry",
     ],

@@ -20,16 +20,25 @@ import {
 import { earlier, emergency, guardian, heard, helper, minor, special, visa } from "./parts/circumstances";
 import { declaration } from "./parts/declaration";
 import { schoolLanguage, tests } from "./parts/language";
-import { citizenship, contact, person } from "./parts/person";
+import { citizenshipOfMinors, contact, person } from "./parts/person";
 import { referees } from "./parts/referees";
 import { report, schools } from "./parts/school";
+
+/** As everywhere, but that a birth certificate counts, too, which never ends. */
+const PAPER: RulebookBody["requirements"][number] = {
+  ...PASSPORT,
+  checks: PASSPORT.checks.map((c) => ({
+    ...c,
+    rule: { any: [{ fact: "citizenship.paper", is: "equals", value: "birthCertificate" }, c.rule] },
+  })),
+};
 
 /** Foundation Year in Coastal Studies: from school, English at B1, one full year of grades, a guardian for those under 18. */
 export const fyc: RulebookBody = {
   sections: [
     person,
     contact,
-    citizenship,
+    citizenshipOfMinors,
     visa,
     guardian,
     emergency,
@@ -46,7 +55,7 @@ export const fyc: RulebookBody = {
   ],
   requirements: [
     ABOUT_YOU,
-    PASSPORT,
+    PAPER,
     NAME_CHANGE,
     { ...sections("guardian", ["Guardian", "Responsable légal"], ["guardian"]), when: minor },
     {

@@ -1,5 +1,5 @@
 import type { Json } from "../../core/assessment/facts";
-import type { ReferenceSet } from "../../core/office/reference-set";
+import type { Registers } from "../../core/office/reference-set";
 import type { Field } from "../../core/sections/definition";
 import type { Locale } from "../../core/text/local-text";
 import type { FormSection } from "../../views/form-sections";
@@ -10,7 +10,7 @@ export interface FieldInputProps {
   readonly field: Field;
   readonly value: Json;
   readonly locale: Locale;
-  readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
+  readonly office: Registers;
   /** Entries of other sections that the field may name. */
   readonly named: FormSection["named"];
   /** Values that other entries of the list have taken. */

@@ -128,6 +128,7 @@ export function FieldInput(props: FieldInputProps) {
     case "scale":
     case "area":
     case "test":
+    case "paper":
     case "entry":
       return <Choice {...props} />;
     case "several":

@@ -2,7 +2,7 @@
 
 import { DatePicker, Input, InputNumber, Select } from "antd";
 import dayjs from "dayjs";
-import type { ReferenceSet } from "../../core/office/reference-set";
+import type { Registers } from "../../core/office/reference-set";
 import type { KnownFact, KnownFacts } from "../../core/rulebook/facts";
 import type { Comparison, Limit } from "../../core/rules/condition";
 import { countryOptions, languageOptions } from "../../text/code-lists";
@@ -11,7 +11,7 @@ import { factWord } from "../../text/trace";
 /** What a comparison is held against: an input that fits the type of the fact. */
 export interface BuilderContext {
   readonly facts: KnownFacts;
-  readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas">;
+  readonly office: Registers;
   readonly disabled: boolean;
 }
 
@@ -31,6 +31,8 @@ function registerOptions(fact: KnownFact, office: BuilderContext["office"]): { v
       return office.scales.map((s) => ({ value: s.key, label: s.title.en }));
     case "test":
       return office.tests.map((t) => ({ value: t.key, label: t.title.en }));
+    case "paper":
+      return office.papers.map((p) => ({ value: p.key, label: p.title.en }));
     default:
       return fact.options.map((o) => ({ value: o.value, label: o.title }));
   }

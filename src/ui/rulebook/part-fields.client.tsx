@@ -2,14 +2,14 @@
 
 import { Input, InputNumber, Select } from "antd";
 import { type ReactNode, useId } from "react";
-import type { ReferenceSet } from "../../core/office/reference-set";
+import type { ReferenceSet, Registers } from "../../core/office/reference-set";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { LocalText } from "../../core/text/local-text";
 import type { BuilderContext } from "./limit-input.client";
 
 /** The forms of a rulebook's parts. Each changes one part and gives it back whole. */
 export interface PartContext extends BuilderContext {
-  readonly office: Pick<ReferenceSet, "scales" | "tests" | "areas" | "entitlements">;
+  readonly office: Registers & Pick<ReferenceSet, "entitlements">;
   readonly body: RulebookBody;
   readonly groups: readonly { readonly key: string; readonly title: string }[];
 }

@@ -1,6 +1,6 @@
 "use client";
 
-import { Button, Checkbox, Input } from "antd";
+import { Button, Checkbox, Input, Select } from "antd";
 import { CORE_KINDS, FIELD_KINDS, type Field, factName, type Section } from "../../core/sections/definition";
 import { AppliesWhen } from "./applies-when.client";
 import {
@@ -173,6 +173,46 @@ function Options({
   );
 }
 
+/** Which of the office's papers count, and for which applicant groups. */
+function CountingPapers({ context, value, onChange }: FormProps<Field["papers"]>) {
+  const { office, groups, disabled } = context;
+  const counting: NonNullable<Field["papers"]> = value ?? office.papers.map(({ key }) => ({ key }));
+  return (
+    <fieldset className="plan-wide">
+      <legend>Papers that count</legend>
+      {office.papers.map(({ key, title }) => {
+        const own = counting.find((c) => c.key === key);
+        const others = counting.filter((c) => c.key !== key);
+        const put = (next: (typeof counting)[number] | null) => onChange(next ? [...others, next] : others);
+        return (
+          <div key={key} className="option-line">
+            <Checkbox
+              disabled={disabled}
+              checked={own !== undefined}
+              onChange={(e) => put(e.target.checked ? { key } : null)}
+            >
+              {title.en}
+            </Checkbox>
+            {own ? (
+              <Select
+                size="small"
+                mode="multiple"
+                aria-label={`Groups for which ${title.en} counts`}
+                placeholder="for everybody"
+                disabled={disabled}
+                value={own.groups ?? []}
+                options={groups.map((g) => ({ value: g.key, label: g.title }))}
+                onChange={(picked: string[]) => put(picked.length > 0 ? { key, groups: picked } : { key })}
+              />
+            ) : null}
+          </div>
+        );
+      })}
+      {office.papers.length === 0 ? <p className="quiet">The office’s standards name no papers yet.</p> : null}
+    </fieldset>
+  );
+}
+
 const WITH_OPTIONS: readonly Field["kind"][] = ["choice", "several", "ranked"];
 const WITH_LIMITS: readonly Field["kind"][] = [
   "text",
@@ -196,6 +236,9 @@ export function FieldPart({ context, value, list, onChange }: FormProps<Field> &
   const siblings = body.sections
     .filter((s) => s.repeats && factName(s) === list)
     .flatMap((s) => s.fields.filter((f) => f.key !== value.key));
+  const papers = body.sections
+    .filter((s) => s.fields.includes(value))
+    .flatMap((s) => s.fields.filter((f) => f.kind === "paper"));
   return (
     <div className="plan-form part-form">
       <Words
@@ -345,6 +388,25 @@ export function FieldPart({ context, value, list, onChange }: FormProps<Field> &
           value={value.of ?? ""}
           options={lists}
           onChange={(of) => onChange({ ...value, of })}
+        />
+      ) : null}
+      {value.kind === "paper" ? (
+        <CountingPapers
+          context={context}
+          value={value.papers}
+          onChange={(papers) => onChange(put(value, "papers", papers))}
+        />
+      ) : null}
+      {value.kind === "text" && papers.length > 0 ? (
+        <Pick
+          label="Number of"
+          disabled={disabled}
+          value={value.numberOf ?? ""}
+          options={[
+            { value: "", label: "nothing" },
+            ...papers.map((f) => ({ value: f.key, label: `the paper of “${f.title.en}”` })),
+          ]}
+          onChange={(of) => onChange(put(value, "numberOf", of === "" ? undefined : of))}
         />
       ) : null}
       {WITH_OPTIONS.includes(value.kind) ? (

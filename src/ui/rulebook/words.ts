@@ -29,6 +29,7 @@ export const FIELD_KIND_WORDS: Readonly<Record<FieldKind, string>> = {
   scale: "grade scale",
   area: "subject area",
   test: "test",
+  paper: "identity paper",
   scores: "test scores",
   agree: "statement to agree to",
 };
@@ -47,6 +48,7 @@ export const AREA_WORDS: Readonly<Record<(RulebookDifference | ReferenceDifferen
   "grade scale": "Grade scale",
   test: "Test",
   list: "List of what is accepted",
+  paper: "Identity paper",
   "working days": "Working days",
 };
 
@@ -70,6 +72,10 @@ export function problemSentence({ code, about }: RulebookProblem): string {
       return `“${where}” has a text that is missing in ${what}.`;
     case "no-options":
       return `“${about}” has no answers to choose from. Add at least one.`;
+    case "no-papers":
+      return `“${about}” asks for an identity paper, but none counts. Tick at least one.`;
+    case "no-paper-field":
+      return `“${about}” is the number of a paper, but no field of its section asks which paper. Add one, or let it be the number of nothing.`;
     case "no-stretches":
       return `“${where}” counts months over ${what}, which has no fields called start and end. Choose another list, or add them.`;
     case "measure-number":

@@ -17,6 +17,7 @@ import { type StoreDraft, useDraft } from "../use-draft.client";
 import { CampusPart } from "./campus-part.client";
 import { EntitlementPart } from "./entitlement-part.client";
 import { FreeDays } from "./free-days.client";
+import { PaperPart } from "./paper-part.client";
 import { ScalePart } from "./scale-part.client";
 import { TestPart } from "./test-part.client";
 import { LIST_WORDS, LISTS, type ListName } from "./words";
@@ -55,6 +56,8 @@ function withFresh(set: ReferenceSet, list: ListName): ReferenceSet {
       return { ...set, areas: [...set.areas, item] };
     case "entitlements":
       return { ...set, entitlements: [...set.entitlements, { ...item, entries: [] }] };
+    case "papers":
+      return { ...set, papers: [...set.papers, { ...item, countries: [], numbers: [] }] };
     case "campuses":
       return { ...set, campuses: [...set.campuses, { ...item, x: 50, y: 50 }] };
   }
@@ -195,6 +198,10 @@ function ListPart(props: PartProps & { list: ListName; index: number }) {
     return value ? (
       <EntitlementPart value={value} disabled={disabled} onChange={(next) => replace("entitlements", next)} />
     ) : null;
+  }
+  if (list === "papers") {
+    const value = set.papers[index];
+    return value ? <PaperPart value={value} disabled={disabled} onChange={(next) => replace("papers", next)} /> : null;
   }
   if (list === "campuses") {
     const value = set.campuses[index];

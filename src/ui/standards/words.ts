@@ -2,7 +2,7 @@ import type { ReferenceProblem } from "../../core/office/reference-problems";
 import type { ReferenceSet } from "../../core/office/reference-set";
 
 /** The lists of the office's standards, in the order in which they are shown. */
-export const LISTS = ["groups", "scales", "tests", "areas", "entitlements", "campuses"] as const;
+export const LISTS = ["groups", "scales", "tests", "areas", "entitlements", "papers", "campuses"] as const;
 export type ListName = (typeof LISTS)[number];
 
 export const LIST_WORDS: Readonly<Record<ListName, { readonly title: string; readonly add: string }>> = {
@@ -11,6 +11,7 @@ export const LIST_WORDS: Readonly<Record<ListName, { readonly title: string; rea
   tests: { title: "Tests", add: "Add a test" },
   areas: { title: "Subject areas", add: "Add a subject area" },
   entitlements: { title: "Accepted without reading", add: "Add a list" },
+  papers: { title: "Identity papers", add: "Add a paper" },
   campuses: { title: "Campuses", add: "Add a campus" },
 };
 

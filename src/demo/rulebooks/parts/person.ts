@@ -94,10 +94,35 @@ export const citizenship: Section = {
     field({ key: "citizenships", kind: "countries" }, "Citizenships", "Nationalités"),
     field({ key: "residence", kind: "country" }, "Country in which you live", "Pays où vous vivez"),
     field(
-      { key: "passportNumber", kind: "text", most: 20 },
-      "Number of your passport or identity card",
-      "Numéro du passeport ou de la carte d’identité",
+      {
+        key: "paper",
+        kind: "paper",
+        papers: [{ key: "passport" }, { key: "identityCard", groups: ["home"] }, { key: "travelDocument" }],
+      },
+      "Identity paper",
+      "Pièce d’identité",
+      {
+        en: "The one of which you send a copy. It is the one that you will travel with.",
+        fr: "Celle dont vous envoyez une copie, et avec laquelle vous voyagerez.",
+      },
     ),
-    field({ key: "passportExpiry", kind: "date" }, "It is valid until", "Valable jusqu’au"),
+    field({ key: "passportNumber", kind: "text", most: 20, numberOf: "paper" }, "Its number", "Son numéro"),
+    field(
+      {
+        key: "passportExpiry",
+        kind: "date",
+        when: { fact: "citizenship.paper", is: "differs", value: "birthCertificate" },
+      },
+      "It is valid until",
+      "Valable jusqu’au",
+    ),
   ],
+};
+
+/** For programmes that take people who have no paper with a photograph yet. */
+export const citizenshipOfMinors: Section = {
+  ...citizenship,
+  fields: citizenship.fields.map((f) =>
+    f.papers ? { ...f, papers: [...f.papers, { key: "birthCertificate", groups: ["home"] }] } : f,
+  ),
 };

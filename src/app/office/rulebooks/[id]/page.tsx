@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { registersOf } from "../../../../core/office/reference-set";
 import { webRuntime } from "../../../../runtime";
 import { formatDate } from "../../../../text/format";
 import { ConfirmPress } from "../../../../ui/confirm-press.client";
@@ -58,7 +59,7 @@ export default async function RulebookPage({ params }: { params: Promise<{ id: s
         edit={page.edit}
         writable={isDraft}
         groups={set.groups.map((g) => ({ key: g.key, title: g.title.en }))}
-        office={{ scales: set.scales, tests: set.tests, areas: set.areas, entitlements: set.entitlements }}
+        office={{ ...registersOf(set), entitlements: set.entitlements }}
         titlesOf={page.factTitles}
         parts={(parts ?? []).map(({ key, title, body }) => ({ key, title, body }))}
         store={storeDraft.bind(null, id)}

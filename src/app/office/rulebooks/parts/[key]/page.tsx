@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { registersOf } from "../../../../../core/office/reference-set";
 import { webRuntime } from "../../../../../runtime";
 import { formatMoment } from "../../../../../text/format";
 import { ConfirmPress } from "../../../../../ui/confirm-press.client";
@@ -38,7 +39,7 @@ export default async function PartPage({ params }: { params: Promise<{ key: stri
         edit={part.edit}
         writable
         groups={set.groups.map((g) => ({ key: g.key, title: g.title.en }))}
-        office={{ scales: set.scales, tests: set.tests, areas: set.areas, entitlements: set.entitlements }}
+        office={{ ...registersOf(set), entitlements: set.entitlements }}
         titlesOf={rulebookFactTitles(part.body, set)}
         store={storePart.bind(null, { key: part.key, title: part.title })}
       />
