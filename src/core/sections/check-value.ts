@@ -30,7 +30,7 @@ export type ValueIssue =
   | { readonly code: "pick-fewer"; readonly most: number }
   | { readonly code: "not-a-link" }
   | { readonly code: "address-incomplete" }
-  | { readonly code: "not-this-number"; readonly like: string }
+  | { readonly code: "not-this-number"; readonly like: readonly string[] }
   | { readonly code: "control-signs" }
   | { readonly code: "wrong-kind" };
 
@@ -172,7 +172,7 @@ function checkString(field: Field, office: Registers, value: string, beside: str
 
 function checkNumber(office: Registers, value: string, paper: string | undefined): ValueIssue | null {
   const numbers = office.papers.find((p) => p.key === paper)?.numbers ?? [];
-  return looksLike(value, numbers) ? null : { code: "not-this-number", like: numbers.join(", ") };
+  return looksLike(value, numbers) ? null : { code: "not-this-number", like: numbers };
 }
 
 /**

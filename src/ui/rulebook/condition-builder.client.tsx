@@ -351,7 +351,7 @@ export function OptionalCondition({
   if (value === undefined)
     return (
       <p className="condition-none">
-        {always}{" "}
+        {context.disabled ? always.replace(/,$/u, ".") : always}{" "}
         {context.disabled ? null : (
           <Button size="small" onClick={() => onChange(newCondition("fact", context.facts, list, null))}>
             only when …

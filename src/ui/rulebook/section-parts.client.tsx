@@ -185,7 +185,7 @@ function CountingPapers({ context, value, onChange }: FormProps<Field["papers"]>
         const others = counting.filter((c) => c.key !== key);
         const put = (next: (typeof counting)[number] | null) => onChange(next ? [...others, next] : others);
         return (
-          <div key={key} className="option-line">
+          <div key={key} className="paper-line">
             <Checkbox
               disabled={disabled}
               checked={own !== undefined}
