@@ -13,6 +13,28 @@ export async function time(rounds: number, work: () => unknown): Promise<number>
   return median(times);
 }
 
+/**
+ * Several pieces of work turn by turn, so that a slow moment of the machine falls on all of them alike.
+ * @returns the median time of each, and of each the median of how many times as long as the first it took in the same turn
+ */
+export function timeTogether(
+  turns: number,
+  works: readonly (() => unknown)[],
+): readonly { readonly ms: number; readonly ratio: number }[] {
+  const times = works.map((): number[] => []);
+  for (let turn = -1; turn < turns; turn += 1)
+    for (const [i, work] of works.entries()) {
+      const began = performance.now();
+      work();
+      if (turn >= 0) times[i]?.push(performance.now() - began);
+    }
+  const [floor = []] = times;
+  return times.map((own) => ({
+    ms: median(own),
+    ratio: median(own.map((ms, turn) => ms / (floor[turn] ?? ms))),
+  }));
+}
+
 export function report(what: string, measured: string, ratio: number, target: string, holds: boolean): void {
   process.stdout.write(
     `${holds ? "  " : "! "}${what.padEnd(46)} ${measured.padEnd(34)} ${ratio.toFixed(2).padStart(8)} ×   target ${target}\n`,

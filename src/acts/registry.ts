@@ -7,7 +7,7 @@ import {
   type RegistryResult,
 } from "../core/education/registry-answer";
 import { shownName } from "../core/identity/shown-name";
-import { AnswerIndex } from "../core/sections/typed-facts";
+import { AnswerIndex } from "../core/sections/answer-index";
 import { enqueue } from "../db/queue";
 import { confirmation, registryMode, registryQuery, registryRecord } from "../db/schema";
 import { type ActContext, defineAct, done, refuse } from "./act";

@@ -4,7 +4,7 @@ import { casesAsked } from "../core/assessment/cases-asked";
 import { contexts } from "../core/assessment/context";
 import type { CaseResult } from "../core/assessment/ruling";
 import { RULINGS } from "../core/rulings/ruled-case";
-import { AnswerIndex } from "../core/sections/typed-facts";
+import { AnswerIndex } from "../core/sections/answer-index";
 import { appliedRuling, ruling } from "../db/schema";
 import { type ActContext, defineAct, done, type Outcome, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";

@@ -17,7 +17,7 @@ import { contexts } from "../core/assessment/context";
 import type { Json } from "../core/assessment/facts";
 import { unconfirmed } from "../core/assessment/steps";
 import type { Actor } from "../core/rights/actor";
-import { AnswerIndex } from "../core/sections/typed-facts";
+import { AnswerIndex } from "../core/sections/answer-index";
 import { formatDay, parseDay } from "../core/time/day";
 import { database } from "../db/connection";
 import { loadFile } from "../db/load-file";

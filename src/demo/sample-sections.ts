@@ -1,10 +1,11 @@
 import type { AnswerFact, ChoiceFact, ConfirmationFact, Json } from "../core/assessment/facts";
 import type { Instant, PlainDate } from "../core/ids";
-import { planSection } from "../core/rulebook/plan";
+import { planSection, scalarPlaces } from "../core/rulebook/plan";
 import type { Condition } from "../core/rules/condition";
 import type { FactSource } from "../core/rules/fact";
+import { AnswerIndex } from "../core/sections/answer-index";
 import { type Field, type Section, sectionSchema } from "../core/sections/definition";
-import { AnswerIndex, typedFacts } from "../core/sections/typed-facts";
+import { typedFacts } from "../core/sections/typed-facts";
 import { sampleRound } from "./sample-file";
 
 const title = { en: "x", fr: "x" };
@@ -55,10 +56,12 @@ export const AT = "2026-11-20T09:00:00.000Z" as Instant;
 
 /** The facts that these sections give a choice with the id `c1`. */
 export function sourceFor(sections: readonly Section[], answers: readonly AnswerFact[], closed = false): FactSource {
-  const { scalars, lists } = typedFacts(indexOf(answers), sections.map(planSection), "c1", closed);
+  const planned = sections.map(planSection);
+  const plan = { sections: planned, scalars: scalarPlaces(planned) };
+  const { scalar, list } = typedFacts(indexOf(answers), plan, "c1", closed);
   return {
-    scalar: (name) => scalars.get(name) ?? { kind: "unknown" },
-    list: (name) => lists.get(name) ?? { entries: [], open: true },
+    scalar: (name) => scalar(name) ?? { kind: "unknown" },
+    list: (name) => list(name) ?? { entries: [], open: true },
   };
 }
 

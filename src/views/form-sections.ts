@@ -3,12 +3,13 @@ import type { FileFacts, Json } from "../core/assessment/facts";
 import { papersFor } from "../core/identity/papers";
 import type { ReferenceSet } from "../core/office/reference-set";
 import { type RunningSum, runningSums } from "../core/rulebook/running-sums";
+import type { AnswerIndex } from "../core/sections/answer-index";
 import type { Gap } from "../core/sections/completeness";
 import { applies, fieldsThatApply } from "../core/sections/completeness";
 import { type Field, factName, type Section } from "../core/sections/definition";
 import { withEntries } from "../core/sections/entry-title";
 import { type Openness, openness, reopenedOf } from "../core/sections/lock";
-import { type AnswerIndex, COMPLETE_FIELD } from "../core/sections/typed-facts";
+import { COMPLETE_FIELD } from "../core/sections/typed-facts";
 import { joinSections } from "../core/sections/union";
 import type { LocalText } from "../core/text/local-text";
 
@@ -146,9 +147,10 @@ export function formSections(
       sums: once(own.flatMap(({ context, section: s }) => runningSums(context.rulebook.body, s, context.source))),
       fresh: section.repeats ? shownIn("") : [],
       entries: ids.map((id) => {
-        const values = [...index.fieldsOf(scope, section.key, id)].flatMap(([field, { answer }]) =>
-          answer ? [[field, { value: answer.value, version: answer.version }] as const] : [],
-        );
+        const values = index
+          .row(scope, section.key, id)
+          .answered()
+          .map(({ field, value, version }) => [field, { value, version }] as const);
         return {
           id,
           values: Object.fromEntries(values),

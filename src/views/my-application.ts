@@ -16,9 +16,9 @@ import {
 } from "../core/programmes/programme";
 import type { Template } from "../core/requirements/definition";
 import { factNames } from "../core/rules/names";
+import { AnswerIndex } from "../core/sections/answer-index";
 import { type Field, factName } from "../core/sections/definition";
 import { reopenable } from "../core/sections/reopening";
-import { AnswerIndex } from "../core/sections/typed-facts";
 import type { LocalText } from "../core/text/local-text";
 import { type LoadedFile, loadFile } from "../db/load-file";
 import { titlesOf } from "./fact-titles";

@@ -4,7 +4,8 @@ import type { AnswerFact, FileFacts, Json, Round } from "../core/assessment/fact
 import type { Instant, PlainDate } from "../core/ids";
 import type { Office } from "../core/office/reference-set";
 import type { Rulebook } from "../core/rulebook/rulebook";
-import { AnswerIndex, COMPLETE_FIELD } from "../core/sections/typed-facts";
+import { AnswerIndex } from "../core/sections/answer-index";
+import { COMPLETE_FIELD } from "../core/sections/typed-facts";
 
 /** A file that exists for one reading only: what somebody enters to try a rulebook out. Nothing of it is stored. */
 const MOST_ANSWERS = 2000;

@@ -12,7 +12,7 @@ import { assess } from "../../src/core/assessment/assess";
 import { contexts } from "../../src/core/assessment/context";
 import { unconfirmed } from "../../src/core/assessment/steps";
 import type { Actor } from "../../src/core/rights/actor";
-import { AnswerIndex } from "../../src/core/sections/typed-facts";
+import { AnswerIndex } from "../../src/core/sections/answer-index";
 import { database } from "../../src/db/connection";
 import { loadFile } from "../../src/db/load-file";
 import { currentOffice } from "../../src/db/office";

@@ -5,7 +5,7 @@ import { reachedBy } from "../requirements/definition";
 import { enoughToSubmit, isSettled, requirementResults } from "../requirements/standings";
 import { closingOf } from "../rounds/round-state";
 import type { Rulebook } from "../rulebook/rulebook";
-import { AnswerIndex } from "../sections/typed-facts";
+import { AnswerIndex } from "../sections/answer-index";
 import { formatDay } from "../time/day";
 import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
 import { awaitedOf } from "./awaited";

@@ -5,7 +5,8 @@ import { planOf } from "../rulebook/plan";
 import type { Rulebook } from "../rulebook/rulebook";
 import { judge } from "../rules/evaluate";
 import { type Fact, type FactList, type FactSource, UNKNOWN } from "../rules/fact";
-import { type AnswerIndex, typedFacts } from "../sections/typed-facts";
+import type { AnswerIndex } from "../sections/answer-index";
+import { typedFacts } from "../sections/typed-facts";
 import { dayAt, requireDay } from "../time/zone";
 import type { ChoiceDays } from "./days";
 import type { ChoiceFact, FileFacts, Round } from "./facts";
@@ -45,7 +46,7 @@ function sourceOf(
   office: Office,
 ): { source: FactSource; group: string | null } {
   const { sections, measures } = rulebook.body;
-  const typed = typedFacts(index, planOf(rulebook.body).sections, choice.id, choice.submittedAt !== null);
+  const typed = typedFacts(index, planOf(rulebook.body), choice.id, choice.submittedAt !== null);
   const own = choiceFacts(choice);
   const computed = new Map<string, Fact>();
   const tests = sections.find((s) => s.core === "tests");
@@ -72,11 +73,9 @@ function sourceOf(
     return fact;
   };
   const source: FactSource = {
-    list: (name) => typed.lists.get(name) ?? NO_LIST,
+    list: (name) => typed.list(name) ?? NO_LIST,
     scalar: (name) =>
-      name === "group"
-        ? given(group)
-        : (typed.scalars.get(name) ?? own.get(name) ?? computed.get(name) ?? measure(name)),
+      name === "group" ? given(group) : (typed.scalar(name) ?? own.get(name) ?? computed.get(name) ?? measure(name)),
   };
   group = facts.application.groupAtSubmission ?? applicantGroup(source, office);
   return { source, group };

@@ -9,7 +9,7 @@ export function text(
   entry: Entry | undefined,
   field: string,
 ): { readonly value: string; readonly confirmed: boolean } | null {
-  const fact = entry?.fields[field];
+  const fact = entry?.at(field);
   return fact?.kind === "value" && typeof fact.value === "string"
     ? { value: fact.value, confirmed: fact.confirmed }
     : null;
@@ -19,7 +19,7 @@ export function number(
   entry: Entry | undefined,
   field: string,
 ): { readonly value: Ratio; readonly confirmed: boolean } | null {
-  const fact = entry?.fields[field];
+  const fact = entry?.at(field);
   return fact?.kind === "value" && typeof fact.value === "object" && "n" in fact.value
     ? { value: fact.value, confirmed: fact.confirmed }
     : null;
@@ -44,5 +44,7 @@ export function countingDegree(condition: Condition, facts: FactSource): Entry |
 const RUNNING: readonly unknown[] = ["in progress", "registered"];
 
 /** Whether a course or a degree is still running. */
-export const isRunning = ({ fields }: Entry): boolean =>
-  fields.status?.kind === "value" && RUNNING.includes(fields.status.value);
+export function isRunning(entry: Entry): boolean {
+  const status = entry.at("status");
+  return status.kind === "value" && RUNNING.includes(status.value);
+}

@@ -3,7 +3,7 @@ import { referenceSet } from "../../demo/reference-set";
 import { parseDecimal, toFixed, toShort } from "../numbers/ratio";
 import { makeOffice } from "../office/reference-set";
 import type { Measure } from "../rulebook/rulebook";
-import type { Entry, Fact, FactSource } from "../rules/fact";
+import { type Entry, entryOf, type Fact, type FactSource } from "../rules/fact";
 import { gradeMeasure } from "./grade";
 
 type Grade = Extract<Measure, { kind: "grade" }>;
@@ -34,7 +34,7 @@ function entry(id: string, fields: Fields, confirmed = true): Entry {
     value: NUMBERS.includes(name) ? (parseDecimal(text) ?? text) : text,
     confirmed,
   });
-  return { id, fields: Object.fromEntries(Object.entries(fields).map(([name, text]) => [name, fact(name, text)])) };
+  return entryOf(id, Object.fromEntries(Object.entries(fields).map(([name, text]) => [name, fact(name, text)])));
 }
 
 function factsOf(degree: Fields, courses: readonly Fields[], { open = false, confirmed = true } = {}): FactSource {

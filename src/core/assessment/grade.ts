@@ -105,11 +105,10 @@ function meanOfCourses(measure: GradeMeasure, degree: Entry, scale: Scale, facts
   );
   const summary = summarise(attempts, measure.mean ?? USUAL_MEAN, isHigherBetter(scale) ? "higher" : "lower", last);
   if (summary.mean === null || off) return null;
-  const confirmed = courses.entries.every(
-    (course) =>
-      course.fields.grade?.kind !== "value" ||
-      (course.fields.grade.confirmed && number(course, "credits")?.confirmed === true),
-  );
+  const confirmed = courses.entries.every((course) => {
+    const grade = course.at("grade");
+    return grade.kind !== "value" || (grade.confirmed && number(course, "credits")?.confirmed === true);
+  });
   return { mark: summary.mean, from: "mean of courses", summary, confirmed };
 }
 

@@ -8,7 +8,7 @@ import type { Measure } from "../rulebook/rulebook";
 import { compareFact, readyLimit } from "../rules/compare";
 import type { Condition } from "../rules/condition";
 import { judge } from "../rules/evaluate";
-import type { Entry, Fact, FactSource } from "../rules/fact";
+import { entryOf, type Fact, type FactSource } from "../rules/fact";
 import { addMonths, formatDay, parseDay } from "../time/day";
 import { levelMeasure, monthsMeasure, proofMeasure } from "./language";
 
@@ -33,16 +33,13 @@ interface Exemption {
 }
 
 function personFacts({ studies = [], citizenships = [] }: Exemption["person"]): FactSource {
-  const entries = studies.map(
-    (s, i): Entry => ({
-      id: String(i),
-      fields: {
-        level: given(s.level),
-        language: given(s.language),
-        status: given(s.completed === false ? "in progress" : "completed"),
-        start: given(formatDay(BEGUN)),
-        end: given(formatDay(addMonths(BEGUN, s.years * 12) - 1)),
-      },
+  const entries = studies.map((s, i) =>
+    entryOf(String(i), {
+      level: given(s.level),
+      language: given(s.language),
+      status: given(s.completed === false ? "in progress" : "completed"),
+      start: given(formatDay(BEGUN)),
+      end: given(formatDay(addMonths(BEGUN, s.years * 12) - 1)),
     }),
   );
   return {
@@ -111,11 +108,8 @@ function sittings(rows: readonly Row[], { open = false, pending = null as string
     ...rows.map((r) => ({ test: r[0], date: r[1], status: "final" })),
     ...(pending ? [{ test: "norvane", date: "2027-03-01", status: "pending", expected: pending }] : []),
   ];
-  const entries = all.map(
-    (row, i): Entry => ({
-      id: String(i),
-      fields: Object.fromEntries(Object.entries(row).map(([name, value]) => [name, given(value)])),
-    }),
+  const entries = all.map((row, i) =>
+    entryOf(String(i), Object.fromEntries(Object.entries(row).map(([name, value]) => [name, given(value)]))),
   );
   const facts: FactSource = { scalar: () => ({ kind: "unknown" }), list: () => ({ entries, open }) };
   const scoresOf = (entry: string) => ({ value: rows[Number(entry)]?.[2] ?? null, confirmed: true });

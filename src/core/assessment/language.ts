@@ -24,7 +24,7 @@ function scoresIn(value: unknown): Scores {
 function sittingsOf(test: TestDefinition, facts: FactSource, scoresOf: ScoresOf): readonly Sitting[] {
   const sittings: Sitting[] = [];
   for (const entry of facts.list("tests").entries) {
-    const name = entry.fields.test;
+    const name = entry.at("test");
     if (name?.kind !== "value" || name.value !== test.key) continue;
     const date = text(entry, "date");
     const pending = text(entry, "status")?.value === "pending";

@@ -3,7 +3,7 @@ import { referenceSet } from "../../demo/reference-set";
 import { language } from "../../demo/rulebooks/parts/language";
 import { education } from "../../demo/rulebooks/parts/studies";
 import { makeOffice } from "../office/reference-set";
-import type { Entry, Fact, FactSource } from "../rules/fact";
+import { entryOf, type Fact, type FactSource } from "../rules/fact";
 import type { FileFacts } from "./facts";
 import { type RulingMeasure, rulingMeasure } from "./ruling";
 
@@ -33,15 +33,12 @@ const fact = (value: string | null, confirmed: boolean): Fact =>
   value === null ? { kind: "unknown" } : { kind: "value", value, confirmed };
 
 function degreesOf(rows: readonly Degree[], { open = false, confirmed = true } = {}): FactSource {
-  const entries = rows.map(
-    ([id, country, level, title = "MSc"]): Entry => ({
-      id,
-      fields: {
-        country: fact(country, confirmed),
-        level: fact(level, confirmed),
-        title: fact(title, confirmed),
-        institution: fact("Somewhere", confirmed),
-      },
+  const entries = rows.map(([id, country, level, title = "MSc"]) =>
+    entryOf(id, {
+      country: fact(country, confirmed),
+      level: fact(level, confirmed),
+      title: fact(title, confirmed),
+      institution: fact("Somewhere", confirmed),
     }),
   );
   return { scalar: () => ({ kind: "unknown" }), list: () => ({ entries, open }) };

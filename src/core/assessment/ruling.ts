@@ -64,7 +64,7 @@ function candidates(
   return {
     found: judged
       .filter((j) => j.asked === "met")
-      .map(({ entry }) => ({ entry: entry.id, read: (field) => entry.fields[field] ?? UNKNOWN })),
+      .map(({ entry }) => ({ entry: entry.id, read: (field) => entry.at(field) })),
     open: list.open || judged.some((j) => j.asked === "open"),
   };
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { toShort } from "../numbers/ratio";
-import type { Entry, Fact } from "../rules/fact";
+import { entryOf, type Fact } from "../rules/fact";
 import { parseDay } from "../time/day";
 import { spanMeasure } from "./span";
 
@@ -18,11 +18,8 @@ type Row = readonly [start: string | null, end: string | null, what?: string | n
 function practice(rows: readonly Row[], { open = false, confirmed = true } = {}): string {
   const fact = (value: string | null): Fact =>
     value === null ? { kind: "unknown" } : { kind: "value", value, confirmed };
-  const entries = rows.map(
-    ([start, end, what = "job"], i): Entry => ({
-      id: String(i),
-      fields: { start: fact(start), end: fact(end), what: fact(what) },
-    }),
+  const entries = rows.map(([start, end, what = "job"], i) =>
+    entryOf(String(i), { start: fact(start), end: fact(end), what: fact(what) }),
   );
   const list = { entries, open };
   const found = spanMeasure(MEASURE, { scalar: () => ({ kind: "unknown" }), list: () => list }, START);

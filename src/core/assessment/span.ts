@@ -8,7 +8,7 @@ import { coveredMonths, type Stretch } from "../time/stretches";
 type Span = Extract<Measure, { kind: "span" }>;
 
 function dateIn(entry: Entry, field: string): (RoughDate & { readonly confirmed: boolean }) | null {
-  const fact = entry.fields[field];
+  const fact = entry.at(field);
   if (fact?.kind !== "value" || typeof fact.value !== "string") return null;
   const day = parseDay(fact.value);
   const rough = day === null ? parseRough(fact.value) : { from: day, to: day };

@@ -3,7 +3,7 @@ import { someone } from "../../demo/people";
 import { referenceSet } from "../../demo/reference-set";
 import { sampleFile, sampleRound, sampleRulebook } from "../../demo/sample-file";
 import { makeOffice } from "../office/reference-set";
-import { AnswerIndex } from "../sections/typed-facts";
+import { AnswerIndex } from "../sections/answer-index";
 import { assess } from "./assess";
 import { contexts } from "./context";
 import type { AnswerFact } from "./facts";

@@ -3,7 +3,7 @@ import { addWorking } from "../calendar/working-days";
 import type { Office } from "../office/reference-set";
 import { reachedBy } from "../requirements/definition";
 import { planOf } from "../rulebook/plan";
-import { type AnswerIndex, isUnconfirmed, type Slot } from "../sections/typed-facts";
+import type { AnswerIndex, AnswerRow } from "../sections/answer-index";
 import { type Day, formatDay, parseDay } from "../time/day";
 import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
 import { casesAsked } from "./cases-asked";
@@ -159,11 +159,11 @@ export function unconfirmed(
       const one = result.entry !== "" && section.repeats !== undefined && rows.has(result.entry);
       const link = section.fields.find((f) => f.kind === "entry");
       const linked = link?.of !== undefined && input.index.rows("file", link.of).has(result.entry);
-      for (const [entry, slots] of rows) {
-        if (linked && !belongs(slots.get(link.key), result.entry)) continue;
+      for (const [entry, row] of rows) {
+        if (linked && !belongs(row, link.key, result.entry)) continue;
         if (one ? entry !== result.entry : (entry === "") === (section.repeats !== undefined)) continue;
         for (const field of fields)
-          if (isUnconfirmed(slots.get(field.key))) open.push({ scope, section: section.key, entry, field: field.key });
+          if (row.isUnconfirmed(field.key)) open.push({ scope, section: section.key, entry, field: field.key });
       }
     }
   }
@@ -171,8 +171,8 @@ export function unconfirmed(
 }
 
 /** Whether a line stands beside the document of an entry: it names that entry, or none. */
-function belongs(slot: Readonly<Slot> | undefined, entry: string): boolean {
-  const named = slot?.confirmation?.value ?? slot?.answer?.value ?? null;
+function belongs(row: AnswerRow, link: string, entry: string): boolean {
+  const named = row.value(link);
   return named === null || named === "" || named === entry;
 }
 

@@ -3,9 +3,9 @@ import type { EvidenceFact, FileFacts, ReferenceFact } from "../assessment/facts
 import type { FeeDue, RequirementResult } from "../assessment/result";
 import type { Office } from "../office/reference-set";
 import { evaluate, judge } from "../rules/evaluate";
+import type { AnswerIndex } from "../sections/answer-index";
 import { applies, type Gap, sectionGaps } from "../sections/completeness";
 import { factName } from "../sections/definition";
-import type { AnswerIndex } from "../sections/typed-facts";
 import {
   atLeastProof,
   type DocumentRequirement,

@@ -1,4 +1,3 @@
-import { type Fact, UNKNOWN } from "../rules/fact";
 import { factNames } from "../rules/names";
 import { caseFields } from "../rulings/ruled-case";
 import { type Field, factName, type Section } from "../sections/definition";
@@ -9,13 +8,17 @@ export interface PlannedSection {
   readonly section: Section;
   readonly name: string;
   readonly facts: readonly Field[];
-  /** The facts of an entry of which nothing is known yet. */
-  readonly blank: Readonly<Record<string, Fact>>;
+  /** The place of each fact of an entry; what is worked out beside what is stated comes last. */
+  readonly places: ReadonlyMap<string, number>;
+  /** As many places, of which nothing was read yet. */
+  readonly blank: readonly undefined[];
 }
 
 /** What follows from a rulebook alone, worked out once for all the files that stand on it. */
 export interface Plan {
   readonly sections: readonly PlannedSection[];
+  /** Where facts outside lists stand, by the names that rules use. */
+  readonly scalars: ReadonlyMap<string, { readonly section: Section; readonly field: Field }>;
   /** The fields (`section.field`, by the keys of the rulebook) whose values each entry rule uses. */
   readonly inputs: ReadonlyMap<string, ReadonlySet<string>>;
   /** All fields whose values some entry rule uses. */
@@ -108,7 +111,23 @@ function toConfirm(body: RulebookBody, used: ReadonlySet<string>): Plan["toConfi
 export function planSection(section: Section): PlannedSection {
   const facts = section.fields.filter((f) => f.seenBy === "assessment");
   const known = [...facts.map((f) => f.key), ...(section.core === "courses" ? ["ects"] : [])];
-  return { section, name: factName(section), facts, blank: Object.fromEntries(known.map((key) => [key, UNKNOWN])) };
+  return {
+    section,
+    name: factName(section),
+    facts,
+    places: new Map(known.map((key, i) => [key, i])),
+    blank: known.map(() => undefined),
+  };
+}
+
+export function scalarPlaces(sections: readonly PlannedSection[]): Plan["scalars"] {
+  return new Map(
+    sections
+      .filter(({ section }) => section.repeats === undefined)
+      .flatMap(({ section, name, facts }) =>
+        facts.map((field) => [`${name}.${field.key}`, { section, field }] as const),
+      ),
+  );
 }
 
 const plans = new WeakMap<RulebookBody, Plan>();
@@ -119,8 +138,10 @@ export function planOf(body: RulebookBody): Plan {
   if (known) return known;
   const inputs = inputsOf(body);
   const used = new Set([...inputs.values()].flatMap((fields) => [...fields]));
+  const sections = body.sections.map(planSection);
   const plan: Plan = {
-    sections: body.sections.map(planSection),
+    sections,
+    scalars: scalarPlaces(sections),
     inputs,
     used,
     toConfirm: toConfirm(body, used),

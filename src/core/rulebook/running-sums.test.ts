@@ -3,7 +3,7 @@ import { schools } from "../../demo/rulebooks/parts/school";
 import { courses } from "../../demo/rulebooks/parts/studies";
 import { parseDecimal, ZERO } from "../numbers/ratio";
 import type { Condition } from "../rules/condition";
-import type { Entry, FactSource } from "../rules/fact";
+import { entryOf, type FactSource } from "../rules/fact";
 import { EMPTY_RULEBOOK, type RulebookBody } from "./rulebook";
 import { runningSums } from "./running-sums";
 
@@ -15,13 +15,10 @@ const body = (rule: Condition): RulebookBody => ({
 });
 
 function schooling(years: readonly string[], open = true): FactSource {
-  const entries = years.map(
-    (y, i): Entry => ({
-      id: String(i),
-      fields: {
-        years: { kind: "value", value: parseDecimal(y) ?? ZERO, confirmed: false },
-        language: { kind: "value", value: i === 0 ? "en" : "fr", confirmed: false },
-      },
+  const entries = years.map((y, i) =>
+    entryOf(String(i), {
+      years: { kind: "value", value: parseDecimal(y) ?? ZERO, confirmed: false },
+      language: { kind: "value", value: i === 0 ? "en" : "fr", confirmed: false },
     }),
   );
   return { scalar: () => ({ kind: "unknown" }), list: () => ({ entries, open }) };

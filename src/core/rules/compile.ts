@@ -57,18 +57,25 @@ function join(op: "all" | "any" | "atLeast", conditions: readonly Condition[], n
     judge: (facts) => {
       let met = 0;
       let open = 0;
+      let left = rules.length;
       let claimedMet = false;
       let claimedOpen = false;
       let claimedNot = false;
       for (const rule of rules) {
         const { truth, confirmed } = rule.judge(facts);
+        left -= 1;
         if (truth === "met") {
           met += 1;
           claimedMet ||= !confirmed;
+          // It is met, on a claim: nothing that comes after changes either.
+          if (claimedMet && met >= needed) return CLAIMED.met;
         } else if (truth === "open") {
           open += 1;
           claimedOpen ||= !confirmed;
-        } else claimedNot ||= !confirmed;
+        } else {
+          claimedNot ||= !confirmed;
+          if (claimedNot && met + open + left < needed) return CLAIMED["not met"];
+        }
       }
       const truth = joined(met, open, needed);
       return judgement(truth, !(truth === "met" ? claimedMet : truth === "open" ? claimedOpen : claimedNot));
@@ -106,7 +113,7 @@ function negate(inner: Rule): Rule {
 function reader(name: string): (facts: FactSource) => Fact {
   if (!name.startsWith("it.")) return (facts) => facts.scalar(name);
   const field = name.slice(3);
-  return (facts) => facts.entry?.fields[field] ?? UNKNOWN;
+  return (facts) => facts.entry?.at(field) ?? UNKNOWN;
 }
 
 /** A limit that is another fact is read each time, any other once; many files share a start, so the last such limit is kept. */
@@ -262,7 +269,7 @@ function tallyOf(list: FactList, where: Rule | null, facts: FactSource, of: stri
     const sure = judged.truth === "met";
     if (sure) tally.sure += 1;
     else tally.perhaps += 1;
-    if (of !== null) addField(tally, sure ? tally.low : tally.spread, entry.fields[of], sure);
+    if (of !== null) addField(tally, sure ? tally.low : tally.spread, entry.at(of), sure);
   }
   return tally;
 }

@@ -5,8 +5,7 @@ import { parseDecimal, whole } from "../numbers/ratio";
 import { compareFact, readyLimit } from "./compare";
 import type { Condition } from "./condition";
 import { evaluate, judge } from "./evaluate";
-import type { Fact, FactList, FactSource } from "./fact";
-import { UNKNOWN } from "./fact";
+import { entryOf, type Fact, type FactList, type FactSource, UNKNOWN } from "./fact";
 import type { Truth } from "./truth";
 
 type VectorFact = "met" | "not_met" | [number, number];
@@ -92,10 +91,9 @@ describe("three-valued rules", () => {
       fc.property(rules, fc.array(some, { maxLength: 3 }), (rule, entries) => {
         const list: FactList = {
           open: false,
-          entries: entries.map((facts, i) => ({
-            id: String(i),
-            fields: Object.fromEntries(leaves.map((l) => [l, source(facts).scalar(l)])),
-          })),
+          entries: entries.map((facts, i) =>
+            entryOf(String(i), Object.fromEntries(leaves.map((l) => [l, source(facts).scalar(l)]))),
+          ),
         };
         const facts = source({}, { things: list });
         const where = ofEntry(toCondition(rule));
@@ -120,13 +118,11 @@ describe("three-valued rules", () => {
 });
 
 describe("lists", () => {
-  const entry = (id: string, area: string, credits: string, confirmed = true) => ({
-    id,
-    fields: {
-      area: { kind: "value", value: area, confirmed } as Fact,
-      ects: { kind: "value", value: parseDecimal(credits) ?? whole(0), confirmed } as Fact,
-    },
-  });
+  const entry = (id: string, area: string, credits: string, confirmed = true) =>
+    entryOf(id, {
+      area: { kind: "value", value: area, confirmed },
+      ects: { kind: "value", value: parseDecimal(credits) ?? whole(0), confirmed },
+    });
   const natural: Condition = { fact: "it.area", is: "equals", value: "natural" };
   const atLeast = (value: number): Condition => ({ sum: "courses", of: "ects", where: natural, is: "atLeast", value });
   const list = (open: boolean): FactSource =>
@@ -167,7 +163,7 @@ describe("lists", () => {
           open: false,
           entries: [
             entry("1", "natural", "15"),
-            { id: "2", fields: { ects: { kind: "value", value: whole(4), confirmed: true }, area: UNKNOWN } },
+            entryOf("2", { ects: { kind: "value", value: whole(4), confirmed: true }, area: UNKNOWN }),
           ],
         },
       },

@@ -78,9 +78,11 @@ export interface ProofPart {
   readonly short: readonly { readonly part: string; readonly needed: string; readonly got: string | null }[];
 }
 
+/** One entry of a list as rules see it. */
 export interface Entry {
   readonly id: string;
-  readonly fields: Readonly<Record<string, Fact>>;
+  /** The fact of a field; unknown where the entry has no such field. */
+  readonly at: (field: string) => Fact;
 }
 
 export interface FactList {
@@ -97,3 +99,9 @@ export interface FactSource {
 }
 
 export const UNKNOWN: Fact = { kind: "unknown" };
+
+/** An entry of which every fact is at hand. */
+export const entryOf = (id: string, facts: Readonly<Record<string, Fact>>): Entry => ({
+  id,
+  at: (field) => facts[field] ?? UNKNOWN,
+});

@@ -5,10 +5,11 @@ import type { ReferenceSet } from "../office/reference-set";
 import { withEntry } from "../rules/compile";
 import { judge } from "../rules/evaluate";
 import type { Entry, FactSource } from "../rules/fact";
+import type { AnswerIndex, AnswerRow } from "./answer-index";
 import { checkValue, fieldBeside } from "./check-value";
 import type { Field, Section } from "./definition";
 import { repeatedEntries } from "./once";
-import { type AnswerIndex, COMPLETE_FIELD } from "./typed-facts";
+import { COMPLETE_FIELD } from "./typed-facts";
 
 /** A field that still needs something, by place: each leads the applicant to it. */
 export interface Gap {
@@ -78,9 +79,6 @@ export function fieldsThatApply(
   return section.fields.filter((field) => applies(field.when, source));
 }
 
-type Slots = ReturnType<AnswerIndex["fieldsOf"]>;
-const NONE: Slots = new Map();
-
 /** Everything that a section still lacks. An empty answer is a gap only where the field is required. */
 export function sectionGaps(
   section: Section,
@@ -94,28 +92,27 @@ export function sectionGaps(
   const gaps: Gap[] = [];
   const add = (entry: string, field: string, code: Gap["code"]) =>
     gaps.push({ scope, section: section.key, entry, field, code });
-  const read = (entry: string, slots: Slots, source: FactSource) => {
+  const read = (entry: string, row: AnswerRow, source: FactSource) => {
     for (const field of section.fields) {
       if (!applies(field.when, source)) continue;
       const beside = fieldBeside(field);
-      const named = beside === null ? null : (slots.get(beside)?.answer?.value ?? null);
-      const code = fieldGap(field, office, slots.get(field.key)?.answer?.value ?? null, named, facts);
+      const named = beside === null ? null : row.claim(beside);
+      const code = fieldGap(field, office, row.claim(field.key), named, facts);
       if (code) add(entry, field.key, code);
     }
   };
   if (!section.repeats) {
-    read("", index.fieldsOf(scope, section.key, ""), facts);
+    read("", index.row(scope, section.key, ""), facts);
     return gaps;
   }
   const entries = index.entries(scope, section.key);
-  const rows = index.rows(scope, section.key);
   const known = facts.list(listName).entries;
   const view = { scalar: facts.scalar, list: facts.list, entry: undefined as Entry | undefined };
   entries.forEach((entry, i) => {
     view.entry = known[i]?.id === entry ? known[i] : known.find((e) => e.id === entry);
-    read(entry, rows.get(entry) ?? NONE, view);
+    read(entry, index.row(scope, section.key, entry), view);
   });
-  const value = (entry: string, field: string): Json => rows.get(entry)?.get(field)?.answer?.value ?? null;
+  const value = (entry: string, field: string): Json => index.claim(scope, section.key, entry, field);
   for (const field of section.fields)
     for (const entry of repeatedEntries(field, entries, value)) add(entry, field.key, "twice");
   if (entries.length < section.repeats.min) add("", "entry", "too-few");

@@ -3,9 +3,9 @@ import { schools } from "../../demo/rulebooks/parts/school";
 import { courses, education } from "../../demo/rulebooks/parts/studies";
 import type { AnswerFact, ConfirmationFact } from "../assessment/facts";
 import type { Instant } from "../ids";
+import { AnswerIndex } from "./answer-index";
 import type { Section } from "./definition";
 import { entriesInOrder } from "./entry-order";
-import { AnswerIndex } from "./typed-facts";
 
 function ordered(
   section: Section,

@@ -1,5 +1,5 @@
+import type { AnswerIndex } from "./answer-index";
 import type { Section } from "./definition";
-import type { AnswerIndex } from "./typed-facts";
 
 /** The fields by which a list goes through time, the first that a section has. */
 const TIMES: readonly string[] = ["start", "from", "date", "year", "left", "end"];
@@ -13,8 +13,7 @@ export function entriesInOrder(index: AnswerIndex, scope: string, section: Secti
   const field = TIMES.find((key) => section.fields.some((f) => f.key === key));
   if (field === undefined) return entries;
   const when = (entry: string): string => {
-    const { confirmation, answer } = index.fieldsOf(scope, section.key, entry).get(field) ?? {};
-    const value = (confirmation ? confirmation.value : answer?.value) ?? "";
+    const value = index.row(scope, section.key, entry).value(field);
     return typeof value === "string" && value !== "" ? value : "9999";
   };
   return [...entries].sort((a, b) => (when(a) < when(b) ? -1 : when(a) > when(b) ? 1 : 0));

@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { courses, education } from "../../demo/rulebooks/parts/studies";
 import type { AnswerFact } from "../assessment/facts";
+import { AnswerIndex } from "./answer-index";
 import { withEntries } from "./entry-title";
-import { AnswerIndex } from "./typed-facts";
 
 const answer = (entry: string, field: string, value: string): AnswerFact => ({
   scope: "file",

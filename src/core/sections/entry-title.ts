@@ -1,6 +1,6 @@
 import type { LocalText } from "../text/local-text";
+import type { AnswerIndex } from "./answer-index";
 import type { Field, Section } from "./definition";
-import type { AnswerIndex } from "./typed-facts";
 
 const MOST_WORDS = 2;
 /** Fields that name an entry best stand first. */
@@ -10,11 +10,11 @@ const TELLING: readonly Field["kind"][] = ["text", "name", "institution", "choic
 
 /** What an entry is called where another section names it: the first words that were answered in it, else its place in the list. */
 function entryTitle(index: AnswerIndex, scope: string, section: Section, id: string, no: number): LocalText {
-  const slots = index.fieldsOf(scope, section.key, id);
+  const row = index.row(scope, section.key, id);
   const telling = section.fields.filter((f) => TELLING.includes(f.kind));
   const words = [...telling.filter((f) => NAMES.includes(f.key)), ...telling.filter((f) => !NAMES.includes(f.key))]
     .flatMap((f) => {
-      const value = slots.get(f.key)?.answer?.value;
+      const value = row.claim(f.key);
       if (typeof value !== "string" || value === "") return [];
       return f.options?.find((o) => o.value === value)?.title ?? { en: value, fr: value };
     })

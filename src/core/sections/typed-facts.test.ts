@@ -3,9 +3,9 @@ import { describe, expect, it } from "vitest";
 import { answer, asField, confirmation, indexOf, section } from "../../demo/sample-sections";
 import type { AnswerFact, ConfirmationFact } from "../assessment/facts";
 import { compare, multiply, parseDecimal, toShort, whole } from "../numbers/ratio";
-import { planSection } from "../rulebook/plan";
+import { planSection, scalarPlaces } from "../rulebook/plan";
 import type { Fact } from "../rules/fact";
-import { isUnconfirmed, typedFacts } from "./typed-facts";
+import { typedFacts } from "./typed-facts";
 
 describe("typed facts", () => {
   const degrees = section({
@@ -24,22 +24,33 @@ describe("typed facts", () => {
     key: "heard",
     fields: [asField("from", "text", { seenBy: "figures" }), asField("why", "text")],
   });
-  const all = [degrees, courses, other].map(planSection);
+  const sections = [degrees, courses, other].map(planSection);
+  const plan = { sections, scalars: scalarPlaces(sections) };
   const facts = (answers: readonly AnswerFact[], confirmations: readonly ConfirmationFact[] = [], closed = false) =>
-    typedFacts(indexOf(answers, confirmations), all, "c1", closed);
+    typedFacts(indexOf(answers, confirmations), plan, "c1", closed);
   const text = (fact: Fact | undefined) =>
     fact?.kind === "value" && typeof fact.value === "object" && "n" in fact.value ? toShort(fact.value) : fact?.kind;
 
   it("are named by what the section is, and keep out what is not for assessment", () => {
-    const { scalars, lists } = facts([answer("heard//from", "a fair"), answer("heard//why", "sea")]);
-    expect([...scalars.keys()]).toEqual(["answers.heard.why"]);
-    expect([...lists.keys()]).toEqual(["degrees", "courses"]);
+    const { scalar, list } = facts([answer("heard//from", "a fair"), answer("heard//why", "sea")]);
+    expect(scalar("answers.heard.why")).toEqual({ kind: "value", value: "sea", confirmed: false });
+    expect([scalar("answers.heard.from"), scalar("heard.why"), list("schools")]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+    ]);
+    expect([list("degrees"), list("courses")]).toEqual([
+      { entries: [], open: true },
+      { entries: [], open: true },
+    ]);
   });
 
   it("are unknown for what is empty or cannot be read", () => {
     for (const value of [null, "", "many", []] as const)
       expect(
-        facts([answer("schools/a/creditsPerYear", value)]).lists.get("degrees")?.entries[0]?.fields.creditsPerYear,
+        facts([answer("schools/a/creditsPerYear", value)])
+          .list("degrees")
+          ?.entries[0]?.at("creditsPerYear"),
       ).toEqual({
         kind: "unknown",
       });
@@ -47,24 +58,19 @@ describe("typed facts", () => {
 
   it("take the confirmed value in place of the claim, also when the claim was changed since", () => {
     const claimed = [answer("heard//why", "sea", { version: 3 })];
-    const { scalars } = facts(claimed, [confirmation("heard//why", "salt", 2)]);
-    expect(scalars.get("answers.heard.why")).toEqual({ kind: "value", value: "salt", confirmed: true });
+    const { scalar } = facts(claimed, [confirmation("heard//why", "salt", 2)]);
+    expect(scalar("answers.heard.why")).toEqual({ kind: "value", value: "salt", confirmed: true });
     const index = indexOf(claimed, [confirmation("heard//why", "salt", 2)]);
-    expect(isUnconfirmed(index.fieldsOf("file", "heard", "").get("why"))).toBe(true);
-    expect(
-      isUnconfirmed(
-        indexOf(claimed, [confirmation("heard//why", "salt", 3)])
-          .fieldsOf("file", "heard", "")
-          .get("why"),
-      ),
-    ).toBe(false);
+    expect(index.row("file", "heard", "").isUnconfirmed("why")).toBe(true);
+    const since = indexOf(claimed, [confirmation("heard//why", "salt", 3)]);
+    expect(since.row("file", "heard", "").isUnconfirmed("why")).toBe(false);
   });
 
   it("keep a list open until somebody says that is all, or the submission closes it", () => {
     const one = [answer("courses/k/credits", "10")];
-    expect(facts(one).lists.get("courses")?.open).toBe(true);
-    expect(facts([...one, answer("courses//complete", true)]).lists.get("courses")?.open).toBe(false);
-    expect(facts(one, [], true).lists.get("courses")?.open).toBe(false);
+    expect(facts(one).list("courses")?.open).toBe(true);
+    expect(facts([...one, answer("courses//complete", true)]).list("courses")?.open).toBe(false);
+    expect(facts(one, [], true).list("courses")?.open).toBe(false);
   });
 
   it.each([
@@ -82,7 +88,7 @@ describe("typed facts", () => {
       answer("courses/k/credits", credits),
       ...(degree ? [answer("courses/k/degree", degree)] : []),
     ];
-    expect(text(facts(answers).lists.get("courses")?.entries[0]?.fields.ects)).toBe(expected);
+    expect(text(facts(answers).list("courses")?.entries[0]?.at("ects"))).toBe(expected);
   });
 
   it("do not guess which of two degrees a course belongs to", () => {
@@ -95,19 +101,19 @@ describe("typed facts", () => {
     ];
     expect(
       facts(answers)
-        .lists.get("courses")
-        ?.entries.map((e) => text(e.fields.ects)),
+        .list("courses")
+        ?.entries.map((e) => text(e.at("ects"))),
     ).toEqual(["unknown", "5"]);
   });
 
   it("convert credits exactly: what is added up again is what was there", () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 9999 }), fc.integer({ min: 1, max: 240 }), (credits, perYear) => {
-        const { lists } = facts([
+        const { list } = facts([
           answer("schools/a/creditsPerYear", String(perYear)),
           answer("courses/k/credits", `${Math.floor(credits / 10)}.${credits % 10}`),
         ]);
-        const ects = lists.get("courses")?.entries[0]?.fields.ects;
+        const ects = list("courses")?.entries[0]?.at("ects");
         if (ects?.kind !== "value" || typeof ects.value !== "object" || !("n" in ects.value)) return false;
         const local = parseDecimal(String(credits / 10));
         return local !== null && compare(multiply(ects.value, whole(perYear)), multiply(local, whole(60))) === 0;

@@ -1,128 +1,25 @@
-import type { AnswerFact, ConfirmationFact, FileFacts, Json } from "../assessment/facts";
+import type { Json } from "../assessment/facts";
 import { ects } from "../grades/ects";
 import { parseDecimal, type Ratio } from "../numbers/ratio";
-import type { PlannedSection } from "../rulebook/plan";
+import type { Plan, PlannedSection } from "../rulebook/plan";
 import { judge } from "../rules/evaluate";
-import type { Entry, Fact, FactList, FactSource, Scalar } from "../rules/fact";
-import { UNKNOWN } from "../rules/fact";
+import { type Entry, type Fact, type FactList, type FactSource, type Scalar, UNKNOWN } from "../rules/fact";
+import type { AnswerIndex, AnswerRow } from "./answer-index";
 import type { Field, Section } from "./definition";
 
 /**
  * The typed facts that rules see, built from answers and confirmations by the definitions of the sections.
  * A confirmed value takes the place of the claim, also when the claim has changed since (the confirmation is then stale
- * and the office owes a look at it). Fields kept from assessment never enter.
+ * and the office owes a look at it). Fields kept from assessment never enter. Each value is read when it is first asked for: rules look
+ * at a part of what a file holds.
  */
 export interface TypedFacts {
-  readonly scalars: ReadonlyMap<string, Fact>;
-  readonly lists: ReadonlyMap<string, FactList>;
+  readonly scalar: (name: string) => Fact | undefined;
+  readonly list: (name: string) => FactList | undefined;
 }
 
 /** The field, in a list section, by which an applicant says "that is all". */
 export const COMPLETE_FIELD = "complete";
-
-export interface Slot {
-  answer: AnswerFact | undefined;
-  confirmation: ConfirmationFact | undefined;
-}
-
-/** One section's answers: its entries in the order in which they were added, and the fields of each ("" outside lists). */
-interface SectionAnswers {
-  readonly entries: string[];
-  readonly fields: Map<string, Map<string, Slot>>;
-}
-
-function getOrMake<Key, Value>(map: Map<Key, Value>, key: Key, make: () => Value): Value {
-  const known = map.get(key);
-  if (known !== undefined) return known;
-  const made = make();
-  map.set(key, made);
-  return made;
-}
-
-/**
- * Answers and confirmations by their place. Looked up thousands of times for one file, so the places are nested maps:
- * joining their parts into one key costs more than the whole rest of an assessment.
- */
-export class AnswerIndex {
-  private readonly scopes = new Map<string, Map<string, SectionAnswers>>();
-  /** The entry that was indexed last: a file's answers come entry by entry. */
-  private last: { scope: string; section: string; entry: string; fields: Map<string, Slot> } | null = null;
-
-  constructor(facts: Pick<FileFacts, "answers" | "confirmations">) {
-    for (const answer of facts.answers) this.slot(answer).answer = answer;
-    for (const confirmation of facts.confirmations) this.slot(confirmation).confirmation = confirmation;
-  }
-
-  private slot({ scope, section, entry, field }: Pick<AnswerFact, "scope" | "section" | "entry" | "field">): Slot {
-    const { last } = this;
-    const fields =
-      last !== null && last.entry === entry && last.section === section && last.scope === scope
-        ? last.fields
-        : this.fieldsAt(scope, section, entry);
-    const known = fields.get(field);
-    if (known !== undefined) return known;
-    const made: Slot = { answer: undefined, confirmation: undefined };
-    fields.set(field, made);
-    return made;
-  }
-
-  private fieldsAt(scope: string, section: string, entry: string): Map<string, Slot> {
-    const sections = getOrMake(this.scopes, scope, () => new Map<string, SectionAnswers>());
-    const answers = getOrMake(sections, section, (): SectionAnswers => ({ entries: [], fields: new Map() }));
-    const fields = getOrMake(answers.fields, entry, () => {
-      if (entry !== "") answers.entries.push(entry);
-      return new Map<string, Slot>();
-    });
-    this.last = { scope, section, entry, fields };
-    return fields;
-  }
-
-  /** Entry ids in the order in which they were added. */
-  entries(scope: string, section: string): readonly string[] {
-    return this.scopes.get(scope)?.get(section)?.entries ?? NO_ENTRIES;
-  }
-
-  /** The fields of every entry of a section, by entry: what a walk over a whole list looks at. */
-  rows(scope: string, section: string): ReadonlyMap<string, ReadonlyMap<string, Readonly<Slot>>> {
-    return this.scopes.get(scope)?.get(section)?.fields ?? NO_ROWS;
-  }
-
-  /** The fields of one entry, or of a section outside lists. */
-  fieldsOf(scope: string, section: string, entry: string): ReadonlyMap<string, Readonly<Slot>> {
-    return this.scopes.get(scope)?.get(section)?.fields.get(entry) ?? NO_FIELDS;
-  }
-
-  claim(scope: string, section: string, entry: string, field: string): Json {
-    return this.fieldsOf(scope, section, entry).get(field)?.answer?.value ?? null;
-  }
-
-  confirmed(scope: string, section: string, entry: string, field: string): ConfirmationFact | undefined {
-    return this.fieldsOf(scope, section, entry).get(field)?.confirmation;
-  }
-
-  isStale(confirmation: ConfirmationFact): boolean {
-    return isStale(this.fieldsOf(confirmation.scope, confirmation.section, confirmation.entry).get(confirmation.field));
-  }
-}
-
-const NO_FIELDS: ReadonlyMap<string, Readonly<Slot>> = new Map();
-const NO_ROWS: ReadonlyMap<string, ReadonlyMap<string, Readonly<Slot>>> = new Map();
-const NO_ENTRIES: readonly string[] = [];
-
-function isStale(slot: Readonly<Slot> | undefined): boolean {
-  return (
-    slot?.answer !== undefined &&
-    slot.confirmation !== undefined &&
-    slot.answer.version > slot.confirmation.answerVersion
-  );
-}
-
-/** Whether the office still owes a look at a value: it is claimed and not confirmed, or the claim has changed since. */
-export function isUnconfirmed(slot: Readonly<Slot> | undefined): boolean {
-  if (slot?.confirmation) return isStale(slot);
-  const claim = slot?.answer?.value ?? null;
-  return claim !== null && claim !== "";
-}
 
 function toScalar(kind: Field["kind"], value: Json): Scalar | null {
   if (value === null || value === "") return null;
@@ -133,17 +30,19 @@ function toScalar(kind: Field["kind"], value: Json): Scalar | null {
   return null;
 }
 
-function fieldFact(field: Field, slot: Readonly<Slot>): Fact {
-  const { confirmation, answer } = slot;
+function fieldFact(field: Field, row: AnswerRow): Fact {
+  const place = row.layout.find(field.key);
+  if (place < 0) return UNKNOWN;
+  const confirmation = row.confirmationAt(place);
   const confirmed = confirmation !== undefined;
-  const value = toScalar(field.kind, (confirmation ? confirmation.value : answer?.value) ?? null);
+  const value = toScalar(field.kind, (confirmation ? confirmation.value : row.answerAt(place)?.value) ?? null);
   if (value === null) return UNKNOWN;
-  if (typeof value === "string" && PICKED.includes(field.kind)) return pickFact(value, confirmed);
+  if (typeof value === "string" && PICKED.has(field.kind)) return pickFact(value, confirmed);
   return typeof value === "object" && "n" in value ? numberFact(value, confirmed) : { kind: "value", value, confirmed };
 }
 
 /** What is picked from a list repeats within a file and from file to file: one fact each is enough. Nothing that is typed is kept. */
-const PICKED: readonly Field["kind"][] = ["choice", "area", "scale", "test", "paper", "country", "language"];
+const PICKED: ReadonlySet<Field["kind"]> = new Set(["choice", "area", "scale", "test", "paper", "country", "language"]);
 const claimedPicks = new Map<string, Fact>();
 const confirmedPicks = new Map<string, Fact>();
 const MOST_PICKS = 5000;
@@ -170,96 +69,110 @@ function numberFact(value: Ratio, confirmed: boolean): Fact {
   return fact;
 }
 
-/** @param more what is worked out for each entry beside what it states */
+/** An entry of a list. What rules ask for of it is read once. */
+class TypedEntry implements Entry {
+  private readonly facts: (Fact | undefined)[];
+
+  constructor(
+    readonly id: string,
+    private readonly row: AnswerRow,
+    private readonly planned: PlannedSection,
+    /** For a course: the degrees, by which its credits are worth what they are. */
+    private readonly degrees: FactList | null,
+  ) {
+    this.facts = [...planned.blank];
+  }
+
+  at(field: string): Fact {
+    const place = this.planned.places.get(field);
+    if (place === undefined) return UNKNOWN;
+    const known = this.facts[place];
+    if (known !== undefined) return known;
+    const defined = this.planned.facts[place];
+    const fact = defined ? fieldFact(defined, this.row) : ectsOf(this, this.degrees);
+    this.facts[place] = fact;
+    return fact;
+  }
+}
+
+type NumberFact = Extract<Fact, { kind: "value" }> & { readonly value: Ratio };
+
+const isNumber = (fact: Fact): fact is NumberFact =>
+  fact.kind === "value" && typeof fact.value === "object" && "n" in fact.value;
+
+/** The degree that a course belongs to: the one it names, or the only one there is. */
+export function degreeOf(course: Entry, degrees: FactList | null): Entry | undefined {
+  const named = course.at("degree");
+  if (named.kind === "value") return degrees?.entries.find((d) => d.id === named.value);
+  return degrees?.entries.length === 1 ? degrees.entries[0] : undefined;
+}
+
+/** What a course is worth in ECTS: local credits by the credits of a full-time year at its institution. */
+function ectsOf(course: Entry, degrees: FactList | null): Fact {
+  const credits = course.at("credits");
+  const perYear = degreeOf(course, degrees)?.at("creditsPerYear") ?? UNKNOWN;
+  if (!isNumber(credits) || !isNumber(perYear)) return UNKNOWN;
+  const value = ects(credits.value, perYear.value);
+  return value ? numberFact(value, credits.confirmed && perYear.confirmed) : UNKNOWN;
+}
+
+/** A list of which nothing is known yet. */
+const UNREAD: FactList = { entries: [], open: true };
+/** A list that does not concern this person is empty and whole: nothing more can come from it. */
+const NOT_CONCERNED: FactList = { entries: [], open: false };
+
 function listFact(
   index: AnswerIndex,
   scope: string,
   planned: PlannedSection,
   closed: boolean,
-  more?: (fields: Record<string, Fact>) => void,
+  degrees: FactList | null,
 ): FactList {
-  const { section, facts: fields } = planned;
+  const { key } = planned.section;
   const entries: Entry[] = [];
-  for (const [id, slots] of index.rows(scope, section.key)) {
-    if (id === "") continue;
-    // Copied from one that has every field: the entries of a list then share one shape, which is what makes reading them fast.
-    const values: Record<string, Fact> = { ...planned.blank };
-    for (const field of fields) {
-      const slot = slots.get(field.key);
-      if (slot !== undefined) values[field.key] = fieldFact(field, slot);
-    }
-    more?.(values);
-    entries.push({ id, fields: values });
-  }
-  const complete = index.claim(scope, section.key, "", COMPLETE_FIELD) === true;
-  return { entries, open: !closed && !complete };
-}
-
-type NumberFact = Extract<Fact, { kind: "value" }> & { readonly value: Ratio };
-
-const isNumber = (fact: Fact | undefined): fact is NumberFact =>
-  fact?.kind === "value" && typeof fact.value === "object" && "n" in fact.value;
-
-/** The degree that a course belongs to: the one it names, or the only one there is. */
-export function degreeOf({ fields }: Pick<Entry, "fields">, degrees: FactList | undefined): Entry | undefined {
-  return degreeNamed(fields, degrees);
-}
-
-function degreeNamed(course: Entry["fields"], degrees: FactList | undefined): Entry | undefined {
-  const named = course.degree;
-  if (named?.kind === "value") return degrees?.entries.find((d) => d.id === named.value);
-  return degrees?.entries.length === 1 ? degrees.entries[0] : undefined;
-}
-
-/** Adds `ects` to a course: local credits by the credits of a full-time year at its institution. */
-function addEcts(course: Record<string, Fact>, degrees: FactList | undefined): void {
-  const { credits } = course;
-  const perYear = degreeNamed(course, degrees)?.fields.creditsPerYear;
-  const value = isNumber(credits) && isNumber(perYear) ? ects(credits.value, perYear.value) : null;
-  course.ects =
-    value && isNumber(credits) && isNumber(perYear)
-      ? numberFact(value, credits.confirmed && perYear.confirmed)
-      : UNKNOWN;
+  for (const [id, row] of index.rows(scope, key))
+    if (id !== "") entries.push(new TypedEntry(id, row, planned, degrees));
+  return { entries, open: !closed && index.claim(scope, key, "", COMPLETE_FIELD) !== true };
 }
 
 /**
- * Builds the facts of the sections of one choice.
+ * Reads the facts of the sections of one choice.
  * @param closed whether submission has closed the lists
  */
 export function typedFacts(
   index: AnswerIndex,
-  sections: readonly PlannedSection[],
+  { sections, scalars: places }: Pick<Plan, "sections" | "scalars">,
   choiceId: string,
   closed: boolean,
 ): TypedFacts {
+  const scopeOf = (section: Section) => (section.scope === "file" ? "file" : choiceId);
   const scalars = new Map<string, Fact>();
   const lists = new Map<string, FactList>();
-  const scopeOf = (section: Section) => (section.scope === "file" ? "file" : choiceId);
-  for (const { section, name, facts } of sections) {
-    if (section.repeats) continue;
-    const slots = index.fieldsOf(scopeOf(section), section.key, "");
-    for (const field of facts) {
-      const slot = slots.get(field.key);
-      if (slot !== undefined) scalars.set(`${name}.${field.key}`, fieldFact(field, slot));
-    }
-  }
+  const scalar = (name: string): Fact | undefined => {
+    const known = scalars.get(name);
+    if (known !== undefined) return known;
+    const place = places.get(name);
+    if (place === undefined) return undefined;
+    const fact = fieldFact(place.field, index.row(scopeOf(place.section), place.section.key, ""));
+    scalars.set(name, fact);
+    return fact;
+  };
   const source: FactSource = {
-    scalar: (name) => scalars.get(name) ?? UNKNOWN,
-    list: (name) => lists.get(name) ?? { entries: [], open: true },
+    scalar: (name) => scalar(name) ?? UNKNOWN,
+    list: (name) => list(name) ?? UNREAD,
   };
-  const readList = (planned: PlannedSection, more?: (fields: Record<string, Fact>) => void) => {
-    const { section, name } = planned;
-    // A list that does not concern this person is empty and whole: nothing more can come from it.
+  const list = (name: string): FactList | undefined => {
+    const known = lists.get(name);
+    if (known !== undefined) return known;
+    const planned = sections.find((s) => s.name === name && s.section.repeats !== undefined);
+    if (planned === undefined) return undefined;
+    const { section } = planned;
+    lists.set(name, UNREAD); // while its own condition is read
     const concerned = section.when === undefined || judge(section.when, source).truth !== "not met";
-    lists.set(
-      name,
-      concerned ? listFact(index, scopeOf(section), planned, closed, more) : { entries: [], open: false },
-    );
+    const degrees = name === "courses" ? (list("degrees") ?? null) : null;
+    const made = concerned ? listFact(index, scopeOf(section), planned, closed, degrees) : NOT_CONCERNED;
+    lists.set(name, made);
+    return made;
   };
-  // Courses are read last: what their credits are worth hangs on the degrees.
-  for (const planned of sections) if (planned.section.repeats && planned.name !== "courses") readList(planned);
-  for (const planned of sections)
-    if (planned.section.repeats && planned.name === "courses")
-      readList(planned, (fields) => addEcts(fields, lists.get("degrees")));
-  return { scalars, lists };
+  return { scalar, list };
 }
