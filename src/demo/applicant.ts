@@ -83,7 +83,7 @@ export function formOf(p: Profile): { readonly sections: readonly NonNullable<Ch
       ...changes("courses", { complete: true }),
     ],
     [
-      ...changes("english", { way: p.english.way }),
+      ...changes("english", { way: p.english.way, selfLevel: p.english.says ?? "C1" }),
       ...tests,
       ...(tests.length > 0 ? changes("tests", { complete: true }) : []),
     ],

@@ -37,13 +37,15 @@ export interface Profile {
     readonly grade?: string;
   }[];
   readonly english:
-    | { readonly way: "taught" }
+    | { readonly way: "taught"; readonly says?: string }
     | {
         readonly way: "test";
         readonly test: "het" | "kle";
         readonly date: string;
         readonly scores?: Readonly<Record<string, string>>;
         readonly expected?: string;
+        /** The level that they see themselves at. */
+        readonly says?: string;
       };
   readonly referee: {
     readonly name: string;

@@ -36,6 +36,19 @@ describe("how a measured value came about", () => {
     ).toBe(
       "Mean 7.8333 over 15 credits in 1 course; best 10, lowest pass 5; only courses in Physics; only the latest 60 ECTS; 1 attempt gives way to another of the same course",
     ));
+  it.each([
+    ["en", 0, "says C1 of themselves: as the result shows"],
+    ["en", 1, "says C1 of themselves: 1 level above the result"],
+    ["en", -2, "says C1 of themselves: 2 levels below the result, which is far apart"],
+    ["fr", 3, "se dit de niveau C1 : 3 niveaux au-dessus du résultat, ce qui est loin"],
+  ] as const)("what somebody says of themselves, beside a result (%s, %d)", (locale, above, expected) => {
+    const detail = {
+      ...{ kind: "level" as const, test: "het", dates: ["2026-08-01"], scores: { L: "30" }, total: null, level: "B1" },
+      stated: { level: "C1", above },
+    };
+    expect(linesOf(detail, locale).at(-1)).toBe(expected);
+    expect(linesOf({ ...detail, stated: null }, locale)).toHaveLength(2);
+  });
   it("a table", () =>
     expect(
       linesOf(

@@ -23,6 +23,7 @@ interface Words {
   readonly bestParts: string;
   readonly total: string;
   readonly level: (level: string | null) => string;
+  readonly stated: (level: string, above: number) => string;
   readonly age: (years: number, born: string, on: string) => string;
   readonly months: (months: number) => string;
   readonly span: (months: number, entries: number, until: string) => string;
@@ -51,6 +52,12 @@ const WORDS: Readonly<Record<Locale, Words>> = {
     bestParts: "the best parts of the sittings of",
     total: "total",
     level: (level) => `that is ${level ?? "below every level of the table"}`,
+    stated: (level, above) =>
+      `says ${level} of themselves: ${
+        above === 0
+          ? "as the result shows"
+          : `${Math.abs(above)} ${Math.abs(above) === 1 ? "level" : "levels"} ${above > 0 ? "above" : "below"} the result`
+      }${Math.abs(above) > 1 ? ", which is far apart" : ""}`,
     age: (years, born, on) => `born on ${born}: ${years} on ${on}`,
     months: (months) => `${months} months of degree study taught in the language`,
     span: (months, entries, until) =>
@@ -89,6 +96,12 @@ const WORDS: Readonly<Record<Locale, Words>> = {
     bestParts: "les meilleures parties des sessions du",
     total: "total",
     level: (level) => `c’est ${level ?? "en dessous de tous les niveaux de la table"}`,
+    stated: (level, above) =>
+      `se dit de niveau ${level} : ${
+        above === 0
+          ? "comme le résultat"
+          : `${Math.abs(above)} ${Math.abs(above) === 1 ? "niveau" : "niveaux"} ${above > 0 ? "au-dessus" : "en dessous"} du résultat`
+      }${Math.abs(above) > 1 ? ", ce qui est loin" : ""}`,
     age: (years, born, on) => `né(e) le ${born} : ${years} ans le ${on}`,
     months: (months) => `${months} mois d’études supérieures dans cette langue`,
     span: (months, entries, until) =>
@@ -171,7 +184,11 @@ export function linesOf(detail: Detail, locale: Locale): readonly string[] {
     case "grade":
       return gradeLines(detail, words, locale);
     case "level":
-      return [scoresLine(detail, words, locale), words.level(detail.level)];
+      return [
+        scoresLine(detail, words, locale),
+        words.level(detail.level),
+        ...(detail.stated ? [words.stated(detail.stated.level, detail.stated.above)] : []),
+      ];
     case "proof":
       return detail.parts.flatMap((part) => proofLines(part, words, locale));
     case "ruling":

@@ -160,6 +160,26 @@ describe("language measures", () => {
     ["none yet, and more may come", [{}, [], { open: true }], "unknown"],
   ])("%s", (_, args, expected) => expect(level(...args)).toBe(expected));
 
+  it.each([
+    ["C2", { level: "C2", above: 2 }],
+    ["B2", { level: "B2", above: 0 }],
+    ["A1", { level: "A1", above: -3 }],
+    ["B2+", null],
+    ["fluent", null],
+    [undefined, null],
+  ])("what applicants say of themselves (%s) stands beside the result, and changes nothing", (says, expected) => {
+    const { facts, scoresOf } = sittings(SHORT_TWICE);
+    const source = { ...facts, scalar: () => (says === undefined ? ({ kind: "unknown" } as const) : given(says)) };
+    const measure = {
+      ...{ key: "l", kind: "level" as const, title: { en: "", fr: "" }, language: "en", tests: ["norvane"] },
+      stated: "answers.english.selfLevel",
+    };
+    expect(levelMeasure(measure, source, office, days, scoresOf)).toMatchObject({
+      value: "B2",
+      detail: { stated: expected },
+    });
+  });
+
   const minimums = [
     { test: "norvane", total: "6.5", every: "6", mode: "single" as const },
     { test: "quillmark", total: "90", mode: "single" as const },

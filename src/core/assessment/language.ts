@@ -6,7 +6,7 @@ import type { Measure } from "../rulebook/rulebook";
 import { CEFR } from "../rules/compare";
 import { withEntry } from "../rules/compile";
 import { judge } from "../rules/evaluate";
-import type { Fact, FactSource, ProofPart } from "../rules/fact";
+import type { Detail, Fact, FactSource, ProofPart } from "../rules/fact";
 import { UNKNOWN } from "../rules/fact";
 import type { Truth } from "../rules/truth";
 import { formatDay, monthsBetween, parseDay } from "../time/day";
@@ -39,6 +39,21 @@ function sittingsOf(test: TestDefinition, facts: FactSource, scoresOf: ScoresOf)
     });
   }
   return sittings;
+}
+
+const WHOLE_LEVELS = CEFR.filter((level) => /^[A-C][12]$/u.test(level));
+
+/** What an applicant says of themselves decides nothing; beside a result it says how far the two are apart. */
+function statedLevel(
+  { stated }: Extract<Measure, { kind: "level" }>,
+  facts: FactSource,
+  shown: string | null,
+): Extract<Detail, { kind: "level" }>["stated"] {
+  const fact = stated === undefined ? UNKNOWN : facts.scalar(stated);
+  const level = fact.kind === "value" ? WHOLE_LEVELS.find((l) => l === fact.value) : undefined;
+  if (level === undefined) return null;
+  const whole = (of: string | null) => (of === null ? -1 : WHOLE_LEVELS.findIndex((l) => of.startsWith(l)));
+  return { level, above: whole(level) - whole(shown) };
 }
 
 /** The best level over the valid sittings of the accepted tests; a sitting off its scale is not known, not failed. */
@@ -80,6 +95,7 @@ export function levelMeasure(
           scores: set.scores,
           total: sum ? toShort(sum) : null,
           level,
+          stated: statedLevel(measure, facts, level),
         },
       };
     }

@@ -54,6 +54,8 @@ export function measureProblems(measure: Measure, facts: ReadonlySet<string>): r
       );
       return [...numbersOf(texts, found).bad, ...empty.map((m) => found("no-minimums", m.test))];
     }
+    case "level":
+      return measure.stated === undefined || facts.has(measure.stated) ? [] : [found("unknown-fact", measure.stated)];
     case "age":
       return facts.has(measure.of) ? [] : [found("unknown-fact", measure.of)];
     case "ruling": {

@@ -72,7 +72,7 @@ describe("what keeps a rulebook from being published", () => {
           s.key === "english" ? { ...s, fields: s.fields.map((f) => ({ ...f, options: [] })) } : s,
         ),
       }),
-      ["no-options english.way", "no-options english.ground"],
+      ["no-options english.way", "no-options english.selfLevel", "no-options english.ground"],
     ],
     [
       "identity papers of which none counts",

@@ -48,6 +48,8 @@ export const measureSchema = z.discriminatedUnion("kind", [
     tests: z.array(z.string()),
     /** One sitting, or the best of each part over all valid sittings of a test. */
     mode: z.enum(["single", "combine"]).optional(),
+    /** The fact in which applicants state their level themselves: it decides nothing, and stands beside what the tests show. */
+    stated: z.string().optional(),
     ...resultDays,
   }),
   z.object({

@@ -51,6 +51,8 @@ export type Detail =
       readonly scores: Readonly<Record<string, string>>;
       readonly total: string | null;
       readonly level: string | null;
+      /** What the applicant says of themselves, and by how many whole levels it stands above (or, negative, below) the result. */
+      readonly stated: { readonly level: string; readonly above: number } | null;
     }
   | { readonly kind: "proof"; readonly parts: readonly ProofPart[] }
   | {

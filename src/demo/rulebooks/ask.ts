@@ -217,6 +217,7 @@ export const englishMeasure = {
   title: local(["level of English", "niveau d’anglais"]),
   language: "en",
   tests: ["het", "kle"],
+  stated: "answers.english.selfLevel",
 } satisfies Measure;
 
 /** The same from the best parts of several sittings. */

@@ -87,6 +87,35 @@ export const gradeMeasure: RulebookBody["measures"][number] = {
   compare: "rounded",
 };
 
+const GRADES = ["1.0", "1.7", "2.3", "3.0", "4.0"] as const;
+const table = (scale: string, ...from: readonly [string, string, string, string, string]) => ({
+  scale,
+  roundFirst: null,
+  bands: GRADES.map((grade, i) => ({ grade, from: from[i] ?? "" })),
+});
+
+/** By the tables that the engineers agreed on, and by nothing between their lines. */
+export const bandedGrade: RulebookBody["measures"][number] = {
+  ...gradeMeasure,
+  method: {
+    kind: "bands",
+    tables: [
+      table("to20", "17", "15", "13", "11", "10"),
+      table("down6", "1.5", "2.0", "2.7", "3.5", "4.0"),
+      table("letters4", "3.8", "3.4", "2.8", "2.0", "1.0"),
+      table("percent40", "75", "66", "58", "50", "40"),
+    ],
+  },
+};
+
+/** The master's grade, along straight lines between worst, pass and best. */
+export const masterGrade: RulebookBody["measures"][number] = {
+  ...gradeMeasure,
+  degree: { fact: "it.level", is: "atLeast", value: 7 },
+  method: { kind: "linear", anchors: "three_point", target: { best: "1.0", pass: "4.0", worst: "5.0" } },
+  rounding: "half_up",
+};
+
 export const taughtMeasure: RulebookBody["measures"][number] = {
   key: "taughtInEnglish",
   kind: "studyMonths",

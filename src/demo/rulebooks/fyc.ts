@@ -94,13 +94,29 @@ export const fyc: RulebookBody = {
     fee("deposit", ["Deposit", "Acompte"], { neededBy: "enrolment" }),
     DECLARATION,
   ],
-  measures: [englishMeasure, exemptMeasure],
+  measures: [
+    {
+      key: "age",
+      kind: "age",
+      title: { en: "age on the first day of study", fr: "âge le premier jour d’études" },
+      of: "person.birthDate",
+    },
+    englishMeasure,
+    exemptMeasure,
+  ],
   entryRules: [
     {
       key: "schooling",
       title: { en: "Ten years of school", fr: "Dix années d’école" },
       rule: { sum: "schools", of: "years", is: "atLeast", value: 10 },
       curable: null,
+    },
+    {
+      key: "age",
+      title: { en: "Sixteen or older on the first day", fr: "Seize ans ou plus le premier jour" },
+      rule: { fact: "measure.age", is: "atLeast", value: 16 },
+      curable: null,
+      told: true,
     },
     englishRule("B1", schooledInEnglish(3)),
   ],

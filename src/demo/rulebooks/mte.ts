@@ -18,11 +18,11 @@ import {
   sections,
 } from "./ask";
 import {
+  bandedGrade,
   certificate,
   completed,
   ectsAtLeast,
   firstDegreeRule,
-  gradeMeasure,
   taughtMeasure,
   taughtTwoYears,
   transcript,
@@ -75,7 +75,7 @@ export const mte: RulebookBody = {
     fee("further", FURTHER, { neededBy: "checking" }),
     DECLARATION,
   ],
-  measures: [gradeMeasure, combinedEnglish, exemptMeasure, taughtMeasure],
+  measures: [bandedGrade, combinedEnglish, exemptMeasure, taughtMeasure],
   entryRules: [
     firstDegreeRule,
     {

@@ -17,7 +17,7 @@ import {
   reference,
   sections,
 } from "./ask";
-import { certificate, completed, taughtMeasure, taughtTwoYears, transcript } from "./degree";
+import { certificate, completed, masterGrade, taughtMeasure, taughtTwoYears, transcript } from "./degree";
 import { awards, earlier, emergency, funding, heard, helper, special, visa, wantsFunding } from "./parts/circumstances";
 import { declaration } from "./parts/declaration";
 import { field, option } from "./parts/field";
@@ -200,6 +200,7 @@ export const pcs: RulebookBody = {
       question: "doctoral entry",
       entitlement: "masters",
     },
+    masterGrade,
     englishMeasure,
     exemptMeasure,
     taughtMeasure,
@@ -228,6 +229,21 @@ export const pcs: RulebookBody = {
       rule: { fact: "measure.master", is: "equals", value: true },
       curable: null,
       told: true,
+    },
+    {
+      key: "grade",
+      title: {
+        en: "The master’s grade 2.5 or better on our scale",
+        fr: "Le master noté 2,5 ou mieux sur notre échelle",
+      },
+      rule: {
+        any: [
+          { fact: "measure.grade", is: "atMost", value: "2.5" },
+          // While the master is running there is no final grade, and the courses of the first degree say nothing of it.
+          { not: { some: "degrees", where: { all: [{ fact: "it.level", is: "atLeast", value: 7 }, completed] } } },
+        ],
+      },
+      curable: null,
     },
     englishRule("B2", taughtTwoYears),
   ],

@@ -2,6 +2,7 @@
 
 import { Input, Select } from "antd";
 import type { Measure } from "../../core/rulebook/rulebook";
+import { CEFR } from "../../core/rules/compare";
 import { LEAP_BIRTHDAYS } from "../../core/time/age";
 import { ConditionBuilder, OptionalCondition } from "./condition-builder.client";
 import { GradePart } from "./grade-part.client";
@@ -65,6 +66,9 @@ function ResultDays({
 
 function LevelFields({ context, value, onChange }: FormProps<Level>) {
   const { disabled, office } = context;
+  const said = context.facts.scalars.filter(
+    (f) => f.options.length > 0 && f.options.every((o) => CEFR.some((level) => level === o.value)),
+  );
   return (
     <>
       <Labelled label="Tests that count">
@@ -89,6 +93,16 @@ function LevelFields({ context, value, onChange }: FormProps<Level>) {
           { value: "combine", label: "the best of each part over all valid sittings" },
         ]}
         onChange={(mode) => onChange(put(value, "mode", mode === "single" ? undefined : mode))}
+      />
+      <Pick
+        label="Held against what applicants say of themselves"
+        disabled={disabled}
+        value={value.stated ?? ""}
+        options={[
+          { value: "", label: "nobody is asked" },
+          ...said.map((f) => ({ value: f.name, label: f.title ?? f.name })),
+        ]}
+        onChange={(stated) => onChange(put(value, "stated", stated === "" ? undefined : stated))}
       />
     </>
   );

@@ -33,6 +33,21 @@ const exemption = [
   ),
 ];
 
+/** Asked of everybody, beside any proof; it decides nothing. */
+const selfLevel = field(
+  {
+    key: "selfLevel",
+    kind: "choice",
+    options: ["A1", "A2", "B1", "B2", "C1", "C2"].map((level) => option(level, level, level)),
+  },
+  "How good is your English, as you see it?",
+  "Quel est votre niveau d’anglais, selon vous ?",
+  {
+    en: "A2: simple talk. B1: most of daily life. B2: discussions in your subject. C1: studies without effort.",
+    fr: "A2 : échanges simples. B1 : la vie courante. B2 : discussions dans votre domaine. C1 : études sans effort.",
+  },
+);
+
 /** Proof of English: the way, and the test results behind it. */
 export const language: Section = {
   key: "english",
@@ -57,6 +72,7 @@ export const language: Section = {
       "How you prove your English",
       "Comment vous prouvez votre anglais",
     ),
+    selfLevel,
     ...exemption,
   ],
 };
@@ -114,6 +130,7 @@ export const schoolLanguage: Section = {
       "How you prove your English",
       "Comment vous prouvez votre anglais",
     ),
+    selfLevel,
     ...exemption,
   ],
 };
