@@ -14,14 +14,17 @@ const valueSchema = z.object({
   value: z.union([z.string().max(2000), z.record(z.string(), z.string()), z.array(z.string())]).optional(),
 });
 
-function fieldOf(file: OpenFile, section: string, field: string) {
-  return Object.values(file.rulebooks)
-    .flatMap((r) => r.body.sections)
-    .find((s) => s.key === section)
+function fieldOf(file: OpenFile, section: string, entry: string, field: string) {
+  const sections = Object.values(file.rulebooks).flatMap((r) => r.body.sections);
+  return sections
+    .find((s) => s.key === section && (s.repeats !== undefined) === (entry !== ""))
     ?.fields.find((f) => f.key === field);
 }
 
-/** Puts what the office established beside the claim: as claimed, or changed with a note. The claim itself is never touched. */
+/**
+ * Puts what the office established beside the claim: as claimed, or changed with a note. The claim itself is never touched. A line that a
+ * document shows and nobody has claimed is added by giving its values under a new entry.
+ */
 export const confirmValues = defineFileAct({
   name: "confirm-values",
   input: z.object({
@@ -39,7 +42,7 @@ export const confirmValues = defineFileAct({
     if (ctx.actor.kind !== "person") return refuse("not-yours");
     if (file.facts.choices.every((c) => c.submittedAt === null)) return refuse("locked");
     for (const { scope, section, entry, field, value } of values) {
-      const definition = fieldOf(file, section, field);
+      const definition = fieldOf(file, section, entry, field);
       const claim = file.facts.answers.find(
         (a) => a.scope === scope && a.section === section && a.entry === entry && a.field === field,
       );

@@ -30,6 +30,7 @@ import { saveAnswers } from "./save-answers";
 import { dropPart, savePart, shareElement } from "./shared-parts";
 import { startApplication } from "./start-application";
 import { submitApplication } from "./submit-application";
+import { takeBackLine } from "./take-back-line";
 import { storeTemplate } from "./templates";
 import { uploadDocument } from "./upload-document";
 
@@ -53,6 +54,7 @@ export const ACTS = {
   claimMessage: messages.claimMessage,
   closeRound: rounds.closeRound,
   confirmValues,
+  takeBackLine,
   copyCycle,
   declineReference: reference.declineReference,
   dropDecision: decisions.dropDecision,

@@ -56,6 +56,12 @@ export interface FileActs {
     readonly uploadId?: string | null;
     readonly note?: string | null;
   }>;
+  readonly takeBackLine: Acting<{
+    readonly applicationId: string;
+    readonly scope: string;
+    readonly section: string;
+    readonly entry: string;
+  }>;
   readonly excuse: Acting<Place & { readonly reason: string }>;
   readonly override: Acting<Ruled & { readonly finding: "met" | "not met"; readonly reason: string }>;
   readonly endOverride: Acting<Ruled & { readonly reason: string }>;

@@ -319,6 +319,9 @@ export function FileWork({ data, me, askDay, acts }: Props) {
                   values.length === 1 ? "Confirmed." : `${values.length} values confirmed.`,
                 )
               }
+              onTakeBack={async (line) =>
+                after(await acts.takeBackLine({ applicationId: data.id, ...line }), "The line was taken out.")
+              }
             />
             <Cases data={data} about={requirement} acts={acts} />
             <Findings data={data} about={requirement} />

@@ -1,18 +1,27 @@
 "use client";
 
-import { Input, Select } from "antd";
+import { Button, Input, Select } from "antd";
 import { type KeyboardEvent, useRef, useState } from "react";
 import type { Json } from "../core/assessment/facts";
 import { creditsByArea } from "../core/grades/credits-by-area";
 import { parseDecimal, toShort } from "../core/numbers/ratio";
 import type { ClaimedValue, FileData } from "../views/file-data";
+import { AddLine } from "./add-line.client";
 import { type Confirm, MENDABLE, optionsFor, placeOf } from "./mend.client";
 import { valueText } from "./value-text";
+
+/** Takes out a line that the office has added. */
+export type TakeBack = (line: {
+  readonly scope: string;
+  readonly section: string;
+  readonly entry: string;
+}) => Promise<string | null>;
 
 interface Props {
   readonly values: readonly ClaimedValue[];
   readonly data: FileData;
   readonly onConfirm: Confirm;
+  readonly onTakeBack: TakeBack;
   /** Whether the document was supplied, so that values can be confirmed from it. */
   readonly judged: boolean;
 }
@@ -119,6 +128,21 @@ function CellEditor({
   );
 }
 
+/** Beside a line that stands in the document alone. */
+function Added({ line, judged, onTakeBack }: { line: ClaimedValue; judged: boolean; onTakeBack: TakeBack }) {
+  const { scope, section, entry } = line;
+  return (
+    <>
+      added{" "}
+      {judged ? (
+        <Button size="small" type="text" onClick={() => void onTakeBack({ scope, section, entry })}>
+          take it out
+        </Button>
+      ) : null}
+    </>
+  );
+}
+
 /** The columns of the lines; one that names the same entry in all of them says nothing and is left out. */
 function columnsOf(values: readonly ClaimedValue[]): readonly (readonly [string, string])[] {
   const fields = [...new Map(values.map((v) => [v.field, v.title.en]))];
@@ -132,7 +156,7 @@ function columnsOf(values: readonly ClaimedValue[]): readonly (readonly [string,
  * A list beside its document, such as a transcript's courses: the arrows move, Enter changes a cell, v confirms the line as it is
  * claimed, a digit puts the course into another subject area.
  */
-export function TranscriptGrid({ values, data, onConfirm, judged }: Props) {
+export function TranscriptGrid({ values, data, onConfirm, onTakeBack, judged }: Props) {
   const [at, setAt] = useState<At>({ row: 0, column: 0 });
   const [editing, setEditing] = useState(false);
   const [note, setNote] = useState("");
@@ -140,6 +164,8 @@ export function TranscriptGrid({ values, data, onConfirm, judged }: Props) {
   const entries = [...new Set(values.map((v) => v.entry))];
   const fields = columnsOf(values);
   const rows = entries.map((entry) => values.filter((v) => v.entry === entry));
+  const isAdded = (row: readonly ClaimedValue[]) => row.every((v) => v.claim === null);
+  const anyAdded = rows.some(isAdded);
   const cellAt = ({ row, column }: At) => rows[row]?.find((v) => v.field === fields[column]?.[0]);
   const areas = fields.some(([field]) => field === "area") ? data.office.areas.slice(0, MOST_AREA_KEYS) : [];
   const goTo = (row: number, column: number) => {
@@ -198,6 +224,7 @@ export function TranscriptGrid({ values, data, onConfirm, judged }: Props) {
                   {title}
                 </th>
               ))}
+              {anyAdded ? <td /> : null}
             </tr>
           </thead>
           <tbody>
@@ -226,6 +253,11 @@ export function TranscriptGrid({ values, data, onConfirm, judged }: Props) {
                     </td>
                   );
                 })}
+                {anyAdded ? (
+                  <td className="added">
+                    {isAdded(row) && row[0] ? <Added line={row[0]} judged={judged} onTakeBack={onTakeBack} /> : null}
+                  </td>
+                ) : null}
               </tr>
             ))}
           </tbody>
@@ -246,6 +278,7 @@ export function TranscriptGrid({ values, data, onConfirm, judged }: Props) {
               </span>
             ))}
           </p>
+          <AddLine values={values} data={data} onConfirm={onConfirm} />
           <Input
             size="small"
             aria-label="Note kept with what is confirmed"

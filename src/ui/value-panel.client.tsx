@@ -7,7 +7,7 @@ import type { FileActs } from "./file-acts";
 import { type Confirm, MENDABLE, Mend } from "./mend.client";
 import { PapersThatCount } from "./papers-that-count";
 import { RegistryCheck } from "./registry-check.client";
-import { TranscriptGrid } from "./transcript-grid.client";
+import { type TakeBack, TranscriptGrid } from "./transcript-grid.client";
 import { valueText } from "./value-text";
 import { ZoneCheck } from "./zone-check.client";
 
@@ -68,11 +68,13 @@ export function ValuePanel({
   data,
   requirement,
   onConfirm,
+  onTakeBack,
   acts,
 }: {
   data: FileData;
   requirement: RequirementResult;
   onConfirm: Confirm;
+  onTakeBack: TakeBack;
   acts: Pick<FileActs, "askRegistry" | "takeRegistry">;
 }) {
   const names =
@@ -103,7 +105,13 @@ export function ValuePanel({
           <div key={key}>
             <h3>Claimed: {data.sections.find((s) => s.key === key)?.title.en}</h3>
             {many ? (
-              <TranscriptGrid values={values} data={data} onConfirm={onConfirm} judged={judged} />
+              <TranscriptGrid
+                values={values}
+                data={data}
+                onConfirm={onConfirm}
+                onTakeBack={onTakeBack}
+                judged={judged}
+              />
             ) : (
               <ul className="value-list">
                 {values.map((v) => (

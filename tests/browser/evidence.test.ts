@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { someone } from "../../src/demo/people";
 import { zoneLines } from "../../src/demo/zone-lines";
-import { newPerson, openRequirement, type Person, signIn } from "../support/browser";
+import { choose, newPerson, openRequirement, type Person, signIn } from "../support/browser";
 import { type Demo, openDemo } from "../support/demo";
 
 /** What an officer does with evidence beside its claims, and a lead officer with the findings. */
@@ -77,6 +77,25 @@ describe("evidence and findings", () => {
     await page.keyboard.press("ArrowDown");
     await expect.poll(() => page.evaluate("document.activeElement.dataset.cell")).toBe("3-4");
     await page.getByText("credits, 7.5 confirmed").waitFor();
+    expect(officer.complaints).toEqual([]);
+  });
+
+  it("a course that stands in the transcript alone is added to the grid, and taken out again", async () => {
+    const { page } = officer;
+    const lines = page.locator(".value-grid tbody tr");
+    const before = await lines.count();
+    await page.getByRole("button", { name: "Add a line that stands in the document" }).click();
+    await page.getByLabel("Course of the new line").fill("Dredging");
+    await page.getByLabel("Credits of the new line").fill("5");
+    await choose(page, "Subject area of the new line", "Engineering");
+    await choose(page, "Status of the new line", "Completed");
+    await page.getByRole("button", { name: "Add and confirm it" }).click();
+    const added = lines.filter({ hasText: "Dredging" });
+    await added.getByText("added").waitFor();
+    expect(await lines.count()).toBe(before + 1);
+    await page.locator(".area-totals div").filter({ hasText: "Engineering" }).getByText("confirmed").waitFor();
+    await added.getByRole("button", { name: "take it out" }).click();
+    await expect.poll(() => lines.count()).toBe(before);
     expect(officer.complaints).toEqual([]);
   });
 

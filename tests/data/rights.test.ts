@@ -147,6 +147,7 @@ describe("rights", () => {
       },
       chooseLanguage: { locale: "fr" },
       claimMessage: { messageId: randomUUID() },
+      takeBackLine: { applicationId, scope: "file", section: "courses", entry: "added" },
       confirmValues: { applicationId, values: [{ scope: "file", section: "person", field: "birthDate" }] },
       copyCycle: { from: "2027", years: 1, programmes: ["MES"] },
       declineReference: {},

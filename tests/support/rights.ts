@@ -54,6 +54,7 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   claimMessage: ONLY_SYSTEM,
   closeRound: PLANNERS,
   confirmValues: OFFICERS,
+  takeBackLine: OFFICERS,
   copyCycle: PLANNERS,
   declineReference: ["referee"],
   draftRulebook: DRAFTERS,

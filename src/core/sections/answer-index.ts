@@ -82,7 +82,7 @@ export class AnswerRow {
   }
 }
 
-/** One section's answers: its entries in the order in which they were added ("" outside lists). */
+/** One section's answers: the entries that were claimed, in the order in which they were added, and the rows of all ("" outside lists). */
 interface SectionAnswers {
   readonly layout: Layout;
   readonly entries: string[];
@@ -124,7 +124,7 @@ export class AnswerIndex {
     for (const answer of facts.answers) {
       // A file's answers come entry by entry.
       if (last?.entry !== answer.entry || last.section !== answer.section || last.scope !== answer.scope) {
-        row = this.makeRow(answer);
+        row = this.makeRow(answer, true);
         place = -1;
       }
       last = answer;
@@ -132,27 +132,28 @@ export class AnswerIndex {
       row.put(place, answer);
     }
     for (const confirmation of facts.confirmations) {
-      const confirmed = this.makeRow(confirmation);
+      const confirmed = this.makeRow(confirmation, false);
       confirmed.confirm(confirmed.layout.take(confirmation.field, -1), confirmation);
     }
   }
 
-  private makeRow({ scope, section, entry }: Place): AnswerRow {
+  /** @param claimed whether the applicant has the entry: what an officer added from a document stands in no form */
+  private makeRow({ scope, section, entry }: Place, claimed: boolean): AnswerRow {
     const own = getOrMake(getOrMake(this.scopes, scope, makeSections), section, makeSection);
     const known = own.rows.get(entry);
     if (known !== undefined) return known;
     const made = new AnswerRow(own.layout);
     own.rows.set(entry, made);
-    if (entry !== "") own.entries.push(entry);
+    if (claimed && entry !== "") own.entries.push(entry);
     return made;
   }
 
-  /** Entry ids in the order in which they were added. */
+  /** The ids of the entries that the applicant made, in the order in which they were added. */
   entries(scope: string, section: string): readonly string[] {
     return this.scopes.get(scope)?.get(section)?.entries ?? NO_ENTRIES;
   }
 
-  /** The rows of a section, by entry: what a walk over a whole list looks at. */
+  /** The rows of a section, by entry, with those that an officer added: what a walk over a whole list looks at. */
   rows(scope: string, section: string): ReadonlyMap<string, AnswerRow> {
     return this.scopes.get(scope)?.get(section)?.rows ?? NO_ROWS;
   }

@@ -17,6 +17,7 @@ import { extendChoice } from "../../../../acts/rounds";
 import { moveToRulebook } from "../../../../acts/rulebooks";
 import { endCaseRuling, ruleOnCase } from "../../../../acts/rulings";
 import { judgeSamePerson } from "../../../../acts/same-person";
+import { takeBackLine } from "../../../../acts/take-back-line";
 import type { Supposed } from "../../../../core/assessment/supposing";
 import { toUtc } from "../../../../core/time/zone";
 import { webRuntime } from "../../../../runtime";
@@ -55,6 +56,8 @@ export const confirm = async (number: string, input: z.input<(typeof confirmValu
   run(number, confirmValues, input);
 export const excuse = async (number: string, input: z.input<(typeof excuseRequirement)["input"]>): Promise<Said> =>
   run(number, excuseRequirement, input);
+export const takeBack = async (number: string, input: z.input<(typeof takeBackLine)["input"]>): Promise<Said> =>
+  run(number, takeBackLine, input);
 export const override = async (number: string, input: z.input<(typeof overrideFinding)["input"]>): Promise<Said> =>
   run(number, overrideFinding, input);
 export const unsay = async (number: string, input: z.input<(typeof endOverride)["input"]>): Promise<Said> =>

@@ -85,6 +85,7 @@ export default async function FilePage({
             settle: actions.settle.bind(null, number),
             undo: actions.undo.bind(null, number),
             confirm: actions.confirm.bind(null, number),
+            takeBackLine: actions.takeBack.bind(null, number),
             excuse: actions.excuse.bind(null, number),
             override: actions.override.bind(null, number),
             endOverride: actions.unsay.bind(null, number),
