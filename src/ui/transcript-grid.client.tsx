@@ -132,14 +132,19 @@ function CellEditor({
 function Added({ line, judged, onTakeBack }: { line: ClaimedValue; judged: boolean; onTakeBack: TakeBack }) {
   const { scope, section, entry } = line;
   return (
-    <>
+    <span className="added">
       added{" "}
       {judged ? (
-        <Button size="small" type="text" onClick={() => void onTakeBack({ scope, section, entry })}>
+        <Button
+          size="small"
+          type="text"
+          onKeyDown={(e) => e.stopPropagation()} // Enter presses it, and changes no cell
+          onClick={() => void onTakeBack({ scope, section, entry })}
+        >
           take it out
         </Button>
       ) : null}
-    </>
+    </span>
   );
 }
 
@@ -165,7 +170,6 @@ export function TranscriptGrid({ values, data, onConfirm, onTakeBack, judged }: 
   const fields = columnsOf(values);
   const rows = entries.map((entry) => values.filter((v) => v.entry === entry));
   const isAdded = (row: readonly ClaimedValue[]) => row.every((v) => v.claim === null);
-  const anyAdded = rows.some(isAdded);
   const cellAt = ({ row, column }: At) => rows[row]?.find((v) => v.field === fields[column]?.[0]);
   const areas = fields.some(([field]) => field === "area") ? data.office.areas.slice(0, MOST_AREA_KEYS) : [];
   const goTo = (row: number, column: number) => {
@@ -224,7 +228,6 @@ export function TranscriptGrid({ values, data, onConfirm, onTakeBack, judged }: 
                   {title}
                 </th>
               ))}
-              {anyAdded ? <td /> : null}
             </tr>
           </thead>
           <tbody>
@@ -250,14 +253,12 @@ export function TranscriptGrid({ values, data, onConfirm, onTakeBack, judged }: 
                       ) : value ? (
                         valueText("en", value, known(value), data.office)
                       ) : null}
+                      {c === 0 && value && isAdded(row) ? (
+                        <Added line={value} judged={judged} onTakeBack={onTakeBack} />
+                      ) : null}
                     </td>
                   );
                 })}
-                {anyAdded ? (
-                  <td className="added">
-                    {isAdded(row) && row[0] ? <Added line={row[0]} judged={judged} onTakeBack={onTakeBack} /> : null}
-                  </td>
-                ) : null}
               </tr>
             ))}
           </tbody>

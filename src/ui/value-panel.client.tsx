@@ -82,7 +82,7 @@ export function ValuePanel({
       ? data.values.filter((v) => requirement.sections.includes(v.section)).map((v) => `${v.section}.${v.field}`)
       : requirement.shows;
   const others = elsewhere(data, requirement.entry);
-  const own = data.values
+  const here = data.values
     .filter((v) => !others.has(v.entry))
     .filter(
       (v) =>
@@ -90,8 +90,8 @@ export function ValuePanel({
         (requirement.entry === "" ||
           v.entry === requirement.entry ||
           !data.values.some((o) => o.section === v.section && o.entry === requirement.entry)),
-    )
-    .filter((v) => v.claim !== null || v.confirmed !== null);
+    );
+  const own = here.filter((v) => v.claim !== null || v.confirmed !== null);
   if (own.length === 0) return null;
   const open = data.shows[`${requirement.scope}|${requirement.key}|${requirement.entry}`] ?? [];
   const judged = data.assessment.file.stage !== "preparing" && (requirement.kind === "document" || open.length > 0);
@@ -106,7 +106,12 @@ export function ValuePanel({
             <h3>Claimed: {data.sections.find((s) => s.key === key)?.title.en}</h3>
             {many ? (
               <TranscriptGrid
-                values={values}
+                // With the cells that nobody has filled yet, but for columns that are empty throughout.
+                values={here.filter(
+                  (v) =>
+                    values.some((o) => o.entry === v.entry && o.section === v.section) &&
+                    values.some((o) => o.field === v.field && o.section === v.section),
+                )}
                 data={data}
                 onConfirm={onConfirm}
                 onTakeBack={onTakeBack}

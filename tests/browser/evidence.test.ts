@@ -88,11 +88,15 @@ describe("evidence and findings", () => {
     await page.getByLabel("Course of the new line").fill("Dredging");
     await page.getByLabel("Credits of the new line").fill("5");
     await choose(page, "Subject area of the new line", "Engineering");
-    await choose(page, "Status of the new line", "Completed");
     await page.getByRole("button", { name: "Add and confirm it" }).click();
     const added = lines.filter({ hasText: "Dredging" });
     await added.getByText("added").waitFor();
     expect(await lines.count()).toBe(before + 1);
+    // What was left empty is filled in the grid.
+    await added.locator("td").nth(3).click();
+    await page.keyboard.press("Enter");
+    await page.locator(".ant-select-item-option", { hasText: "Completed" }).last().click();
+    await expect.poll(() => added.innerText()).toContain("Completed");
     await page.locator(".area-totals div").filter({ hasText: "Engineering" }).getByText("confirmed").waitFor();
     await added.getByRole("button", { name: "take it out" }).click();
     await expect.poll(() => lines.count()).toBe(before);
