@@ -95,6 +95,17 @@ describe("their signature", () => {
   });
   it("does not hold once a grade was raised", () =>
     expect(fileOf(sample("elmo-a-tampered.xml"), "en", trusted).signature).toBe("invalid"));
+  it("may be made with a key on an elliptic curve, of those that are in use", () => {
+    const ecdsa = text("elmo-a-ecdsa.xml");
+    const state = (xml: string) => fileOf(bytes(xml)).signature;
+    expect(state(ecdsa)).toBe("sound");
+    expect(state(ecdsa.replace("<resultLabel>7.5<", "<resultLabel>9.5<"))).toBe("invalid");
+    // Neither read as a signature of another kind, nor with a weaker curve.
+    expect(state(ecdsa.replace("#ecdsa-sha256", "#ecdsa-sha512"))).toBe("invalid");
+    expect(state(ecdsa.replace("#ecdsa-sha256", "#rsa-sha256"))).toBe("invalid");
+    expect(state(text("elmo-a-signed.xml").replace("#rsa-sha256", "#ecdsa-sha256"))).toBe("invalid");
+    expect(state(text("elmo-a-odd-curve.xml"))).toBe("invalid");
+  });
   const [block = ""] = /<(?:\w+:)?Signature[\s\S]*<\/(?:\w+:)?Signature>/u.exec(signed) ?? [];
   it.each([
     ["two signatures", signed.replace(block, block + block)],

@@ -1,6 +1,6 @@
-import { createHash, X509Certificate } from "node:crypto";
+import { createHash, type KeyLike, verify, X509Certificate } from "node:crypto";
 import type { Element } from "@xmldom/xmldom";
-import { SignedXml } from "xml-crypto";
+import { type SignatureAlgorithm, SignedXml } from "xml-crypto";
 import { childrenOf, readXml, textAt } from "./read-xml";
 
 /** What a signature says of a file. Only `trusted` says who sent it; `sound` says that nothing was changed since somebody signed. */
@@ -21,11 +21,35 @@ const CANONICAL = [
   "http://www.w3.org/2001/10/xml-exc-c14n#",
 ] as const;
 const DIGESTS = ["http://www.w3.org/2001/04/xmlenc#sha256", "http://www.w3.org/2001/04/xmlenc#sha512"];
-const SIGNATURES = [
-  "http://www.w3.org/2001/04/xmldsig-more#rsa-sha256",
-  "http://www.w3.org/2001/04/xmldsig-more#rsa-sha512",
-];
+const METHODS = "http://www.w3.org/2001/04/xmldsig-more#";
+/** Signature methods by the kind of key that they want. */
+const SIGNATURES: Readonly<Record<string, "rsa" | "ec">> = {
+  [`${METHODS}rsa-sha256`]: "rsa",
+  [`${METHODS}rsa-sha512`]: "rsa",
+  [`${METHODS}ecdsa-sha256`]: "ec",
+  [`${METHODS}ecdsa-sha384`]: "ec",
+  [`${METHODS}ecdsa-sha512`]: "ec",
+};
 const LEAST_RSA_BITS = 2048;
+const CURVES: readonly (string | undefined)[] = ["prime256v1", "secp384r1", "secp521r1"];
+
+/** ECDSA (RFC 4051, section 2.3.6): the signature is its two numbers one after the other, each as long as the curve's. */
+function ecdsa(digest: "sha256" | "sha384" | "sha512"): new () => SignatureAlgorithm {
+  return class implements SignatureAlgorithm {
+    getAlgorithmName(): string {
+      return `${METHODS}ecdsa-${digest}`;
+    }
+
+    verifySignature(material: string, key: KeyLike, signatureValue: string): boolean {
+      const checked = { key: key as string | Buffer, dsaEncoding: "ieee-p1363" as const };
+      return verify(digest, Buffer.from(material), checked, Buffer.from(signatureValue, "base64"));
+    }
+
+    getSignature(): string {
+      throw new Error("files are not signed here");
+    }
+  };
+}
 
 const INVALID: Verified = { state: "invalid", signer: null, signed: null };
 
@@ -35,6 +59,9 @@ function allSignatures(element: Element): readonly Element[] {
   const found = element.getElementsByTagNameNS(DSIG, "Signature");
   return Array.from({ length: found.length }, (_, i) => found.item(i)).filter((e) => e !== null);
 }
+
+const methodOf = (signature: Element): string =>
+  algorithm(childrenOf(signature, "SignedInfo").flatMap((info) => childrenOf(info, "SignatureMethod"))[0]);
 
 /** One reference over the whole document, by methods that are known to be sound; anything else is how signatures are wrapped. */
 function isPlain(signature: Element): boolean {
@@ -49,7 +76,7 @@ function isPlain(signature: Element): boolean {
     transforms.includes(ENVELOPED) &&
     transforms.every((t) => known.includes(t)) &&
     CANONICAL.some((c) => c === algorithm(childrenOf(info, "CanonicalizationMethod")[0])) &&
-    SIGNATURES.includes(algorithm(childrenOf(info, "SignatureMethod")[0])) &&
+    Object.hasOwn(SIGNATURES, methodOf(signature)) &&
     DIGESTS.includes(algorithm(childrenOf(reference, "DigestMethod")[0]))
   );
 }
@@ -65,9 +92,13 @@ function certificateOf(signature: Element): X509Certificate | null {
   }
 }
 
-function isStrong(certificate: X509Certificate): boolean {
-  const { asymmetricKeyType, asymmetricKeyDetails } = certificate.publicKey;
-  return asymmetricKeyType === "rsa" && (asymmetricKeyDetails?.modulusLength ?? 0) >= LEAST_RSA_BITS;
+/** Whether the key of a certificate is of the kind that the method wants, and strong. */
+function isStrong({ publicKey }: X509Certificate, method: string): boolean {
+  const { asymmetricKeyType, asymmetricKeyDetails } = publicKey;
+  if (asymmetricKeyType !== SIGNATURES[method]) return false;
+  return asymmetricKeyType === "rsa"
+    ? (asymmetricKeyDetails?.modulusLength ?? 0) >= LEAST_RSA_BITS
+    : CURVES.includes(asymmetricKeyDetails?.namedCurve);
 }
 
 /** By what a certificate is known: the SHA-256 of its bytes, in hexadecimal. */
@@ -85,9 +116,11 @@ export function verifySignature(root: Element, text: string, trusted: ReadonlySe
   if (!signature) return { state: "unsigned", signer: null, signed: null };
   if (all.length !== 1 || signature.parentNode !== root || !isPlain(signature)) return INVALID;
   const certificate = certificateOf(signature);
-  if (!certificate || !isStrong(certificate)) return INVALID;
+  if (!certificate || !isStrong(certificate, methodOf(signature))) return INVALID;
   try {
     const check = new SignedXml({ publicCert: certificate.toString(), getCertFromKeyInfo: () => null });
+    for (const digest of ["sha256", "sha384", "sha512"] as const)
+      check.SignatureAlgorithms[`${METHODS}ecdsa-${digest}`] = ecdsa(digest);
     check.loadSignature(signature.toString());
     if (!check.checkSignature(text)) return INVALID;
     const [signed] = check.getSignedReferences();
