@@ -52,6 +52,22 @@ interface Applied extends Ruling {
   readonly entry: string;
 }
 
+/** Cases as they are compared: of an institution that the register knows it takes the place of its many names. */
+async function comparing(pool: pg.Pool, cases: readonly RuledCase[]): Promise<(one: RuledCase) => RuledCase> {
+  const { rows } = await pool.query<{ folded: string; country: string; id: string }>(
+    `select n.folded, n.country, n.institution_id as id from institution_name n
+     where (n.folded, n.country) in (select * from unnest($1::text[], $2::text[]))`,
+    [cases.map((c) => fold(c.institution)), cases.map((c) => c.country)],
+  );
+  const known = new Map(rows.map((r) => [`${r.country} ${r.folded}`, r.id]));
+  return ({ country, institution, title, level }) => ({
+    country,
+    institution: known.get(`${country} ${fold(institution)}`) ?? institution,
+    title,
+    level,
+  });
+}
+
 /** What a file asks rulings on. */
 export async function casesOfFile(
   pool: pg.Pool,
@@ -82,13 +98,14 @@ export async function casesOfFile(
       [cases.map((c) => c.question), cases.map((c) => c.about.country)],
     ),
   ]);
+  const joined = await comparing(pool, [...cases.map((c) => c.about), ...known.rows]);
   return cases.map((c) => {
     const own = applied.rows.find(
       (r) => r.question === c.question && r.scope === c.scope && r.section === c.section && r.entry === c.entry,
     );
     const earlier = known.rows
       .flatMap((r) => {
-        const nearness = r.question === c.question && r.id !== own?.id ? nearnessOf(c.about, r) : null;
+        const nearness = r.question === c.question && r.id !== own?.id ? nearnessOf(joined(c.about), joined(r)) : null;
         return nearness ? [{ ...r, nearness }] : [];
       })
       .sort((a, b) => NEARNESS.indexOf(a.nearness) - NEARNESS.indexOf(b.nearness))

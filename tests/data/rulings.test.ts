@@ -1,9 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
 import { confirmValues } from "../../src/acts/confirm-values";
+import { saveInstitution } from "../../src/acts/institutions";
 import { endCaseRuling, endRuling, ruleOnCase } from "../../src/acts/rulings";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
+import { INSTITUTIONS } from "../../src/demo/institutions";
 import { file as fileView } from "../../src/views/file";
 import { rulings as rulingsView } from "../../src/views/rulings";
 import { readView } from "../../src/views/view";
@@ -17,12 +19,12 @@ describe("rulings", () => {
   let first: TestFile;
   let second: TestFile;
 
-  const claim = (name: string) =>
+  const claim = (name: string, school = "Serowe Senior Secondary School") =>
     submittedFile(world, roundId, name, {
       "english.way": "exempt",
       "english.ground": "schooling",
       "english.country": "BW",
-      "english.place": "Serowe Senior Secondary School",
+      "english.place": school,
     });
 
   beforeAll(async () => {
@@ -82,6 +84,22 @@ describe("rulings", () => {
     await must(world, ruleOnCase, officer, { ...place(second), earlier: earlier?.id ?? "" });
     expect((await english(second))?.finding).toBe("met");
     expect((await caseOf(second))?.ruling?.files).toBe(2);
+  });
+
+  it("is as near under another name of the school, once the register knows that it is one", async () => {
+    const third = await claim("Tomasc", "Serowe High");
+    const nearness = async () => (await caseOf(third))?.earlier.map((e) => e.nearness);
+    expect(await nearness()).toEqual(["same country"]);
+    const [school] = INSTITUTIONS.filter((i) => i.kind === "school");
+    if (!school) throw new Error("the demo has no school");
+    const institution = {
+      ...school,
+      name: "Serowe Senior Secondary School",
+      otherNames: ["Serowe High"],
+      country: "BW",
+    };
+    await must(world, saveInstitution, officer, { institutionId: null, version: null, institution });
+    expect(await nearness()).toEqual(["same"]);
   });
 
   it("taken back in one file it goes on holding in the other, and is still offered", async () => {
