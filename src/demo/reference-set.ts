@@ -143,6 +143,15 @@ export const referenceSet: ReferenceSet = {
       validMonths: 36,
       levels: [level("B1", null, 2), level("B2", null, 3), level("C1", null, 4), level("C2", null, 6)],
     },
+    {
+      key: "tng",
+      title: { en: "Tiller Numeracy Gauge", fr: "Tiller Numeracy Gauge" },
+      language: null,
+      parts: [part("N", "Numbers", "Nombres", 0, 80), part("G", "Geometry", "Géométrie", 0, 80)],
+      total: { method: "sum", round: "none" },
+      validMonths: 24,
+      levels: [],
+    },
   ],
   entitlements: [
     {

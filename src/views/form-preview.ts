@@ -73,7 +73,7 @@ export const formPreview = defineView({
     const { requirements, fees, file } = assess({ ...trial, office, at: now.getTime() });
     const gaps = requirements.flatMap((r) => r.gaps);
     return {
-      sections: formSections(trial.index, trial.contexts, gaps, trial.facts, office.set.papers).map((s) => ({
+      sections: formSections(trial.index, trial.contexts, gaps, trial.facts, office.set).map((s) => ({
         ...s,
         open: "all",
       })),

@@ -1,7 +1,8 @@
 import type { ChoiceContext } from "../core/assessment/context";
 import type { FileFacts, Json } from "../core/assessment/facts";
 import { papersFor } from "../core/identity/papers";
-import type { ReferenceSet } from "../core/office/reference-set";
+import type { Registers } from "../core/office/reference-set";
+import { testsCounted } from "../core/rulebook/conditions";
 import { type RunningSum, runningSums } from "../core/rulebook/running-sums";
 import type { AnswerIndex } from "../core/sections/answer-index";
 import type { Gap } from "../core/sections/completeness";
@@ -96,11 +97,18 @@ const once = (sums: readonly RunningSum[]): readonly RunningSum[] => [
   ...new Map(sums.map((s) => [`${s.title.en} ${s.least}`, s])).values(),
 ];
 
-/** A field for an identity paper, with those that count for this person as its options; any other field as it is. */
-function withPapers(field: Field, papers: ReferenceSet["papers"], of: ChoiceContext | undefined): Field {
-  if (field.kind !== "paper" || !of) return field;
-  const counting = papersFor(papers, field.papers, of.source);
-  return { ...field, options: counting.map(({ key, title }) => ({ value: key, title })) };
+/** A field for a paper or a test, with those that count here as its options; any other field as it is. */
+function withCounting(field: Field, { papers, tests }: Pick<Registers, "papers" | "tests">, by: Asked["by"]): Field {
+  const offer = (items: readonly { readonly key: string; readonly title: LocalText }[]): Field => ({
+    ...field,
+    options: items.map(({ key, title }) => ({ value: key, title })),
+  });
+  const [first] = by;
+  if (field.kind === "paper" && first) return offer(papersFor(papers, field.papers, first.context.source));
+  const counted = new Set(
+    field.kind === "test" ? by.flatMap(({ context }) => testsCounted(context.rulebook.body)) : [],
+  );
+  return counted.size > 0 ? offer(tests.filter((t) => counted.has(t.key))) : field;
 }
 
 /** All sections of the form of a file: those of the file once, the union over its choices, and those of each choice. */
@@ -109,7 +117,7 @@ export function formSections(
   live: readonly ChoiceContext[],
   gaps: readonly Gap[],
   facts: Pick<FileFacts, "reopenings">,
-  papers: ReferenceSet["papers"],
+  registers: Pick<Registers, "papers" | "tests">,
 ): readonly FormSection[] {
   const all = askedSections(live);
   const sections = all.map((a) => a.section);
@@ -133,7 +141,7 @@ export function formSections(
       title: section.title,
       intro: section.intro ?? null,
       repeats: section.repeats ?? null,
-      fields: section.fields.map((f) => withPapers(withEntries(f, sections, index), papers, by[0]?.context)),
+      fields: section.fields.map((f) => withCounting(withEntries(f, sections, index), registers, by)),
       applies: own.length > 0,
       open: openness(
         scope,

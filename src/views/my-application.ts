@@ -303,7 +303,7 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
       live.length > 0 ? live : all,
       assessment.requirements.flatMap((r) => r.gaps),
       loaded.facts,
-      office.set.papers,
+      office.set,
     ),
     documents: assessment.requirements
       .filter((r) => r.kind === "document")

@@ -76,7 +76,7 @@ export const selfCheck = defineView({
       award: row.award,
       title: row.title,
       tracks: row.tracks,
-      sections: formSections(index, all, [], { reopenings: [] }, office.set.papers).map((s) => ({ ...s, open: "all" })),
+      sections: formSections(index, all, [], { reopenings: [] }, office.set).map((s) => ({ ...s, open: "all" })),
       findings,
       eligibility: eligibilityOf(findings),
       factTitles: titlesOf(row.body, office.set),

@@ -10,7 +10,7 @@ import { formCopy } from "../../src/ui/form-copy";
 import { withdrawalFees } from "../../src/ui/withdrawal";
 import { type MyApplication, myApplication } from "../../src/views/my-application";
 import { readView } from "../../src/views/view";
-import { begunFile, filledFile, lookAt, submittedFile } from "../support/files";
+import { anybody, begunFile, filledFile, lookAt, submittedFile } from "../support/files";
 import { must, openWorld, type World } from "../support/world";
 
 /** What the applicant's pages say, worked out from a real application. */
@@ -171,6 +171,19 @@ describe("the applicant's pages", () => {
     expect(new Set(keys).size).toBe(keys.length);
     expect(keys.indexOf("person")).toBeLessThan(keys.indexOf("helper"));
     expect(keys.at(-1)).toBe("declaration");
+  });
+
+  it.each([
+    ["MES 1", ["het", "kle"]],
+    ["BHT 1", ["het", "kle", "tng"]],
+    ["MMH 1", ["het", "kle"]],
+  ])("offer in %s the tests that count there", async (round, expected) => {
+    const owner = await anybody(world, "Applicant");
+    const { applicationId } = await must(world, startApplication, owner, { roundId: rounds[round] ?? "" });
+    const field = (await shown(owner, applicationId)).sections
+      .find((s) => s.core === "tests")
+      ?.fields.find((f) => f.kind === "test");
+    expect(field?.options?.map((o) => o.value)).toEqual(expected);
   });
 
   it("say at once what a document would not show, from what was stated, until it was supplied for good", async () => {

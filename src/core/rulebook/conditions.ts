@@ -63,6 +63,9 @@ function testsOf(m: Measure): readonly string[] {
   return m.kind === "proof" ? m.minimums.map((minimum) => minimum.test) : [];
 }
 
+/** The tests whose results some computed value counts; none where a rulebook counts no tests. */
+export const testsCounted = (body: RulebookBody): readonly string[] => body.measures.flatMap(testsOf);
+
 /** What a rulebook names of the office's reference set: none of it may go away while the rulebook is used. */
 export function namedInRulebook(
   body: RulebookBody,
@@ -86,7 +89,7 @@ export function namedInRulebook(
     ],
     areas: [...ofKind("area"), ...body.measures.flatMap((m) => (m.kind === "grade" ? (m.areas ?? []) : []))],
     scales: [...ofKind("scale"), ...body.measures.flatMap(scalesOf)],
-    tests: [...ofKind("test"), ...body.measures.flatMap(testsOf)],
+    tests: [...ofKind("test"), ...testsCounted(body)],
     papers: [...ofKind("paper"), ...counting.map((p) => p.key)],
     entitlements: body.measures.flatMap((m) => (m.kind === "ruling" && m.entitlement ? [m.entitlement] : [])),
   };

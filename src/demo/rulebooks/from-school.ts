@@ -4,6 +4,7 @@ import type { Section } from "../../core/sections/definition";
 import {
   ABOUT_YOU,
   AROUND,
+  BY_TEST,
   DECLARATION,
   document,
   ENGLISH_FORM,
@@ -16,6 +17,7 @@ import {
   NAME_CHANGE,
   PASSPORT,
   PERMIT,
+  pendingInTime,
   REFEREES_NAMED,
   reference,
   schooledInEnglish,
@@ -159,13 +161,38 @@ const campusPreference: Section = {
   ],
 };
 
+/** Everybody takes the numeracy test; a test of English stands beside it where English is proved by one. */
+const entranceTests: Section = {
+  ...tests,
+  intro: {
+    en: "The Tiller Numeracy Gauge is asked of everybody; add your test of English where you prove it by one.",
+    fr: "Le Tiller Numeracy Gauge est demandé à tous ; ajoutez votre test d’anglais si vous le prouvez ainsi.",
+  },
+  when: undefined,
+};
+
 /** BEng Harbour and Tidal Engineering. */
 export const bht: RulebookBody = {
-  sections: [...schoolSections, campusPreference, beyond, interests, elsewhere, bursary, clearance, ...aroundSections],
+  sections: [
+    ...schoolSections.map((s) => (s === tests ? entranceTests : s)),
+    campusPreference,
+    beyond,
+    interests,
+    elsewhere,
+    bursary,
+    clearance,
+    ...aroundSections,
+  ],
   requirements: [
     ...schoolRequirements,
     PERMIT,
     sections("beyond", ["Beyond school", "En dehors de l’école"], ["beyond", "interests", "elsewhere"]),
+    document(
+      "numeracy",
+      ["Report of the numeracy test", "Rapport du test de calcul"],
+      ["With your name and both parts.", "Avec votre nom et les deux parties."],
+      { toSubmit: "promised", promise: pendingInTime, shows: ["tests.test", "tests.date", "tests.scores"] },
+    ),
     sections("clearance", ["Fit for sea", "Aptitude à la mer"], ["clearance"]),
     {
       ...document(
@@ -215,9 +242,28 @@ export const bht: RulebookBody = {
     feeAsked,
     DECLARATION,
   ],
-  measures: [englishMeasure, exemptMeasure],
+  measures: [
+    {
+      key: "numeracy",
+      kind: "proof",
+      title: { en: "numeracy test", fr: "test de calcul" },
+      minimums: [{ test: "tng", total: "100", parts: { G: "45" }, mode: "single" }],
+    },
+    englishMeasure,
+    exemptMeasure,
+  ],
   entryRules: [
     twelveYears,
+    {
+      key: "numeracy",
+      title: {
+        en: "Numeracy: 100 in all, 45 in geometry",
+        fr: "Calcul : 100 au total, 45 en géométrie",
+      },
+      rule: { fact: "measure.numeracy", is: "equals", value: true },
+      curable: { way: BY_TEST, possible: pendingInTime },
+      told: true,
+    },
     {
       key: "mathematics",
       title: { en: "Mathematics with 65 or more", fr: "Mathématiques avec 65 ou plus" },

@@ -89,7 +89,7 @@ const sent = (day: number, told: Told = {}): readonly Moment[] => [
 ];
 
 /** Files of the other programmes, and of several: each form is filled as its rulebook asks. */
-export const elsewhere = ({ who }: Telling): readonly Story[] => [
+export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
   {
     key: "foundation-late",
     tells: "Foundation year, overseas, seventeen: a guardian consents, and the office is late.",
@@ -138,7 +138,8 @@ export const elsewhere = ({ who }: Telling): readonly Story[] => [
   },
   {
     key: "harbour-draft",
-    tells: "Engineering bachelor: the form is full, its papers are still to come.",
+    tells:
+      "Engineering bachelor: the form is full, its papers are still to come; the numeracy test is four points short in geometry.",
     profile: who("Piet", "van der Zee-Mertens", {
       citizenships: ["NL"],
       residence: "NL",
@@ -148,8 +149,15 @@ export const elsewhere = ({ who }: Telling): readonly Story[] => [
       birthDate: "2008-09-30",
     }),
     round: "BHT 1",
-    moments: [{ do: "fill any", day: -6, at: "21:15" }],
-    expects: { stage: "preparing", turn: "applicant", next: "fill" },
+    moments: [
+      {
+        do: "fill any",
+        day: -6,
+        at: "21:15",
+        entries: { tests: [{ test: "tng", status: "result", date: day(-95), scores: { N: "66", G: "41" } }] },
+      },
+    ],
+    expects: { stage: "preparing", turn: "applicant", next: "fill", findings: { numeracy: "not met" } },
   },
   {
     key: "tidal-conversion",

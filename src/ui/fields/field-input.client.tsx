@@ -24,7 +24,10 @@ function optionsOf({ field, office, locale }: Pick<FieldInputProps, "field" | "o
     case "area":
       return office.areas.map((a) => ({ value: a.key, label: a.title[locale] }));
     case "test":
-      return office.tests.map((t) => ({ value: t.key, label: t.title[locale] }));
+      return (field.options ?? office.tests.map((t) => ({ value: t.key, title: t.title }))).map((t) => ({
+        value: t.value,
+        label: t.title[locale],
+      }));
     default:
       return (field.options ?? []).map((o) => ({ value: o.value, label: o.title[locale] }));
   }
