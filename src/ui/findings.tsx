@@ -1,7 +1,7 @@
 import type { ChoiceResult, FindingResult, RequirementResult } from "../core/assessment/result";
 import { becauseOf, waysToMeet } from "../core/rules/verdict";
 import { formatDate } from "../text/format";
-import { type FactTitles, leafSentence } from "../text/trace";
+import { detailLines, type FactTitles, leafSentence } from "../text/trace";
 import type { FileData, FileOverride } from "../views/file-data";
 import type { FileActs } from "./file-acts";
 import { TraceTree } from "./trace-tree";
@@ -38,7 +38,12 @@ const MOST_REASONS = 3;
 /** Beside a finding that is not met, or open: the values that decide it, without unfolding anything. */
 function Because({ finding, titles }: { finding: FindingResult; titles: FactTitles }) {
   if (finding.finding === "met" || finding.overrides !== null) return null;
-  const sentences = new Set(becauseOf(finding.trace).map((leaf) => leafSentence(leaf, titles)));
+  // That a test falls short says little: by what it does, says all.
+  const sentences = new Set(
+    becauseOf(finding.trace).flatMap((part) =>
+      part.leaf?.detail?.kind === "proof" ? detailLines(part.leaf) : [leafSentence(part, titles)],
+    ),
+  );
   return [...sentences].slice(0, MOST_REASONS).map((sentence) => (
     <span key={sentence} className="quiet way">
       {sentence}

@@ -54,13 +54,15 @@ function MinimumFields({ context, value, onChange, onRemove }: FormProps<Minimum
           )}
         </Labelled>
       ))}
-      <Pick
-        label={`${title}: level at least`}
-        disabled={disabled}
-        value={value.level ?? "none"}
-        options={["none" as const, ...CEFR].map((level) => ({ value: level, label: level }))}
-        onChange={(level) => onChange(put(value, "level", level === "none" ? undefined : level))}
-      />
+      {test?.language === null ? null : (
+        <Pick
+          label={`${title}: level at least`}
+          disabled={disabled}
+          value={value.level ?? "none"}
+          options={["none" as const, ...CEFR].map((level) => ({ value: level, label: level }))}
+          onChange={(level) => onChange(put(value, "level", level === "none" ? undefined : level))}
+        />
+      )}
       <Pick
         label={`${title}: counted`}
         disabled={disabled}
