@@ -36,6 +36,21 @@ describe("one form over several choices", () => {
     },
   );
 
+  it.each([
+    [[{ key: "a" }, { key: "b" }], [{ key: "b", groups: ["home"] }], [{ key: "b", groups: ["home"] }]],
+    [[{ key: "a" }], undefined, [{ key: "a" }]],
+  ])("takes the papers that count for all choices: %j and %j", (mine, theirs, both) => {
+    const paper = (papers: Field["papers"]) => ({ kind: "paper" as const, ...(papers ? { papers } : {}) });
+    expect(joined(paper(mine), paper(theirs))?.papers).toEqual(both);
+    expect(joined(paper(theirs), paper(mine))?.papers).toEqual(both);
+  });
+
+  it("is in conflict where no paper counts for both", () => {
+    const asking = (key: string) => [section([field("f", { kind: "paper", papers: [{ key }] })])];
+    expect(formConflicts(asking("a"), asking("b"))).toEqual([{ code: "no-common-option", section: "s", field: "f" }]);
+    expect(formConflicts(asking("a"), asking("a"))).toEqual([]);
+  });
+
   it("offers what all choices offer", () =>
     expect(
       joined({ kind: "choice", options: options("a", "b") }, { kind: "choice", options: options("b", "c") })?.options,

@@ -88,7 +88,8 @@ export function formConflicts(mine: readonly Section[], theirs: readonly Section
       if (!g) return [];
       if (g.kind !== f.kind) return [at("field-kind", f.key)];
       const common = f.options?.some((o) => g.options?.some((p) => p.value === o.value)) ?? true;
-      return common ? [] : [at("no-common-option", f.key)];
+      const papers = joinCounting(f.papers, g.papers);
+      return common && papers?.length !== 0 ? [] : [at("no-common-option", f.key)];
     });
   });
 }
