@@ -136,7 +136,7 @@ describe("choices", () => {
   });
 
   it("can be checked before applying, with the same findings and reasons, and nothing is kept", async () => {
-    const check = async (answers: readonly (readonly [string, string, string, string | boolean])[]) => {
+    const check = async (answers: readonly (readonly [string, string, string, string | Record<string, string>])[]) => {
       const data = await readView(world.runtime, selfCheck, VISITOR, {
         code: "BHT",
         answers: answers.map(([section, entry, field, value]) => ({ section, entry, field, value })),
@@ -154,15 +154,31 @@ describe("choices", () => {
         ["subjects", "p", "subject", "physics"],
         ["subjects", "p", "mark", physics],
       ] as const;
-    expect(await check([])).toEqual(["open", "schooling open", "mathematics open", "physics open", "english open"]);
-    expect(await check([...school, ...marks("65", "60")])).toEqual([
+    const numeracy = (G: string) =>
+      [
+        ["tests", "n", "test", "tng"],
+        ["tests", "n", "status", "result"],
+        ["tests", "n", "date", "2026-10-01"],
+        ["tests", "n", "scores", { N: "60", G }],
+      ] as const;
+    expect(await check([])).toEqual([
+      "open",
+      "schooling open",
+      "numeracy open",
+      "mathematics open",
+      "physics open",
+      "english open",
+    ]);
+    expect(await check([...school, ...numeracy("45"), ...marks("65", "60")])).toEqual([
       "eligible",
       "schooling met",
+      "numeracy met",
       "mathematics met",
       "physics met",
       "english met",
     ]);
-    expect((await check([...school, ...marks("64", "60")]))[0]).toBe("not eligible");
+    expect((await check([...school, ...numeracy("45"), ...marks("64", "60")]))[0]).toBe("not eligible");
+    expect(await check([...school, ...numeracy("44"), ...marks("65", "60")])).toContain("numeracy not met");
     const { rows } = await world.runtime.pool.query("select 1 from answer where section = 'subjects'");
     expect(rows).toEqual([]);
   });
