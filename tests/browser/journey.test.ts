@@ -117,7 +117,8 @@ describe("from sign-up to an accepted offer", () => {
     await choose(page, /Citizenships/, "Suriname");
     await page.keyboard.press("Escape");
     await choose(page, /Country in which you live/, "Suriname");
-    await page.getByLabel("Number of your passport or identity card").fill("SR990124");
+    await choose(page, "Identity paper", "passport");
+    await page.getByLabel("Its number").fill("SR990124");
     await pickDate(page, "It is valid until", "9 Aug 2031");
     await untilSaved(page);
     await page.goto(`/my/${number}`);
@@ -195,6 +196,7 @@ describe("from sign-up to an accepted offer", () => {
     const { page } = applicant;
     await page.goto(`/my/${number}/english`);
     await choose(page, "How you prove your English", "By a test result");
+    await choose(page, "How good is your English, as you see it?", "C1");
     await choose(page, "Test", "HET");
     await choose(page, "Result", "I have the result");
     await untilSaved(page);
