@@ -47,7 +47,8 @@ export const confirmValues = defineFileAct({
         (a) => a.scope === scope && a.section === section && a.entry === entry && a.field === field,
       );
       if (!definition || (!claim && value === undefined)) return refuse("not-found", { field: `${section}.${field}` });
-      const beside = namedBeside(file, { scope, section, entry }, definition);
+      const { confirmations, answers } = file.facts;
+      const beside = namedBeside(definition, { scope, section, entry }, values, confirmations, answers);
       if (value !== undefined && checkValue(definition, file.office.set, value, beside))
         return refuse("invalid-input", { fields: [`${section}.${field}`] });
       const settled = {

@@ -1,17 +1,31 @@
+import type { Json } from "../core/assessment/facts";
 import { fieldBeside } from "../core/sections/check-value";
 import type { Field } from "../core/sections/definition";
-import type { OpenFile } from "./file-act";
 
-/** What the field says, in the same entry, on which it hangs what this one may hold: the test of scores, the paper of a number. */
+interface Stated {
+  readonly scope: string;
+  readonly section: string;
+  readonly entry: string;
+  readonly field: string;
+  readonly value?: Json | undefined;
+}
+
+/**
+ * What the field says, in the same entry, on which it hangs what this one may hold: the test of scores, the paper of a number.
+ * @param stated where it may stand, what counts most first
+ */
 export function namedBeside(
-  file: OpenFile,
-  place: { readonly scope: string; readonly section: string; readonly entry: string },
   field: Field,
+  { scope, section, entry }: Omit<Stated, "field" | "value">,
+  ...stated: readonly (readonly Stated[])[]
 ): string | undefined {
   const beside = fieldBeside(field);
   if (beside === null) return undefined;
-  const value = file.facts.answers.find(
-    (a) => a.scope === place.scope && a.section === place.section && a.entry === place.entry && a.field === beside,
-  )?.value;
-  return typeof value === "string" ? value : undefined;
+  for (const list of stated) {
+    const here = list.find(
+      (s) => s.scope === scope && s.section === section && s.entry === entry && s.field === beside,
+    );
+    if (typeof here?.value === "string") return here.value;
+  }
+  return undefined;
 }

@@ -142,7 +142,13 @@ interface Write extends Change {
 }
 
 /** Judges one change; a write is added only where something new is to be stored. */
-function judge(file: OpenFile, state: FormState, change: Change, writes: Map<string, Write>): SaveResult | null {
+function judge(
+  file: OpenFile,
+  state: FormState,
+  changes: readonly Change[],
+  change: Change,
+  writes: Map<string, Write>,
+): SaveResult | null {
   const target = findTarget(file, change);
   if (!target) return null;
   const place = key(change);
@@ -152,7 +158,12 @@ function judge(file: OpenFile, state: FormState, change: Change, writes: Map<str
   if (!mayChange(change.scope, usedBy(file, change.section), empty, reopenedAt(file, change), grows))
     return { state: "locked" };
   const issue = target.field
-    ? checkValue(target.field, file.office.set, change.value, namedBeside(file, change, target.field))
+    ? checkValue(
+        target.field,
+        file.office.set,
+        change.value,
+        namedBeside(target.field, change, changes, file.facts.answers),
+      )
     : null;
   if (current && JSON.stringify(current.value) === JSON.stringify(change.value))
     return { state: "saved", version: current.version, issue };
@@ -227,7 +238,7 @@ export const saveAnswers = defineFileAct({
     const writes = new Map<string, Write>();
     const state = await formState(ctx, file, changes);
     for (const change of changes) {
-      const result = judge(file, state, change, writes);
+      const result = judge(file, state, changes, change, writes);
       if (!result) return refuse("not-found", { field: `${change.section}.${change.field}` });
       results.push(result);
     }

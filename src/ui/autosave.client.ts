@@ -140,7 +140,9 @@ export function useAutosave(input: {
       } finally {
         sending.current = false;
       }
-      if (Object.keys(waiting.current.changes).length > 0 && timer.current === null) void flush();
+      // What came while this was on its way: values, and entries that were taken out.
+      const more = Object.keys(waiting.current.changes).length + waiting.current.removed.length > 0;
+      if (more && timer.current === null) void flush();
 
       function settle(sent: readonly Change[], gone: readonly Removal[], results: readonly Answered[]) {
         const states: Record<string, FieldState> = {};

@@ -1,3 +1,4 @@
+import type { Route } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { choose, newPerson, type Person, signIn, untilSaved } from "../support/browser";
 import { type Demo, openDemo } from "../support/demo";
@@ -58,6 +59,12 @@ describe("a table pasted into a list", () => {
       mimeType: "text/csv",
       buffer: Buffer.from("Course,Credits\nSails,3\n"),
     });
+    // They are taken out again while they are still on their way to be saved.
+    const slowly = async (route: Route) => {
+      await new Promise((resolve) => setTimeout(resolve, 1500));
+      await route.continue();
+    };
+    await page.route("**/api/answers", slowly, { times: 1 });
     await page.getByRole("button", { name: "Take them in (1)" }).click();
     await page.getByRole("button", { name: "Take them out again" }).click();
     await untilSaved(page);

@@ -115,5 +115,14 @@ describe("identity papers", () => {
       );
     expect(await correct("44/17")).toBe("invalid-input");
     expect(await correct("R4417721")).toBe("ok");
+    // The paper turns out to be another one: its number is held against that.
+    const place = { scope: "file", section: "citizenship", entry: "" };
+    await must(world, confirmValues, officer, {
+      applicationId: file.applicationId,
+      values: [{ ...place, field: "paper", value: "birthCertificate" }],
+      uploadId: null,
+    });
+    expect(await correct("R4417721")).toBe("invalid-input");
+    expect(await correct("2008/0519")).toBe("ok");
   });
 });
