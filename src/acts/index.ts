@@ -18,7 +18,7 @@ import * as programmes from "./programmes";
 import { reassessFiles } from "./reassess";
 import * as referenceSet from "./reference-set";
 import * as registry from "./registry";
-import { remindDrafts } from "./remind-drafts";
+import { remindDrafts, tellMissing } from "./remind-drafts";
 import { removeDocument } from "./remove-document";
 import * as reopening from "./reopen-sections";
 import * as requests from "./request-reference";
@@ -55,6 +55,7 @@ export const ACTS = {
   closeRound: rounds.closeRound,
   confirmValues,
   takeBackLine,
+  tellMissing,
   copyCycle,
   declineReference: reference.declineReference,
   dropDecision: decisions.dropDecision,

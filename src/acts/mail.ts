@@ -31,6 +31,7 @@ export const TEMPLATES = [
   "interest-opened",
   "round-opened",
   "draft-closes",
+  "draft-missing",
   "reopened",
   "corrected",
   "correction-refused",

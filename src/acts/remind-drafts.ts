@@ -1,6 +1,12 @@
+import { and, eq, gt } from "drizzle-orm";
 import { z } from "zod";
+import type { RequirementResult } from "../core/assessment/result";
+import type { Locale } from "../core/text/local-text";
 import { enqueue } from "../db/queue";
-import { defineAct, done } from "./act";
+import { message } from "../db/schema";
+import { defineAct, done, refuse } from "./act";
+import { defineFileAct } from "./file-act";
+import { mailApplicant } from "./mail";
 
 /** How long before the closing a draft is reminded, the first time and the second. */
 const FIRST_HOURS = 7 * 24;
@@ -38,5 +44,51 @@ export const remindDrafts = defineAct({
     await enqueue(ctx.boss, ctx.client, "sweep-messages", {});
     await ctx.emit("remind-drafts", null, { told: rows.length });
     return done({ told: rows.length });
+  },
+});
+
+/** An officer does not write about the same draft again before this many hours have gone by. */
+const PAUSE_HOURS = 12;
+
+/** One line for each thing that is missing: what it is, and how many fields of it are open. */
+const linesOf = (missing: readonly RequirementResult[], locale: Locale): string =>
+  missing.map((r) => `– ${r.title[locale]}${r.gaps.length > 0 ? ` (${r.gaps.length})` : ""}`).join("\n");
+
+/** Writes to the applicant of a draft what is still missing, as the officer sees it, with a word of the officer's own. */
+export const tellMissing = defineFileAct({
+  name: "tell-missing",
+  input: z.object({ applicationId: z.uuid(), words: z.string().trim().max(1000).default("") }),
+  right: "office",
+  run: async (ctx, file, { words }) => {
+    const { file: standing, choices, requirements } = file.assessment;
+    if (standing.stage !== "preparing") return refuse("locked");
+    const told = await ctx.db
+      .select({ id: message.id })
+      .from(message)
+      .where(
+        and(
+          eq(message.applicationId, file.id),
+          eq(message.template, "draft-missing"),
+          gt(message.queuedAt, new Date(ctx.now.getTime() - PAUSE_HOURS * 3_600_000)),
+        ),
+      )
+      .limit(1);
+    if (told.length > 0) return refuse("already-done");
+    const open = choices.flatMap((c) => c.missing);
+    const missing = requirements.filter((r) =>
+      open.some((m) => m.requirement === r.key && m.scope === r.scope && m.entry === r.entry),
+    );
+    const { number } = file.facts.application;
+    await mailApplicant(ctx, file.id, file.ownerId, "draft-missing", {
+      number,
+      link: `/my/${number}`,
+      count: String(missing.length),
+      listEn: linesOf(missing, "en"),
+      listFr: linesOf(missing, "fr"),
+      words,
+      said: words === "" ? "0" : "1",
+      ...(standing.dueAt === null ? {} : { moment: standing.dueAt, zone: file.office.set.zone }),
+    });
+    return done(null);
   },
 });

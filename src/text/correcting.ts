@@ -59,6 +59,7 @@ export const correctingEn = {
   "event.refuse-correction": "We did not open the form for your correction",
   "event.reopen-sections": "We opened parts of the form for correction",
   "event.send-corrections": "You sent corrected parts",
+  "event.tell-missing": "We wrote to you what is still missing",
   "event.end-reopening": "We closed the opened parts again",
   "mail.interest-noted.subject": "{programme}: we tell you when it opens",
   "mail.interest-noted.body":
@@ -69,6 +70,10 @@ export const correctingEn = {
   "mail.draft-closes.subject": "No. {number} closes soon",
   "mail.draft-closes.body":
     "Your application can be submitted until {moment}. {missing, plural, =0 {Nothing is missing; only the submission is.} one {One thing is still missing.} other {# things are still missing.}}\n\nGo on here:\n\n{link}",
+  "mail.draft-missing.subject":
+    "No. {number}: {count, plural, =0 {only the submission is missing} other {what is still missing}}",
+  "mail.draft-missing.body":
+    "{count, plural, =0 {Nothing is missing in your application any more, but it has not been submitted.} other {Your application is not submitted yet. Still missing, with the number of open fields:\n\n{list}}}\n\n{said, plural, =0 {} other {Our office adds:\n\n{words}\n\n}}It can be submitted until {moment}. Go on here:\n\n{link}",
   "mail.round-opened.subject": "No. {number}: you can submit now",
   "mail.round-opened.body":
     "The round of {programme} has opened. As soon as nothing is missing you can submit:\n\n{link}",
@@ -148,6 +153,7 @@ export const correctingFr: Readonly<Record<keyof typeof correctingEn, string>> =
   "event.refuse-correction": "Nous n’avons pas rouvert le formulaire pour votre correction",
   "event.reopen-sections": "Nous avons rouvert des parties du formulaire",
   "event.send-corrections": "Vous avez envoyé des parties corrigées",
+  "event.tell-missing": "Nous vous avons écrit ce qui manque encore",
   "event.end-reopening": "Nous avons refermé les parties rouvertes",
   "mail.interest-noted.subject": "{programme} : nous vous préviendrons de l’ouverture",
   "mail.interest-noted.body":
@@ -158,6 +164,10 @@ export const correctingFr: Readonly<Record<keyof typeof correctingEn, string>> =
   "mail.draft-closes.subject": "No {number} : la clôture approche",
   "mail.draft-closes.body":
     "Votre candidature peut être déposée jusqu’au {moment}. {missing, plural, =0 {Il ne manque rien ; il ne reste qu’à déposer.} one {Il manque encore une chose.} other {Il manque encore # choses.}}\n\nContinuez ici :\n\n{link}",
+  "mail.draft-missing.subject":
+    "No {number} : {count, plural, =0 {il ne reste qu’à déposer} other {ce qui manque encore}}",
+  "mail.draft-missing.body":
+    "{count, plural, =0 {Il ne manque plus rien à votre candidature, mais elle n’a pas été déposée.} other {Votre candidature n’est pas encore déposée. Il manque encore, avec le nombre de champs ouverts :\n\n{list}}}\n\n{said, plural, =0 {} other {Notre service ajoute :\n\n{words}\n\n}}Elle peut être déposée jusqu’au {moment}. Continuez ici :\n\n{link}",
   "mail.round-opened.subject": "No {number} : vous pouvez déposer",
   "mail.round-opened.body":
     "La session de {programme} est ouverte. Dès que rien ne manque, vous pouvez déposer :\n\n{link}",

@@ -14,6 +14,7 @@ interface Props {
     readonly locale: Locale;
     readonly office: Pick<ReferenceSet, "scales">;
     readonly starts: string | null;
+    readonly legalName: string;
     readonly values: Readonly<Record<string, Json>>;
     readonly left: Readonly<Record<string, Json>>;
   };
@@ -23,7 +24,7 @@ interface Props {
 
 /** What is said under a field whose answer looks wrong and may be right; it never stops anybody. */
 export function DoubtNote({ context, entry, field }: Props) {
-  const { section, office, values, left, starts, locale } = context;
+  const { section, office, values, left, starts, legalName, locale } = context;
   const keyOf = (name: string) => placeKey({ scope: section.scope, section: section.key, entry, field: name });
   // What is still being typed is not doubted.
   const settled = left[keyOf(field.key)] ?? section.entries.find((e) => e.id === entry)?.values[field.key]?.value;
@@ -31,7 +32,7 @@ export function DoubtNote({ context, entry, field }: Props) {
   const own: Record<string, Json> = Object.fromEntries(
     section.fields.map((f) => [f.key, values[keyOf(f.key)] ?? null] as const),
   );
-  const doubt = doubtOf(field, own, office.scales, starts);
+  const doubt = doubtOf(field, own, { scales: office.scales, start: starts, name: legalName });
   if (!doubt) return null;
   const { code, ...rest } = doubt;
   const words = "start" in rest ? { start: formatDate(locale, rest.start) } : rest;

@@ -71,7 +71,16 @@ export function Evidence({ data, requirement }: { data: FileData; requirement: R
     );
   }
   if (requirement.kind === "sections")
-    return <p className="empty">These are answers of the form. They stand on the right.</p>;
+    return (
+      <>
+        {data.signedAs && requirement.sections.includes("declaration") ? (
+          <p className="notice">
+            Signed as “{data.signedAs}”; the form gives the name {data.name}.
+          </p>
+        ) : null}
+        <p className="empty">These are answers of the form. They stand on the right.</p>
+      </>
+    );
   if (!shown)
     return (
       <p className="empty">

@@ -39,6 +39,8 @@ export interface FieldContext {
   readonly office: Registers;
   /** The latest first day of study among the choices; null while nothing is chosen. */
   readonly starts: string | null;
+  /** The applicant's name as it stands in the form; "" while unknown. */
+  readonly legalName: string;
   readonly values: Readonly<Record<string, Json>>;
   /** The values with which fields were left: those are judged, not what is still being typed. */
   readonly left: Readonly<Record<string, Json>>;

@@ -25,6 +25,8 @@ interface Props {
   readonly office: Registers;
   /** The latest first day of study among the choices; null while nothing is chosen. */
   readonly starts: string | null;
+  /** The applicant's name as it stands in the form; "" while unknown. */
+  readonly legalName: string;
 }
 
 function valuesOf(sections: readonly FormSection[]): Record<string, Json> {
@@ -85,6 +87,7 @@ export function SectionForm({
   sections: initial,
   office,
   starts,
+  legalName,
 }: Props) {
   const [sections, setSections] = useState(initial);
   const [values, setValues] = useState(() => valuesOf(initial));
@@ -201,6 +204,7 @@ export function SectionForm({
           locale,
           office,
           starts,
+          legalName,
           values,
           left,
           states: autosave.fields,

@@ -116,6 +116,7 @@ export function TrialSections({
           locale,
           office,
           starts: null,
+          legalName: "",
           values: form.values,
           left: form.left,
           states: {},

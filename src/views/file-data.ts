@@ -83,6 +83,8 @@ export interface FileData {
     readonly former: string | null;
     readonly onCertificates: string | null;
   };
+  /** What was typed as signature, where it is another name than the form's. */
+  readonly signedAs: string | null;
   /** For somebody who is under age today. */
   readonly underAge: { readonly age: number; readonly until: string } | null;
   readonly assessment: Assessment;

@@ -3,6 +3,8 @@ import { assess } from "../core/assessment/assess";
 import { type ChoiceContext, contexts } from "../core/assessment/context";
 import { unconfirmed } from "../core/assessment/steps";
 import { type CountingPaper, joinCounting, papersFor } from "../core/identity/papers";
+import { shownName } from "../core/identity/shown-name";
+import { signedOtherwise } from "../core/identity/signed-name";
 import { type Office, registersOf } from "../core/office/reference-set";
 import { planOf } from "../core/rulebook/plan";
 import { AnswerIndex } from "../core/sections/answer-index";
@@ -106,6 +108,11 @@ function otherNamesOf(values: readonly ClaimedValue[]): FileData["otherNames"] {
   return { called: named("calledName"), former: named("formerNames"), onCertificates: named("certificateName") };
 }
 
+function signedAs(values: readonly ClaimedValue[], name: string): string | null {
+  const signed = values.find((v) => v.section === "declaration" && v.field === "signature")?.claim;
+  return typeof signed === "string" && signedOtherwise(signed, name) ? signed : null;
+}
+
 /** Worked out anew each day, so that nobody is written to about somebody who has come of age. */
 function underAgeOf(values: readonly ClaimedValue[], today: Day): FileData["underAge"] {
   const birth = values.find((v) => v.section === "person" && v.field === "birthDate");
@@ -169,6 +176,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     groupTitle: office.set.groups.find((g) => g.key === assessment.file.group)?.title ?? null,
     assessment,
     otherNames: otherNamesOf(values),
+    signedAs: signedAs(values, shownName(loaded.facts)),
     underAge: underAgeOf(values, dayAt(office.zone, ctx.now.getTime())),
     cases: await casesOfFile(ctx.pool, loaded.facts, all, office),
     doubles: await doublesOf(ctx.pool, { id, answers: loaded.facts.answers, email: extras.email }, scope),

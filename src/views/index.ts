@@ -1,6 +1,7 @@
 import { applyOffer } from "./apply";
 import { awaited } from "./awaited";
 import { document } from "./document";
+import { drafts } from "./drafts";
 import { file } from "./file";
 import { finder } from "./finder";
 import { formPreview } from "./form-preview";
@@ -30,6 +31,7 @@ export const VIEWS = {
   applyOffer,
   awaited,
   document,
+  drafts,
   file,
   finder,
   formPreview,

@@ -152,6 +152,7 @@ const SHOWN_EVENTS = [
   "return-evidence",
   "ask-applicant",
   "settle-ask",
+  "tell-missing",
   "request-correction",
   "refuse-correction",
   "reopen-sections",

@@ -6,6 +6,7 @@ import { combText } from "../core/assessment/comb";
 import { reasonOf } from "../core/assessment/reason";
 import { loadFiles } from "../db/load-file";
 import { officeNow } from "./office-now";
+import { orderKey, orderKeyOf, readOrderKey } from "./order-key";
 import { fileInScope, programmesOf, scopeParameter } from "./scope";
 import { defineView, type ViewContext } from "./view";
 
@@ -48,14 +49,7 @@ const input = z.object({
   reason: z.string().max(40).nullable().default(null),
   mine: z.boolean().default(false),
   find: z.string().max(100).nullable().default(null),
-  /** The order key and the number after which the page begins; an address that somebody spoilt leads to the first page. */
-  after: z
-    .string()
-    .max(80)
-    .refine((key) => Number.isFinite(Date.parse(key.split("~")[0] ?? "")))
-    .nullable()
-    .catch(null)
-    .default(null),
+  after: orderKey,
 });
 
 interface Row {
@@ -131,7 +125,7 @@ async function page(
     values.push(value);
     conditions.push(condition(`$${values.length}`));
   };
-  const [orderAt = null, number = null] = filter.after?.split("~") ?? [];
+  const from = readOrderKey(filter.after);
   only((p) => `s.turn = ${p}`, filter.turn);
   only((p) => `s.reason = ${p}`, filter.reason);
   only((p) => `s.officer_id = ${p}`, mine);
@@ -140,8 +134,8 @@ async function page(
     filter.find,
   );
   only((p) => fileInScope("s.application_id", p), scope);
-  if (orderAt !== null && number !== null) {
-    values.push(orderAt, number);
+  if (from) {
+    values.push(...from);
     conditions.push(`(s.order_at, s.number) > ($${values.length - 1}::timestamptz, $${values.length})`);
   }
   const where = conditions.length > 0 ? `where ${conditions.join(" and ")}` : "";
@@ -208,7 +202,7 @@ export const turns = defineView({
         dueAt: due_at?.toISOString() ?? null,
         lastEventAt: last_event_at.toISOString(),
       })),
-      next: found.length > PAGE && last ? `${last.order_at.toISOString()}~${last.number}` : null,
+      next: found.length > PAGE && last ? orderKeyOf(last.order_at, last.number) : null,
       total: all
         .filter(
           (c) =>

@@ -101,6 +101,7 @@ describe("the main screens", () => {
       "/office/institutions",
       "/office/rulings",
       "/office/awaited?kind=degree",
+      "/office/drafts",
     ]) {
       await page.goto(path);
       await page.locator("h1").waitFor();

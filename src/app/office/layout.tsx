@@ -12,6 +12,7 @@ export default async function OfficeLayout({ children }: { children: ReactNode }
     ...(holds(person.actor, OFFICE)
       ? [
           { href: "/office", word: "Turns" },
+          { href: "/office/drafts", word: "Drafts" },
           { href: "/office/awaited", word: "Still to come" },
           { href: "/office/rulebooks", word: "Rulebooks" },
         ]

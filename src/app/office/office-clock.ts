@@ -36,5 +36,5 @@ export async function officeClock() {
       officer: row.officer,
     };
   };
-  return { line };
+  return { line, calendar: office.calendar, zone: office.zone };
 }

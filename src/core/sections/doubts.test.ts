@@ -8,7 +8,19 @@ const SCALES = [
 ];
 const START = "2027-09-01";
 const doubt = (key: string, values: Readonly<Record<string, string>>, start: string | null = START) =>
-  doubtOf({ key, kind: "text" }, values, SCALES, start)?.code ?? null;
+  doubtOf({ key, kind: "text" }, values, { scales: SCALES, start, name: "Ilse Quist" })?.code ?? null;
+
+describe("a signature", () => {
+  const signed = (signature: string, kind: "name" | "text" = "name", name = "Ilse Quist") =>
+    doubtOf({ key: "signature", kind }, { signature }, { scales: SCALES, start: START, name })?.code ?? null;
+  it("is doubted where it is another name than the form's", () =>
+    expect([signed("Ilse Quist"), signed("Quist"), signed("Quist", "text"), signed("Quist", "name", "")]).toEqual([
+      null,
+      "signed-otherwise",
+      null,
+      null,
+    ]));
+});
 
 describe("what is implausible and may still be right", () => {
   it.each<[string, Readonly<Record<string, string>>, string | null]>([

@@ -1,5 +1,6 @@
 import type { Json } from "../assessment/facts";
 import { onScale, onStep, readMark } from "../grades/scale";
+import { signedOtherwise } from "../identity/signed-name";
 import { compare, isPositive, parseDecimal } from "../numbers/ratio";
 import type { ReferenceSet } from "../office/reference-set";
 import { parseDay, parseRough } from "../time/day";
@@ -16,7 +17,17 @@ export type Doubt =
   | { readonly code: "no-pass"; readonly pass: string }
   | { readonly code: "best-is-pass" }
   | { readonly code: "ends-before-start" }
-  | { readonly code: "ends-too-early"; readonly start: string };
+  | { readonly code: "ends-too-early"; readonly start: string }
+  | { readonly code: "signed-otherwise"; readonly name: string };
+
+/** What an answer is held against that stands elsewhere. */
+export interface Beside {
+  readonly scales: ReferenceSet["scales"];
+  /** The first day of study, as late as any of the choices begins; null while nothing is chosen. */
+  readonly start: string | null;
+  /** The applicant's name as the form has it; "" while unknown. */
+  readonly name: string;
+}
 
 type Values = Readonly<Record<string, Json>>;
 
@@ -52,13 +63,11 @@ function lastDay(date: string): number | null {
 /**
  * The doubt about one field of an entry, if there is one.
  * @param values the entry's fields
- * @param start the first day of study, as late as any of the choices begins; null while nothing is chosen
  */
 export function doubtOf(
   field: Pick<Field, "key" | "kind">,
   values: Values,
-  scales: ReferenceSet["scales"],
-  start: string | null,
+  { scales, start, name }: Beside,
 ): Doubt | null {
   switch (field.key) {
     case "grade":
@@ -76,6 +85,10 @@ export function doubtOf(
       const [needed, end] = [parseDay(start ?? ""), parseDay(text(values, "passportExpiry"))];
       return needed !== null && end !== null && end < needed ? { code: "ends-too-early", start: start ?? "" } : null;
     }
+    case "signature":
+      return field.kind === "name" && signedOtherwise(text(values, "signature"), name)
+        ? { code: "signed-otherwise", name }
+        : null;
     default:
       return null;
   }

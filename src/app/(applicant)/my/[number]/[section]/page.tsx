@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { shownName } from "../../../../../core/identity/shown-name";
 import { say } from "../../../../../text/say";
 import { sectionPage } from "../../../../../ui/applicant-step";
 import { SectionForm } from "../../../../../ui/section-form.client";
@@ -58,6 +59,13 @@ export default async function SectionPage({ params }: { params: Promise<{ number
             .sort()
             .at(-1) ?? null
         }
+        legalName={shownName({
+          answers: application.sections.flatMap((s) =>
+            s.entries.flatMap((e) =>
+              Object.entries(e.values).map(([field, v]) => ({ section: s.key, field, value: v.value })),
+            ),
+          ),
+        })}
       />
       {first.core === "referees" ? <RefereeRequests application={application} language={language} /> : null}
       <p className="page-foot">

@@ -1,0 +1,173 @@
+"use client";
+
+import { Button, Input } from "antd";
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import { useId, useState, useTransition } from "react";
+import { Comb } from "./comb";
+
+interface DraftLine {
+  readonly id: string;
+  readonly number: string;
+  readonly name: string;
+  readonly programmes: string;
+  /** As `combText` wrote it. */
+  readonly comb: string;
+  readonly missing: number;
+  readonly left: string;
+  readonly late: boolean;
+  readonly due: string;
+  readonly stoppedAt: string | null;
+  readonly saved: string | null;
+  readonly told: string | null;
+}
+
+interface Props {
+  readonly rows: readonly DraftLine[];
+  readonly stopped: readonly { readonly title: string | null; readonly count: number }[];
+  readonly nextHref: string | null;
+  readonly firstHref: string | null;
+  readonly tell: (
+    drafts: readonly { readonly id: string; readonly number: string }[],
+    words: string,
+  ) => Promise<{
+    readonly told: number;
+    readonly refused: readonly { readonly number: string; readonly why: string }[];
+  }>;
+}
+
+const people = (count: number): string => (count === 1 ? "one person" : `${count} people`);
+
+/** Drafts as a table: marked ones are written to, each with what is missing in its own. */
+export function DraftList({ rows, stopped, nextHref, firstHref, tell }: Props) {
+  const id = useId();
+  const router = useRouter();
+  const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
+  const [words, setWords] = useState("");
+  const [said, setSaid] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  const mark = (one: string) =>
+    setMarked((all) => {
+      const next = new Set(all);
+      if (!next.delete(one)) next.add(one);
+      return next;
+    });
+  const most = Math.max(...stopped.map((s) => s.count));
+  const all = rows.every((r) => marked.has(r.id));
+  const send = () =>
+    begin(async () => {
+      const chosen = rows.filter((r) => marked.has(r.id)).map((r) => ({ id: r.id, number: r.number }));
+      const { told, refused } = await tell(chosen, words);
+      const kept = refused.map((r) => `No. ${r.number} ${r.why}.`).join(" ");
+      setSaid(`${told === 0 ? "Nobody was written to." : `We wrote to ${people(told)}.`} ${kept}`.trim());
+      setMarked(new Set());
+      if (refused.length === 0) setWords("");
+      router.refresh();
+    });
+  return (
+    <div className="drafts">
+      <section aria-label="Drafts">
+        {said ? (
+          <p role="status" className="said">
+            {said}
+          </p>
+        ) : null}
+        <table className="plain-table">
+          <thead>
+            <tr>
+              <th>
+                <input
+                  type="checkbox"
+                  checked={all}
+                  onChange={() => setMarked(all ? new Set() : new Set(rows.map((r) => r.id)))}
+                  aria-label="Mark all on this page"
+                />
+              </th>
+              <th>Closes</th>
+              <th>Applicant</th>
+              <th>Programmes</th>
+              <th>Missing</th>
+              <th>Stopped at</th>
+              <th>Written to</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <tr key={row.id}>
+                <td>
+                  <input
+                    type="checkbox"
+                    checked={marked.has(row.id)}
+                    onChange={() => mark(row.id)}
+                    aria-label={`Mark ${row.name}`}
+                  />
+                </td>
+                <td className={row.late ? "wrong strong" : undefined} title={row.due}>
+                  {row.left}
+                </td>
+                <td>
+                  <Link href={`/office/files/${row.number}`} className="serif name" prefetch={false}>
+                    {row.name}
+                  </Link>{" "}
+                  <span className="quiet number">{row.number}</span>
+                </td>
+                <td className="codes">{row.programmes}</td>
+                <td>
+                  <Comb
+                    text={row.comb}
+                    turn="applicant"
+                    words={row.missing === 0 ? "nothing is missing" : `${row.missing} missing`}
+                  />{" "}
+                  {row.missing === 0 ? "only the submission" : row.missing}
+                </td>
+                <td>
+                  {row.stoppedAt ?? <span className="quiet">nothing filled in yet</span>}
+                  {row.saved ? <span className="quiet"> · {row.saved}</span> : null}
+                </td>
+                <td className="quiet">{row.told ?? "—"}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p className="quiet">
+          {firstHref ? <Link href={firstHref}>First page</Link> : null}{" "}
+          {nextHref ? <Link href={nextHref}>Next page</Link> : null}
+        </p>
+      </section>
+      <aside aria-label="What can be done">
+        <h2>Write what is missing</h2>
+        <p className="quiet">
+          Each gets a mail that lists what is open in their own draft, and until when it can be submitted. The system
+          itself reminds a week and a day before the closing.
+        </p>
+        <div className="field">
+          <label htmlFor={id}>A word of your own, in the mail below the list (may stay empty)</label>
+          <Input.TextArea
+            id={id}
+            autoSize={{ minRows: 2 }}
+            maxLength={1000}
+            value={words}
+            onChange={(e) => setWords(e.target.value)}
+          />
+        </div>
+        <div className="presses">
+          <Button type="primary" loading={busy} disabled={marked.size === 0} onClick={send}>
+            {marked.size === 0 ? "Mark whom to write to" : `Write to ${people(marked.size)}`}
+          </Button>
+        </div>
+        <h2>Where they stopped</h2>
+        <ul className="stopped">
+          {stopped.map((s) => (
+            <li key={s.title}>
+              <span>{s.title ?? "nothing filled in yet"}</span>
+              <span className="count">{s.count}</span>
+              <svg viewBox="0 0 100 1" preserveAspectRatio="none" aria-hidden="true">
+                <rect width={(100 * s.count) / most} height="1" />
+              </svg>
+            </li>
+          ))}
+        </ul>
+      </aside>
+    </div>
+  );
+}
