@@ -6,11 +6,13 @@ import { confirmValues } from "./confirm-values";
 import { copyCycle } from "./copy-cycle";
 import { refuseCorrection, requestCorrection } from "./correction-requests";
 import * as decisions from "./decisions";
+import { answerSearch, noteEmptySearch } from "./empty-searches";
 import * as institutions from "./institutions";
 import { announceOpenings, forgetInterest, noteInterest } from "./interest";
 import * as evidence from "./judge-evidence";
 import * as files from "./keep-files";
 import * as messages from "./messages";
+import { moveProgramme, suggestMove } from "./move-programme";
 import * as overriding from "./override-finding";
 import * as payments from "./payments";
 import { askPreview, askReferencePreview, reportPreview } from "./previews";
@@ -19,6 +21,7 @@ import { reassessFiles } from "./reassess";
 import * as referenceSet from "./reference-set";
 import * as registry from "./registry";
 import { remindDrafts, tellMissing } from "./remind-drafts";
+import { remindOpenings } from "./remind-openings";
 import { removeDocument } from "./remove-document";
 import * as reopening from "./reopen-sections";
 import * as requests from "./request-reference";
@@ -96,6 +99,8 @@ export const ACTS = {
   dropPart,
   dropRulebook: rulebooks.dropRulebook,
   editRulebook: rulebooks.editRulebook,
+  moveProgramme,
+  suggestMove,
   moveToRulebook: rulebooks.moveToRulebook,
   publishDraft: rulebooks.publishDraft,
   publishRulebook: rulebooks.publishRulebook,
@@ -104,6 +109,9 @@ export const ACTS = {
   releaseDecision: decisions.releaseDecision,
   releaseStuckMessages: messages.releaseStuckMessages,
   remindDrafts,
+  remindOpenings,
+  noteEmptySearch,
+  answerSearch,
   removeDocument,
   reopenRound: rounds.reopenRound,
   reportMessage: messages.reportMessage,

@@ -1,11 +1,11 @@
 import { and, eq, sql } from "drizzle-orm";
 import { z } from "zod";
 import { choiceRefusal } from "../core/choices/choice-rules";
-import { offeredOptions } from "../core/programmes/programme";
 import { roundState } from "../core/rounds/round-state";
-import { application, choice, cycle, intake, procedure, programme, round, rulebook } from "../db/schema";
+import { application, choice, cycle } from "../db/schema";
 import { type ActContext, defineAct, done, type Outcome, refuse } from "./act";
 import { carryOver } from "./carry-over";
+import { findTarget, heldChoices, pickOptions, type Target } from "./choice-target";
 import { settle } from "./settle";
 
 /** Makes the application row and gives it the next number of its cycle. */
@@ -25,20 +25,6 @@ async function openNew(ctx: ActContext, personId: string, cycleId: string, proce
   return made;
 }
 
-async function findTarget(ctx: ActContext, roundId: string) {
-  const [target] = await ctx.db
-    .select({ round, intake, procedure, cycle, programme, rulebookId: rulebook.id })
-    .from(round)
-    .innerJoin(intake, eq(intake.id, round.intakeId))
-    .innerJoin(programme, eq(programme.id, intake.programmeId))
-    .innerJoin(procedure, eq(procedure.id, programme.procedureId))
-    .innerJoin(cycle, eq(cycle.id, intake.cycleId))
-    .innerJoin(rulebook, and(eq(rulebook.intakeId, intake.id), eq(rulebook.status, "published")))
-    .where(eq(round.id, roundId));
-  return target ?? null;
-}
-type Target = NonNullable<Awaited<ReturnType<typeof findTarget>>>;
-
 /** Whether the round takes a new draft at this moment. */
 function windowRefusal({ round: window }: Target, now: Date): Outcome<never> | null {
   const state = roundState(
@@ -50,43 +36,6 @@ function windowRefusal({ round: window }: Target, now: Date): Outcome<never> | n
   return state === "coming" && !window.prepareBefore
     ? refuse("round-not-open", { opensAt: window.opensAt.toISOString() })
     : null;
-}
-
-interface Wanted {
-  readonly campus: string | null;
-  readonly mode: string | null;
-  readonly track: string | null;
-}
-
-/** What was picked of each option, the only one or the first being preset; null where something is asked for that is not offered. */
-function pickOptions(target: Pick<Target, "programme" | "intake">, wanted: Wanted): Wanted | null {
-  const offered = offeredOptions(target.programme, target.intake);
-  const pick = (all: readonly string[], one: string | null): string | null | undefined =>
-    one === null ? (all[0] ?? null) : all.includes(one) ? one : undefined;
-  const campus = pick(offered.campuses, wanted.campus);
-  const mode = pick(offered.modes, wanted.mode);
-  const track = pick(
-    offered.tracks.map((t) => t.key),
-    wanted.track,
-  );
-  return campus === undefined || mode === undefined || track === undefined ? null : { campus, mode, track };
-}
-
-/** The choices that an application holds, withdrawn ones included. */
-async function heldChoices(ctx: ActContext, applicationId: string) {
-  return ctx.db
-    .select({
-      intakeId: choice.intakeId,
-      withdrawnAt: choice.withdrawnAt,
-      rank: choice.rank,
-      code: programme.code,
-      level: programme.level,
-      fields: programme.fields,
-    })
-    .from(choice)
-    .innerJoin(intake, eq(intake.id, choice.intakeId))
-    .innerJoin(programme, eq(programme.id, intake.programmeId))
-    .where(eq(choice.applicationId, applicationId));
 }
 
 /**

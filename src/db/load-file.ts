@@ -129,7 +129,7 @@ from application a where a.id = any($1::uuid[])`;
 const published = new Map<string, Rulebook>();
 
 /** Rulebooks by id. Published and superseded ones never change, so each is read once a process. */
-async function rulebooksById(client: Queryable, ids: readonly string[]): Promise<Record<string, Rulebook>> {
+export async function rulebooksById(client: Queryable, ids: readonly string[]): Promise<Record<string, Rulebook>> {
   const lacking = ids.filter((id) => !published.has(id));
   if (lacking.length > 0) {
     const { rows } = await client.query<Rulebook & { status: string }>(

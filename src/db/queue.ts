@@ -12,6 +12,7 @@ export const JOBS = {
   "reassess-aged": z.object({}),
   "remind-drafts": z.object({}),
   "announce-openings": z.object({}),
+  "remind-openings": z.object({}),
   "ask-registry": z.object({ queryId: z.uuid() }),
   preview: z.object({ previewId: z.uuid() }),
 } as const;

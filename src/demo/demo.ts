@@ -1,5 +1,6 @@
 import { acceptLink, makeStaff, openAccount, tieAccount } from "../acts/accounts";
 import { type Runtime, runAct } from "../acts/act";
+import { noteEmptySearch } from "../acts/empty-searches";
 import { keepTrayMail } from "../acts/messages";
 import { keepRegistryRecord, setRegistryMode } from "../acts/registry";
 import type { AccountContext } from "../auth/accounts";
@@ -32,6 +33,9 @@ export const DEMO_STAFF: readonly {
   { key: "lead", name: "Tadhg Breen", email: "t.breen@merrow.example", role: "lead officer" },
   { key: "administrator", name: "Mireille Castagnier", email: "m.castagnier@merrow.example", role: "administrator" },
 ];
+
+/** What visitors of the demo's finder looked for in vain. */
+const SEARCHED_IN_VAIN = ["scientific diving", "law of the sea", "scientific diving", "aquaculture licence"] as const;
 
 const SYSTEM: Actor = { kind: "system" };
 const VISITOR: Actor = { kind: "visitor" };
@@ -164,6 +168,8 @@ export async function loadDemo(
     made.push({ key: story.key, number: await playStory(stage, story) });
     ctx.say(made.length, all.length, [story.profile.given, story.profile.family].filter(Boolean).join(" "));
   }
+  ctx.moveTo(new Date(momentFrom(anchor, -2, "16:20")));
+  for (const words of SEARCHED_IN_VAIN) await act(ctx.runtime, noteEmptySearch, VISITOR, { words });
   ctx.moveTo(new Date(momentFrom(anchor, 0, "08:00")));
   await drain();
   await ctx.runtime.boss.purgeQueue("send-message");

@@ -5,6 +5,7 @@ import { reportPreview } from "../acts/previews";
 import { reassessFiles } from "../acts/reassess";
 import { claimRegistryQuery, reportRegistry } from "../acts/registry";
 import { remindDrafts } from "../acts/remind-drafts";
+import { remindOpenings } from "../acts/remind-openings";
 import type { Locale } from "../core/text/local-text";
 import { JOBS, type JobName, type JobPayload } from "../db/queue";
 import type { MailService } from "../outside/mail";
@@ -96,6 +97,9 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
       return reassessAged(ctx);
     case "remind-drafts":
       await runAct(ctx.runtime, remindDrafts, SYSTEM, {});
+      return;
+    case "remind-openings":
+      await runAct(ctx.runtime, remindOpenings, SYSTEM, {});
       return;
     case "announce-openings":
       await runAct(ctx.runtime, announceOpenings, SYSTEM, {});

@@ -74,6 +74,9 @@ export const correctingEn = {
     "No. {number}: {count, plural, =0 {only the submission is missing} other {what is still missing}}",
   "mail.draft-missing.body":
     "{count, plural, =0 {Nothing is missing in your application any more, but it has not been submitted.} other {Your application is not submitted yet. Still missing, with the number of open fields:\n\n{list}}}\n\n{said, plural, =0 {} other {Our office adds:\n\n{words}\n\n}}It can be submitted until {moment}. Go on here:\n\n{link}",
+  "mail.round-opens-soon.subject": "{programme} opens on {moment}",
+  "mail.round-opens-soon.body":
+    "{gaps, plural, =0 {Everything that we look at is there.} one {One thing is still missing in what is planned.} other {# things are still missing in what is planned.}}\n\nLook at the programme, its rounds and what visitors see before it opens:\n\n{link}",
   "mail.round-opened.subject": "No. {number}: you can submit now",
   "mail.round-opened.body":
     "The round of {programme} has opened. As soon as nothing is missing you can submit:\n\n{link}",
@@ -168,6 +171,9 @@ export const correctingFr: Readonly<Record<keyof typeof correctingEn, string>> =
     "No {number} : {count, plural, =0 {il ne reste qu’à déposer} other {ce qui manque encore}}",
   "mail.draft-missing.body":
     "{count, plural, =0 {Il ne manque plus rien à votre candidature, mais elle n’a pas été déposée.} other {Votre candidature n’est pas encore déposée. Il manque encore, avec le nombre de champs ouverts :\n\n{list}}}\n\n{said, plural, =0 {} other {Notre service ajoute :\n\n{words}\n\n}}Elle peut être déposée jusqu’au {moment}. Continuez ici :\n\n{link}",
+  "mail.round-opens-soon.subject": "{programme} ouvre le {moment}",
+  "mail.round-opens-soon.body":
+    "{gaps, plural, =0 {Tout ce que nous vérifions est là.} one {Il manque encore une chose dans ce qui est prévu.} other {Il manque encore # choses dans ce qui est prévu.}}\n\nRegardez la formation, ses sessions et ce que voient les visiteurs avant l’ouverture :\n\n{link}",
   "mail.round-opened.subject": "No {number} : vous pouvez déposer",
   "mail.round-opened.body":
     "La session de {programme} est ouverte. Dès que rien ne manque, vous pouvez déposer :\n\n{link}",

@@ -58,6 +58,12 @@ export const fillingEn = {
   "mail.choice-moved.subject": "No. {number}: your choice of {programme} was changed",
   "mail.choice-moved.body":
     "The admissions office changed what you chose with {programme}.\n\nWhy: {text}\n\nYour application says what it is now, and whether anything is asked of you:\n\n{link}",
+  "mail.programme-moved.subject": "No. {number}: your application is now for {programme}",
+  "mail.programme-moved.body":
+    "The admissions office has put your choice of {from} on another programme: {programme}. Everything that you sent stays with it.\n\nWhy: {text}\n\nYour application says whether anything more is asked of you. If this is not what you want, answer there:\n\n{link}",
+  "mail.move-suggested.subject": "No. {number}: {programme} may suit you",
+  "mail.move-suggested.body":
+    "You applied for {from}. We think that {programme} may suit you better, or as well.\n\nWhy: {text}\n\nNothing has changed. If you want it, open “Something to correct?” in your application and say so:\n\n{link}",
   "mail.rulebook-moved.subject": "No. {number}: your application follows newer rules",
   "mail.rulebook-moved.body":
     "The office has moved your application for {programme} to the newer version of its rules. Reason: {text}\n\nWhat was added (+), taken out (−) or changed (·):\n\n{changes}\n\n{link}",
@@ -66,6 +72,8 @@ export const fillingEn = {
   "event.change-choice": "You changed a choice",
   "event.arrange-choices": "You changed the order of your choices",
   "event.move-choice": "The office changed your choice",
+  "event.move-programme": "The office put your choice on another programme",
+  "event.suggest-move": "We suggested another programme or track",
 } as const;
 
 export const fillingFr: Readonly<Record<keyof typeof fillingEn, string>> = {
@@ -130,6 +138,12 @@ export const fillingFr: Readonly<Record<keyof typeof fillingEn, string>> = {
   "mail.choice-moved.subject": "No {number} : votre choix {programme} a été modifié",
   "mail.choice-moved.body":
     "Le bureau des admissions a modifié ce que vous aviez choisi pour {programme}.\n\nPourquoi : {text}\n\nVotre candidature dit ce qu’il en est maintenant, et si quelque chose vous est demandé :\n\n{link}",
+  "mail.programme-moved.subject": "No {number} : votre candidature vise désormais {programme}",
+  "mail.programme-moved.body":
+    "Le bureau des admissions a placé votre choix {from} sur une autre formation : {programme}. Tout ce que vous avez envoyé y reste joint.\n\nPourquoi : {text}\n\nVotre candidature dit si autre chose vous est demandé. Si ce n’est pas ce que vous souhaitez, répondez-y :\n\n{link}",
+  "mail.move-suggested.subject": "No {number} : {programme} pourrait vous convenir",
+  "mail.move-suggested.body":
+    "Vous avez candidaté à {from}. Nous pensons que {programme} pourrait vous convenir mieux, ou aussi bien.\n\nPourquoi : {text}\n\nRien n’a changé. Si vous le souhaitez, ouvrez « Quelque chose à corriger ? » dans votre candidature et dites-le :\n\n{link}",
   "mail.rulebook-moved.subject": "No {number} : votre candidature suit des règles plus récentes",
   "mail.rulebook-moved.body":
     "Le bureau a placé votre candidature pour {programme} sous la version plus récente de ses règles. Motif : {text}\n\nCe qui est ajouté (+), retiré (−) ou modifié (·) :\n\n{changes}\n\n{link}",
@@ -138,4 +152,6 @@ export const fillingFr: Readonly<Record<keyof typeof fillingEn, string>> = {
   "event.change-choice": "Vous avez modifié un vœu",
   "event.arrange-choices": "Vous avez changé l’ordre de vos vœux",
   "event.move-choice": "Le bureau a modifié votre vœu",
+  "event.move-programme": "Le bureau a placé votre vœu sur une autre formation",
+  "event.suggest-move": "Nous avons proposé une autre formation ou un autre parcours",
 };

@@ -1,5 +1,6 @@
 import type { Step } from "../core/assessment/result";
 import { addWorking, type WorkingCalendar, workingBetween } from "../core/calendar/working-days";
+import type { PlanGap } from "../core/programmes/gaps";
 import { dayAt, type ZoneTable } from "../core/time/zone";
 
 /** The office side's sentences, in English. */
@@ -163,6 +164,8 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "change-choice": "changed a choice",
   "arrange-choices": "put the choices in order",
   "extend-choice": "gave more time",
+  "move-programme": "put a choice on another programme",
+  "suggest-move": "suggested another programme or track",
   "move-choice": "changed the track, campus or mode of a choice",
   "move-to-rulebook": "moved a choice to the newest rulebook",
   "confirm-values": "confirmed values",
@@ -196,7 +199,32 @@ export const REFUSED_WORDS: Readonly<Record<string, string>> = {
   "needs-second-person": "You prepared this decision; a second person has to release it.",
   "not-eligible": "The entry rules do not allow this kind of decision.",
   "not-confirmed": "Some findings stand on claimed values. Confirm them first.",
+  "already-applied": "This file holds that programme already, or held it before.",
+  "choice-rule": "The rules about choices of this procedure do not allow it.",
+  "not-offered": "This is not offered there.",
   "not-complete": "The file is not complete yet.",
   "too-late-to-undo": "Ten seconds have passed: this can no longer be undone.",
   "invalid-input": "Something in the form is not right.",
 };
+
+/** What a start lacks before it opens, as one would tell a colleague. */
+export function planGapWords(gap: PlanGap): string {
+  switch (gap.code) {
+    case "no-field":
+      return "no field of study, so nobody finds it by its field";
+    case "no-prerequisites":
+      return "no words on what somebody must bring";
+    case "no-contact":
+      return "nobody named for questions";
+    case "no-keywords":
+      return "no other words to find it by";
+    case "no-rulebook":
+      return "no published rulebook, so it is not offered";
+    case "no-places":
+      return "no places";
+    case "no-closing":
+      return `round ${gap.round} has no closing for the ${gap.group} group`;
+    case "starts-before-closing":
+      return `round ${gap.round} closes after the first day of study`;
+  }
+}

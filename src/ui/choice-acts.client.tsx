@@ -3,15 +3,25 @@
 import { useState } from "react";
 import { formatZone } from "../text/format";
 import type { ChoiceOffer } from "../views/choice-offer";
+import type { Elsewhere } from "../views/elsewhere";
 import { wallTime } from "./plans/drafts";
 import { MomentField, PickField } from "./plans/fields.client";
 import { WithReason } from "./with-reason.client";
+
+/** A round, and a track of what it is for. */
+export interface Target {
+  readonly roundId: string;
+  readonly track: string | null;
+}
 
 /** What the office may do with one choice; null when it was done, else the sentence that says why not. */
 export interface ChoiceActs {
   readonly extend: (choice: string, local: string, reason: string) => Promise<string | null>;
   readonly move: (choice: string, reason: string) => Promise<string | null>;
   readonly place: (choice: string, options: ChoiceOffer["now"], reason: string) => Promise<string | null>;
+  readonly look: (choice: string) => Promise<Elsewhere | null>;
+  readonly moveTo: (choice: string, target: Target, reason: string) => Promise<string | null>;
+  readonly suggest: (choice: string, target: Target, reason: string) => Promise<string | null>;
 }
 
 /** Gives one person more time for one choice. */

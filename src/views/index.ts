@@ -2,6 +2,7 @@ import { applyOffer } from "./apply";
 import { awaited } from "./awaited";
 import { document } from "./document";
 import { drafts } from "./drafts";
+import { elsewhere } from "./elsewhere";
 import { file } from "./file";
 import { finder } from "./finder";
 import { formPreview } from "./form-preview";
@@ -32,6 +33,7 @@ export const VIEWS = {
   awaited,
   document,
   drafts,
+  elsewhere,
   file,
   finder,
   formPreview,

@@ -142,6 +142,8 @@ const SHOWN_EVENTS = [
   "arrange-choices",
   "extend-choice",
   "move-choice",
+  "move-programme",
+  "suggest-move",
   "submit-application",
   "upload-document",
   "request-reference",

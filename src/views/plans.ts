@@ -2,6 +2,7 @@ import type pg from "pg";
 import { z } from "zod";
 import type { ChoiceRules } from "../core/choices/choice-rules";
 import type { ReferenceSet } from "../core/office/reference-set";
+import { type PlanGap, planGaps } from "../core/programmes/gaps";
 import type { IntakeInput, ProgrammeInput } from "../core/programmes/programme";
 import { holds } from "../core/rights/actor";
 import { type RoundState, roundState } from "../core/rounds/round-state";
@@ -34,6 +35,8 @@ export interface PlannedIntake extends IntakeInput {
   readonly accepted: number;
   readonly rounds: readonly PlannedRound[];
   readonly rulebook: number | null;
+  /** What it lacks while one of its rounds has not closed. */
+  readonly gaps: readonly PlanGap[];
 }
 
 export interface PlannedProgramme extends ProgrammeInput {
@@ -52,6 +55,8 @@ export interface PlansData {
   readonly procedures: readonly { readonly key: string; readonly title: LocalText; readonly rules: ChoiceRules }[];
   readonly cycles: readonly string[];
   readonly programmes: readonly PlannedProgramme[];
+  /** What visitors looked for and did not find, the most frequent first. */
+  readonly searches: readonly { readonly words: string; readonly times: number; readonly lastAt: string }[];
 }
 
 const PROGRAMMES = `select json_build_object('code', p.code, 'title', p.title, 'award', p.award, 'level', p.level, 'fields', p.fields, 'language', p.language,
@@ -73,25 +78,34 @@ const PROGRAMMES = `select json_build_object('code', p.code, 'title', p.title, '
   from programme p join procedure f on f.id = p.procedure_id where $1::text is null or p.code = $1 order by p.code`;
 
 type Stored = Omit<PlannedProgramme, "intakes"> & {
-  readonly intakes: readonly (Omit<PlannedIntake, "rounds"> & {
+  readonly intakes: readonly (Omit<PlannedIntake, "rounds" | "gaps"> & {
     readonly rounds: readonly Omit<PlannedRound, "state">[];
   })[];
 };
 
 const iso = (moment: string): string => new Date(moment).toISOString();
 
-async function planned(pool: pg.Pool, code: string | null, now: number): Promise<readonly PlannedProgramme[]> {
+const MOST_SEARCHES = 20;
+
+async function planned(
+  pool: pg.Pool,
+  code: string | null,
+  groups: readonly string[],
+  now: number,
+): Promise<readonly PlannedProgramme[]> {
   const { rows } = await pool.query<{ programme: Stored }>(PROGRAMMES, [code]);
   return rows.map(({ programme }) => ({
     ...programme,
-    intakes: programme.intakes.map((intake) => ({
-      ...intake,
-      rounds: intake.rounds.map((round) => ({
+    intakes: programme.intakes.map((intake) => {
+      const rounds = intake.rounds.map((round) => ({
         ...round,
         opensAt: iso(round.opensAt),
         state: roundState(round, null, now),
-      })),
-    })),
+      }));
+      const ahead = rounds.filter((r) => r.state !== "closed");
+      const over = rounds.length > 0 && ahead.length === 0;
+      return { ...intake, rounds, gaps: over ? [] : planGaps(programme, { ...intake, rounds: ahead }, groups) };
+    }),
   }));
 }
 
@@ -105,6 +119,9 @@ export const plans = defineView({
     const procedures = await pool.query<PlansData["procedures"][number]>(
       "select key, title, rules from procedure order by key",
     );
+    const searches = await pool.query<{ words: string; times: number; last_at: Date }>(
+      `select words, times, last_at from empty_search order by times desc, last_at desc limit ${MOST_SEARCHES}`,
+    );
     const cycles = await pool.query<{ key: string }>("select key from cycle order by key desc");
     return {
       zone: office.set.zone,
@@ -113,7 +130,13 @@ export const plans = defineView({
       campuses: office.set.campuses,
       procedures: procedures.rows,
       cycles: cycles.rows.map((c) => c.key),
-      programmes: await planned(pool, code, now.getTime()),
+      programmes: await planned(
+        pool,
+        code,
+        office.set.groups.map((g) => g.key),
+        now.getTime(),
+      ),
+      searches: searches.rows.map(({ words, times, last_at }) => ({ words, times, lastAt: last_at.toISOString() })),
     };
   },
 });

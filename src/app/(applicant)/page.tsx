@@ -5,10 +5,12 @@ import { say } from "../../text/say";
 import { CampusMap } from "../../ui/finder/campus-map";
 import { FinderForm } from "../../ui/finder/finder-form.client";
 import { Hit } from "../../ui/finder/hit";
+import { NotFoundNote } from "../../ui/finder/not-found.client";
 import { personString, queryString, readQuery, type SearchParams } from "../../ui/finder/query";
 import { ZoneNote } from "../../ui/programme";
 import { finder } from "../../views/finder";
 import { locale, see, VISITOR } from "../request";
+import { noteNotFound } from "./finder.action";
 
 /** The programmes that take applications: searched, narrowed, on a map, each with the deadline that holds for the visitor. */
 export default async function FinderPage({ searchParams }: { searchParams: Promise<SearchParams> }) {
@@ -26,6 +28,8 @@ export default async function FinderPage({ searchParams }: { searchParams: Promi
   const option = (value: string, label: string) => ({ value, label });
   const person = personString(query);
   const narrowed = queryString({ ...query, citizenships: [], residence: null }) !== "";
+  const wordsAlone =
+    query.words !== "" && queryString({ ...query, words: "", citizenships: [], residence: null }) === "";
   return (
     <div className="finder">
       <header>
@@ -62,6 +66,7 @@ export default async function FinderPage({ searchParams }: { searchParams: Promi
         {data.hits.length === 0 ? (
           <p className="empty">
             {t("finder.none")} <Link href={`/${person}`}>{t("finder.all")}</Link>
+            {wordsAlone ? <NotFoundNote key={query.words} words={query.words} note={noteNotFound} /> : null}
           </p>
         ) : (
           <form action="/programmes/compare" className="hits">

@@ -105,6 +105,8 @@ export const round = pgTable(
     promiseDays: integer("promise_days").notNull(),
     /** When its opening was told to those who wait for it. */
     announcedAt: instant("announced_at"),
+    /** When the office was reminded that it opens soon. */
+    remindedAt: instant("reminded_at"),
   },
   (t) => [unique("round_once").on(t.intakeId, t.key)],
 );
@@ -215,3 +217,11 @@ export const interest = pgTable(
   },
   (t) => [unique("interest_once").on(t.programmeId, t.email)],
 );
+
+/** What people looked for among the programmes and did not find: the words alone, never who they were. */
+export const emptySearch = pgTable("empty_search", {
+  folded: text("folded").primaryKey(),
+  words: text("words").notNull(),
+  times: integer("times").notNull().default(1),
+  lastAt: instant("last_at").notNull(),
+});

@@ -1,7 +1,10 @@
 import Link from "next/link";
 import { formatDate, formatMoment } from "../../../text/format";
+import { planGapWords } from "../../../text/office";
+import { SearchesWithout } from "../../../ui/plans/searches-without.client";
 import { type PlannedIntake, type PlannedProgramme, plans } from "../../../views/plans";
 import { requireStaff, see } from "../../request";
+import { settleSearch } from "./plan.action";
 
 const STATE_WORDS = { coming: "opens later", open: "open", full: "full", closed: "closed" } as const;
 
@@ -13,6 +16,7 @@ function IntakeRow({ programme, intake, zone }: { programme: PlannedProgramme; i
           {programme.award} {programme.title.en}
         </Link>{" "}
         <span className="quiet">{programme.code}</span>
+        {intake.gaps.length > 0 ? <span className="gap-note">{intake.gaps.map(planGapWords).join("; ")}</span> : null}
       </td>
       <td className="figures">{formatDate("en", intake.startsOn)}</td>
       <td>
@@ -96,6 +100,14 @@ export default async function ProgrammesPage() {
           </tbody>
         </table>
       )}
+      {data.searches.length > 0 ? (
+        <SearchesWithout
+          searches={data.searches.map((s) => ({ ...s, last: formatDate("en", s.lastAt.slice(0, 10)) }))}
+          programmes={data.programmes.map((p) => ({ value: p.code, label: `${p.code} ${p.title.en}` }))}
+          mayChange={data.mayChange}
+          settle={settleSearch}
+        />
+      ) : null}
     </div>
   );
 }

@@ -4,6 +4,7 @@ import { revalidatePath } from "next/cache";
 import { redirect } from "next/navigation";
 import type { Outcome } from "../../../acts/act";
 import { copyCycle } from "../../../acts/copy-cycle";
+import { answerSearch } from "../../../acts/empty-searches";
 import { saveCycle, saveIntake, saveProcedure, saveProgramme } from "../../../acts/programmes";
 import { addRound, changeRound, closeRound, reopenRound } from "../../../acts/rounds";
 import type { IntakeInput, ProgrammeInput } from "../../../core/programmes/programme";
@@ -35,6 +36,10 @@ export async function storeProgramme(
   programme: ProgrammeInput,
 ): Promise<Said> {
   return answer(await perform(saveProgramme, await actor(), { procedure, version, programme }));
+}
+
+export async function settleSearch(words: string, code: string | null): Promise<Said> {
+  return answer(await perform(answerSearch, await actor(), { words, code }));
 }
 
 export async function storeProcedure(draft: ProcedureDraft): Promise<Said> {

@@ -3,6 +3,7 @@ import type { ChoiceResult } from "../../../../core/assessment/result";
 import { formatDate, formatMoment, formatZone } from "../../../../text/format";
 import { REASON_WORDS } from "../../../../text/office";
 import { type ChoiceActs, ExtendForm, MoveForm, PlaceForm } from "../../../../ui/choice-acts.client";
+import { Elsewhere } from "../../../../ui/elsewhere.client";
 import type { FileData } from "../../../../views/file-data";
 
 type Choice = FileData["choices"][number];
@@ -85,6 +86,9 @@ export function Choices({ data, lead, acts }: { data: FileData; lead: boolean; a
                 offered={choice.offered}
                 place={acts.place}
               />
+            ) : null}
+            {choice.submittedAt && !choice.withdrawnAt && !choice.decision ? (
+              <Elsewhere choice={choice.id} now={choice.offered.now} name={data.name || "the applicant"} acts={acts} />
             ) : null}
             {choice.submittedAt || choice.withdrawnAt ? null : (
               <ExtendForm

@@ -10,6 +10,7 @@ import { refuseCorrection } from "../../../../acts/correction-requests";
 import { dropDecision, prepareDecision, releaseDecision } from "../../../../acts/decisions";
 import { acceptEvidence, returnEvidence, undoJudgement } from "../../../../acts/judge-evidence";
 import { excuseRequirement, takeFile } from "../../../../acts/keep-files";
+import { moveProgramme, suggestMove } from "../../../../acts/move-programme";
 import { endOverride, overrideFinding } from "../../../../acts/override-finding";
 import { askRegistry, takeRegistryResults } from "../../../../acts/registry";
 import { endReopening, readCorrections, reopenSections } from "../../../../acts/reopen-sections";
@@ -22,6 +23,8 @@ import type { Supposed } from "../../../../core/assessment/supposing";
 import { toUtc } from "../../../../core/time/zone";
 import { webRuntime } from "../../../../runtime";
 import { REFUSED_WORDS } from "../../../../text/office";
+import type { Target } from "../../../../ui/choice-acts.client";
+import { type Elsewhere, elsewhere } from "../../../../views/elsewhere";
 import { officeNow } from "../../../../views/office-now";
 import { type WhatIf, whatIf } from "../../../../views/what-if";
 import { perform, requirePerson, see } from "../../../request";
@@ -107,6 +110,27 @@ export const judgeSame = async (
 ): Promise<Said> => run(number, judgeSamePerson, { applicationId, otherNumber, verdict });
 export const move = async (number: string, applicationId: string, choiceId: string, reason: string): Promise<Said> =>
   run(number, moveToRulebook, { applicationId, choiceId, reason });
+
+export const moveTo = async (
+  number: string,
+  applicationId: string,
+  choiceId: string,
+  target: Target,
+  reason: string,
+): Promise<Said> => run(number, moveProgramme, { applicationId, choiceId, ...target, reason });
+export const suggest = async (
+  number: string,
+  applicationId: string,
+  choiceId: string,
+  target: Target,
+  reason: string,
+): Promise<Said> => run(number, suggestMove, { applicationId, choiceId, ...target, reason });
+
+/** Works out where one choice would stand on other tracks and programmes; nothing is stored. */
+export async function lookElsewhere(number: string, choiceId: string): Promise<Elsewhere | null> {
+  const person = await requirePerson(`/office/files/${number}`);
+  return see(elsewhere, person.actor, { number, choiceId });
+}
 
 /** Works out what would be found if some answers were others; nothing is stored. */
 export async function suppose(number: string, changes: Supposed[]): Promise<WhatIf | null> {

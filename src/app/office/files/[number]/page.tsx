@@ -48,6 +48,9 @@ export default async function FilePage({
             extend: actions.extend.bind(null, number, data.id),
             move: actions.move.bind(null, number, data.id),
             place: actions.place.bind(null, number, data.id),
+            look: actions.lookElsewhere.bind(null, number),
+            moveTo: actions.moveTo.bind(null, number, data.id),
+            suggest: actions.suggest.bind(null, number, data.id),
           }}
         />
       ) : null}

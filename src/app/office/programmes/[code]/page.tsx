@@ -1,6 +1,7 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { formatDate, formatMoment } from "../../../../text/format";
+import { planGapWords } from "../../../../text/office";
 import { wallTime } from "../../../../ui/plans/drafts";
 import { IntakeForm } from "../../../../ui/plans/intake-form.client";
 import { ProgrammeForm } from "../../../../ui/plans/programme-form.client";
@@ -109,6 +110,9 @@ export default async function ProgrammePlanPage({ params }: { params: Promise<{ 
               {intake.accepted} of {intake.places} places accepted
             </span>
           </h2>
+          {intake.gaps.length > 0 ? (
+            <p className="notice">Before it opens: {intake.gaps.map(planGapWords).join("; ")}.</p>
+          ) : null}
           {intakeForm(intake)}
           {intake.rounds.map((round) => (
             <RoundPart key={round.id} data={data} intake={intake} round={round} />

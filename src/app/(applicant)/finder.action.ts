@@ -1,0 +1,9 @@
+"use server";
+
+import { noteEmptySearch } from "../../acts/empty-searches";
+import { perform, VISITOR } from "../request";
+
+/** Notes words by which nothing was found; nothing is said to the visitor. */
+export async function noteNotFound(words: string): Promise<void> {
+  await perform(noteEmptySearch, VISITOR, { words });
+}

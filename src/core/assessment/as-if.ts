@@ -1,0 +1,45 @@
+import { type AssessInput, assess } from "./assess";
+import type { ChoiceFact } from "./facts";
+import type { Assessment, ChoiceResult, RequirementResult } from "./result";
+
+/** Where a choice would stand if it were on another programme or track. */
+export interface StandingElsewhere {
+  readonly eligibility: ChoiceResult["eligibility"];
+  readonly findings: ChoiceResult["findings"];
+  /** What would have to be supplied that is not there. */
+  readonly missing: readonly RequirementResult[];
+}
+
+export type ChoiceChange = Partial<Pick<ChoiceFact, "rulebookId" | "roundId" | "programme" | "start" | "track">>;
+
+function standingOf({ choices, requirements }: Assessment, id: string): StandingElsewhere | null {
+  const result = choices.find((c) => c.id === id);
+  if (!result) return null;
+  const wanting = ["missing", "returned"];
+  return {
+    eligibility: result.eligibility,
+    findings: result.findings,
+    missing: requirements.filter((r) => r.choices.includes(id) && wanting.includes(r.standing)),
+  };
+}
+
+/**
+ * Assesses a file as if one choice were another; overrides of its rules do not go with it to another programme. The rulebook and
+ * the round that are named have to be among those of the input.
+ * @returns null when the file has no such choice
+ */
+export function asIf(input: AssessInput, id: string, change: ChoiceChange): StandingElsewhere | null {
+  const { facts } = input;
+  const leaves = change.programme !== undefined;
+  return standingOf(
+    assess({
+      ...input,
+      facts: {
+        ...facts,
+        choices: facts.choices.map((c) => (c.id === id ? { ...c, ...change } : c)),
+        overrides: leaves ? facts.overrides.filter((o) => o.choice !== id) : facts.overrides,
+      },
+    }),
+    id,
+  );
+}

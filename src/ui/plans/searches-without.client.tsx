@@ -1,0 +1,78 @@
+"use client";
+
+import { Button, Select } from "antd";
+import { useRouter } from "next/navigation";
+import { useState, useTransition } from "react";
+
+interface Props {
+  readonly searches: readonly { readonly words: string; readonly times: number; readonly last: string }[];
+  readonly programmes: readonly { readonly value: string; readonly label: string }[];
+  readonly mayChange: boolean;
+  readonly settle: (words: string, code: string | null) => Promise<string | null>;
+}
+
+/** What visitors looked for and did not find: words become words by which a programme is found, or are put away. */
+export function SearchesWithout({ searches, programmes, mayChange, settle }: Props) {
+  const router = useRouter();
+  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  const end = (words: string, code: string | null) =>
+    begin(async () => {
+      setWrong(await settle(words, code));
+      router.refresh();
+    });
+  return (
+    <section className="plan-part">
+      <h2>
+        Looked for and not found <span className="quiet">by visitors, in the last half year</span>
+      </h2>
+      {wrong ? (
+        <p role="alert" className="wrong">
+          {wrong}
+        </p>
+      ) : null}
+      <table className="plain-table">
+        <thead>
+          <tr>
+            <th>Words</th>
+            <th>Times</th>
+            <th>Last</th>
+            {mayChange ? <th>Let a programme be found by them</th> : null}
+          </tr>
+        </thead>
+        <tbody>
+          {searches.map(({ words, times, last }) => (
+            <tr key={words}>
+              <td>{words}</td>
+              <td className="figures">{times}</td>
+              <td className="figures">{last}</td>
+              {mayChange ? (
+                <td>
+                  <span className="presses">
+                    <Select
+                      showSearch
+                      optionFilterProp="label"
+                      aria-label={`Programme for ${words}`}
+                      placeholder="a programme"
+                      className="search-programme"
+                      options={[...programmes]}
+                      value={chosen[words]}
+                      onChange={(code: string) => setChosen((all) => ({ ...all, [words]: code }))}
+                    />
+                    <Button disabled={!chosen[words] || busy} onClick={() => end(words, chosen[words] ?? null)}>
+                      Add the words to it
+                    </Button>
+                    <Button type="text" disabled={busy} onClick={() => end(words, null)}>
+                      None is meant
+                    </Button>
+                  </span>
+                </td>
+              ) : null}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

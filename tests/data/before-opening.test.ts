@@ -1,0 +1,111 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { runAct } from "../../src/acts/act";
+import { answerSearch, noteEmptySearch } from "../../src/acts/empty-searches";
+import { remindOpenings } from "../../src/acts/remind-openings";
+import { addRound } from "../../src/acts/rounds";
+import type { Actor } from "../../src/core/rights/actor";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { renderMail } from "../../src/text/mail";
+import { finder } from "../../src/views/finder";
+import { plans } from "../../src/views/plans";
+import { readView } from "../../src/views/view";
+import { DAY, makePerson, must, openWorld, reasonOf, SYSTEM, VISITOR, type World } from "../support/world";
+
+/** What an office looks at before people come. */
+describe("before a round opens", () => {
+  let world: World;
+  let lead: Actor;
+  const OPENS = "2027-03-01T09:00:00.000Z";
+
+  beforeAll(async () => {
+    world = await openWorld("before_opening");
+    await loadCatalogue(world.runtime, "2026-11-25");
+    lead = await makePerson(world, "Lead", ["lead officer"]);
+    await makePerson(world, "Elsewhere", ["lead officer"], "FYC");
+    await makePerson(world, "Officer", ["officer"]);
+    const { rows } = await world.runtime.pool.query<{ id: string }>(
+      "select i.id from intake i join programme p on p.id = i.programme_id where p.code = 'GBC'",
+    );
+    const round = {
+      key: "late",
+      opensAt: OPENS,
+      closings: [{ group: "home", at: "2027-04-01T18:00:00.000Z" }],
+      rolling: false,
+      closesWhenFull: false,
+      prepareBefore: true,
+      promiseDays: 20,
+    };
+    await must(world, addRound, SYSTEM, { intakeId: rows[0]?.id ?? "", round });
+  });
+  afterAll(() => world.close());
+
+  const planned = async () => (await readView(world.runtime, plans, lead, { code: "GBC" }))?.programmes[0];
+  const gaps = async () => (await planned())?.intakes.flatMap((i) => i.gaps);
+
+  it("a group without a closing is named", async () =>
+    expect(await gaps()).toContainEqual({ code: "no-closing", round: "late", group: "overseas" }));
+
+  it("the lead officers of the programme are reminded once, a week before, with how much is missing", async () => {
+    world.at(new Date(Date.parse(OPENS) - 8 * DAY).toISOString());
+    expect(await must(world, remindOpenings, SYSTEM, {})).toEqual({ told: 0 });
+    world.later(2 * DAY);
+    const before = (await gaps())?.length ?? 0;
+    expect(await must(world, remindOpenings, SYSTEM, {})).toEqual({ told: 1 });
+    expect(await must(world, remindOpenings, SYSTEM, {})).toEqual({ told: 0 });
+    const { rows } = await world.runtime.pool.query<{ person_id: string; values: Record<string, string> }>(
+      "select person_id, values from message where template = 'round-opens-soon'",
+    );
+    expect(rows.map((r) => r.person_id)).toEqual([lead.kind === "person" ? lead.id : ""]);
+    const { subject, body } = renderMail("en", "round-opens-soon", rows[0]?.values ?? {}, "https://apply.example");
+    expect(subject).toMatch(/opens on 1 Mar 2027/u);
+    expect(before).toBe(1);
+    expect(body).toContain("One thing is still missing in what is planned.");
+    expect(body).toContain("https://apply.example/office/programmes/GBC");
+  });
+});
+
+describe("words by which nothing was found", () => {
+  let world: World;
+  let lead: Actor;
+  beforeAll(async () => {
+    world = await openWorld("empty_searches");
+    await loadCatalogue(world.runtime, "2026-11-25");
+    lead = await makePerson(world, "Lead", ["lead officer"]);
+  });
+  afterAll(() => world.close());
+
+  const note = (words: string) => runAct(world.runtime, noteEmptySearch, VISITOR, { words });
+  const searches = async () =>
+    (await readView(world.runtime, plans, lead, {}))?.searches.map((s) => [s.words, s.times]);
+  const found = async (words: string) =>
+    (await readView(world.runtime, finder, VISITOR, { words }))?.hits.map((h) => h.code);
+
+  it("are counted under one spelling, the most frequent first; signs alone are not kept", async () => {
+    for (const words of ["Zostera beds", "zostera  BEDS", "kelp rafts", "?!"])
+      expect((await note(words)).ok).toBe(true);
+    expect(await reasonOf(note("x"))).toBe("invalid-input");
+    expect(await searches()).toEqual([
+      ["Zostera beds", 2],
+      ["kelp rafts", 1],
+    ]);
+  });
+
+  it("become words by which a programme is found", async () => {
+    expect(await found("zostera beds")).toEqual([]);
+    await must(world, answerSearch, lead, { words: "Zostera beds", code: "MES" });
+    expect(await found("zostera beds")).toEqual(["MES"]);
+    expect(await searches()).toEqual([["kelp rafts", 1]]);
+    expect(await reasonOf(runAct(world.runtime, answerSearch, lead, { words: "Zostera beds", code: "MES" }))).toBe(
+      "already-done",
+    );
+  });
+
+  it("are put away where no programme is meant, and forgotten after half a year", async () => {
+    await must(world, answerSearch, lead, { words: "kelp rafts", code: null });
+    expect(await searches()).toEqual([]);
+    await note("sponges");
+    world.later(181 * DAY);
+    await note("urchins");
+    expect(await searches()).toEqual([["urchins", 1]]);
+  });
+});
