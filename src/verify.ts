@@ -31,6 +31,7 @@ interface Stored {
   comb: string;
   due_at: Date | null;
   valid_until: Date | null;
+  mend_until: Date | null;
   assessed_at: Date;
   office_version: number;
 }
@@ -52,7 +53,7 @@ export async function verifyAll(
   let after = "";
   for (;;) {
     const { rows } = await pool.query<Stored>(
-      "select application_id as id, number, name, stage, turn, reason, comb, due_at, valid_until, assessed_at, office_version from file_standing where number > $1 and (valid_until is null or valid_until > assessed_at) order by number limit $2",
+      "select application_id as id, number, name, stage, turn, reason, comb, due_at, valid_until, mend_until, assessed_at, office_version from file_standing where number > $1 and (valid_until is null or valid_until > assessed_at) order by number limit $2",
       [after, BATCH],
     );
     const last = rows.at(-1);
@@ -78,6 +79,7 @@ export async function verifyAll(
         ["reason", row.reason, reasonOf(assessment)],
         ["comb", row.comb, combText(assessment.file.comb)],
         ["due", row.due_at?.toISOString() ?? "", assessment.file.dueAt ?? ""],
+        ["mend until", row.mend_until?.toISOString() ?? "", assessment.file.mendUntil ?? ""],
         ["valid until", row.valid_until?.toISOString() ?? "", assessment.file.validUntil ?? ""],
       ];
       for (const [field, stored, computed] of pairs)

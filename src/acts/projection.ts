@@ -36,6 +36,7 @@ export function standingRow(loaded: LoadedFile, assessment: Assessment, office: 
     programmes: loaded.facts.choices.map((c) => c.programme).join(" "),
     lastEventAt: now,
     validUntil: file.validUntil === null ? null : new Date(file.validUntil),
+    mendUntil: file.mendUntil === null ? null : new Date(file.mendUntil),
     assessedAt: now,
     officeVersion: office.version,
   };

@@ -19,6 +19,7 @@ const SHOWN = [
   "nextCount",
   "dueAt",
   "orderAt",
+  "mendUntil",
   "comb",
   "programmes",
 ] as const;
@@ -34,7 +35,7 @@ type Stored = Projected & { readonly id: string };
 const column = (name: string) => `s.${name.replace(/[A-Z]/gu, (letter) => `_${letter.toLowerCase()}`)}`;
 const shown = SHOWN.map(
   (name) =>
-    `'${name}', ${name.endsWith("At") ? `round(extract(epoch from ${column(name)}) * 1000)::int8` : column(name)}`,
+    `'${name}', ${/At$|Until$/u.test(name) ? `round(extract(epoch from ${column(name)}) * 1000)::int8` : column(name)}`,
 );
 const STORED = `select s.application_id as id, json_build_object(${shown.join(", ")}) as shown,
   coalesce((select json_agg(json_build_object('choiceId', c.choice_id, 'applicationId', c.application_id, 'stage', c.stage, 'closedAs', c.closed_as,

@@ -6,8 +6,9 @@ import type { Template } from "./mail";
 export type Preparing = { readonly round: string } | { readonly intake: string };
 
 /**
- * Tells everybody who still prepares an application what has changed, and lets their files be assessed anew: what is stored of
- * each ends with the moment it was made for, so every list looks at it again and the job rewrites it.
+ * Tells everybody who still prepares an application what has changed, and lets the files that it concerns be assessed anew,
+ * submitted ones among them: what is stored of each ends with the moment it was made for, so every list looks at it again and the
+ * job rewrites it.
  * @returns how many people were told
  */
 export async function tellPreparing(
@@ -19,7 +20,8 @@ export async function tellPreparing(
   const [column, id] = "round" in whom ? ["round_id", whom.round] : ["intake_id", whom.intake];
   const mine = `c.${column} = $1 and c.submitted_at is null and c.withdrawn_at is null`;
   await ctx.client.query(
-    `update file_standing s set valid_until = s.assessed_at from choice c where c.application_id = s.application_id and ${mine}`,
+    `update file_standing s set valid_until = s.assessed_at from choice c
+     where c.application_id = s.application_id and c.${column} = $1 and c.withdrawn_at is null`,
     [id],
   );
   const told = await ctx.client.query(

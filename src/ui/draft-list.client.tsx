@@ -109,7 +109,7 @@ export function DraftList({ rows, stopped, nextHref, firstHref, tell }: Props) {
                   <Link href={`/office/files/${row.number}`} className="serif name" prefetch={false}>
                     {row.name}
                   </Link>{" "}
-                  <span className="quiet number">{row.number}</span>
+                  <span className="quiet nowrap">{row.number}</span>
                 </td>
                 <td className="codes">{row.programmes}</td>
                 <td>
@@ -118,11 +118,11 @@ export function DraftList({ rows, stopped, nextHref, firstHref, tell }: Props) {
                     turn="applicant"
                     words={row.missing === 0 ? "nothing is missing" : `${row.missing} missing`}
                   />{" "}
-                  {row.missing === 0 ? "only the submission" : row.missing}
+                  <span className="nowrap">{row.missing === 0 ? "submission" : row.missing}</span>
                 </td>
                 <td>
                   {row.stoppedAt ?? <span className="quiet">nothing filled in yet</span>}
-                  {row.saved ? <span className="quiet"> · {row.saved}</span> : null}
+                  {row.saved ? <span className="quiet nowrap"> · {row.saved}</span> : null}
                 </td>
                 <td className="quiet">{row.told ?? "—"}</td>
               </tr>

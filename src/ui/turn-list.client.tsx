@@ -25,6 +25,8 @@ export interface TurnLine {
   readonly left: string;
   readonly late: boolean;
   readonly due: string;
+  /** Until when gaps can still be mended before the round closes; null where none can. */
+  readonly mend: string | null;
   readonly last: string;
   readonly officer: string | null;
 }
@@ -35,6 +37,8 @@ interface Props {
   readonly rows: readonly TurnLine[];
   readonly mine: boolean;
   readonly mineHref: string;
+  readonly mendable: boolean;
+  readonly mendHref: string;
   readonly nextHref: string | null;
   readonly firstHref: string | null;
   readonly take: (ids: readonly string[]) => Promise<string | null>;
@@ -49,7 +53,7 @@ const KEYS = [
   ["/", "find anyone, any number"],
 ] as const;
 
-export function TurnList({ title, total, rows, mine, mineHref, nextHref, firstHref, take }: Props) {
+export function TurnList({ title, total, rows, mine, mineHref, mendable, mendHref, nextHref, firstHref, take }: Props) {
   const router = useRouter();
   const [cursor, setCursor] = useState(0);
   const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
@@ -95,6 +99,9 @@ export function TurnList({ title, total, rows, mine, mineHref, nextHref, firstHr
             <Link href={mineHref} className="filter">
               {mine ? "Mine only" : "Everybody’s"}
             </Link>
+            <Link href={mendHref} className="filter">
+              {mendable ? "Round still open" : "Any round"}
+            </Link>
             {marked.size > 0 ? (
               <Button size="small" onClick={() => void takeThem()}>
                 Take {marked.size} <span className="key">t</span>
@@ -137,6 +144,7 @@ export function TurnList({ title, total, rows, mine, mineHref, nextHref, firstHr
                   </>
                 )}
                 {line.deed}
+                {mendable && line.mend ? <span className="quiet"> · can be mended until {line.mend}</span> : null}
               </span>
               <span className="quiet last">{line.last}</span>
             </li>
@@ -201,6 +209,7 @@ function Peek({ line, onOpen, onTake }: { line: TurnLine; onOpen: () => void; on
         ) : null}
         .
       </p>
+      {line.mend ? <p className="quiet">Its round is open until {line.mend}: gaps can still be mended.</p> : null}
       <div className="presses">
         <Button type="primary" onClick={onOpen}>
           Open <span className="key">↵</span>

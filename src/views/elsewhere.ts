@@ -64,6 +64,22 @@ const inWords = (standing: StandingElsewhere) => ({
   missing: standing.missing.map((r) => r.title.en),
 });
 
+const BY_ELIGIBILITY: readonly OtherPlace["eligibility"][] = [
+  "eligible",
+  "eligible on conditions",
+  "open",
+  "not eligible",
+];
+
+/** Other tracks first, then where it would be eligible, then where least would be missing. */
+function byNearness(a: OtherPlace, b: OtherPlace): number {
+  return (
+    Number(b.same) - Number(a.same) ||
+    BY_ELIGIBILITY.indexOf(a.eligibility) - BY_ELIGIBILITY.indexOf(b.eligibility) ||
+    a.missing.length - b.missing.length
+  );
+}
+
 async function fileIn(pool: pg.Pool, scope: readonly string[] | null, number: string): Promise<string | null> {
   const { rows } = await pool.query<{ id: string }>(
     `select a.id from application a where a.number = $2 and ${fileInScope("a.id", "$1")}`,
@@ -130,6 +146,6 @@ export const elsewhere = defineView({
         ];
       });
     });
-    return { now: inWords(standing), places };
+    return { now: inWords(standing), places: places.toSorted(byNearness) };
   },
 });

@@ -28,6 +28,8 @@ export interface TurnRow {
   readonly count: number | null;
   readonly comb: string;
   readonly dueAt: string | null;
+  /** Until when gaps can still be mended before the round closes. */
+  readonly mendUntil: string | null;
   readonly lastEventAt: string;
   readonly officer: string | null;
 }
@@ -48,6 +50,8 @@ const input = z.object({
   turn: z.string().max(20).nullable().default(null),
   reason: z.string().max(40).nullable().default(null),
   mine: z.boolean().default(false),
+  /** Those alone whose gaps can still be mended before the round closes. */
+  mendable: z.boolean().default(false),
   find: z.string().max(100).nullable().default(null),
   after: orderKey,
 });
@@ -67,6 +71,7 @@ interface Row {
   order_at: Date;
   last_event_at: Date;
   valid_until: Date | null;
+  mend_until: Date | null;
   officer: string | null;
 }
 
@@ -82,14 +87,15 @@ async function counts(
   ctx: ViewContext,
   scope: readonly string[] | null,
   mine: string | null,
+  mendable: boolean,
 ): Promise<readonly TurnCount[]> {
-  if (mine !== null) return count(ctx, scope, mine);
+  if (mine !== null || mendable) return count(ctx, scope, mine, mendable);
   const known = kept.get(ctx.pool) ?? new Map();
   kept.set(ctx.pool, known);
   const key = JSON.stringify(scope);
   const before = known.get(key);
   if (before && before.until > performance.now()) return before.counts;
-  const fresh = await count(ctx, scope, null);
+  const fresh = await count(ctx, scope, null, false);
   if (fresh.reduce((sum, c) => sum + c.count, 0) > BIG_OFFICE)
     known.set(key, { until: performance.now() + KEPT_MS, counts: fresh });
   return fresh;
@@ -99,11 +105,13 @@ async function count(
   ctx: ViewContext,
   scope: readonly string[] | null,
   mine: string | null,
+  mendable: boolean,
 ): Promise<readonly TurnCount[]> {
   const { rows } = await ctx.pool.query<TurnCount>(
     `select s.turn, s.reason, count(*)::int as count from file_standing s
-     where ($2::uuid is null or s.officer_id = $2) and ${fileInScope("s.application_id", "$1")} group by s.turn, s.reason`,
-    [scope, mine],
+     where ($2::uuid is null or s.officer_id = $2) and ($3::timestamptz is null or s.mend_until > $3) and ${fileInScope("s.application_id", "$1")}
+     group by s.turn, s.reason`,
+    [scope, mine, mendable ? ctx.now : null],
   );
   return rows;
 }
@@ -133,6 +141,7 @@ async function page(
     (p) => `s.application_id in (select n.application_id from file_name n where n.folded like '%' || ${p} || '%')`,
     filter.find,
   );
+  only((p) => `s.mend_until > ${p}`, filter.mendable ? ctx.now : null);
   only((p) => fileInScope("s.application_id", p), scope);
   if (from) {
     values.push(...from);
@@ -142,7 +151,7 @@ async function page(
   const { rows } = await ctx.pool.query<Row>({
     name: `turns ${createHash("sha1").update(where).digest("base64url")}`,
     text: `select s.application_id as id, s.number, s.name, s.programmes, s.stage, s.turn, s.reason, s.next_title as title, s.next_count as count, s.comb, s.due_at, s.order_at,
-       s.last_event_at, s.valid_until, o.name as officer
+       s.last_event_at, s.valid_until, s.mend_until, o.name as officer
      from file_standing s left join person o on o.id = s.officer_id
      ${where} order by s.order_at, s.number limit ${PAGE + 1}`,
     values,
@@ -173,6 +182,7 @@ async function refreshed(ctx: ViewContext, rows: readonly Row[]): Promise<readon
       title: file.next?.title?.en ?? null,
       comb: combText(file.comb),
       due_at: file.dueAt === null ? null : new Date(file.dueAt),
+      mend_until: file.mendUntil === null ? null : new Date(file.mendUntil),
     };
   });
 }
@@ -187,7 +197,7 @@ export const turns = defineView({
     const mine = filter.mine ? ctx.actor.id : null;
     const parameter = scopeParameter(scope);
     const [all, found, office] = await Promise.all([
-      counts(ctx, parameter, mine),
+      counts(ctx, parameter, mine, filter.mendable),
       page(ctx, parameter, filter, mine),
       officeNow(ctx.pool),
     ]);
@@ -197,9 +207,10 @@ export const turns = defineView({
       now: ctx.now.toISOString(),
       zone: office.set.zone,
       counts: all,
-      rows: shown.map(({ due_at, order_at: _order, last_event_at, valid_until: _valid, ...row }) => ({
+      rows: shown.map(({ due_at, mend_until, order_at: _order, last_event_at, valid_until: _valid, ...row }) => ({
         ...row,
         dueAt: due_at?.toISOString() ?? null,
+        mendUntil: mend_until?.toISOString() ?? null,
         lastEventAt: last_event_at.toISOString(),
       })),
       next: found.length > PAGE && last ? orderKeyOf(last.order_at, last.number) : null,

@@ -60,7 +60,7 @@ describe("another programme for a submitted choice", () => {
     const { rows } = await world.runtime.pool.query<{ code: string }>(
       "select code from programme where procedure_id = (select procedure_id from programme where code = 'MES') and code <> 'MES' order by code",
     );
-    const codes = [...new Set((await look())?.places.map((p) => p.code))];
+    const codes = [...new Set((await look())?.places.map((p) => p.code))].toSorted();
     expect(codes).toEqual(rows.map((r) => r.code));
     expect(codes.length).toBeGreaterThan(0);
     expect((await look())?.now.eligibility).toBe(

@@ -32,6 +32,7 @@ export async function officeClock() {
       left: row.dueAt ? left.text : "—",
       late: left.late,
       due: row.dueAt ? formatMoment("en", row.dueAt, office.set.zone) : "",
+      mend: row.mendUntil ? formatMoment("en", row.mendUntil, office.set.zone) : null,
       last: formatDate("en", row.lastEventAt.slice(0, 10)).replace(/ \d{4}$/u, ""),
       officer: row.officer,
     };

@@ -14,6 +14,8 @@ interface Query {
   readonly turn?: string;
   readonly reason?: string;
   readonly mine?: string;
+  /** `1`: only what can still be mended before its round closes. */
+  readonly mend?: string;
   readonly find?: string;
   readonly after?: string;
 }
@@ -26,6 +28,7 @@ function address(query: Query, change: Query): string {
 }
 
 function TurnNav({ data, query }: { data: TurnsData; query: Query }) {
+  const kept = { mine: query.mine ?? "", mend: query.mend ?? "" };
   return (
     <nav className="turn-nav" aria-label="Whose turn">
       <h2>Whose turn</h2>
@@ -36,7 +39,7 @@ function TurnNav({ data, query }: { data: TurnsData; query: Query }) {
         return (
           <div key={turn}>
             <Link
-              href={address({ mine: query.mine ?? "" }, { turn })}
+              href={address(kept, { turn })}
               aria-current={open && !query.reason ? "page" : undefined}
               className="turn-line"
             >
@@ -49,7 +52,7 @@ function TurnNav({ data, query }: { data: TurnsData; query: Query }) {
                 {reasons.map((r) => (
                   <li key={r.reason}>
                     <Link
-                      href={address({ mine: query.mine ?? "" }, { turn, reason: r.reason })}
+                      href={address(kept, { turn, reason: r.reason })}
                       aria-current={query.reason === r.reason ? "page" : undefined}
                       data-turn={turn}
                     >
@@ -85,6 +88,7 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
     turn,
     reason: query.reason ?? null,
     mine: query.mine === "1",
+    mendable: query.mend === "1",
     find: finding ? fold(query.find ?? "").slice(0, 100) : null,
     after: query.after ?? null,
   });
@@ -107,6 +111,8 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
         rows={data.rows.map((row) => clock.line(row, Date.parse(data.now)))}
         mine={query.mine === "1"}
         mineHref={address(query, { mine: query.mine === "1" ? "" : "1", after: "" })}
+        mendable={query.mend === "1"}
+        mendHref={address(query, { mend: query.mend === "1" ? "" : "1", after: "" })}
         nextHref={data.next ? address(query, { after: data.next }) : null}
         firstHref={query.after ? address(query, { after: "" }) : null}
         take={takeInHand}

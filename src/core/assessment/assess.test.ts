@@ -223,6 +223,17 @@ describe("turn, next step and stage", () => {
     expect(at("2027-02-01T18:10:00Z")).toMatchObject({ round: "closed", closedAs: "lapsed" });
   });
 
+  it("gaps of a submitted file can be mended until its round closes", () => {
+    const facts = sampleFile(person(), { submittedAt: SUBMITTED });
+    expect(look(facts, "2026-12-20T09:00:00Z").file).toMatchObject({
+      stage: "submitted",
+      mendUntil: "2027-01-09T18:00:00.000Z",
+      validUntil: "2027-01-09T18:00:00.000Z",
+    });
+    expect(look(facts, "2027-01-09T18:00:00Z").file).toMatchObject({ mendUntil: null, validUntil: null });
+    expect(of(person()).file.mendUntil).toBeNull();
+  });
+
   it("a result is valid until the next instant at which time alone changes it", () =>
     expect(of(person()).file.validUntil).toBe("2027-01-09T18:00:00.000Z"));
 
@@ -250,6 +261,7 @@ describe("turn, next step and stage", () => {
       "answer offer",
       "2027-04-15T23:00:00.000Z", // Dublin keeps summer time in April
     ]);
+    expect(look(released(null), "2026-12-20T09:00:00Z").file.mendUntil).toBeNull();
     const after = look(released(null), "2027-04-15T23:00:00.000Z");
     expect([after.choices[0]?.stage, after.choices[0]?.closedAs, after.file.turn, after.file.owed]).toEqual([
       "closed",

@@ -181,10 +181,13 @@ function fileResult(
 ): FileResult {
   const stage = fileStage(choices);
   const next = nextStep(owed, stage === "preparing");
+  const incomplete = all.filter(({ choice }) => choices.some((c) => c.id === choice.id && c.stage === "submitted"));
+  const mend = incomplete.map(closes).filter((t) => t > at);
   const changes = all
     .flatMap((context) => {
       const { choice, round } = context;
       if (choice.submittedAt === null) return [Date.parse(round.opensAt), closes(context), accepts(context, office)];
+      if (incomplete.includes(context)) return [closes(context)];
       return choice.decision ? [offerEnds(choice.decision, office) ?? at] : [];
     })
     .filter((t) => t > at);
@@ -196,6 +199,7 @@ function fileResult(
     owed,
     dueAt: next?.dueAt ?? null,
     validUntil: changes.length > 0 ? toInstant(Math.min(...changes)) : null,
+    mendUntil: mend.length > 0 ? toInstant(Math.min(...mend)) : null,
     comb: comb(requirements, next),
   };
 }

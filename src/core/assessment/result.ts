@@ -119,6 +119,8 @@ export interface FileResult {
   readonly owed: readonly Step[];
   readonly dueAt: Instant | null;
   readonly validUntil: Instant | null;
+  /** Until when a submitted choice that is not complete can still be mended before its round closes; null where none can. */
+  readonly mendUntil: Instant | null;
   readonly comb: readonly Bar[];
 }
 

@@ -83,6 +83,8 @@ export const fileStanding = pgTable(
     officerId: uuid("officer_id"),
     lastEventAt: instant("last_event_at").notNull(),
     validUntil: instant("valid_until"),
+    /** Until when gaps of a submitted file can still be mended before its round closes. */
+    mendUntil: instant("mend_until"),
     assessedAt: instant("assessed_at").notNull(),
     officeVersion: integer("office_version").notNull(),
   },
@@ -90,6 +92,7 @@ export const fileStanding = pgTable(
     index("standing_turn").on(t.turn, t.orderAt, t.number),
     index("standing_reason").on(t.turn, t.reason, t.orderAt, t.number),
     index("standing_officer").on(t.officerId, t.turn, t.reason),
+    index("standing_mend").on(t.turn, t.mendUntil),
     index("standing_valid").on(t.validUntil),
     index("standing_office").on(t.officeVersion),
   ],

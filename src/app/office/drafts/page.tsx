@@ -16,6 +16,9 @@ const KIND_WORDS: Readonly<Record<DraftKind, { readonly name: string; readonly n
   quiet: { name: "Untouched for two weeks", none: "Every draft was worked on in the last two weeks." },
 };
 
+/** Drafts are of this cycle: the year goes without saying. */
+const dayMonth = (instant: string): string => formatDate("en", instant.slice(0, 10)).replace(/ \d{4}$/u, "");
+
 interface Query {
   readonly kind?: string;
   readonly programme?: string;
@@ -85,8 +88,8 @@ export default async function Drafts({ searchParams }: { searchParams: Promise<Q
               late: left.late,
               due: row.dueAt ? formatMoment("en", row.dueAt, page.zone) : "",
               stoppedAt: row.stoppedAt,
-              saved: row.savedAt ? formatDate("en", row.savedAt.slice(0, 10)) : null,
-              told: row.toldAt ? formatDate("en", row.toldAt.slice(0, 10)) : null,
+              saved: row.savedAt ? dayMonth(row.savedAt) : null,
+              told: row.toldAt ? dayMonth(row.toldAt) : null,
             };
           })}
           stopped={page.stopped}

@@ -1,7 +1,7 @@
 import Link from "next/link";
 import { workingCalendar } from "../../../../core/calendar/working-days";
 import { zoneTable } from "../../../../core/time/zone";
-import { formatDate } from "../../../../text/format";
+import { formatDate, formatMoment } from "../../../../text/format";
 import { REASON_WORDS, stepDeed, TURN_WORDS, timeLeft } from "../../../../text/office";
 import type { FileData } from "../../../../views/file-data";
 
@@ -55,6 +55,9 @@ export function Head({ data, show }: { data: FileData; show: string }) {
               · <strong>{i + 1}</strong> {c.code} {c.title.en}
             </span>
           ))}
+          {data.assessment.file.mendUntil ? (
+            <> · gaps can be mended until {formatMoment("en", data.assessment.file.mendUntil, data.zone)}</>
+          ) : null}
           {data.underAge ? (
             <strong>
               {" "}
