@@ -48,7 +48,7 @@ export async function benchPreview(pool: pg.Pool, runtime: Runtime, roundId: str
   );
   const preview = performance.now() - asked;
   const { rows: made } = await pool.query<{ done: number; effects: number }>(
-    "select done, jsonb_array_length(effects) as effects from preview where id = $1",
+    "select done, (select count(*)::int from preview_effect e where e.preview_id = v.id) as effects from preview v where v.id = $1",
     [previewId],
   );
   report(

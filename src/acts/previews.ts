@@ -63,14 +63,20 @@ export const reportPreview = defineAct({
   }),
   may: (ctx) => ctx.actor.kind === "system",
   run: async (ctx, { previewId, looked, effects, finished }) => {
-    await ctx.db
+    const noted = await ctx.db
       .update(preview)
       .set({
         done: sql`${preview.done} + ${looked}`,
-        effects: sql`${preview.effects} || ${JSON.stringify(effects)}::jsonb`,
         ...(finished ? { finishedAt: ctx.now } : {}),
       })
-      .where(and(eq(preview.id, previewId), isNull(preview.finishedAt)));
+      .where(and(eq(preview.id, previewId), isNull(preview.finishedAt)))
+      .returning({ id: preview.id });
+    if (!noted[0]) return done(null);
+    await ctx.client.query(
+      `insert into preview_effect (preview_id, number, choice_id, effect)
+       select $1, x->>'number', (x->>'choiceId')::uuid, x from jsonb_array_elements($2::jsonb) x on conflict do nothing`,
+      [previewId, JSON.stringify(effects)],
+    );
     return done(null);
   },
 });

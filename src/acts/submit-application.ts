@@ -3,7 +3,7 @@ import { z } from "zod";
 import { lackingChoices } from "../core/choices/choice-rules";
 import { application, choice, procedure } from "../db/schema";
 import { done, refuse } from "./act";
-import { defineFileAct } from "./file-act";
+import { defineFileAct, openFile } from "./file-act";
 import { mailApplicant } from "./mail";
 import { writeSnapshot } from "./snapshot";
 
@@ -18,12 +18,15 @@ export const submitApplication = defineFileAct({
   input: z.object({ applicationId: z.uuid(), choiceIds: z.array(z.uuid()).min(1) }),
   right: "applicant",
   about: ({ choiceIds }) => ({ choices: choiceIds }),
-  run: async (ctx, file, { choiceIds }) => {
+  run: async (ctx, opened, { choiceIds }) => {
+    const rounds = opened.facts.choices.filter((c) => choiceIds.includes(c.id)).map((c) => c.roundId);
+    await ctx.client.query("select 1 from round where id = any($1::uuid[]) for share", [rounds]);
+    // Read again: whoever changed a round has finished by now, and nobody can before this submission has.
+    const file = await openFile(ctx, opened.id);
+    if (!file) return refuse("not-found");
     const wanted = file.assessment.choices.filter((c) => choiceIds.includes(c.id));
     if (wanted.length !== choiceIds.length) return refuse("not-found");
     if (wanted.some((c) => c.stage !== "preparing" && c.closedAs !== "lapsed")) return refuse("already-done");
-    const rounds = file.facts.choices.filter((c) => choiceIds.includes(c.id)).map((c) => c.roundId);
-    await ctx.client.query("select 1 from round where id = any($1::uuid[]) for share", [rounds]);
     const shut = wanted.find((c) => c.round !== "open");
     if (shut)
       return refuse(shut.round === "closed" ? "round-closed" : "round-not-open", {

@@ -10,7 +10,7 @@ import type { LocalText } from "../core/text/local-text";
 import { localTitles } from "../text/trace";
 import { titlesOf } from "./fact-titles";
 import { officeNow } from "./office-now";
-import { lastPreview, type PreviewState, previewState, type StoredPreview } from "./preview-state";
+import { effectKey, lastPreview, type PreviewState, previewState, type StoredPreview } from "./preview-state";
 import { defineView } from "./view";
 
 export const RULEBOOK_READERS = ["officer", "lead officer", "administrator"] as const;
@@ -124,8 +124,8 @@ const mayPublish = (actor: Actor): boolean => holds(actor, ["lead officer", "adm
 /** One rulebook, whole, with what is wrong with it and how it differs from another version. */
 export const rulebookPage = defineView({
   name: "rulebook-page",
-  input: z.object({ rulebookId: z.uuid(), against: z.uuid().nullable().default(null) }),
-  read: async ({ pool, actor }, { rulebookId, against }): Promise<RulebookPage | null> => {
+  input: z.object({ rulebookId: z.uuid(), against: z.uuid().nullable().default(null), after: effectKey }),
+  read: async ({ pool, actor }, { rulebookId, against, after }): Promise<RulebookPage | null> => {
     if (!holds(actor, RULEBOOK_READERS)) return null;
     const { rows } = await pool.query<Row>(PAGE, [rulebookId]);
     const [row] = rows;
@@ -137,7 +137,7 @@ export const rulebookPage = defineView({
       problems: rulebookProblems(row.body),
       against: other && { id: other.id, version: other.version, status: other.status },
       differences: other ? compareRulebooks(other.body, row.body) : [],
-      preview: previewState(preview, row.edit),
+      preview: await previewState(pool, preview, row.edit, after),
       factTitles: rulebookFactTitles(row.body, (await officeNow(pool)).set),
       mayPublish: mayPublish(actor),
     };

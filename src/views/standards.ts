@@ -6,7 +6,7 @@ import type { ReferenceSet } from "../core/office/reference-set";
 import { holds } from "../core/rights/actor";
 import type { KnownFact } from "../core/rulebook/facts";
 import { factsOfForms, problemsOfReferenceSet } from "../db/office";
-import { lastPreview, type PreviewState, previewState, type StoredPreview } from "./preview-state";
+import { effectKey, lastPreview, type PreviewState, previewState, type StoredPreview } from "./preview-state";
 import { nameOf, RULEBOOK_READERS } from "./rulebooks";
 import { defineView } from "./view";
 
@@ -61,8 +61,8 @@ async function bodyOf(pool: pg.Pool, version: number): Promise<ReferenceSet | nu
 
 export const standards = defineView({
   name: "standards",
-  input: z.object({ version: z.int().nullable().default(null) }),
-  read: async ({ pool, actor }, { version }): Promise<StandardsPage | null> => {
+  input: z.object({ version: z.int().nullable().default(null), after: effectKey }),
+  read: async ({ pool, actor }, { version, after }): Promise<StandardsPage | null> => {
     if (!holds(actor, RULEBOOK_READERS)) return null;
     const { rows } = await pool.query<Row>(
       `select (select json_agg(json_build_object('version', o.version, 'at', o.created_at, 'by', ${nameOf("o.made_by")}, 'note', o.note)
@@ -90,7 +90,7 @@ export const standards = defineView({
       draft: draft && {
         ...draft,
         problems: await problemsOfReferenceSet(pool, draft.body),
-        preview: previewState(draft.preview, draft.edit),
+        preview: await previewState(pool, draft.preview, draft.edit, after),
       },
       differences: draft ? compareReferenceSets(set, draft.body) : before ? compareReferenceSets(before, set) : [],
       facts: (await factsOfForms(pool)) ?? [],

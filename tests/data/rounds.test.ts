@@ -9,9 +9,10 @@ import type { Actor } from "../../src/core/rights/actor";
 import { type LoadedCatalogue, loadCatalogue } from "../../src/demo/catalogue";
 import { verifyAll } from "../../src/verify";
 import { finder } from "../../src/views/finder";
+import { turns } from "../../src/views/turns";
 import { readView } from "../../src/views/view";
-import { anybody, begunFile, lookAt, submittedFile } from "../support/files";
-import { makePerson, must, openWorld, SYSTEM, VISITOR, type World } from "../support/world";
+import { anybody, begunFile, lookAt, readyFile, submittedFile } from "../support/files";
+import { DAY, makePerson, must, openWorld, SYSTEM, VISITOR, type World } from "../support/world";
 
 /** Rounds that move, close and open again, and what becomes of those who prepare an application meanwhile. */
 describe("rounds", () => {
@@ -147,6 +148,54 @@ describe("rounds", () => {
       "2026-12-02T18:00:00.000Z",
     ]);
     expect(await mailsOf(mine.applicationId)).toEqual(["extended"]);
+  });
+
+  it("say of submitted files until when gaps can be mended, and are followed by them when they move", async () => {
+    const file = await submittedFile(world, round("MES 1"), "Mender");
+    const ends = (await lookAt(world, file.applicationId)).result.choices[0]?.closesAt ?? "";
+    const mendable = async () => {
+      const page = await readView(world.runtime, turns, officer, { mendable: true });
+      expect(page?.counts.reduce((sum, c) => sum + c.count, 0)).toBe(page?.rows.length);
+      return page?.rows.find((r) => r.id === file.applicationId)?.mendUntil;
+    };
+    expect(await mendable()).toBe(ends);
+    const known = await stored(round("MES 1"));
+    const at = new Date(Date.parse(ends) + 5 * DAY).toISOString();
+    const moved = { ...known.round, closings: known.round.closings.map((c) => ({ ...c, at })) };
+    const input = { roundId: round("MES 1"), version: known.version, round: moved, reason: "Later." };
+    await must(world, changeRound, lead, input);
+    expect(await mendable()).toBe(at); // looked at again before it is shown
+    expect(await mailsOf(file.applicationId)).not.toContain("round-changed");
+    const before = world.runtime.now().toISOString();
+    world.at(at);
+    expect(await mendable()).toBeUndefined();
+    world.at(before);
+  });
+
+  /** Waits until somebody waits for a lock in this database. */
+  const somebodyWaits = async () => {
+    const waiting = "select 1 from pg_stat_activity where datname = current_database() and wait_event_type = 'Lock'";
+    while ((await world.runtime.pool.query(waiting)).rows.length === 0)
+      await new Promise((resolve) => setTimeout(resolve, 20));
+  };
+
+  it("that are closed while somebody submits refuse what comes after them", async () => {
+    const { applicationId, choiceId, applicant } = await readyFile(world, round("MES 1"), "Racer");
+    const submit = () => runAct(world.runtime, submitApplication, applicant, { applicationId, choiceIds: [choiceId] });
+    const closer = await world.runtime.pool.connect();
+    await closer.query("begin");
+    await closer.query("update round set closed_at = $2, closed_reason = 'Full.' where id = $1", [
+      round("MES 1"),
+      new Date(world.runtime.now().getTime() - DAY), // long enough for the office's grace to be over
+    ]);
+    const submitting = submit();
+    await somebodyWaits();
+    await closer.query("commit");
+    closer.release();
+    expect(await submitting).toMatchObject({ ok: false, reason: "round-closed" });
+    await must(world, reopenRound, lead, { roundId: round("MES 1"), reason: "A mistake." });
+    const twice = await Promise.all([submit(), submit()]);
+    expect(twice.map((o) => (o.ok ? "ok" : o.reason)).sort()).toEqual(["already-done", "ok"]);
   });
 
   it("close with the last place where they are planned so, and tell those who are late", async () => {

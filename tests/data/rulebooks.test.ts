@@ -122,7 +122,11 @@ describe("rulebooks", () => {
     const mail = { send: async () => ({ result: "sent" as const }) };
     await runJob({ runtime: world.runtime, mail, registry: NO_REGISTRY, baseUrl: "" }, "preview", { previewId });
     const page = await readView(world.runtime, rulebookPage, officer, { rulebookId });
-    expect(page?.preview).toMatchObject({ total: 2, done: 2, stale: false });
+    expect(page?.preview).toMatchObject({ total: 2, done: 2, stale: false, next: null });
+    expect(page?.preview?.counts).toEqual({
+      ...{ choices: 2, files: 2, submitted: 1, drafts: 1 },
+      ...{ group: 0, eligibility: 2, finding: 2, missing: 2, due: 2, nextBy: page?.preview?.counts.nextBy },
+    });
     const effects = page?.preview?.effects ?? [];
     expect(effects.map((e) => [e.submitted, e.eligibility, e.findings, e.missing, e.due])).toEqual(
       expect.arrayContaining([
@@ -144,6 +148,29 @@ describe("rulebooks", () => {
     );
     // Nothing has changed yet.
     expect((await lookAt(world, sent.applicationId)).result.choices[0]?.eligibility).toBe("eligible");
+  });
+
+  it("list what would change a hundred at a time", async () => {
+    const { rows } = await world.runtime.pool.query<{ id: string; rulebook: string; effect: object }>(
+      `select v.id, v.rulebook_id as rulebook, e.effect from preview v join preview_effect e on e.preview_id = v.id
+       where v.rulebook_id is not null limit 1`,
+    );
+    const [known] = rows;
+    await world.runtime.pool.query(
+      `insert into preview_effect (preview_id, number, choice_id, effect) select $1, n, c, $2::jsonb || jsonb_build_object('number', n, 'choiceId', c)
+       from (select '28-' || lpad(x::text, 5, '0') as n, gen_random_uuid() as c from generate_series(1, 150) x) more`,
+      [known?.id, JSON.stringify(known?.effect)],
+    );
+    const rulebookId = known?.rulebook ?? "";
+    const preview = async (after: string | null) =>
+      (await readView(world.runtime, rulebookPage, officer, { rulebookId, after }))?.preview;
+    const first = await preview(null);
+    const second = await preview(first?.next ?? null);
+    expect([first?.effects.length, second?.effects.length, second?.next]).toEqual([100, 52, null]);
+    expect(first?.counts).toMatchObject({ choices: 152, files: 152 });
+    const numbers = [...(first?.effects ?? []), ...(second?.effects ?? [])].map((e) => e.number);
+    expect(numbers).toEqual([...new Set(numbers)].sort());
+    expect((await preview("spoilt"))?.effects[0]?.number).toBe(numbers[0]);
   });
 
   it("when published move the drafts with a notice, and leave what was submitted where it stands", async () => {

@@ -99,8 +99,8 @@ async function tell(world: World, applicant: Actor, applicationId: string, told:
   if (changes.length > 0) await must(world, saveAnswers, applicant, { applicationId, changes });
 }
 
-/** A file of somebody at home, who owes no fee: filled, its documents supplied, its reference asked for, and submitted. */
-export async function submittedFile(world: World, roundId: string, given: string, told: Told = {}): Promise<TestFile> {
+/** A draft of somebody at home, who owes no fee: filled, its documents supplied, its reference asked for. */
+export async function readyFile(world: World, roundId: string, given: string, told: Told = {}): Promise<TestFile> {
   const applicant = await makePerson(world, given);
   const who = someone(given, "Maarteen-Quist", { citizenships: ["IE"], residence: "IE" });
   const { applicationId } = await must(world, startApplication, applicant, { roundId });
@@ -110,6 +110,13 @@ export async function submittedFile(world: World, roundId: string, given: string
   const file = { applicationId, choiceId, applicant, who, filled };
   await supplyAll(world, file);
   await must(world, requestReference, applicant, { applicationId, referee: filled.referee });
-  await must(world, submitApplication, applicant, { applicationId, choiceIds: [choiceId] });
+  return file;
+}
+
+/** The same, submitted. */
+export async function submittedFile(world: World, roundId: string, given: string, told: Told = {}): Promise<TestFile> {
+  const file = await readyFile(world, roundId, given, told);
+  const { applicationId, choiceId } = file;
+  await must(world, submitApplication, file.applicant, { applicationId, choiceIds: [choiceId] });
   return file;
 }

@@ -7,6 +7,7 @@ import {
   integer,
   jsonb,
   pgTable,
+  primaryKey,
   text,
   unique,
   uniqueIndex,
@@ -177,9 +178,22 @@ export const preview = pgTable(
     total: integer("total").notNull().default(0),
     done: integer("done").notNull().default(0),
     finishedAt: instant("finished_at"),
-    effects: jsonb("effects").$type<readonly FileEffect[]>().notNull().default([]),
   },
   (t) => [index("preview_of").on(t.rulebookId, t.askedAt)],
+);
+
+/** What a preview found for one choice of one file. */
+export const previewEffect = pgTable(
+  "preview_effect",
+  {
+    previewId: uuid("preview_id")
+      .notNull()
+      .references(() => preview.id, { onDelete: "cascade" }),
+    number: text("number").notNull(),
+    choiceId: uuid("choice_id").notNull(),
+    effect: jsonb("effect").$type<FileEffect>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.previewId, t.number, t.choiceId] })],
 );
 
 /** A part that several rulebooks share; each holds a copy, and drafts follow it. */

@@ -3,8 +3,6 @@ import { formatDate, formatMoney } from "../../text/format";
 import type { PreviewState } from "../../views/preview-state";
 import { PreviewProgress } from "./preview-progress.client";
 
-const MOST_SHOWN = 200;
-
 type Effect = PreviewState["effects"][number];
 
 /** What a requirement or an entry rule of a programme is called. */
@@ -24,17 +22,16 @@ function change(effect: Effect, titleOf: EffectTitles): string {
   ].join("; ");
 }
 
-function Counts({ effects }: { effects: readonly Effect[] }) {
-  const count = (test: (e: Effect) => boolean) => effects.filter(test).length;
+function Counts({ counts }: { counts: PreviewState["counts"] }) {
   const lines = [
-    ["submitted files", count((e) => e.submitted)],
-    ["drafts", count((e) => !e.submitted)],
-    ["another group", count((e) => e.group !== null)],
-    ["another eligibility", count((e) => e.eligibility !== null)],
-    ["another finding", count((e) => e.findings.length > 0)],
-    ["something else missing", count((e) => e.missing.added.length + e.missing.gone.length > 0)],
-    ["another fee", count((e) => e.due !== null)],
-    ["another day for the next step", count((e) => e.nextBy !== null)],
+    ["submitted files", counts.submitted],
+    ["drafts", counts.drafts],
+    ["another group", counts.group],
+    ["another eligibility", counts.eligibility],
+    ["another finding", counts.finding],
+    ["something else missing", counts.missing],
+    ["another fee", counts.due],
+    ["another day for the next step", counts.nextBy],
   ].filter((line): line is [string, number] => line[1] !== 0);
   return (
     <ul className="effect-counts">
@@ -53,14 +50,19 @@ export function Effects({
   titleOf,
   keeps,
   begin,
+  first,
+  nextHref,
 }: {
   preview: PreviewState | null;
   titleOf: EffectTitles;
   /** Whom it does not touch although it would. */
   keeps: string;
   begin: () => Promise<string | null>;
+  /** The address of the first page, where another one is shown. */
+  first: string | null;
+  nextHref: (after: string) => string;
 }) {
-  const effects = [...(preview?.effects ?? [])].sort((a, b) => a.number.localeCompare(b.number));
+  const effects = preview?.effects ?? [];
   return (
     <>
       <PreviewProgress
@@ -70,14 +72,14 @@ export function Effects({
         begin={begin}
       />
       {preview?.finished ? (
-        effects.length === 0 ? (
+        preview.counts.files === 0 ? (
           <p>Of {preview.total} files none would change.</p>
         ) : (
           <>
             <p>
-              Of {preview.total} files {new Set(effects.map((e) => e.number)).size} would change. {keeps}
+              Of {preview.total} files {preview.counts.files} would change. {keeps}
             </p>
-            <Counts effects={effects} />
+            <Counts counts={preview.counts} />
             <table className="plain-table">
               <thead>
                 <tr>
@@ -88,7 +90,7 @@ export function Effects({
                 </tr>
               </thead>
               <tbody>
-                {effects.slice(0, MOST_SHOWN).map((e) => (
+                {effects.map((e) => (
                   <tr key={e.choiceId}>
                     <td className="figures">
                       <Link href={`/office/files/${e.number}`}>{e.number}</Link>
@@ -106,7 +108,10 @@ export function Effects({
                 ))}
               </tbody>
             </table>
-            {effects.length > MOST_SHOWN ? <p className="quiet">The first {MOST_SHOWN} are listed.</p> : null}
+            <p className="quiet">
+              {first ? <Link href={first}>First page</Link> : null}{" "}
+              {preview.next ? <Link href={nextHref(preview.next)}>Next page</Link> : null}
+            </p>
           </>
         )
       ) : null}

@@ -9,10 +9,18 @@ import { requireStaff, see } from "../../../request";
 import { previewStandards, publishStandards } from "../standards.action";
 
 /** What a version of the standards changes, for which files, and the way to put it in force. */
-export default async function StandardsChanges({ searchParams }: { searchParams: Promise<{ version?: string }> }) {
+export default async function StandardsChanges({
+  searchParams,
+}: {
+  searchParams: Promise<{ version?: string; after?: string }>;
+}) {
   const person = await requireStaff("/office/standards/changes", ["officer", "lead officer", "administrator"]);
-  const asked = Number((await searchParams).version);
-  const page = await see(standards, person.actor, { version: Number.isInteger(asked) && asked > 0 ? asked : null });
+  const query = await searchParams;
+  const asked = Number(query.version);
+  const page = await see(standards, person.actor, {
+    version: Number.isInteger(asked) && asked > 0 ? asked : null,
+    after: query.after ?? null,
+  });
   if (!page) notFound();
   const { draft } = page;
   const titles = Object.fromEntries(page.facts.flatMap((f) => (f.title ? [[f.name, f.title] as const] : [])));
@@ -46,6 +54,8 @@ export default async function StandardsChanges({ searchParams }: { searchParams:
             ) : (
               <Effects
                 preview={draft.preview}
+                first={query.after ? "/office/standards/changes" : null}
+                nextHref={(next) => `/office/standards/changes?after=${encodeURIComponent(next)}`}
                 titleOf={(programme, key) => page.titles[programme]?.[key] ?? key}
                 keeps="Submitted ones keep the applicant group in which they were submitted."
                 begin={previewStandards}

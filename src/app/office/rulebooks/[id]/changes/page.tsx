@@ -11,7 +11,7 @@ import { beginPreview, publish } from "../../rulebook.action";
 
 function Publishing({ page }: { page: RulebookPage }) {
   if (page.status !== "draft") return null;
-  const touched = page.preview?.effects.filter((e) => !e.submitted).length ?? 0;
+  const touched = page.preview?.counts.drafts ?? 0;
   return (
     <section className="plan-part">
       <h2>Publish</h2>
@@ -39,10 +39,16 @@ function Publishing({ page }: { page: RulebookPage }) {
 }
 
 /** What a rulebook changes: part by part, for which files, and the way to publish it. */
-export default async function ChangesPage({ params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params;
+export default async function ChangesPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<{ after?: string }>;
+}) {
+  const [{ id }, { after = null }] = await Promise.all([params, searchParams]);
   const person = await requireStaff(`/office/rulebooks/${id}/changes`, ["officer", "lead officer", "administrator"]);
-  const page = await see(rulebookPage, person.actor, { rulebookId: id });
+  const page = await see(rulebookPage, person.actor, { rulebookId: id, after });
   if (!page) notFound();
   return (
     <div className="office-sheet wide">
@@ -62,6 +68,8 @@ export default async function ChangesPage({ params }: { params: Promise<{ id: st
           <h2>What it would change for the files that are here</h2>
           <Effects
             preview={page.preview}
+            first={after ? `/office/rulebooks/${id}/changes` : null}
+            nextHref={(next) => `/office/rulebooks/${id}/changes?after=${encodeURIComponent(next)}`}
             titleOf={(_, key) =>
               [...page.body.entryRules, ...page.body.requirements].find((r) => r.key === key)?.title.en ?? key
             }
