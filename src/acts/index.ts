@@ -115,6 +115,7 @@ export const ACTS = {
   removeDocument,
   reopenRound: rounds.reopenRound,
   reportMessage: messages.reportMessage,
+  sendAgain: messages.sendAgain,
   requestReference: requests.requestReference,
   refuseCorrection,
   requestCorrection,

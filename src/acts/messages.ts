@@ -1,7 +1,9 @@
 import { and, eq, inArray, lte, sql } from "drizzle-orm";
 import { z } from "zod";
 import { message, referenceRequest, trayMail } from "../db/schema";
-import { defineAct, done } from "./act";
+import { defineAct, done, refuse } from "./act";
+import { defineFileAct } from "./file-act";
+import { mailApplicant, type Template } from "./mail";
 import { settle } from "./settle";
 
 const MOST_ATTEMPTS = 8;
@@ -103,6 +105,28 @@ export const keepTrayMail = defineAct({
       .insert(trayMail)
       .values({ ...mail, receivedAt: ctx.now })
       .onConflictDoNothing();
+    return done(null);
+  },
+});
+
+/** Sends a mail to the applicant of a file once more, as it was; its link leads into the application, as it did. */
+export const sendAgain = defineFileAct({
+  name: "send-again",
+  input: z.object({ applicationId: z.uuid(), messageId: z.uuid() }),
+  right: "office",
+  about: ({ messageId }) => ({ message: messageId }),
+  run: async (ctx, file, { messageId }) => {
+    const [sent] = await ctx.db
+      .select()
+      .from(message)
+      .where(and(eq(message.id, messageId), eq(message.applicationId, file.id), eq(message.personId, file.ownerId)));
+    if (!sent) return refuse("not-found");
+    if (sent.state !== "sent" && sent.state !== "failed") return refuse("locked");
+    const { number } = file.facts.application;
+    await mailApplicant(ctx, file.id, file.ownerId, sent.template as Template, {
+      ...sent.values,
+      link: `/my/${number}`,
+    }); // written by an act
     return done(null);
   },
 });

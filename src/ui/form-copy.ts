@@ -43,19 +43,36 @@ function copiedSection(section: FormSection, locale: Locale, office: MyApplicati
   };
 }
 
+const documentTitle = (title: string, entry: string | null): string => (entry ? `${title} · ${entry}` : title);
+
+const titleIn =
+  ({ assessment }: MyApplication, locale: Locale) =>
+  ({ requirement, scope, entry }: Pick<MyApplication["documents"][number], "requirement" | "scope" | "entry">) =>
+    assessment.requirements.find((r) => r.key === requirement && r.scope === scope && r.entry === entry)?.title[
+      locale
+    ] ?? requirement;
+
+/** Every document that was supplied, in the order of the form, under the title that it was asked for by. */
+export function suppliedInOrder(
+  application: MyApplication,
+  locale: Locale,
+): readonly { readonly uploadId: string; readonly title: string }[] {
+  const titleOf = titleIn(application, locale);
+  return application.documents.flatMap((d) =>
+    d.supplied.map(({ uploadId }) => ({ uploadId, title: documentTitle(titleOf(d), d.entryTitle) })),
+  );
+}
+
 /** Documents with their files, references with where they stand, and fees with what is due or paid. */
-function annexes({ assessment, documents, charges }: MyApplication, locale: Locale): FormCopy["annexes"] {
-  const titleOf = (key: string, scope: string, entry: string) =>
-    assessment.requirements.find((r) => r.key === key && r.scope === scope && r.entry === entry)?.title[locale] ?? key;
+function annexes(application: MyApplication, locale: Locale): FormCopy["annexes"] {
+  const { assessment, documents, charges } = application;
+  const titleOf = titleIn(application, locale);
   return [
     {
       title: say(locale, "doc.title"),
       lines: documents
         .filter((d) => d.supplied.length > 0)
-        .map((d) => {
-          const title = titleOf(d.requirement, d.scope, d.entry);
-          return { what: d.entryTitle ? `${title} · ${d.entryTitle}` : title, words: d.supplied.map((s) => s.name) };
-        }),
+        .map((d) => ({ what: documentTitle(titleOf(d), d.entryTitle), words: d.supplied.map((s) => s.name) })),
     },
     {
       title: say(locale, "copy.references"),

@@ -151,14 +151,6 @@ export interface FileData {
   /** Findings that a lead officer overrode, also those taken back since. */
   readonly overrides: readonly FileOverride[];
   readonly events: readonly FileEvent[];
-  readonly messages: readonly {
-    readonly id: string;
-    readonly template: string;
-    readonly to: string;
-    readonly at: string;
-    readonly state: string;
-    readonly failure: string | null;
-  }[];
   /** The identity papers that count for this person, by the field (`section.field`) that asks which one it is. */
   readonly counting: Readonly<Record<string, readonly { readonly key: string; readonly title: LocalText }[]>>;
   readonly ruleFields: Readonly<Record<string, readonly string[]>>;

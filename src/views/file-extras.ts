@@ -16,7 +16,6 @@ export interface Extras {
   registry: FileData["registry"];
   overrides: FileData["overrides"];
   events: FileEvent[];
-  messages: FileData["messages"];
 }
 
 const rowsOf = (object: string, from: string) => `coalesce((select json_agg(${object}) from (${from}) x), '[]'::json)`;
@@ -78,9 +77,5 @@ export const EXTRAS = `select n.name as name, p.email,
     `select v.id, v.at, v.act, v.about, case when v.actor like 'person:%' then (select name from person where id = substr(v.actor, 8)::uuid)
        when v.actor like 'link:%' then (select name from reference_request where id = substr(v.actor, 6)::uuid) else v.actor end as who
      from event v where v.application_id = a.id order by v.id desc limit 500`,
-  )} as events,
-  ${rowsOf(
-    `json_build_object('id', x.id, 'template', x.template, 'to', x.to_address, 'at', coalesce(x.sent_at, x.queued_at), 'state', x.state, 'failure', x.failure)`,
-    "select * from message m where m.application_id = a.id order by m.queued_at desc limit 200",
-  )} as messages
+  )} as events
 from application a join person p on p.id = a.person_id join file_standing n on n.application_id = a.id where a.id = $1`;

@@ -8,8 +8,8 @@ import { finder } from "./finder";
 import { formPreview } from "./form-preview";
 import { institutionPage, institutionSuggestions, institutions, knownNames, registerTable } from "./institutions";
 import { linkPurpose } from "./link-purpose";
-import { myMessages, tray } from "./messages";
-import { myApplication } from "./my-application";
+import { fileMessages, myMessages, tray } from "./messages";
+import { myApplication, officeCopy } from "./my-application";
 import { myApplications } from "./my-applications";
 import { nextCycle } from "./next-cycle";
 import { peek } from "./peek";
@@ -35,6 +35,7 @@ export const VIEWS = {
   drafts,
   elsewhere,
   file,
+  fileMessages,
   finder,
   formPreview,
   institutionPage,
@@ -45,6 +46,7 @@ export const VIEWS = {
   myApplication,
   myApplications,
   myMessages,
+  officeCopy,
   nextCycle,
   peek,
   plans,

@@ -1,5 +1,8 @@
 import { z } from "zod";
+import type { Locale } from "../core/text/local-text";
+import { renderMail } from "../text/mail";
 import { officeNow } from "./office-now";
+import { fileInScope, programmesOf, scopeParameter } from "./scope";
 import { defineView } from "./view";
 
 export interface MyMessage {
@@ -28,6 +31,52 @@ export const myMessages = defineView({
     );
     const { set } = await officeNow(pool);
     return { zone: set.zone, messages: rows.map((r) => ({ ...r, at: new Date(r.at).toISOString() })) };
+  },
+});
+
+/** A mail about a file, in the words that were sent; links are left out, they are their reader's. */
+export interface FileMessage {
+  readonly id: string;
+  readonly to: string;
+  readonly at: string;
+  readonly state: string;
+  readonly failure: string | null;
+  readonly subject: string;
+  readonly body: string;
+  /** It went to the applicant, so it can be sent to them again. */
+  readonly again: boolean;
+}
+
+interface StoredMessage extends Pick<FileMessage, "id" | "to" | "state" | "failure" | "again"> {
+  readonly template: string;
+  readonly locale: Locale;
+  readonly values: Readonly<Record<string, string>>;
+  readonly at: Date;
+}
+
+/** Every mail about a file, whether it arrived, and what it said. */
+export const fileMessages = defineView({
+  name: "file-messages",
+  input: z.object({ number: z.string().max(20) }),
+  read: async ({ pool, actor }, { number }): Promise<readonly FileMessage[] | null> => {
+    const scope = programmesOf(actor);
+    if (scope === null) return null;
+    const { rows: known } = await pool.query<{ id: string }>(
+      `select a.id from application a where a.number = $2 and ${fileInScope("a.id", "$1")}`,
+      [scopeParameter(scope), number],
+    );
+    if (!known[0]) return null;
+    const { rows } = await pool.query<StoredMessage>(
+      `select m.id, m.to_address as to, coalesce(m.sent_at, m.queued_at) as at, m.state, m.failure, m.template, m.locale, m.values - 'link' as values,
+         coalesce(m.person_id = a.person_id, false) as again
+       from message m join application a on a.id = m.application_id where a.id = $1 order by m.queued_at desc, m.id limit 200`,
+      [known[0].id],
+    );
+    return rows.map(({ template, locale, values, at, ...row }) => ({
+      ...row,
+      at: at.toISOString(),
+      ...renderMail(locale, template, values, null),
+    }));
   },
 });
 

@@ -21,7 +21,8 @@ const EMBEDDED = new Set(["EmbeddedFiles", "EmbeddedFile", "EF"]);
 type Loaded = { readonly document: PDFDocument; readonly restricted: boolean };
 type Failure = "damaged" | "password_needed";
 
-async function load(bytes: Buffer): Promise<Loaded | Failure> {
+/** Opens a PDF, also one whose use alone is restricted; anything else is named. */
+export async function openPdf(bytes: Uint8Array): Promise<Loaded | Failure> {
   try {
     return {
       document: await PDFDocument.load(bytes, { updateMetadata: false, throwOnInvalidObject: true }),
@@ -64,7 +65,7 @@ function marksOf(document: PDFDocument): readonly Mark[] {
 export async function inspectPdf(bytes: Buffer): Promise<Inspection> {
   const tail = bytes.subarray(-TAIL).toString("latin1");
   if (!tail.includes("%%EOF") || !tail.includes("startxref")) return { verdict: "refuse", reason: "damaged" };
-  const loaded = await load(bytes);
+  const loaded = await openPdf(bytes);
   if (typeof loaded === "string") return { verdict: "refuse", reason: loaded };
   try {
     const pages = loaded.document.getPageCount();

@@ -10,6 +10,7 @@ import { refuseCorrection } from "../../../../acts/correction-requests";
 import { dropDecision, prepareDecision, releaseDecision } from "../../../../acts/decisions";
 import { acceptEvidence, returnEvidence, undoJudgement } from "../../../../acts/judge-evidence";
 import { excuseRequirement, takeFile } from "../../../../acts/keep-files";
+import { sendAgain } from "../../../../acts/messages";
 import { moveProgramme, suggestMove } from "../../../../acts/move-programme";
 import { endOverride, overrideFinding } from "../../../../acts/override-finding";
 import { askRegistry, takeRegistryResults } from "../../../../acts/registry";
@@ -102,6 +103,8 @@ export const place = async (
   options: { campus: string | null; mode: string | null; track: string | null },
   reason: string,
 ): Promise<Said> => run(number, moveChoice, { applicationId, choiceId, ...options, reason });
+export const mailAgain = async (number: string, applicationId: string, messageId: string): Promise<Said> =>
+  run(number, sendAgain, { applicationId, messageId });
 export const judgeSame = async (
   number: string,
   applicationId: string,

@@ -123,6 +123,14 @@ export function Form({
     ) : null;
   return (
     <div className="office-form">
+      <p className="sheet-links">
+        <a href={`/api/applications/${data.number}/pdf`} download>
+          All answers as PDF
+        </a>
+        <a href={`/api/applications/${data.number}/pdf?documents=1`} download>
+          Answers and documents in one PDF
+        </a>
+      </p>
       <Wish data={data} acts={acts} />
       {data.reopenings
         .filter((r) => r.readAt === null)

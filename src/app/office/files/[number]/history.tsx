@@ -39,24 +39,3 @@ export function History({ data }: { data: FileData }) {
     </ol>
   );
 }
-
-/** Every mail about the file, and whether it arrived. */
-export function Messages({ data }: { data: FileData }) {
-  if (data.messages.length === 0) return <p className="empty">Nothing was written about this file yet.</p>;
-  return (
-    <ol className="office-history">
-      {data.messages.map((m) => (
-        <li key={m.id}>
-          <span className="quiet">{formatMoment("en", m.at, data.zone)}</span>
-          <span className="strong">{m.to}</span>
-          <span>
-            {m.template.replace(/-/gu, " ")}{" "}
-            <span className="quiet">
-              {m.state === "failed" ? `could not be delivered: ${m.failure ?? ""}` : m.state}
-            </span>
-          </span>
-        </li>
-      ))}
-    </ol>
-  );
-}

@@ -5,9 +5,11 @@ import { formatDay } from "../../../../core/time/day";
 import { zoneTable } from "../../../../core/time/zone";
 import { proposedDay } from "../../../../text/office";
 import { Doubles } from "../../../../ui/doubles.client";
+import { FileMessages } from "../../../../ui/file-messages.client";
 import { FileWork } from "../../../../ui/file-work.client";
 import { WhatIf } from "../../../../ui/what-if.client";
 import { file } from "../../../../views/file";
+import { fileMessages } from "../../../../views/messages";
 import { submissions } from "../../../../views/submissions";
 import { whatIf } from "../../../../views/what-if";
 import { requireStaff, see } from "../../../request";
@@ -15,7 +17,7 @@ import { Choices } from "./choices";
 import * as actions from "./file.action";
 import { Form } from "./form";
 import { Head } from "./head";
-import { History, Messages } from "./history";
+import { History } from "./history";
 
 /** One file: the comb unrolled, the document beside the claim beside the rule, and the acts with their keys. */
 export default async function FilePage({
@@ -33,13 +35,16 @@ export default async function FilePage({
   const askDay = formatDay(proposedDay(calendar, zoneTable(data.zone), Date.parse(data.now), data.office.targets.ask));
   const lead = holds(person.actor, ["lead officer"]);
   const lines = show === "form" ? await see(submissions, person.actor, { number }) : null;
+  const mails = show === "messages" ? ((await see(fileMessages, person.actor, { number })) ?? []) : [];
   const supposed = show === "what-if" ? await see(whatIf, person.actor, { number }) : null;
   return (
     <div className="file">
       <Head data={data} show={show} />
       <Doubles doubles={data.doubles} judge={actions.judgeSame.bind(null, number, data.id)} />
       {show === "history" ? <History data={data} /> : null}
-      {show === "messages" ? <Messages data={data} /> : null}
+      {show === "messages" ? (
+        <FileMessages messages={mails} zone={data.zone} send={actions.mailAgain.bind(null, number, data.id)} />
+      ) : null}
       {show === "choices" ? (
         <Choices
           data={data}

@@ -49,6 +49,11 @@ export default async function ReviewPage({ params }: { params: Promise<{ number:
         <a className="plain-button" href={`/api/applications/${number}/pdf`} download>
           {say(language, "copy.download")}
         </a>
+        {application.documents.some((d) => d.supplied.length > 0) ? (
+          <a className="plain-button" href={`/api/applications/${number}/pdf?documents=1`} download>
+            {say(language, "copy.downloadAll")}
+          </a>
+        ) : null}
       </p>
       {copy.parts.map((part) => (
         <section key={part.title ?? ""}>

@@ -1,19 +1,50 @@
+import { printDossier } from "../../../../../formats/print/dossier";
 import { printFormCopy } from "../../../../../formats/print/form-copy";
-import { formCopy } from "../../../../../ui/form-copy";
-import { myApplication } from "../../../../../views/my-application";
+import { webRuntime } from "../../../../../runtime";
+import { say } from "../../../../../text/say";
+import { formCopy, suppliedInOrder } from "../../../../../ui/form-copy";
+import { document, documentBytes } from "../../../../../views/document";
+import type { Identity } from "../../../../../views/identity";
+import { type MyApplication, myApplication, officeCopy } from "../../../../../views/my-application";
 import { identity, locale, see } from "../../../../request";
 import { disposition } from "../../../disposition";
 
-/** All answers of an application as PDF, for the person whose it is, in the language of their pages. */
-export async function GET(_: Request, { params }: { params: Promise<{ number: string }> }): Promise<Response> {
+/** An application for whoever may read it whole: the person whose it is, or the office that works on it. */
+async function readable(
+  person: Identity,
+  number: string,
+): Promise<{ readonly application: MyApplication; readonly name: string } | null> {
+  const own = await see(myApplication, person.actor, { number });
+  return own ? { application: own, name: person.actor.name } : see(officeCopy, person.actor, { number });
+}
+
+async function documentsOf(person: Identity, application: MyApplication, language: "en" | "fr") {
+  const { pool } = await webRuntime();
+  const all = [];
+  for (const { uploadId, title } of suppliedInOrder(application, language)) {
+    const known = await see(document, person.actor, { uploadId });
+    if (!known) continue;
+    const chunks: Buffer[] = [];
+    for await (const chunk of documentBytes(pool, known)) chunks.push(chunk);
+    all.push({ title, mediaType: known.mediaType, bytes: new Uint8Array(Buffer.concat(chunks)) });
+  }
+  return all;
+}
+
+/** All answers of an application as PDF, in the language of the reader's pages; with its documents where they are asked for. */
+export async function GET(request: Request, { params }: { params: Promise<{ number: string }> }): Promise<Response> {
   const { number } = await params;
   const person = await identity();
-  const application = person ? await see(myApplication, person.actor, { number }) : null;
-  if (!person || !application) return new Response("This is not here.", { status: 404 });
+  const found = person ? await readable(person, number) : null;
+  if (!person || !found) return new Response("This is not here.", { status: 404 });
+  const { application, name } = found;
   const language = await locale();
-  const copy = formCopy(application, person.actor.name, language);
-  const bytes = await printFormCopy(copy, language, new Date(application.now));
-  return new Response(bytes, {
+  const whole = new URL(request.url).searchParams.get("documents") === "1";
+  const form = await printFormCopy(formCopy(application, name, language), language, new Date(application.now));
+  const bytes = whole
+    ? await printDossier(form, number, await documentsOf(person, application, language), say(language, "copy.leftOut"))
+    : form;
+  return new Response(Buffer.from(bytes), {
     headers: {
       "content-type": "application/pdf",
       "content-disposition": disposition(`Unvex ${number}.pdf`),

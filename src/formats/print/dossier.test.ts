@@ -1,0 +1,79 @@
+import { PDFDocument, StandardFonts } from "@cantoo/pdf-lib";
+import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
+import sharp from "sharp";
+import { describe, expect, it } from "vitest";
+import { type DossierDocument, printDossier } from "./dossier";
+
+async function pdf(...texts: readonly string[]): Promise<Uint8Array> {
+  const made = await PDFDocument.create();
+  const font = await made.embedFont(StandardFonts.Helvetica);
+  for (const text of texts) made.addPage([400, 600]).drawText(text, { x: 40, y: 300, font });
+  return made.save();
+}
+
+const picture = async (format: "png" | "jpeg") =>
+  new Uint8Array(
+    await sharp({ create: { width: 2000, height: 900, channels: 3, background: "#88aacc" } })
+      .toFormat(format)
+      .toBuffer(),
+  );
+
+async function pagesOf(documents: readonly DossierDocument[]) {
+  const bytes = await printDossier(await pdf("The form"), "27-00017", documents, "Left out.");
+  const read = await getDocument({ data: bytes, verbosity: 0 }).promise;
+  return Promise.all(
+    Array.from({ length: read.numPages }, async (_, i) => {
+      const page = await read.getPage(i + 1);
+      const { items } = await page.getTextContent();
+      const [, , width, height] = page.view;
+      return { text: items.map((item) => ("str" in item ? item.str : "")).join(" "), width, height };
+    }),
+  );
+}
+
+const document = (title: string, bytes: Uint8Array, mediaType = "application/pdf"): DossierDocument => ({
+  title,
+  mediaType,
+  bytes,
+});
+
+describe("a form and its documents in one PDF", () => {
+  it("stand in the order that was given, every page with the title of its document", async () => {
+    const pages = await pagesOf([
+      document("Transcript", await pdf("first", "second")),
+      document("Passport", await pdf("only")),
+    ]);
+    expect(pages.map((p) => p.text.replace(/\s+/gu, " ").trim())).toEqual([
+      "The form",
+      "first 27-00017 · Transcript · 1/2",
+      "second 27-00017 · Transcript · 2/2",
+      "only 27-00017 · Passport · 1/1",
+    ]);
+    expect(pages.slice(1).map((p) => [p.width, p.height])).toEqual([
+      [400, 600],
+      [400, 600],
+      [400, 600],
+    ]);
+  });
+
+  it.each(["png", "jpeg"] as const)("take a picture (%s) on a page of its own", async (format) => {
+    const pages = await pagesOf([document("Certificate", await picture(format), `image/${format}`)]);
+    expect(pages).toHaveLength(2);
+    expect([Math.round(pages[1]?.width ?? 0), Math.round(pages[1]?.height ?? 0)]).toEqual([595, 842]);
+    expect(pages[1]?.text).toBe("27-00017 · Certificate · 1/1");
+  });
+
+  it.each([
+    ["a damaged PDF", "application/pdf"],
+    ["a damaged picture", "image/png"],
+  ])("say where %s would stand", async (_, mediaType) => {
+    const pages = await pagesOf([document("Letter", new TextEncoder().encode("%PDF-1.7 cut"), mediaType)]);
+    expect(pages[1]?.text).toContain("Left out.");
+    expect(pages[1]?.text).toContain("27-00017 · Letter · 1/1");
+  });
+
+  it("leave letters out that the margin's font does not have", async () => {
+    const pages = await pagesOf([document("成績 Relevé", await pdf("x"))]);
+    expect(pages[1]?.text).toContain("Relevé · 1/1");
+  });
+});

@@ -1,0 +1,73 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { runAct } from "../../src/acts/act";
+import { sendAgain } from "../../src/acts/messages";
+import type { Actor } from "../../src/core/rights/actor";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { type JobContext, runJob } from "../../src/jobs/handlers";
+import { fileMessages } from "../../src/views/messages";
+import { readView } from "../../src/views/view";
+import { lookAt, submittedFile, type TestFile } from "../support/files";
+import { makePerson, must, NO_REGISTRY, openWorld, reasonOf, type World } from "../support/world";
+
+/** The mails about a file, as the office reads them. */
+describe("mails about a file", () => {
+  let world: World;
+  let officer: Actor;
+  let file: TestFile;
+  let other: TestFile;
+  const sent: { to: string; subject: string; body: string }[] = [];
+
+  beforeAll(async () => {
+    world = await openWorld("file_messages");
+    const { roundId } = await loadCatalogue(world.runtime, "2026-11-25");
+    officer = await makePerson(world, "Officer", ["officer"]);
+    file = await submittedFile(world, roundId, "Reader");
+    other = await submittedFile(world, roundId, "Other");
+    await deliver();
+  });
+  afterAll(() => world.close());
+
+  const deliver = () => {
+    const jobs: JobContext = {
+      runtime: world.runtime,
+      registry: NO_REGISTRY,
+      baseUrl: "https://apply.example",
+      mail: {
+        send: (mail) => {
+          sent.push(mail);
+          return Promise.resolve({ result: "sent" });
+        },
+      },
+    };
+    return runJob(jobs, "sweep-messages", {});
+  };
+  const mails = async (of = file) => {
+    const { number } = (await lookAt(world, of.applicationId)).loaded.facts.application;
+    return (await readView(world.runtime, fileMessages, officer, { number })) ?? [];
+  };
+
+  it("are read as they were sent, without the links of their readers", async () => {
+    const receipt = (await mails()).find((m) => m.again);
+    expect(receipt).toMatchObject({ state: "sent", failure: null });
+    expect(sent.find((m) => m.to === receipt?.to)?.body).toBe(receipt?.body);
+    const asked = (await mails()).find((m) => !m.again);
+    expect(asked?.subject).toMatch(/^A reference for /u);
+    expect(asked?.body).not.toContain("https://");
+  });
+
+  it("are sent once more to the applicant, in the same words, and to nobody else", async () => {
+    const receipt = (await mails()).find((m) => m.again);
+    const asked = (await mails()).find((m) => !m.again);
+    const again = (messageId: string, of = file) =>
+      runAct(world.runtime, sendAgain, officer, { applicationId: of.applicationId, messageId });
+    expect(await reasonOf(again(asked?.id ?? ""))).toBe("not-found");
+    expect(await reasonOf(again(receipt?.id ?? "", other))).toBe("not-found");
+    sent.length = 0;
+    await must(world, sendAgain, officer, { applicationId: file.applicationId, messageId: receipt?.id ?? "" });
+    const waiting = (await mails()).find((m) => m.state === "queued");
+    expect(await reasonOf(again(waiting?.id ?? ""))).toBe("locked");
+    await deliver();
+    expect(sent.map((m) => [m.to, m.subject, m.body])).toEqual([[receipt?.to, receipt?.subject, receipt?.body]]);
+    expect((await mails()).filter((m) => m.subject === receipt?.subject)).toHaveLength(2);
+  });
+});
