@@ -4,6 +4,7 @@ import { growingSections, maySupply } from "../core/documents/may-supply";
 import { actorKey } from "../core/rights/actor";
 import { storeContent } from "../db/content";
 import { evidence, upload } from "../db/schema";
+import { shapePicture } from "../formats/document/picture";
 import { type ActContext, done, refuse } from "./act";
 import { closeAsks } from "./asks";
 import { displayName } from "./display-name";
@@ -33,6 +34,19 @@ async function replaceOld(ctx: ActContext, file: OpenFile, place: Place): Promis
     .where(and(rowsAt(evidence, file.id, place), isNull(evidence.replacedAt)));
 }
 
+type Document = Pick<z.output<typeof input>, "bytes" | "mediaType" | "marks">;
+
+/** Where a picture of a size is asked for, what was sent in that size; else what was sent. */
+async function shaped(file: OpenFile, requirement: string, document: Document): Promise<Document | string> {
+  const asked = Object.values(file.rulebooks)
+    .flatMap((r) => r.body.requirements)
+    .find((r) => r.key === requirement);
+  if (asked?.kind !== "document" || !asked.picture) return document;
+  if (document.mediaType === "application/pdf") return "picture_only";
+  const bytes = await shapePicture(document.bytes, asked.picture);
+  return typeof bytes === "string" ? bytes : { bytes, mediaType: "image/jpeg", marks: [] };
+}
+
 /** Takes a document that has been looked at, and links it to the requirement that it answers. An open ask for it is answered. */
 export const uploadDocument = defineFileAct({
   name: "upload-document",
@@ -43,7 +57,9 @@ export const uploadDocument = defineFileAct({
     const place = placeOf(document);
     const growing = growingSections(file.facts, file.rulebooks);
     if (!maySupply(file.facts, file.assessment, place, growing)) return refuse("locked");
-    const sha256 = await storeContent(ctx.client, document.bytes, document.mediaType);
+    const kept = await shaped(file, place.requirement, document);
+    if (typeof kept === "string") return refuse("document-refused", { document: kept });
+    const sha256 = await storeContent(ctx.client, kept.bytes, kept.mediaType);
     const [row] = await ctx.db
       .insert(upload)
       .values({
@@ -51,7 +67,7 @@ export const uploadDocument = defineFileAct({
         sha256,
         name: displayName(document.name),
         pages: document.pages,
-        marks: document.marks,
+        marks: kept.marks,
         uploadedAt: ctx.now,
         uploadedBy: actorKey(ctx.actor),
       })

@@ -2,6 +2,8 @@ import { readFileSync } from "node:fs";
 import path from "node:path";
 import { PDFDocument, type PDFFont, type PDFPage, rgb, StandardFonts } from "@cantoo/pdf-lib";
 import * as fontkit from "fontkit";
+import sharp from "sharp";
+import type { Picture } from "../core/requirements/definition";
 import type { Profile } from "./profile";
 import { zoneLines } from "./zone-lines";
 
@@ -246,4 +248,13 @@ export async function paper(title: string, p: Profile, madeOn: Date): Promise<Bu
     ["Place of birth", p.birthPlace],
   ]);
   return Buffer.from(await made.document.save());
+}
+
+/** A drawn picture of the size that is asked for: a head and shoulders where it is upright, a pen's stroke where it is not. */
+export function picture({ width, height }: Picture): Promise<Buffer> {
+  const upright = `<ellipse cx="50" cy="42" rx="17" ry="22" fill="#c9a383"/><path d="M12 100 Q50 58 88 100Z" fill="#3d5a6c"/>`;
+  const stroke = `<path d="M8 62 C20 18 30 96 42 48 S62 30 70 58 S84 66 92 40" fill="none" stroke="#1c2430" stroke-width="2"/>`;
+  const drawn = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" width="${width}" height="${height}" preserveAspectRatio="none">
+    <rect width="100" height="100" fill="#f2efe8"/>${height > width ? upright : stroke}</svg>`;
+  return sharp(Buffer.from(drawn)).png().toBuffer();
 }

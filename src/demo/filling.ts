@@ -4,6 +4,7 @@ import { requestReference } from "../acts/request-reference";
 import { saveAnswers } from "../acts/save-answers";
 import { assess } from "../core/assessment/assess";
 import type { Json } from "../core/assessment/facts";
+import type { Picture } from "../core/requirements/definition";
 import type { Actor } from "../core/rights/actor";
 import type { Gap } from "../core/sections/completeness";
 import type { Field, Section } from "../core/sections/definition";
@@ -13,7 +14,7 @@ import { database } from "../db/connection";
 import { type LoadedFile, loadFile } from "../db/load-file";
 import { currentOffice } from "../db/office";
 import { act, formOf, supply } from "./applicant";
-import { certificate, paper, passport, transcript } from "./documents";
+import { certificate, paper, passport, picture, transcript } from "./documents";
 import type { Profile } from "./profile";
 
 /**
@@ -292,6 +293,13 @@ function paperFor({ key, entry, title }: Supplied, profile: Profile, loaded: Loa
   }
 }
 
+function pictureAsked({ rulebooks }: LoadedFile, key: string): Picture | undefined {
+  const asked = Object.values(rulebooks)
+    .flatMap((r) => r.body.requirements)
+    .find((r) => r.key === key);
+  return asked?.kind === "document" ? asked.picture : undefined;
+}
+
 /** Supplies a sheet for every document that is still missing, and asks every referee who is named. */
 export async function supplyAny(
   runtime: Runtime,
@@ -302,8 +310,18 @@ export async function supplyAny(
   const { assessment, loaded } = await look(runtime, applicationId);
   for (const r of assessment.requirements) {
     if (r.kind !== "document" || r.standing !== "missing") continue;
-    const bytes = await paperFor(r, profile, loaded, runtime.now());
-    await supply(runtime, actor, applicationId, r.key, r.entry, `${r.title.en}.pdf`, bytes, r.scope);
+    const size = pictureAsked(loaded, r.key);
+    const bytes = size ? await picture(size) : await paperFor(r, profile, loaded, runtime.now());
+    await supply(
+      runtime,
+      actor,
+      applicationId,
+      r.key,
+      r.entry,
+      `${r.title.en}.${size ? "png" : "pdf"}`,
+      bytes,
+      r.scope,
+    );
   }
   const referees = loaded.facts.answers.filter((a) => a.section === "referees" && a.entry !== "").map((a) => a.entry);
   for (const referee of new Set(referees)) await act(runtime, requestReference, actor, { applicationId, referee });

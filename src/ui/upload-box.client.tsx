@@ -1,12 +1,16 @@
 "use client";
 
 import { Button, Progress } from "antd";
+import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
 import { type DragEvent, useId, useRef, useState } from "react";
 import { DEFAULT_MOST_BYTES } from "../core/documents/limits";
+import type { Picture } from "../core/requirements/definition";
 import type { Locale } from "../core/text/local-text";
 import { formatBytes } from "../text/format";
 import { isTextKey, say } from "../text/say";
+
+const CropPicture = dynamic(() => import("./crop-picture.client"), { ssr: false });
 
 interface Shown {
   readonly evidenceId: string;
@@ -26,6 +30,8 @@ interface Props {
   readonly open: boolean;
   readonly locale: Locale;
   readonly title: string;
+  /** The size of the picture that is asked for; null where any document is. */
+  readonly picture: Picture | null;
   readonly supplied: readonly Shown[];
   readonly remove: (evidenceId: string) => Promise<string | null>;
 }
@@ -55,22 +61,24 @@ export function sendForm(
 }
 
 /** The sentence for a refused document. */
-export function refusedText(locale: Locale, body: unknown): string {
+export function refusedText(locale: Locale, body: unknown, picture: Picture | null = null): string {
   const answer = typeof body === "object" && body !== null ? (body as { reason?: string; document?: string }) : {};
   const key = answer.document ? `doc.refused.${answer.document}` : `refused.${answer.reason ?? ""}`;
   return isTextKey(key)
-    ? say(locale, key, { size: formatBytes(locale, DEFAULT_MOST_BYTES), check: "" })
+    ? say(locale, key, { size: formatBytes(locale, DEFAULT_MOST_BYTES), check: "", ...picture })
     : say(locale, "doc.failed");
 }
 
 /** Supplies a document for one requirement: choose it or drop it, see it go, see it here. */
-export function UploadBox({ applicationId, requirement, scope, entry, open, locale, title, supplied, remove }: Props) {
+export function UploadBox(props: Props) {
+  const { applicationId, requirement, scope, entry, open, locale, title, picture, supplied, remove } = props;
   const id = useId();
   const input = useRef<HTMLInputElement>(null);
   const router = useRouter();
   const [percent, setPercent] = useState<number | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const [over, setOver] = useState(false);
+  const [cropped, setCropped] = useState<File | null>(null);
 
   const send = async (file: File | undefined) => {
     if (!file) return;
@@ -82,7 +90,7 @@ export function UploadBox({ applicationId, requirement, scope, entry, open, loca
     setPercent(0);
     try {
       const { status, body } = await sendForm("/api/uploads", form, setPercent);
-      if (status >= 400) setWrong(refusedText(locale, body));
+      if (status >= 400) setWrong(refusedText(locale, body, picture));
       router.refresh();
     } catch {
       setWrong(say(locale, "doc.failed"));
@@ -92,10 +100,18 @@ export function UploadBox({ applicationId, requirement, scope, entry, open, loca
     }
   };
 
+  /** A picture is cropped first; what is none is sent, and the answer says what is asked for. */
+  const choose = (file: File | undefined) => {
+    if (picture && file && /^image\/(jpeg|png)$/u.test(file.type)) {
+      setWrong(null);
+      setCropped(file);
+    } else void send(file);
+  };
+
   const drop = (e: DragEvent) => {
     e.preventDefault();
     setOver(false);
-    void send(e.dataTransfer.files[0]);
+    choose(e.dataTransfer.files[0]);
   };
 
   return (
@@ -132,7 +148,24 @@ export function UploadBox({ applicationId, requirement, scope, entry, open, loca
           </li>
         ))}
       </ul>
-      {open ? (
+      {open && picture ? <p className="quiet">{say(locale, "doc.picture", picture)}</p> : null}
+      {picture && cropped ? (
+        <CropPicture
+          file={cropped}
+          picture={picture}
+          locale={locale}
+          onCut={(file) => {
+            setCropped(null);
+            void send(file);
+          }}
+          onLeave={() => {
+            setCropped(null);
+            if (input.current) input.current.value = "";
+            input.current?.click();
+          }}
+        />
+      ) : null}
+      {open && !cropped ? (
         // biome-ignore lint/a11y/noStaticElementInteractions: dropping is a second way; the button below is the first
         <div
           className="drop"
@@ -150,9 +183,9 @@ export function UploadBox({ applicationId, requirement, scope, entry, open, loca
             type="file"
             className="hidden-text"
             tabIndex={-1}
-            accept=".pdf,.jpg,.jpeg,.png"
+            accept={picture ? ".jpg,.jpeg,.png" : ".pdf,.jpg,.jpeg,.png"}
             aria-label={title}
-            onChange={(e) => void send(e.target.files?.[0])}
+            onChange={(e) => choose(e.target.files?.[0])}
           />
           <Button
             onClick={() => input.current?.click()}

@@ -14,7 +14,7 @@ import {
   type ProgrammeInput,
   type Track,
 } from "../core/programmes/programme";
-import type { Template } from "../core/requirements/definition";
+import type { Picture, Template } from "../core/requirements/definition";
 import { factNames } from "../core/rules/names";
 import { AnswerIndex } from "../core/sections/answer-index";
 import { type Field, factName } from "../core/sections/definition";
@@ -57,6 +57,8 @@ export interface MyApplication {
     /** What the document has to show and, from what was stated, would not. */
     readonly fails: readonly LocalText[];
     readonly help: LocalText | null;
+    /** The size of the picture that is asked for; null where any document is. */
+    readonly picture: Picture | null;
     /** Forms to download and have filled in. */
     readonly templates: readonly Template[];
     readonly entryTitle: string | null;
@@ -289,9 +291,9 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
     Object.values(loaded.rulebooks).flatMap((r) => r.body.requirements.map((q) => [q.key, q] as const)),
   );
   const growing = growingSections(loaded.facts, loaded.rulebooks);
-  const templatesOf = (key: string) => {
+  const documentOf = (key: string) => {
     const requirement = asked.get(key);
-    return requirement?.kind === "document" ? (requirement.templates ?? []) : [];
+    return requirement?.kind === "document" ? requirement : null;
   };
   return {
     id,
@@ -318,7 +320,8 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
         open: maySupply(loaded.facts, assessment, { requirement: r.key, scope: r.scope, entry: r.entry }, growing),
         fails: r.checks.filter((c) => c.trace.truth === "not met").map((c) => c.title),
         help: asked.get(r.key)?.help ?? null,
-        templates: templatesOf(r.key),
+        picture: documentOf(r.key)?.picture ?? null,
+        templates: documentOf(r.key)?.templates ?? [],
         entryTitle: entryTitle(loaded, r.entry),
         supplied: (extras?.uploads ?? [])
           .filter((u) => u.requirement === r.key && u.scope === r.scope && u.entry === r.entry)

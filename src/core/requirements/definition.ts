@@ -20,6 +20,9 @@ export type Standing = (typeof STANDINGS)[number];
 const templateSchema = z.object({ sha256: z.string().regex(/^[0-9a-f]{64}$/u), name: z.string().min(1).max(150) });
 export type Template = z.infer<typeof templateSchema>;
 
+export const pictureSchema = z.object({ width: z.int().min(50).max(2000), height: z.int().min(50).max(2000) });
+export type Picture = z.infer<typeof pictureSchema>;
+
 const common = {
   key: z.string().regex(/^[a-z][A-Za-z0-9]*$/u),
   part: partKeySchema,
@@ -49,7 +52,8 @@ export const requirementSchema = z.discriminatedUnion("kind", [
     promise: conditionSchema.optional(),
     /** The fields whose claimed values stand beside the document, as `section.field`. */
     shows: z.array(z.string()).default([]),
-    mostBytes: z.int().optional(),
+    /** A picture of this size in pixels: what is sent is cropped to its shape and shrunk to it. A PDF is not taken. */
+    picture: pictureSchema.optional(),
     /** Forms to download and have filled in: the content (SHA-256 of its bytes) and the name under which it is saved. */
     templates: z.array(templateSchema).max(10).optional(),
   }),

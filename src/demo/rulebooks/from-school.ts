@@ -236,6 +236,16 @@ export const bht: RulebookBody = {
       "signature",
       ["Your signature, as a picture", "Votre signature, en image"],
       ["Signed on white paper and photographed.", "Signée sur papier blanc et photographiée."],
+      { picture: { width: 600, height: 200 } },
+    ),
+    document(
+      "portrait",
+      ["A portrait for your sea card", "Un portrait pour votre carte de mer"],
+      [
+        "Your face from the front, without a hat. It is printed on the card.",
+        "Votre visage de face, sans chapeau. Il est imprimé sur la carte.",
+      ],
+      { picture: { width: 480, height: 600 } },
     ),
     sections("campuses", ["Campus preference", "Préférence de campus"], ["campuses"], "choice"),
     AROUND,

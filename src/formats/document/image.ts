@@ -3,7 +3,7 @@ import type { Inspection, Mark } from "./inspection";
 
 /** Below 150 dots an inch on A4 a page is hard to read: its shorter side has fewer pixels than this. */
 const READABLE_SHORT_SIDE = 1240;
-const MOST_PIXELS = 60_000_000;
+export const MOST_PIXELS = 60_000_000;
 
 /** Checks that a picture can be decoded, and how readable it is at the size at which it is shown. */
 export async function inspectImage(bytes: Buffer, mediaType: "image/jpeg" | "image/png"): Promise<Inspection> {

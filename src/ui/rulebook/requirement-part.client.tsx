@@ -1,7 +1,7 @@
 "use client";
 
 import { Button, Select } from "antd";
-import { MOMENTS, PROOF_LEVELS, type Requirement } from "../../core/requirements/definition";
+import { MOMENTS, type Picture, PROOF_LEVELS, type Requirement } from "../../core/requirements/definition";
 import { AppliesWhen } from "./applies-when.client";
 import { ConditionBuilder, OptionalCondition } from "./condition-builder.client";
 import {
@@ -25,6 +25,51 @@ const TO_SUBMIT = [
   { value: "to check", label: "supplied" },
   { value: "accepted", label: "accepted" },
 ] as const;
+
+/** What a portrait is brought to where nothing else is said. */
+const PORTRAIT: Picture = { width: 480, height: 600 };
+
+/** Whether a picture of one size is asked for instead of any document. */
+function PictureSize({
+  disabled,
+  value,
+  onChange,
+}: {
+  disabled: boolean;
+  value: Picture | undefined;
+  onChange: (picture: Picture | undefined) => void;
+}) {
+  return (
+    <>
+      <Pick
+        label="What is sent"
+        disabled={disabled}
+        value={value ? "picture" : "document"}
+        options={[
+          { value: "document", label: "any document" },
+          { value: "picture", label: "a picture, cropped to a size" },
+        ]}
+        onChange={(kind) => onChange(kind === "picture" ? PORTRAIT : undefined)}
+      />
+      {value ? (
+        <>
+          <NumberBox
+            label="Width in pixels"
+            disabled={disabled}
+            value={value.width}
+            onChange={(width) => onChange({ ...value, width: width ?? value.width })}
+          />
+          <NumberBox
+            label="Height in pixels"
+            disabled={disabled}
+            value={value.height}
+            onChange={(height) => onChange({ ...value, height: height ?? value.height })}
+          />
+        </>
+      ) : null}
+    </>
+  );
+}
 
 function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
   const { disabled, body } = context;
@@ -65,6 +110,11 @@ function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
             value={value.perEntryOf ?? ""}
             options={[{ value: "", label: "no list: once" }, ...lists]}
             onChange={(of) => onChange(put(value, "perEntryOf", of === "" ? undefined : of))}
+          />
+          <PictureSize
+            disabled={disabled}
+            value={value.picture}
+            onChange={(picture) => onChange(put(value, "picture", picture))}
           />
           <TemplateList
             disabled={disabled}

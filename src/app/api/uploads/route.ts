@@ -25,5 +25,8 @@ export async function POST(request: Request): Promise<Response> {
   });
   return outcome.ok
     ? Response.json({ uploadId: outcome.value.uploadId, marks: inspection.marks })
-    : Response.json(outcome, { status: outcome.reason === "not-yours" ? 403 : 422 });
+    : Response.json(
+        { reason: outcome.reason, ...outcome.details },
+        { status: outcome.reason === "not-yours" ? 403 : 422 },
+      );
 }

@@ -72,6 +72,7 @@ export function DocumentsPage({ application, language }: { application: MyApplic
               open={document.open}
               locale={language}
               title={result.title[language]}
+              picture={document.picture}
               supplied={document.supplied.map((s) => ({
                 ...s,
                 pagesText: say(language, "doc.pages", { pages: s.pages }),
