@@ -44,7 +44,7 @@ export function FileMessages({
           <li key={m.id}>
             <span className="quiet">{formatMoment("en", m.at, zone)}</span>
             <span className="strong">{m.to}</span>
-            <details className="mail">
+            <details className="sent-mail">
               <summary>
                 {m.subject}{" "}
                 <span className={m.state === "failed" ? "wrong" : "quiet"}>

@@ -27,6 +27,8 @@ export interface TurnLine {
   readonly due: string;
   /** Until when gaps can still be mended before the round closes; null where none can. */
   readonly mend: string | null;
+  /** The same as day and month. */
+  readonly mendDay: string;
   readonly last: string;
   readonly officer: string | null;
 }
@@ -39,6 +41,8 @@ interface Props {
   readonly mineHref: string;
   readonly mendable: boolean;
   readonly mendHref: string;
+  /** The whole list as a table for spreadsheets. */
+  readonly tableHref: string;
   readonly nextHref: string | null;
   readonly firstHref: string | null;
   readonly take: (ids: readonly string[]) => Promise<string | null>;
@@ -53,7 +57,19 @@ const KEYS = [
   ["/", "find anyone, any number"],
 ] as const;
 
-export function TurnList({ title, total, rows, mine, mineHref, mendable, mendHref, nextHref, firstHref, take }: Props) {
+export function TurnList({
+  title,
+  total,
+  rows,
+  mine,
+  mineHref,
+  mendable,
+  mendHref,
+  tableHref,
+  nextHref,
+  firstHref,
+  take,
+}: Props) {
   const router = useRouter();
   const [cursor, setCursor] = useState(0);
   const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
@@ -144,7 +160,7 @@ export function TurnList({ title, total, rows, mine, mineHref, mendable, mendHre
                   </>
                 )}
                 {line.deed}
-                {mendable && line.mend ? <span className="quiet"> · can be mended until {line.mend}</span> : null}
+                {mendable && line.mend ? <span className="quiet"> · until {line.mendDay}</span> : null}
               </span>
               <span className="quiet last">{line.last}</span>
             </li>
@@ -152,7 +168,12 @@ export function TurnList({ title, total, rows, mine, mineHref, mendable, mendHre
         </ol>
         <footer>
           {firstHref ? <Link href={firstHref}>First page</Link> : null}{" "}
-          {nextHref ? <Link href={nextHref}>Next page</Link> : null}
+          {nextHref ? <Link href={nextHref}>Next page</Link> : null}{" "}
+          {rows.length > 0 ? (
+            <a href={tableHref} download>
+              Whole list as CSV
+            </a>
+          ) : null}
           <KeyList keys={KEYS} />
         </footer>
       </section>

@@ -24,7 +24,7 @@ import { staff } from "./staff";
 import { standards } from "./standards";
 import { submissions } from "./submissions";
 import { template } from "./template";
-import { turns } from "./turns";
+import { turnContacts, turns } from "./turns";
 import { whatIf } from "./what-if";
 
 /** Every view there is: a test walks them with every role. */
@@ -63,6 +63,7 @@ export const VIEWS = {
   submissions,
   template,
   tray,
+  turnContacts,
   turns,
   whatIf,
 } as const;

@@ -117,15 +117,15 @@ async function count(
 }
 
 /**
- * A page of files by keyset: urgent first, then by number. No jsonb, no offset. Only the conditions that are asked for stand in
- * the statement, so that each kind of page is planned once a connection, along its own index.
+ * The condition under which a file is shown. Only what is asked for stands in the statement, so that each kind of page is planned once
+ * a connection, along its own index. No jsonb, no offset.
  */
-async function page(
+function shownWhere(
   ctx: ViewContext,
   scope: readonly string[] | null,
   filter: z.output<typeof input>,
   mine: string | null,
-): Promise<readonly Row[]> {
+): { readonly where: string; readonly values: readonly unknown[] } {
   const values: unknown[] = [];
   const conditions: string[] = [];
   const only = (condition: (parameter: string) => string, value: unknown) => {
@@ -147,14 +147,24 @@ async function page(
     values.push(...from);
     conditions.push(`(s.order_at, s.number) > ($${values.length - 1}::timestamptz, $${values.length})`);
   }
-  const where = conditions.length > 0 ? `where ${conditions.join(" and ")}` : "";
+  return { where: conditions.length > 0 ? `where ${conditions.join(" and ")}` : "", values };
+}
+
+/** A page of files by keyset: urgent first, then by number. */
+async function page(
+  ctx: ViewContext,
+  scope: readonly string[] | null,
+  filter: z.output<typeof input>,
+  mine: string | null,
+): Promise<readonly Row[]> {
+  const { where, values } = shownWhere(ctx, scope, filter, mine);
   const { rows } = await ctx.pool.query<Row>({
     name: `turns ${createHash("sha1").update(where).digest("base64url")}`,
     text: `select s.application_id as id, s.number, s.name, s.programmes, s.stage, s.turn, s.reason, s.next_title as title, s.next_count as count, s.comb, s.due_at, s.order_at,
        s.last_event_at, s.valid_until, s.mend_until, o.name as officer
      from file_standing s left join person o on o.id = s.officer_id
      ${where} order by s.order_at, s.number limit ${PAGE + 1}`,
-    values,
+    values: [...values],
   });
   return rows;
 }
@@ -221,5 +231,35 @@ export const turns = defineView({
         )
         .reduce((sum, c) => sum + c.count, 0),
     };
+  },
+});
+
+/** A line of the list for a spreadsheet: whom to write to and to call, and what is next. */
+export interface TurnContact
+  extends Pick<Row, "number" | "name" | "programmes" | "stage" | "turn" | "reason" | "title" | "count" | "officer"> {
+  readonly email: string;
+  readonly phone: string | null;
+  readonly due_at: Date | null;
+}
+
+const MOST_EXPORTED = 10_000;
+
+/** The files of one turn or reason whole, with how their applicants are reached. */
+export const turnContacts = defineView({
+  name: "turn-contacts",
+  input,
+  read: async (ctx, filter): Promise<readonly TurnContact[] | null> => {
+    const scope = programmesOf(ctx.actor);
+    if (scope === null || ctx.actor.kind !== "person") return null;
+    const mine = filter.mine ? ctx.actor.id : null;
+    const { where, values } = shownWhere(ctx, scopeParameter(scope), { ...filter, after: null }, mine);
+    const { rows } = await ctx.pool.query<TurnContact>(
+      `select s.number, s.name, s.programmes, s.stage, s.turn, s.reason, s.next_title as title, s.next_count as count, s.due_at, o.name as officer, p.email,
+         (select x.value #>> '{}' from answer x where x.application_id = s.application_id and x.section = 'contact' and x.field = 'phone' and not x.dormant limit 1) as phone
+       from file_standing s join application a on a.id = s.application_id join person p on p.id = a.person_id left join person o on o.id = s.officer_id
+       ${where} order by s.order_at, s.number limit ${MOST_EXPORTED}`,
+      [...values],
+    );
+    return rows;
   },
 });

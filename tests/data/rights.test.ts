@@ -276,6 +276,7 @@ describe("rights", () => {
       submissions: { number },
       template: { sha256: await one("select sha256 as id from template") },
       tray: {},
+      turnContacts: {},
       turns: {},
     };
   });

@@ -179,6 +179,7 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   template: ROLES,
   tray: ONLY_SYSTEM,
   turns: ["officer", "officer elsewhere", "lead officer"],
+  turnContacts: ["officer", "officer elsewhere", "lead officer"],
   resultsFile: PEOPLE,
   whatIf: OFFICERS,
 };

@@ -1,7 +1,6 @@
 import Link from "next/link";
 import { redirect } from "next/navigation";
 import { TURNS } from "../../core/assessment/facts";
-import { fold } from "../../core/identity/fold";
 import { holds, OFFICE } from "../../core/rights/actor";
 import { REASON_WORDS, TURN_WORDS } from "../../text/office";
 import { TurnList } from "../../ui/turn-list.client";
@@ -9,25 +8,16 @@ import { type TurnsData, turns } from "../../views/turns";
 import { identity, requirePerson, see } from "../request";
 import { takeInHand } from "./office.action";
 import { officeClock } from "./office-clock";
+import { type TurnQuery, turnFilter } from "./turn-filter";
 
-interface Query {
-  readonly turn?: string;
-  readonly reason?: string;
-  readonly mine?: string;
-  /** `1`: only what can still be mended before its round closes. */
-  readonly mend?: string;
-  readonly find?: string;
-  readonly after?: string;
-}
-
-function address(query: Query, change: Query): string {
+function address(query: TurnQuery, change: TurnQuery): string {
   const merged = Object.entries({ ...query, ...change }).filter(
     (e): e is [string, string] => typeof e[1] === "string" && e[1] !== "",
   );
   return merged.length === 0 ? "/office" : `/office?${new URLSearchParams(merged)}`;
 }
 
-function TurnNav({ data, query }: { data: TurnsData; query: Query }) {
+function TurnNav({ data, query }: { data: TurnsData; query: TurnQuery }) {
   const kept = { mine: query.mine ?? "", mend: query.mend ?? "" };
   return (
     <nav className="turn-nav" aria-label="Whose turn">
@@ -71,7 +61,7 @@ function TurnNav({ data, query }: { data: TurnsData; query: Query }) {
 }
 
 /** The officer's home: the files whose turn is ours, the most urgent first. */
-export default async function TurnsPage({ searchParams }: { searchParams: Promise<Query> }) {
+export default async function TurnsPage({ searchParams }: { searchParams: Promise<TurnQuery> }) {
   const query = await searchParams;
   const person = await requirePerson("/office");
   if (!holds(person.actor, OFFICE))
@@ -82,16 +72,10 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
           ? "/office/no-permission"
           : "/my",
     );
-  const finding = query.find !== undefined && query.find !== "";
-  const turn = finding ? null : (query.turn ?? "office");
-  const data = await see(turns, person.actor, {
-    turn,
-    reason: query.reason ?? null,
-    mine: query.mine === "1",
-    mendable: query.mend === "1",
-    find: finding ? fold(query.find ?? "").slice(0, 100) : null,
-    after: query.after ?? null,
-  });
+  const filter = turnFilter(query);
+  const { turn } = filter;
+  const finding = filter.find !== null;
+  const data = await see(turns, person.actor, filter);
   if (!data) redirect("/office/no-permission");
   const title = finding
     ? `Found: ${query.find}`
@@ -113,6 +97,7 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
         mineHref={address(query, { mine: query.mine === "1" ? "" : "1", after: "" })}
         mendable={query.mend === "1"}
         mendHref={address(query, { mend: query.mend === "1" ? "" : "1", after: "" })}
+        tableHref={address(query, { after: "" }).replace("/office", "/api/turns")}
         nextHref={data.next ? address(query, { after: data.next }) : null}
         firstHref={query.after ? address(query, { after: "" }) : null}
         take={takeInHand}

@@ -1,5 +1,6 @@
 import Papa from "papaparse";
 import { fold } from "../identity/fold";
+import { readCell, writeTable } from "../tables/write-table";
 import { type InstitutionInput, institutionSchema } from "./institution";
 
 /** The register as a table with a line an institution: to be worked on in a spreadsheet and taken back in. */
@@ -68,7 +69,7 @@ export function readRegister(text: string): RegisterLines {
   const found = new Map<string, InstitutionInput>();
   const wrong: RegisterLines["wrong"][number][] = [];
   rows.forEach((row, i) => {
-    const read = lineOf((column) => row[at.get(column) ?? -1]?.trim() ?? "");
+    const read = lineOf((column) => readCell(row[at.get(column) ?? -1]?.trim() ?? ""));
     if (read.success) found.set(`${fold(read.data.name)}|${read.data.country}`, read.data);
     else {
       const key = read.error.issues[0]?.path[0] as keyof InstitutionInput; // a path into the schema of an institution
@@ -80,18 +81,18 @@ export function readRegister(text: string): RegisterLines {
 
 /** The same register as CSV (RFC 4180). */
 export function writeRegister(institutions: readonly InstitutionInput[]): string {
-  return Papa.unparse({
-    fields: [...COLUMNS],
-    data: institutions.map((i) => [
+  return writeTable(
+    COLUMNS,
+    institutions.map((i) => [
       i.name,
       i.otherNames.join(" | "),
       i.country,
       i.kind,
       i.languages.join(" | "),
       i.scales.join(" | "),
-      i.creditsPerYear ?? "",
+      String(i.creditsPerYear ?? ""),
       i.recognition,
       i.note,
     ]),
-  });
+  );
 }

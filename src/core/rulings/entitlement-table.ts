@@ -1,5 +1,6 @@
 import Papa from "papaparse";
 import { fold } from "../identity/fold";
+import { readCell, writeTable } from "../tables/write-table";
 import { type Entitlement, entitlementListSchema } from "./ruled-case";
 
 /** A list of what is accepted, as a table with a line an entry: how offices send such lists to each other. */
@@ -42,7 +43,7 @@ export function readEntitlements(text: string): EntitlementLines {
   const entries = new Map<string, Entitlement>();
   const wrong: EntitlementLines["wrong"][number][] = [];
   rows.forEach((row, i) => {
-    const cell = (c: Column) => row[columns[c] ?? -1]?.trim() ?? "";
+    const cell = (c: Column) => readCell(row[columns[c] ?? -1]?.trim() ?? "");
     const filled = Object.fromEntries(
       COLUMNS.flatMap((c) => {
         const value = c === "country" ? cell(c).toUpperCase() : cell(c);
@@ -58,5 +59,8 @@ export function readEntitlements(text: string): EntitlementLines {
 
 /** The same list as CSV (RFC 4180), to be read again or by a spreadsheet. */
 export function writeEntitlements(entries: readonly Entitlement[]): string {
-  return Papa.unparse({ fields: [...COLUMNS], data: entries.map((e) => COLUMNS.map((c) => e[c] ?? "")) });
+  return writeTable(
+    COLUMNS,
+    entries.map((e) => COLUMNS.map((c) => e[c] ?? "")),
+  );
 }

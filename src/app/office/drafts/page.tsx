@@ -1,12 +1,12 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { OFFICE } from "../../../core/rights/actor";
-import { formatDate, formatMoment } from "../../../text/format";
+import { formatMoment } from "../../../text/format";
 import { shortTimeLeft } from "../../../text/office";
 import { DraftList } from "../../../ui/draft-list.client";
 import { DRAFT_KINDS, type DraftKind, drafts } from "../../../views/drafts";
 import { requireStaff, see } from "../../request";
-import { officeClock } from "../office-clock";
+import { dayMonth, officeClock } from "../office-clock";
 import { tellAll } from "./drafts.action";
 
 const KIND_WORDS: Readonly<Record<DraftKind, { readonly name: string; readonly none: string }>> = {
@@ -15,9 +15,6 @@ const KIND_WORDS: Readonly<Record<DraftKind, { readonly name: string; readonly n
   soon: { name: "Close within a week", none: "No draft closes within a week." },
   quiet: { name: "Untouched for two weeks", none: "Every draft was worked on in the last two weeks." },
 };
-
-/** Drafts are of this cycle: the year goes without saying. */
-const dayMonth = (instant: string): string => formatDate("en", instant.slice(0, 10)).replace(/ \d{4}$/u, "");
 
 interface Query {
   readonly kind?: string;

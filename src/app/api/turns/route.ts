@@ -1,0 +1,41 @@
+import { writeTable } from "../../../core/tables/write-table";
+import { webRuntime } from "../../../runtime";
+import { formatMoment } from "../../../text/format";
+import { officeNow } from "../../../views/office-now";
+import { turnContacts } from "../../../views/turns";
+import { turnDeed } from "../../office/turn-deed";
+import { turnFilter } from "../../office/turn-filter";
+import { identity, see } from "../../request";
+
+const HEADS = ["number", "name", "e-mail", "telephone", "programmes", "stage", "turn", "next step", "by", "officer"];
+
+/** The files that the list of turns shows, whole, as CSV: to call people, to write to them, to count. */
+export async function GET(request: Request): Promise<Response> {
+  const person = await identity();
+  const query = Object.fromEntries(new URL(request.url).searchParams);
+  const rows = person ? await see(turnContacts, person.actor, turnFilter(query)) : null;
+  if (!rows) return new Response("This is not here.", { status: 404 });
+  const { set } = await officeNow((await webRuntime()).pool);
+  const table = writeTable(
+    HEADS,
+    rows.map((r) => [
+      r.number,
+      r.name,
+      r.email,
+      r.phone ?? "",
+      r.programmes,
+      r.stage,
+      r.turn,
+      turnDeed(r),
+      r.due_at ? formatMoment("en", r.due_at.toISOString(), set.zone) : "",
+      r.officer ?? "",
+    ]),
+  );
+  return new Response(`\uFEFF${table}`, {
+    headers: {
+      "content-type": "text/csv; charset=utf-8",
+      "content-disposition": 'attachment; filename="files.csv"',
+      "cache-control": "private, no-store",
+    },
+  });
+}

@@ -1,0 +1,17 @@
+import Papa from "papaparse";
+
+/**
+ * Cells that a spreadsheet would run as a formula: those that begin with `=`, `@`, a tab or a return, and those with a sign in front
+ * that are no number and no telephone number.
+ */
+const RUNS = /^(?:[=@\t\r]|[+-](?![\d\s.,]*$))/u;
+const GUARD = "'";
+const GUARDED = /^'(?=[=@\t\r+-])/u;
+
+/** A table as CSV (RFC 4180). What people typed is never run by the spreadsheet that opens it: such a cell gets an apostrophe in front. */
+export function writeTable(heads: readonly string[], rows: readonly (readonly string[])[]): string {
+  return Papa.unparse({ fields: [...heads], data: rows.map((row) => [...row]) }, { escapeFormulae: RUNS });
+}
+
+/** A cell that `writeTable` wrote, without the apostrophe that it may have put in front. */
+export const readCell = (cell: string): string => (GUARDED.test(cell) ? cell.slice(GUARD.length) : cell);
