@@ -88,7 +88,13 @@ export function Choices({ data, lead, acts }: { data: FileData; lead: boolean; a
               />
             ) : null}
             {choice.submittedAt && !choice.withdrawnAt && !choice.decision ? (
-              <Elsewhere choice={choice.id} now={choice.offered.now} name={data.name || "the applicant"} acts={acts} />
+              <Elsewhere
+                key={`${choice.rulebook.id} ${choice.offered.now.track}`}
+                choice={choice.id}
+                now={choice.offered.now}
+                name={data.name || "the applicant"}
+                acts={acts}
+              />
             ) : null}
             {choice.submittedAt || choice.withdrawnAt ? null : (
               <ExtendForm
