@@ -18,6 +18,14 @@ export const resultsFileEn = {
   "results.scale_is_prose": "The file describes its grades in words only ({about}). Choose the scale with your degree.",
   "results.twice": "{about} stands there twice and is taken over once.",
   "results.unknown_part": "A part called {about} is not known to us and is left out.",
+  "results.attachment_unread": "A document called {about} is named in the file and does not stand in it.",
+  "results.attachment_refused":
+    "The document {about} inside the file cannot be taken: it is damaged, or not what it says it is. Upload it by itself.",
+  "results.attachments": "Documents inside the file",
+  "results.attachTo": "Supply it as",
+  "results.attachNone": "not at all",
+  "results.attach": "Supply it",
+  "results.attached": "Supplied as {title}.",
   "results.too_large": "This file is too large. Results have at most 20 MB.",
   "results.not_xml":
     "This is no file of results that we can read. Ask for it again where you got it, or paste the courses.",
@@ -51,6 +59,14 @@ export const resultsFileFr: Readonly<Record<keyof typeof resultsFileEn, string>>
   "results.scale_is_prose":
     "Le fichier ne décrit ses notes qu’en mots ({about}). Choisissez l’échelle avec votre diplôme.",
   "results.twice": "{about} y figure deux fois et est repris une fois.",
+  "results.attachment_unread": "Un document appelé {about} est nommé dans le fichier et n’y figure pas.",
+  "results.attachment_refused":
+    "Le document {about} du fichier ne peut pas être pris : il est endommagé ou n’est pas ce qu’il dit être. Envoyez-le séparément.",
+  "results.attachments": "Documents contenus dans le fichier",
+  "results.attachTo": "Le fournir comme",
+  "results.attachNone": "pas du tout",
+  "results.attach": "Le fournir",
+  "results.attached": "Fourni comme {title}.",
   "results.unknown_part": "Une partie appelée {about} nous est inconnue et reste de côté.",
   "results.too_large": "Ce fichier est trop grand. Des résultats ont au plus 20 Mo.",
   "results.not_xml":

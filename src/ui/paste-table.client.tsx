@@ -18,6 +18,7 @@ import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import type { ResultsFile } from "../views/results-file";
 import { issueText } from "./issue-text";
+import { ResultAttachments } from "./result-attachments.client";
 import { asTable, ResultsNote, readResults, refusalOf } from "./results-file.client";
 import { columnsOf, type FieldContext } from "./section-fields.client";
 
@@ -176,12 +177,14 @@ function Sample({
 
 /** Takes a table that was copied from a spreadsheet, or a CSV file, into a list of the form: looked at before anything is taken in. */
 export function PasteTable({
+  application,
   section,
   locale,
   office,
   count,
   take,
 }: {
+  application: { readonly id: string; readonly number: string };
   section: FormSection;
   locale: Locale;
   office: FieldContext["office"];
@@ -249,14 +252,24 @@ export function PasteTable({
             e.target.value = "";
             if (!file) return;
             if (takesResults && /\.(?:xml|elmo)$/iu.test(file.name)) {
-              const read = await readResults(file, locale);
+              const read = await readResults(file, locale, application.number);
               fill(read.ok ? asTable(read) : "");
               setResults(read);
             } else fill(file.size > MOST_CHARACTERS ? " ".repeat(MOST_CHARACTERS + 1) : await file.text());
           }}
         />
       </label>
-      {results?.ok ? <ResultsNote file={results} locale={locale} /> : null}
+      {results?.ok ? (
+        <>
+          <ResultsNote file={results} locale={locale} />
+          <ResultAttachments
+            applicationId={application.id}
+            attachments={results.attachments}
+            places={results.places}
+            locale={locale}
+          />
+        </>
+      ) : null}
       {results?.ok === false ? (
         <p role="alert" className="wrong">
           {refusalOf(results.reason, locale)}

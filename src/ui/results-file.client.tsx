@@ -17,10 +17,11 @@ export function refusalOf(reason: string, locale: Locale): string {
 }
 
 /** Sends a file of results to be read. */
-export async function readResults(file: File, locale: Locale): Promise<ResultsFile> {
+export async function readResults(file: File, locale: Locale, number: string): Promise<ResultsFile> {
   const body = new FormData();
   body.set("file", file);
   body.set("locale", locale);
+  body.set("number", number);
   try {
     const response = await fetch("/api/results-file", { method: "POST", body });
     return (await response.json()) as ResultsFile; // our own route answers with it

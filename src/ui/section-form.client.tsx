@@ -249,6 +249,7 @@ export function SectionForm({
             )}
             {fitsGrid(section) && section.open === "all" ? (
               <PasteTable
+                application={{ id: applicationId, number }}
                 section={section}
                 locale={locale}
                 office={office}

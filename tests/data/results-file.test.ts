@@ -1,4 +1,4 @@
-import { X509Certificate } from "node:crypto";
+import { randomUUID, X509Certificate } from "node:crypto";
 import { readFileSync } from "node:fs";
 import path from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
@@ -9,7 +9,7 @@ import { loadCatalogue } from "../../src/demo/catalogue";
 import { fingerprintOf } from "../../src/formats/elmo/verify-signature";
 import { resultsFile } from "../../src/views/results-file";
 import { readView } from "../../src/views/view";
-import { begunFile } from "../support/files";
+import { begunFile, lookAt } from "../support/files";
 import { makePerson, must, openWorld, VISITOR, type World } from "../support/world";
 
 const sample = (name: string) => readFileSync(path.join(process.cwd(), "tests/fixtures/elmo", name));
@@ -38,6 +38,29 @@ describe("a file of results", () => {
     expect(file).toMatchObject({ ok: true, signature: "unsigned", otherName: "Suharti" });
     expect(file?.ok && file.rows[0]).toEqual(["", "Introduction to Law", "5", "", "2,3", "2024-07-12"]);
     expect(file?.ok && file.questions.length).toBe(4);
+  });
+  it("brings its documents, each for what it is asked for, and says which cannot be taken", async () => {
+    const { owner, applicationId } = await begunFile(world, roundId);
+    const entry = randomUUID();
+    await must(world, saveAnswers, owner, {
+      applicationId,
+      changes: [{ scope: "file", section: "education", entry, field: "title", value: "BSc Sample", seen: 0 }],
+    });
+    const number = (await lookAt(world, applicationId)).loaded.facts.application.number;
+    const whole = sample("elmo-a-unsigned.xml").toString();
+    const attached = (type: string, content: string) =>
+      `<attachment><type>${type}</type><content>${content}</content></attachment>`;
+    const lies = attached("Diploma", `data:image/png;base64,${Buffer.from("%PDF-1.4 no picture").toString("base64")}`);
+    const bytes = new TextEncoder().encode(whole.replace("</elmo>", `${lies}</elmo>`));
+    const file = await readView(world.runtime, resultsFile, owner, { bytes, number });
+    if (!file?.ok) throw new Error("not read");
+    expect(file.questions).toContainEqual({ code: "attachment_refused", about: "Diploma" });
+    const [transcript, ...others] = file.attachments;
+    expect(others).toEqual([]);
+    expect(file.places[transcript?.fits ?? -1]).toMatchObject({ requirement: "transcript", scope: "file", entry });
+    // Somebody else's application offers no places.
+    const foreign = await readView(world.runtime, resultsFile, applicant, { bytes, number });
+    expect(foreign?.ok && [foreign.places, foreign.attachments[0]?.fits]).toEqual([[], null]);
   });
   it("is of oneself where the names agree, middle names left out or not", async () =>
     expect(await read("elmo-a-unsigned.xml")).toMatchObject({ otherName: null }));

@@ -50,6 +50,36 @@ describe("student results in ELMO", () => {
     expect(report?.courses.find((c) => c.code === "MA101")?.title).toBe("Calculus I");
     expect(report?.courses.map((c) => c.date)).toEqual(["2025-12-18", "2026-02-10", "2025-12-20", "", "2026-01-28"]);
   });
+  it("carry documents, of a report or of the whole, in any language and with any parameters", () => {
+    const [transcript] = fileOf(sample("elmo-a-unsigned.xml")).attachments;
+    expect(transcript).toMatchObject({
+      title: "Transcript of records",
+      type: "Transcript of Records",
+      mediaType: "application/pdf",
+    });
+    expect(
+      Buffer.from(transcript?.base64 ?? "", "base64")
+        .subarray(0, 5)
+        .toString(),
+    ).toBe("%PDF-");
+    const more = (content: string) =>
+      text("elmo-a-unsigned.xml").replace(
+        "</elmo>",
+        `<attachment><type>Diploma</type><content>${content}</content></attachment></elmo>`,
+      );
+    const added = fileOf(bytes(more("data:image/PNG;name=a;base64,iVBO\nRw0K")));
+    expect(added.attachments.find((a) => a.type === "Diploma")).toEqual({
+      title: "Diploma",
+      type: "Diploma",
+      mediaType: "image/png",
+      base64: "iVBORw0K",
+    });
+    for (const content of ["", "https://x.example/a.pdf", "data:text/html,hello", "data:application/pdf;base64,!"]) {
+      const { attachments, questions } = fileOf(bytes(more(content)));
+      expect(attachments).toHaveLength(1);
+      expect(questions).toContainEqual({ code: "attachment_unread", about: "Diploma" });
+    }
+  });
   it("that leave much out give questions, not an error and not a guess", () => {
     const { reports, questions, signature } = fileOf(sample("elmo-b-minimal.xml"));
     expect(signature).toBe("unsigned");

@@ -15,7 +15,8 @@ export interface ElmoQuestion {
     | "scale_is_prose"
     | "twice"
     | "unknown_status"
-    | "unknown_part";
+    | "unknown_part"
+    | "attachment_unread";
   /** The course, or the part of the file. */
   readonly about: string;
 }
@@ -41,7 +42,16 @@ export interface ElmoReport {
   readonly issuer: { readonly title: string; readonly country: string; readonly schac: string };
   readonly courses: readonly ElmoCourse[];
   readonly schemes: readonly { readonly key: string; readonly description: string }[];
-  readonly attachments: number;
+}
+
+/** A document that travels in the file: a transcript or a diploma, as its sender made it. */
+export interface ElmoAttachment {
+  readonly title: string;
+  /** As the sender calls its kind: `Transcript of Records`, `Diploma`. */
+  readonly type: string;
+  /** The media type that it says it has. */
+  readonly mediaType: string;
+  readonly base64: string;
 }
 
 export interface ElmoFile {
@@ -52,6 +62,7 @@ export interface ElmoFile {
     readonly citizenship: string;
   };
   readonly reports: readonly ElmoReport[];
+  readonly attachments: readonly ElmoAttachment[];
   readonly signature: SignatureState;
   readonly signer: string | null;
   readonly questions: readonly ElmoQuestion[];
@@ -147,8 +158,24 @@ function reportOf(report: Element, language: string, seen: Set<string>, ask: Ask
     },
     courses,
     schemes,
-    attachments: childrenOf(report, "attachment").length,
   };
+}
+
+const DATA_URI = /^data:([a-z0-9.+/-]+)(?:;[a-z-]+=[^;,]*)*;base64,([A-Za-z0-9+/=\s]+)$/iu;
+
+/** Attachments of the reports and, as newer files have them, of the whole; the first of its contents where there are several. */
+function attachmentsIn(root: Element, language: string, ask: Asking): readonly ElmoAttachment[] {
+  const all = [root, ...childrenOf(root, "report")].flatMap((parent) => childrenOf(parent, "attachment"));
+  return all.flatMap((attachment, i) => {
+    const type = textAt(attachment, "type");
+    const title = titleIn(attachment, "title", language) || type || String(i + 1);
+    const [, mediaType = "", base64 = ""] = DATA_URI.exec(textAt(attachment, "content")) ?? [];
+    if (base64 === "") {
+      ask("attachment_unread", title);
+      return [];
+    }
+    return [{ title, type, mediaType: mediaType.toLowerCase(), base64: base64.replace(/\s+/gu, "") }];
+  });
 }
 
 /**
@@ -186,6 +213,7 @@ export function readElmo(bytes: Uint8Array, language: string, trusted: ReadonlyS
         citizenship: textAt(learner, "citizenship"),
       },
       reports: reports.map((r) => reportOf(r, language, seen, ask)),
+      attachments: attachmentsIn(root, language, ask),
       signature: state,
       signer,
       questions,

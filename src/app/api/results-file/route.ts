@@ -22,6 +22,8 @@ export async function POST(request: Request): Promise<Response> {
     return Response.json({ ok: false, reason: "failed" }, { status: 400 });
   const bytes = new Uint8Array(await file.arrayBuffer());
   const locale = form.get("locale") === "fr" ? "fr" : "en";
-  const read = await reading(() => see(resultsFile, person.actor, { bytes, locale }));
+  const asked = form.get("number");
+  const number = typeof asked === "string" ? asked : null;
+  const read = await reading(() => see(resultsFile, person.actor, { bytes, locale, number }));
   return Response.json(read ?? { ok: false, reason: "failed" }, { headers: { "cache-control": "no-store" } });
 }
