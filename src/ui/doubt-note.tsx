@@ -12,7 +12,7 @@ interface Props {
   readonly context: {
     readonly section: FormSection;
     readonly locale: Locale;
-    readonly office: Pick<ReferenceSet, "scales">;
+    readonly office: Pick<ReferenceSet, "scales" | "tests">;
     readonly starts: string | null;
     readonly legalName: string;
     readonly values: Readonly<Record<string, Json>>;
@@ -32,7 +32,12 @@ export function DoubtNote({ context, entry, field }: Props) {
   const own: Record<string, Json> = Object.fromEntries(
     section.fields.map((f) => [f.key, values[keyOf(f.key)] ?? null] as const),
   );
-  const doubt = doubtOf(field, own, { scales: office.scales, start: starts, name: legalName });
+  const doubt = doubtOf(field, own, {
+    scales: office.scales,
+    tests: office.tests,
+    start: starts,
+    name: legalName,
+  });
   if (!doubt) return null;
   const { code, ...rest } = doubt;
   const words = "start" in rest ? { start: formatDate(locale, rest.start) } : rest;

@@ -81,6 +81,11 @@ describe("a table pasted into a list", () => {
     await page.getByText("Results of Lakeside Sample College, Hillview Sample University.").waitFor();
     await page.getByText("Introduction to Law: the file does not say whether it was passed.").waitFor();
     await page.getByText("Lines that can be taken in: 4.").waitFor();
+    await choice.setInputFiles("tests/fixtures/elmo/elmo-a-unsigned.xml");
+    const inside = page.getByRole("region", { name: "Documents inside the file" });
+    await inside.getByText("Transcript of records", { exact: true }).waitFor();
+    await inside.getByRole("button", { name: "Supply it" }).click();
+    await inside.getByText(/^Supplied as Transcript of records/).waitFor();
     await choice.setInputFiles({
       name: "results.xml",
       mimeType: "text/xml",
@@ -88,5 +93,8 @@ describe("a table pasted into a list", () => {
     });
     await page.getByText("so we do not open it").waitFor();
     await page.getByText("Lines that can be taken in: 4.").waitFor({ state: "hidden" });
+    const number = new URL(page.url()).pathname.split("/")[2];
+    await page.goto(`/my/${number}/documents`);
+    await page.getByRole("link", { name: "Transcript of records.pdf" }).waitFor();
   });
 });

@@ -1,5 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { referenceSet } from "../../demo/reference-set";
+import type { Json } from "../assessment/facts";
+import { total } from "../language/test-definition";
+import { toShort, whole } from "../numbers/ratio";
 import { doubtOf } from "./doubts";
 
 const SCALES = [
@@ -8,11 +11,40 @@ const SCALES = [
 ];
 const START = "2027-09-01";
 const doubt = (key: string, values: Readonly<Record<string, string>>, start: string | null = START) =>
-  doubtOf({ key, kind: "text" }, values, { scales: SCALES, start, name: "Ilse Quist" })?.code ?? null;
+  doubtOf({ key, kind: "text" }, values, { scales: SCALES, tests: referenceSet.tests, start, name: "Ilse Quist" })
+    ?.code ?? null;
+
+describe("a total that a certificate prints", () => {
+  const [test] = referenceSet.tests.filter((t) => t.total !== null);
+  const scores = Object.fromEntries((test?.parts ?? []).map((p) => [p.key, String(p.max)]));
+  const computed = toShort(total(test as NonNullable<typeof test>, scores) ?? whole(0));
+  const stated = (statedTotal: string, values: Readonly<Record<string, Json>> = { test: test?.key ?? "", scores }) =>
+    doubtOf(
+      { key: "statedTotal", kind: "decimal" },
+      { ...values, statedTotal },
+      { scales: SCALES, tests: referenceSet.tests, start: START, name: "" },
+    );
+  it("is doubted where the parts give another", () => {
+    expect(stated(computed)).toBeNull();
+    expect(stated(computed.includes(".") ? `${computed}0` : `${computed}.0`)).toBeNull();
+    expect(stated("1")).toEqual({ code: "total-differs", total: computed });
+  });
+  it("is left alone while the test or a part is missing", () =>
+    expect([
+      stated("1", { scores }),
+      stated("1", { test: test?.key ?? "" }),
+      stated("1", { test: test?.key ?? "", scores: {} }),
+      stated(""),
+    ]).toEqual([null, null, null, null]));
+});
 
 describe("a signature", () => {
   const signed = (signature: string, kind: "name" | "text" = "name", name = "Ilse Quist") =>
-    doubtOf({ key: "signature", kind }, { signature }, { scales: SCALES, start: START, name })?.code ?? null;
+    doubtOf(
+      { key: "signature", kind },
+      { signature },
+      { scales: SCALES, tests: referenceSet.tests, start: START, name },
+    )?.code ?? null;
   it("is doubted where it is another name than the form's", () =>
     expect([signed("Ilse Quist"), signed("Quist"), signed("Quist", "text"), signed("Quist", "name", "")]).toEqual([
       null,

@@ -1,7 +1,8 @@
 import type { Json } from "../assessment/facts";
 import { onScale, onStep, readMark } from "../grades/scale";
 import { signedOtherwise } from "../identity/signed-name";
-import { compare, isPositive, parseDecimal } from "../numbers/ratio";
+import { type Scores, total } from "../language/test-definition";
+import { compare, isPositive, parseDecimal, toShort } from "../numbers/ratio";
 import type { ReferenceSet } from "../office/reference-set";
 import { parseDay, parseRough } from "../time/day";
 import type { Field } from "./definition";
@@ -18,11 +19,13 @@ export type Doubt =
   | { readonly code: "best-is-pass" }
   | { readonly code: "ends-before-start" }
   | { readonly code: "ends-too-early"; readonly start: string }
+  | { readonly code: "total-differs"; readonly total: string }
   | { readonly code: "signed-otherwise"; readonly name: string };
 
 /** What an answer is held against that stands elsewhere. */
 export interface Beside {
   readonly scales: ReferenceSet["scales"];
+  readonly tests: ReferenceSet["tests"];
   /** The first day of study, as late as any of the choices begins; null while nothing is chosen. */
   readonly start: string | null;
   /** The applicant's name as the form has it; "" while unknown. */
@@ -52,6 +55,18 @@ function gradeDoubt(values: Values, scales: ReferenceSet["scales"]): Doubt | nul
   return fails && text(values, "status") === "completed" ? { code: "no-pass", pass: scale.pass } : null;
 }
 
+/** The total that a certificate prints beside the one that its parts give by the test's own method. */
+function totalDoubt(values: Values, tests: ReferenceSet["tests"]): Doubt | null {
+  const stated = parseDecimal(text(values, "statedTotal"));
+  const test = tests.find((t) => t.key === text(values, "test"));
+  const { scores } = values;
+  if (!stated || !test || typeof scores !== "object" || scores === null || Array.isArray(scores)) return null;
+  const computed = total(test, scores as Scores); // texts by part: other values were not taken
+  return computed === null || compare(computed, stated) === 0
+    ? null
+    : { code: "total-differs", total: toShort(computed) };
+}
+
 function firstDay(date: string): number | null {
   return parseDay(date) ?? parseRough(date)?.from ?? null;
 }
@@ -67,7 +82,7 @@ function lastDay(date: string): number | null {
 export function doubtOf(
   field: Pick<Field, "key" | "kind">,
   values: Values,
-  { scales, start, name }: Beside,
+  { scales, tests, start, name }: Beside,
 ): Doubt | null {
   switch (field.key) {
     case "grade":
@@ -85,6 +100,8 @@ export function doubtOf(
       const [needed, end] = [parseDay(start ?? ""), parseDay(text(values, "passportExpiry"))];
       return needed !== null && end !== null && end < needed ? { code: "ends-too-early", start: start ?? "" } : null;
     }
+    case "statedTotal":
+      return totalDoubt(values, tests);
     case "signature":
       return field.kind === "name" && signedOtherwise(text(values, "signature"), name)
         ? { code: "signed-otherwise", name }

@@ -110,6 +110,17 @@ export const tests: Section = {
       "Scores",
       "Scores",
     ),
+    field(
+      {
+        key: "statedTotal",
+        kind: "decimal",
+        required: false,
+        when: { fact: "it.status", is: "equals", value: "result" },
+      },
+      "Total as the result prints it",
+      "Total imprimé sur le résultat",
+      { en: "Leave it empty where the test has none.", fr: "Laissez vide si le test n’en a pas." },
+    ),
   ],
 };
 
