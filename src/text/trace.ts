@@ -5,7 +5,7 @@ import { linesOf } from "./trace-details";
 
 /** Traces of rules as sentences with the numbers, for the office and for applicants alike. */
 
-/** What facts are called: titles from the rulebook's fields and measures, by the names that rules use; and their values, by `name=value`. */
+/** What facts are called: titles from the rulebook's fields and measures, by the names that rules use; their values, by `name=value`; and entries of lists, by `#id`. */
 export type FactTitles = Readonly<Record<string, string>>;
 
 /** The titles of facts in one language. */
@@ -185,6 +185,10 @@ export function leafSentence(trace: Trace, titles: FactTitles, list = "it", loca
   if (trace.op === "count") return `${from}${seen} ${name}; ${must}`;
   return `${name}: ${seen}; ${must}`;
 }
+
+/** What the entry that a trace looked at is called; null where it looked at none, or nobody knows what it is called. */
+export const entryWord = (trace: Trace, titles: FactTitles): string | null =>
+  trace.entry === undefined ? null : (titles[`#${trace.entry}`] ?? null);
 
 /** How the parts of a trace are joined: "all of these". */
 export function joinWord(trace: Trace, locale: Locale = "en"): string {

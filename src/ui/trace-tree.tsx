@@ -1,9 +1,9 @@
 import type { Trace } from "../core/rules/trace";
 import type { Locale } from "../core/text/local-text";
 import { say } from "../text/say";
-import { detailLines, type FactTitles, joinWord, leafSentence } from "../text/trace";
+import { detailLines, entryWord, type FactTitles, joinWord, leafSentence } from "../text/trace";
 
-/** Entries of a list are unfolded one by one only while they are few. */
+/** Of a list with more entries only those that fit are unfolded, so many of them. */
 const MOST_ENTRIES = 4;
 const CONNECTIVES: readonly Trace["op"][] = ["all", "any", "atLeast", "not"];
 
@@ -16,14 +16,22 @@ interface Props {
   readonly list?: string | undefined;
 }
 
+/** The parts that are shown below a trace. */
+function unfolded({ op, parts = [] }: Trace): readonly Trace[] {
+  if (CONNECTIVES.includes(op)) return parts;
+  if (op !== "some") return [];
+  return parts.length <= MOST_ENTRIES ? parts : parts.filter((p) => p.truth === "met").slice(0, MOST_ENTRIES);
+}
+
 /** A trace unfolded: every condition with its value, down to the numbers. */
 export function TraceTree({ trace, titles, locale, marksClaims, list }: Props) {
   const { leaf } = trace;
-  const listed = trace.op === "some" && (trace.parts?.length ?? 0) <= MOST_ENTRIES;
-  const parts = listed || CONNECTIVES.includes(trace.op) ? (trace.parts ?? []) : [];
+  const parts = unfolded(trace);
+  const entry = entryWord(trace, titles);
   return (
     <li>
       <span data-truth={trace.truth}>{say(locale, `check.finding.${trace.truth}`)}</span>{" "}
+      {entry === null ? null : <strong>{entry}: </strong>}
       {leaf ? leafSentence(trace, titles, list, locale) : joinWord(trace, locale)}
       {marksClaims && leaf && !trace.confirmed ? <span className="quiet"> · claimed</span> : null}
       {leaf

@@ -1,6 +1,8 @@
 import type { Registers } from "../core/office/reference-set";
 import type { RulebookBody } from "../core/rulebook/rulebook";
-import { type Field, factName } from "../core/sections/definition";
+import type { AnswerIndex } from "../core/sections/answer-index";
+import { type Field, factName, type Section } from "../core/sections/definition";
+import { entryNames } from "../core/sections/entry-title";
 import type { LocalText } from "../core/text/local-text";
 
 /** What may be picked in a field, with its titles: the field's own options, or what the office's register has. */
@@ -34,3 +36,7 @@ export function titlesOf(body: RulebookBody, registers?: Registers): Readonly<Re
     ),
   ]);
 }
+
+/** What the entries of lists are called, by `#id`, so that a trace says which of them fit. */
+export const entryTitles = (index: AnswerIndex, sections: readonly Section[]): Readonly<Record<string, LocalText>> =>
+  Object.fromEntries([...entryNames(index, sections)].map(([id, name]) => [`#${id}`, name]));

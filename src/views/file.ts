@@ -19,7 +19,7 @@ import { type LoadedFile, loadFile } from "../db/load-file";
 import { localTitles } from "../text/trace";
 import { choiceOffer } from "./choice-offer";
 import { doublesOf } from "./doubles";
-import { titlesOf } from "./fact-titles";
+import { entryTitles, titlesOf } from "./fact-titles";
 import type { ClaimedValue, FileData } from "./file-data";
 import { EXTRAS, type Extras } from "./file-extras";
 import { officeNow } from "./office-now";
@@ -83,9 +83,10 @@ function ruleFields(loaded: LoadedFile): Readonly<Record<string, readonly string
   );
 }
 
-function factTitles(loaded: LoadedFile, { set }: Office): Readonly<Record<string, string>> {
+function factTitles(loaded: LoadedFile, index: AnswerIndex, { set }: Office): Readonly<Record<string, string>> {
   const bodies = loaded.facts.choices.flatMap((c) => loaded.rulebooks[c.rulebookId]?.body ?? []);
-  return localTitles(Object.assign({}, ...bodies.map((body) => titlesOf(body, set))), "en");
+  const titles = bodies.flatMap((body) => [titlesOf(body, set), entryTitles(index, body.sections)]);
+  return localTitles(Object.assign({}, ...titles), "en");
 }
 
 /** What a section is called in the office; one that belongs to a choice names its programme. */
@@ -191,7 +192,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     reopenable: reopenable(loaded).map((place) => ({ ...place, title: titleAt(loaded, place) })),
     counting: countingPapers(all, office),
     ruleFields: ruleFields(loaded),
-    factTitles: factTitles(loaded, office),
+    factTitles: factTitles(loaded, index, office),
     office: { ...registersOf(office.set), targets: office.set.targets },
   };
 }

@@ -21,7 +21,7 @@ import { type Field, factName } from "../core/sections/definition";
 import { reopenable } from "../core/sections/reopening";
 import type { LocalText } from "../core/text/local-text";
 import { type LoadedFile, loadFile } from "../db/load-file";
-import { titlesOf } from "./fact-titles";
+import { entryTitles, titlesOf } from "./fact-titles";
 import { type FormSection, formSections } from "./form-sections";
 import { officeNow } from "./office-now";
 import { fileInScope, programmesOf, scopeParameter } from "./scope";
@@ -301,7 +301,11 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
     zone: office.set.zone,
     now: ctx.now.toISOString(),
     assessment: applicantsShare(assessment, new Set(choices.filter((c) => c.decision).map((c) => c.id))),
-    factTitles: Object.assign({}, ...Object.values(loaded.rulebooks).map((r) => titlesOf(r.body, office.set))),
+    factTitles: Object.assign(
+      {},
+      ...Object.values(loaded.rulebooks).map((r) => titlesOf(r.body, office.set)),
+      ...all.map(({ rulebook }) => entryTitles(index, rulebook.body.sections)),
+    ),
     groupTitle: office.set.groups.find((g) => g.key === assessment.file.group)?.title ?? null,
     groupBecause: groupBecause(office.set, assessment.file.group, index, all[0]),
     sections: formSections(

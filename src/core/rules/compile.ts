@@ -201,7 +201,7 @@ function someRule(name: string, where: Condition): Rule {
     },
     trace: (facts) => {
       const list = facts.list(name);
-      const parts = list.entries.map((entry) => rule.trace(withEntry(facts, entry)));
+      const parts = list.entries.map((entry): Trace => ({ ...rule.trace(withEntry(facts, entry)), entry: entry.id }));
       const fitting = parts.filter((p) => p.truth === "met");
       const truth: Truth =
         fitting.length > 0 ? "met" : parts.some((p) => p.truth === "open") || list.open ? "open" : "not met";

@@ -176,6 +176,18 @@ describe("lists", () => {
     expect([evaluate(rule, list(true)).truth, evaluate(rule, list(false)).truth]).toEqual(["open", "not met"]);
   });
 
+  it("say of each entry whether it fits", () => {
+    const rule: Condition = { some: "courses", where: { fact: "it.area", is: "equals", value: "natural" } };
+    const seen = source(
+      {},
+      { courses: { open: false, entries: [entry("1", "natural", "10"), entry("2", "social", "10")] } },
+    );
+    expect(evaluate(rule, seen).parts?.map((p) => [p.entry, p.truth])).toEqual([
+      ["1", "met"],
+      ["2", "not met"],
+    ]);
+  });
+
   it("stand on claims as soon as one entry that took part is only claimed", () => {
     const mixed = source(
       {},

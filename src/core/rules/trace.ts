@@ -11,6 +11,8 @@ export interface Trace {
   readonly parts?: readonly Trace[];
   readonly needed?: number;
   readonly leaf?: Leaf;
+  /** The entry of a list that it looked at. */
+  readonly entry?: string;
 }
 
 export interface Leaf {

@@ -33,3 +33,25 @@ export function withEntries(field: Field, sections: readonly Section[], index: A
     options: entries.map((value, i) => ({ value, title: entryTitle(index, "file", target, value, i + 1) })),
   };
 }
+
+/** What the entries of all lists are called, by their id; one that belongs to an entry of another list (a subject to its sitting) names it. */
+export function entryNames(index: AnswerIndex, sections: readonly Section[]): ReadonlyMap<string, LocalText> {
+  const lists = sections.filter((s) => s.repeats && s.scope === "file");
+  const own = new Map(
+    lists.flatMap((list) =>
+      index
+        .entries("file", list.key)
+        .map((id, i) => [id, { list, title: entryTitle(index, "file", list, id, i + 1) }] as const),
+    ),
+  );
+  return new Map(
+    [...own].map(([id, { list, title }]) => {
+      const above = list.fields.flatMap((f) => {
+        const value = f.kind === "entry" ? index.row("file", list.key, id).claim(f.key) : null;
+        return (typeof value === "string" && own.get(value)?.title) || [];
+      });
+      const join = (locale: keyof LocalText) => [title, ...above].map((t) => t[locale]).join(" · ");
+      return [id, { en: join("en"), fr: join("fr") }];
+    }),
+  );
+}
