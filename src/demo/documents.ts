@@ -206,7 +206,7 @@ export async function letterOfReference(p: Profile, madeOn: Date): Promise<Buffe
 }
 
 const FORM_MADE = new Date("2026-09-01T09:00:00Z");
-const FORM_LINES = [
+const REPORT_LINES = [
   "Name of the pupil",
   "School, town and country",
   "School year, from and to",
@@ -218,24 +218,45 @@ const FORM_LINES = [
   "Remarks",
   "Head of school: name, stamp, signature, date",
 ] as const;
+const TAUGHT_LINES = [
+  "Name of the pupil, student or employee",
+  "School or employer, town and country",
+  "From and to, by month and year",
+  "Subjects that were taught in English, or the work that was done in English",
+  "Subjects that were taught in another language, and which",
+  "Language of the leaving examination",
+  "Name and office of whoever states this",
+  "How we can reach you to ask",
+  "Stamp, signature, date",
+] as const;
 
-/** A form for a school to fill in by hand: the same bytes every time. */
-export async function schoolReportForm(): Promise<Buffer> {
-  const made = await sheet("School report form", FORM_MADE, FORM_LINES);
+/** A form to be filled in by hand: the same bytes every time. */
+async function blankForm(title: string, under: string, lines: readonly string[]): Promise<Buffer> {
+  const made = await sheet(`${title} form`, FORM_MADE, lines);
   const page = made.document.addPage(A4);
-  heading(
-    made,
-    page,
-    "School report",
-    "Merrow Institute of Coast and Water · Foundation Year · to be filled in by the school",
-  );
-  FORM_LINES.forEach((label, i) => {
+  heading(made, page, title, under);
+  lines.forEach((label, i) => {
     const y = 700 - i * 60;
     page.drawText(label, { x: 60, y, size: 10, font: made.plain, color: INK });
     page.drawLine({ start: { x: 60, y: y - 34 }, end: { x: 535, y: y - 34 }, thickness: 0.5, color: LINE });
   });
   return Buffer.from(await made.document.save());
 }
+
+export const schoolReportForm = (): Promise<Buffer> =>
+  blankForm(
+    "School report",
+    "Merrow Institute of Coast and Water · Foundation Year · to be filled in by the school",
+    REPORT_LINES,
+  );
+
+/** What a school or an employer states for an exemption from the proof of English. */
+export const taughtInEnglishForm = (): Promise<Buffer> =>
+  blankForm(
+    "Taught or working in English",
+    "Merrow Institute of Coast and Water · to be filled in by the school or the employer",
+    TAUGHT_LINES,
+  );
 
 /** A sheet of any kind, which says whose it is and what it stands for. */
 export async function paper(title: string, p: Profile, madeOn: Date): Promise<Buffer> {

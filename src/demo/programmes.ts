@@ -1,6 +1,6 @@
 import type { ProgrammeInput } from "../core/programmes/programme";
 import type { RulebookBody } from "../core/rulebook/rulebook";
-import { schoolReportForm } from "./documents";
+import { schoolReportForm, taughtInEnglishForm } from "./documents";
 import { bht, bmr } from "./rulebooks/from-school";
 import { fyc } from "./rulebooks/fyc";
 import { gbc } from "./rulebooks/gbc";
@@ -50,6 +50,9 @@ const programme = (
   ...input,
 });
 
+/** The school's own form behind an exemption. */
+const IN_ENGLISH = { requirement: "english", name: "Taught or working in English.pdf", make: taughtInEnglishForm };
+
 export const PROGRAMMES: readonly PlannedProgramme[] = [
   {
     procedure: "preparatory",
@@ -84,7 +87,7 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
       },
     ],
     rulebook: fyc,
-    forms: [{ requirement: "report", name: "School report form.pdf", make: schoolReportForm }],
+    forms: [{ requirement: "report", name: "School report form.pdf", make: schoolReportForm }, IN_ENGLISH],
   },
   {
     procedure: "taught",
@@ -113,6 +116,7 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
       { key: "2", opens: 30, closes: { home: 75, overseas: 75 }, promiseDays: 30, prepareBefore: false },
     ],
     rulebook: bmr,
+    forms: [IN_ENGLISH],
   },
   {
     procedure: "taught",
@@ -142,6 +146,7 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
     ],
     rounds: [{ key: "1", opens: -120, closes: { home: 20, overseas: 5 }, promiseDays: 30 }],
     rulebook: bht,
+    forms: [IN_ENGLISH],
   },
   {
     procedure: "taught",
@@ -167,6 +172,7 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
     places: 25,
     rounds: [{ key: "1", opens: -60, closes: { home: 45, overseas: 24 }, promiseDays: 30 }],
     rulebook: mes,
+    forms: [IN_ENGLISH],
   },
   {
     procedure: "taught",
