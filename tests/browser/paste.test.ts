@@ -85,7 +85,7 @@ describe("a table pasted into a list", () => {
     const inside = page.getByRole("region", { name: "Documents inside the file" });
     await inside.getByText("Transcript of records", { exact: true }).waitFor();
     await inside.getByRole("button", { name: "Supply it" }).click();
-    await inside.getByText(/^Supplied as Transcript of records/).waitFor();
+    await inside.getByText(/Supplied as Transcript of records/).waitFor();
     await choice.setInputFiles({
       name: "results.xml",
       mimeType: "text/xml",

@@ -13,7 +13,6 @@ import {
 import type { Actor } from "../../src/core/rights/actor";
 import type { RulebookBody } from "../../src/core/rulebook/rulebook";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { mes } from "../../src/demo/rulebooks/mes";
 import { runJob } from "../../src/jobs/handlers";
 import { verifyAll } from "../../src/verify";
 import { rulebookPage } from "../../src/views/rulebooks";
@@ -30,6 +29,8 @@ describe("rulebooks", () => {
   let second: Actor;
   let draft: { applicationId: string };
   let sent: TestFile;
+  /** As the catalogue published it. */
+  let mes: RulebookBody;
   const copy = (): RulebookBody => JSON.parse(JSON.stringify(mes)) as RulebookBody;
 
   /** Stricter: 2.0 instead of 2.5, one more document, and a fee for everybody. */
@@ -67,6 +68,11 @@ describe("rulebooks", () => {
     ]);
     draft = await filledFile(world, roundId);
     sent = await submittedFile(world, roundId, "Sender");
+    const { rows: published } = await world.runtime.pool.query<{ body: RulebookBody }>(
+      "select b.body from rulebook b join round r on r.intake_id = b.intake_id where r.id = $1",
+      [roundId],
+    );
+    [{ body: mes }] = published as [{ body: RulebookBody }]; // the catalogue has one
     const { rows } = await world.runtime.pool.query<{ id: string }>("select intake_id as id from round where id = $1", [
       roundId,
     ]);
