@@ -124,7 +124,24 @@ ${answers("x.dormant")} as asleep,
 coalesce((select json_agg(json_build_object('id', r.id, 'opensAt', ${iso("r.opens_at")}, 'closings', r.closings, 'closedAt', ${iso("r.closed_at")}, 'promiseDays', r.promise_days))
   from round r where r.id in (select round_id from choice where application_id = a.id)), '[]'::json) as rounds,
 coalesce((select json_agg(distinct c.rulebook_id) from choice c where c.application_id = a.id), '[]'::json) as rulebooks
-from application a where a.id = any($1::uuid[])`;
+from application a where `;
+
+/**
+ * One file and many have statements of their own, each planned once a connection: with one id PostgreSQL sees that the plan for any
+ * id is as good as the one for this id, with an array of ids it would plan the long statement anew each time.
+ */
+const ONE = { name: "load-file", text: `${FACTS} a.id = $1::uuid` };
+const MANY = { name: "load-files", text: `${FACTS} a.id = any($1::uuid[])` };
+
+interface Row {
+  readonly facts: Omit<FileFacts, "answers" | "confirmations"> & {
+    readonly answers: readonly AnswerRow[];
+    readonly confirmations: readonly ConfirmationRow[];
+  };
+  readonly asleep: readonly AnswerRow[];
+  readonly rounds: readonly Round[];
+  readonly rulebooks: readonly string[];
+}
 
 const published = new Map<string, Rulebook>();
 
@@ -146,18 +163,7 @@ export async function rulebooksById(client: Queryable, ids: readonly string[]): 
   );
 }
 
-/** Loads files by id; an id that does not exist is left out. */
-export async function loadFiles(client: Queryable, ids: readonly string[]): Promise<readonly LoadedFile[]> {
-  // Named, so that each connection plans the long statement once.
-  const { rows } = await client.query<{
-    facts: Omit<FileFacts, "answers" | "confirmations"> & {
-      readonly answers: readonly AnswerRow[];
-      readonly confirmations: readonly ConfirmationRow[];
-    };
-    asleep: readonly AnswerRow[];
-    rounds: Round[];
-    rulebooks: string[];
-  }>({ name: "load-files", text: FACTS, values: [ids] });
+async function loadedFrom(client: Queryable, rows: readonly Row[]): Promise<readonly LoadedFile[]> {
   const rulebooks = await rulebooksById(client, [...new Set(rows.flatMap((r) => r.rulebooks))]);
   return rows.map((row) => ({
     facts: {
@@ -171,6 +177,13 @@ export async function loadFiles(client: Queryable, ids: readonly string[]): Prom
   }));
 }
 
+/** Loads files by id; an id that does not exist is left out. */
+export async function loadFiles(client: Queryable, ids: readonly string[]): Promise<readonly LoadedFile[]> {
+  const { rows } = await client.query<Row>({ ...MANY, values: [ids] });
+  return loadedFrom(client, rows);
+}
+
 export async function loadFile(client: Queryable, id: string): Promise<LoadedFile | null> {
-  return (await loadFiles(client, [id]))[0] ?? null;
+  const { rows } = await client.query<Row>({ ...ONE, values: [id] });
+  return (await loadedFrom(client, rows))[0] ?? null;
 }
