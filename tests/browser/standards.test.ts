@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { newPerson, type Person, pressAndAgree, signIn } from "../support/browser";
+import { choose, newPerson, type Person, pressAndAgree, signIn } from "../support/browser";
 import { type Demo, openDemo } from "../support/demo";
 
 /** What the office goes by, changed in the interface: a new scale, a free day, and what would be wrong with it. */
@@ -65,6 +65,30 @@ describe("the office's standards", () => {
     await page.getByLabel("Level of entry 3").fill("7");
     await saved();
     await page.getByRole("button", { name: "Undo" }).waitFor();
+  });
+
+  it("hold a number against what a paper's numbers look like, before anybody's real one is", async () => {
+    const { page } = lead;
+    await page.getByRole("button", { name: "birth certificate with a photograph" }).click();
+    await page.getByLabel("Try a number").fill("19-123456");
+    await page.getByText("It would be taken.").waitFor();
+    await page.getByLabel("Try a number").fill("A9-123456");
+    await page.getByText("It would be questioned.").waitFor();
+    await page.getByLabel("What its number looks like, one a line").fill("000000\nA0-000000");
+    await page.getByText("It would be taken.").waitFor();
+    await saved();
+    const applicant = await newPerson(demo);
+    await signIn(applicant, "nilufar.rahmonqulova@people.example");
+    const number = new URL(applicant.page.url()).pathname.split("/")[2];
+    await applicant.page.goto(`/my/${number}/citizenship`);
+    await choose(applicant.page, "Identity paper", "passport");
+    const box = applicant.page.getByLabel("Its number");
+    await box.fill("12");
+    await box.blur();
+    await applicant.page.getByText(/the number of this paper has/).waitFor();
+    await box.fill("AB1234567");
+    await box.blur();
+    await applicant.page.getByText(/the number of this paper has/).waitFor({ state: "hidden" });
   });
 
   it("say what would be wrong, and refuse to come into force with it", async () => {
