@@ -8,6 +8,15 @@ import { findTarget, heldChoices, pickOptions } from "./choice-target";
 import { defineFileAct } from "./file-act";
 import { mailApplicant } from "./mail";
 
+/** A choice, another place for it (a round, and a track of what it is for), and why. */
+const input = z.object({
+  applicationId: z.uuid(),
+  choiceId: z.uuid(),
+  roundId: z.uuid(),
+  track: z.string().nullable().default(null),
+  reason: z.string().trim().min(1).max(500),
+});
+
 /**
  * Puts a submitted choice on another programme of its procedure and cycle, with a reason that the applicant is told. The choice stays
  * the same one, with its history, its answers and its evidence; the newest rulebook of the other programme counts from now on.
@@ -15,13 +24,7 @@ import { mailApplicant } from "./mail";
  */
 export const moveProgramme = defineFileAct({
   name: "move-programme",
-  input: z.object({
-    applicationId: z.uuid(),
-    choiceId: z.uuid(),
-    roundId: z.uuid(),
-    track: z.string().nullable().default(null),
-    reason: z.string().trim().min(1).max(500),
-  }),
+  input,
   right: "office",
   about: ({ choiceId, roundId, reason }) => ({ choice: choiceId, round: roundId, reason }),
   run: async (ctx, file, { choiceId, roundId, track, reason }) => {
@@ -73,13 +76,7 @@ export const moveProgramme = defineFileAct({
 /** Writes to the applicant that another programme or track may suit them better, and how they can ask for it. Nothing is moved. */
 export const suggestMove = defineFileAct({
   name: "suggest-move",
-  input: z.object({
-    applicationId: z.uuid(),
-    choiceId: z.uuid(),
-    roundId: z.uuid(),
-    track: z.string().nullable().default(null),
-    reason: z.string().trim().min(1).max(500),
-  }),
+  input,
   right: "office",
   about: ({ choiceId, roundId, track, reason }) => ({ choice: choiceId, round: roundId, track, reason }),
   run: async (ctx, file, { choiceId, roundId, track, reason }) => {

@@ -32,7 +32,10 @@ export interface DraftsPage {
   readonly programmes: readonly string[];
   readonly programme: string | null;
   readonly counts: Readonly<Record<DraftKind, number>>;
-  /** Where the drafts of this kind stopped, by the title of the section, the most first; null stands for those without an answer. */
+  /**
+   * Where the drafts of this kind stopped, by the title of the section, the most first; null stands for those without an answer. Of
+   * very many, those that close first.
+   */
   readonly stopped: readonly { readonly title: string | null; readonly count: number }[];
   readonly rows: readonly DraftRow[];
   readonly next: string | null;
@@ -56,18 +59,23 @@ interface Row extends Stop {
   told_at: Date | null;
 }
 
+/** Where people stopped is counted over so many drafts at most, those that close first. */
+const MOST_STOPS = 2000;
+
 /** The drafts of an office; `$1` is the scope, `$2` the moment, `$3` the programme. */
 const DRAFTS = `draft as (
-  select s.application_id, s.number, s.name, s.programmes, s.comb, s.reason, s.next_count, s.due_at, s.order_at, c.rulebook_id, l.saved_at,
-    array(select distinct section from answer where application_id = s.application_id and saved_at = l.saved_at) as sections,
+  select s.application_id, s.number, s.name, s.programmes, s.comb, s.reason, s.next_count, s.due_at, s.order_at, l.saved_at,
     s.reason = 'submit' as ready, s.due_at <= $2::timestamptz + interval '${SOON_DAYS} days' as soon,
     coalesce(l.saved_at, a.created_at) < $2::timestamptz - interval '${QUIET_DAYS} days' as quiet
   from file_standing s join application a on a.id = s.application_id
-    join lateral (select rulebook_id from choice where application_id = s.application_id and withdrawn_at is null order by rank limit 1) c on true
     join lateral (select max(saved_at) as saved_at from answer where application_id = s.application_id) l on true
   where s.stage = 'preparing' and a.withdrawn_at is null and ${fileInScope("s.application_id", "$1")}
     and ($3::text is null or $3 = any(string_to_array(s.programmes, ' ')))
 )`;
+
+/** The rulebook of a draft's first choice, and the sections that were saved last. */
+const STOP = `(select rulebook_id from choice where application_id = d.application_id and withdrawn_at is null order by rank limit 1) as rulebook_id,
+  array(select distinct section from answer where application_id = d.application_id and saved_at = d.saved_at) as sections`;
 
 const OF_KIND: Readonly<Record<DraftKind, string>> = { all: "true", ready: "ready", soon: "soon", quiet: "quiet" };
 
@@ -108,14 +116,16 @@ export const drafts = defineView({
         values,
       ),
       pool.query<Stop & { count: number }>(
-        `with ${DRAFTS} select rulebook_id, sections, count(*)::int as count from draft where ${OF_KIND[kind]} group by rulebook_id, sections`,
+        `with ${DRAFTS}, first as (select * from draft where ${OF_KIND[kind]} order by order_at, number limit ${MOST_STOPS})
+         select rulebook_id, sections, count(*)::int as count from (select ${STOP} from first d) stop group by rulebook_id, sections`,
         values,
       ),
       pool.query<Row>(
-        `with ${DRAFTS} select d.application_id as id, d.number, d.name, d.programmes, d.comb, d.reason, d.next_count, d.due_at, d.order_at, d.saved_at,
-           d.rulebook_id, d.sections,
+        `with ${DRAFTS}, page as (select * from draft where ${OF_KIND[kind]} ${from ? "and (order_at, number) > ($4::timestamptz, $5)" : ""}
+           order by order_at, number limit ${PAGE + 1})
+         select d.application_id as id, d.number, d.name, d.programmes, d.comb, d.reason, d.next_count, d.due_at, d.order_at, d.saved_at, ${STOP},
            (select max(m.queued_at) from message m where m.application_id = d.application_id and m.template in ('draft-closes', 'draft-missing')) as told_at
-         from draft d where ${OF_KIND[kind]} ${from ? "and (d.order_at, d.number) > ($4::timestamptz, $5)" : ""} order by d.order_at, d.number limit ${PAGE + 1}`,
+         from page d order by d.order_at, d.number`,
         from ? [...values, ...from] : values,
       ),
       pool.query<{ code: string }>(
@@ -126,7 +136,7 @@ export const drafts = defineView({
     ]);
     const [counts] = counted.rows;
     if (!counts) return null;
-    const forms = await formsOf(pool, [...new Set(stopped.rows.map((r) => r.rulebook_id))]);
+    const forms = await formsOf(pool, [...new Set([...stopped.rows, ...found.rows].map((r) => r.rulebook_id))]);
     const stopOf = ({ rulebook_id, sections }: Stop): string | null =>
       forms.get(rulebook_id)?.findLast((s) => sections.includes(s.key))?.title ?? null;
     const places = new Map<string | null, number>();

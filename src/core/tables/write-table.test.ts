@@ -16,6 +16,8 @@ describe("a table for spreadsheets", () => {
     ["+353 1 700 0000", "+353 1 700 0000"],
     ["-12.5", "-12.5"],
     ["–", "–"],
+    ["'+5", "''+5"],
+    ["'tis", "'tis"],
     ['O’Brien, "Ann"', 'O’Brien, "Ann"'],
     ["", ""],
   ])("carries %j so that nothing in it runs", (cell, written) => {
@@ -24,11 +26,11 @@ describe("a table for spreadsheets", () => {
     expect(readCell(first ?? "")).toBe(cell);
   });
 
+  const signs = fc.string({ unit: fc.constantFrom("'", "+", "-", "=", "@", "\t", "1", "a", " "), maxLength: 6 });
+  const cell = fc.oneof(fc.string(), signs);
   it("has every cell again when it is read", () =>
     fc.assert(
-      fc.property(fc.array(fc.string(), { minLength: 1, maxLength: 4 }), (row) => {
-        // A cell that somebody began with an apostrophe and a sign loses the apostrophe: no name does.
-        fc.pre(row.every((cell) => !/^'[=@\t\r+-]/u.test(cell)));
+      fc.property(fc.array(cell, { minLength: 1, maxLength: 4 }), (row) => {
         const heads = row.map((_, i) => `c${i}`);
         expect(cellsOf(writeTable(heads, [row]))?.map(readCell)).toEqual(row);
       }),

@@ -2,11 +2,11 @@ import Papa from "papaparse";
 
 /**
  * Cells that a spreadsheet would run as a formula: those that begin with `=`, `@`, a tab or a return, and those with a sign in front
- * that are no number and no telephone number.
+ * that are no number and no telephone number. What looks guarded already is guarded once more, so that it can be read again.
  */
-const RUNS = /^(?:[=@\t\r]|[+-](?![\d\s.,]*$))/u;
+const RUNS = /^(?:[=@\t\r]|[+-](?![\d\s.,]*$)|'+[=@\t\r+-])/u;
 const GUARD = "'";
-const GUARDED = /^'(?=[=@\t\r+-])/u;
+const GUARDED = /^'(?='*[=@\t\r+-])/u;
 
 /** A table as CSV (RFC 4180). What people typed is never run by the spreadsheet that opens it: such a cell gets an apostrophe in front. */
 export function writeTable(heads: readonly string[], rows: readonly (readonly string[])[]): string {

@@ -42,6 +42,7 @@ export const message = pgTable(
     check("message_state", sql`${t.state} in ('queued','sending','sent','failed','withdrawn')`),
     index("message_due").on(t.dueAt).where(sql`${t.state} = 'queued'`),
     index("message_person").on(t.personId, t.queuedAt),
+    index("message_application").on(t.applicationId, t.queuedAt),
   ],
 );
 

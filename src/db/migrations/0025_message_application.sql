@@ -1,0 +1,1 @@
+CREATE INDEX "message_application" ON "message" USING btree ("application_id","queued_at");
