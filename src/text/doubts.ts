@@ -10,7 +10,7 @@ export const doubtsEn = {
   "doubt.best-is-pass": "Best mark and lowest passing mark are the same. Look at one of the two.",
   "doubt.ends-before-start": "This lies before the beginning. Look at both dates.",
   "doubt.total-differs": "The parts that you entered give {total}. Look at them once more, and at the total.",
-  "doubt.signed-otherwise": "Under Person you gave the name {name}. Is this your full name?",
+  "doubt.signed-otherwise": "Your form gives the name {name}. Is this your full name?",
   "doubt.ends-too-early":
     "Your studies begin on {start}, and it has to be valid then. Apply for a new one in time; you can enter it later.",
 } as const;
@@ -26,7 +26,7 @@ export const doubtsFr: Readonly<Record<keyof typeof doubtsEn, string>> = {
   "doubt.best-is-pass": "La meilleure note et la plus basse qui suffit sont la même. Vérifiez l’une des deux.",
   "doubt.ends-before-start": "Cela précède le début. Vérifiez les deux dates.",
   "doubt.total-differs": "Les parties indiquées donnent {total}. Revoyez-les, ainsi que le total.",
-  "doubt.signed-otherwise": "Sous Personne, vous avez indiqué le nom {name}. Est-ce votre nom complet ?",
+  "doubt.signed-otherwise": "Votre formulaire indique le nom {name}. Est-ce votre nom complet ?",
   "doubt.ends-too-early":
     "Vos études commencent le {start} et le document doit alors être valable. Demandez-en un nouveau à temps ; vous pourrez le saisir plus tard.",
 };

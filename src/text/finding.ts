@@ -67,7 +67,7 @@ export const findingEn = {
   "programme.options": "What you can choose",
   "programme.choices": "How many choices",
   "programme.check": "Can I apply?",
-  "programme.checkHelp": "Answer a few questions and see how the entry rules find. Nothing is kept.",
+  "programme.checkHelp": "Answer a few questions and see what the entry rules find. Nothing is kept.",
   "programme.facts": "At a glance",
 
   "level.preparatory": "Preparatory",
