@@ -242,7 +242,8 @@ export interface TurnContact
   readonly due_at: Date | null;
 }
 
-const MOST_EXPORTED = 10_000;
+/** More than an office has in one turn. */
+const MOST_EXPORTED = 50_000;
 
 /** The files of one turn or reason whole, with how their applicants are reached. */
 export const turnContacts = defineView({
