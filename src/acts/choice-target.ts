@@ -1,5 +1,4 @@
 import { and, eq } from "drizzle-orm";
-import { offeredOptions } from "../core/programmes/programme";
 import { choice, cycle, intake, procedure, programme, round, rulebook } from "../db/schema";
 import type { ActContext } from "./act";
 
@@ -17,26 +16,6 @@ export async function findTarget(ctx: ActContext, roundId: string) {
   return target ?? null;
 }
 export type Target = NonNullable<Awaited<ReturnType<typeof findTarget>>>;
-
-interface Wanted {
-  readonly campus: string | null;
-  readonly mode: string | null;
-  readonly track: string | null;
-}
-
-/** What was picked of each option, the only one or the first being preset; null where something is asked for that is not offered. */
-export function pickOptions(target: Pick<Target, "programme" | "intake">, wanted: Wanted): Wanted | null {
-  const offered = offeredOptions(target.programme, target.intake);
-  const pick = (all: readonly string[], one: string | null): string | null | undefined =>
-    one === null ? (all[0] ?? null) : all.includes(one) ? one : undefined;
-  const campus = pick(offered.campuses, wanted.campus);
-  const mode = pick(offered.modes, wanted.mode);
-  const track = pick(
-    offered.tracks.map((t) => t.key),
-    wanted.track,
-  );
-  return campus === undefined || mode === undefined || track === undefined ? null : { campus, mode, track };
-}
 
 /** The choices that an application holds, withdrawn ones included. */
 export async function heldChoices(ctx: ActContext, applicationId: string) {

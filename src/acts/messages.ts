@@ -123,10 +123,8 @@ export const sendAgain = defineFileAct({
     if (!sent) return refuse("not-found");
     if (sent.state !== "sent" && sent.state !== "failed") return refuse("locked");
     const { number } = file.facts.application;
-    await mailApplicant(ctx, file.id, file.ownerId, sent.template as Template, {
-      ...sent.values,
-      link: `/my/${number}`,
-    }); // written by an act
+    const template = sent.template as Template; // acts write no other
+    await mailApplicant(ctx, file.id, file.ownerId, template, { ...sent.values, link: `/my/${number}` });
     return done(null);
   },
 });

@@ -1,11 +1,12 @@
 import { and, eq, isNull } from "drizzle-orm";
 import { z } from "zod";
 import { choiceRefusal } from "../core/choices/choice-rules";
+import { optionsElsewhere } from "../core/programmes/programme";
 import { holds, OFFICE } from "../core/rights/actor";
 import { application, choice, override } from "../db/schema";
-import { done, refuse } from "./act";
-import { findTarget, heldChoices, pickOptions } from "./choice-target";
-import { defineFileAct } from "./file-act";
+import { type ActContext, done, refuse } from "./act";
+import { findTarget, heldChoices } from "./choice-target";
+import { defineFileAct, type OpenFile } from "./file-act";
 import { mailApplicant } from "./mail";
 
 /** A choice, another place for it (a round, and a track of what it is for), and why. */
@@ -17,6 +18,17 @@ const input = z.object({
   reason: z.string().trim().min(1).max(500),
 });
 
+/** A submitted, undecided choice and another place of its procedure and cycle; or why it cannot be put there. */
+async function placeFor(ctx: ActContext, file: OpenFile, { choiceId, roundId }: z.output<typeof input>) {
+  const own = file.facts.choices.find((c) => c.id === choiceId);
+  const target = await findTarget(ctx, roundId);
+  const [row] = await ctx.db.select().from(application).where(eq(application.id, file.id));
+  if (!own || own.withdrawnAt !== null || !target || !row) return refuse("not-found");
+  if (own.submittedAt === null || own.decision !== null) return refuse("locked");
+  if (row.cycleId !== target.cycle.id || row.procedureId !== target.procedure.id) return refuse("not-offered");
+  return done({ own, target });
+}
+
 /**
  * Puts a submitted choice on another programme of its procedure and cycle, with a reason that the applicant is told. The choice stays
  * the same one, with its history, its answers and its evidence; the newest rulebook of the other programme counts from now on.
@@ -27,22 +39,19 @@ export const moveProgramme = defineFileAct({
   input,
   right: "office",
   about: ({ choiceId, roundId, reason }) => ({ choice: choiceId, round: roundId, reason }),
-  run: async (ctx, file, { choiceId, roundId, track, reason }) => {
+  run: async (ctx, file, wanted) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
-    const own = file.facts.choices.find((c) => c.id === choiceId);
-    const target = await findTarget(ctx, roundId);
-    const [row] = await ctx.db.select().from(application).where(eq(application.id, file.id));
-    if (!own || own.withdrawnAt !== null || !target || !row) return refuse("not-found");
-    if (own.submittedAt === null || own.decision !== null) return refuse("locked");
+    const { choiceId, track, reason } = wanted;
+    const found = await placeFor(ctx, file, wanted);
+    if (!found.ok) return found;
+    const { own, target } = found.value;
     if (!holds(ctx.actor, OFFICE, [target.programme.code])) return refuse("not-yours");
-    if (row.cycleId !== target.cycle.id || row.procedureId !== target.procedure.id) return refuse("not-offered");
     const held = await heldChoices(ctx, file.id);
     if (held.some((c) => c.intakeId === target.intake.id)) return refuse("already-applied");
     const others = held.filter((c) => c.withdrawnAt === null && c.code !== own.programme);
     const rule = choiceRefusal(target.procedure.rules, others, target.programme);
     if (rule) return refuse("choice-rule", { ...rule });
-    const kept = pickOptions(target, { campus: own.campus, mode: own.mode, track });
-    const options = kept ?? pickOptions(target, { campus: null, mode: null, track });
+    const options = optionsElsewhere(target.programme, target.intake, own, track);
     if (!options) return refuse("not-offered");
     await ctx.db
       .update(choice)
@@ -79,11 +88,11 @@ export const suggestMove = defineFileAct({
   input,
   right: "office",
   about: ({ choiceId, roundId, track, reason }) => ({ choice: choiceId, round: roundId, track, reason }),
-  run: async (ctx, file, { choiceId, roundId, track, reason }) => {
-    const own = file.facts.choices.find((c) => c.id === choiceId);
-    const target = await findTarget(ctx, roundId);
-    if (!own || own.withdrawnAt !== null || !target) return refuse("not-found");
-    if (own.decision !== null) return refuse("locked");
+  run: async (ctx, file, wanted) => {
+    const { track, reason } = wanted;
+    const found = await placeFor(ctx, file, wanted);
+    if (!found.ok) return found;
+    const { own, target } = found.value;
     const { number } = file.facts.application;
     const { award, title, tracks } = target.programme;
     const named = tracks.find((t) => t.key === track);

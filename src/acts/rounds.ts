@@ -59,8 +59,8 @@ export const changeRound = defineAct({
       .set({
         ...changed,
         opensAt: new Date(changed.opensAt),
-        // An opening that moves into the future will be told anew.
-        ...(Date.parse(changed.opensAt) > ctx.now.getTime() ? { announcedAt: null } : {}),
+        // An opening that moves into the future is told anew, and the office is reminded anew.
+        ...(Date.parse(changed.opensAt) > ctx.now.getTime() ? { announcedAt: null, remindedAt: null } : {}),
         version: sql`${round.version} + 1`,
       })
       .where(eq(round.id, known.id));

@@ -1,11 +1,12 @@
 import { and, eq, sql } from "drizzle-orm";
 import { z } from "zod";
 import { choiceRefusal } from "../core/choices/choice-rules";
+import { pickOptions } from "../core/programmes/programme";
 import { roundState } from "../core/rounds/round-state";
 import { application, choice, cycle } from "../db/schema";
 import { type ActContext, defineAct, done, type Outcome, refuse } from "./act";
 import { carryOver } from "./carry-over";
-import { findTarget, heldChoices, pickOptions, type Target } from "./choice-target";
+import { findTarget, heldChoices, type Target } from "./choice-target";
 import { settle } from "./settle";
 
 /** Makes the application row and gives it the next number of its cycle. */
@@ -58,7 +59,7 @@ export const startApplication = defineAct({
     if (!target) return refuse("not-found");
     const shut = windowRefusal(target, ctx.now);
     if (shut) return shut;
-    const options = pickOptions(target, input);
+    const options = pickOptions(target.programme, target.intake, input);
     if (!options) return refuse("not-offered");
     const [existing] = await ctx.db
       .select({ id: application.id, number: application.number, withdrawnAt: application.withdrawnAt })

@@ -167,14 +167,6 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "doc.template": "Formulaire à remplir :",
   "doc.refused.active_content": "Ce PDF contient un programme. Enregistrez une copie simple et choisissez-la.",
   "doc.refused.not_a_form": "Un formulaire à remplir doit être un PDF. Enregistrez-le en PDF et choisissez-le.",
-  "doc.refused.picture_only": "Une image est demandée ici. Choisissez un JPEG ou un PNG, pas un PDF.",
-  "doc.refused.picture_too_small":
-    "Cette image est trop petite : il faut au moins {width} × {height} pixels. Choisissez-la telle que prise par l’appareil.",
-  "doc.picture": "Une image de {width} × {height} pixels. Vous en choisissez la partie.",
-  "doc.crop": "Déplacez l’image jusqu’à ce que la bonne partie soit dans le cadre. Les flèches la déplacent aussi.",
-  "doc.zoom": "Plus près",
-  "doc.useCrop": "Prendre cette partie",
-  "doc.noCrop": "Une autre image",
   "doc.refused.empty": "Ce fichier est vide. Enregistrez-le de nouveau et choisissez-le encore.",
   "doc.refused.too_large": "Ce fichier dépasse {size}. Numérisez-le à une résolution plus basse ou partagez-le.",
   "doc.refused.damaged":

@@ -1,15 +1,24 @@
 import { doubtsEn, doubtsFr } from "./doubts";
 import { entryRulesEn, entryRulesFr } from "./entry-rules";
 import { pastingEn, pastingFr } from "./pasting";
+import { picturesEn, picturesFr } from "./pictures";
 import { resultsFileEn, resultsFileFr } from "./results-file";
 import { toldRulesEn, toldRulesFr } from "./told-rules";
 
 /** The catalogues that stand in files of their own, together. */
-export const moreEn = { ...pastingEn, ...resultsFileEn, ...doubtsEn, ...toldRulesEn, ...entryRulesEn } as const;
+export const moreEn = {
+  ...pastingEn,
+  ...resultsFileEn,
+  ...doubtsEn,
+  ...toldRulesEn,
+  ...entryRulesEn,
+  ...picturesEn,
+} as const;
 export const moreFr: Readonly<Record<keyof typeof moreEn, string>> = {
   ...pastingFr,
   ...resultsFileFr,
   ...doubtsFr,
   ...toldRulesFr,
   ...entryRulesFr,
+  ...picturesFr,
 };

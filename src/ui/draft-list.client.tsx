@@ -4,27 +4,20 @@ import { Button, Input } from "antd";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useId, useState, useTransition } from "react";
+import type { DraftRow, DraftsPage } from "../views/drafts";
 import { Comb } from "./comb";
 
-interface DraftLine {
-  readonly id: string;
-  readonly number: string;
-  readonly name: string;
-  readonly programmes: string;
-  /** As `combText` wrote it. */
-  readonly comb: string;
-  readonly missing: number;
+interface DraftLine extends Pick<DraftRow, "id" | "number" | "name" | "programmes" | "comb" | "missing" | "stoppedAt"> {
   readonly left: string;
   readonly late: boolean;
   readonly due: string;
-  readonly stoppedAt: string | null;
   readonly saved: string | null;
   readonly told: string | null;
 }
 
 interface Props {
   readonly rows: readonly DraftLine[];
-  readonly stopped: readonly { readonly title: string | null; readonly count: number }[];
+  readonly stopped: DraftsPage["stopped"];
   readonly nextHref: string | null;
   readonly firstHref: string | null;
   readonly tell: (

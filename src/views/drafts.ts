@@ -1,6 +1,5 @@
 import type pg from "pg";
 import { z } from "zod";
-import { officeNow } from "./office-now";
 import { orderKey, orderKeyOf, readOrderKey } from "./order-key";
 import { fileInScope, programmesOf, scopeParameter } from "./scope";
 import { defineView } from "./view";
@@ -28,7 +27,6 @@ export interface DraftRow {
 export interface DraftsPage {
   readonly kind: DraftKind;
   readonly now: string;
-  readonly zone: string;
   readonly programmes: readonly string[];
   readonly programme: string | null;
   readonly counts: Readonly<Record<DraftKind, number>>;
@@ -108,7 +106,7 @@ export const drafts = defineView({
     if (scope === null) return null;
     const values = [scopeParameter(scope), now, programme];
     const from = readOrderKey(after);
-    const [counted, stopped, found, known, office] = await Promise.all([
+    const [counted, stopped, found, known] = await Promise.all([
       pool.query<Record<DraftKind, number>>(
         `with ${DRAFTS} select count(*)::int as "all", ${DRAFT_KINDS.slice(1)
           .map((k) => `count(*) filter (where ${OF_KIND[k]})::int as ${k}`)
@@ -132,7 +130,6 @@ export const drafts = defineView({
         "select code from programme where $1::text[] is null or code = any($1) order by code",
         [scopeParameter(scope)],
       ),
-      officeNow(pool),
     ]);
     const [counts] = counted.rows;
     if (!counts) return null;
@@ -146,7 +143,6 @@ export const drafts = defineView({
     return {
       kind,
       now: now.toISOString(),
-      zone: office.set.zone,
       programmes: known.rows.map((r) => r.code),
       programme,
       counts,

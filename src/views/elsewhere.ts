@@ -4,7 +4,7 @@ import { asIf, type ChoiceChange, type StandingElsewhere } from "../core/assessm
 import type { Round } from "../core/assessment/facts";
 import type { PlainDate } from "../core/ids";
 import type { IntakeInput, ProgrammeInput } from "../core/programmes/programme";
-import { offeredOptions } from "../core/programmes/programme";
+import { offeredOptions, optionsElsewhere } from "../core/programmes/programme";
 import { type RoundState, roundState } from "../core/rounds/round-state";
 import { loadFile, rulebooksById } from "../db/load-file";
 import { officeNow } from "./office-now";
@@ -117,21 +117,22 @@ export const elsewhere = defineView({
         choiceId,
         change,
       );
-    const track = loaded.facts.choices.find((c) => c.id === choiceId)?.track ?? null;
+    const choice = loaded.facts.choices.find((c) => c.id === choiceId);
+    if (!choice) return null;
     const [own] = rows.filter((r) => r.same);
     const standing = own ? stand(own, {}) : null;
     if (!standing) return null;
     const places = rows.flatMap((row) => {
       const { tracks } = offeredOptions(row.plan, row.plan);
       const named = tracks.map((t) => ({ key: t.key, title: t.title.en }));
-      const others = row.same ? named.filter((t) => t.key !== track) : named.length > 0 ? named : [null];
+      const others = row.same ? named.filter((t) => t.key !== choice.track) : named.length > 0 ? named : [null];
       return others.flatMap((other): readonly OtherPlace[] => {
-        const there = stand(row, {
-          track: other?.key ?? null,
-          ...(row.same
-            ? {}
-            : { rulebookId: row.rulebook_id, roundId: row.round.id, programme: row.code, start: row.start }),
-        });
+        const track = other?.key ?? null;
+        const { rulebook_id: rulebookId, code: programme, start } = row;
+        const options = optionsElsewhere(row.plan, row.plan, choice, track);
+        const there = row.same
+          ? stand(row, { track })
+          : options && stand(row, { ...options, rulebookId, roundId: row.round.id, programme, start });
         if (!there) return [];
         return [
           {

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
 import { answerSearch, noteEmptySearch } from "../../src/acts/empty-searches";
 import { remindOpenings } from "../../src/acts/remind-openings";
-import { addRound } from "../../src/acts/rounds";
+import { addRound, changeRound } from "../../src/acts/rounds";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { renderMail } from "../../src/text/mail";
@@ -61,6 +61,22 @@ describe("before a round opens", () => {
     expect(before).toBe(1);
     expect(body).toContain("One thing is still missing in what is planned.");
     expect(body).toContain("https://apply.example/office/programmes/GBC");
+  });
+
+  it("a round that was moved is reminded of anew", async () => {
+    const round = (await planned())?.intakes.flatMap((i) => i.rounds).find((r) => r.key === "late");
+    if (!round) throw new Error("no round");
+    const { id, version, key, rolling, closesWhenFull, prepareBefore, promiseDays } = round;
+    const opensAt = new Date(Date.parse(OPENS) + 2 * DAY).toISOString();
+    const closings = round.closings.map((c) => ({ group: c.group, at: new Date(c.at).toISOString() }));
+    await must(world, changeRound, lead, {
+      roundId: id,
+      version,
+      round: { key, opensAt, closings, rolling, closesWhenFull, prepareBefore, promiseDays },
+      reason: "Later.",
+    });
+    world.later(2 * DAY);
+    expect(await must(world, remindOpenings, SYSTEM, {})).toEqual({ told: 1 });
   });
 });
 

@@ -13,9 +13,17 @@ export const dayMonth = (instant: string): string => formatDate("en", instant.sl
 /** Turns rows of the list into lines that are ready to be read: time left in working days, deeds as sentences. */
 export async function officeClock() {
   const office = await officeNow((await webRuntime()).pool);
-  const line = (row: TurnRow, now: number): TurnLine => {
-    const left = shortTimeLeft(row.dueAt, now, office.calendar, office.zone);
+  const timeTo = (dueAt: string | null, now: number) => {
+    const left = shortTimeLeft(dueAt, now, office.calendar, office.zone);
     return {
+      left: dueAt ? left.text : "—",
+      late: left.late,
+      due: dueAt ? formatMoment("en", dueAt, office.set.zone) : "",
+    };
+  };
+  const line = (row: TurnRow, now: number): TurnLine => {
+    return {
+      ...timeTo(row.dueAt, now),
       id: row.id,
       number: row.number,
       name: row.name || "no name yet",
@@ -24,14 +32,11 @@ export async function officeClock() {
       turnWord: TURN_WORDS[row.turn] ?? row.turn,
       comb: row.comb,
       deed: turnDeed(row),
-      left: row.dueAt ? left.text : "—",
-      late: left.late,
-      due: row.dueAt ? formatMoment("en", row.dueAt, office.set.zone) : "",
       mend: row.mendUntil ? formatMoment("en", row.mendUntil, office.set.zone) : null,
       mendDay: row.mendUntil ? dayMonth(row.mendUntil) : "",
       last: dayMonth(row.lastEventAt),
       officer: row.officer,
     };
   };
-  return { line, calendar: office.calendar, zone: office.zone };
+  return { line, timeTo };
 }

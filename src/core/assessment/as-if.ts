@@ -10,7 +10,9 @@ export interface StandingElsewhere {
   readonly missing: readonly RequirementResult[];
 }
 
-export type ChoiceChange = Partial<Pick<ChoiceFact, "rulebookId" | "roundId" | "programme" | "start" | "track">>;
+export type ChoiceChange = Partial<
+  Pick<ChoiceFact, "rulebookId" | "roundId" | "programme" | "start" | "campus" | "mode" | "track">
+>;
 
 function standingOf({ choices, requirements }: Assessment, id: string): StandingElsewhere | null {
   const result = choices.find((c) => c.id === id);
@@ -36,7 +38,10 @@ export function asIf(input: AssessInput, id: string, change: ChoiceChange): Stan
       ...input,
       facts: {
         ...facts,
-        choices: facts.choices.map((c) => (c.id === id ? { ...c, ...change } : c)),
+        // More time was given for the closing that it leaves, and when it was complete says nothing of what is asked for there.
+        choices: facts.choices.map((c) =>
+          c.id === id ? { ...c, ...(leaves ? { extendedTo: null, completeAt: null } : {}), ...change } : c,
+        ),
         overrides: leaves ? facts.overrides.filter((o) => o.choice !== id) : facts.overrides,
       },
     }),

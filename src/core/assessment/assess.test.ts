@@ -370,33 +370,3 @@ describe("turn, next step and stage", () => {
     expect(JSON.parse(JSON.stringify(result))).toEqual(result);
   });
 });
-
-describe("confirmations", () => {
-  const withConfirmed = (value: string, answerVersion = 1): FileFacts => {
-    const facts = sampleFile(person(), { submittedAt: SUBMITTED, evidence: accepted });
-    const grade = facts.answers.find((a) => a.section === "education" && a.field === "grade");
-    if (!grade) throw new Error("no grade");
-    return {
-      ...facts,
-      confirmations: [
-        {
-          scope: "file",
-          section: "education",
-          entry: grade.entry,
-          field: "grade",
-          value,
-          at: SUBMITTED,
-          answerVersion,
-        },
-      ],
-    };
-  };
-  it("take the place of the claim in every rule", () =>
-    expect(look(withConfirmed("14")).choices[0]?.findings.find((f) => f.key === "grade")?.finding).toBe("not met"));
-  it("that are older than the claim stay in force and become a step of the office", () => {
-    const { file } = look(withConfirmed("15.5", 0));
-    expect(file.owed.find((s) => s.kind === "confirm" && s.requirement === "certificate")?.count).toBeGreaterThan(0);
-  });
-  it("of a scale alone leave a finding on claims", () =>
-    expect(look(withConfirmed("15.5")).choices[0]?.findings.find((f) => f.key === "grade")?.basis).toBe("claimed"));
-});

@@ -110,3 +110,36 @@ export function offeredOptions(
     tracks: within(programme.tracks, (t) => t.key, options.tracks),
   };
 }
+
+type Plan = Parameters<typeof offeredOptions>[0];
+
+/** A campus, a mode and a track by their keys; null where nothing is picked. */
+export interface Options {
+  readonly campus: string | null;
+  readonly mode: string | null;
+  readonly track: string | null;
+}
+
+/** What was picked of each option, the only one or the first being preset; null where something is asked for that is not offered. */
+export function pickOptions(programme: Plan, intake: Pick<IntakeInput, "options">, wanted: Options): Options | null {
+  const offered = offeredOptions(programme, intake);
+  const pick = (all: readonly string[], one: string | null): string | null | undefined =>
+    one === null ? (all[0] ?? null) : all.includes(one) ? one : undefined;
+  const campus = pick(offered.campuses, wanted.campus);
+  const mode = pick(offered.modes, wanted.mode);
+  const track = pick(
+    offered.tracks.map((t) => t.key),
+    wanted.track,
+  );
+  return campus === undefined || mode === undefined || track === undefined ? null : { campus, mode, track };
+}
+
+/** The same for a choice that comes from elsewhere: its campus and mode are kept where both are offered, else preset. */
+export const optionsElsewhere = (
+  programme: Plan,
+  intake: Pick<IntakeInput, "options">,
+  own: Pick<Options, "campus" | "mode">,
+  track: string | null,
+): Options | null =>
+  pickOptions(programme, intake, { ...own, track }) ??
+  pickOptions(programme, intake, { campus: null, mode: null, track });

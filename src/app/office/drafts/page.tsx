@@ -1,8 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { OFFICE } from "../../../core/rights/actor";
-import { formatMoment } from "../../../text/format";
-import { shortTimeLeft } from "../../../text/office";
 import { DraftList } from "../../../ui/draft-list.client";
 import { DRAFT_KINDS, type DraftKind, drafts } from "../../../views/drafts";
 import { requireStaff, see } from "../../request";
@@ -72,23 +70,18 @@ export default async function Drafts({ searchParams }: { searchParams: Promise<Q
       ) : (
         <DraftList
           key={JSON.stringify(query)}
-          rows={page.rows.map((row) => {
-            const left = shortTimeLeft(row.dueAt, Date.parse(page.now), clock.calendar, clock.zone);
-            return {
-              id: row.id,
-              number: row.number,
-              name: row.name || "no name yet",
-              programmes: row.programmes.replace(/ /gu, " · "),
-              comb: row.comb,
-              missing: row.missing,
-              left: row.dueAt ? left.text : "—",
-              late: left.late,
-              due: row.dueAt ? formatMoment("en", row.dueAt, page.zone) : "",
-              stoppedAt: row.stoppedAt,
-              saved: row.savedAt ? dayMonth(row.savedAt) : null,
-              told: row.toldAt ? dayMonth(row.toldAt) : null,
-            };
-          })}
+          rows={page.rows.map((row) => ({
+            ...clock.timeTo(row.dueAt, Date.parse(page.now)),
+            id: row.id,
+            number: row.number,
+            name: row.name || "no name yet",
+            programmes: row.programmes.replace(/ /gu, " · "),
+            comb: row.comb,
+            missing: row.missing,
+            stoppedAt: row.stoppedAt,
+            saved: row.savedAt ? dayMonth(row.savedAt) : null,
+            told: row.toldAt ? dayMonth(row.toldAt) : null,
+          }))}
           stopped={page.stopped}
           nextHref={page.next ? address({ kind: page.kind, programme, after: page.next }) : null}
           firstHref={query.after ? address({ kind: page.kind, programme }) : null}
