@@ -3,7 +3,7 @@
 import { Button, Input } from "antd";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useId, useState, useTransition } from "react";
+import { startTransition, useId, useState, useTransition } from "react";
 import type { DraftRow, DraftsPage } from "../views/drafts";
 import { Comb } from "./comb";
 
@@ -52,10 +52,13 @@ export function DraftList({ rows, stopped, nextHref, firstHref, tell }: Props) {
       const chosen = rows.filter((r) => marked.has(r.id)).map((r) => ({ id: r.id, number: r.number }));
       const { told, refused } = await tell(chosen, words);
       const kept = refused.map((r) => `No. ${r.number} ${r.why}.`).join(" ");
-      setSaid(`${told === 0 ? "Nobody was written to." : `We wrote to ${people(told)}.`} ${kept}`.trim());
-      setMarked(new Set());
-      if (refused.length === 0) setWords("");
-      router.refresh();
+      // Said together with the list as it is now, and with the button that can be pressed again.
+      startTransition(() => {
+        setSaid(`${told === 0 ? "Nobody was written to." : `We wrote to ${people(told)}.`} ${kept}`.trim());
+        setMarked(new Set());
+        if (refused.length === 0) setWords("");
+        router.refresh();
+      });
     });
   return (
     <div className="drafts">
