@@ -134,6 +134,8 @@ export const en = {
   "form.notNow": "This section does not concern you at present.",
   "form.score": "{part} ({min} to {max})",
   "form.nothing": "no answer",
+  "form.doNotKnow": "I do not know it",
+  "form.notKnown": "not known",
   "form.notInRegister": "Not in our list. Write the name as it is; we add it.",
 
   "gap.missing": "{field} is missing",

@@ -132,6 +132,8 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "form.notNow": "Cette partie ne vous concerne pas pour le moment.",
   "form.score": "{part} ({min} à {max})",
   "form.nothing": "pas de réponse",
+  "form.doNotKnow": "Je ne le sais pas",
+  "form.notKnown": "inconnu",
   "form.notInRegister": "Pas dans notre liste. Écrivez le nom tel quel ; nous l’ajoutons.",
   "gap.missing": "{field} : manque",
   "gap.wrong": "{field} : pas encore juste",

@@ -6,6 +6,7 @@ import type { Json } from "../core/assessment/facts";
 import type { Registers } from "../core/office/reference-set";
 import { checkValue, fieldBeside } from "../core/sections/check-value";
 import type { Field } from "../core/sections/definition";
+import { isNotKnown, NOT_KNOWN, takesNotKnown } from "../core/sections/not-known";
 import { repeatedEntries, takenElsewhere } from "../core/sections/once";
 import type { Locale } from "../core/text/local-text";
 import { isTextKey, say } from "../text/say";
@@ -29,6 +30,7 @@ export function mayRemove(section: FormSection, entry: string): boolean {
 /** What a value looks like in a sentence about two values of one field. */
 function shown(locale: Locale, value: Json): string {
   if (value === null || value === "") return say(locale, "form.nothing");
+  if (isNotKnown(value)) return say(locale, "form.notKnown");
   if (typeof value === "boolean") return say(locale, value ? "form.yes" : "form.no");
   return typeof value === "string" ? value : JSON.stringify(value);
 }
@@ -194,7 +196,22 @@ function FieldRow({ context, entry, field }: { context: FieldContext; entry: str
               {field.help[context.locale]}
             </p>
           ) : null}
-          <FieldInput {...input} />
+          {isNotKnown(input.value) ? null : <FieldInput {...input} />}
+          {field.mayBeUnknown && takesNotKnown(field) ? (
+            <Checkbox
+              {...(isNotKnown(input.value) ? { id } : {})}
+              aria-label={`${field.title[context.locale]}: ${say(context.locale, "form.doNotKnow")}`}
+              checked={isNotKnown(input.value)}
+              disabled={input.disabled}
+              onChange={(e) => {
+                const value = e.target.checked ? NOT_KNOWN : null;
+                input.onChange(value);
+                input.onLeave(value);
+              }}
+            >
+              {say(context.locale, "form.doNotKnow")}
+            </Checkbox>
+          ) : null}
         </>
       )}
       {wrong ? (
@@ -261,7 +278,7 @@ export function fitsGrid(section: FormSection): boolean {
     section.repeats !== null &&
     section.repeats.max >= LEAST_FOR_GRID &&
     columnsOf(section).length <= MOST_COLUMNS &&
-    section.fields.every((f) => CELL_WIDTHS[f.kind] !== undefined)
+    section.fields.every((f) => CELL_WIDTHS[f.kind] !== undefined && !f.mayBeUnknown)
   );
 }
 

@@ -1,6 +1,7 @@
 import type { Json } from "../core/assessment/facts";
 import type { Registers } from "../core/office/reference-set";
 import type { Field } from "../core/sections/definition";
+import { isNotKnown } from "../core/sections/not-known";
 import type { Locale } from "../core/text/local-text";
 import { countryName, formatDate, languageName } from "../text/format";
 import { say } from "../text/say";
@@ -35,6 +36,7 @@ export function valueText(
   office: Registers,
 ): string {
   if (value === null || value === "") return NOTHING_SAID;
+  if (isNotKnown(value)) return say(locale, "form.notKnown");
   if (typeof value === "boolean") return say(locale, value ? "form.yes" : "form.no");
   if (Array.isArray(value))
     return value.map((v) => listItemText(locale, field, String(v))).join(field.kind === "links" ? "\n" : ", ");

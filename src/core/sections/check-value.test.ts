@@ -4,6 +4,7 @@ import { referenceSet } from "../../demo/reference-set";
 import type { Json } from "../assessment/facts";
 import { checkValue } from "./check-value";
 import { type Field, fieldSchema } from "./definition";
+import { NOT_KNOWN } from "./not-known";
 
 const title = { en: "A field", fr: "Un champ" };
 const field = (kind: Field["kind"], more: Partial<Field> = {}): Field =>
@@ -30,6 +31,12 @@ describe("a typed value", () => {
     ["name", "two\nlines", "digits-in-name"],
     ["date", "2027-02-28", "fine"],
     ["date", "2027-02-29", "not-a-date"],
+    ["decimal", NOT_KNOWN, "fine", { mayBeUnknown: true }],
+    ["address", NOT_KNOWN, "fine", { mayBeUnknown: true }],
+    ["several", NOT_KNOWN, "fine", { mayBeUnknown: true, options }],
+    ["decimal", NOT_KNOWN, "wrong-kind"],
+    ["agree", NOT_KNOWN, "wrong-kind", { mayBeUnknown: true }],
+    ["scores", NOT_KNOWN, "wrong-kind", { mayBeUnknown: true }],
     ["date", "28/02/2027", "not-a-date"],
     ["date", "2027", "not-a-date"],
     ["date", "2027", "fine", { rough: true }],

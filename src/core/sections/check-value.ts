@@ -8,6 +8,7 @@ import type { Registers } from "../office/reference-set";
 import { countIn } from "../text/counting";
 import { parseDay, parseRough } from "../time/day";
 import { type Field, isListKind } from "./definition";
+import { isNotKnown, takesNotKnown } from "./not-known";
 
 /** What is wrong with a typed value; the sentence for each code lives in the catalogue. */
 export type ValueIssue =
@@ -181,6 +182,7 @@ function checkNumber(office: Registers, value: string, paper: string | undefined
  */
 export function checkValue(field: Field, office: Registers, value: Json, beside?: string): ValueIssue | null {
   if (value === null || value === "") return null;
+  if (isNotKnown(value)) return field.mayBeUnknown && takesNotKnown(field) ? null : { code: "wrong-kind" };
   if (field.kind === "agree" || field.kind === "yesNo")
     return typeof value === "boolean" ? null : { code: "wrong-kind" };
   if (isListKind(field.kind)) return checkList(field, value);

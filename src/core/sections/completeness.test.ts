@@ -4,6 +4,7 @@ import { answer, asField, equals, indexOf, section, sourceFor } from "../../demo
 import type { AnswerFact, Json } from "../assessment/facts";
 import { sectionGaps } from "./completeness";
 import { factName, type Section } from "./definition";
+import { NOT_KNOWN } from "./not-known";
 
 describe("the gaps of a section", () => {
   const jobs = section({
@@ -11,7 +12,7 @@ describe("the gaps of a section", () => {
     repeats: { min: 1, max: 5 },
     fields: [
       asField("employer", "text"),
-      asField("ended", "yesNo"),
+      asField("ended", "yesNo", { mayBeUnknown: true }),
       asField("end", "date", { when: equals("it.ended", true) }),
       asField("note", "text", { required: false }),
     ],
@@ -45,6 +46,16 @@ describe("the gaps of a section", () => {
         complete,
       ],
       ["a/end: wrong", "a/note: wrong"],
+    ],
+    [
+      "none where somebody said not to know it, where that is an answer",
+      [answer("jobs/a/employer", "X"), answer("jobs/a/ended", NOT_KNOWN), complete],
+      [],
+    ],
+    [
+      "a wrong value where it is none",
+      [answer("jobs/a/employer", NOT_KNOWN), answer("jobs/a/ended", false), complete],
+      ["a/employer: wrong"],
     ],
     [
       "each entry for itself",

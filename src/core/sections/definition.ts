@@ -54,6 +54,8 @@ export const fieldSchema = z.object({
   title: localTextSchema,
   help: localTextSchema.optional(),
   required: z.boolean(),
+  /** “I do not know it” is an answer here. */
+  mayBeUnknown: z.boolean().optional(),
   /** Longest text in characters; for a number the largest value; for a list of picks or links the most entries. */
   most: z.number().optional(),
   least: z.number().optional(),

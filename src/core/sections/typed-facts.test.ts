@@ -5,6 +5,7 @@ import type { AnswerFact, ConfirmationFact } from "../assessment/facts";
 import { compare, multiply, parseDecimal, toShort, whole } from "../numbers/ratio";
 import { planSection, scalarPlaces } from "../rulebook/plan";
 import type { Fact } from "../rules/fact";
+import { NOT_KNOWN } from "./not-known";
 import { typedFacts } from "./typed-facts";
 
 describe("typed facts", () => {
@@ -46,7 +47,7 @@ describe("typed facts", () => {
   });
 
   it("are unknown for what is empty or cannot be read", () => {
-    for (const value of [null, "", "many", []] as const)
+    for (const value of [null, "", "many", [], NOT_KNOWN] as const)
       expect(
         facts([answer("schools/a/creditsPerYear", value)])
           .list("degrees")

@@ -2,6 +2,7 @@
 
 import { Button, Checkbox, Input } from "antd";
 import { CORE_KINDS, FIELD_KINDS, type Field, factName, type Section } from "../../core/sections/definition";
+import { takesNotKnown } from "../../core/sections/not-known";
 import { AppliesWhen } from "./applies-when.client";
 import { CountingPapers } from "./counting-papers.client";
 import {
@@ -238,6 +239,17 @@ export function FieldPart({ context, value, list, onChange }: FormProps<Field> &
           must be answered
         </Checkbox>
       </div>
+      {takesNotKnown(value) ? (
+        <div className="plan-field">
+          <Checkbox
+            disabled={disabled}
+            checked={value.mayBeUnknown ?? false}
+            onChange={(e) => onChange(put(value, "mayBeUnknown", e.target.checked || undefined))}
+          >
+            “I do not know” is an answer
+          </Checkbox>
+        </div>
+      ) : null}
       {value.kind === "date" ? (
         <div className="plan-field">
           <Checkbox

@@ -48,7 +48,7 @@ export const education: Section = {
     ),
     field({ key: "language", kind: "language" }, "Language of teaching", "Langue d’enseignement"),
     field(
-      { key: "creditsPerYear", kind: "decimal", least: 1, most: 2000 },
+      { key: "creditsPerYear", kind: "decimal", least: 1, most: 2000, mayBeUnknown: true },
       "Credits of one full-time year there",
       "Crédits d’une année à plein temps",
       {
