@@ -49,6 +49,8 @@ export const REASONS = [
   "not-confirmed",
   "already-applied",
   "choice-rule",
+  "not-open-to-you",
+  "undertaking-missing",
   "not-offered",
   "nothing-due",
   "changed-meanwhile",

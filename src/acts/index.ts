@@ -35,6 +35,7 @@ import { startApplication } from "./start-application";
 import { submitApplication } from "./submit-application";
 import { takeBackLine } from "./take-back-line";
 import { storeTemplate } from "./templates";
+import { giveUndertaking } from "./undertaking";
 import { uploadDocument } from "./upload-document";
 
 /** Every act there is: a test walks them with every role. */
@@ -43,6 +44,7 @@ export const ACTS = {
   acceptLink: accounts.acceptLink,
   addRound: rounds.addRound,
   arrangeChoices,
+  giveUndertaking,
   changeChoice,
   moveChoice,
   announceOpenings,

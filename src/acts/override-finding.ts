@@ -18,7 +18,8 @@ export const overrideFinding = defineFileAct({
     const choice = file.assessment.choices.find((c) => c.id === choiceId);
     const known = choice?.findings.find((f) => f.key === rule);
     if (!choice || !known) return refuse("not-found");
-    if (choice.stage === "preparing") return refuse("not-complete");
+    // Who may choose a programme at all has to be settled before it is submitted; everything else waits for that.
+    if (choice.stage === "preparing" && !known.gate) return refuse("not-complete");
     if (choice.stage === "closed") return refuse("already-done");
     // Nothing to override: it has come to this by itself.
     if (known.overrides !== null || known.finding === finding) return refuse("already-done");

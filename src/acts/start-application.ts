@@ -7,6 +7,7 @@ import { application, choice, cycle } from "../db/schema";
 import { type ActContext, defineAct, done, type Outcome, refuse } from "./act";
 import { carryOver } from "./carry-over";
 import { findTarget, heldChoices, type Target } from "./choice-target";
+import { openFile } from "./file-act";
 import { settle } from "./settle";
 
 /** Makes the application row and gives it the next number of its cycle. */
@@ -97,6 +98,9 @@ export const startApplication = defineAct({
     await ctx.emit(existing ? "add-choice" : "start-application", file.id, { choice: added?.id ?? null });
     if (!existing) await carryOver(ctx, personId, file.id, target.rulebookId);
     await settle(ctx, file.id);
+    const opened = await openFile(ctx, file.id);
+    const barred = opened?.assessment.choices.find((c) => c.id === added?.id)?.barredBy ?? [];
+    if (barred.length > 0) return refuse("not-open-to-you", { rules: barred });
     return done({ applicationId: file.id, number: file.number, choiceId: added?.id ?? "" });
   },
 });

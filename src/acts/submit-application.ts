@@ -1,11 +1,12 @@
 import { eq, inArray } from "drizzle-orm";
 import { z } from "zod";
-import { lackingChoices } from "../core/choices/choice-rules";
+import { lackingChoices, orderOf, undertakingFor } from "../core/choices/choice-rules";
 import { application, choice, procedure } from "../db/schema";
 import { done, refuse } from "./act";
 import { defineFileAct, openFile } from "./file-act";
 import { mailApplicant } from "./mail";
 import { writeSnapshot } from "./snapshot";
+import { promised } from "./undertaking";
 
 const MISSING_SHOWN = 50;
 
@@ -33,6 +34,8 @@ export const submitApplication = defineFileAct({
         opensAt: shut.opensAt,
         closesAt: shut.closesAt,
       });
+    const barred = wanted.flatMap((c) => c.barredBy);
+    if (barred.length > 0) return refuse("not-open-to-you", { rules: barred });
     const missing = wanted.flatMap((c) => c.missing.map((m) => `${m.scope}|${m.requirement}|${m.entry}`));
     if (missing.length > 0) return refuse("not-complete", { missing: [...new Set(missing)].slice(0, MISSING_SHOWN) });
     const [family] = await ctx.db
@@ -40,8 +43,11 @@ export const submitApplication = defineFileAct({
       .from(application)
       .innerJoin(procedure, eq(procedure.id, application.procedureId))
       .where(eq(application.id, file.id));
-    const live = file.facts.choices.filter((c) => c.withdrawnAt === null).length;
-    if (family && lackingChoices(family.rules, live) > 0) return refuse("choice-rule", { least: family.rules.least });
+    const live = orderOf(file.facts.choices).map((c) => c.id);
+    if (family && lackingChoices(family.rules, live.length) > 0)
+      return refuse("choice-rule", { least: family.rules.least });
+    if (family && undertakingFor(family.rules, live.length) && !(await promised(ctx, file.id, live)))
+      return refuse("undertaking-missing");
     const no = await writeSnapshot(ctx, file, choiceIds);
     await ctx.db.update(choice).set({ submittedAt: ctx.now }).where(inArray(choice.id, choiceIds));
     if (file.facts.application.groupAtSubmission === null)

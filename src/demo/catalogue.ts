@@ -50,7 +50,17 @@ const PROCEDURES: readonly { readonly key: string; readonly title: LocalText; re
   {
     key: "taught",
     title: { en: "Taught programmes", fr: "Programmes enseignés" },
-    rules: { least: 1, most: 4, limits: [{ by: "level", value: "certificate", most: 1 }], exclusive: [], ranked: true },
+    rules: {
+      least: 1,
+      most: 4,
+      limits: [{ by: "level", value: "certificate", most: 1 }],
+      exclusive: [],
+      ranked: true,
+      undertaking: {
+        en: "If I am offered several places, I accept at most one of them, and I hold no other place at Merrow while I decide.",
+        fr: "Si plusieurs places me sont proposées, j’en accepte une au plus, et je n’en garde aucune autre à Merrow pendant que je décide.",
+      },
+    },
   },
   {
     key: "doctoral",

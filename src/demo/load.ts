@@ -12,10 +12,12 @@ import { ruleOnCase } from "../acts/rulings";
 import { saveAnswers } from "../acts/save-answers";
 import { startApplication } from "../acts/start-application";
 import { submitApplication } from "../acts/submit-application";
+import { giveUndertaking } from "../acts/undertaking";
 import { assess } from "../core/assessment/assess";
 import { contexts } from "../core/assessment/context";
 import type { Json } from "../core/assessment/facts";
 import { unconfirmed } from "../core/assessment/steps";
+import { orderOf } from "../core/choices/choice-rules";
 import type { Actor } from "../core/rights/actor";
 import { AnswerIndex } from "../core/sections/answer-index";
 import { formatDay, parseDay } from "../core/time/day";
@@ -171,6 +173,9 @@ async function acceptAll(play: Play): Promise<void> {
 async function submitAll({ stage, actor, applicationId }: Play): Promise<void> {
   const loaded = await loadFile(stage.runtime.pool, applicationId);
   const open = (loaded?.facts.choices ?? []).filter((c) => c.submittedAt === null && c.withdrawnAt === null);
+  const order = orderOf(loaded?.facts.choices ?? []).map((c) => c.id);
+  if (order.length > 1 && order.length === open.length)
+    await act(stage.runtime, giveUndertaking, actor, { applicationId, order, locale: "en" });
   await act(stage.runtime, submitApplication, actor, { applicationId, choiceIds: open.map((c) => c.id) });
 }
 

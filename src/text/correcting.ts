@@ -16,6 +16,19 @@ export const correctingEn = {
   "app.carried":
     "What you told us in application No. {number} about yourself and your education stands here already. Please check that it still holds.",
   "app.carriedHere": "These answers come from application No. {number}. Please check that they still hold.",
+  "app.undertaking": "Before you submit: say what you promise of the order of your choices",
+  "app.barred":
+    "Not everybody may choose this programme. From what you have written, you do not meet the following condition:",
+  "app.barredThen":
+    "If something that you wrote is wrong, correct it, and the programme is open to you at once. If you think that an exception is right, ask the people who answer for it: the office can make one.",
+  "choices.undertaking": "What you promise of this order",
+  "choices.promise": "I promise this",
+  "choices.promised": "Promised on {when}, for this order. Another order asks for the promise again.",
+  "event.give-undertaking": "You promised what is asked of the order of your choices",
+  "refused.not-open-to-you":
+    "Not everybody may choose this programme, and from what you have written you do not meet the condition. “Can I apply?” on its page says which it is.",
+  "refused.undertaking-missing":
+    "Something is to be promised of the order of your choices first. It stands on the page of your choices.",
   "app.moreChoices":
     "{count, plural, one {Choose one more programme} other {Choose # more programmes}} before you submit",
   "event.carry-over": "You began with what you told us before",
@@ -112,6 +125,19 @@ export const correctingFr: Readonly<Record<keyof typeof correctingEn, string>> =
   "app.carried":
     "Ce que vous nous avez dit de vous et de vos études dans la candidature No {number} figure déjà ici. Vérifiez que tout est encore exact.",
   "app.carriedHere": "Ces réponses viennent de la candidature No {number}. Vérifiez qu’elles sont encore exactes.",
+  "app.undertaking": "Avant de déposer : dites à quoi vous vous engagez pour l’ordre de vos vœux",
+  "app.barred":
+    "Ce programme n’est pas ouvert à tous. D’après ce que vous avez écrit, vous ne remplissez pas la condition suivante :",
+  "app.barredThen":
+    "Si quelque chose de ce que vous avez écrit est faux, corrigez-le : le programme vous est aussitôt ouvert. Si une exception vous paraît juste, écrivez à ceux qui répondent du programme : le bureau peut en faire une.",
+  "choices.undertaking": "Votre engagement pour cet ordre",
+  "choices.promise": "Je m’y engage",
+  "choices.promised": "Engagement pris le {when}, pour cet ordre. Un autre ordre demande un nouvel engagement.",
+  "event.give-undertaking": "Vous vous êtes engagé·e pour l’ordre de vos vœux",
+  "refused.not-open-to-you":
+    "Ce programme n’est pas ouvert à tous, et d’après ce que vous avez écrit vous ne remplissez pas la condition. « Puis-je candidater ? », sur sa page, dit laquelle.",
+  "refused.undertaking-missing":
+    "Il faut d’abord un engagement pour l’ordre de vos vœux. Il se trouve sur la page des vœux.",
   "app.moreChoices":
     "{count, plural, one {Choisissez encore un programme} other {Choisissez encore # programmes}} avant de déposer",
   "event.carry-over": "Vous avez commencé avec ce que vous nous aviez déjà dit",

@@ -111,12 +111,14 @@ function Finding({
   acts: Overriding["acts"] | undefined;
 }) {
   const overrides = data.overrides.filter((o) => o.choice === choice.id && o.rule === finding.key);
-  const mayOverride = acts !== undefined && choice.stage !== "preparing" && choice.stage !== "closed";
+  // Of a draft, only who may choose the programme is settled beforehand.
+  const mayOverride = acts !== undefined && choice.stage !== "closed" && (choice.stage !== "preparing" || finding.gate);
   return (
     <details className="finding" data-finding={finding.finding}>
       <summary>
         <strong>{WORDS[finding.finding]}</strong> · {finding.title.en}{" "}
         <span className="quiet">{basisWord(finding)}</span>
+        {finding.gate ? <span className="quiet way">decides who may choose the programme</span> : null}
         <Because finding={finding} titles={data.factTitles} />
         {finding.ifPassed ? <span className="quiet way">met if the courses in progress are passed</span> : null}
         {finding.way ? <span className="quiet way">can still be met {finding.way.en}</span> : null}

@@ -134,6 +134,12 @@ export interface FileData {
     readonly currency: string;
     readonly reference: string;
   }[];
+  /** What was promised last of the order of the choices, and for which order; null where nothing was. */
+  readonly undertaking: {
+    readonly at: string;
+    readonly text: string;
+    readonly choices: readonly { readonly id: string; readonly code: string }[];
+  } | null;
   /** What the applicant was asked for and has not answered. */
   readonly asks: readonly {
     readonly id: string;

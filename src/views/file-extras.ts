@@ -13,6 +13,7 @@ export interface Extras {
   references: FileReference[];
   charges: FileData["charges"];
   asks: FileData["asks"];
+  undertaking: FileData["undertaking"];
   registry: FileData["registry"];
   overrides: FileData["overrides"];
   events: FileEvent[];
@@ -53,6 +54,8 @@ export const EXTRAS = `select n.name as name, p.email,
     `json_build_object('id', x.id, 'name', x.name, 'email', x.email, 'state', x.state, 'askedAt', x.asked_at, 'endsAt', x.ends_at, 'givenAt', x.given_at, 'answers', x.answers, 'uploadId', x.upload_id, 'judgement', x.judgement)`,
     "select * from reference_request r where r.application_id = a.id order by r.asked_at",
   )} as references,
+  (select json_build_object('at', u.at, 'text', u.text, 'choices', u.choices) from undertaking u
+   where u.application_id = a.id order by u.at desc limit 1) as undertaking,
   ${rowsOf(
     `json_build_object('id', x.id, 'item', x.item, 'scope', x.scope, 'minor', x.total, 'paidMinor', x.paid, 'currency', x.currency, 'reference', x.payment_reference)`,
     `select c.*, c.minor + coalesce((select sum(j.minor) from charge_adjustment j where j.charge_id = c.id), 0) as total,

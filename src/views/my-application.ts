@@ -3,7 +3,7 @@ import { assess } from "../core/assessment/assess";
 import { type ChoiceContext, contexts } from "../core/assessment/context";
 import type { Json } from "../core/assessment/facts";
 import type { Assessment, ChoiceResult, FindingResult } from "../core/assessment/result";
-import { type ChoiceRules, lackingChoices } from "../core/choices/choice-rules";
+import { type ChoiceRules, lackingChoices, orderOf, standsFor, undertakingFor } from "../core/choices/choice-rules";
 import { growingSections, maySupply } from "../core/documents/may-supply";
 import { type WithdrawnFee, withdrawnFee } from "../core/fees/after-withdrawal";
 import { type ReferenceSet, type Registers, registersOf } from "../core/office/reference-set";
@@ -122,6 +122,8 @@ export interface MyApplication {
   readonly ranked: boolean;
   /** How many choices are still needed before any can be submitted. */
   readonly lackingChoices: number;
+  /** What is promised of the order of the choices, and when it was for the order of now; null where nothing is. */
+  readonly undertaking: { readonly text: LocalText; readonly givenAt: string | null } | null;
   /** The application from which answers were carried over, and the sections that they are in. */
   readonly carried: { readonly from: string; readonly sections: readonly string[] } | null;
   readonly events: readonly { readonly act: string; readonly at: string }[];
@@ -143,6 +145,7 @@ const SHOWN_EVENTS = [
   "carry-over",
   "change-choice",
   "arrange-choices",
+  "give-undertaking",
   "extend-choice",
   "move-choice",
   "move-programme",
@@ -194,6 +197,7 @@ interface Extras {
     | null;
   events: MyApplication["events"] | null;
   rules: ChoiceRules;
+  promise: { at: string; order: string[] } | null;
   carried: MyApplication["carried"];
   reopening: MyApplication["reopening"];
   request: MyApplication["request"];
@@ -218,15 +222,18 @@ const EXTRAS = `select
   (select json_build_object('text', q.text, 'askedAt', q.asked_at) from correction_request q where q.application_id = $1 and q.answered_at is null) as request,
   (select json_build_object('reason', o.reason, 'due', o.due) from reopening o where o.application_id = $1 and o.answered_at is null and o.ended_at is null) as reopening,
   (select f.rules from application a join procedure f on f.id = a.procedure_id where a.id = $1) as rules,
+  (select json_build_object('at', u.at, 'order', (select json_agg(c->>'id') from jsonb_array_elements(u.choices) c)) from undertaking u
+   where u.application_id = $1 order by u.at desc limit 1) as promise,
   (select v.about from event v where v.application_id = $1 and v.act = 'carry-over' limit 1) as carried,
   (select json_agg(json_build_object('act', v.act, 'at', v.at) order by v.id) from event v where v.application_id = $1 and v.act = any($2::text[])) as events`;
 
 /**
- * How the entry rules stand that the rulebook lets applicants see, once it is submitted: before, the check before applying says it.
+ * How the entry rules stand that the rulebook lets applicants see, once it is submitted: before, the check before applying says it, and
+ * only who may not choose the programme at all reads why.
  * What a lead officer decided is said without the working, which would contradict it.
  */
 function toldFindings({ findings, stage }: ChoiceResult): readonly FindingResult[] {
-  if (stage === "preparing") return [];
+  if (stage === "preparing") return findings.filter((f) => f.gate && f.finding === "not met");
   return findings
     .filter((f) => f.told)
     .map((f) =>
@@ -267,6 +274,11 @@ function groupBecause(
       .map((field) => ({ field, value: index.claim("file", section.key, "", field.key) }))
       .filter(({ value }) => value !== null && value !== ""),
   );
+}
+
+function promiseOf({ rules, promise }: Extras, order: readonly string[]): MyApplication["undertaking"] {
+  const text = undertakingFor(rules, order.length);
+  return text && { text, givenAt: promise && standsFor(promise.order, order) ? promise.at : null };
 }
 
 async function readApplication(ctx: ViewContext, id: string): Promise<MyApplication | null> {
@@ -354,6 +366,12 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
     choices,
     ranked: extras?.rules.ranked ?? false,
     lackingChoices: extras ? lackingChoices(extras.rules, live.length) : 0,
+    undertaking: extras
+      ? promiseOf(
+          extras,
+          orderOf(loaded.facts.choices).map((c) => c.id),
+        )
+      : null,
     carried: extras?.carried ?? null,
     events: extras?.events ?? [],
     office: registersOf(office.set),

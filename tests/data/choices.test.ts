@@ -2,16 +2,23 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
 import { arrangeChoices, changeChoice, moveChoice } from "../../src/acts/change-choices";
 import { withdraw } from "../../src/acts/keep-files";
+import { overrideFinding } from "../../src/acts/override-finding";
+import { publishRulebook } from "../../src/acts/rulebooks";
 import { saveAnswers } from "../../src/acts/save-answers";
 import { startApplication } from "../../src/acts/start-application";
+import { submitApplication } from "../../src/acts/submit-application";
+import { giveUndertaking } from "../../src/acts/undertaking";
 import type { Actor } from "../../src/core/rights/actor";
 import { type LoadedCatalogue, loadCatalogue } from "../../src/demo/catalogue";
+import { pcs } from "../../src/demo/rulebooks/pcs";
 import { applyOffer } from "../../src/views/apply";
+import { file as fileView } from "../../src/views/file";
 import { myApplication } from "../../src/views/my-application";
+import { myApplications } from "../../src/views/my-applications";
 import { selfCheck } from "../../src/views/self-check";
 import { readView } from "../../src/views/view";
-import { anybody, lookAt, submittedFile } from "../support/files";
-import { makePerson, must, openWorld, VISITOR, type World } from "../support/world";
+import { anybody, filledFile, lookAt, readyFile, submittedFile } from "../support/files";
+import { DAY, makePerson, must, openWorld, reasonOf, SYSTEM, VISITOR, type World } from "../support/world";
 
 /** Choices of one application: their rules, their order, their options, and the form that they share. */
 describe("choices", () => {
@@ -27,10 +34,6 @@ describe("choices", () => {
 
   const begin = (person: Actor, name: string, options: { campus?: string; track?: string } = {}) =>
     runAct(world.runtime, startApplication, person, { roundId: round(name), ...options });
-  const reasonOf = async (outcome: ReturnType<typeof begin>) => {
-    const done = await outcome;
-    return done.ok ? "ok" : done.reason;
-  };
   const fileWith = async (...names: readonly string[]) => {
     const person = await anybody(world, "Chooser");
     let applicationId = "";
@@ -103,6 +106,100 @@ describe("choices", () => {
     expect(await runAct(world.runtime, arrangeChoices, person, { applicationId, order: [a, b] })).toMatchObject({
       reason: "changed-meanwhile",
     });
+  });
+
+  it("ask for the promise of the order before one of several is submitted, and again for another order", async () => {
+    const file = await readyFile(world, round("MES 1"), "Promiser");
+    const { applicant, applicationId, choiceId } = file;
+    await must(world, startApplication, applicant, { roundId: round("MTE 1") });
+    const told = { scope: "file", section: "emergency", entry: "", seen: 0 };
+    await must(world, saveAnswers, applicant, {
+      applicationId,
+      changes: [
+        { ...told, field: "name", value: "Lotte Maarteen" },
+        { ...told, field: "phone", value: "+353 1 555 0100" },
+      ],
+    });
+    const submit = () =>
+      reasonOf(runAct(world.runtime, submitApplication, applicant, { applicationId, choiceIds: [choiceId] }));
+    const { number } = (await lookAt(world, applicationId)).loaded.facts.application;
+    const promise = async () => (await readView(world.runtime, myApplication, applicant, { number }))?.undertaking;
+    const order = async () => (await lookAt(world, applicationId)).result.choices.map((c) => c.id);
+    const give = async (ids: readonly string[]) =>
+      reasonOf(runAct(world.runtime, giveUndertaking, applicant, { applicationId, order: [...ids], locale: "fr" }));
+    expect([await submit(), await promise()]).toMatchObject(["undertaking-missing", { givenAt: null }]);
+    const first = await order();
+    expect(await give([...first].reverse())).toBe("changed-meanwhile");
+    expect([await give(first), await give(first)]).toEqual(["ok", "already-done"]);
+    expect((await promise())?.givenAt).not.toBeNull();
+    world.later(DAY / 24);
+    await must(world, arrangeChoices, applicant, { applicationId, order: [...first].reverse() });
+    expect([await submit(), (await promise())?.givenAt]).toEqual(["undertaking-missing", null]);
+    expect(await give(await order())).toBe("ok");
+    expect(await submit()).toBe("ok");
+    const officer = await makePerson(world, "Reader", ["officer"]);
+    const data = await readView(world.runtime, fileView, officer, { number });
+    expect(data?.undertaking).toMatchObject({ choices: [{ code: "MTE" }, { code: "MES" }] });
+    expect(data?.undertaking?.text).toMatch(/^Si plusieurs places/);
+  });
+
+  it("of one procedure without a promise ask for none", async () => {
+    const { person, applicationId } = await fileWith("PCS 1");
+    const order = (await lookAt(world, applicationId)).result.choices.map((c) => c.id);
+    expect(await reasonOf(runAct(world.runtime, giveUndertaking, person, { applicationId, order, locale: "en" }))).toBe(
+      "not-found",
+    );
+  });
+
+  it("are closed to whom the rulebook bars, from what they wrote, unless a lead officer makes an exception", async () => {
+    const { owner, applicationId } = await filledFile(world, round("PCS 1"));
+    const lead = await makePerson(world, "Lead", ["lead officer"]);
+    const { loaded, result } = await lookAt(world, applicationId);
+    const choiceId = result.choices[0]?.id ?? "";
+    const submit = () =>
+      reasonOf(runAct(world.runtime, submitApplication, owner, { applicationId, choiceIds: [choiceId] }));
+    const told = async () => {
+      const page = await readView(world.runtime, myApplication, owner, { number: loaded.facts.application.number });
+      return page?.assessment.choices[0]?.findings.map((f) => f.key);
+    };
+    expect([await submit(), await told()]).toEqual(["not-open-to-you", ["master"]]);
+    const excepting = (rule: string) =>
+      reasonOf(
+        runAct(world.runtime, overrideFinding, lead, {
+          applicationId,
+          choiceId,
+          rule,
+          finding: "met",
+          reason: "Twelve years of research at sea.",
+        }),
+      );
+    expect(await excepting("grade")).toBe("not-complete"); // nothing else is settled before submission
+    expect(await excepting("master")).toBe("ok");
+    expect([await submit(), await told()]).toEqual(["not-complete", []]);
+  });
+
+  it("that are barred by what was carried over are not opened at all", async () => {
+    const { applicant } = await submittedFile(world, round("MES 1"), "Barred");
+    const [planned] = (
+      await world.runtime.pool.query<{ id: string }>("select intake_id as id from round where id = $1", [
+        round("PCS 1"),
+      ])
+    ).rows;
+    const gate = {
+      key: "nearby",
+      title: { en: "Lives in the Netherlands", fr: "Vit aux Pays-Bas" },
+      rule: { fact: "citizenship.residence", is: "equals" as const, value: "NL" },
+      curable: null,
+      gate: true,
+    };
+    await must(world, publishRulebook, SYSTEM, {
+      intakeId: planned?.id ?? "",
+      body: { ...pcs, entryRules: [...pcs.entryRules, gate] },
+    });
+    expect(await reasonOf(begin(applicant, "PCS 1"))).toBe("not-open-to-you");
+    const mine = await readView(world.runtime, myApplications, applicant, {});
+    expect(mine).toHaveLength(1);
+    expect(await reasonOf(begin(await anybody(world, "Free"), "PCS 1"))).toBe("ok"); // nothing is known of them yet
   });
 
   it("after submission can still be arranged but not changed", async () => {

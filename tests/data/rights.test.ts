@@ -112,6 +112,7 @@ describe("rights", () => {
       changeRole: { personId: owner.id, role: "officer", held: true },
       addRound: { intakeId, round: { ...window, key: "extra" } },
       arrangeChoices: { applicationId, order: [choiceId] },
+      giveUndertaking: { applicationId, order: [choiceId], locale: "en" },
       changeChoice: { applicationId, choiceId, campus: "merrow" },
       changeRound: { roundId, version: 1, round: window, reason: "test" },
       askPreview: { rulebookId: draftId },

@@ -46,6 +46,7 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   noteInterest: ["visitor", ...PEOPLE],
   answerDecision: OWNER,
   arrangeChoices: OWNER,
+  giveUndertaking: OWNER,
   askApplicant: OFFICERS,
   settleAsk: OFFICERS,
   askPreview: DRAFTERS,

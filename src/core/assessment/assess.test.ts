@@ -120,6 +120,29 @@ describe("entry rules", () => {
       trace: { truth: "not met" },
     });
   });
+  it("a rule about who may choose the programme bars a draft that does not meet it, until an override", () => {
+    const gated = {
+      ...sampleRulebook,
+      body: {
+        ...sampleRulebook.body,
+        entryRules: sampleRulebook.body.entryRules.map((r) => (r.key === "grade" ? { ...r, gate: true } : r)),
+      },
+    };
+    const barred = (profile: Profile, overrides: FileFacts["overrides"] = []) =>
+      assess({
+        facts: { ...sampleFile(profile), overrides },
+        rulebooks: { [gated.id]: gated },
+        rounds: { [sampleRound.id]: sampleRound },
+        office,
+        at: Date.parse(NOW),
+      }).choices[0];
+    const low = person({ degree: { grade: "14.6" } });
+    const choice = barred(low);
+    expect(choice?.barredBy).toEqual(["grade"]);
+    expect(barred(person())?.barredBy).toEqual([]);
+    expect(barred(low, [{ choice: choice?.id ?? "", rule: "grade", finding: "met" }])?.barredBy).toEqual([]);
+    expect(findings(low)?.barredBy).toEqual([]); // the same rule where it is no gate
+  });
   it("an override to not met cannot be mended on a condition", () =>
     expect(
       findings(person(), [{ choice: "", rule: "credits", finding: "not met" }])?.findings.find(

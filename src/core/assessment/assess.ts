@@ -131,6 +131,7 @@ function choiceResult(
     ...stageOf(context, facts, requirements, office, at),
     findings,
     eligibility: eligibilityOf(findings),
+    barredBy: findings.filter((f) => f.gate && f.finding === "not met").map((f) => f.key),
     opensAt: round.opensAt,
     closesAt: toInstant(closes(context)),
     acceptsUntil: toInstant(accepts(context, office)),

@@ -53,6 +53,7 @@ export function findingsOf(
       basis: override || trace.confirmed ? "confirmed" : "claimed",
       trace,
       told: entryRule.told === true,
+      gate: entryRule.gate === true,
       ifPassed: finding !== "met" && wouldBe(entryRule.rule),
       way: curable ? (entryRule.curable?.way ?? null) : null,
     };

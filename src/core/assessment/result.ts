@@ -84,6 +84,8 @@ export interface FindingResult {
   readonly trace: Trace;
   /** Whether the rulebook lets the applicant see it. */
   readonly told: boolean;
+  /** Whether it decides who may choose the programme at all. */
+  readonly gate: boolean;
   /** It is not met yet and would be if the courses in progress are passed. */
   readonly ifPassed: boolean;
   /** How it may still be met, while that is possible. */
@@ -105,6 +107,8 @@ export interface ChoiceResult {
   /** The same with the office's grace. */
   readonly acceptsUntil: Instant;
   readonly round: "not yet open" | "open" | "closed";
+  /** The rules about who may choose the programme that are not met: while there is one, it cannot be submitted. */
+  readonly barredBy: readonly string[];
   /** What still keeps it from being submitted. */
   readonly missing: readonly { readonly requirement: string; readonly scope: string; readonly entry: string }[];
   /** The day by which the decision was promised; null while the clock stands still or has not begun. */

@@ -1,5 +1,12 @@
 import { describe, expect, it } from "vitest";
-import { type ChoiceRules, type ChosenProgramme, choiceRefusal } from "./choice-rules";
+import {
+  type ChoiceRules,
+  type ChosenProgramme,
+  choiceRefusal,
+  orderOf,
+  standsFor,
+  undertakingFor,
+} from "./choice-rules";
 
 const programme = (code: string, level: ChosenProgramme["level"] = "master", fields: readonly string[] = ["053"]) => ({
   code,
@@ -67,4 +74,31 @@ describe("a further choice", () => {
       { code: "excluded-by", other: "MTE" },
     ],
   ])("%s", (_, given, held, wanted, refusal) => expect(choiceRefusal(given, held, wanted)).toEqual(refusal));
+});
+
+describe("a promise about the order of choices", () => {
+  const undertaking = { en: "At most one.", fr: "Une au plus." };
+
+  it.each([
+    ["several in an order", true, 2, undertaking],
+    ["a single choice has no order", true, 1, null],
+    ["choices without an order", false, 3, null],
+  ])("%s", (_, ranked, live, asked) => expect(undertakingFor(rules({ ranked, undertaking }), live)).toEqual(asked));
+  it("is not asked for where the procedure has none", () => expect(undertakingFor(rules(), 3)).toBeNull());
+
+  it("is about the choices that are left, in their order", () =>
+    expect(
+      orderOf([
+        { id: "b", rank: 2, withdrawnAt: null },
+        { id: "gone", rank: 1, withdrawnAt: "2026-11-20T09:00:00Z" },
+        { id: "a", rank: 1, withdrawnAt: null },
+      ]).map((c) => c.id),
+    ).toEqual(["a", "b"]));
+
+  it.each([
+    [["a", "b"], ["a", "b"], true],
+    [["a", "b"], ["b", "a"], false],
+    [["a", "b"], ["a"], false],
+    [["a"], ["a", "b"], false],
+  ])("given for %j stands for %j: %s", (given, order, stands) => expect(standsFor(given, order)).toBe(stands));
 });

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { LEVELS, type Level } from "../programmes/programme";
+import { type LocalText, localTextSchema } from "../text/local-text";
 
 /**
  * The rules of a procedure about choices: how many programmes one application may name, how many of one level or field, and
@@ -20,6 +21,8 @@ export const choiceRulesSchema = z.object({
   exclusive: z.array(z.tuple([z.string(), z.string()])).max(50),
   /** Whether the order of the choices says which is preferred. */
   ranked: z.boolean(),
+  /** What applicants promise of the order of their choices, before they submit one of several. */
+  undertaking: localTextSchema.optional(),
 });
 export type ChoiceRules = z.infer<typeof choiceRulesSchema>;
 
@@ -40,6 +43,19 @@ export type ChoiceRefusal =
 /** How many choices an application still lacks before any can be submitted. */
 export const lackingChoices = (rules: Pick<ChoiceRules, "least">, live: number): number =>
   Math.max(0, rules.least - live);
+
+/** The sentence that is promised of the order of these choices; null where nothing is. */
+export const undertakingFor = (rules: Pick<ChoiceRules, "ranked" | "undertaking">, live: number): LocalText | null =>
+  rules.ranked && live > 1 ? (rules.undertaking ?? null) : null;
+
+/** The live choices in the order of preference. */
+export const orderOf = <T extends { readonly rank: number; readonly withdrawnAt: unknown }>(
+  choices: readonly T[],
+): readonly T[] => choices.filter((c) => c.withdrawnAt === null).sort((a, b) => a.rank - b.rank);
+
+/** Whether a promise was given for this very list: the same choices in the same order. */
+export const standsFor = (given: readonly string[], order: readonly string[]): boolean =>
+  given.length === order.length && given.every((id, i) => id === order[i]);
 
 /**
  * Whether a programme may be added to those that an application holds.

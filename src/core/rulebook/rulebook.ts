@@ -116,6 +116,8 @@ export const entryRuleSchema = z.object({
   curable: z.object({ way: localTextSchema, possible: conditionSchema }).nullable(),
   /** The applicant sees how it stands once the application was submitted, in the same numbers. */
   told: z.boolean().optional(),
+  /** Whoever does not meet it cannot submit a choice of the programme, unless a lead officer lets it count as met. */
+  gate: z.boolean().optional(),
 });
 
 /**

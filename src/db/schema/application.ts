@@ -204,6 +204,22 @@ export const override = pgTable(
   ],
 );
 
+/** What an applicant promised of the order of their choices: the sentence as it was read, and the list that it was given for. Append-only. */
+export const undertaking = pgTable(
+  "undertaking",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    at: instant("at").notNull(),
+    locale: text("locale").notNull(),
+    text: text("text").notNull(),
+    choices: jsonb("choices").$type<readonly { readonly id: string; readonly code: string }[]>().notNull(),
+  },
+  (t) => [index("undertaking_application").on(t.applicationId, t.at)],
+);
+
 /** What the office asks the applicant to supply or correct, with a date. */
 export const ask = pgTable(
   "ask",

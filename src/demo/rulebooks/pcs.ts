@@ -222,6 +222,7 @@ export const pcs: RulebookBody = {
         },
       },
       curable: null,
+      gate: true,
     },
     {
       key: "masterAccepted",

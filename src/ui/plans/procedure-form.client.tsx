@@ -53,6 +53,11 @@ export function ProcedureForm({
   const [busy, begin] = useTransition();
   const { rules } = draft;
   const setRules = (change: Partial<ChoiceRules>) => setDraft({ ...draft, rules: { ...rules, ...change } });
+  const promise = (undertaking: LocalText) => {
+    const { undertaking: _old, ...others } = rules;
+    const none = undertaking.en === "" && undertaking.fr === "";
+    setDraft({ ...draft, rules: none ? others : { ...others, undertaking } });
+  };
   const disabled = !mayChange;
   const options = codes.map((c) => ({ value: c, label: c }));
 
@@ -62,6 +67,8 @@ export function ProcedureForm({
     if (draft.title.en.trim() === "" || draft.title.fr.trim() === "")
       return "Write the title in English and in French.";
     if (rules.least > rules.most) return "The least number of choices is larger than the most.";
+    if (rules.undertaking && (rules.undertaking.en.trim() === "" || rules.undertaking.fr.trim() === ""))
+      return "Write what is promised in English and in French, or leave both empty.";
     if (rules.exclusive.some(([a, b]) => a === b)) return "A programme cannot exclude itself.";
     return choiceRulesSchema.safeParse(rules).success ? null : "Look at the numbers: 1 to 20 choices.";
   };
@@ -194,6 +201,20 @@ export function ProcedureForm({
           )}
         </fieldset>
       )}
+      {rules.ranked ? (
+        <fieldset className="plan-wide">
+          <legend>What applicants promise of the order, before they submit one of several choices</legend>
+          {(["en", "fr"] as const).map((locale) => (
+            <TextField
+              key={locale}
+              label={`The promise, ${locale === "en" ? "English" : "French"} (empty where nothing is promised)`}
+              disabled={disabled}
+              value={rules.undertaking?.[locale] ?? ""}
+              onChange={(words) => promise({ ...(rules.undertaking ?? { en: "", fr: "" }), [locale]: words })}
+            />
+          ))}
+        </fieldset>
+      ) : null}
       {draft.title.en.trim() === "" ? null : (
         <p className="plan-wide quiet">Applicants read: {choiceRuleLines("en", draft).join(" ")}</p>
       )}

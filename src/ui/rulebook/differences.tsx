@@ -48,6 +48,8 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   acceptOffer: "days to answer an offer",
   weekend: "weekend",
   told: "shown to applicants",
+  gate: "decides who may choose the programme",
+  mayBeUnknown: "“I do not know” is an answer",
   method: "method",
   basis: "stands on",
   mean: "what counts in the mean",

@@ -43,6 +43,15 @@ export function EntryRulePart({ context, value, onChange }: FormProps<EntryRule>
       <div className="plan-wide">
         <Checkbox
           disabled={disabled}
+          checked={value.gate === true}
+          onChange={(e) => onChange(put(value, "gate", e.target.checked || undefined))}
+        >
+          Whoever does not meet it may not choose the programme; a lead officer can make an exception
+        </Checkbox>
+      </div>
+      <div className="plan-wide">
+        <Checkbox
+          disabled={disabled}
           checked={curable !== null}
           onChange={(e) =>
             onChange({ ...value, curable: e.target.checked ? { way: EMPTY_WORDS, possible: { all: [] } } : null })

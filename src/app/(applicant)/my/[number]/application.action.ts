@@ -11,6 +11,7 @@ import { removeDocument } from "../../../../acts/remove-document";
 import { sendCorrections } from "../../../../acts/reopen-sections";
 import { requestReference, withdrawReference } from "../../../../acts/request-reference";
 import { submitApplication } from "../../../../acts/submit-application";
+import { giveUndertaking } from "../../../../acts/undertaking";
 import { webRuntime } from "../../../../runtime";
 import { say } from "../../../../text/say";
 import { locale, perform, requirePerson } from "../../../request";
@@ -59,6 +60,13 @@ export async function withdrawChoice(number: string, applicationId: string, choi
 
 export async function arrange(number: string, applicationId: string, order: string[]): Promise<Pressed> {
   return answer(number, await perform(arrangeChoices, (await person(number)).actor, { applicationId, order }));
+}
+
+export async function promiseOrder(number: string, applicationId: string, order: string[]): Promise<Pressed> {
+  return answer(
+    number,
+    await perform(giveUndertaking, (await person(number)).actor, { applicationId, order, locale: await locale() }),
+  );
 }
 
 export async function change(

@@ -14,7 +14,7 @@ import { answerOffer, submitChoices, withdrawApplication } from "./application.a
 import { AskCorrection, Corrections, Submitted } from "./corrections";
 import { loadApplication } from "./load";
 import { NextStep, Others } from "./next-step";
-import { Rules } from "./rules";
+import { Rules, ToldFinding } from "./rules";
 
 interface PartProps {
   readonly application: MyApplication;
@@ -166,10 +166,32 @@ function missingLines(
   });
 }
 
+/** Said in place of what is missing: nobody is to fill in what cannot be submitted. */
+function Barred({ application, language, choice, title }: PartProps & { choice: ChoiceResult; title: string }) {
+  return (
+    <section className="submission">
+      <h2>{title}</h2>
+      <p className="strong">{say(language, "app.barred")}</p>
+      {choice.findings.map((finding) => (
+        <ToldFinding key={finding.key} finding={finding} application={application} language={language} />
+      ))}
+      <p>{say(language, "app.barredThen")}</p>
+      <p className="presses">
+        <Link className="plain-button" href={`/my/${application.number}/choices`}>
+          {say(language, "choices.title")}
+        </Link>
+      </p>
+    </section>
+  );
+}
+
 function Submission({ application, language, choice }: PartProps & { choice: ChoiceResult }) {
   const lines = missingLines(application, language, choice);
   const programme = application.choices.find((c) => c.id === choice.id);
   const title = programme ? `${programme.award} ${programme.title[language]}` : choice.programme;
+  const unpromised = application.undertaking !== null && application.undertaking.givenAt === null;
+  if (choice.barredBy.length > 0)
+    return <Barred application={application} language={language} choice={choice} title={title} />;
   return (
     <section className="submission">
       <h2>
@@ -190,6 +212,11 @@ function Submission({ application, language, choice }: PartProps & { choice: Cho
           </Link>
         </p>
       ) : null}
+      {unpromised ? (
+        <p>
+          <Link href={`/my/${application.number}/choices`}>{say(language, "app.undertaking")}</Link>
+        </p>
+      ) : null}
       {choice.round === "not yet open" ? (
         <p>
           {say(language, "app.waitsForOpening", { when: formatMoment(language, choice.opensAt, application.zone) })}
@@ -199,7 +226,7 @@ function Submission({ application, language, choice }: PartProps & { choice: Cho
         <Link className="plain-button" href={`/my/${application.number}/review`}>
           {say(language, "app.review")}
         </Link>
-        {lines.length === 0 && application.lackingChoices === 0 && choice.round === "open" ? (
+        {lines.length === 0 && application.lackingChoices === 0 && !unpromised && choice.round === "open" ? (
           <ConfirmPress
             action={submitChoices.bind(null, application.number, application.id, choice.id)}
             label={say(language, "app.submit")}

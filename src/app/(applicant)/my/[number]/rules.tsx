@@ -1,13 +1,49 @@
+import type { FindingResult } from "../../../../core/assessment/result";
 import type { Locale } from "../../../../core/text/local-text";
 import { say } from "../../../../text/say";
 import { localTitles } from "../../../../text/trace";
 import { TraceTree } from "../../../../ui/trace-tree";
 import type { MyApplication } from "../../../../views/my-application";
 
+/** One rule as it stands, with the numbers behind it. */
+export function ToldFinding({
+  finding,
+  application,
+  language,
+}: {
+  finding: FindingResult;
+  application: MyApplication;
+  language: Locale;
+}) {
+  const { trace, way } = finding;
+  return (
+    <details className="finding" data-finding={finding.finding}>
+      <summary>
+        <strong>{say(language, `check.finding.${finding.finding}`)}</strong> · {finding.title[language]}{" "}
+        <span className="quiet">
+          {say(language, finding.basis === "confirmed" ? "app.ruleConfirmed" : "app.ruleClaimed")}
+        </span>
+      </summary>
+      {trace.leaf || trace.parts ? (
+        <ul className="trace">
+          <TraceTree
+            trace={trace}
+            titles={localTitles(application.factTitles, language)}
+            locale={language}
+            marksClaims={false}
+          />
+        </ul>
+      ) : null}
+      {way ? <p className="quiet">{say(language, "app.ruleWay", { way: way[language] })}</p> : null}
+    </details>
+  );
+}
+
 /** How the entry rules stand that the office lets applicants see, with the numbers behind them. */
 export function Rules({ application, language }: { application: MyApplication; language: Locale }) {
-  const titles = localTitles(application.factTitles, language);
-  const told = application.assessment.choices.filter((c) => c.findings.length > 0 && c.stage !== "closed");
+  const told = application.assessment.choices.filter(
+    (c) => c.findings.length > 0 && c.stage !== "closed" && c.stage !== "preparing",
+  );
   return told.map((choice) => {
     const programme = application.choices.find((c) => c.id === choice.id);
     return (
@@ -18,20 +54,7 @@ export function Rules({ application, language }: { application: MyApplication; l
         </h2>
         <p className="quiet">{say(language, "app.rulesNote")}</p>
         {choice.findings.map((f) => (
-          <details key={f.key} className="finding" data-finding={f.finding}>
-            <summary>
-              <strong>{say(language, `check.finding.${f.finding}`)}</strong> · {f.title[language]}{" "}
-              <span className="quiet">
-                {say(language, f.basis === "confirmed" ? "app.ruleConfirmed" : "app.ruleClaimed")}
-              </span>
-            </summary>
-            {f.trace.leaf || f.trace.parts ? (
-              <ul className="trace">
-                <TraceTree trace={f.trace} titles={titles} locale={language} marksClaims={false} />
-              </ul>
-            ) : null}
-            {f.way ? <p className="quiet">{say(language, "app.ruleWay", { way: f.way[language] })}</p> : null}
-          </details>
+          <ToldFinding key={f.key} finding={f} application={application} language={language} />
         ))}
       </section>
     );

@@ -1,5 +1,6 @@
 import Link from "next/link";
 import type { ChoiceResult } from "../../../../core/assessment/result";
+import { standsFor } from "../../../../core/choices/choice-rules";
 import { formatDate, formatMoment, formatZone } from "../../../../text/format";
 import { REASON_WORDS } from "../../../../text/office";
 import { type ChoiceActs, ExtendForm, MoveForm, PlaceForm } from "../../../../ui/choice-acts.client";
@@ -65,10 +66,33 @@ function Rulebook({ data, choice, lead, acts }: { data: FileData; choice: Choice
   );
 }
 
+/** What was promised of the order of the choices, and whether the order is still the one that it was given for. */
+function Promised({ data }: { data: FileData }) {
+  const given = data.undertaking;
+  if (!given) return null;
+  const order = data.choices.filter((c) => c.withdrawnAt === null).map((c) => c.id);
+  return (
+    <section>
+      <h2>Promised of this order</h2>
+      <p className="measure">“{given.text}”</p>
+      <p className="quiet">
+        On {formatMoment("en", given.at, data.zone)}, for {given.choices.map((c) => c.code).join(", then ")}.{" "}
+        {standsFor(
+          given.choices.map((c) => c.id),
+          order,
+        )
+          ? null
+          : "The order has changed since; the promise for this one is still to be given."}
+      </p>
+    </section>
+  );
+}
+
 /** Every choice of the file: its place in time, what was chosen with it, the rulebook it stands on, and what the office may do. */
 export function Choices({ data, lead, acts }: { data: FileData; lead: boolean; acts: ChoiceActs }) {
   return (
     <div className="office-form">
+      <Promised data={data} />
       {data.choices.map((choice, i) => {
         const result = data.assessment.choices.find((c) => c.id === choice.id);
         return (

@@ -4,9 +4,10 @@ import type { Locale } from "../../../../../core/text/local-text";
 import { formatDate, formatMoment, formatZone } from "../../../../../text/format";
 import { say } from "../../../../../text/say";
 import { type ChoiceLine, ChoiceList } from "../../../../../ui/choice-list.client";
+import { ConfirmPress } from "../../../../../ui/confirm-press.client";
 import { withdrawalFees } from "../../../../../ui/withdrawal";
 import type { MyApplication } from "../../../../../views/my-application";
-import { arrange, change, withdrawChoice } from "../application.action";
+import { arrange, change, promiseOrder, withdrawChoice } from "../application.action";
 
 type Choice = MyApplication["choices"][number];
 
@@ -78,6 +79,47 @@ function lineOf(application: MyApplication, choice: Choice, language: Locale): C
   };
 }
 
+/** What is promised of the order of the choices: given for the order of now, or still to be given. */
+function Undertaking({ application, language }: { application: MyApplication; language: Locale }) {
+  const { undertaking } = application;
+  if (!undertaking) return null;
+  const live = application.choices.filter((c) => !c.withdrawn);
+  return (
+    <section className="undertaking">
+      <h3>{say(language, "choices.undertaking")}</h3>
+      <ol className="quiet">
+        {live.map((c) => (
+          <li key={c.id}>
+            {c.award} {c.title[language]}
+          </li>
+        ))}
+      </ol>
+      <p className="measure">{undertaking.text[language]}</p>
+      {undertaking.givenAt ? (
+        <p className="quiet">
+          {say(language, "choices.promised", {
+            when: formatMoment(language, undertaking.givenAt, application.zone),
+          })}
+        </p>
+      ) : application.assessment.file.stage === "closed" ? null : (
+        <ConfirmPress
+          key={live.map((c) => c.id).join(" ")}
+          action={promiseOrder.bind(
+            null,
+            application.number,
+            application.id,
+            live.map((c) => c.id),
+          )}
+          label={say(language, "choices.promise")}
+          question={undertaking.text[language]}
+          primary
+          locale={language}
+        />
+      )}
+    </section>
+  );
+}
+
 /** The choices of an application: in order, with what each still lacks, its options, and the way to a further one. */
 export function ChoicesPage({ application, language }: { application: MyApplication; language: Locale }) {
   return (
@@ -91,6 +133,7 @@ export function ChoicesPage({ application, language }: { application: MyApplicat
         change={change.bind(null, application.number, application.id)}
         withdraw={withdrawChoice.bind(null, application.number, application.id)}
       />
+      <Undertaking application={application} language={language} />
       <p className="page-foot">
         <Link className="plain-button" href="/">
           {say(language, "choices.add")}
