@@ -37,7 +37,7 @@ export interface PlannedProgramme {
 
 const ADMISSIONS = { name: "Admissions office", email: "admissions@merrow.example", phone: "+353 1 555 0100" } as const;
 
-type Standard = "modes" | "tracks" | "partner" | "sponsorsVisa" | "language" | "contact";
+type Standard = "modes" | "tracks" | "partner" | "sponsorsVisa" | "onePage" | "language" | "contact";
 const programme = (
   input: Omit<ProgrammeInput, Standard> & Partial<Pick<ProgrammeInput, Standard>>,
 ): ProgrammeInput => ({
@@ -46,6 +46,7 @@ const programme = (
   tracks: [],
   partner: null,
   sponsorsVisa: true,
+  onePage: false,
   contact: ADMISSIONS,
   ...input,
 });
@@ -277,6 +278,7 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
       campuses: ["tarbrook"],
       partner: "Tarbrook Boat Yard",
       sponsorsVisa: false,
+      onePage: true,
       contact: { name: "Tarbrook Boat Yard", email: "certificate@tarbrook.example", phone: null },
       description: {
         en: "Planks, rivets, varnish and records: nine months in the yard, with one boat from survey to launch.",

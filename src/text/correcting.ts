@@ -16,6 +16,7 @@ export const correctingEn = {
   "app.carried":
     "What you told us in application No. {number} about yourself and your education stands here already. Please check that it still holds.",
   "app.carriedHere": "These answers come from application No. {number}. Please check that they still hold.",
+  "app.answers": "Your answers",
   "app.undertaking": "Before you submit: say what you promise of the order of your choices",
   "app.barred":
     "Not everybody may choose this programme. From what you have written, you do not meet the following condition:",
@@ -125,6 +126,7 @@ export const correctingFr: Readonly<Record<keyof typeof correctingEn, string>> =
   "app.carried":
     "Ce que vous nous avez dit de vous et de vos études dans la candidature No {number} figure déjà ici. Vérifiez que tout est encore exact.",
   "app.carriedHere": "Ces réponses viennent de la candidature No {number}. Vérifiez qu’elles sont encore exactes.",
+  "app.answers": "Vos réponses",
   "app.undertaking": "Avant de déposer : dites à quoi vous vous engagez pour l’ordre de vos vœux",
   "app.barred":
     "Ce programme n’est pas ouvert à tous. D’après ce que vous avez écrit, vous ne remplissez pas la condition suivante :",

@@ -13,7 +13,13 @@ export function SectionNav({
   complete,
 }: {
   number: string;
-  items: readonly { readonly key: string; readonly title: string; readonly done: boolean }[];
+  items: readonly {
+    readonly key: string;
+    readonly title: string;
+    readonly done: boolean;
+    /** The pages on which it is the part that is shown, where there are several. */
+    readonly pages?: readonly string[];
+  }[];
   overview: string;
   label: string;
   complete: string;
@@ -37,7 +43,7 @@ export function SectionNav({
         <Link
           key={item.key}
           href={`/my/${number}/${item.key}`}
-          aria-current={at(`/my/${number}/${item.key}`)}
+          aria-current={(item.pages ?? [item.key]).map((page) => at(`/my/${number}/${page}`)).find(Boolean)}
           data-done={item.done}
         >
           <span className="nav-bar" aria-hidden="true" />

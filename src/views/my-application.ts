@@ -120,6 +120,8 @@ export interface MyApplication {
     };
   }[];
   readonly ranked: boolean;
+  /** All sections but the declaration stand on one page: the form of the one programme that is chosen is that short. */
+  readonly onePage: boolean;
   /** How many choices are still needed before any can be submitted. */
   readonly lackingChoices: number;
   /** What is promised of the order of the choices, and when it was for the order of now; null where nothing is. */
@@ -190,7 +192,7 @@ interface Extras {
   asks: MyApplication["asks"] | null;
   choices:
     | (Omit<MyApplication["choices"][number], "decision" | "offered"> & {
-        programme: Pick<ProgrammeInput, "campuses" | "modes" | "tracks">;
+        programme: Pick<ProgrammeInput, "campuses" | "modes" | "tracks" | "onePage">;
         options: IntakeInput["options"];
         decision: (Omit<MyDecision, "conditions"> & { conditions: { way: LocalText }[]; released: boolean }) | null;
       })[]
@@ -214,7 +216,7 @@ const EXTRAS = `select
    where a.application_id = $1 and a.answered_at is null) as asks,
   (select json_agg(json_build_object('id', c.id, 'code', p.code, 'title', p.title, 'award', p.award, 'contact', p.contact, 'start', i.starts_on, 'submittedAt', c.submitted_at,
      'withdrawn', c.withdrawn_at is not null, 'rank', c.rank, 'round', r.key, 'campus', c.campus, 'mode', c.mode, 'track', c.track, 'extendedTo', c.extended_to,
-     'programme', json_build_object('campuses', p.campuses, 'modes', p.modes, 'tracks', p.tracks), 'options', i.options,
+     'programme', json_build_object('campuses', p.campuses, 'modes', p.modes, 'tracks', p.tracks, 'onePage', p.one_page), 'options', i.options,
      'decision', (select json_build_object('kind', d.kind, 'reason', d.reason, 'conditions', d.conditions, 'answerBy', d.answer_by, 'answer', d.answer, 'answeredAt', d.answered_at, 'released', d.released_at is not null)
        from decision d where d.choice_id = c.id)) order by c.rank)
    from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id join round r on r.id = c.round_id
@@ -364,6 +366,7 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
       ? { reopening: null, request: null, correctable: [] }
       : { reopening: extras?.reopening ?? null, request: extras?.request ?? null, correctable: reopenable(loaded) }),
     choices,
+    onePage: live.length === 1 && (extras?.choices ?? []).some((c) => !c.withdrawn && c.programme.onePage),
     ranked: extras?.rules.ranked ?? false,
     lackingChoices: extras ? lackingChoices(extras.rules, live.length) : 0,
     undertaking: extras

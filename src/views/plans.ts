@@ -61,7 +61,7 @@ export interface PlansData {
 
 const PROGRAMMES = `select json_build_object('code', p.code, 'title', p.title, 'award', p.award, 'level', p.level, 'fields', p.fields, 'language', p.language,
     'months', p.months, 'ects', p.ects, 'campuses', p.campuses, 'modes', p.modes, 'tracks', p.tracks, 'description', p.description,
-    'prerequisites', p.prerequisites, 'contact', p.contact, 'partner', p.partner, 'keywords', p.keywords, 'sponsorsVisa', p.sponsors_visa,
+    'prerequisites', p.prerequisites, 'contact', p.contact, 'partner', p.partner, 'keywords', p.keywords, 'sponsorsVisa', p.sponsors_visa, 'onePage', p.one_page,
     'version', p.version, 'procedure', f.key, 'interested', (select count(*) from interest w where w.programme_id = p.id),
     'intakes', coalesce((select json_agg(json_build_object('id', i.id, 'version', i.version, 'startsOn', i.starts_on, 'places', i.places, 'quotas', i.quotas,
         'options', i.options, 'cycle', c.key,

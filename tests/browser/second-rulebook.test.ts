@@ -88,6 +88,7 @@ describe("a second rulebook, published as data", () => {
           partner: null,
           keywords: [],
           sponsorsVisa: true,
+          onePage: false,
         },
         places: 9,
         rounds: [{ key: "1", opens: -1, closes: { home: 30, overseas: 30 }, promiseDays: 20 }],

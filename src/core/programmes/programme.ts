@@ -44,6 +44,8 @@ export const programmeSchema = z.object({
   keywords: z.array(words).max(40),
   /** Whether somebody who needs a visa can be sponsored for it. */
   sponsorsVisa: z.boolean(),
+  /** Whether its form is short enough to stand on one page; a long one is led through section by section. */
+  onePage: z.boolean(),
 });
 export type ProgrammeInput = z.infer<typeof programmeSchema>;
 

@@ -60,6 +60,7 @@ export const programme = pgTable("programme", {
   partner: text("partner"),
   keywords: jsonb("keywords").$type<readonly string[]>().notNull().default([]),
   sponsorsVisa: boolean("sponsors_visa").notNull().default(true),
+  onePage: boolean("one_page").notNull().default(false),
   version: integer("version").notNull().default(1),
 });
 

@@ -29,6 +29,7 @@ export const EMPTY_PROGRAMME: ProgrammeInput = {
   partner: null,
   keywords: [],
   sponsorsVisa: true,
+  onePage: false,
 };
 
 const WALL = new Map<string, Intl.DateTimeFormat>();

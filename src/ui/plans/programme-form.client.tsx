@@ -177,6 +177,11 @@ export function ProgrammeForm({
           We can sponsor a visa for it
         </Checkbox>
       </div>
+      <div className="plan-wide">
+        <Checkbox disabled={!mayChange} checked={draft.onePage} onChange={(e) => set({ onePage: e.target.checked })}>
+          Its form stands on one page; otherwise applicants are led through it section by section
+        </Checkbox>
+      </div>
       <Tracks draft={draft} disabled={!mayChange} set={set} />
       {mayChange ? (
         <div className="plan-wide presses">

@@ -38,13 +38,23 @@ export default async function ApplicationLayout({
   const { number } = await params;
   const language = await locale();
   const { application } = await loadApplication(number);
-  const parts = application.sections
-    .filter((s) => s.applies && s.core !== "tests" && s.core !== "declaration")
-    .map((s) => ({
-      key: sectionPage(s.key, s.scope),
-      title: s.programme ? `${s.title[language]} · ${s.programme}` : s.title[language],
-      done: s.gaps.length === 0,
-    }));
+  const asked = application.sections.filter((s) => s.applies && s.core !== "tests" && s.core !== "declaration");
+  const [first] = asked;
+  const parts =
+    application.onePage && first
+      ? [
+          {
+            key: sectionPage(first.key, first.scope),
+            pages: asked.map((s) => sectionPage(s.key, s.scope)),
+            title: say(language, "app.answers"),
+            done: application.sections.every((s) => s.core === "declaration" || s.gaps.length === 0),
+          },
+        ]
+      : asked.map((s) => ({
+          key: sectionPage(s.key, s.scope),
+          title: s.programme ? `${s.title[language]} · ${s.programme}` : s.title[language],
+          done: s.gaps.length === 0,
+        }));
   const { requirements } = application.assessment;
   const settled = (kinds: readonly string[]) =>
     requirements.filter((r) => kinds.includes(r.kind)).every((r) => !["missing", "returned"].includes(r.standing));

@@ -5,6 +5,7 @@ import { say } from "../../../../../text/say";
 import { sectionPage } from "../../../../../ui/applicant-step";
 import { SectionForm } from "../../../../../ui/section-form.client";
 import type { FormSection } from "../../../../../views/form-sections";
+import type { MyApplication } from "../../../../../views/my-application";
 import { locale } from "../../../../request";
 import { loadApplication } from "../load";
 import { ChoicesPage } from "./choices-page";
@@ -14,8 +15,10 @@ import { RefereeRequests } from "./referee-requests";
 
 const pageOf = (s: FormSection): string => sectionPage(s.key, s.scope);
 
-/** The sections on one page: test results stand with the question that opens them. */
-function together(sections: readonly FormSection[], page: string): readonly FormSection[] {
+/** The sections on one page: test results stand with the question that opens them, and of a short form all but the declaration. */
+function together({ sections, onePage }: MyApplication, page: string): readonly FormSection[] {
+  const asked = sections.find((s) => pageOf(s) === page);
+  if (onePage && asked && asked.core !== "declaration") return sections.filter((s) => s.core !== "declaration");
   const at = sections.findIndex((s) => pageOf(s) === page);
   const after = sections[at + 1];
   return sections.filter((s) => pageOf(s) === page || (at >= 0 && after?.core === "tests" && s === after));
@@ -30,22 +33,27 @@ export default async function SectionPage({ params }: { params: Promise<{ number
   if (key === "fee") return <FeePage application={application} language={language} />;
   const tests = application.sections.find((s) => s.core === "tests");
   const asked = tests?.key === key ? (application.sections[application.sections.indexOf(tests) - 1]?.key ?? key) : key;
-  const sections = together(application.sections, asked);
+  const sections = together(application, asked);
   const [first] = sections;
   if (!first) notFound();
   const pages = application.sections.filter((s) => s.applies && s.core !== "tests");
-  const following = pages[pages.findIndex((s) => pageOf(s) === asked) + 1];
+  const whole = application.onePage && first.core !== "declaration";
+  const following = whole
+    ? pages.find((s) => s.core === "declaration")
+    : pages[pages.findIndex((s) => pageOf(s) === asked) + 1];
   return (
     <>
       <h2 className="page-title">
-        {first.title[language]}
-        {first.programme ? <span className="quiet"> · {first.programme}</span> : null}
+        {whole ? say(language, "app.answers") : first.title[language]}
+        {first.programme && !whole ? <span className="quiet"> · {first.programme}</span> : null}
       </h2>
-      {application.carried && first.open === "all" && application.carried.sections.includes(first.key) ? (
+      {application.carried &&
+      first.open === "all" &&
+      sections.some((s) => application.carried?.sections.includes(s.key)) ? (
         <p className="notice">{say(language, "app.carriedHere", { number: application.carried.from })}</p>
       ) : null}
       <SectionForm
-        key={asked}
+        key={whole ? "whole" : asked}
         applicationId={application.id}
         number={number}
         personId={personId}
@@ -67,7 +75,9 @@ export default async function SectionPage({ params }: { params: Promise<{ number
           ),
         })}
       />
-      {first.core === "referees" ? <RefereeRequests application={application} language={language} /> : null}
+      {sections.some((s) => s.core === "referees" && s.applies) ? (
+        <RefereeRequests application={application} language={language} />
+      ) : null}
       <p className="page-foot">
         {following ? (
           <Link className="press" href={`/my/${number}/${pageOf(following)}`}>

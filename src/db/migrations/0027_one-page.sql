@@ -1,0 +1,1 @@
+ALTER TABLE "programme" ADD COLUMN "one_page" boolean DEFAULT false NOT NULL;
