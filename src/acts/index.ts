@@ -7,6 +7,7 @@ import { copyCycle } from "./copy-cycle";
 import { refuseCorrection, requestCorrection } from "./correction-requests";
 import * as decisions from "./decisions";
 import { answerSearch, noteEmptySearch } from "./empty-searches";
+import { eraseDrafts } from "./erase-drafts";
 import * as institutions from "./institutions";
 import { announceOpenings, forgetInterest, noteInterest } from "./interest";
 import * as evidence from "./judge-evidence";
@@ -112,6 +113,7 @@ export const ACTS = {
   releaseStuckMessages: messages.releaseStuckMessages,
   remindDrafts,
   remindOpenings,
+  eraseDrafts,
   noteEmptySearch,
   answerSearch,
   removeDocument,

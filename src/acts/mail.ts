@@ -35,6 +35,7 @@ export const TEMPLATES = [
   "round-opens-soon",
   "draft-closes",
   "draft-missing",
+  "draft-erased-soon",
   "reopened",
   "corrected",
   "correction-refused",

@@ -13,6 +13,7 @@ export const JOBS = {
   "remind-drafts": z.object({}),
   "announce-openings": z.object({}),
   "remind-openings": z.object({}),
+  "erase-drafts": z.object({}),
   "ask-registry": z.object({ queryId: z.uuid() }),
   preview: z.object({ previewId: z.uuid() }),
 } as const;

@@ -208,5 +208,6 @@ export const referenceSet: ReferenceSet = {
     water: ["M59 54 C66 52 70 46 76 40 C82 34 84 24 92 16 L100 10"],
   },
   graceMinutes: 10,
+  keepDraftsDays: 180,
   targets: { check: 5, answer: 2, ask: 10, acceptOffer: 15 },
 };

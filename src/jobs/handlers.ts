@@ -1,4 +1,5 @@
 import { type Runtime, runAct } from "../acts/act";
+import { eraseDrafts } from "../acts/erase-drafts";
 import { announceOpenings } from "../acts/interest";
 import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/messages";
 import { reportPreview } from "../acts/previews";
@@ -58,6 +59,14 @@ async function reassessAged({ runtime }: JobContext): Promise<void> {
   }
 }
 
+/** Erases drafts that the office no longer keeps, some at a time, until none is left. */
+async function eraseAbandoned({ runtime }: JobContext): Promise<void> {
+  for (;;) {
+    const outcome = await runAct(runtime, eraseDrafts, SYSTEM, {});
+    if (!outcome.ok || outcome.value.erased === 0) return;
+  }
+}
+
 /** Asks the registry of examinations. While it is down the file says so, and the queue asks again by itself. */
 async function askRegistry({ runtime, registry }: JobContext, { queryId }: JobPayload<"ask-registry">): Promise<void> {
   const claimed = await runAct(runtime, claimRegistryQuery, SYSTEM, { queryId });
@@ -101,6 +110,8 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
     case "remind-openings":
       await runAct(ctx.runtime, remindOpenings, SYSTEM, {});
       return;
+    case "erase-drafts":
+      return eraseAbandoned(ctx);
     case "announce-openings":
       await runAct(ctx.runtime, announceOpenings, SYSTEM, {});
       return;

@@ -90,6 +90,12 @@ export const correctingEn = {
     "No. {number}: {count, plural, =0 {only the submission is missing} other {what is still missing}}",
   "mail.draft-missing.body":
     "{count, plural, =0 {Nothing is missing in your application any more, but it has not been submitted.} other {Your application is not submitted yet. Still missing, with the number of open fields:\n\n{list}}}\n\n{said, plural, =0 {} other {Our office adds:\n\n{words}\n\n}}It can be submitted until {moment}. Go on here:\n\n{link}",
+  "mail.draft-erased-soon.subject": "No. {number} will be erased",
+  "mail.draft-erased-soon.body":
+    "Your application was never submitted, and its round is over. We keep such drafts for {days} days and then erase what was written and sent with them: on {moment} at the earliest.\n\nUntil then you can read it, and save it as PDF:\n\n{link}\n\nYour account stays. If you want to apply again, choose a programme as before.",
+  "event.erase-draft": "What you had written was erased: we keep drafts that were not submitted for a time only",
+  "app.erased":
+    "What you had written here was erased on {when}: drafts that were not submitted are kept for a time only.",
   "mail.round-opens-soon.subject": "{programme} opens on {moment}",
   "mail.round-opens-soon.body":
     "{gaps, plural, =0 {Everything that we look at is there.} one {One thing is still missing in what is planned.} other {# things are still missing in what is planned.}}\n\nLook at the programme, its rounds and what visitors see before it opens:\n\n{link}",
@@ -203,6 +209,12 @@ export const correctingFr: Readonly<Record<keyof typeof correctingEn, string>> =
     "No {number} : {count, plural, =0 {il ne reste qu’à déposer} other {ce qui manque encore}}",
   "mail.draft-missing.body":
     "{count, plural, =0 {Il ne manque plus rien à votre candidature, mais elle n’a pas été déposée.} other {Votre candidature n’est pas encore déposée. Il manque encore, avec le nombre de champs ouverts :\n\n{list}}}\n\n{said, plural, =0 {} other {Notre service ajoute :\n\n{words}\n\n}}Elle peut être déposée jusqu’au {moment}. Continuez ici :\n\n{link}",
+  "mail.draft-erased-soon.subject": "No {number} va être effacé",
+  "mail.draft-erased-soon.body":
+    "Votre candidature n’a jamais été déposée, et sa session est close. Nous gardons ces brouillons {days} jours, puis nous effaçons ce qui y a été écrit et joint : au plus tôt le {moment}.\n\nD’ici là, vous pouvez la lire et l’enregistrer en PDF :\n\n{link}\n\nVotre compte demeure. Pour candidater à nouveau, choisissez un programme comme la première fois.",
+  "event.erase-draft": "Ce que vous aviez écrit a été effacé : nous ne gardons qu’un temps les brouillons non déposés",
+  "app.erased":
+    "Ce que vous aviez écrit ici a été effacé le {when} : les brouillons non déposés ne sont gardés qu’un temps.",
   "mail.round-opens-soon.subject": "{programme} ouvre le {moment}",
   "mail.round-opens-soon.body":
     "{gaps, plural, =0 {Tout ce que nous vérifions est là.} one {Il manque encore une chose dans ce qui est prévu.} other {Il manque encore # choses dans ce qui est prévu.}}\n\nRegardez la formation, ses sessions et ce que voient les visiteurs avant l’ouverture :\n\n{link}",

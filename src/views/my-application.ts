@@ -171,6 +171,7 @@ const SHOWN_EVENTS = [
   "release-decision",
   "answer-decision",
   "withdraw",
+  "erase-draft",
 ];
 
 interface Extras {

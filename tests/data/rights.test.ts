@@ -209,6 +209,7 @@ describe("rights", () => {
       releaseDecision: { applicationId, choiceId },
       releaseStuckMessages: {},
       remindDrafts: {},
+      eraseDrafts: {},
       removeDocument: { applicationId, evidenceId: await one("select id from evidence") },
       reportMessage: { messageId: randomUUID(), result: "sent" },
       requestReference: { applicationId, referee: ids.referee },

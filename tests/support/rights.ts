@@ -113,6 +113,7 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   releaseDecision: ["lead officer"],
   releaseStuckMessages: ONLY_SYSTEM,
   remindDrafts: ONLY_SYSTEM,
+  eraseDrafts: ONLY_SYSTEM,
   removeDocument: OWNER,
   reopenRound: PLANNERS,
   reportMessage: ONLY_SYSTEM,

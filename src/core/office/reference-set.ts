@@ -50,6 +50,8 @@ export const referenceSetSchema = z.object({
     .default(null),
   /** Minutes after a closing within which what was begun before is still taken. */
   graceMinutes: z.int().min(0).max(1440).default(0),
+  /** Days after which drafts that were never submitted are erased, counted from when they last could be; null: they are kept. */
+  keepDraftsDays: z.int().min(30).max(3650).nullable().default(null),
   /** Working days. */
   targets: z.object({ check: z.int(), answer: z.int(), ask: z.int(), acceptOffer: z.int() }),
 });
@@ -92,6 +94,7 @@ export const NOTHING_LOADED: ReferenceSet = {
   campuses: [],
   map: null,
   graceMinutes: 0,
+  keepDraftsDays: null,
   targets: { check: 5, answer: 5, ask: 10, acceptOffer: 15 },
 };
 

@@ -39,6 +39,8 @@ export const application = pgTable(
     /** How often its applicant was reminded of a draft that closes soon. */
     reminders: integer("reminders").notNull().default(0),
     officerId: uuid("officer_id").references(() => person.id),
+    /** When its applicant was told that a draft which nobody can submit any more will be erased. */
+    erasureToldAt: instant("erasure_told_at"),
   },
   (t) => [unique("application_once").on(t.personId, t.cycleId, t.procedureId)],
 );

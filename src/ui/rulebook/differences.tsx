@@ -42,6 +42,7 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   zone: "time zone",
   currency: "currency",
   graceMinutes: "minutes of grace",
+  keepDraftsDays: "days for which drafts are kept",
   check: "days to check what came in",
   answer: "days to answer a question",
   ask: "days to answer an ask",

@@ -124,6 +124,12 @@ function OfficePart({ set, disabled, onChange }: PartProps) {
         disabled={disabled}
         onChange={(n) => onChange({ ...set, graceMinutes: n ?? 0 })}
       />
+      <NumberBox
+        label="Days after the closing until drafts that were never submitted are erased (empty: kept)"
+        value={set.keepDraftsDays ?? undefined}
+        disabled={disabled}
+        onChange={(n) => onChange({ ...set, keepDraftsDays: n ?? null })}
+      />
       <fieldset className="plan-wide plan-form">
         <legend>Targets, in working days</legend>
         {TARGETS.map(([name, label]) => (

@@ -249,9 +249,15 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
   const submitted = application.choices.some((c) => c.submittedAt);
   const lines = submitted ? await see(submissions, actor, { number }) : null;
   const open = assessment.choices.some((c) => c.stage !== "closed");
+  const erased = application.events.findLast((e) => e.act === "erase-draft");
   return (
     <>
       <NextStep application={application} language={language} />
+      {erased && !open ? (
+        <p className="notice">
+          {say(language, "app.erased", { when: formatMoment(language, erased.at, application.zone) })}
+        </p>
+      ) : null}
       <Decisions application={application} language={language} />
       <Asks application={application} language={language} />
       <Corrections application={application} language={language} />

@@ -1,0 +1,1 @@
+ALTER TABLE "application" ADD COLUMN "erasure_told_at" timestamp with time zone;
