@@ -51,6 +51,7 @@ export const REASONS = [
   "choice-rule",
   "not-open-to-you",
   "undertaking-missing",
+  "said-twice",
   "not-offered",
   "nothing-due",
   "changed-meanwhile",

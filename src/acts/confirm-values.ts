@@ -1,5 +1,7 @@
 import { z } from "zod";
+import type { Json } from "../core/assessment/facts";
 import { checkValue } from "../core/sections/check-value";
+import { type Reads, repeatedEntries } from "../core/sections/once";
 import { confirmation } from "../db/schema";
 import { done, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
@@ -19,6 +21,34 @@ function fieldOf(file: OpenFile, section: string, entry: string, field: string) 
   return sections
     .find((s) => s.key === section && (s.repeats !== undefined) === (entry !== ""))
     ?.fields.find((f) => f.key === field);
+}
+
+/** Whether a field that takes each answer once would hold one twice that it did not hold twice before, with what is confirmed counting first. */
+function saysTwice(file: OpenFile, values: readonly z.output<typeof valueSchema>[]): boolean {
+  const places = new Set(values.filter((v) => v.entry !== "").map((v) => `${v.scope}|${v.section}`));
+  return [...places].some((place) => {
+    const [scope = "", section = ""] = place.split("|");
+    const here = (p: { scope: string; section: string }) => p.scope === scope && p.section === section;
+    const fields = Object.values(file.rulebooks)
+      .flatMap((r) => r.body.sections)
+      .find((s) => s.key === section && s.repeats !== undefined)
+      ?.fields.filter((f) => f.once);
+    if (!fields || fields.length === 0) return false;
+    const { answers, confirmations } = file.facts;
+    const [claimed, confirmed, told] = [answers.filter(here), confirmations.filter(here), values.filter(here)];
+    const entries = [...new Set([...claimed, ...confirmed, ...told].map((p) => p.entry))].filter((e) => e !== "");
+    const read = (
+      own: readonly { entry: string; field: string; value?: Json | undefined }[],
+      entry: string,
+      field: string,
+    ) => own.find((p) => p.entry === entry && p.field === field)?.value;
+    const before: Reads = (entry, field) => read(confirmed, entry, field) ?? read(claimed, entry, field) ?? null;
+    const after: Reads = (entry, field) => read(told, entry, field) ?? before(entry, field);
+    return fields.some((field) => {
+      const already = repeatedEntries(field, entries, before);
+      return repeatedEntries(field, entries, after).some((entry) => !already.includes(entry));
+    });
+  });
 }
 
 /**
@@ -41,6 +71,7 @@ export const confirmValues = defineFileAct({
   run: async (ctx, file, { values, uploadId, note }) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
     if (file.facts.choices.every((c) => c.submittedAt === null)) return refuse("locked");
+    if (saysTwice(file, values)) return refuse("said-twice");
     for (const { scope, section, entry, field, value } of values) {
       const definition = fieldOf(file, section, entry, field);
       const claim = file.facts.answers.find(

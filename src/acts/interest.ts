@@ -2,6 +2,7 @@ import { and, eq } from "drizzle-orm";
 import { z } from "zod";
 import { localeSchema } from "../core/text/local-text";
 import { enqueue } from "../db/queue";
+import { NEEDED_TITLES } from "../db/rulebook-paths";
 import { interest, programme } from "../db/schema";
 import { defineAct, done, refuse } from "./act";
 import { queueMail } from "./mail";
@@ -84,9 +85,14 @@ export const announceOpenings = defineAct({
     const waiting = await ctx.client.query(
       `with gone as (delete from interest where programme_id = any($1::uuid[]) returning *)
        insert into message (to_address, template, locale, values, state, due_at, queued_at)
-         select g.email, 'interest-opened', g.locale, jsonb_build_object(${named}, 'link', '/programmes/' || p.code), 'queued', $2, $2
-         from gone g join programme p on p.id = g.programme_id`,
-      [programmes, ctx.now],
+         select g.email, 'interest-opened', g.locale, jsonb_build_object(${named}, 'link', '/programmes/' || p.code,
+           'listEn', coalesce(n.en, ''), 'listFr', coalesce(n.fr, ''), 'count', coalesce(n.count, 0)::text), 'queued', $2, $2
+         from gone g join programme p on p.id = g.programme_id left join lateral (
+           select string_agg('– ' || (q->>'en'), chr(10) order by no) as en, string_agg('– ' || (q->>'fr'), chr(10) order by no) as fr, count(*) as count
+           from intake i join round r on r.intake_id = i.id and r.id = any($3::uuid[]) join rulebook b on b.intake_id = i.id and b.status = 'published',
+             jsonb_array_elements(jsonb_path_query_array(b.body, '${NEEDED_TITLES}')) with ordinality as x(q, no)
+           where i.programme_id = p.id) n on true`,
+      [programmes, ctx.now, rounds],
     );
     const drafting = await ctx.client.query(
       `insert into message (application_id, person_id, to_address, template, locale, values, state, due_at, queued_at)

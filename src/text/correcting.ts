@@ -28,6 +28,7 @@ export const correctingEn = {
   "event.give-undertaking": "You promised what is asked of the order of your choices",
   "refused.not-open-to-you":
     "Not everybody may choose this programme, and from what you have written you do not meet the condition. “Can I apply?” on its page says which it is.",
+  "refused.said-twice": "This stands in the list already, and may stand there only once.",
   "refused.undertaking-missing":
     "Something is to be promised of the order of your choices first. It stands on the page of your choices.",
   "app.moreChoices":
@@ -82,7 +83,7 @@ export const correctingEn = {
     "You asked us to tell you when {programme} opens. We write once, and then forget your address.\n\nIf this was not you, or you have changed your mind, take your address out:\n\n{link}",
   "mail.interest-opened.subject": "{programme} is open",
   "mail.interest-opened.body":
-    "You asked to be told: {programme} takes applications now. Your address is forgotten with this mail.\n\n{link}",
+    "You asked to be told: {programme} takes applications now. {count, plural, =0 {} other {\n\nHave this ready; the page says of each when and for whom it is needed:\n\n{list}\n\n}}Your address is forgotten with this mail.\n\n{link}",
   "mail.draft-closes.subject": "No. {number} closes soon",
   "mail.draft-closes.body":
     "Your application can be submitted until {moment}. {missing, plural, =0 {Nothing is missing; only the submission is.} one {One thing is still missing.} other {# things are still missing.}}\n\nGo on here:\n\n{link}",
@@ -144,6 +145,7 @@ export const correctingFr: Readonly<Record<keyof typeof correctingEn, string>> =
   "event.give-undertaking": "Vous vous êtes engagé·e pour l’ordre de vos vœux",
   "refused.not-open-to-you":
     "Ce programme n’est pas ouvert à tous, et d’après ce que vous avez écrit vous ne remplissez pas la condition. « Puis-je candidater ? », sur sa page, dit laquelle.",
+  "refused.said-twice": "Ceci figure déjà dans la liste, et ne peut y figurer qu’une fois.",
   "refused.undertaking-missing":
     "Il faut d’abord un engagement pour l’ordre de vos vœux. Il se trouve sur la page des vœux.",
   "app.moreChoices":
@@ -201,7 +203,7 @@ export const correctingFr: Readonly<Record<keyof typeof correctingEn, string>> =
     "Vous avez demandé à être prévenu de l’ouverture de {programme}. Nous écrivons une seule fois, puis oublions votre adresse.\n\nSi ce n’était pas vous, ou si vous avez changé d’avis, retirez votre adresse :\n\n{link}",
   "mail.interest-opened.subject": "{programme} est ouvert",
   "mail.interest-opened.body":
-    "Vous aviez demandé à être prévenu : {programme} accepte les candidatures. Votre adresse est oubliée avec ce courriel.\n\n{link}",
+    "Vous aviez demandé à être prévenu : {programme} accepte les candidatures. {count, plural, =0 {} other {\n\nPréparez ceci ; la page dit de chaque pièce quand et à qui elle est demandée :\n\n{list}\n\n}}Votre adresse est oubliée avec ce courriel.\n\n{link}",
   "mail.draft-closes.subject": "No {number} : la clôture approche",
   "mail.draft-closes.body":
     "Votre candidature peut être déposée jusqu’au {moment}. {missing, plural, =0 {Il ne manque rien ; il ne reste qu’à déposer.} one {Il manque encore une chose.} other {Il manque encore # choses.}}\n\nContinuez ici :\n\n{link}",

@@ -206,6 +206,7 @@ export const REFUSED_WORDS: Readonly<Record<string, string>> = {
   "choice-rule": "The rules about choices of this procedure do not allow it.",
   "not-offered": "This is not offered there.",
   "not-open-to-you": "They do not meet the condition under which this programme can be chosen.",
+  "said-twice": "This stands in the list already, and may stand there only once.",
   "undertaking-missing": "What is promised of the order of the choices has not been promised yet.",
   "not-complete": "The file is not complete yet.",
   "too-late-to-undo": "Ten seconds have passed: this can no longer be undone.",

@@ -52,13 +52,18 @@ const titleIn =
       locale
     ] ?? requirement;
 
-/** Every document that was supplied, in the order of the form, under the title that it was asked for by. */
+/**
+ * Every document that was supplied, in the order of the form, under the title that it was asked for by.
+ * @param passedOn for a copy that leaves the office: without what stays there
+ */
 export function suppliedInOrder(
   application: MyApplication,
   locale: Locale,
+  passedOn: boolean,
 ): readonly { readonly uploadId: string; readonly title: string }[] {
   const titleOf = titleIn(application, locale);
-  return application.documents.flatMap((d) =>
+  const shown = passedOn ? application.documents.filter((d) => !d.keptBack) : application.documents;
+  return shown.flatMap((d) =>
     d.supplied.map(({ uploadId }) => ({ uploadId, title: documentTitle(titleOf(d), d.entryTitle) })),
   );
 }

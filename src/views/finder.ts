@@ -19,6 +19,7 @@ import { type RoundState, roundState } from "../core/rounds/round-state";
 import type { FactSource } from "../core/rules/fact";
 import type { EntitlementList } from "../core/rulings/ruled-case";
 import type { LocalText } from "../core/text/local-text";
+import { NEEDED_TITLES } from "../db/rulebook-paths";
 import { officeNow } from "./office-now";
 import { defineView } from "./view";
 
@@ -126,7 +127,7 @@ interface Row {
 const ROWS = `select r.id as round_id, r.key as round_key, r.opens_at, r.closed_at, r.closed_reason, r.closings, r.rolling, r.closes_when_full, r.prepare_before, r.promise_days,
     to_jsonb(p) as programme, i.starts_on::text, i.places, i.options,
     json_build_object('key', f.key, 'title', f.title, 'rules', f.rules) as procedure,
-    b.body->'fees' as fees, jsonb_path_query_array(b.body, '$.requirements[*] ? (@.kind != "sections" && @.kind != "fee").title') as needs,
+    b.body->'fees' as fees, jsonb_path_query_array(b.body, '${NEEDED_TITLES}') as needs,
     jsonb_path_query_array(b.body, '$.entryRules[*].title') as rules, jsonb_path_query_array(b.body, '$.measures[*].entitlement') as entitlements
   from round r join intake i on i.id = r.intake_id join programme p on p.id = i.programme_id join procedure f on f.id = p.procedure_id
   join rulebook b on b.intake_id = i.id and b.status = 'published'

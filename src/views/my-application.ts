@@ -57,6 +57,8 @@ export interface MyApplication {
     /** What the document has to show and, from what was stated, would not. */
     readonly fails: readonly LocalText[];
     readonly help: LocalText | null;
+    /** Copies that the office passes on leave it out. */
+    readonly keptBack: boolean;
     /** The size of the picture that is asked for; null where any document is. */
     readonly picture: Picture | null;
     /** Forms to download and have filled in. */
@@ -339,6 +341,7 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
         open: maySupply(loaded.facts, assessment, { requirement: r.key, scope: r.scope, entry: r.entry }, growing),
         fails: r.checks.filter((c) => c.trace.truth === "not met").map((c) => c.title),
         help: asked.get(r.key)?.help ?? null,
+        keptBack: documentOf(r.key)?.keptBack ?? false,
         picture: documentOf(r.key)?.picture ?? null,
         templates: documentOf(r.key)?.templates ?? [],
         entryTitle: entryTitle(loaded, r.entry),

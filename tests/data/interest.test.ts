@@ -4,6 +4,7 @@ import { announceOpenings, forgetInterest, noteInterest } from "../../src/acts/i
 import { addRound } from "../../src/acts/rounds";
 import { startApplication } from "../../src/acts/start-application";
 import { loadCatalogue } from "../../src/demo/catalogue";
+import { renderMail } from "../../src/text/mail";
 import { plans } from "../../src/views/plans";
 import { readView } from "../../src/views/view";
 import { anybody } from "../support/files";
@@ -83,6 +84,10 @@ describe("a note of interest", () => {
     expect((await mails("interest-opened")).map((m) => [m.to_address, m.locale, m.values.link])).toEqual([
       ["ana@people.example", "fr", "/programmes/GBC"],
     ]);
+    const [opened] = await mails("interest-opened");
+    const { body } = renderMail("fr", "interest-opened", opened?.values ?? {}, "https://apply.example");
+    expect(body).toMatch(/Préparez ceci.*\n\n– Passeport.*\n(– .*\n)*– Preuve de pratique\n/u);
+    expect(body).not.toContain("Frais");
     expect(await mails("round-opened")).toHaveLength(1);
     expect((await world.runtime.pool.query("select 1 from interest")).rows).toEqual([]);
     expect(await must(world, announceOpenings, SYSTEM, {})).toEqual({ told: 0 });

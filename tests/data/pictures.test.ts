@@ -7,6 +7,7 @@ import type { Actor } from "../../src/core/rights/actor";
 import { readContent } from "../../src/db/content";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { inspectDocument } from "../../src/formats/document/inspect";
+import { suppliedInOrder } from "../../src/ui/form-copy";
 import { myApplication } from "../../src/views/my-application";
 import { readView } from "../../src/views/view";
 import { anybody } from "../support/files";
@@ -27,11 +28,11 @@ describe("a picture as a requirement", () => {
   });
   afterAll(() => world.close());
 
-  const send = async (bytes: Buffer, name: string) => {
+  const send = async (bytes: Buffer, name: string, requirement = "portrait") => {
     const inspection = await inspectDocument(bytes, name);
     if (inspection.verdict !== "store") throw new Error(inspection.reason);
     const { mediaType, pages, marks } = inspection;
-    const place = { applicationId, requirement: "portrait", scope: "file", entry: "" };
+    const place = { applicationId, requirement, scope: "file", entry: "" };
     return runAct(world.runtime, uploadDocument, owner, {
       ...place,
       ...{ name, bytes, mediaType, pages, marks: [...marks] },
@@ -76,5 +77,14 @@ describe("a picture as a requirement", () => {
     for await (const chunk of readContent(world.runtime.pool, kept?.sha256 ?? "")) chunks.push(chunk);
     const { width, height } = await sharp(Buffer.concat(chunks)).metadata();
     expect({ ...kept, width, height }).toMatchObject({ media_type: "image/jpeg", marks: [], width: 480, height: 600 });
+  });
+
+  it("of a signature stays with the office: a copy that is passed on leaves it out", async () => {
+    expect((await send(await photo(900, 300), "signed.png", "signature")).ok).toBe(true);
+    const application = await readView(world.runtime, myApplication, owner, { number });
+    if (!application) throw new Error("there is no such application");
+    const titles = (passedOn: boolean) => suppliedInOrder(application, "en", passedOn).map((s) => s.title);
+    expect(titles(false)).toEqual(["Your signature, as a picture", "A portrait for your sea card"]);
+    expect(titles(true)).toEqual(["A portrait for your sea card"]);
   });
 });

@@ -1,5 +1,7 @@
+import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
+import { confirmValues } from "../../src/acts/confirm-values";
 import { askRegistry, keepRegistryRecord, setRegistryMode, takeRegistryResults } from "../../src/acts/registry";
 import { startApplication } from "../../src/acts/start-application";
 import type { Actor } from "../../src/core/rights/actor";
@@ -12,7 +14,7 @@ import { file as fileView } from "../../src/views/file";
 import { registryStore } from "../../src/views/registry-store";
 import { readView } from "../../src/views/view";
 import { anybody } from "../support/files";
-import { makePerson, must, openWorld, SYSTEM, type World } from "../support/world";
+import { makePerson, must, openWorld, reasonOf, SYSTEM, type World } from "../support/world";
 
 const SITTING = "0a1f8f4e-5f5e-4f0a-9b61-0b5a1d2c3e01";
 const RECORD = { board: "northern", year: "2025", candidate: "NEC-1", name: "VALE ANA" };
@@ -55,6 +57,36 @@ describe("the registry of examinations", () => {
       file.applicationId,
       world.runtime.now(),
     ]);
+  });
+
+  it("a subject that stands in its sitting already is not added from paper a second time; in another sitting it is free", async () => {
+    const add = (sitting: string, subject: string) => {
+      const line = { scope: "file", section: "subjects", entry: randomUUID() };
+      return reasonOf(
+        runAct(world.runtime, confirmValues, officer, {
+          applicationId: file.applicationId,
+          values: Object.entries({ sitting, subject, mark: "61" }).map(([field, value]) => ({ ...line, field, value })),
+        }),
+      );
+    };
+    expect(await add(SITTING, "physics")).toBe("said-twice");
+    expect(await add(SITTING, "chemistry")).toBe("ok");
+    expect(await add(SITTING, "chemistry")).toBe("said-twice");
+    expect(await add(randomUUID(), "physics")).toBe("ok");
+    expect([await add(SITTING, "other"), await add(SITTING, "other")]).toEqual(["ok", "ok"]);
+    // A line may be changed to what is free, and not to what is taken.
+    const { rows } = await world.runtime.pool.query<{ entry: string }>(
+      "select entry from answer where application_id = $1 and section = 'subjects' and value = '\"history\"'",
+      [file.applicationId],
+    );
+    const change = (value: string) =>
+      reasonOf(
+        runAct(world.runtime, confirmValues, officer, {
+          applicationId: file.applicationId,
+          values: [{ scope: "file", section: "subjects", entry: rows[0]?.entry ?? "", field: "subject", value }],
+        }),
+      );
+    expect([await change("physics"), await change("biology")]).toEqual(["said-twice", "ok"]);
   });
 
   const place = () => ({ applicationId: file.applicationId, scope: "file", section: "sittings", entry: SITTING });

@@ -45,6 +45,14 @@ describe("what is still to come in a file", () => {
       "result: HET, Harbour English Test by 2026-12-04",
     ]));
 
+  it("a paper that ends within the first year of study, and none that lasts longer", () => {
+    // Studies begin on 1 September 2027.
+    expect(awaited({ passportExpiry: "2028-09-02" })).toEqual([]);
+    expect(awaited({ passportExpiry: "2028-09-01" })).toEqual([
+      "paper ends: Citizenship and residence: It is valid until by 2028-09-01",
+    ]);
+  });
+
   it("a test that misses its minimum in one part alone, and no other", () => {
     const heritage: Rulebook = { id: "mmh-1", version: 1, body: mmh };
     const scored = (W: string, S = "40") =>

@@ -1,6 +1,10 @@
 import type { Office } from "../office/reference-set";
-import type { Entry } from "../rules/fact";
+import { planOf } from "../rulebook/plan";
+import type { Entry, Fact } from "../rules/fact";
 import type { Trace } from "../rules/trace";
+import { applies } from "../sections/completeness";
+import { factName } from "../sections/definition";
+import { addMonths, formatDay, parseDay } from "../time/day";
 import type { ChoiceContext } from "./context";
 import { isRunning, text } from "./entries";
 import type { Awaited, ChoiceResult } from "./result";
@@ -49,6 +53,29 @@ function courses({ source }: ChoiceContext): readonly Awaited[] {
   ];
 }
 
+/** A paper that ends within so many months after the start of studies is followed. */
+const FOLLOWED_MONTHS = 12;
+
+/** Papers that end before studies are well begun, by the day that is confirmed or else stated: asked about again before it is too late. */
+function endings({ choice, rulebook, source }: ChoiceContext): readonly Awaited[] {
+  const start = parseDay(choice.start);
+  if (start === null) return [];
+  const last = formatDay(addMonths(start, FOLLOWED_MONTHS));
+  return planOf(rulebook.body).endings.flatMap(({ section, field }) => {
+    const name = factName(section);
+    const about = `${section.title.en}: ${field.title.en}`;
+    const item = (fact: Fact, named: string | null): readonly Awaited[] =>
+      fact.kind === "value" && typeof fact.value === "string" && fact.value <= last
+        ? [{ kind: "paper ends", about: named ? `${named} · ${about}` : about, due: fact.value }]
+        : [];
+    if (!section.repeats)
+      return applies(section.when, source) && applies(field.when, source)
+        ? item(source.scalar(`${name}.${field.key}`), null)
+        : [];
+    return source.list(name).entries.flatMap((e) => item(e.at(field.key), stated(e, "title", "name")));
+  });
+}
+
 /** The leaves of a trace, wherever they stand. */
 function leavesOf(trace: Trace): readonly Trace[] {
   return trace.parts ? trace.parts.flatMap(leavesOf) : [trace];
@@ -82,7 +109,13 @@ export function awaitedOf(
   const live = choices.filter((c) => c.stage !== "closed" && c.stage !== "preparing");
   const context = all.find((c) => live.some((l) => l.id === c.choice.id));
   if (!context) return [];
-  const found = [...results(context, office), ...degrees(context), ...courses(context), ...live.flatMap(nearly)];
+  const found = [
+    ...results(context, office),
+    ...degrees(context),
+    ...courses(context),
+    ...endings(context),
+    ...live.flatMap(nearly),
+  ];
   const once = new Map(found.map((a) => [`${a.kind}|${a.about}|${a.due}`, a]));
   return [...once.values()];
 }

@@ -54,6 +54,8 @@ export const requirementSchema = z.discriminatedUnion("kind", [
     shows: z.array(z.string()).default([]),
     /** A picture of this size in pixels: what is sent is cropped to its shape and shrunk to it. A PDF is not taken. */
     picture: pictureSchema.optional(),
+    /** It stays with the office: copies of the file that are passed on leave it out. */
+    keptBack: z.boolean().optional(),
     /** Forms to download and have filled in: the content (SHA-256 of its bytes) and the name under which it is saved. */
     templates: z.array(templateSchema).max(10).optional(),
   }),

@@ -19,6 +19,8 @@ export interface Plan {
   readonly sections: readonly PlannedSection[];
   /** Where facts outside lists stand, by the names that rules use. */
   readonly scalars: ReadonlyMap<string, { readonly section: Section; readonly field: Field }>;
+  /** The dates on which papers end. */
+  readonly endings: readonly { readonly section: Section; readonly field: Field }[];
   /** The fields (`section.field`, by the keys of the rulebook) whose values each entry rule uses. */
   readonly inputs: ReadonlyMap<string, ReadonlySet<string>>;
   /** All fields whose values some entry rule uses. */
@@ -142,6 +144,9 @@ export function planOf(body: RulebookBody): Plan {
   const plan: Plan = {
     sections,
     scalars: scalarPlaces(sections),
+    endings: sections.flatMap(({ section, facts }) =>
+      facts.filter((f) => f.ends === true && f.kind === "date").map((field) => ({ section, field })),
+    ),
     inputs,
     used,
     toConfirm: toConfirm(body, used),

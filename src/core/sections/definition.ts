@@ -63,6 +63,8 @@ export const fieldSchema = z.object({
   length: lengthSchema.optional(),
   /** For a date: the year, or the year and the month, is enough. */
   rough: z.boolean().optional(),
+  /** For a date: a paper ends on it, and the office follows that in submitted files. */
+  ends: z.boolean().optional(),
   /** For money: the ISO 4217 code. */
   currency: z.string().length(3).optional(),
   /** For an address: the field (`section.field`) that it may be the same as. */

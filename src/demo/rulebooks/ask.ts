@@ -1,7 +1,7 @@
 import type { Requirement } from "../../core/requirements/definition";
 import type { Measure, RulebookBody } from "../../core/rulebook/rulebook";
 import type { Condition } from "../../core/rules/condition";
-import { livesAbroad } from "./parts/standing";
+import { livesAbroad } from "./parts/person";
 
 /** Requirements and fees as the demo's rulebooks write them, so that each rulebook reads as a list of what it asks for. */
 type Words = readonly [en: string, fr: string];

@@ -236,7 +236,7 @@ export const bht: RulebookBody = {
       "signature",
       ["Your signature, as a picture", "Votre signature, en image"],
       ["Signed on white paper and photographed.", "Signée sur papier blanc et photographiée."],
-      { picture: { width: 600, height: 200 } },
+      { picture: { width: 600, height: 200 }, keptBack: true },
     ),
     document(
       "portrait",

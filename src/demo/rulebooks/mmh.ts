@@ -1,7 +1,6 @@
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import {
   ABOUT_YOU,
-  AROUND,
   BY_TEST,
   DECLARATION,
   document,
@@ -17,7 +16,7 @@ import {
   sections,
 } from "./ask";
 import { certificate, ectsAtLeast, firstDegreeRule, taughtMeasure, taughtTwoYears, transcript } from "./degree";
-import { awards, earlier, emergency, experience, heard, helper, special, visa } from "./parts/circumstances";
+import { awards, earlier, emergency, experience, figures, heard, helper, special, visa } from "./parts/circumstances";
 import { declaration } from "./parts/declaration";
 import { field } from "./parts/field";
 import { language, tests } from "./parts/language";
@@ -78,6 +77,7 @@ export const mmh: RulebookBody = {
     helper,
     earlier,
     heard,
+    figures,
     special,
     declaration,
   ],
@@ -98,7 +98,7 @@ export const mmh: RulebookBody = {
       ["Two pages at most, in English.", "Deux pages au plus, en anglais."],
     ),
     sections("practice", ["Practice and awards", "Pratique et prix"], ["experience", "awards"]),
-    AROUND,
+    sections("around", ["A few questions", "Quelques questions"], ["helper", "earlier", "heard", "figures", "special"]),
     fee("application", APPLICATION_FEE, { neededBy: "submission", toSubmit: "accepted" }),
     DECLARATION,
   ],

@@ -1,7 +1,6 @@
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import {
   ABOUT_YOU,
-  AROUND,
   CV,
   DECLARATION,
   document,
@@ -18,7 +17,18 @@ import {
   sections,
 } from "./ask";
 import { certificate, completed, masterGrade, taughtMeasure, taughtTwoYears, transcript } from "./degree";
-import { awards, earlier, emergency, funding, heard, helper, special, visa, wantsFunding } from "./parts/circumstances";
+import {
+  awards,
+  earlier,
+  emergency,
+  figures,
+  funding,
+  heard,
+  helper,
+  special,
+  visa,
+  wantsFunding,
+} from "./parts/circumstances";
 import { declaration } from "./parts/declaration";
 import { field, option } from "./parts/field";
 import { language, tests } from "./parts/language";
@@ -116,6 +126,7 @@ export const pcs: RulebookBody = {
     helper,
     earlier,
     heard,
+    figures,
     special,
     remarks,
     declaration,
@@ -186,7 +197,7 @@ export const pcs: RulebookBody = {
       ),
       when: wantsFunding,
     },
-    AROUND,
+    sections("around", ["A few questions", "Quelques questions"], ["helper", "earlier", "heard", "figures", "special"]),
     sections("remarks", ["Gaps and remarks", "Lacunes et remarques"], ["remarks"]),
     DECLARATION,
   ],

@@ -49,6 +49,8 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   acceptOffer: "days to answer an offer",
   weekend: "weekend",
   told: "shown to applicants",
+  keptBack: "left out of copies that are passed on",
+  ends: "the day on which a paper ends",
   gate: "decides who may choose the programme",
   mayBeUnknown: "“I do not know” is an answer",
   method: "method",

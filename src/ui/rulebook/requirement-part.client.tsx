@@ -1,6 +1,6 @@
 "use client";
 
-import { Button, Select } from "antd";
+import { Button, Checkbox, Select } from "antd";
 import { MOMENTS, type Picture, PROOF_LEVELS, type Requirement } from "../../core/requirements/definition";
 import { AppliesWhen } from "./applies-when.client";
 import { ConditionBuilder, OptionalCondition } from "./condition-builder.client";
@@ -116,6 +116,15 @@ function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
             value={value.picture}
             onChange={(picture) => onChange(put(value, "picture", picture))}
           />
+          <div className="plan-wide">
+            <Checkbox
+              disabled={disabled}
+              checked={value.keptBack === true}
+              onChange={(e) => onChange(put(value, "keptBack", e.target.checked || undefined))}
+            >
+              Copies of the file that the office passes on leave it out
+            </Checkbox>
+          </div>
           <TemplateList
             disabled={disabled}
             value={value.templates ?? []}

@@ -258,6 +258,13 @@ export function FieldPart({ context, value, list, onChange }: FormProps<Field> &
             onChange={(e) => onChange(put(value, "rough", e.target.checked || undefined))}
           >
             the month or the year is enough
+          </Checkbox>{" "}
+          <Checkbox
+            disabled={disabled}
+            checked={value.ends ?? false}
+            onChange={(e) => onChange(put(value, "ends", e.target.checked || undefined))}
+          >
+            a paper ends on it: the office is told before
           </Checkbox>
         </div>
       ) : null}

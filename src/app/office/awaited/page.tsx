@@ -11,6 +11,7 @@ const KIND_WORDS: Readonly<Record<AwaitedKind, { readonly name: string; readonly
   result: { name: "Test results", none: "No test result is on its way." },
   degree: { name: "Degrees still running", none: "No submitted file has a degree that is still running." },
   courses: { name: "Running courses", none: "No submitted file has courses that are still running." },
+  "paper ends": { name: "Papers that end", none: "No submitted file names a paper with an end." },
   "one part short": { name: "One part short", none: "No test misses its minimum in a single part." },
 };
 
@@ -48,7 +49,7 @@ export default async function AwaitedList({ searchParams }: { searchParams: Prom
         <table className="plain-table">
           <thead>
             <tr>
-              {dated ? <th>Expected</th> : null}
+              {dated ? <th>{page.kind === "paper ends" ? "Ends" : "Expected"}</th> : null}
               <th>What</th>
               <th>Applicant</th>
               <th>Number</th>

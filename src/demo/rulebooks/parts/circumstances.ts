@@ -174,6 +174,44 @@ export const earlier: Section = {
   ],
 };
 
+export const figures: Section = {
+  key: "figures",
+  core: null,
+  scope: "file",
+  title: { en: "For our figures", fr: "Pour nos statistiques" },
+  intro: {
+    en: "You need not answer any of this. It is counted over everybody, stands in no file that somebody reads, and decides nothing.",
+    fr: "Vous n’avez à répondre à rien de ceci. Les réponses sont comptées sur l’ensemble, ne figurent dans aucun dossier lu, et ne décident de rien.",
+  },
+  fields: [
+    field(
+      { key: "first", kind: "yesNo", required: false, mayBeUnknown: true, seenBy: "figures" },
+      "Are you the first in your family to study?",
+      "Êtes-vous la première personne de votre famille à étudier ?",
+    ),
+    field(
+      {
+        key: "describes",
+        kind: "choice",
+        required: false,
+        seenBy: "figures",
+        options: [
+          option("woman", "A woman", "Une femme"),
+          option("man", "A man", "Un homme"),
+          option("other", "In other words", "Autrement"),
+        ],
+      },
+      "How do you describe yourself?",
+      "Comment vous décrivez-vous ?",
+    ),
+    field(
+      { key: "care", kind: "yesNo", required: false, seenBy: "figures" },
+      "Do you care for a child or a relative?",
+      "Vous occupez-vous d’un enfant ou d’un proche ?",
+    ),
+  ],
+};
+
 export const heard: Section = {
   key: "heard",
   core: null,

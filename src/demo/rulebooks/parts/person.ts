@@ -1,5 +1,6 @@
+import type { Condition } from "../../../core/rules/condition";
 import type { Section } from "../../../core/sections/definition";
-import { field } from "./field";
+import { field, option } from "./field";
 
 /** Who somebody is, how to reach them, and what decides their applicant group. */
 export const person: Section = {
@@ -56,6 +57,30 @@ export const person: Section = {
     ),
     field({ key: "birthDate", kind: "date" }, "Date of birth", "Date de naissance"),
     field({ key: "birthPlace", kind: "text", most: 100 }, "Place of birth", "Lieu de naissance"),
+    field(
+      { key: "birthCountry", kind: "country", required: false, mayBeUnknown: true },
+      "Country in which that place lies today",
+      "Pays où se trouve ce lieu aujourd’hui",
+    ),
+    field(
+      {
+        key: "gender",
+        kind: "choice",
+        required: false,
+        seenBy: "office",
+        options: [
+          option("F", "F", "F"),
+          option("M", "M", "M"),
+          option("X", "X, or nothing is stated there", "X, ou rien n’y figure"),
+        ],
+      },
+      "Gender, as your passport states it",
+      "Genre, tel que l’indique votre passeport",
+      {
+        en: "The office needs it for visa papers alone. Nobody who judges your application sees it.",
+        fr: "Le bureau n’en a besoin que pour les visas. Personne qui évalue votre candidature ne le voit.",
+      },
+    ),
   ],
 };
 
@@ -81,6 +106,11 @@ export const contact: Section = {
   ],
 };
 
+/** Living in a country whose citizen one is not: nobody has to say so, it follows from the two answers. */
+export const livesAbroad: Condition = {
+  not: { fact: "citizenship.citizenships", is: "includesOneOf", value: { fact: "citizenship.residence" } },
+};
+
 export const citizenship: Section = {
   key: "citizenship",
   core: "citizenship",
@@ -93,6 +123,23 @@ export const citizenship: Section = {
   fields: [
     field({ key: "citizenships", kind: "countries" }, "Citizenships", "Nationalités"),
     field({ key: "residence", kind: "country" }, "Country in which you live", "Pays où vous vivez"),
+    field(
+      {
+        key: "stay",
+        kind: "choice",
+        when: livesAbroad,
+        options: [
+          option("permanent", "A permanent right of residence", "Un droit de séjour permanent"),
+          option("family", "A permit as somebody’s family", "Un titre de séjour pour motif familial"),
+          option("study", "A permit for study", "Un titre de séjour pour études"),
+          option("work", "A permit for work", "Un titre de séjour pour travail"),
+          option("protection", "Protection or asylum", "Une protection ou l’asile"),
+          option("other", "Another, or none yet", "Un autre, ou pas encore"),
+        ],
+      },
+      "What lets you live there",
+      "Ce qui vous permet d’y vivre",
+    ),
     field(
       {
         key: "paper",
@@ -111,6 +158,7 @@ export const citizenship: Section = {
       {
         key: "passportExpiry",
         kind: "date",
+        ends: true,
         when: { fact: "citizenship.paper", is: "differs", value: "birthCertificate" },
       },
       "It is valid until",

@@ -5,11 +5,6 @@ import { field, option } from "./field";
 /** What somebody is to us or to others: where they live, whom they work for, what they hold already. Asked only where it changes something. */
 const yes = (fact: string): Condition => ({ fact, is: "equals", value: true });
 
-/** Living in a country whose citizen one is not: nobody has to say so, it follows from the two answers. */
-export const livesAbroad: Condition = {
-  not: { fact: "citizenship.citizenships", is: "includesOneOf", value: { fact: "citizenship.residence" } },
-};
-
 export const letters: Section = {
   key: "letters",
   core: null,
@@ -204,7 +199,7 @@ export const clearance: Section = {
       "Son numéro",
     ),
     field(
-      { key: "expiry", kind: "date", when: { fact: "answers.clearance.has", is: "equals", value: "yes" } },
+      { key: "expiry", kind: "date", ends: true, when: { fact: "answers.clearance.has", is: "equals", value: "yes" } },
       "Valid until",
       "Valable jusqu’au",
     ),

@@ -13,15 +13,17 @@ import { disposition } from "../../../disposition";
 async function readable(
   person: Identity,
   number: string,
-): Promise<{ readonly application: MyApplication; readonly name: string } | null> {
+): Promise<{ readonly application: MyApplication; readonly name: string; readonly own: boolean } | null> {
   const own = await see(myApplication, person.actor, { number });
-  return own ? { application: own, name: person.actor.name } : see(officeCopy, person.actor, { number });
+  if (own) return { application: own, name: person.actor.name, own: true };
+  const office = await see(officeCopy, person.actor, { number });
+  return office && { ...office, own: false };
 }
 
-async function documentsOf(person: Identity, application: MyApplication, language: "en" | "fr") {
+async function documentsOf(person: Identity, application: MyApplication, language: "en" | "fr", passedOn: boolean) {
   const { pool } = await webRuntime();
   const all = [];
-  for (const { uploadId, title } of suppliedInOrder(application, language)) {
+  for (const { uploadId, title } of suppliedInOrder(application, language, passedOn)) {
     const known = await see(document, person.actor, { uploadId });
     if (!known) continue;
     const chunks: Buffer[] = [];
@@ -37,12 +39,17 @@ export async function GET(request: Request, { params }: { params: Promise<{ numb
   const person = await identity();
   const found = person ? await readable(person, number) : null;
   if (!person || !found) return new Response("This is not here.", { status: 404 });
-  const { application, name } = found;
+  const { application, name, own } = found;
   const language = await locale();
   const whole = new URL(request.url).searchParams.get("documents") === "1";
   const form = await printFormCopy(formCopy(application, name, language), language, new Date(application.now));
   const bytes = whole
-    ? await printDossier(form, number, await documentsOf(person, application, language), say(language, "copy.leftOut"))
+    ? await printDossier(
+        form,
+        number,
+        await documentsOf(person, application, language, !own),
+        say(language, "copy.leftOut"),
+      )
     : form;
   return new Response(Buffer.from(bytes), {
     headers: {
