@@ -25,6 +25,7 @@ const WRITTEN = [
   "reference_request",
   "registry_query",
   "confirmation",
+  "link_note",
   "answer",
   "answer_version",
   "excuse",

@@ -14,6 +14,7 @@ import * as evidence from "./judge-evidence";
 import * as files from "./keep-files";
 import * as messages from "./messages";
 import { moveProgramme, suggestMove } from "./move-programme";
+import { noteLink } from "./note-link";
 import * as overriding from "./override-finding";
 import * as payments from "./payments";
 import { askPreview, askReferencePreview, reportPreview } from "./previews";
@@ -115,6 +116,7 @@ export const ACTS = {
   remindOpenings,
   eraseDrafts,
   noteEmptySearch,
+  noteLink,
   answerSearch,
   removeDocument,
   reopenRound: rounds.reopenRound,

@@ -66,6 +66,7 @@ export function formOf(p: Profile): { readonly sections: readonly NonNullable<Ch
     changes("citizenship", {
       citizenships: [...p.citizenships],
       residence: p.residence,
+      stay: p.citizenships.includes(p.residence) ? undefined : "permanent",
       paper: "passport",
       passportNumber: p.passportNumber,
       passportExpiry: p.passportExpiry,

@@ -156,6 +156,7 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "settle-ask": "settled what was asked for",
   "carry-over": "answers carried over from an earlier application",
   "request-correction": "asked to correct",
+  "note-link": "looked at a link",
   "erase-draft": "erased what was written: drafts that were not submitted are kept for a time only",
   "give-undertaking": "promised what is asked of the order of the choices",
   "refuse-correction": "refused the correction",

@@ -26,6 +26,15 @@ interface CasePlace {
 }
 
 export interface FileActs {
+  readonly noteLink: Acting<{
+    readonly applicationId: string;
+    readonly scope: string;
+    readonly section: string;
+    readonly entry: string;
+    readonly field: string;
+    readonly url: string;
+    readonly opens: boolean;
+  }>;
   readonly accept: Acting<Place & { readonly proof?: "copy" | "certified copy" | "original seen" | "from the issuer" }>;
   readonly sendBack: Acting<
     Place & {

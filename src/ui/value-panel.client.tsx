@@ -4,6 +4,7 @@ import { useState } from "react";
 import type { RequirementResult } from "../core/assessment/result";
 import type { ClaimedValue, FileData } from "../views/file-data";
 import type { FileActs } from "./file-acts";
+import { LinkList } from "./link-list.client";
 import { type Confirm, MENDABLE, Mend } from "./mend.client";
 import { PapersThatCount } from "./papers-that-count";
 import { RegistryCheck } from "./registry-check.client";
@@ -16,11 +17,13 @@ function Line({
   data,
   onConfirm,
   judged,
+  noteLink,
 }: {
   value: ClaimedValue;
   data: FileData;
   onConfirm: Confirm;
   judged: boolean;
+  noteLink: FileActs["noteLink"];
 }) {
   const [open, setOpen] = useState(false);
   const claim = valueText("en", value, value.claim, data.office);
@@ -28,7 +31,9 @@ function Line({
     <li data-state={value.state}>
       <span className="quiet">{value.title.en}</span>
       <span>
-        {value.state === "changed" || value.state === "stale" ? (
+        {value.kind === "links" ? (
+          <LinkList value={value} data={data} noteLink={noteLink} />
+        ) : value.state === "changed" || value.state === "stale" ? (
           <>
             <strong>{valueText("en", value, value.confirmed, data.office)}</strong> <s className="quiet">{claim}</s>
           </>
@@ -75,7 +80,7 @@ export function ValuePanel({
   requirement: RequirementResult;
   onConfirm: Confirm;
   onTakeBack: TakeBack;
-  acts: Pick<FileActs, "askRegistry" | "takeRegistry">;
+  acts: Pick<FileActs, "askRegistry" | "takeRegistry" | "noteLink">;
 }) {
   const names =
     requirement.kind === "sections"
@@ -120,7 +125,14 @@ export function ValuePanel({
             ) : (
               <ul className="value-list">
                 {values.map((v) => (
-                  <Line key={`${v.entry}-${v.field}`} value={v} data={data} onConfirm={onConfirm} judged={judged} />
+                  <Line
+                    key={`${v.entry}-${v.field}`}
+                    value={v}
+                    data={data}
+                    onConfirm={onConfirm}
+                    judged={judged}
+                    noteLink={acts.noteLink}
+                  />
                 ))}
               </ul>
             )}

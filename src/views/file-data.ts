@@ -140,6 +140,17 @@ export interface FileData {
     readonly text: string;
     readonly choices: readonly { readonly id: string; readonly code: string }[];
   } | null;
+  /** Whether the links that the applicant gave opened. */
+  readonly linkNotes: readonly {
+    readonly scope: string;
+    readonly section: string;
+    readonly entry: string;
+    readonly field: string;
+    readonly url: string;
+    readonly opens: boolean;
+    readonly by: string;
+    readonly at: string;
+  }[];
   /** What the applicant was asked for and has not answered. */
   readonly asks: readonly {
     readonly id: string;

@@ -14,6 +14,7 @@ export interface Extras {
   charges: FileData["charges"];
   asks: FileData["asks"];
   undertaking: FileData["undertaking"];
+  linkNotes: FileData["linkNotes"];
   registry: FileData["registry"];
   overrides: FileData["overrides"];
   events: FileEvent[];
@@ -54,6 +55,10 @@ export const EXTRAS = `select n.name as name, p.email,
     `json_build_object('id', x.id, 'name', x.name, 'email', x.email, 'state', x.state, 'askedAt', x.asked_at, 'endsAt', x.ends_at, 'givenAt', x.given_at, 'answers', x.answers, 'uploadId', x.upload_id, 'judgement', x.judgement)`,
     "select * from reference_request r where r.application_id = a.id order by r.asked_at",
   )} as references,
+  ${rowsOf(
+    `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'url', x.url, 'opens', x.opens, 'by', x.name, 'at', x.at)`,
+    "select l.*, w.name from link_note l join person w on w.id = l.by_id where l.application_id = a.id",
+  )} as "linkNotes",
   (select json_build_object('at', u.at, 'text', u.text, 'choices', u.choices) from undertaking u
    where u.application_id = a.id order by u.at desc limit 1) as undertaking,
   ${rowsOf(

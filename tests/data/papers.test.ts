@@ -93,7 +93,7 @@ describe("identity papers", () => {
       ...{ passportNumber: "000-0000000-00".replaceAll("0", "4"), passportExpiry: "2031-08-09" },
     });
     expect((await citizenshipOf(owner, applicationId)).gaps).toEqual([]);
-    await save(owner, applicationId, { citizenships: ["JP"] });
+    await save(owner, applicationId, { citizenships: ["JP"], stay: "work" });
     expect((await citizenshipOf(owner, applicationId)).gaps).toEqual(["paper: wrong"]);
   });
 

@@ -103,6 +103,7 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   openReference: ["referee"],
   moveToRulebook: ["lead officer"],
   moveProgramme: OFFICERS,
+  noteLink: OFFICERS,
   sendAgain: OFFICERS,
   suggestMove: OFFICERS,
   prepareDecision: OFFICERS,

@@ -156,6 +156,27 @@ export const confirmation = pgTable(
   (t) => [primaryKey({ columns: [t.applicationId, t.scope, t.section, t.entry, t.field] })],
 );
 
+/** Whether a link that the applicant gave opened when an officer looked last. */
+export const linkNote = pgTable(
+  "link_note",
+  {
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    scope: text("scope").notNull(),
+    section: text("section").notNull(),
+    entry: text("entry").notNull().default(""),
+    field: text("field").notNull(),
+    url: text("url").notNull(),
+    opens: boolean("opens").notNull(),
+    byId: uuid("by_id")
+      .notNull()
+      .references(() => person.id),
+    at: instant("at").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.scope, t.section, t.entry, t.field, t.url] })],
+);
+
 /** A requirement that an officer excused, with the reason. */
 export const excuse = pgTable(
   "excuse",

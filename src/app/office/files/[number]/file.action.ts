@@ -12,6 +12,7 @@ import { acceptEvidence, returnEvidence, undoJudgement } from "../../../../acts/
 import { excuseRequirement, takeFile } from "../../../../acts/keep-files";
 import { sendAgain } from "../../../../acts/messages";
 import { moveProgramme, suggestMove } from "../../../../acts/move-programme";
+import { noteLink } from "../../../../acts/note-link";
 import { endOverride, overrideFinding } from "../../../../acts/override-finding";
 import { askRegistry, takeRegistryResults } from "../../../../acts/registry";
 import { endReopening, readCorrections, reopenSections } from "../../../../acts/reopen-sections";
@@ -70,6 +71,8 @@ export const ruleOn = async (number: string, input: z.input<(typeof ruleOnCase)[
   run(number, ruleOnCase, input);
 export const unrule = async (number: string, input: z.input<(typeof endCaseRuling)["input"]>): Promise<Said> =>
   run(number, endCaseRuling, input);
+export const noteLinkOf = async (number: string, input: z.input<(typeof noteLink)["input"]>): Promise<Said> =>
+  run(number, noteLink, input);
 export const askRegistryAbout = async (number: string, input: z.input<(typeof askRegistry)["input"]>): Promise<Said> =>
   run(number, askRegistry, input);
 export const takeRegistry = async (
