@@ -23,6 +23,7 @@ const ABANDONED = `select a.id, a.number, a.person_id, a.erasure_told_at, coales
 const WRITTEN = [
   "evidence",
   "reference_request",
+  "signature_request",
   "registry_query",
   "confirmation",
   "link_note",

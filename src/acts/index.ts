@@ -33,6 +33,7 @@ import * as rulings from "./rulings";
 import { judgeSamePerson } from "./same-person";
 import { saveAnswers } from "./save-answers";
 import { dropPart, savePart, shareElement } from "./shared-parts";
+import * as signatures from "./signatures";
 import { startApplication } from "./start-application";
 import { submitApplication } from "./submit-application";
 import { takeBackLine } from "./take-back-line";
@@ -122,6 +123,10 @@ export const ACTS = {
   reopenRound: rounds.reopenRound,
   reportMessage: messages.reportMessage,
   sendAgain: messages.sendAgain,
+  requestSignature: signatures.requestSignature,
+  remindSignature: signatures.remindSignature,
+  signByLink: signatures.signByLink,
+  declineSignature: signatures.declineSignature,
   requestReference: requests.requestReference,
   refuseCorrection,
   requestCorrection,

@@ -1,7 +1,7 @@
 import { and, eq, inArray, lte, sql } from "drizzle-orm";
 import { z } from "zod";
-import { message, referenceRequest, trayMail } from "../db/schema";
-import { defineAct, done, refuse } from "./act";
+import { message, trayMail } from "../db/schema";
+import { type ActContext, defineAct, done, refuse } from "./act";
 import { defineFileAct } from "./file-act";
 import { mailApplicant, type Template } from "./mail";
 import { settle } from "./settle";
@@ -23,8 +23,24 @@ export const claimMessage = defineAct({
   },
 });
 
+/** A person without an account who could not be reached: what they were asked for is undeliverable, and the file says so. */
+async function giveUp(ctx: ActContext, applicationId: string, template: string, address: string): Promise<void> {
+  if (template !== "reference-asked" && template !== "signature-asked") return;
+  await ctx.client.query("select 1 from application where id = $1 for update", [applicationId]);
+  const [table, closed, event] =
+    template === "reference-asked"
+      ? (["reference_request", "closed_at", "reference-undeliverable"] as const)
+      : (["signature_request", "answered_at", "signature-undeliverable"] as const);
+  const { rows } = await ctx.client.query<{ id: string }>(
+    `update ${table} set state = 'undeliverable', ${closed} = $3 where application_id = $1 and email = $2 and state = 'asked' returning id`,
+    [applicationId, address, ctx.now],
+  );
+  await ctx.emit(event, applicationId, { requests: rows.map((r) => r.id) });
+  await settle(ctx, applicationId);
+}
+
 /**
- * Reports how sending went. A sent mail keeps its words but no longer its link; a refused address makes a reference request
+ * Reports how sending went. A sent mail keeps its words but no longer its link; a refused address makes what was asked there
  * undeliverable, which puts the turn back to the applicant; any other failure is tried again, up to a limit.
  */
 export const reportMessage = defineAct({
@@ -50,22 +66,7 @@ export const reportMessage = defineAct({
         .update(message)
         .set({ state: over ? "failed" : "queued", failure })
         .where(eq(message.id, messageId));
-      if (over && row.applicationId && row.template === "reference-asked") {
-        await ctx.client.query("select 1 from application where id = $1 for update", [row.applicationId]);
-        const failed = await ctx.db
-          .update(referenceRequest)
-          .set({ state: "undeliverable", closedAt: ctx.now })
-          .where(
-            and(
-              eq(referenceRequest.applicationId, row.applicationId),
-              eq(referenceRequest.email, row.toAddress),
-              eq(referenceRequest.state, "asked"),
-            ),
-          )
-          .returning({ id: referenceRequest.id });
-        await ctx.emit("reference-undeliverable", row.applicationId, { requests: failed.map((f) => f.id) });
-        await settle(ctx, row.applicationId);
-      }
+      if (over && row.applicationId) await giveUp(ctx, row.applicationId, row.template, row.toAddress);
     }
     return done(null);
   },

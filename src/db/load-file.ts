@@ -95,6 +95,11 @@ select json_build_object(
     "reference_request x where x.application_id = a.id",
     "x.asked_at, x.id",
   )},
+  'signatures', ${list(
+    `json_build_object('requirement', x.requirement, 'askedAt', ${iso("x.asked_at")})`,
+    "signature_request x where x.application_id = a.id and x.state = 'asked'",
+    "x.asked_at, x.id",
+  )},
   'charges', ${list(
     `json_build_object('id', x.id, 'item', x.item, 'scope', x.scope, 'currency', x.currency,
       'minor', x.minor + coalesce((select sum(j.minor) from charge_adjustment j where j.charge_id = x.id), 0),

@@ -88,6 +88,7 @@ export function sampleFile(profile: Profile, change: SampleChange = {}): FileFac
     overrides: [],
     rulings: [],
     references: [],
+    signatures: [],
     charges: [],
     asks: [],
     reopenings: [],

@@ -2,6 +2,7 @@ import { correctingEn } from "./correcting";
 import { fillingEn } from "./filling";
 import { findingEn } from "./finding";
 import { moreEn } from "./more";
+import { signingEn } from "./signing";
 
 /** The English sentences of the applicant's and the referee's side, and of all mails. */
 export const en = {
@@ -9,6 +10,7 @@ export const en = {
   ...fillingEn,
   ...moreEn,
   ...correctingEn,
+  ...signingEn,
   "brand.line": "Intake for study programmes",
   "nav.programmes": "Programmes",
   "nav.mine": "My applications",

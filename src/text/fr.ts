@@ -3,6 +3,7 @@ import type { en } from "./en";
 import { fillingFr } from "./filling";
 import { findingFr } from "./finding";
 import { moreFr } from "./more";
+import { signingFr } from "./signing";
 
 /** The French sentences; the type holds every key of the English ones. */
 export const fr: Readonly<Record<keyof typeof en, string>> = {
@@ -10,6 +11,7 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   ...fillingFr,
   ...moreFr,
   ...correctingFr,
+  ...signingFr,
   "brand.line": "L’admission aux programmes d’études",
   "nav.programmes": "Programmes",
   "nav.mine": "Mes candidatures",

@@ -35,6 +35,7 @@ export const REASON_WORDS: Readonly<Record<string, string>> = {
   "book payment": "On its way",
   "give reference": "Reference asked for",
   "await result": "Test result to come",
+  "await signature": "Signature asked for",
   withdrawn: "Withdrawn",
   refused: "Refused",
   declined: "Declined our offer",
@@ -89,6 +90,8 @@ export function stepDeed(step: Pick<Step, "kind" | "count"> & { readonly title?:
       return "give the reference";
     case "await result":
       return "wait for the test result";
+    case "await signature":
+      return `sign by the link: ${title}`;
     case "answer offer":
       return "answer the offer";
     case "prove":
@@ -156,6 +159,11 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "settle-ask": "settled what was asked for",
   "carry-over": "answers carried over from an earlier application",
   "request-correction": "asked to correct",
+  "request-signature": "asked for a signature by a link",
+  "remind-signature": "asked again for a signature by a link",
+  "sign-by-link": "signed by the link",
+  "decline-signature": "declined to sign by the link",
+  "signature-undeliverable": "could not be reached to sign",
   "note-link": "looked at a link",
   "erase-draft": "erased what was written: drafts that were not submitted are kept for a time only",
   "give-undertaking": "promised what is asked of the order of the choices",

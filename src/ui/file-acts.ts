@@ -26,6 +26,7 @@ interface CasePlace {
 }
 
 export interface FileActs {
+  readonly remindSignature: Acting<{ readonly applicationId: string; readonly requirement: string }>;
   readonly noteLink: Acting<{
     readonly applicationId: string;
     readonly scope: string;

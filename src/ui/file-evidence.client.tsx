@@ -5,14 +5,60 @@ import { useState } from "react";
 import type { RequirementResult } from "../core/assessment/result";
 import { formatDate, formatMoney } from "../text/format";
 import type { FileData } from "../views/file-data";
+import type { FileActs } from "./file-acts";
 
 const DocumentViewer = dynamic(() => import("./document-viewer.client"), {
   ssr: false,
   loading: () => <p className="quiet">Opening the document …</p>,
 });
 
+/** Who was asked to sign by a link, and what became of it; asked again where nothing has come. */
+function Signing({
+  data,
+  requirement,
+  remind,
+}: {
+  data: FileData;
+  requirement: RequirementResult;
+  remind: FileActs["remindSignature"];
+}) {
+  const [said, setSaid] = useState<string | null>(null);
+  const last = data.signatures.filter((s) => s.requirement === requirement.key).at(-1);
+  if (!last) return null;
+  const day = (instant: string) => formatDate("en", instant.slice(0, 10));
+  const press = async () => {
+    const refused = await remind({ applicationId: data.id, requirement: requirement.key });
+    setSaid(refused ?? "A new link is on its way; the earlier one ends.");
+  };
+  return (
+    <div className="notice">
+      {last.state === "signed"
+        ? `Signed as “${last.signedAs ?? ""}” by the link that went to ${last.name}, ${last.email}.`
+        : last.state === "declined"
+          ? `${last.name}, ${last.email}, was asked on ${day(last.askedAt)} to sign and said no.`
+          : last.state === "undeliverable"
+            ? `The mail that asks ${last.name} to sign could not be delivered at ${last.email}.`
+            : `${last.name}, ${last.email}, was asked on ${day(last.askedAt)} to sign and has not done so yet.`}{" "}
+      {last.state === "signed" ? null : (
+        <button type="button" className="link-button" onClick={() => void press()}>
+          Ask again
+        </button>
+      )}
+      {said ? <p role="status">{said}</p> : null}
+    </div>
+  );
+}
+
 /** The middle: the evidence itself. */
-export function Evidence({ data, requirement }: { data: FileData; requirement: RequirementResult }) {
+export function Evidence({
+  data,
+  requirement,
+  remind,
+}: {
+  data: FileData;
+  requirement: RequirementResult;
+  remind: FileActs["remindSignature"];
+}) {
   const current = data.documents.filter((d) => requirement.evidence.includes(d.evidenceId));
   const older = data.documents.filter(
     (d) =>
@@ -83,15 +129,19 @@ export function Evidence({ data, requirement }: { data: FileData; requirement: R
     );
   if (!shown)
     return (
-      <p className="empty">
-        Nothing was supplied yet.
-        {older.length > 0
-          ? ` ${older.length} earlier ${older.length === 1 ? "document is" : "documents are"} kept in the history.`
-          : ""}
-      </p>
+      <>
+        <Signing data={data} requirement={requirement} remind={remind} />
+        <p className="empty">
+          Nothing was supplied yet.
+          {older.length > 0
+            ? ` ${older.length} earlier ${older.length === 1 ? "document is" : "documents are"} kept in the history.`
+            : ""}
+        </p>
+      </>
     );
   return (
     <>
+      <Signing data={data} requirement={requirement} remind={remind} />
       {current.length > 1 ? (
         <p className="pages">
           {current.map((d, i) => (

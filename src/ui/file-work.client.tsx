@@ -226,7 +226,7 @@ export function FileWork({ data, me, askDay, acts }: Props) {
       </nav>
       <section className="evidence" aria-label="Evidence">
         {requirement ? (
-          <Evidence key={placeOf(requirement)} data={data} requirement={requirement} />
+          <Evidence key={placeOf(requirement)} data={data} requirement={requirement} remind={acts.remindSignature} />
         ) : (
           <>
             <Cases data={data} acts={acts} />

@@ -140,6 +140,16 @@ export interface FileData {
     readonly text: string;
     readonly choices: readonly { readonly id: string; readonly code: string }[];
   } | null;
+  /** Signatures that were asked for by a link, the last one last. */
+  readonly signatures: readonly {
+    readonly requirement: string;
+    readonly name: string;
+    readonly email: string;
+    readonly state: string;
+    readonly askedAt: string;
+    readonly answeredAt: string | null;
+    readonly signedAs: string | null;
+  }[];
   /** Whether the links that the applicant gave opened. */
   readonly linkNotes: readonly {
     readonly scope: string;

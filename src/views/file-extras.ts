@@ -15,6 +15,7 @@ export interface Extras {
   asks: FileData["asks"];
   undertaking: FileData["undertaking"];
   linkNotes: FileData["linkNotes"];
+  signatures: FileData["signatures"];
   registry: FileData["registry"];
   overrides: FileData["overrides"];
   events: FileEvent[];
@@ -59,6 +60,10 @@ export const EXTRAS = `select n.name as name, p.email,
     `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'url', x.url, 'opens', x.opens, 'by', x.name, 'at', x.at)`,
     "select l.*, w.name from link_note l join person w on w.id = l.by_id where l.application_id = a.id",
   )} as "linkNotes",
+  ${rowsOf(
+    `json_build_object('requirement', x.requirement, 'name', x.name, 'email', x.email, 'state', x.state, 'askedAt', x.asked_at, 'answeredAt', x.answered_at, 'signedAs', x.signed_as)`,
+    "select * from signature_request r where r.application_id = a.id and r.state <> 'replaced' order by r.asked_at",
+  )} as signatures,
   (select json_build_object('at', u.at, 'text', u.text, 'choices', u.choices) from undertaking u
    where u.application_id = a.id order by u.at desc limit 1) as undertaking,
   ${rowsOf(
@@ -83,7 +88,7 @@ export const EXTRAS = `select n.name as name, p.email,
   ${rowsOf(
     `json_build_object('id', x.id, 'at', x.at, 'act', x.act, 'who', x.who, 'about', x.about)`,
     `select v.id, v.at, v.act, v.about, case when v.actor like 'person:%' then (select name from person where id = substr(v.actor, 8)::uuid)
-       when v.actor like 'link:%' then (select name from reference_request where id = substr(v.actor, 6)::uuid) else v.actor end as who
+       when v.actor like 'link:%' then coalesce((select name from reference_request where id = substr(v.actor, 6)::uuid), (select name from signature_request where id = substr(v.actor, 6)::uuid)) else v.actor end as who
      from event v where v.application_id = a.id order by v.id desc limit 500`,
   )} as events
 from application a join person p on p.id = a.person_id join file_standing n on n.application_id = a.id where a.id = $1`;

@@ -20,6 +20,7 @@ import { rulebookPage, rulebooks } from "./rulebooks";
 import { rulings } from "./rulings";
 import { selfCheck } from "./self-check";
 import { sharedParts } from "./shared-parts";
+import { signaturePage } from "./signature-page";
 import { staff } from "./staff";
 import { standards } from "./standards";
 import { submissions } from "./submissions";
@@ -31,6 +32,7 @@ import { whatIf } from "./what-if";
 export const VIEWS = {
   applyOffer,
   awaited,
+  signaturePage,
   document,
   drafts,
   elsewhere,

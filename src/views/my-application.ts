@@ -14,7 +14,7 @@ import {
   type ProgrammeInput,
   type Track,
 } from "../core/programmes/programme";
-import type { Picture, Template } from "../core/requirements/definition";
+import type { DocumentRequirement, Picture, Template } from "../core/requirements/definition";
 import { factNames } from "../core/rules/names";
 import { AnswerIndex } from "../core/sections/answer-index";
 import { type Field, factName } from "../core/sections/definition";
@@ -57,6 +57,13 @@ export interface MyApplication {
     /** What the document has to show and, from what was stated, would not. */
     readonly fails: readonly LocalText[];
     readonly help: LocalText | null;
+    /** Who may sign it by a link: whom the form names, and what became of the last request; null where nobody signs it. */
+    readonly signer: {
+      readonly name: string;
+      readonly email: string;
+      readonly sentence: LocalText;
+      readonly last: { readonly state: string; readonly email: string; readonly askedAt: string } | null;
+    } | null;
     /** Copies that the office passes on leave it out. */
     readonly keptBack: boolean;
     /** The size of the picture that is asked for; null where any document is. */
@@ -157,6 +164,10 @@ const SHOWN_EVENTS = [
   "submit-application",
   "upload-document",
   "request-reference",
+  "request-signature",
+  "remind-signature",
+  "sign-by-link",
+  "decline-signature",
   "give-reference",
   "decline-reference",
   "record-payment",
@@ -193,6 +204,7 @@ interface Extras {
     | null;
   charges: Omit<MyApplication["charges"][number], "whenWithdrawn">[] | null;
   asks: MyApplication["asks"] | null;
+  signatures: { requirement: string; state: string; email: string; askedAt: string }[] | null;
   choices:
     | (Omit<MyApplication["choices"][number], "decision" | "offered"> & {
         programme: Pick<ProgrammeInput, "campuses" | "modes" | "tracks" | "onePage">;
@@ -224,6 +236,8 @@ const EXTRAS = `select
        from decision d where d.choice_id = c.id)) order by c.rank)
    from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id join round r on r.id = c.round_id
    where c.application_id = $1) as choices,
+  (select json_agg(json_build_object('requirement', s.requirement, 'state', s.state, 'email', s.email, 'askedAt', s.asked_at) order by s.asked_at) from signature_request s
+   where s.application_id = $1 and s.state <> 'replaced') as signatures,
   (select json_build_object('text', q.text, 'askedAt', q.asked_at) from correction_request q where q.application_id = $1 and q.answered_at is null) as request,
   (select json_build_object('reason', o.reason, 'due', o.due) from reopening o where o.application_id = $1 and o.answered_at is null and o.ended_at is null) as reopening,
   (select f.rules from application a join procedure f on f.id = a.procedure_id where a.id = $1) as rules,
@@ -279,6 +293,22 @@ function groupBecause(
       .map((field) => ({ field, value: index.claim("file", section.key, "", field.key) }))
       .filter(({ value }) => value !== null && value !== ""),
   );
+}
+
+/** Whom the form names as signer of a document, by the fields of that section. */
+function signerOf(
+  requirement: DocumentRequirement | null,
+  index: AnswerIndex,
+  extras: Extras | undefined,
+): MyApplication["documents"][number]["signer"] {
+  if (!requirement?.signedBy) return null;
+  const { section, sentence } = requirement.signedBy;
+  const stated = (field: string): string => {
+    const value = index.claim("file", section, "", field);
+    return typeof value === "string" ? value.trim() : "";
+  };
+  const last = extras?.signatures?.filter((s) => s.requirement === requirement.key).at(-1) ?? null;
+  return { name: stated("name"), email: stated("email"), sentence, last };
 }
 
 function promiseOf({ rules, promise }: Extras, order: readonly string[]): MyApplication["undertaking"] {
@@ -341,6 +371,7 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
         open: maySupply(loaded.facts, assessment, { requirement: r.key, scope: r.scope, entry: r.entry }, growing),
         fails: r.checks.filter((c) => c.trace.truth === "not met").map((c) => c.title),
         help: asked.get(r.key)?.help ?? null,
+        signer: signerOf(documentOf(r.key), index, extras),
         keptBack: documentOf(r.key)?.keptBack ?? false,
         picture: documentOf(r.key)?.picture ?? null,
         templates: documentOf(r.key)?.templates ?? [],

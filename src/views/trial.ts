@@ -102,6 +102,7 @@ export function trialOf(rulebook: Rulebook, choice: TrialChoice, answers: TrialA
     overrides: [],
     rulings: [],
     references: [],
+    signatures: [],
     charges: [],
     asks: [],
     reopenings: [],

@@ -42,6 +42,8 @@ export interface FileFacts {
     readonly about: RuledCase;
   }[];
   readonly references: readonly ReferenceFact[];
+  /** Signatures that were asked for by a link and have not come yet. */
+  readonly signatures: readonly { readonly requirement: string; readonly askedAt: Instant }[];
   readonly charges: readonly ChargeFact[];
   readonly asks: readonly AskFact[];
   readonly reopenings: readonly ReopeningFact[];

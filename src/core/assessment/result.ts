@@ -28,6 +28,7 @@ export const STEP_KINDS = [
   "book payment",
   "give reference",
   "await result",
+  "await signature",
   "answer offer",
   "prove",
   "load calendar",

@@ -94,13 +94,10 @@ function resultDay(input: StepInput, result: RequirementResult): Day | null {
 
 function promisedStep(input: StepInput, result: RequirementResult): Step {
   if (result.kind === "fee") return step(input, "payment", "book payment", null, about(result));
-  return step(
-    input,
-    "third party",
-    result.kind === "reference" ? "give reference" : "await result",
-    result.kind === "reference" ? null : resultDay(input, result),
-    about(result),
-  );
+  if (result.kind === "reference") return step(input, "third party", "give reference", null, about(result));
+  if (input.facts.signatures.some((s) => s.requirement === result.key))
+    return step(input, "third party", "await signature", null, about(result));
+  return step(input, "third party", "await result", resultDay(input, result), about(result));
 }
 
 function requirementStep(input: StepInput, result: RequirementResult): readonly Step[] {

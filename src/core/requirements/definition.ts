@@ -56,6 +56,11 @@ export const requirementSchema = z.discriminatedUnion("kind", [
     picture: pictureSchema.optional(),
     /** It stays with the office: copies of the file that are passed on leave it out. */
     keptBack: z.boolean().optional(),
+    /**
+     * Whom the form names in a section, by its fields `name` and `email`, may sign this sentence by a link of their own; what was signed is
+     * then the document.
+     */
+    signedBy: z.object({ section: z.string(), sentence: localTextSchema }).optional(),
     /** Forms to download and have filled in: the content (SHA-256 of its bytes) and the name under which it is saved. */
     templates: z.array(templateSchema).max(10).optional(),
   }),

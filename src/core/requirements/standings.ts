@@ -97,7 +97,9 @@ function documentStanding(requirement: DocumentRequirement, input: StandingInput
     evidence: evidence.map((e) => e.id),
   };
   if (evidence.length === 0) {
-    const promised = requirement.promise !== undefined && judge(requirement.promise, context.source).truth === "met";
+    const promised =
+      (requirement.signedBy !== undefined && facts.signatures.some((s) => s.requirement === requirement.key)) ||
+      (requirement.promise !== undefined && judge(requirement.promise, context.source).truth === "met");
     return { ...draft, standing: promised ? "promised" : "missing" };
   }
   const standing = evidenceStanding(evidence, requirement.proof);

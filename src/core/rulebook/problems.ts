@@ -133,8 +133,12 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
       return r.sections
         .filter((s) => !sections.has(s))
         .map((s) => ({ code: "unknown-section", about: `${r.key}: ${s}` }));
-    if (r.kind === "document")
-      return r.shows.filter((f) => !fields.has(f)).map((f) => ({ code: "unknown-field", about: `${r.key}: ${f}` }));
+    if (r.kind === "document") {
+      const named = r.signedBy ? [`${r.signedBy.section}.name`, `${r.signedBy.section}.email`] : [];
+      return [...r.shows, ...named]
+        .filter((f) => !fields.has(f))
+        .map((f) => ({ code: "unknown-field", about: `${r.key}: ${f}` }));
+    }
     if (r.kind === "reference") {
       const roles = body.sections.find((s) => s.core === "referees")?.fields.find((f) => f.key === "role")?.options;
       const known = r.role === "any" || (roles ?? []).some((o) => o.value === r.role);

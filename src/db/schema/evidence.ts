@@ -11,6 +11,7 @@ import {
   uniqueIndex,
   uuid,
 } from "drizzle-orm/pg-core";
+import type { LocalText } from "../../core/text/local-text";
 import { application } from "./application";
 import { instant } from "./columns";
 import { content } from "./content";
@@ -118,6 +119,35 @@ export const registryMode = pgTable(
     delayMs: integer("delay_ms").notNull(),
   },
   (t) => [check("registry_mode_one", sql`${t.id} = 1`)],
+);
+
+/** A request to somebody whom the form names, such as a guardian, to sign one thing by a link. Only the hash of the link is kept. */
+export const signatureRequest = pgTable(
+  "signature_request",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    requirement: text("requirement").notNull(),
+    name: text("name").notNull(),
+    email: text("email").notNull(),
+    /** What is signed, as it was when it was asked for. */
+    sentence: jsonb("sentence").$type<LocalText>().notNull(),
+    title: jsonb("title").$type<LocalText>().notNull(),
+    tokenHash: text("token_hash").notNull().unique(),
+    state: text("state").notNull(),
+    askedAt: instant("asked_at").notNull(),
+    endsAt: instant("ends_at").notNull(),
+    answeredAt: instant("answered_at"),
+    signedAs: text("signed_as"),
+    uploadId: uuid("upload_id").references(() => upload.id),
+  },
+  (t) => [
+    index("signature_application").on(t.applicationId),
+    uniqueIndex("signature_one_open").on(t.applicationId, t.requirement).where(sql`${t.state} = 'asked'`),
+    check("signature_state", sql`${t.state} in ('asked','signed','declined','undeliverable','replaced')`),
+  ],
 );
 
 /** One reference request per referee and file, with the choices it serves. Only the hash of its link is kept. */

@@ -63,6 +63,15 @@ export const fyc: RulebookBody = {
         "consent",
         ["Guardian’s consent", "Accord du responsable"],
         ["Signed by the guardian whom you named.", "Signé par le responsable que vous avez indiqué."],
+        {
+          signedBy: {
+            section: "guardian",
+            sentence: {
+              en: "I am responsible for the applicant. I know of this application, agree to it, and agree that the institute writes to the applicant directly.",
+              fr: "Je suis responsable de la personne qui candidate. Je connais cette candidature, j’y consens, et j’accepte que l’institut lui écrive directement.",
+            },
+          },
+        },
       ),
       when: minor,
     },

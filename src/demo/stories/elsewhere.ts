@@ -107,15 +107,15 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
   },
   {
     key: "foundation-draft",
-    tells: "Foundation year: began three days ago, with a birth certificate, which counts here.",
-    profile: who("Linus", "Ó Dubhthaigh", { ...home, birthDate: "2008-05-19" }),
+    tells: "Foundation year: began three days ago, with a birth certificate, which counts here; a guardian has to sign.",
+    profile: who("Linus", "Ó Dubhthaigh", { ...home, birthDate: "2010-05-19" }),
     round: "FYC rolling",
     moments: [
       {
         do: "fill any",
         day: -3,
         at: "17:05",
-        told: { "citizenship.paper": "birthCertificate", "citizenship.passportNumber": "2008/0519" },
+        told: { "citizenship.paper": "birthCertificate", "citizenship.passportNumber": "2010/0519" },
       },
     ],
     expects: { stage: "preparing", turn: "applicant", next: "fill" },

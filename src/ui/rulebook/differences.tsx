@@ -49,6 +49,7 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   acceptOffer: "days to answer an offer",
   weekend: "weekend",
   told: "shown to applicants",
+  signedBy: "signed by a link",
   keptBack: "left out of copies that are passed on",
   ends: "the day on which a paper ends",
   gate: "decides who may choose the programme",

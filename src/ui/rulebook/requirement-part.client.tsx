@@ -2,6 +2,7 @@
 
 import { Button, Checkbox, Select } from "antd";
 import { MOMENTS, type Picture, PROOF_LEVELS, type Requirement } from "../../core/requirements/definition";
+import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { AppliesWhen } from "./applies-when.client";
 import { ConditionBuilder, OptionalCondition } from "./condition-builder.client";
 import {
@@ -71,6 +72,50 @@ function PictureSize({
   );
 }
 
+type SignedBy = NonNullable<Extract<Requirement, { kind: "document" }>["signedBy"]>;
+
+/** Whether somebody whom the form names may sign it by a link, and what they sign. */
+function Signature({
+  disabled,
+  sections,
+  value,
+  onChange,
+}: {
+  disabled: boolean;
+  sections: RulebookBody["sections"];
+  value: SignedBy | undefined;
+  onChange: (signedBy: SignedBy | undefined) => void;
+}) {
+  const naming = sections.filter(
+    (s) => !s.repeats && ["name", "email"].every((key) => s.fields.some((f) => f.key === key)),
+  );
+  const [first] = naming;
+  if (!value && !first) return null;
+  return (
+    <>
+      <Pick
+        label="Signed by a link"
+        disabled={disabled}
+        value={value?.section ?? ""}
+        options={[
+          { value: "", label: "no" },
+          ...naming.map((s) => ({ value: s.key, label: `by whom “${s.title.en}” names` })),
+        ]}
+        onChange={(section) => onChange(section === "" ? undefined : { sentence: EMPTY_WORDS, ...value, section })}
+      />
+      {value ? (
+        <Words
+          long
+          label="What is signed"
+          disabled={disabled}
+          value={value.sentence}
+          onChange={(sentence) => onChange({ ...value, sentence })}
+        />
+      ) : null}
+    </>
+  );
+}
+
 function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
   const { disabled, body } = context;
   switch (value.kind) {
@@ -125,6 +170,12 @@ function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
               Copies of the file that the office passes on leave it out
             </Checkbox>
           </div>
+          <Signature
+            disabled={disabled}
+            sections={body.sections}
+            value={value.signedBy}
+            onChange={(signedBy) => onChange(put(value, "signedBy", signedBy))}
+          />
           <TemplateList
             disabled={disabled}
             value={value.templates ?? []}

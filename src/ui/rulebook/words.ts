@@ -61,7 +61,7 @@ export function problemSentence({ code, about }: RulebookProblem): string {
     case "unknown-section":
       return `“${where}” names the section ${what}, which is not there. Choose another.`;
     case "unknown-field":
-      return `“${where}” shows ${what}, which is not there. Take it out.`;
+      return `“${where}” needs the field ${what}, which is not there. Take it out, or add the field.`;
     case "unknown-fee":
       return `“${where}” names a fee item that is not there. Add the item under Fees, or choose another.`;
     case "unknown-role":

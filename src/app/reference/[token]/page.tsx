@@ -2,73 +2,54 @@ import { hashToken } from "../../../acts/token";
 import { webRuntime } from "../../../runtime";
 import { formatMoment, formatZone } from "../../../text/format";
 import { say } from "../../../text/say";
-import { Library } from "../../../ui/library.client";
 import { ReferenceForm } from "../../../ui/reference-form.client";
 import { referencePage, requestOfLink } from "../../../views/reference-page";
-import { setLanguage } from "../../language.action";
-import { locale, nonce, see } from "../../request";
+import { LightPage } from "../../light-page";
+import { locale, see } from "../../request";
 import { begin, decline, give } from "./reference.action";
 
 /** The referee's page: one link, one request, no account. It shows the applicant's name and programme and nothing else. */
 export default async function ReferencePage({ params }: { params: Promise<{ token: string }> }) {
   const { token } = await params;
-  const [language, scriptNonce] = await Promise.all([locale(), nonce()]);
+  const language = await locale();
   const requestId = await requestOfLink((await webRuntime()).pool, hashToken(token));
   const data = requestId ? await see(referencePage, { kind: "link", requestId }, {}) : null;
   const state = data?.state ?? "ended";
   return (
-    <Library nonce={scriptNonce} locale={language} face="applicant">
-      <div className="light">
-        <header className="light-band">
-          <span className="light-brand">
-            Unvex <span>{say(language, "brand.line")}</span>
-          </span>
-          <form action={setLanguage}>
-            <input type="hidden" name="locale" value={language === "en" ? "fr" : "en"} />
-            <button type="submit" className="link-button" lang={language === "en" ? "fr" : "en"}>
-              {say(language, "nav.language")}
-            </button>
-          </form>
-        </header>
-        <main id="page">
-          <div className="sheet narrow">
-            {data && state !== "ended" ? (
-              <>
-                <h1>{say(language, "reference.title", { applicant: data.applicant })}</h1>
-                <p>
-                  {say(language, "reference.for", {
-                    applicant: data.applicant,
-                    programme: data.programmes.map((p) => p[language]).join(", "),
-                  })}
-                </p>
-              </>
-            ) : (
-              <h1>{say(language, "refused.link-ended")}</h1>
-            )}
-            {state === "ended" ? <p>{say(language, "reference.ended")}</p> : null}
-            {state === "given" ? <p className="notice">{say(language, "reference.given")}</p> : null}
-            {state === "declined" ? <p className="notice">{say(language, "reference.declined")}</p> : null}
-            {data && (state === "asked" || state === "opened") ? (
-              <>
-                <p className="quiet">
-                  {say(language, "reference.until", { date: formatMoment(language, data.endsAt, data.zone) })} (
-                  {formatZone(data.zone)})
-                </p>
-                <ReferenceForm
-                  token={token}
-                  begun={state === "opened"}
-                  locale={language}
-                  applicant={data.applicant}
-                  begin={begin.bind(null, token)}
-                  give={give.bind(null, token)}
-                  decline={decline.bind(null, token)}
-                />
-              </>
-            ) : null}
-          </div>
-        </main>
-        <span className="page-end" />
-      </div>
-    </Library>
+    <LightPage language={language}>
+      {data && state !== "ended" ? (
+        <>
+          <h1>{say(language, "reference.title", { applicant: data.applicant })}</h1>
+          <p>
+            {say(language, "reference.for", {
+              applicant: data.applicant,
+              programme: data.programmes.map((p) => p[language]).join(", "),
+            })}
+          </p>
+        </>
+      ) : (
+        <h1>{say(language, "refused.link-ended")}</h1>
+      )}
+      {state === "ended" ? <p>{say(language, "reference.ended")}</p> : null}
+      {state === "given" ? <p className="notice">{say(language, "reference.given")}</p> : null}
+      {state === "declined" ? <p className="notice">{say(language, "reference.declined")}</p> : null}
+      {data && (state === "asked" || state === "opened") ? (
+        <>
+          <p className="quiet">
+            {say(language, "reference.until", { date: formatMoment(language, data.endsAt, data.zone) })} (
+            {formatZone(data.zone)})
+          </p>
+          <ReferenceForm
+            token={token}
+            begun={state === "opened"}
+            locale={language}
+            applicant={data.applicant}
+            begin={begin.bind(null, token)}
+            give={give.bind(null, token)}
+            decline={decline.bind(null, token)}
+          />
+        </>
+      ) : null}
+    </LightPage>
   );
 }

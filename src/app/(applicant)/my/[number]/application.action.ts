@@ -10,6 +10,7 @@ import { startPayment } from "../../../../acts/payments";
 import { removeDocument } from "../../../../acts/remove-document";
 import { sendCorrections } from "../../../../acts/reopen-sections";
 import { requestReference, withdrawReference } from "../../../../acts/request-reference";
+import { requestSignature } from "../../../../acts/signatures";
 import { submitApplication } from "../../../../acts/submit-application";
 import { giveUndertaking } from "../../../../acts/undertaking";
 import { webRuntime } from "../../../../runtime";
@@ -98,6 +99,10 @@ export async function askReferee(number: string, applicationId: string, referee:
 
 export async function withdrawRequest(number: string, applicationId: string, requestId: string): Promise<Pressed> {
   return answer(number, await perform(withdrawReference, (await person(number)).actor, { applicationId, requestId }));
+}
+
+export async function askSignature(number: string, applicationId: string, requirement: string): Promise<Pressed> {
+  return answer(number, await perform(requestSignature, (await person(number)).actor, { applicationId, requirement }));
 }
 
 export async function takeOutDocument(number: string, applicationId: string, evidenceId: string): Promise<Pressed> {

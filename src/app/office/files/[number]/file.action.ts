@@ -20,6 +20,7 @@ import { extendChoice } from "../../../../acts/rounds";
 import { moveToRulebook } from "../../../../acts/rulebooks";
 import { endCaseRuling, ruleOnCase } from "../../../../acts/rulings";
 import { judgeSamePerson } from "../../../../acts/same-person";
+import { remindSignature } from "../../../../acts/signatures";
 import { takeBackLine } from "../../../../acts/take-back-line";
 import type { Supposed } from "../../../../core/assessment/supposing";
 import { toUtc } from "../../../../core/time/zone";
@@ -71,6 +72,8 @@ export const ruleOn = async (number: string, input: z.input<(typeof ruleOnCase)[
   run(number, ruleOnCase, input);
 export const unrule = async (number: string, input: z.input<(typeof endCaseRuling)["input"]>): Promise<Said> =>
   run(number, endCaseRuling, input);
+export const askToSign = async (number: string, input: z.input<(typeof remindSignature)["input"]>): Promise<Said> =>
+  run(number, remindSignature, input);
 export const noteLinkOf = async (number: string, input: z.input<(typeof noteLink)["input"]>): Promise<Said> =>
   run(number, noteLink, input);
 export const askRegistryAbout = async (number: string, input: z.input<(typeof askRegistry)["input"]>): Promise<Said> =>

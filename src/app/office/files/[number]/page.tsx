@@ -99,6 +99,7 @@ export default async function FilePage({
             endOverride: actions.unsay.bind(null, number),
             ruleOn: actions.ruleOn.bind(null, number),
             endCaseRuling: actions.unrule.bind(null, number),
+            remindSignature: actions.askToSign.bind(null, number),
             noteLink: actions.noteLinkOf.bind(null, number),
             askRegistry: actions.askRegistryAbout.bind(null, number),
             takeRegistry: actions.takeRegistry.bind(null, number),

@@ -4,9 +4,10 @@ import { formatBytes, formatDate } from "../../../../../text/format";
 import { isTextKey, say } from "../../../../../text/say";
 import { standingWord } from "../../../../../ui/applicant-step";
 import { CombBar } from "../../../../../ui/comb";
+import { SignerBox } from "../../../../../ui/signer-box";
 import { UploadBox } from "../../../../../ui/upload-box.client";
 import type { MyApplication } from "../../../../../views/my-application";
-import { takeOutDocument } from "../application.action";
+import { askSignature, takeOutDocument } from "../application.action";
 
 /** Every document that the rulebook asks for, with what was supplied and what was sent back. */
 export function DocumentsPage({ application, language }: { application: MyApplication; language: Locale }) {
@@ -63,6 +64,14 @@ export function DocumentsPage({ application, language }: { application: MyApplic
                 {isTextKey(reason) ? say(language, reason) : result.reason} {ask?.text}{" "}
                 {ask ? say(language, "app.askedUntil", { date: formatDate(language, ask.due) }) : null}
               </p>
+            ) : null}
+            {document.signer ? (
+              <SignerBox
+                signer={document.signer}
+                open={document.open && !["accepted", "to check", "excused"].includes(result.standing)}
+                locale={language}
+                ask={askSignature.bind(null, application.number, application.id, document.requirement)}
+              />
             ) : null}
             <UploadBox
               applicationId={application.id}

@@ -1,0 +1,32 @@
+import type { ReactNode } from "react";
+import type { Locale } from "../core/text/local-text";
+import { say } from "../text/say";
+import { Library } from "../ui/library.client";
+import { setLanguage } from "./language.action";
+import { nonce } from "./request";
+
+/** The frame of a page that somebody without an account reaches by a link: the brand, the other language, and one sheet. */
+export async function LightPage({ language, children }: { language: Locale; children: ReactNode }) {
+  const other = language === "en" ? "fr" : "en";
+  return (
+    <Library nonce={await nonce()} locale={language} face="applicant">
+      <div className="light">
+        <header className="light-band">
+          <span className="light-brand">
+            Unvex <span>{say(language, "brand.line")}</span>
+          </span>
+          <form action={setLanguage}>
+            <input type="hidden" name="locale" value={other} />
+            <button type="submit" className="link-button" lang={other}>
+              {say(language, "nav.language")}
+            </button>
+          </form>
+        </header>
+        <main id="page">
+          <div className="sheet narrow">{children}</div>
+        </main>
+        <span className="page-end" />
+      </div>
+    </Library>
+  );
+}

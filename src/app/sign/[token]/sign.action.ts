@@ -1,0 +1,82 @@
+"use server";
+
+import { revalidatePath } from "next/cache";
+import type { Outcome } from "../../../acts/act";
+import { declineSignature, signByLink } from "../../../acts/signatures";
+import { hashToken } from "../../../acts/token";
+import type { FormCopy } from "../../../core/sections/form-copy";
+import { inspectDocument } from "../../../formats/document/inspect";
+import { printFormCopy } from "../../../formats/print/form-copy";
+import { webRuntime } from "../../../runtime";
+import { formatMoment, formatZone } from "../../../text/format";
+import { say } from "../../../text/say";
+import { type SignaturePage, signatureOfLink, signaturePage } from "../../../views/signature-page";
+import { locale, perform, see } from "../../request";
+
+async function answer(token: string, outcome: Outcome<unknown>): Promise<string | null> {
+  revalidatePath(`/sign/${token}`);
+  if (outcome.ok) return null;
+  return say(await locale(), outcome.reason === "invalid-input" ? "sign.nameMissing" : "sign.ended");
+}
+
+const holder = async (token: string) => {
+  const requestId = await signatureOfLink((await webRuntime()).pool, hashToken(token));
+  return requestId ? ({ kind: "link", requestId } as const) : null;
+};
+
+/** What was read and signed, as the page that the office keeps. */
+function signedPage(data: SignaturePage, typed: string, language: "en" | "fr"): FormCopy {
+  const pair = (label: string, value: string, long = false) => ({ label, value, long });
+  return {
+    title: data.title[language],
+    under: say(language, "sign.under", { number: data.number, applicant: data.applicant }),
+    parts: [
+      {
+        title: null,
+        sections: [
+          {
+            key: "signed",
+            title: say(language, "sign.sentence"),
+            table: null,
+            entries: [
+              {
+                id: "",
+                title: null,
+                pairs: [
+                  pair(say(language, "sign.sentence"), data.sentence[language], true),
+                  pair(say(language, "sign.by"), typed),
+                  pair(say(language, "sign.named"), `${data.name}, ${data.email}`),
+                  pair(
+                    say(language, "sign.at"),
+                    `${formatMoment(language, data.now, data.zone)} (${formatZone(data.zone)})`,
+                  ),
+                ],
+              },
+            ],
+          },
+        ],
+      },
+    ],
+    annexes: [],
+    foot: `${data.number} · {page} / {pages}`,
+  };
+}
+
+export async function sign(token: string, typed: string): Promise<string | null> {
+  const language = await locale();
+  const actor = await holder(token);
+  const data = actor ? await see(signaturePage, actor, {}) : null;
+  if (!actor || data?.state !== "asked") return say(language, "sign.ended");
+  if (typed.trim() === "") return say(language, "sign.nameMissing");
+  const printed = await printFormCopy(signedPage(data, typed.trim(), language), language, new Date(data.now));
+  const bytes = Buffer.from(printed);
+  const name = `${data.title[language]}.pdf`;
+  const looked = await inspectDocument(bytes, name);
+  const pages = looked.verdict === "store" ? looked.pages : 1;
+  return answer(token, await perform(signByLink, actor, { typed, document: { name, bytes, pages } }));
+}
+
+export async function decline(token: string): Promise<string | null> {
+  const actor = await holder(token);
+  return actor ? answer(token, await perform(declineSignature, actor, {})) : say(await locale(), "sign.ended");
+}

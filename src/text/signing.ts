@@ -1,0 +1,81 @@
+/** Texts around a signature that somebody else gives by a link. */
+export const signingEn = {
+  "sign.for": "{applicant} applies for {programme} and names you. Please read this, and sign it if it is right:",
+  "sign.agree": "I am {name}, and I have read this and agree to it.",
+  "sign.typed": "Your full name, as signature",
+  "sign.nameMissing": "Tick the box and type your full name, for example “Maria Vale”. Nothing was signed yet.",
+  "sign.press": "Sign",
+  "sign.decline": "I do not sign this",
+  "sign.declineAsk": "{applicant} will be told that you do not sign. The link ends.",
+  "sign.ended":
+    "This link no longer works: it was used, replaced by a newer one, or its time is over. Ask for a new one.",
+  "sign.signed": "You have signed. Nothing more is to be done, and you can close this page.",
+  "sign.declined": "You have said that you do not sign. Nothing more is to be done.",
+  "sign.under": "For application No. {number} of {applicant}",
+  "sign.sentence": "What was signed",
+  "sign.by": "Signed by",
+  "sign.named": "Asked by a link to",
+  "sign.at": "Signed on",
+  "signer.first": "It can be signed by a link as soon as the form names who signs, with an e-mail address.",
+  "signer.who": "{name} ({email}) can sign this by a link, without an account, or you upload it signed on paper.",
+  "signer.send": "Send the link to sign",
+  "signer.state.asked": "Asked on {date} at {email}. Not signed yet.",
+  "signer.state.signed": "Signed by the link.",
+  "signer.state.declined": "Was not signed: the person said no. You can name somebody else, or upload it on paper.",
+  "signer.state.undeliverable": "The mail to {email} could not be delivered. Look at the address in the form.",
+  "next.await signature": "We wait for a signature: {title}.",
+  "mail.signature-asked.subject": "Please sign for {applicant}: {document}",
+  "mail.signature-asked.body":
+    "{applicant} applies to us and names you. Something is to be signed by you: {document}.\n\nFollow this link, read it, and sign with your name. No account is needed. It works until {until}:\n\n{link}\n\nIf you do not know {applicant}, say so there or do nothing.",
+  "mail.signature-given.subject": "{signer} has signed: {document}",
+  "mail.signature-given.body": "{document} was signed by {signer}. You need to do nothing more about it.",
+  "mail.signature-declined.subject": "{signer} did not sign: {document}",
+  "mail.signature-declined.body":
+    "{signer} said not to sign {document}. Talk to them, name somebody else in the form, or upload it signed on paper.",
+  "event.request-signature": "You asked for a signature by a link",
+  "event.remind-signature": "We asked again for the signature",
+  "event.sign-by-link": "It was signed by the link",
+  "event.decline-signature": "The signature by the link was declined",
+} as const;
+
+export const signingFr: Readonly<Record<keyof typeof signingEn, string>> = {
+  "sign.for": "{applicant} candidate à {programme} et vous nomme. Lisez ceci, et signez si c’est exact :",
+  "sign.agree": "Je suis {name} ; j’ai lu ceci et j’y consens.",
+  "sign.typed": "Votre nom complet, en signature",
+  "sign.nameMissing":
+    "Cochez la case et écrivez votre nom complet, par exemple « Maria Vale ». Rien n’est encore signé.",
+  "sign.press": "Signer",
+  "sign.decline": "Je ne signe pas",
+  "sign.declineAsk": "{applicant} saura que vous ne signez pas. Le lien prend fin.",
+  "sign.ended":
+    "Ce lien ne fonctionne plus : il a servi, un plus récent l’a remplacé, ou son délai est passé. Demandez-en un nouveau.",
+  "sign.signed": "Vous avez signé. Il n’y a plus rien à faire ; vous pouvez fermer cette page.",
+  "sign.declined": "Vous avez dit ne pas signer. Il n’y a plus rien à faire.",
+  "sign.under": "Pour la candidature no {number} de {applicant}",
+  "sign.sentence": "Ce qui a été signé",
+  "sign.by": "Signé par",
+  "sign.named": "Demandé par un lien à",
+  "sign.at": "Signé le",
+  "signer.first":
+    "Ceci peut être signé par un lien dès que le formulaire nomme qui signe, avec une adresse de courriel.",
+  "signer.who": "{name} ({email}) peut le signer par un lien, sans compte, ou vous le déposez signé sur papier.",
+  "signer.send": "Envoyer le lien à signer",
+  "signer.state.asked": "Demandé le {date} à {email}. Pas encore signé.",
+  "signer.state.signed": "Signé par le lien.",
+  "signer.state.declined":
+    "N’a pas été signé : la personne a refusé. Nommez quelqu’un d’autre, ou déposez-le sur papier.",
+  "signer.state.undeliverable": "Le courriel à {email} n’a pu être remis. Vérifiez l’adresse dans le formulaire.",
+  "next.await signature": "Nous attendons une signature : {title}.",
+  "mail.signature-asked.subject": "Une signature pour {applicant} : {document}",
+  "mail.signature-asked.body":
+    "{applicant} candidate chez nous et vous nomme. Une pièce attend votre signature : {document}.\n\nSuivez ce lien, lisez, et signez de votre nom. Aucun compte n’est nécessaire. Il vaut jusqu’au {until} :\n\n{link}\n\nSi vous ne connaissez pas {applicant}, dites-le là, ou ne faites rien.",
+  "mail.signature-given.subject": "{signer} a signé : {document}",
+  "mail.signature-given.body": "{document} : signé par {signer}. Vous n’avez plus rien à faire à ce sujet.",
+  "mail.signature-declined.subject": "{signer} n’a pas signé : {document}",
+  "mail.signature-declined.body":
+    "{signer} dit ne pas signer {document}. Parlez-lui, nommez quelqu’un d’autre dans le formulaire, ou déposez la pièce signée sur papier.",
+  "event.request-signature": "Vous avez demandé une signature par un lien",
+  "event.remind-signature": "Nous avons redemandé la signature",
+  "event.sign-by-link": "La pièce a été signée par le lien",
+  "event.decline-signature": "La signature par le lien a été refusée",
+};

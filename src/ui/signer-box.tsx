@@ -1,0 +1,49 @@
+import type { Locale } from "../core/text/local-text";
+import { formatDate } from "../text/format";
+import { isTextKey, say } from "../text/say";
+import type { MyApplication } from "../views/my-application";
+import { ConfirmPress } from "./confirm-press.client";
+
+/** A document that somebody else signs by a link of their own: who that is, what they will read, and the press that writes to them. */
+export function SignerBox({
+  signer,
+  open,
+  locale,
+  ask,
+}: {
+  signer: NonNullable<MyApplication["documents"][number]["signer"]>;
+  open: boolean;
+  locale: Locale;
+  ask: () => Promise<string | null>;
+}) {
+  const { name, email, sentence, last } = signer;
+  const state = `signer.state.${last?.state ?? ""}`;
+  const waits = last?.state === "asked" && last.email === email;
+  return (
+    <div className="signer">
+      {name === "" || email === "" ? (
+        <p className="quiet">{say(locale, "signer.first")}</p>
+      ) : (
+        <p>
+          {say(locale, "signer.who", { name, email })} <q>{sentence[locale]}</q>
+        </p>
+      )}
+      {last && isTextKey(state) ? (
+        <p className={last.state === "declined" || last.state === "undeliverable" ? "notice" : "quiet"}>
+          {say(locale, state, { date: formatDate(locale, last.askedAt.slice(0, 10)), email: last.email })}
+        </p>
+      ) : null}
+      {open && !waits && last?.state !== "signed" && name !== "" && email !== "" ? (
+        <p className="presses">
+          <ConfirmPress
+            action={ask}
+            label={say(locale, "signer.send")}
+            question={say(locale, "referee.sendAsk", { name, email })}
+            primary
+            locale={locale}
+          />
+        </p>
+      ) : null}
+    </div>
+  );
+}
