@@ -20,6 +20,8 @@ export const correctingEn = {
   "app.undertaking": "Before you submit: say what you promise of the order of your choices",
   "app.barred":
     "Not everybody may choose this programme. From what you have written, you do not meet the following condition:",
+  "next.barred":
+    "What you chose is not open to you, from what you have written. Below stands why, and what you can do.",
   "app.barredThen":
     "If something that you wrote is wrong, correct it, and the programme is open to you at once. If you think that an exception is right, ask the people who answer for it: the office can make one.",
   "choices.undertaking": "What you promise of this order",
@@ -137,6 +139,8 @@ export const correctingFr: Readonly<Record<keyof typeof correctingEn, string>> =
   "app.undertaking": "Avant de déposer : dites à quoi vous vous engagez pour l’ordre de vos vœux",
   "app.barred":
     "Ce programme n’est pas ouvert à tous. D’après ce que vous avez écrit, vous ne remplissez pas la condition suivante :",
+  "next.barred":
+    "Ce que vous avez choisi ne vous est pas ouvert, d’après ce que vous avez écrit. Voyez ci-dessous pourquoi, et que faire.",
   "app.barredThen":
     "Si quelque chose de ce que vous avez écrit est faux, corrigez-le : le programme vous est aussitôt ouvert. Si une exception vous paraît juste, écrivez à ceux qui répondent du programme : le bureau peut en faire une.",
   "choices.undertaking": "Votre engagement pour cet ordre",

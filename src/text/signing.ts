@@ -1,6 +1,7 @@
 /** Texts around a signature that somebody else gives by a link. */
 export const signingEn = {
   "sign.for": "{applicant} applies for {programme} and names you. Please read this, and sign it if it is right:",
+  "sign.about": "For {applicant}, who applies for {programme}.",
   "sign.agree": "I am {name}, and I have read this and agree to it.",
   "sign.typed": "Your full name, as signature",
   "sign.nameMissing": "Tick the box and type your full name, for example “Maria Vale”. Nothing was signed yet.",
@@ -40,6 +41,7 @@ export const signingEn = {
 
 export const signingFr: Readonly<Record<keyof typeof signingEn, string>> = {
   "sign.for": "{applicant} candidate à {programme} et vous nomme. Lisez ceci, et signez si c’est exact :",
+  "sign.about": "Pour {applicant}, qui candidate à {programme}.",
   "sign.agree": "Je suis {name} ; j’ai lu ceci et j’y consens.",
   "sign.typed": "Votre nom complet, en signature",
   "sign.nameMissing":

@@ -6,6 +6,9 @@ import { isTextKey, say } from "../text/say";
 /** The one next step, as a sentence to the applicant. */
 export function applicantStep(locale: Locale, assessment: Assessment): string {
   const { next, stage } = assessment.file;
+  // Nobody is sent to fill in what cannot be submitted.
+  if (stage === "preparing" && assessment.choices.every((c) => c.stage !== "preparing" || c.barredBy.length > 0))
+    return say(locale, "next.barred");
   if (!next) return say(locale, stage === "closed" ? "next.closed" : "next.none");
   const key = `next.${next.kind}`;
   if (!isTextKey(key)) return say(locale, "next.none");

@@ -44,13 +44,28 @@ export function SignForm({
       }}
     >
       <div className="field">
-        <Checkbox checked={agreed} onChange={(e) => setAgreed(e.target.checked)}>
+        <Checkbox
+          checked={agreed}
+          onChange={(e) => {
+            setAgreed(e.target.checked);
+            setWrong(null);
+          }}
+        >
           {say(locale, "sign.agree", { name })}
         </Checkbox>
       </div>
       <div className="field">
         <label htmlFor={id}>{say(locale, "sign.typed")}</label>
-        <Input id={id} value={typed} maxLength={200} autoComplete="name" onChange={(e) => setTyped(e.target.value)} />
+        <Input
+          id={id}
+          value={typed}
+          maxLength={200}
+          autoComplete="name"
+          onChange={(e) => {
+            setTyped(e.target.value);
+            setWrong(null);
+          }}
+        />
       </div>
       {wrong ? (
         <p className="wrong" role="alert">

@@ -24,9 +24,10 @@ export function SignerBox({
       {name === "" || email === "" ? (
         <p className="quiet">{say(locale, "signer.first")}</p>
       ) : (
-        <p>
-          {say(locale, "signer.who", { name, email })} <q>{sentence[locale]}</q>
-        </p>
+        <>
+          <p>{say(locale, "signer.who", { name, email })}</p>
+          <blockquote className="to-sign">{sentence[locale]}</blockquote>
+        </>
       )}
       {last && isTextKey(state) ? (
         <p className={last.state === "declined" || last.state === "undeliverable" ? "notice" : "quiet"}>

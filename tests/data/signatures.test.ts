@@ -111,6 +111,7 @@ describe("a signature by a link", () => {
 
   it("goes anew to another address once the form names one; the earlier link ends", async () => {
     const first = await holder();
+    world.later(DAY / 24);
     await name("other@people.example");
     await must(world, requestSignature, owner, place());
     expect(await sign(first)).toBe("link-ended");
@@ -134,11 +135,13 @@ describe("a signature by a link", () => {
   });
 
   it("whose mail cannot be delivered says so, and can be sent again", async () => {
+    world.later(DAY / 24);
     await must(world, requestSignature, owner, place());
     const [mail] = (await mails("signature-asked")).slice(-1);
     await must(world, claimMessage, SYSTEM, { messageId: mail?.id ?? "" });
     await must(world, reportMessage, SYSTEM, { messageId: mail?.id ?? "", result: "refused", failure: "no such box" });
     expect([await standing(), (await signer())?.last?.state]).toEqual(["missing", "undeliverable"]);
+    world.later(DAY / 24);
     await must(world, requestSignature, owner, place());
   });
 

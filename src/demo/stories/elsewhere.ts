@@ -107,7 +107,8 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
   },
   {
     key: "foundation-draft",
-    tells: "Foundation year: began three days ago, with a birth certificate, which counts here; a guardian has to sign.",
+    tells:
+      "Foundation year: began three days ago, with a birth certificate, which counts here; a guardian has to sign.",
     profile: who("Linus", "Ó Dubhthaigh", { ...home, birthDate: "2010-05-19" }),
     round: "FYC rolling",
     moments: [

@@ -21,7 +21,7 @@ export default async function SignPage({ params }: { params: Promise<{ token: st
         <>
           <h1>{data.title[language]}</h1>
           <p>
-            {say(language, "sign.for", {
+            {say(language, state === "asked" ? "sign.for" : "sign.about", {
               applicant: data.applicant,
               programme: data.programmes.map((p) => p[language]).join(", "),
             })}

@@ -36,7 +36,10 @@ function signedPage(data: SignaturePage, typed: string, language: "en" | "fr"): 
         sections: [
           {
             key: "signed",
-            title: say(language, "sign.sentence"),
+            title: say(language, "sign.about", {
+              applicant: data.applicant,
+              programme: data.programmes.map((p) => p[language]).join(", "),
+            }),
             table: null,
             entries: [
               {

@@ -94,7 +94,7 @@ function Undertaking({ application, language }: { application: MyApplication; la
           </li>
         ))}
       </ol>
-      <p className="measure">{undertaking.text[language]}</p>
+      <blockquote className="to-sign">{undertaking.text[language]}</blockquote>
       {undertaking.givenAt ? (
         <p className="quiet">
           {say(language, "choices.promised", {
