@@ -69,7 +69,7 @@ select json_build_object(
     "x.section, x.entry, x.field",
   )},
   'choices', ${list(
-    `json_build_object('id', c.id, 'rank', c.rank, 'rulebookId', c.rulebook_id, 'roundId', c.round_id, 'programme', p.code, 'start', i.starts_on,
+    `json_build_object('id', c.id, 'rank', c.rank, 'rulebookId', c.rulebook_id, 'roundId', c.round_id, 'programme', p.code, 'language', p.language, 'start', i.starts_on,
       'campus', c.campus, 'mode', c.mode, 'track', c.track, 'extendedTo', ${iso("c.extended_to")},
       'submittedAt', ${iso("c.submitted_at")}, 'withdrawnAt', ${iso("c.withdrawn_at")}, 'completeAt', ${iso("c.complete_at")},
       'decision', (select json_build_object('kind', d.kind, 'preparedAt', ${iso("d.prepared_at")}, 'preparedBy', d.prepared_by_id, 'releasedAt', ${iso("d.released_at")},

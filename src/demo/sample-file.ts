@@ -62,6 +62,7 @@ export function sampleFile(profile: Profile, change: SampleChange = {}): FileFac
         rulebookId: sampleRulebook.id,
         roundId: sampleRound.id,
         programme: "MES",
+        language: "en",
         start: SAMPLE_START,
         campus: null,
         mode: null,

@@ -42,6 +42,7 @@ export const choice = (id: string, change: Partial<ChoiceFact> = {}): ChoiceFact
   roundId: sampleRound.id,
   programme: "X",
   start: "2027-09-01" as PlainDate,
+  language: "en",
   campus: null,
   mode: null,
   track: null,

@@ -187,7 +187,7 @@ function FieldRow({ context, entry, field }: { context: FieldContext; entry: str
         <AgreeInput {...input} />
       ) : (
         <>
-          <label htmlFor={id}>
+          <label id={`${id}-label`} htmlFor={id}>
             {field.title[context.locale]}{" "}
             {field.required ? null : <span className="quiet">({say(context.locale, "form.optional")})</span>}
           </label>
@@ -200,7 +200,7 @@ function FieldRow({ context, entry, field }: { context: FieldContext; entry: str
           {field.mayBeUnknown && takesNotKnown(field) ? (
             <Checkbox
               {...(isNotKnown(input.value) ? { id } : {})}
-              aria-label={`${field.title[context.locale]}: ${say(context.locale, "form.doNotKnow")}`}
+              aria-describedby={`${id}-label`}
               checked={isNotKnown(input.value)}
               disabled={input.disabled}
               onChange={(e) => {

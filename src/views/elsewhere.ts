@@ -35,6 +35,7 @@ interface Row {
   readonly rulebook_id: string;
   readonly plan: Pick<ProgrammeInput, "campuses" | "modes" | "tracks"> & Pick<IntakeInput, "options">;
   readonly code: string;
+  readonly language: string;
   readonly title: string;
   readonly start: PlainDate;
   readonly same: boolean;
@@ -47,7 +48,7 @@ interface Row {
  */
 const PLACES = `
   with own as (select c.*, i.cycle_id, p.procedure_id from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id where c.id = $2 and c.application_id = $1)
-  select p.code, p.award || ' ' || (p.title->>'en') as title, i.starts_on::text as start, i.id = own.intake_id as same, r.closed_reason,
+  select p.code, p.language, p.award || ' ' || (p.title->>'en') as title, i.starts_on::text as start, i.id = own.intake_id as same, r.closed_reason,
     json_build_object('campuses', p.campuses, 'modes', p.modes, 'tracks', p.tracks, 'options', i.options) as plan,
     b.id as rulebook_id,
     json_build_object('id', r.id, 'opensAt', r.opens_at, 'closings', r.closings, 'closedAt', r.closed_at, 'promiseDays', r.promise_days) as round
@@ -128,11 +129,11 @@ export const elsewhere = defineView({
       const others = row.same ? named.filter((t) => t.key !== choice.track) : named.length > 0 ? named : [null];
       return others.flatMap((other): readonly OtherPlace[] => {
         const track = other?.key ?? null;
-        const { rulebook_id: rulebookId, code: programme, start } = row;
+        const { rulebook_id: rulebookId, code: programme, language, start } = row;
         const options = optionsElsewhere(row.plan, row.plan, choice, track);
         const there = row.same
           ? stand(row, { track })
-          : options && stand(row, { ...options, rulebookId, roundId: row.round.id, programme, start });
+          : options && stand(row, { ...options, rulebookId, roundId: row.round.id, programme, language, start });
         if (!there) return [];
         return [
           {

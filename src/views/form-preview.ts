@@ -34,6 +34,7 @@ interface Row {
   version: number;
   body: RulebookBody;
   starts_on: string;
+  language: string;
   programme: { campuses: string[]; modes: Mode[]; tracks: Track[] };
   options: IntakeInput["options"];
 }
@@ -54,7 +55,7 @@ export const formPreview = defineView({
     if (!holds(actor, RULEBOOK_READERS)) return null;
     const office = await officeNow(pool);
     const { rows } = await pool.query<Row>(
-      `select b.id, b.version, b.body, i.starts_on::text, i.options,
+      `select b.id, b.version, b.body, i.starts_on::text, i.options, p.language,
          json_build_object('campuses', p.campuses, 'modes', p.modes, 'tracks', p.tracks) as programme
        from rulebook b join intake i on i.id = b.intake_id join programme p on p.id = i.programme_id where b.id = $1`,
       [rulebookId],
@@ -64,6 +65,7 @@ export const formPreview = defineView({
     const offered = offeredOptions(row.programme, row);
     const choice = {
       start: row.starts_on,
+      language: row.language,
       group,
       campus: asked.campus ?? offered.campuses[0] ?? null,
       mode: asked.mode ?? offered.modes[0] ?? null,

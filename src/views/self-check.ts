@@ -39,6 +39,7 @@ interface Row {
   award: string;
   title: LocalText;
   tracks: Track[];
+  language: string;
 }
 
 /** The checked body of each rulebook, made once: published rulebooks never change. */
@@ -55,7 +56,7 @@ export const selfCheck = defineView({
   read: async ({ pool }, { code, track, answers }): Promise<SelfCheckData | null> => {
     const office = await officeNow(pool);
     const { rows } = await pool.query<Row>(
-      `select b.id, b.version, b.body, i.starts_on::text, p.award, p.title, p.tracks from rulebook b
+      `select b.id, b.version, b.body, i.starts_on::text, p.award, p.title, p.tracks, p.language from rulebook b
          join intake i on i.id = b.intake_id join programme p on p.id = i.programme_id
        where p.code = $1 and b.status = 'published' order by i.starts_on desc limit 1`,
       [code],
@@ -66,7 +67,7 @@ export const selfCheck = defineView({
     const chosen = { campus: null, mode: null, track: track ?? row.tracks[0]?.key ?? null };
     const { index, contexts: all } = trialOf(
       rulebook,
-      { start: row.starts_on, group: null, ...chosen },
+      { start: row.starts_on, language: row.language, group: null, ...chosen },
       answers,
       office,
     );

@@ -33,6 +33,8 @@ export type TrialAnswers = z.output<typeof trialAnswersSchema>;
 export interface TrialChoice {
   /** The first day of study. */
   readonly start: string;
+  /** The language in which the programme is taught. */
+  readonly language: string;
   readonly campus: string | null;
   readonly mode: string | null;
   readonly track: string | null;

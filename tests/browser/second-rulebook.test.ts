@@ -229,6 +229,11 @@ describe("a second rulebook, published as data", () => {
     await page.locator('input[aria-label="Fit-to-dive certificate"]').setInputFiles(path.join(folder, "medical.pdf"));
     await page.getByRole("link", { name: "medical.pdf" }).waitFor();
     await page.goto(`/my/${number}`);
+    // With two choices their order says something, and that is promised first.
+    await page.getByRole("link", { name: /^Before you submit/ }).click();
+    await pressAndAgree(page, "I promise this");
+    await page.getByText(/^Promised on /).waitFor();
+    await page.goto(`/my/${number}`);
     await pressAndAgree(page, "Submit");
     await page.getByRole("heading", { name: /Submit · / }).waitFor({ state: "detached" });
     const submitted = await pool.query<{ at: Date }>(

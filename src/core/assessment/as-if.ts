@@ -11,7 +11,7 @@ export interface StandingElsewhere {
 }
 
 export type ChoiceChange = Partial<
-  Pick<ChoiceFact, "rulebookId" | "roundId" | "programme" | "start" | "campus" | "mode" | "track">
+  Pick<ChoiceFact, "rulebookId" | "roundId" | "programme" | "language" | "start" | "campus" | "mode" | "track">
 >;
 
 function standingOf({ choices, requirements }: Assessment, id: string): StandingElsewhere | null {

@@ -38,6 +38,24 @@ const accepted = ALL.map((requirement) => ({
   judgedAt: "2026-11-23T09:00:00.000Z" as Instant,
 }));
 
+describe("the language of teaching", () => {
+  it("decides whether English is asked for", () => {
+    const asked = (language: string) => {
+      const facts = sampleFile(person());
+      const { requirements } = look({ ...facts, choices: facts.choices.map((c) => ({ ...c, language })) });
+      return requirements.filter((r) => r.key.startsWith("english")).map((r) => [r.key, r.standing]);
+    };
+    expect(asked("en")).toEqual([
+      ["englishForm", "accepted"],
+      ["english", "missing"],
+    ]);
+    expect(asked("fr")).toEqual([
+      ["englishForm", "not needed"],
+      ["english", "not needed"],
+    ]);
+  });
+});
+
 describe("applicant groups", () => {
   it.each([
     [["SR"], "SR", "overseas"],

@@ -29,6 +29,7 @@ const given = (value: string | null): Fact => (value === null ? UNKNOWN : { kind
 function choiceFacts(choice: ChoiceFact): ReadonlyMap<string, Fact> {
   return new Map<string, Fact>([
     ["start", given(choice.start)],
+    ["choice.language", given(choice.language)],
     ["choice.campus", given(choice.campus)],
     ["choice.mode", given(choice.mode)],
     ["choice.track", given(choice.track)],

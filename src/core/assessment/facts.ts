@@ -82,6 +82,8 @@ export interface ChoiceFact {
   readonly rulebookId: string;
   readonly roundId: string;
   readonly programme: string;
+  /** The language in which the programme is taught: ISO 639-1. */
+  readonly language: string;
   /** The first day of study: the reference day of validities. */
   readonly start: PlainDate;
   readonly campus: string | null;

@@ -119,6 +119,7 @@ export function knownFacts(body: RulebookBody, groups: readonly string[]): Known
       ...scalars,
       given("group", "pick", groups),
       given("start", "date"),
+      { ...given("choice.language", "pick"), register: "language" },
       given("choice.campus", "text"),
       given("choice.mode", "pick", ["full time", "part time"]),
       given("choice.track", "text"),

@@ -10,6 +10,7 @@ import type { RulebookBody } from "./rulebook";
 const GIVEN = new Set([
   "start",
   "group",
+  "choice.language",
   "choice.campus",
   "choice.mode",
   "choice.track",

@@ -109,11 +109,25 @@ function negate(inner: Rule): Rule {
   };
 }
 
+/** Reads one field of one entry after the other: where it stands is looked up when another list comes, not for each entry. */
+function fieldReader(field: string): (entry: Entry) => Fact {
+  let places: Entry["places"];
+  let place = -1;
+  return (entry) => {
+    if (entry.places === undefined || entry.read === undefined) return entry.at(field);
+    if (entry.places !== places) {
+      places = entry.places;
+      place = places.get(field) ?? -1;
+    }
+    return place < 0 ? UNKNOWN : entry.read(place);
+  };
+}
+
 /** `it.field` reads the entry that is being looked at, every other name the file. */
 function reader(name: string): (facts: FactSource) => Fact {
   if (!name.startsWith("it.")) return (facts) => facts.scalar(name);
-  const field = name.slice(3);
-  return (facts) => facts.entry?.at(field) ?? UNKNOWN;
+  const read = fieldReader(name.slice(3));
+  return ({ entry }) => (entry === undefined ? UNKNOWN : read(entry));
 }
 
 /** A limit that is another fact is read each time, any other once; many files share a start, so the last such limit is kept. */
@@ -251,7 +265,12 @@ function addField(tally: Tally, total: RunningTotal, field: Fact | undefined, co
 }
 
 /** One walk over a list, which a file is asked for a dozen times: nothing is made for an entry. */
-function tallyOf(list: FactList, where: Rule | null, facts: FactSource, of: string | null): Tally {
+function tallyOf(
+  list: FactList,
+  where: Rule | null,
+  facts: FactSource,
+  readOf: ((entry: Entry) => Fact) | null,
+): Tally {
   const tally: Tally = {
     sure: 0,
     perhaps: 0,
@@ -269,7 +288,7 @@ function tallyOf(list: FactList, where: Rule | null, facts: FactSource, of: stri
     const sure = judged.truth === "met";
     if (sure) tally.sure += 1;
     else tally.perhaps += 1;
-    if (of !== null) addField(tally, sure ? tally.low : tally.spread, entry.at(of), sure);
+    if (readOf !== null) addField(tally, sure ? tally.low : tally.spread, readOf(entry), sure);
   }
   return tally;
 }
@@ -282,18 +301,19 @@ function rangeRule(
 ): Rule {
   const [listName, of] = "count" in condition ? [condition.count, null] : [condition.sum, condition.of];
   const measure = of === null ? countFact : sumFact;
+  const readOf = of === null ? null : fieldReader(of);
   const where = condition.where ? compile(condition.where) : null;
   const readLimit = limitReader(condition.value);
   const { is } = condition;
   return {
     judge: (facts) => {
       const list = facts.list(listName);
-      const fact = measure(list, tallyOf(list, where, facts, of));
+      const fact = measure(list, tallyOf(list, where, facts, readOf));
       return judgement(compareFact(fact, is, readLimit(facts)), fact.confirmed);
     },
     trace: (facts) => {
       const list = facts.list(listName);
-      const found = tallyOf(list, where, facts, of);
+      const found = tallyOf(list, where, facts, readOf);
       const fact = measure(list, found);
       const limit = readLimit(facts);
       return {

@@ -85,6 +85,10 @@ export interface Entry {
   readonly id: string;
   /** The fact of a field; unknown where the entry has no such field. */
   readonly at: (field: string) => Fact;
+  /** Where the fields of its list stand: all entries of a list share it, so whoever reads one field of many looks it up once. */
+  readonly places?: ReadonlyMap<string, number>;
+  /** The fact at one of those places. */
+  readonly read?: (place: number) => Fact;
 }
 
 export interface FactList {

@@ -83,9 +83,16 @@ class TypedEntry implements Entry {
     this.facts = [...planned.blank];
   }
 
+  get places(): ReadonlyMap<string, number> {
+    return this.planned.places;
+  }
+
   at(field: string): Fact {
     const place = this.planned.places.get(field);
-    if (place === undefined) return UNKNOWN;
+    return place === undefined ? UNKNOWN : this.read(place);
+  }
+
+  read(place: number): Fact {
     const known = this.facts[place];
     if (known !== undefined) return known;
     const defined = this.planned.facts[place];

@@ -157,7 +157,13 @@ export const AROUND = sections(
   ["helper", "earlier", "heard", "special"],
 );
 export const REFEREES_NAMED = sections("referee", ["Referees named", "Référents indiqués"], ["referees"]);
-export const ENGLISH_FORM = sections("englishForm", ["English", "Anglais"], ["english", "tests"]);
+/** What is asked of a language follows from the one that the programme teaches in, which the office sets once. */
+const taughtInEnglish: Condition = { fact: "choice.language", is: "equals", value: "en" };
+
+export const ENGLISH_FORM: Requirement = {
+  ...sections("englishForm", ["English", "Anglais"], ["english", "tests"]),
+  when: taughtInEnglish,
+};
 
 export const pendingInTime: Condition = {
   some: "tests",
@@ -182,6 +188,7 @@ export function englishProof(more: DocumentInput = {}): Requirement {
     {
       toSubmit: "promised",
       promise: pendingInTime,
+      when: taughtInEnglish,
       ...more,
       shows: [...(more.shows ?? ["tests.test", "tests.date", "tests.scores"]), ...EXEMPTION_SHOWS],
     },
