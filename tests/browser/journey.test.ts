@@ -159,6 +159,7 @@ describe("from sign-up to an accepted offer", () => {
     const { page } = applicant;
     await page.goto(`/my/${number}/education`);
     await page.getByLabel("Institution").fill("University of Halden Sound");
+    await page.keyboard.press("Tab"); // or the suggestions lie over the next field
     await choose(page, "Country", "Suriname");
     await choose(page, "Level", "Bachelor");
     await page.getByLabel("Title of the degree").fill("BSc Coastal Science");

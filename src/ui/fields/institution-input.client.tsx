@@ -70,7 +70,13 @@ export function InstitutionInput({
         const chosen = found.find((s) => s.name === name);
         if (chosen) onProposal?.({ ...chosen.proposal });
       }}
-      onBlur={() => onLeave(text.trim())}
+      onBlur={() => {
+        // What comes now would lie over the fields that follow.
+        clearTimeout(timer.current);
+        asked.current = "";
+        setFound([]);
+        onLeave(text.trim());
+      }}
       notFoundContent={
         text.trim().length >= LEAST_TYPED && asked.current === text ? say(locale, "form.notInRegister") : null
       }
