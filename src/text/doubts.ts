@@ -11,6 +11,8 @@ export const doubtsEn = {
   "doubt.ends-before-start": "This lies before the beginning. Look at both dates.",
   "doubt.total-differs": "The parts that you entered give {total}. Look at them once more, and at the total.",
   "doubt.signed-otherwise": "Your form gives the name {name}. Is this your full name?",
+  "doubt.unlikely-age":
+    "You would be {years, plural, one {# year} other {# years}} old when studies begin. Look at day, month and year.",
   "doubt.ends-too-early":
     "Your studies begin on {start}, and it has to be valid then. Apply for a new one in time; you can enter it later.",
 } as const;
@@ -27,6 +29,8 @@ export const doubtsFr: Readonly<Record<keyof typeof doubtsEn, string>> = {
   "doubt.ends-before-start": "Cela précède le début. Vérifiez les deux dates.",
   "doubt.total-differs": "Les parties indiquées donnent {total}. Revoyez-les, ainsi que le total.",
   "doubt.signed-otherwise": "Votre formulaire indique le nom {name}. Est-ce votre nom complet ?",
+  "doubt.unlikely-age":
+    "Vous auriez {years, plural, one {# an} other {# ans}} à la rentrée. Vérifiez le jour, le mois et l’année.",
   "doubt.ends-too-early":
     "Vos études commencent le {start} et le document doit alors être valable. Demandez-en un nouveau à temps ; vous pourrez le saisir plus tard.",
 };

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { schools } from "../../demo/rulebooks/parts/school";
 import { courses } from "../../demo/rulebooks/parts/studies";
-import { parseDecimal, ZERO } from "../numbers/ratio";
+import { parseDecimal, whole, ZERO } from "../numbers/ratio";
 import type { Condition } from "../rules/condition";
 import { entryOf, type FactSource } from "../rules/fact";
 import { EMPTY_RULEBOOK, type RulebookBody } from "./rulebook";
@@ -47,6 +47,20 @@ describe("how far a list has come", () => {
     ["a bound that is another fact", { ...twelve, value: { fact: "start" } }, []],
     ["another list", { ...twelve, sum: "courses" }, []],
   ])("%s", (_, rule, expected) => expect(sums(rule)).toEqual(expected));
+
+  it("counts the months of a measure over its list, and of no other measure", () => {
+    const months: FactSource = {
+      ...schooling([]),
+      scalar: () => ({ kind: "value", value: whole(14), confirmed: false }),
+    };
+    const over = (list: string): RulebookBody => ({
+      ...body({ all: [{ fact: "measure.practice", is: "atLeast", value: 12 }] }),
+      measures: [{ key: "practice", kind: "span", title: { en: "months", fr: "mois" }, list }],
+    });
+    expect(runningSums(over("schools"), schools, months)).toMatchObject([{ now: "14", least: "12" }]);
+    expect(runningSums(over("experience"), schools, months)).toEqual([]);
+    expect(runningSums({ ...over("schools"), measures: [] }, schools, months)).toEqual([]);
+  });
 
   it("starts at nothing", () => expect(sums(twelve, [])).toEqual(["The rule: 0 of 12"]));
 

@@ -5,13 +5,14 @@ import { factName, type Section } from "../sections/definition";
 import type { LocalText } from "../text/local-text";
 import type { RulebookBody } from "./rulebook";
 
-type Sum = Extract<Condition, { sum: string }>;
+type Asked = Extract<Condition, { sum: string }> | Extract<Condition, { fact: string }>;
 
 interface AskedSum {
   /** The fact name of the list that is added up. */
   readonly list: string;
   readonly title: LocalText;
-  readonly sum: Sum;
+  /** The sum, or the months that a measure counts over the list. */
+  readonly rule: Asked;
 }
 
 /** How far a list has come towards what an entry rule asks of it. */
@@ -23,9 +24,17 @@ export interface RunningSum {
 }
 
 /** The sums that have to reach something whatever else holds: one way among several may be none of this applicant’s. */
-function sumsIn(condition: Condition): readonly Sum[] {
-  if ("sum" in condition) return condition.is === "atLeast" && typeof condition.value !== "object" ? [condition] : [];
+function sumsIn(condition: Condition): readonly Asked[] {
+  if ("sum" in condition || ("fact" in condition && condition.fact.startsWith("measure.")))
+    return condition.is === "atLeast" && typeof condition.value !== "object" ? [condition] : [];
   return "all" in condition ? condition.all.flatMap(sumsIn) : [];
+}
+
+/** The list over which a rule counts; null where it counts over none. */
+function listOf(body: RulebookBody, rule: Asked): string | null {
+  if ("sum" in rule) return rule.sum;
+  const measure = body.measures.find((m) => `measure.${m.key}` === rule.fact);
+  return measure?.kind === "span" ? measure.list : null;
 }
 
 const asked = new WeakMap<RulebookBody, readonly AskedSum[]>();
@@ -34,9 +43,12 @@ function sumsOf(body: RulebookBody): readonly AskedSum[] {
   const known = asked.get(body);
   if (known) return known;
   const found = body.entryRules.flatMap(({ title, rule }) => {
-    const sums = sumsIn(rule);
+    const sums = sumsIn(rule).flatMap((r) => {
+      const list = listOf(body, r);
+      return list === null ? [] : [{ list, title, rule: r }];
+    });
     // A rule that adds up several things is not told by one number.
-    return sums.length === 1 ? sums.map((sum) => ({ list: sum.sum, title, sum })) : [];
+    return sums.length === 1 ? sums : [];
   });
   asked.set(body, found);
   return found;
@@ -47,9 +59,9 @@ export function runningSums(body: RulebookBody, section: Section, facts: FactSou
   const name = factName(section);
   return sumsOf(body)
     .filter((s) => s.list === name)
-    .map(({ title, sum }) => ({
+    .map(({ title, rule }) => ({
       title,
-      now: evaluate(sum, facts).leaf?.seen ?? null,
-      least: String(sum.value),
+      now: evaluate(rule, facts).leaf?.seen ?? null,
+      least: String(rule.value),
     }));
 }

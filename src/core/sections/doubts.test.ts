@@ -38,6 +38,21 @@ describe("a total that a certificate prints", () => {
     ]).toEqual([null, null, null, null]));
 });
 
+describe("a date of birth", () => {
+  it.each<[string, string | null, string | null]>([
+    ["2013-09-02", START, "unlikely-age"],
+    ["2013-09-01", START, null],
+    ["2027-09-01", START, "unlikely-age"],
+    ["2030-01-01", START, "unlikely-age"],
+    ["1937-09-01", START, null],
+    ["1936-09-01", START, "unlikely-age"],
+    ["1903-05-01", null, null],
+    ["soon", START, null],
+  ])("%s, where studies begin on %s: %s", (birthDate, start, code) =>
+    expect(doubt("birthDate", { birthDate }, start)).toBe(code),
+  );
+});
+
 describe("a signature", () => {
   const signed = (signature: string, kind: "name" | "text" = "name", name = "Ilse Quist") =>
     doubtOf(

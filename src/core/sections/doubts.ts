@@ -4,7 +4,7 @@ import { signedOtherwise } from "../identity/signed-name";
 import { type Scores, total } from "../language/test-definition";
 import { compare, isPositive, parseDecimal, toShort } from "../numbers/ratio";
 import type { ReferenceSet } from "../office/reference-set";
-import { parseDay, parseRough } from "../time/day";
+import { monthsBetween, parseDay, parseRough } from "../time/day";
 import type { Field } from "./definition";
 
 /**
@@ -19,6 +19,7 @@ export type Doubt =
   | { readonly code: "best-is-pass" }
   | { readonly code: "ends-before-start" }
   | { readonly code: "ends-too-early"; readonly start: string }
+  | { readonly code: "unlikely-age"; readonly years: string }
   | { readonly code: "total-differs"; readonly total: string }
   | { readonly code: "signed-otherwise"; readonly name: string };
 
@@ -67,6 +68,17 @@ function totalDoubt(values: Values, tests: ReferenceSet["tests"]): Doubt | null 
     : { code: "total-differs", total: toShort(computed) };
 }
 
+const YOUNGEST = 14;
+const OLDEST = 90;
+
+/** How old somebody would be on the first day of study: day and month, or the century, are easily mistaken. */
+function ageDoubt(born: string, start: string | null): Doubt | null {
+  const [birth, first] = [parseDay(born), parseDay(start ?? "")];
+  if (birth === null || first === null) return null;
+  const years = birth >= first ? 0 : Math.floor(monthsBetween(birth, first) / 12);
+  return years < YOUNGEST || years > OLDEST ? { code: "unlikely-age", years: String(years) } : null;
+}
+
 function firstDay(date: string): number | null {
   return parseDay(date) ?? parseRough(date)?.from ?? null;
 }
@@ -96,6 +108,8 @@ export function doubtOf(
       const [from, to] = [firstDay(text(values, "start")), lastDay(text(values, field.key))];
       return from !== null && to !== null && to < from ? { code: "ends-before-start" } : null;
     }
+    case "birthDate":
+      return ageDoubt(text(values, "birthDate"), start);
     case "passportExpiry": {
       const [needed, end] = [parseDay(start ?? ""), parseDay(text(values, "passportExpiry"))];
       return needed !== null && end !== null && end < needed ? { code: "ends-too-early", start: start ?? "" } : null;

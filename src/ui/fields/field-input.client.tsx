@@ -3,6 +3,7 @@
 import { Checkbox, Input, Radio, Select } from "antd";
 import type { Json } from "../../core/assessment/facts";
 import { countryOptions, languageOptions } from "../../text/code-lists";
+import { isCalled } from "../../text/other-names";
 import { say } from "../../text/say";
 import { DateInput } from "./date-input.client";
 import type { FieldInputProps } from "./field-input-props";
@@ -33,6 +34,16 @@ function optionsOf({ field, office, locale }: Pick<FieldInputProps, "field" | "o
   }
 }
 
+/** Countries and languages are found by their names in other languages, too. */
+function searchIn(kind: FieldInputProps["field"]["kind"]) {
+  if (kind !== "country" && kind !== "countries" && kind !== "language") return { optionFilterProp: "label" };
+  const type = kind === "language" ? "language" : "region";
+  return {
+    filterOption: (typed: string, option?: { readonly value: string; readonly label: string }) =>
+      option !== undefined && isCalled(type, option.value, option.label, typed),
+  };
+}
+
 function Choice(props: FieldInputProps) {
   const { field, value, locale, onChange, onLeave } = props;
   const options = optionsOf(props);
@@ -57,7 +68,7 @@ function Choice(props: FieldInputProps) {
     status: props.invalid ? ("error" as const) : ("" as const),
     "aria-describedby": props.describedBy,
     "aria-required": field.required,
-    showSearch: { optionFilterProp: "label" },
+    showSearch: searchIn(field.kind),
   };
   if (field.kind === "countries")
     return (

@@ -93,8 +93,8 @@ export const experience: Section = {
   scope: "file",
   title: { en: "Work and practice", fr: "Travail et pratique" },
   intro: {
-    en: "Jobs, internships and practical training, whatever has to do with the programme.",
-    fr: "Emplois, stages et formations pratiques en rapport avec le programme.",
+    en: "Only what has to do with the programme: jobs, internships, practical training. Say in a line what you did yourself; the latest first.",
+    fr: "Seulement ce qui touche au programme : emplois, stages, formations pratiques. Dites en une ligne ce que vous avez fait vous-même ; le plus récent d’abord.",
   },
   repeats: { min: 0, max: 20 },
   fields: [

@@ -139,6 +139,10 @@ export const citizenship: Section = {
       },
       "What lets you live there",
       "Ce qui vous permet d’y vivre",
+      {
+        en: "A permanent right does not end with a job, a marriage or your studies; your permit says so. We ask for a copy of it.",
+        fr: "Un droit permanent ne prend fin ni avec un emploi, ni avec un mariage, ni avec vos études ; votre titre le dit. Nous en demandons une copie.",
+      },
     ),
     field(
       {

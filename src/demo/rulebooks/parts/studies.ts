@@ -24,6 +24,10 @@ export const education: Section = {
       },
       "Level",
       "Niveau",
+      {
+        en: "The degree that a university awards, such as a bachelor, a licence or a laurea. A school-leaving certificate does not belong here.",
+        fr: "Le grade qu’une université délivre : licence, bachelor, laurea. Un diplôme de fin d’études secondaires n’a pas sa place ici.",
+      },
     ),
     field({ key: "title", kind: "text", most: 200 }, "Title of the degree", "Intitulé du diplôme"),
     field(
@@ -35,7 +39,10 @@ export const education: Section = {
       "Status",
       "État",
     ),
-    field({ key: "start", kind: "date" }, "Began on", "Commencé le"),
+    field({ key: "start", kind: "date" }, "Began on", "Commencé le", {
+      en: "The first day on which you were enrolled for this degree there, not the opening of the year.",
+      fr: "Le premier jour de votre inscription à ce diplôme dans l’établissement, non la rentrée de l’année.",
+    }),
     field(
       { key: "end", kind: "date", when: { fact: "it.status", is: "equals", value: "completed" } },
       "Awarded on",
