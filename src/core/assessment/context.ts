@@ -53,9 +53,8 @@ function sourceOf(
   const tests = sections.find((s) => s.core === "tests");
   const scope = tests?.scope === "choice" ? choice.id : "file";
   const scoresOf = (entry: string) => {
-    const confirmation = tests ? index.confirmed(scope, tests.key, entry, "scores") : undefined;
-    const value = confirmation ? confirmation.value : tests ? index.claim(scope, tests.key, entry, "scores") : null;
-    return { value, confirmed: confirmation !== undefined };
+    const row = tests ? index.row(scope, tests.key, entry) : null;
+    return { value: row?.value("scores") ?? null, confirmed: row?.confirmation("scores") !== undefined };
   };
   let group: string | null = null;
   const days: ChoiceDays = {
