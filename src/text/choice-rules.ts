@@ -12,6 +12,9 @@ export function choiceRuleLines(
     say(locale, "rules.most", { procedure: title[locale], most: rules.most }),
     ...(rules.least > 1 ? [say(locale, "rules.least", { least: rules.least })] : []),
     ...(rules.ranked && rules.most > 1 ? [say(locale, "rules.ranked")] : []),
+    ...(rules.ranked && rules.undertaking
+      ? [say(locale, "rules.undertaking", { promise: rules.undertaking[locale] })]
+      : []),
     ...rules.limits.map((limit) =>
       limit.by === "level"
         ? say(locale, "rules.level", { most: limit.most, level: say(locale, `level.${limit.value}`) })

@@ -77,6 +77,13 @@ export function ZoneNote({ zone, language }: { zone: string; language: Locale })
   return <span className="quiet">{say(language, "finder.zone", { zone: formatZone(zone) })}</span>;
 }
 
+/** Which results have to be there by the closing, said before anybody chooses. */
+export function ResultsDue({ hit, language }: { hit: FinderHit; language: Locale }) {
+  if (hit.resultsDue.length === 0) return null;
+  const what = hit.resultsDue.map((title) => title[language]).join(", ");
+  return <p className="strong">{say(language, "finder.resultsDue", { what })}</p>;
+}
+
 /** What somebody must know of a programme before they begin. */
 export function ProgrammeFacts({
   hit,
@@ -93,6 +100,7 @@ export function ProgrammeFacts({
       {hit.partner ? <p>{say(language, "finder.partner", { partner: hit.partner, office })}</p> : null}
       <p className="measure">{hit.description[language]}</p>
       {hit.sponsorsVisa ? null : <p className="strong">{say(language, "finder.noVisa")}</p>}
+      <ResultsDue hit={hit} language={language} />
       <Deadlines round={round} zone={zone} language={language} />
       <p>
         <ZoneNote zone={zone} language={language} />

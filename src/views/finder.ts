@@ -69,6 +69,8 @@ export interface FinderHit {
   /** The round that matters now: the open one, else the next, else the last. */
   readonly round: FinderRound;
   readonly needs: readonly LocalText[];
+  /** Results that have to be there by the closing: nobody is to choose it without knowing. */
+  readonly resultsDue: readonly LocalText[];
   /** What its entry rules are called, in their order. */
   readonly rules: readonly LocalText[];
   /** What is accepted without further reading; told where one programme is asked for. */
@@ -120,6 +122,7 @@ interface Row {
   fees: { title: LocalText; currency: string; amounts: { group: string; minor: number }[]; when?: unknown }[];
   needs: LocalText[];
   rules: LocalText[];
+  results_due: LocalText[];
   entitlements: string[];
 }
 
@@ -128,7 +131,8 @@ const ROWS = `select r.id as round_id, r.key as round_key, r.opens_at, r.closed_
     to_jsonb(p) as programme, i.starts_on::text, i.places, i.options,
     json_build_object('key', f.key, 'title', f.title, 'rules', f.rules) as procedure,
     b.body->'fees' as fees, jsonb_path_query_array(b.body, '${NEEDED_TITLES}') as needs,
-    jsonb_path_query_array(b.body, '$.entryRules[*].title') as rules, jsonb_path_query_array(b.body, '$.measures[*].entitlement') as entitlements
+    jsonb_path_query_array(b.body, '$.entryRules[*].title') as rules,
+    jsonb_path_query_array(b.body, '$.measures[*] ? (@.resultBy == "closing").title') as results_due, jsonb_path_query_array(b.body, '$.measures[*].entitlement') as entitlements
   from round r join intake i on i.id = r.intake_id join programme p on p.id = i.programme_id join procedure f on f.id = p.procedure_id
   join rulebook b on b.intake_id = i.id and b.status = 'published'
   order by p.code, i.starts_on, r.opens_at`;
@@ -201,6 +205,7 @@ function toHits(rows: readonly Row[], office: Office, group: string | null, now:
         round,
         needs: row.needs,
         rules: row.rules,
+        resultsDue: row.results_due,
         accepted: office.set.entitlements.filter((l) => row.entitlements.includes(l.key)),
         alike: [],
       } satisfies FinderHit,

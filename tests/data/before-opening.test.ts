@@ -45,6 +45,12 @@ describe("before a round opens", () => {
   it("a group without a closing is named", async () =>
     expect(await gaps()).toContainEqual({ code: "no-closing", round: "late", group: "overseas" }));
 
+  it("a programme says which results have to be there by its closing", async () => {
+    const due = async (code: string) =>
+      (await readView(world.runtime, finder, VISITOR, { code }))?.hits[0]?.resultsDue.map((title) => title.en);
+    expect([await due("BHT"), await due("MES")]).toEqual([["numeracy test"], []]);
+  });
+
   it("the lead officers of the programme are reminded once, a week before, with how much is missing", async () => {
     world.at(new Date(Date.parse(OPENS) - 8 * DAY).toISOString());
     expect(await must(world, remindOpenings, SYSTEM, {})).toEqual({ told: 0 });

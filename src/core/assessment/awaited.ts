@@ -57,16 +57,20 @@ function courses({ source }: ChoiceContext): readonly Awaited[] {
 const FOLLOWED_MONTHS = 12;
 
 /** Papers that end before studies are well begun, by the day that is confirmed or else stated: asked about again before it is too late. */
-function endings({ choice, rulebook, source }: ChoiceContext): readonly Awaited[] {
+function endings({ choice, rulebook, source }: ChoiceContext, { set }: Office): readonly Awaited[] {
   const start = parseDay(choice.start);
   if (start === null) return [];
   const last = formatDay(addMonths(start, FOLLOWED_MONTHS));
   return planOf(rulebook.body).endings.flatMap(({ section, field }) => {
     const name = factName(section);
-    const about = `${section.title.en}: ${field.title.en}`;
-    const item = (fact: Fact, named: string | null): readonly Awaited[] =>
+    // Where the form asks which paper it is, that is its name.
+    const kind = section.fields.find((f) => f.kind === "paper");
+    const named = kind && !section.repeats ? source.scalar(`${name}.${kind.key}`) : null;
+    const paper = named?.kind === "value" ? set.papers.find((p) => p.key === named.value)?.title.en : undefined;
+    const about = paper ?? `${section.title.en}: ${field.title.en}`;
+    const item = (fact: Fact, of: string | null): readonly Awaited[] =>
       fact.kind === "value" && typeof fact.value === "string" && fact.value <= last
-        ? [{ kind: "paper ends", about: named ? `${named} · ${about}` : about, due: fact.value }]
+        ? [{ kind: "paper ends", about: of ? `${of} · ${about}` : about, due: fact.value }]
         : [];
     if (!section.repeats)
       return applies(section.when, source) && applies(field.when, source)
@@ -113,7 +117,7 @@ export function awaitedOf(
     ...results(context, office),
     ...degrees(context),
     ...courses(context),
-    ...endings(context),
+    ...endings(context, office),
     ...live.flatMap(nearly),
   ];
   const once = new Map(found.map((a) => [`${a.kind}|${a.about}|${a.due}`, a]));

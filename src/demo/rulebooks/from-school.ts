@@ -4,7 +4,6 @@ import type { Section } from "../../core/sections/definition";
 import {
   ABOUT_YOU,
   AROUND,
-  BY_TEST,
   DECLARATION,
   document,
   ENGLISH_FORM,
@@ -258,6 +257,7 @@ export const bht: RulebookBody = {
       kind: "proof",
       title: { en: "numeracy test", fr: "test de calcul" },
       minimums: [{ test: "tng", total: "100", parts: { G: "45" }, mode: "single" }],
+      resultBy: "closing",
     },
     englishMeasure,
     exemptMeasure,
@@ -271,7 +271,7 @@ export const bht: RulebookBody = {
         fr: "Calcul : 100 au total, 45 en géométrie",
       },
       rule: { fact: "measure.numeracy", is: "equals", value: true },
-      curable: { way: BY_TEST, possible: pendingInTime },
+      curable: null,
       told: true,
     },
     {

@@ -92,14 +92,15 @@ function Signature({
   const [first] = naming;
   if (!value && !first) return null;
   return (
-    <>
+    <fieldset className="plan-wide plan-form">
+      <legend>Signed by a link</legend>
       <Pick
-        label="Signed by a link"
+        label="By whom"
         disabled={disabled}
         value={value?.section ?? ""}
         options={[
-          { value: "", label: "no" },
-          ...naming.map((s) => ({ value: s.key, label: `by whom “${s.title.en}” names` })),
+          { value: "", label: "nobody: it is sent" },
+          ...naming.map((s) => ({ value: s.key, label: `whom “${s.title.en}” names` })),
         ]}
         onChange={(section) => onChange(section === "" ? undefined : { sentence: EMPTY_WORDS, ...value, section })}
       />
@@ -112,7 +113,7 @@ function Signature({
           onChange={(sentence) => onChange({ ...value, sentence })}
         />
       ) : null}
-    </>
+    </fieldset>
   );
 }
 

@@ -7,7 +7,7 @@ import { AcceptedList } from "../../../../ui/accepted-list";
 import { AccountForm } from "../../../../ui/account-form.client";
 import { AlikeNotes } from "../../../../ui/finder/hit";
 import { personString, readQuery, type SearchParams } from "../../../../ui/finder/query";
-import { Deadlines, programmeLine, programmeName, ZoneNote } from "../../../../ui/programme";
+import { Deadlines, programmeLine, programmeName, ResultsDue, ZoneNote } from "../../../../ui/programme";
 import { finder } from "../../../../views/finder";
 import { locale, see, VISITOR } from "../../../request";
 import { noteInterestAction } from "../../interest/interest.action";
@@ -43,6 +43,7 @@ export default async function ProgrammePage({
       <p className="measure lead">{hit.description[language]}</p>
       <AlikeNotes hit={hit} language={language} />
       {hit.sponsorsVisa ? null : <p className="notice">{t("finder.noVisa")}</p>}
+      <ResultsDue hit={hit} language={language} />
       <section>
         <h2>{t("programme.rounds")}</h2>
         {data.group ? (
