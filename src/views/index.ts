@@ -21,6 +21,7 @@ import { rulings } from "./rulings";
 import { selfCheck } from "./self-check";
 import { sharedParts } from "./shared-parts";
 import { signaturePage } from "./signature-page";
+import { sites } from "./sites";
 import { staff } from "./staff";
 import { standards } from "./standards";
 import { submissions } from "./submissions";
@@ -33,6 +34,7 @@ export const VIEWS = {
   applyOffer,
   awaited,
   signaturePage,
+  sites,
   document,
   drafts,
   elsewhere,

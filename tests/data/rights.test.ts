@@ -286,6 +286,7 @@ describe("rights", () => {
       plans: {},
       referencePage: {},
       signaturePage: {},
+      sites: { code: "MTE" },
       sharedParts: {},
       staff: {},
       submissions: { number },

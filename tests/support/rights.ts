@@ -175,6 +175,8 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   plans: ["officer", "officer elsewhere", "lead officer", "administrator"],
   referencePage: ["referee"],
   signaturePage: [],
+  // Asked of the programme that is elsewhere.
+  sites: ["officer elsewhere", "lead officer"],
   registerTable: ["officer", "officer elsewhere", "lead officer", "administrator"],
   rulebookPage: ["officer", "officer elsewhere", "lead officer", "administrator"],
   rulebooks: ["officer", "officer elsewhere", "lead officer", "administrator"],

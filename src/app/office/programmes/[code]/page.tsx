@@ -93,6 +93,9 @@ export default async function ProgrammePlanPage({ params }: { params: Promise<{ 
         <h1>
           {programme.award} {programme.title.en} <span className="quiet">{code}</span>
         </h1>
+        {programme.campuses.length > 1 ? (
+          <Link href={`/office/programmes/${code}/sites`}>Who is on which campus</Link>
+        ) : null}
         <Link href={`/programmes/${code}`}>As visitors see it</Link>
       </div>
       {programme.interested > 0 ? (
