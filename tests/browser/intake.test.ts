@@ -84,6 +84,21 @@ describe("intake work", () => {
     await page.getByText("Study track, two years").waitFor();
   });
 
+  it("several people are moved to another campus together, each with a mail", async () => {
+    const { page } = lead;
+    await page.goto("/office/programmes/MTE");
+    await page.getByRole("link", { name: "Who is on which campus" }).click();
+    const rows = page.getByRole("row").filter({ has: page.getByRole("link") });
+    await rows.first().waitFor();
+    const before = await rows.count();
+    await page.getByLabel("Mark all that are shown").check();
+    await choose(page, "To", "Inish Vell");
+    await page.getByLabel("Why", { exact: true }).fill("The basin at Merrow is drained.");
+    await page.getByRole("button", { name: /^Move (one person|\d+ people)$/ }).click();
+    await page.getByText(/^(one person|\d+ people) moved to /).waitFor();
+    expect(await rows.filter({ hasText: "Inish Vell" }).count()).toBe(before);
+  });
+
   it("words that found nothing become words by which a programme is found", async () => {
     const { page } = lead;
     const visitor = await newPerson(demo);
