@@ -6,6 +6,7 @@ import { useRouter } from "next/navigation";
 import { startTransition, useId, useState, useTransition } from "react";
 import type { DraftRow, DraftsPage } from "../views/drafts";
 import { Comb } from "./comb";
+import { MarkAll, MarkOne, people, useMarks } from "./marks.client";
 
 interface DraftLine extends Pick<DraftRow, "id" | "number" | "name" | "programmes" | "comb" | "missing" | "stoppedAt"> {
   readonly left: string;
@@ -29,33 +30,25 @@ interface Props {
   }>;
 }
 
-const people = (count: number): string => (count === 1 ? "one person" : `${count} people`);
-
 /** Drafts as a table: marked ones are written to, each with what is missing in its own. */
 export function DraftList({ rows, stopped, nextHref, firstHref, tell }: Props) {
   const id = useId();
   const router = useRouter();
-  const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
+  const marks = useMarks();
   const [words, setWords] = useState("");
   const [said, setSaid] = useState<string | null>(null);
   const [busy, begin] = useTransition();
-  const mark = (one: string) =>
-    setMarked((all) => {
-      const next = new Set(all);
-      if (!next.delete(one)) next.add(one);
-      return next;
-    });
+  const marked = rows.filter((r) => marks.has(r.id));
   const most = Math.max(...stopped.map((s) => s.count));
-  const all = rows.every((r) => marked.has(r.id));
   const send = () =>
     begin(async () => {
-      const chosen = rows.filter((r) => marked.has(r.id)).map((r) => ({ id: r.id, number: r.number }));
+      const chosen = marked.map((r) => ({ id: r.id, number: r.number }));
       const { told, refused } = await tell(chosen, words);
       const kept = refused.map((r) => `No. ${r.number} ${r.why}.`).join(" ");
       // Said together with the list as it is now, and with the button that can be pressed again.
       startTransition(() => {
         setSaid(`${told === 0 ? "Nobody was written to." : `We wrote to ${people(told)}.`} ${kept}`.trim());
-        setMarked(new Set());
+        marks.set([]);
         if (refused.length === 0) setWords("");
         router.refresh();
       });
@@ -72,12 +65,7 @@ export function DraftList({ rows, stopped, nextHref, firstHref, tell }: Props) {
           <thead>
             <tr>
               <th>
-                <input
-                  type="checkbox"
-                  checked={all}
-                  onChange={() => setMarked(all ? new Set() : new Set(rows.map((r) => r.id)))}
-                  aria-label="Mark all on this page"
-                />
+                <MarkAll marks={marks} ids={rows.map((r) => r.id)} label="Mark all on this page" />
               </th>
               <th>Closes</th>
               <th>Applicant</th>
@@ -91,12 +79,7 @@ export function DraftList({ rows, stopped, nextHref, firstHref, tell }: Props) {
             {rows.map((row) => (
               <tr key={row.id}>
                 <td>
-                  <input
-                    type="checkbox"
-                    checked={marked.has(row.id)}
-                    onChange={() => mark(row.id)}
-                    aria-label={`Mark ${row.name}`}
-                  />
+                  <MarkOne marks={marks} id={row.id} label={`Mark ${row.name}`} />
                 </td>
                 <td className={row.late ? "wrong strong" : undefined} title={row.due}>
                   {row.left}
@@ -147,8 +130,8 @@ export function DraftList({ rows, stopped, nextHref, firstHref, tell }: Props) {
           />
         </div>
         <div className="presses">
-          <Button type="primary" loading={busy} disabled={marked.size === 0} onClick={send}>
-            {marked.size === 0 ? "Mark whom to write to" : `Write to ${people(marked.size)}`}
+          <Button type="primary" loading={busy} disabled={marked.length === 0} onClick={send}>
+            {marked.length === 0 ? "Mark whom to write to" : `Write to ${people(marked.length)}`}
           </Button>
         </div>
         <h2>Where they stopped</h2>

@@ -6,6 +6,7 @@ import { useRouter } from "next/navigation";
 import { startTransition, useId, useState, useTransition } from "react";
 import { formatMoment } from "../../text/format";
 import type { Placed, StartSites } from "../../views/sites";
+import { MarkAll, MarkOne, people, useMarks } from "../marks.client";
 
 interface Props {
   readonly start: StartSites;
@@ -20,27 +21,19 @@ interface Props {
   }>;
 }
 
-const people = (count: number): string => (count === 1 ? "one person" : `${count} people`);
-
 /** The people of one start with their campuses; marked ones are moved together, each told by a mail of their own. */
 export function SiteList({ start, zone, move }: Props) {
   const id = useId();
   const router = useRouter();
   const [shown, setShown] = useState<string | null>(null);
-  const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
+  const marks = useMarks();
   const [campus, setCampus] = useState<string | null>(null);
   const [reason, setReason] = useState("");
   const [said, setSaid] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const titleOf = (key: string | null) => start.campuses.find((c) => c.key === key)?.title ?? "none chosen";
   const rows = start.placed.filter((p) => shown === null || p.campus === shown);
-  const going = rows.filter((p) => marked.has(p.choiceId) && p.campus !== campus);
-  const mark = (one: string) =>
-    setMarked((all) => {
-      const next = new Set(all);
-      if (!next.delete(one)) next.add(one);
-      return next;
-    });
+  const going = rows.filter((p) => marks.has(p.choiceId) && p.campus !== campus);
   const send = () =>
     begin(async () => {
       if (campus === null) return;
@@ -50,7 +43,7 @@ export function SiteList({ start, zone, move }: Props) {
         setSaid(
           `${moved === 0 ? "Nobody was moved." : `${people(moved)} moved to ${titleOf(campus)}.`} ${kept}`.trim(),
         );
-        setMarked(new Set());
+        marks.set([]);
         if (refused.length === 0) setReason("");
         router.refresh();
       });
@@ -95,12 +88,7 @@ export function SiteList({ start, zone, move }: Props) {
             <thead>
               <tr>
                 <th>
-                  <input
-                    type="checkbox"
-                    checked={rows.every((r) => marked.has(r.choiceId))}
-                    onChange={(e) => setMarked(new Set(e.target.checked ? rows.map((r) => r.choiceId) : []))}
-                    aria-label="Mark all that are shown"
-                  />
+                  <MarkAll marks={marks} ids={rows.map((r) => r.choiceId)} label="Mark all that are shown" />
                 </th>
                 <th>Submitted</th>
                 <th>Applicant</th>
@@ -112,12 +100,7 @@ export function SiteList({ start, zone, move }: Props) {
               {rows.map((row) => (
                 <tr key={row.choiceId}>
                   <td>
-                    <input
-                      type="checkbox"
-                      checked={marked.has(row.choiceId)}
-                      onChange={() => mark(row.choiceId)}
-                      aria-label={`Mark ${row.name}`}
-                    />
+                    <MarkOne marks={marks} id={row.choiceId} label={`Mark ${row.name}`} />
                   </td>
                   <td>{formatMoment("en", row.submittedAt, zone)}</td>
                   <td>

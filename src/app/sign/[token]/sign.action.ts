@@ -1,6 +1,7 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
+import { z } from "zod";
 import type { Outcome } from "../../../acts/act";
 import { declineSignature, signByLink } from "../../../acts/signatures";
 import { hashToken } from "../../../acts/token";
@@ -23,6 +24,9 @@ const holder = async (token: string) => {
   const requestId = await signatureOfLink((await webRuntime()).pool, hashToken(token));
   return requestId ? ({ kind: "link", requestId } as const) : null;
 };
+
+/** Looked at before anything is printed. */
+const nameSchema = z.string().trim().min(1).max(200);
 
 /** What was read and signed, as the page that the office keeps. */
 function signedPage(data: SignaturePage, typed: string, language: "en" | "fr"): FormCopy {
@@ -70,13 +74,14 @@ export async function sign(token: string, typed: string): Promise<string | null>
   const actor = await holder(token);
   const data = actor ? await see(signaturePage, actor, {}) : null;
   if (!actor || data?.state !== "asked") return say(language, "sign.ended");
-  if (typed.trim() === "") return say(language, "sign.nameMissing");
-  const printed = await printFormCopy(signedPage(data, typed.trim(), language), language, new Date(data.now));
+  const name = nameSchema.safeParse(typed);
+  if (!name.success) return say(language, "sign.nameMissing");
+  const printed = await printFormCopy(signedPage(data, name.data, language), language, new Date(data.now));
   const bytes = Buffer.from(printed);
-  const name = `${data.title[language]}.pdf`;
-  const looked = await inspectDocument(bytes, name);
+  const title = `${data.title[language]}.pdf`;
+  const looked = await inspectDocument(bytes, title);
   const pages = looked.verdict === "store" ? looked.pages : 1;
-  return answer(token, await perform(signByLink, actor, { typed, document: { name, bytes, pages } }));
+  return answer(token, await perform(signByLink, actor, { typed: name.data, document: { name: title, bytes, pages } }));
 }
 
 export async function decline(token: string): Promise<string | null> {
