@@ -2,7 +2,7 @@ import { z } from "zod";
 import { assess } from "../core/assessment/assess";
 import { type ChoiceContext, contexts } from "../core/assessment/context";
 import type { Json } from "../core/assessment/facts";
-import type { Assessment, ChoiceResult, FindingResult } from "../core/assessment/result";
+import type { Assessment } from "../core/assessment/result";
 import { type ChoiceRules, lackingChoices, orderOf, standsFor, undertakingFor } from "../core/choices/choice-rules";
 import { growingSections, maySupply } from "../core/documents/may-supply";
 import { type WithdrawnFee, withdrawnFee } from "../core/fees/after-withdrawal";
@@ -21,6 +21,7 @@ import { type Field, factName } from "../core/sections/definition";
 import { reopenable } from "../core/sections/reopening";
 import type { LocalText } from "../core/text/local-text";
 import { type LoadedFile, loadFile } from "../db/load-file";
+import { applicantsShare } from "./applicants-share";
 import { entryTitles, titlesOf } from "./fact-titles";
 import { type FormSection, formSections } from "./form-sections";
 import { officeNow } from "./office-now";
@@ -245,37 +246,6 @@ const EXTRAS = `select
    where u.application_id = $1 order by u.at desc limit 1) as promise,
   (select v.about from event v where v.application_id = $1 and v.act = 'carry-over' limit 1) as carried,
   (select json_agg(json_build_object('act', v.act, 'at', v.at) order by v.id) from event v where v.application_id = $1 and v.act = any($2::text[])) as events`;
-
-/**
- * How the entry rules stand that the rulebook lets applicants see, once it is submitted: before, the check before applying says it, and
- * only who may not choose the programme at all reads why.
- * What a lead officer decided is said without the working, which would contradict it.
- */
-function toldFindings({ findings, stage }: ChoiceResult): readonly FindingResult[] {
-  if (stage === "preparing") return findings.filter((f) => f.gate && f.finding === "not met");
-  return findings
-    .filter((f) => f.told)
-    .map((f) =>
-      f.overrides === null
-        ? f
-        : { ...f, overrides: null, ifPassed: false, trace: { op: "all", truth: f.finding, confirmed: true } },
-    );
-}
-
-/** What the applicant may know of the assessment: of the entry rules what the rulebook tells, and nothing of a decision before its release. */
-function applicantsShare(assessment: Assessment, released: ReadonlySet<string>): Assessment {
-  return {
-    ...assessment,
-    awaited: [],
-    choices: assessment.choices.map((c) => ({
-      ...c,
-      findings: toldFindings(c),
-      eligibility: "open",
-      promise: released.has(c.id) ? null : c.promise,
-    })),
-    requirements: assessment.requirements.map((r) => ({ ...r, shows: [], checks: [] })),
-  };
-}
 
 /** The stated values that the rules of the groups have read, up to the one that was met: what decides which group somebody is in. */
 function groupBecause(
