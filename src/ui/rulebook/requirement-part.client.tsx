@@ -92,18 +92,19 @@ function Signature({
   const [first] = naming;
   if (!value && !first) return null;
   return (
-    <fieldset className="plan-wide plan-form">
-      <legend>Signed by a link</legend>
-      <Pick
-        label="By whom"
-        disabled={disabled}
-        value={value?.section ?? ""}
-        options={[
-          { value: "", label: "nobody: it is sent" },
-          ...naming.map((s) => ({ value: s.key, label: `whom “${s.title.en}” names` })),
-        ]}
-        onChange={(section) => onChange(section === "" ? undefined : { sentence: EMPTY_WORDS, ...value, section })}
-      />
+    <>
+      <div className="plan-wide">
+        <Pick
+          label="Signed by a link"
+          disabled={disabled}
+          value={value?.section ?? ""}
+          options={[
+            { value: "", label: "nobody: it is sent" },
+            ...naming.map((s) => ({ value: s.key, label: `whom “${s.title.en}” names` })),
+          ]}
+          onChange={(section) => onChange(section === "" ? undefined : { sentence: EMPTY_WORDS, ...value, section })}
+        />
+      </div>
       {value ? (
         <Words
           long
@@ -113,7 +114,7 @@ function Signature({
           onChange={(sentence) => onChange({ ...value, sentence })}
         />
       ) : null}
-    </fieldset>
+    </>
   );
 }
 

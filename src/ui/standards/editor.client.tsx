@@ -125,7 +125,7 @@ function OfficePart({ set, disabled, onChange }: PartProps) {
         onChange={(n) => onChange({ ...set, graceMinutes: n ?? 0 })}
       />
       <NumberBox
-        label="Days after the closing until drafts that were never submitted are erased (empty: kept)"
+        label="Days until drafts never submitted are erased (empty: kept)"
         value={set.keepDraftsDays ?? undefined}
         disabled={disabled}
         onChange={(n) => onChange({ ...set, keepDraftsDays: n ?? null })}
