@@ -2,8 +2,8 @@ import type { CopiedSection, FormCopy } from "../core/sections/form-copy";
 import type { Locale } from "../core/text/local-text";
 import { formatMoment, formatMoney } from "../text/format";
 import { say } from "../text/say";
+import type { MyApplication } from "../views/application-data";
 import type { FormSection } from "../views/form-sections";
-import type { MyApplication } from "../views/my-application";
 import { standingWord } from "./applicant-step";
 import { NOTHING_SAID, valueText } from "./value-text";
 

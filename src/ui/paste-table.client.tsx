@@ -17,10 +17,11 @@ import type { Locale } from "../core/text/local-text";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import type { ResultsFile } from "../views/results-file";
+import { columnsOf } from "./entry-grid.client";
 import { issueText } from "./issue-text";
 import { ResultAttachments } from "./result-attachments.client";
 import { asTable, ResultsNote, readResults, refusalOf } from "./results-file.client";
-import { columnsOf, type FieldContext } from "./section-fields.client";
+import type { FieldContext } from "./section-fields.client";
 
 const SLICE = 400;
 const MOST_SAID = 8;

@@ -1,7 +1,6 @@
 "use client";
 
 import { Button, Checkbox } from "antd";
-import { type CSSProperties, useId } from "react";
 import type { Json } from "../core/assessment/facts";
 import type { Registers } from "../core/office/reference-set";
 import { checkValue, fieldBeside } from "../core/sections/check-value";
@@ -13,7 +12,6 @@ import { isTextKey, say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import { type FieldState, type Place, placeKey } from "./autosave.client";
 import { DoubtNote } from "./doubt-note";
-import { RoughDateText } from "./fields/date-input.client";
 import { AgreeInput, FieldInput } from "./fields/field-input.client";
 import { issueText } from "./issue-text";
 
@@ -94,7 +92,7 @@ function besideInstitution({ section, values, set, leave }: FieldContext, entry:
   };
 }
 
-function fieldProps(context: FieldContext, entry: string, field: Field, id: string) {
+export function fieldProps(context: FieldContext, entry: string, field: Field, id: string) {
   const { section, locale, office, values, left, states, set, leave } = context;
   const place = { scope: section.scope, section: section.key, entry, field: field.key };
   const key = placeKey(place);
@@ -141,7 +139,7 @@ function fieldProps(context: FieldContext, entry: string, field: Field, id: stri
   };
 }
 
-function Conflict({
+export function Conflict({
   context,
   place,
   state,
@@ -227,7 +225,7 @@ function FieldRow({ context, entry, field }: { context: FieldContext; entry: str
 }
 
 /** Which fields apply now. A new entry shows those that apply whatever it says, until its first answers are saved. */
-function shownFields(section: FormSection, entry: string): readonly Field[] {
+export function shownFields(section: FormSection, entry: string): readonly Field[] {
   const known = section.entries.find((e) => e.id === entry);
   return section.fields.filter((f) => (known?.shown ?? section.fresh).includes(f.key));
 }
@@ -240,142 +238,6 @@ export function EntryFields({ context, entry }: { context: FieldContext; entry: 
 
 /** The id of the entry that stands ready in a list in which nothing stands yet, so that people can type at once. */
 export const firstEntry = (section: Pick<FormSection, "key">): string => `first-${section.key}`;
-
-/** Kinds that fit into one cell, with the width that they ask for. */
-const CELL_WIDTHS: Readonly<Partial<Record<Field["kind"], string>>> = {
-  text: "minmax(58px, 0.8fr)",
-  name: "minmax(130px, 1.4fr)",
-  choice: "minmax(118px, 1.2fr)",
-  area: "minmax(138px, 1.4fr)",
-  entry: "minmax(104px, 1.2fr)",
-  country: "minmax(120px, 1.2fr)",
-  language: "minmax(110px, 1fr)",
-  date: "minmax(120px, 1fr)",
-  whole: "86px",
-  decimal: "64px",
-};
-const LEAST_FOR_GRID = 20;
-const MOST_COLUMNS = 8;
-const LONG_TEXT = 100;
-
-const cellWidth = (field: Field): string => (field.rough ? "minmax(86px, 0.8fr)" : wholeWidth(field));
-
-const wholeWidth = (field: Field): string =>
-  field.kind === "text" && (field.most ?? 0) > LONG_TEXT
-    ? "minmax(150px, 2.2fr)"
-    : (CELL_WIDTHS[field.kind] ?? "minmax(90px, 1fr)");
-
-/** The columns of a grid: fields that apply to some entry, or to a new one. */
-export function columnsOf(section: FormSection): readonly Field[] {
-  return section.fields.filter(
-    ({ key }) => section.fresh.includes(key) || section.entries.some((e) => e.shown.includes(key)),
-  );
-}
-
-/** Whether a list is long and narrow enough to be filled in as a grid, a line an entry. */
-export function fitsGrid(section: FormSection): boolean {
-  return (
-    section.repeats !== null &&
-    section.repeats.max >= LEAST_FOR_GRID &&
-    columnsOf(section).length <= MOST_COLUMNS &&
-    section.fields.every((f) => CELL_WIDTHS[f.kind] !== undefined && !f.mayBeUnknown)
-  );
-}
-
-/** The cells of a column that are empty, each with what stands next above it. */
-function fillings({ section, values }: FieldContext, entries: readonly string[], field: Field) {
-  let above: Json = null;
-  return entries.flatMap((entry) => {
-    const place = { scope: section.scope, section: section.key, entry, field: field.key };
-    const value = values[placeKey(place)] ?? null;
-    if (value !== null && value !== "") above = value;
-    else if (above !== null) return [{ place, value: above }];
-    return [];
-  });
-}
-
-/** The head of a column; one that names entries of another list can be filled downwards, since neighbours mostly name the same. */
-function ColumnHead({ context, entries, field }: { context: FieldContext; entries: readonly string[]; field: Field }) {
-  const fills = field.kind === "entry" && context.section.open === "all" ? fillings(context, entries, field) : [];
-  return (
-    <span>
-      <span aria-hidden="true">{field.title[context.locale]}</span>
-      {fills.length > 0 ? (
-        <Button
-          size="small"
-          type="link"
-          onClick={() => {
-            for (const { place, value } of fills) {
-              context.set(place, value);
-              context.leave(place, value);
-            }
-          }}
-        >
-          {say(context.locale, "form.fillDown")}
-        </Button>
-      ) : null}
-    </span>
-  );
-}
-
-export function EntryGrid({
-  context,
-  entries,
-  onRemove,
-}: {
-  context: FieldContext;
-  entries: readonly string[];
-  onRemove: (entry: string) => void;
-}) {
-  const prefix = useId();
-  const { section, locale } = context;
-  const fields = columnsOf(section);
-  const columns = { "--columns": `${fields.map(cellWidth).join(" ")} 36px` } as CSSProperties;
-  return (
-    <div className="entry-grid" style={columns}>
-      <div className="entry-grid-head">
-        {fields.map((f) => (
-          <ColumnHead key={f.key} context={context} entries={entries} field={f} />
-        ))}
-        <span />
-      </div>
-      {entries.map((entry, row) => (
-        <div key={entry} className="entry-grid-row">
-          {fields.map((field) => {
-            if (!shownFields(section, entry).includes(field)) return <div key={field.key} data-empty="true" />;
-            const id = `${prefix}-${entry}-${field.key}`;
-            const { place, state, wrong, input } = fieldProps(context, entry, field, id);
-            return (
-              <div key={field.key} data-field={field.key}>
-                <label htmlFor={id} className="cell-label">
-                  {field.title[locale]} {row + 1}
-                </label>
-                {field.rough ? <RoughDateText {...input} /> : <FieldInput {...input} />}
-                {wrong ? (
-                  <p id={`${id}-wrong`} className="wrong" role="alert">
-                    {wrong}
-                  </p>
-                ) : null}
-                <Conflict context={context} place={place} state={state} value={input.value} />
-              </div>
-            );
-          })}
-          <div>
-            {mayRemove(section, entry) ? (
-              <Button
-                type="text"
-                aria-label={`${say(locale, "form.remove")} ${row + 1}`}
-                onClick={() => onRemove(entry)}
-              >
-                ×
-              </Button>
-            ) : null}
-          </div>
-        </div>
-      ))}
-    </div>
-  );
-}
 
 export function ListFoot({
   section,

@@ -9,9 +9,10 @@ import { formatMoment } from "../text/format";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import { type Place, placeKey, type SaveStatus, useAutosave } from "./autosave.client";
+import { EntryGrid, fitsGrid } from "./entry-grid.client";
 import { PasteTable } from "./paste-table.client";
 import { RunningSums } from "./running-sums";
-import { EntryFields, EntryGrid, firstEntry, fitsGrid, ListFoot, mayRemove } from "./section-fields.client";
+import { EntryFields, firstEntry, ListFoot, mayRemove } from "./section-fields.client";
 
 const COMPLETE = "complete";
 

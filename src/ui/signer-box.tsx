@@ -1,7 +1,7 @@
 import type { Locale } from "../core/text/local-text";
 import { formatDate } from "../text/format";
 import { isTextKey, say } from "../text/say";
-import type { MyApplication } from "../views/my-application";
+import type { MyApplication } from "../views/application-data";
 import { ConfirmPress } from "./confirm-press.client";
 
 /** A document that somebody else signs by a link of their own: who that is, what they will read, and the press that writes to them. */

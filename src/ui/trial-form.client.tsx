@@ -8,7 +8,8 @@ import type { Locale } from "../core/text/local-text";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import { placeKey } from "./autosave.client";
-import { EntryFields, EntryGrid, type FieldContext, firstEntry, fitsGrid } from "./section-fields.client";
+import { EntryGrid, fitsGrid } from "./entry-grid.client";
+import { EntryFields, type FieldContext, firstEntry } from "./section-fields.client";
 
 /** An answer of somebody who tries a form out: it is stored nowhere but in the page. */
 export interface TrialAnswer {

@@ -1,7 +1,7 @@
 import type { Locale } from "../core/text/local-text";
 import { formatMoney } from "../text/format";
 import { say } from "../text/say";
-import type { MyApplication } from "../views/my-application";
+import type { MyApplication } from "../views/application-data";
 
 /** What withdrawing means for the fees: what was paid and is kept, what comes back, or that nothing is owed any more. */
 export function withdrawalFees(

@@ -12,12 +12,13 @@ import { conditionSentence } from "../../text/condition";
 import { DraftTools, ImportFile } from "../draft-tools.client";
 import { intoView } from "../into-view";
 import { type StoreDraft, useDraft } from "../use-draft.client";
+import { FieldPart } from "./field-part.client";
 import { MeasurePart } from "./measure-part.client";
 import { Outline, type Selected } from "./outline.client";
 import type { PartContext } from "./part-fields.client";
 import { RequirementPart } from "./requirement-part.client";
 import { EntryRulePart, FeePart } from "./rule-parts.client";
-import { FieldPart, SectionPart } from "./section-parts.client";
+import { SectionPart } from "./section-part.client";
 import { Sharing } from "./sharing.client";
 import { problemSentence } from "./words";
 

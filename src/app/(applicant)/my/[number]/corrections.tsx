@@ -6,7 +6,7 @@ import { gapHref, sectionPage } from "../../../../ui/applicant-step";
 import { ChangedAnswers } from "../../../../ui/changed-answers";
 import { ConfirmPress } from "../../../../ui/confirm-press.client";
 import { CorrectionForm } from "../../../../ui/correction-form.client";
-import type { MyApplication } from "../../../../views/my-application";
+import type { MyApplication } from "../../../../views/application-data";
 import type { SubmissionLine } from "../../../../views/submissions";
 import { askCorrection, sendCorrected } from "./application.action";
 

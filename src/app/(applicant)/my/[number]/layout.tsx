@@ -4,7 +4,7 @@ import type { Locale } from "../../../../core/text/local-text";
 import { say } from "../../../../text/say";
 import { sectionPage } from "../../../../ui/applicant-step";
 import { SectionNav } from "../../../../ui/section-nav.client";
-import type { MyApplication } from "../../../../views/my-application";
+import type { MyApplication } from "../../../../views/application-data";
 import { locale } from "../../../request";
 import { loadApplication } from "./load";
 

@@ -1,8 +1,9 @@
 import "server-only";
 import { notFound } from "next/navigation";
 import { cache } from "react";
+import type { MyApplication } from "../../../../views/application-data";
 import type { Identity } from "../../../../views/identity";
-import { type MyApplication, myApplication } from "../../../../views/my-application";
+import { myApplication } from "../../../../views/my-application";
 import { requirePerson, see } from "../../../request";
 
 interface Loaded {

@@ -4,7 +4,7 @@ import { isTextKey, say } from "../../../../text/say";
 import { applicantStep } from "../../../../ui/applicant-step";
 import { LocalMoment } from "../../../../ui/local-moment.client";
 import { valueText } from "../../../../ui/value-text";
-import type { MyApplication } from "../../../../views/my-application";
+import type { MyApplication } from "../../../../views/application-data";
 
 interface PartProps {
   readonly application: MyApplication;

@@ -7,7 +7,7 @@ import { gapHref, requirementHref, standingWord } from "../../../../ui/applicant
 import { CombBar } from "../../../../ui/comb";
 import { ConfirmPress } from "../../../../ui/confirm-press.client";
 import { withdrawalFees } from "../../../../ui/withdrawal";
-import type { MyApplication } from "../../../../views/my-application";
+import type { MyApplication } from "../../../../views/application-data";
 import { submissions } from "../../../../views/submissions";
 import { locale, see } from "../../../request";
 import { answerOffer, submitChoices, withdrawApplication } from "./application.action";

@@ -3,7 +3,7 @@ import type { Locale } from "../../../../core/text/local-text";
 import { say } from "../../../../text/say";
 import { localTitles } from "../../../../text/trace";
 import { TraceTree } from "../../../../ui/trace-tree";
-import type { MyApplication } from "../../../../views/my-application";
+import type { MyApplication } from "../../../../views/application-data";
 
 /** One rule as it stands, with the numbers behind it. */
 export function ToldFinding({

@@ -6,7 +6,7 @@ import { say } from "../../../../../text/say";
 import { type ChoiceLine, ChoiceList } from "../../../../../ui/choice-list.client";
 import { ConfirmPress } from "../../../../../ui/confirm-press.client";
 import { withdrawalFees } from "../../../../../ui/withdrawal";
-import type { MyApplication } from "../../../../../views/my-application";
+import type { MyApplication } from "../../../../../views/application-data";
 import { arrange, change, promiseOrder, withdrawChoice } from "../application.action";
 
 type Choice = MyApplication["choices"][number];

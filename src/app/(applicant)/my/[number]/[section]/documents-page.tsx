@@ -6,7 +6,7 @@ import { standingWord } from "../../../../../ui/applicant-step";
 import { CombBar } from "../../../../../ui/comb";
 import { SignerBox } from "../../../../../ui/signer-box";
 import { UploadBox } from "../../../../../ui/upload-box.client";
-import type { MyApplication } from "../../../../../views/my-application";
+import type { MyApplication } from "../../../../../views/application-data";
 import { askSignature, takeOutDocument } from "../application.action";
 
 /** Every document that the rulebook asks for, with what was supplied and what was sent back. */

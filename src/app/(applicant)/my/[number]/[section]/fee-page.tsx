@@ -2,7 +2,7 @@ import type { Locale } from "../../../../../core/text/local-text";
 import { formatMoney } from "../../../../../text/format";
 import { say } from "../../../../../text/say";
 import { PayPress } from "../../../../../ui/pay-press.client";
-import type { MyApplication } from "../../../../../views/my-application";
+import type { MyApplication } from "../../../../../views/application-data";
 import { pay } from "../application.action";
 
 /** What is due, by charge, each with its own payment reference. */

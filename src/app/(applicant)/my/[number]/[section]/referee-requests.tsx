@@ -2,7 +2,7 @@ import type { Locale } from "../../../../../core/text/local-text";
 import { formatDate } from "../../../../../text/format";
 import { isTextKey, say } from "../../../../../text/say";
 import { ConfirmPress } from "../../../../../ui/confirm-press.client";
-import type { MyApplication } from "../../../../../views/my-application";
+import type { MyApplication } from "../../../../../views/application-data";
 import { askReferee, withdrawRequest } from "../application.action";
 
 /** Each referee with the state of the request, and the press that sends or withdraws it. */

@@ -3,9 +3,10 @@ import { printFormCopy } from "../../../../../formats/print/form-copy";
 import { webRuntime } from "../../../../../runtime";
 import { say } from "../../../../../text/say";
 import { formCopy, suppliedInOrder } from "../../../../../ui/form-copy";
+import type { MyApplication } from "../../../../../views/application-data";
 import { document, documentBytes } from "../../../../../views/document";
 import type { Identity } from "../../../../../views/identity";
-import { type MyApplication, myApplication, officeCopy } from "../../../../../views/my-application";
+import { myApplication, officeCopy } from "../../../../../views/my-application";
 import { identity, locale, see } from "../../../../request";
 import { disposition } from "../../../disposition";
 
