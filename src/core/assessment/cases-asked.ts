@@ -1,4 +1,5 @@
 import type { Office } from "../office/reference-set";
+import { planOf } from "../rulebook/plan";
 import type { ChoiceContext } from "./context";
 import type { FileFacts } from "./facts";
 import { type CaseResult, casesOf, type RulingMeasure } from "./ruling";
@@ -9,8 +10,8 @@ export function casesAsked(
   rulings: FileFacts["rulings"],
   office: Office,
 ): readonly { readonly measure: RulingMeasure; readonly cases: readonly CaseResult[] }[] {
-  const { sections, measures } = rulebook.body;
-  return measures.flatMap((measure) =>
+  const { sections } = planOf(rulebook.body);
+  return rulebook.body.measures.flatMap((measure) =>
     measure.kind === "ruling"
       ? [{ measure, cases: casesOf(measure, source, { sections, rulings, office, choice: choice.id }).cases }]
       : [],

@@ -47,13 +47,15 @@ function sourceOf(
   office: Office,
 ): { source: FactSource; group: string | null } {
   const { sections, measures } = rulebook.body;
-  const typed = typedFacts(index, planOf(rulebook.body), choice.id, choice.submittedAt !== null);
+  const plan = planOf(rulebook.body);
+  const typed = typedFacts(index, plan, choice.id, choice.submittedAt !== null);
   const own = choiceFacts(choice);
   const computed = new Map<string, Fact>();
   const tests = sections.find((s) => s.core === "tests");
   const scope = tests?.scope === "choice" ? choice.id : "file";
+  const sittings = tests ? index.rows(scope, tests.key) : null;
   const scoresOf = (entry: string) => {
-    const row = tests ? index.row(scope, tests.key, entry) : null;
+    const row = sittings?.get(entry);
     return { value: row?.value("scores") ?? null, confirmed: row?.confirmation("scores") !== undefined };
   };
   let group: string | null = null;
@@ -63,7 +65,7 @@ function sourceOf(
     closing: () => dayAt(office.zone, closingOf(round, group, choice.extendedTo) - 1),
     submission: choice.submittedAt === null ? null : dayAt(office.zone, Date.parse(choice.submittedAt)),
   };
-  const ruled = { sections, rulings: facts.rulings, choice: choice.id };
+  const ruled = { sections: plan.sections, rulings: facts.rulings, office, choice: choice.id };
   const measure = (name: string): Fact => {
     if (!name.startsWith("measure.")) return UNKNOWN;
     const key = name.slice(8);
@@ -102,13 +104,11 @@ export function contexts(
   rounds: Readonly<Record<string, Round>>,
   office: Office,
 ): readonly ChoiceContext[] {
-  return [...facts.choices]
-    .sort((a, b) => a.rank - b.rank)
-    .flatMap((choice) => {
-      const rulebook = rulebooks[choice.rulebookId];
-      const round = rounds[choice.roundId];
-      if (!rulebook || !round)
-        throw new Error(`assess needs rulebook ${choice.rulebookId} and round ${choice.roundId}`);
-      return [{ choice, rulebook, round, ...sourceOf(facts, index, choice, rulebook, round, office) }];
-    });
+  const ranked = facts.choices.length < 2 ? facts.choices : [...facts.choices].sort((a, b) => a.rank - b.rank);
+  return ranked.map((choice) => {
+    const rulebook = rulebooks[choice.rulebookId];
+    const round = rounds[choice.roundId];
+    if (!rulebook || !round) throw new Error(`assess needs rulebook ${choice.rulebookId} and round ${choice.roundId}`);
+    return { choice, rulebook, round, ...sourceOf(facts, index, choice, rulebook, round, office) };
+  });
 }

@@ -1,13 +1,20 @@
-import { countable, judgeSittings, type Minimum, type Sitting, scoreSets, type Verdict } from "../language/sittings";
-import { levelOf, type Scores, type TestDefinition, total } from "../language/test-definition";
+import {
+  countable,
+  judgeSittings,
+  type Minimum,
+  type ScoreSet,
+  type Sitting,
+  scoreSets,
+  type Verdict,
+} from "../language/sittings";
+import { type Result, resultOf, type Scores, type TestDefinition } from "../language/test-definition";
 import { toShort, whole } from "../numbers/ratio";
 import type { Office } from "../office/reference-set";
 import type { Measure } from "../rulebook/rulebook";
 import { CEFR } from "../rules/compare";
 import { withEntry } from "../rules/compile";
 import { judge } from "../rules/evaluate";
-import type { Detail, Fact, FactSource, ProofPart } from "../rules/fact";
-import { UNKNOWN } from "../rules/fact";
+import { columnOf, type Detail, type Fact, type FactSource, type ProofPart, UNKNOWN } from "../rules/fact";
 import type { Truth } from "../rules/truth";
 import { formatDay, monthsBetween, parseDay } from "../time/day";
 import { type ChoiceDays, dayOf } from "./days";
@@ -20,22 +27,28 @@ function scoresIn(value: unknown): Scores {
   return typeof value === "object" && value !== null ? (value as Scores) : {}; // answers of kind "scores" are checked when saved
 }
 
+const textOf = (fact: Fact | undefined): string | null =>
+  fact?.kind === "value" && typeof fact.value === "string" ? fact.value : null;
+
 /** The sittings of one test, in the order in which they were entered. */
 function sittingsOf(test: TestDefinition, facts: FactSource, scoresOf: ScoresOf): readonly Sitting[] {
+  const list = facts.list("tests");
   const sittings: Sitting[] = [];
-  for (const entry of facts.list("tests").entries) {
-    const name = entry.at("test");
+  const names = columnOf(list, "test");
+  for (const [i, entry] of list.entries.entries()) {
+    const name = names[i];
     if (name?.kind !== "value" || name.value !== test.key) continue;
-    const date = text(entry, "date");
-    const pending = text(entry, "status")?.value === "pending";
-    const expected = pending ? text(entry, "expected") : null;
+    const taken = entry.at("date");
+    const date = textOf(taken);
+    const pending = textOf(entry.at("status")) === "pending";
+    const expected = pending ? textOf(entry.at("expected")) : null;
     const scores = scoresOf(entry.id);
     sittings.push({
-      date: date && parseDay(date.value),
+      date: date === null ? null : parseDay(date),
       status: pending ? "pending" : "final",
-      expected: expected && parseDay(expected.value),
+      expected: expected === null ? null : parseDay(expected),
       scores: scoresIn(scores.value),
-      confirmed: scores.confirmed && name.confirmed && (date?.confirmed ?? false),
+      confirmed: scores.confirmed && name.confirmed && taken.kind === "value" && taken.confirmed,
     });
   }
   return sittings;
@@ -64,7 +77,7 @@ export function levelMeasure(
   days: ChoiceDays,
   scoresOf: ScoresOf,
 ): Fact {
-  let best: Fact = UNKNOWN;
+  let best: { test: TestDefinition; set: ScoreSet; result: Result } | null = null;
   let bestAt = -1;
   let perhaps = facts.list("tests").open;
   const day = dayOf(days, measure.validOn);
@@ -75,33 +88,31 @@ export function levelMeasure(
     const { valid, reasons } = countable(test, sittings, day, dayOf(days, measure.resultBy));
     if (reasons.has("pending_result") || reasons.has("score_not_on_scale")) perhaps = true;
     for (const set of scoreSets(test, valid, measure.mode ?? "single")) {
-      if (test.parts.some((part) => !set.scores[part.key])) {
-        perhaps = true;
-        continue;
-      }
-      const level = levelOf(test, set.scores);
-      const at = level ? CEFR.indexOf(level) : 0;
-      if (at <= bestAt) continue;
+      const result = resultOf(test, set.scores);
+      if (!result.complete) perhaps = true;
+      const at = result.level ? CEFR.indexOf(result.level) : 0;
+      if (!result.complete || at <= bestAt) continue;
       bestAt = at;
-      const sum = total(test, set.scores);
-      best = {
-        kind: "value",
-        value: level ?? "pre-A1",
-        confirmed: set.confirmed,
-        detail: {
-          kind: "level",
-          test: test.key,
-          dates: set.dates.map(formatDay),
-          scores: set.scores,
-          total: sum ? toShort(sum) : null,
-          level,
-          stated: statedLevel(measure, facts, level),
-        },
-      };
+      best = { test, set, result };
     }
   }
-  if (best.kind === "value") return { ...best, mayRise: perhaps };
-  return perhaps ? UNKNOWN : { kind: "value", value: "pre-A1", confirmed: true };
+  if (best === null) return perhaps ? UNKNOWN : { kind: "value", value: "pre-A1", confirmed: true };
+  const { test, set, result } = best;
+  return {
+    kind: "value",
+    value: result.level ?? "pre-A1",
+    confirmed: set.confirmed,
+    detail: {
+      kind: "level",
+      test: test.key,
+      dates: set.dates.map(formatDay),
+      scores: set.scores,
+      total: result.total && toShort(result.total),
+      level: result.level,
+      stated: statedLevel(measure, facts, result.level),
+    },
+    mayRise: perhaps,
+  };
 }
 
 function proofPart({ test }: Minimum, { truth, reasons, counted }: Verdict): ProofPart {

@@ -15,7 +15,7 @@ export function measureFact(
   office: Office,
   days: ChoiceDays,
   scoresOf: ScoresOf,
-  ruled: Pick<RulingInputs, "sections" | "rulings" | "choice">,
+  ruled: RulingInputs,
 ): Fact {
   switch (measure.kind) {
     case "grade":
@@ -29,7 +29,7 @@ export function measureFact(
     case "age":
       return ageMeasure(measure, facts, days);
     case "ruling":
-      return rulingMeasure(measure, facts, { ...ruled, office });
+      return rulingMeasure(measure, facts, ruled);
     case "span":
       return spanMeasure(measure, facts, days.start);
   }

@@ -3,6 +3,7 @@ import { referenceSet } from "../../demo/reference-set";
 import { language } from "../../demo/rulebooks/parts/language";
 import { education } from "../../demo/rulebooks/parts/studies";
 import { makeOffice } from "../office/reference-set";
+import { planSection } from "../rulebook/plan";
 import { entryOf, type Fact, type FactSource } from "../rules/fact";
 import type { FileFacts } from "./facts";
 import { type RulingMeasure, rulingMeasure } from "./ruling";
@@ -57,7 +58,7 @@ const inIreland = { about: { country: "IE", institution: "Somewhere", title: "MS
 
 function found(measure: RulingMeasure, source: FactSource, rulings: readonly Ruled[] = []): string {
   const result = rulingMeasure(measure, source, {
-    sections: [education, language],
+    sections: [education, language].map(planSection),
     rulings,
     office,
     choice: "choice-1",
@@ -119,7 +120,7 @@ describe("whether a degree is accepted", () => {
   it("is unknown where the rulebook has no such section", () =>
     expect(
       rulingMeasure({ ...DEGREE, of: "schools" }, degreesOf([]), {
-        sections: [education],
+        sections: [planSection(education)],
         rulings: [],
         office,
         choice: "choice-1",

@@ -1,4 +1,5 @@
 import type { Office } from "../office/reference-set";
+import type { PlannedSection } from "../rulebook/plan";
 import type { Measure } from "../rulebook/rulebook";
 import { withEntry } from "../rules/compile";
 import { judge } from "../rules/evaluate";
@@ -35,7 +36,7 @@ export interface CaseResult {
 }
 
 export interface RulingInputs {
-  readonly sections: readonly Section[];
+  readonly sections: readonly PlannedSection[];
   readonly rulings: FileFacts["rulings"];
   readonly office: Office;
   readonly choice: string;
@@ -97,7 +98,7 @@ export function casesOf(
   source: FactSource,
   { sections, rulings, office, choice }: RulingInputs,
 ): Cases {
-  const section = sections.find((s) => factName(s) === measure.of);
+  const section = sections.find((s) => s.name === measure.of)?.section;
   if (!section) return NOTHING_KNOWN;
   const { found, open } = candidates(measure, section, source);
   // Most people claim nothing that is ruled on.

@@ -29,8 +29,9 @@ function foldLabel(label: string): string {
  * @returns null when it cannot be read
  */
 export function readMark(text: string, letters: GradeScale["letters"]): Ratio | null {
+  if (letters === undefined) return parseDecimal(text);
   const label = foldLabel(text);
-  const row = letters?.find((l) => foldLabel(l.label) === label);
+  const row = letters.find((l) => foldLabel(l.label) === label);
   return parseDecimal(row ? row.points : text);
 }
 

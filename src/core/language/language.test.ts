@@ -4,7 +4,7 @@ import { vectorsOf } from "../../../tests/support/vectors";
 import { referenceSet } from "../../demo/reference-set";
 import { toShort } from "../numbers/ratio";
 import { parseDay } from "../time/day";
-import { checkScores, levelOf, type Scores, type TestDefinition, total, validOn } from "./test-definition";
+import { checkScores, resultOf, type Scores, type TestDefinition, total, validOn } from "./test-definition";
 
 const test = (key: string): TestDefinition => {
   const found = INVENTED_TESTS[key];
@@ -25,7 +25,7 @@ describe("test results", () => {
   );
   it.each(vectorsOf<{ test: string; scores: Record<string, number> }, string>("testCefr"))(
     "%s",
-    (_, { input, expected }) => expect(levelOf(test(input.test), texts(input.scores))).toBe(expected),
+    (_, { input, expected }) => expect(resultOf(test(input.test), texts(input.scores)).level).toBe(expected),
   );
   it.each(vectorsOf<{ test: string; date: string; reference: string }, boolean>("testValid"))(
     "%s",
@@ -53,13 +53,13 @@ describe("the demo's own tests", () => {
     [{ L: "37", R: "38", W: "37", S: "38" }, "C1"],
     [{ L: "10", R: "10", W: "10", S: "10" }, null],
   ])("HET %j is %s: the mean rounds halves up, and every part counts", (scores, level) =>
-    expect(het && levelOf(het, scores)).toBe(level),
+    expect(het && resultOf(het, scores).level).toBe(level),
   );
   it.each([
     [{ L: "4", R: "4", W: "4", S: "4", M: "4" }, "C1"],
     [{ L: "6", R: "6", W: "6", S: "6", M: "3" }, "B2"],
     [{ L: "6", R: "6", W: "6", S: "6" }, null],
   ])("KLE %j is %s: no total, every part", (scores, level) =>
-    expect(kle && levelOf(kle, scores as Scores)).toBe(level),
+    expect(kle && resultOf(kle, scores as Scores).level).toBe(level),
   );
 });

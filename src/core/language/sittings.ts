@@ -3,7 +3,7 @@ import { compare, parseDecimal, type Ratio, toShort } from "../numbers/ratio";
 import { CEFR } from "../rules/compare";
 import type { Truth } from "../rules/truth";
 import type { Day } from "../time/day";
-import { checkScores, type Scores, type TestDefinition, total, validOn } from "./test-definition";
+import { resultOf, type Scores, type TestDefinition, validOn } from "./test-definition";
 
 /** What one test has to reach: all stated minima must hold. Numbers are decimal texts. */
 export const minimumSchema = z.object({
@@ -44,6 +44,8 @@ export interface Counted {
   readonly short: readonly Shortfall[];
   readonly confirmed: boolean;
 }
+
+export type ScoreSet = Pick<Counted, "dates" | "scores" | "confirmed">;
 
 export interface Verdict {
   readonly truth: Truth;
@@ -98,7 +100,7 @@ function shortOf(test: TestDefinition, limits: Limits, scores: Scores): { truth:
   for (const part of test.parts)
     ask(part.key, limits.part(part.key), parseDecimal(scores[part.key] ?? ""), ratio(String(part.max)));
   const best = Object.fromEntries(test.parts.map((p) => [p.key, scores[p.key] || String(p.max)]));
-  ask("total", limits.total, total(test, scores), total(test, best));
+  ask("total", limits.total, resultOf(test, scores).total, resultOf(test, best).total);
   return { truth, short };
 }
 
@@ -113,7 +115,7 @@ function judgeScores(test: TestDefinition, minimum: Minimum, scores: Scores) {
 }
 
 /** The best of each part over sittings that are all valid; a part that one of them could not show stays open if none shows it. */
-function combined(test: TestDefinition, sittings: readonly Sitting[]): Pick<Counted, "dates" | "scores" | "confirmed"> {
+function combined(test: TestDefinition, sittings: readonly Sitting[]): ScoreSet {
   const scores: Record<string, string> = {};
   const used = new Set<Sitting>();
   for (const { key } of test.parts) {
@@ -133,9 +135,6 @@ function combined(test: TestDefinition, sittings: readonly Sitting[]): Pick<Coun
   };
 }
 
-const isUnreadable = (test: TestDefinition, scores: Scores): boolean =>
-  checkScores(test, scores).some((issue) => issue.code !== "missing" || (scores[issue.part] ?? "") !== "");
-
 /** What can be counted at all: valid on the day, final, on the test's scale; the rest by the reason why not. */
 export function countable(
   test: TestDefinition,
@@ -148,7 +147,7 @@ export function countable(
     if (sitting.status === "pending")
       reasons.add(sitting.expected === null || sitting.expected <= cutoff ? "pending_result" : "pending_after_cutoff");
     else if (sitting.date !== null && !validOn(test, sitting.date, reference)) reasons.add("expired_or_future");
-    else if (sitting.date === null || isUnreadable(test, sitting.scores)) reasons.add("score_not_on_scale");
+    else if (sitting.date === null || resultOf(test, sitting.scores).offScale) reasons.add("score_not_on_scale");
     else return true;
     return false;
   });
@@ -156,11 +155,7 @@ export function countable(
 }
 
 /** The sets of scores that a minimum may look at: each valid sitting, or the one put together from all of them. */
-export function scoreSets(
-  test: TestDefinition,
-  valid: readonly Sitting[],
-  mode: Minimum["mode"],
-): readonly Pick<Counted, "dates" | "scores" | "confirmed">[] {
+export function scoreSets(test: TestDefinition, valid: readonly Sitting[], mode: Minimum["mode"]): readonly ScoreSet[] {
   if (mode === "combine") return valid.length > 0 ? [combined(test, valid)] : [];
   return valid.map((s) => ({ dates: s.date === null ? [] : [s.date], scores: s.scores, confirmed: s.confirmed }));
 }
@@ -184,7 +179,7 @@ export function judgeSittings(
   for (const set of scoreSets(test, valid, minimum.mode)) {
     const judged = judgeScores(test, minimum, set.scores);
     if (!judged) continue;
-    const sum = total(test, set.scores);
+    const sum = resultOf(test, set.scores).total;
     if (counted === null || judged.truth === "met" || judged.short.length < counted.short.length)
       counted = { ...set, total: sum && toShort(sum), short: judged.short };
     if (judged.truth === "met") return { truth: "met", reasons: [], counted };

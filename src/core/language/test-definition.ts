@@ -1,11 +1,11 @@
 import { z } from "zod";
 import {
-  add,
   compare,
   divide,
   multiply,
   parseDecimal,
   type Ratio,
+  RunningTotal,
   round,
   toNumber,
   whole,
@@ -29,6 +29,8 @@ export const testDefinitionSchema = z.object({
   levels: z.array(z.object({ level: z.enum(CEFR), total: z.number().nullable(), every: z.number() })),
 });
 export type TestDefinition = z.infer<typeof testDefinitionSchema>;
+
+const TWO = whole(2);
 
 export type Scores = Readonly<Record<string, string>>;
 type Level = (typeof CEFR)[number];
@@ -56,19 +58,26 @@ export function checkScores(test: TestDefinition, scores: Scores): readonly Scor
   return issues;
 }
 
+/** The parts of a result as numbers, in the order of the test; null where one is missing or no number. */
+type Marks = readonly (Ratio | null)[];
+
+const marksOf = (test: TestDefinition, scores: Scores): Marks =>
+  test.parts.map((part) => parseDecimal(scores[part.key] ?? ""));
+
 /** The total by the test's own method; ties of the half step and of the whole go up. Null without a total or with a gap. */
-export function total(test: TestDefinition, scores: Scores): Ratio | null {
+export const total = (test: TestDefinition, scores: Scores): Ratio | null => totalOf(test, marksOf(test, scores));
+
+function totalOf(test: TestDefinition, marks: Marks): Ratio | null {
   if (!test.total) return null;
-  let sum = ZERO;
-  for (const part of test.parts) {
-    const score = parseDecimal(scores[part.key] ?? "");
-    if (score === null) return null;
-    sum = add(sum, score);
+  const sum = new RunningTotal();
+  for (const mark of marks) {
+    if (mark === null) return null;
+    sum.add(mark);
   }
-  const value = test.total.method === "sum" ? sum : divide(sum, whole(test.parts.length));
+  const value = test.total.method === "sum" ? sum.value : divide(sum.value, whole(test.parts.length));
   if (test.total.round === "none") return value;
   if (test.total.round === "whole") return round(value, 0, "half_up");
-  return divide(round(multiply(value, whole(2)), 0, "half_up"), whole(2));
+  return divide(round(multiply(value, TWO), 0, "half_up"), TWO);
 }
 
 interface ReadyLevel {
@@ -90,20 +99,56 @@ function levelsOf(test: TestDefinition): readonly ReadyLevel[] {
   return levels;
 }
 
-/** The highest level whose total and whose minimum in every part are reached; null below all of them. */
-export function levelOf(test: TestDefinition, scores: Scores): Level | null {
-  const sum = total(test, scores);
-  let least: Ratio | null = null;
-  for (const part of test.parts) {
-    const score = parseDecimal(scores[part.key] ?? "");
-    if (score === null) return null;
-    if (least === null || compare(score, least) < 0) least = score;
+export interface Result {
+  readonly total: Ratio | null;
+  /** Whether every part could be read: nothing is said of a level while one is missing. */
+  readonly complete: boolean;
+  /** Whether something stands in a part that is not on its scale. */
+  readonly offScale: boolean;
+  /** The highest level whose total and whose minimum in every part are reached; null below all of them. */
+  readonly level: Level | null;
+}
+
+/** The same few scores come again from file to file: what they come to is kept for a while. */
+const results = new WeakMap<TestDefinition, Map<string, Result>>();
+const MOST_RESULTS = 5000;
+const LONGEST_SCORES = 60;
+
+/** What a set of scores comes to. */
+export function resultOf(test: TestDefinition, scores: Scores): Result {
+  let written = "";
+  for (const { key } of test.parts) written += `${scores[key] ?? ""} `;
+  if (written.length > LONGEST_SCORES) return workOut(test, scores);
+  let kept = results.get(test);
+  if (kept === undefined) {
+    kept = new Map();
+    results.set(test, kept);
   }
-  for (const row of levelsOf(test)) {
-    const enough = row.total === null || (sum !== null && compare(sum, row.total) >= 0);
-    if (enough && (least === null || compare(least, row.every) >= 0)) return row.level;
-  }
-  return null;
+  const known = kept.get(written);
+  if (known !== undefined) return known;
+  if (kept.size >= MOST_RESULTS) kept.clear();
+  const result = workOut(test, scores);
+  kept.set(written, result);
+  return result;
+}
+
+function workOut(test: TestDefinition, scores: Scores): Result {
+  const marks = marksOf(test, scores);
+  const sum = totalOf(test, marks);
+  const complete = marks.every((mark) => mark !== null);
+  const offScale = checkScores(test, scores).some(
+    (issue) => issue.code !== "missing" || (scores[issue.part] ?? "") !== "",
+  );
+  return { total: sum, complete, offScale, level: complete ? levelOf(test, marks, sum) : null };
+}
+
+function levelOf(test: TestDefinition, marks: Marks, sum: Ratio | null): Level | null {
+  const reached = levelsOf(test).find(
+    (row) =>
+      (row.total === null || (sum !== null && compare(sum, row.total) >= 0)) &&
+      marks.every((mark) => mark !== null && compare(mark, row.every) >= 0),
+  );
+  return reached?.level ?? null;
 }
 
 function limit(value: number): Ratio {

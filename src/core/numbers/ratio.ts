@@ -106,6 +106,14 @@ export class RunningTotal {
 
   add(amount: Ratio): void {
     if (this.beyond === null && isSmall(amount)) {
+      // Credits are mostly whole, or of the same part: nothing is widened then.
+      if (amount.d === this.d) {
+        const sum = this.n + amount.n;
+        if (Number.isSafeInteger(sum)) {
+          this.n = sum;
+          return;
+        }
+      }
       const wide =
         amount.d === this.d || this.d % amount.d === 0
           ? this.d

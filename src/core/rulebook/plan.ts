@@ -8,10 +8,8 @@ export interface PlannedSection {
   readonly section: Section;
   readonly name: string;
   readonly facts: readonly Field[];
-  /** The place of each fact of an entry; what is worked out beside what is stated comes last. */
-  readonly places: ReadonlyMap<string, number>;
-  /** As many places, of which nothing was read yet. */
-  readonly blank: readonly undefined[];
+  /** The same by their keys. */
+  readonly byKey: ReadonlyMap<string, Field>;
 }
 
 /** What follows from a rulebook alone, worked out once for all the files that stand on it. */
@@ -112,14 +110,7 @@ function toConfirm(body: RulebookBody, used: ReadonlySet<string>): Plan["toConfi
 /** What follows from one section alone. */
 export function planSection(section: Section): PlannedSection {
   const facts = section.fields.filter((f) => f.seenBy === "assessment");
-  const known = [...facts.map((f) => f.key), ...(section.core === "courses" ? ["ects"] : [])];
-  return {
-    section,
-    name: factName(section),
-    facts,
-    places: new Map(known.map((key, i) => [key, i])),
-    blank: known.map(() => undefined),
-  };
+  return { section, name: factName(section), facts, byKey: new Map(facts.map((f) => [f.key, f])) };
 }
 
 export function scalarPlaces(sections: readonly PlannedSection[]): Plan["scalars"] {

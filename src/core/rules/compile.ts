@@ -2,37 +2,21 @@ import { add, type Ratio, RunningTotal, toShort, whole } from "../numbers/ratio"
 import { parseDay } from "../time/day";
 import { compareFact, limitValue, type ReadyLimit, readyLimit, show } from "./compare";
 import type { Comparison, Condition, Limit } from "./condition";
-import type { Entry, Fact, FactList, FactSource, Scalar } from "./fact";
-import { UNKNOWN } from "./fact";
+import { columnOf, type Entry, type Fact, type FactList, type FactSource, type Scalar, UNKNOWN } from "./fact";
 import type { Leaf, Trace } from "./trace";
-import type { Truth } from "./truth";
+import { CLAIMED, CONFIRMED, type Judgement, judgement, type Truth } from "./truth";
 
 /**
- * Compiles conditions to closures. Each rule can be asked for its truth alone, which makes no garbage, or for a trace.
- * Sums and counts look at every entry of a list and keep no trace of any, so they stand on the first.
+ * Compiles conditions to closures. Each rule can be asked for its truth alone, which makes no garbage, for a trace, and for how it comes
+ * out for every entry of a list at once. Sums and counts look at every entry of a list and keep no trace of any, so they stand on the last.
  */
-export interface Judgement {
-  readonly truth: Truth;
-  /** False when anything that this result stands on is only claimed. */
-  readonly confirmed: boolean;
-}
-
 export interface Rule {
   readonly judge: (facts: FactSource) => Judgement;
-  readonly trace: (facts: FactSource) => Trace;
+  /** @param entry the entry of a list that is looked at, where the trace is to name it */
+  readonly trace: (facts: FactSource, entry?: string) => Trace;
+  /** In the order of the entries. */
+  readonly judgeEach: (list: FactList, facts: FactSource) => readonly Judgement[];
 }
-
-const CONFIRMED: Readonly<Record<Truth, Judgement>> = {
-  met: { truth: "met", confirmed: true },
-  open: { truth: "open", confirmed: true },
-  "not met": { truth: "not met", confirmed: true },
-};
-const CLAIMED: Readonly<Record<Truth, Judgement>> = {
-  met: { truth: "met", confirmed: false },
-  open: { truth: "open", confirmed: false },
-  "not met": { truth: "not met", confirmed: false },
-};
-const judgement = (truth: Truth, confirmed: boolean): Judgement => (confirmed ? CONFIRMED : CLAIMED)[truth];
 
 export function compile(condition: Condition): Rule {
   if ("all" in condition) return join("all", condition.all, condition.all.length);
@@ -53,34 +37,43 @@ function joined(met: number, open: number, needed: number): Truth {
 /** The parts on which a joined result stands are those that came out like the whole: of several ways, only those taken. */
 function join(op: "all" | "any" | "atLeast", conditions: readonly Condition[], needed: number): Rule {
   const rules = conditions.map(compile);
-  return {
-    judge: (facts) => {
-      let met = 0;
-      let open = 0;
-      let left = rules.length;
-      let claimedMet = false;
-      let claimedOpen = false;
-      let claimedNot = false;
-      for (const rule of rules) {
-        const { truth, confirmed } = rule.judge(facts);
-        left -= 1;
-        if (truth === "met") {
-          met += 1;
-          claimedMet ||= !confirmed;
-          // It is met, on a claim: nothing that comes after changes either.
-          if (claimedMet && met >= needed) return CLAIMED.met;
-        } else if (truth === "open") {
-          open += 1;
-          claimedOpen ||= !confirmed;
-        } else {
-          claimedNot ||= !confirmed;
-          if (claimedNot && met + open + left < needed) return CLAIMED["not met"];
-        }
+  /** @param part how the part at a place came out; asked in turn, and no further than it can matter */
+  const judgeParts = <Of>(part: (place: number, of: Of) => Judgement, of: Of): Judgement => {
+    let met = 0;
+    let open = 0;
+    let claimedMet = false;
+    let claimedOpen = false;
+    let claimedNot = false;
+    for (let i = 0; i < rules.length; i += 1) {
+      const { truth, confirmed } = part(i, of);
+      if (truth === "met") {
+        met += 1;
+        claimedMet ||= !confirmed;
+        // It is met, on a claim: nothing that comes after changes either.
+        if (claimedMet && met >= needed) return CLAIMED.met;
+      } else if (truth === "open") {
+        open += 1;
+        claimedOpen ||= !confirmed;
+      } else {
+        claimedNot ||= !confirmed;
+        if (claimedNot && met + open + rules.length - i - 1 < needed) return CLAIMED["not met"];
       }
-      const truth = joined(met, open, needed);
-      return judgement(truth, !(truth === "met" ? claimedMet : truth === "open" ? claimedOpen : claimedNot));
+    }
+    const truth = joined(met, open, needed);
+    return judgement(truth, !(truth === "met" ? claimedMet : truth === "open" ? claimedOpen : claimedNot));
+  };
+  const judgePart = (place: number, facts: FactSource) => (rules[place] as Rule).judge(facts);
+  return {
+    judge: (facts) => judgeParts(judgePart, facts),
+    judgeEach: (list, facts) => {
+      const parts = rules.map((rule) => rule.judgeEach(list, facts));
+      const judgedPart = (place: number, entry: number) => parts[place]?.[entry] ?? CONFIRMED.open;
+      const judged: Judgement[] = [];
+      const entries = (parts[0] ?? list.entries).length;
+      for (let entry = 0; entry < entries; entry += 1) judged.push(judgeParts(judgedPart, entry));
+      return judged;
     },
-    trace: (facts) => {
+    trace: (facts, entry) => {
       const parts = rules.map((rule) => rule.trace(facts));
       let met = 0;
       let open = 0;
@@ -89,7 +82,8 @@ function join(op: "all" | "any" | "atLeast", conditions: readonly Condition[], n
         else if (part.truth === "open") open += 1;
       }
       const truth = joined(met, open, needed);
-      return { op, truth, needed, parts, confirmed: parts.every((part) => part.truth !== truth || part.confirmed) };
+      const confirmed = parts.every((part) => part.truth !== truth || part.confirmed);
+      return { op, truth, confirmed, parts, needed, entry };
     },
   };
 }
@@ -97,37 +91,29 @@ function join(op: "all" | "any" | "atLeast", conditions: readonly Condition[], n
 const OPPOSITE: Readonly<Record<Truth, Truth>> = { met: "not met", open: "open", "not met": "met" };
 
 function negate(inner: Rule): Rule {
+  const opposite = ({ truth, confirmed }: Judgement) => judgement(OPPOSITE[truth], confirmed);
   return {
-    judge: (facts) => {
-      const { truth, confirmed } = inner.judge(facts);
-      return judgement(OPPOSITE[truth], confirmed);
-    },
-    trace: (facts) => {
+    judge: (facts) => opposite(inner.judge(facts)),
+    judgeEach: (list, facts) => inner.judgeEach(list, facts).map(opposite),
+    trace: (facts, entry) => {
       const part = inner.trace(facts);
-      return { op: "not", truth: OPPOSITE[part.truth], confirmed: part.confirmed, parts: [part] };
+      return { op: "not", truth: OPPOSITE[part.truth], confirmed: part.confirmed, parts: [part], entry };
     },
   };
 }
 
-/** Reads one field of one entry after the other: where it stands is looked up when another list comes, not for each entry. */
-function fieldReader(field: string): (entry: Entry) => Fact {
-  let places: Entry["places"];
-  let place = -1;
-  return (entry) => {
-    if (entry.places === undefined || entry.read === undefined) return entry.at(field);
-    if (entry.places !== places) {
-      places = entry.places;
-      place = places.get(field) ?? -1;
-    }
-    return place < 0 ? UNKNOWN : entry.read(place);
-  };
-}
+/** What asks for no field of the entries alone is judged entry by entry. */
+const eachInTurn =
+  (judge: Rule["judge"]): Rule["judgeEach"] =>
+  (list, facts) =>
+    list.entries.map((entry) => judge(withEntry(facts, entry)));
+
+const ofEntry = (name: string): string | null => (name.startsWith("it.") ? name.slice(3) : null);
 
 /** `it.field` reads the entry that is being looked at, every other name the file. */
 function reader(name: string): (facts: FactSource) => Fact {
-  if (!name.startsWith("it.")) return (facts) => facts.scalar(name);
-  const read = fieldReader(name.slice(3));
-  return ({ entry }) => (entry === undefined ? UNKNOWN : read(entry));
+  const field = ofEntry(name);
+  return field === null ? (facts) => facts.scalar(name) : ({ entry }) => entry?.at(field) ?? UNKNOWN;
 }
 
 /** A limit that is another fact is read each time, any other once; many files share a start, so the last such limit is kept. */
@@ -152,13 +138,14 @@ function limitReader(limit: Limit | undefined): (facts: FactSource) => ReadyLimi
 function factRule(name: string, is: Comparison, limit: Limit | undefined): Rule {
   const read = reader(name);
   const readLimit = limitReader(limit);
-  const judge = (facts: FactSource): Judgement => {
-    const fact = read(facts);
-    return judgement(compareFact(fact, is, readLimit(facts)), fact.kind === "unknown" || fact.confirmed);
-  };
+  const compared = (fact: Fact, bound: ReadyLimit | null) =>
+    judgement(compareFact(fact, is, bound), fact.kind === "unknown" || fact.confirmed);
+  const judge = (facts: FactSource) => compared(read(facts), readLimit(facts));
+  const field = ofEntry(name);
   return {
-    judge: is === "equals" && typeof limit === "string" ? judgeText(read, limit, judge) : judge,
-    trace: (facts) => {
+    judge,
+    judgeEach: field === null ? eachInTurn(judge) : judgeColumn(field, is, limit, readLimit, compared),
+    trace: (facts, entry) => {
       const fact = read(facts);
       const bound = readLimit(facts);
       const leaf: Leaf = {
@@ -167,55 +154,71 @@ function factRule(name: string, is: Comparison, limit: Limit | undefined): Rule 
         limit: bound?.shown ?? null,
         seen: fact.kind === "value" ? show(fact.value) : fact.kind === "range" ? toShort(fact.low) : null,
         open: fact.kind !== "value",
-        ...(fact.kind !== "range" && fact.detail ? { detail: fact.detail } : {}),
+        detail: fact.kind === "range" ? undefined : fact.detail,
       };
       return {
         op: "fact",
         truth: compareFact(fact, is, bound),
         confirmed: fact.kind === "unknown" || fact.confirmed,
         leaf,
+        entry,
       };
     },
   };
 }
 
-/** The commonest comparison of all, over lists a hundred times a file: a text that is, or is not, another. */
-function judgeText(
-  read: (facts: FactSource) => Fact,
-  limit: string,
-  otherwise: (facts: FactSource) => Judgement,
-): (facts: FactSource) => Judgement {
-  if (parseDay(limit) !== null) return otherwise;
-  return (facts) => {
-    const fact = read(facts);
-    if (fact.kind !== "value" || typeof fact.value !== "string") return otherwise(facts);
-    return (fact.confirmed ? CONFIRMED : CLAIMED)[fact.value === limit ? "met" : "not met"];
+/** One field of all entries against one limit; kept with the list, unless the limit is a fact of its own. */
+function judgeColumn(
+  field: string,
+  is: Comparison,
+  limit: Limit | undefined,
+  readLimit: (facts: FactSource) => ReadyLimit | null,
+  compared: (fact: Fact, bound: ReadyLimit | null) => Judgement,
+): Rule["judgeEach"] {
+  const isFact = typeof limit === "object" && !Array.isArray(limit);
+  const key = `${field} ${is} ${JSON.stringify(limit)}`;
+  // The commonest comparison of all: a text that is, or is not, another.
+  const text = is === "equals" && typeof limit === "string" && parseDay(limit) === null ? limit : null;
+  const judgeText = (fact: Fact, wanted: string, bound: ReadyLimit | null): Judgement =>
+    fact.kind === "value" && typeof fact.value === "string"
+      ? (fact.confirmed ? CONFIRMED : CLAIMED)[fact.value === wanted ? "met" : "not met"]
+      : compared(fact, bound);
+  return (list, facts) => {
+    const known = isFact ? undefined : list.judged?.get(key);
+    if (known !== undefined) return known;
+    const bound = readLimit(facts);
+    const judged: Judgement[] = [];
+    for (const fact of columnOf(list, field))
+      judged.push(text === null ? compared(fact, bound) : judgeText(fact, text, bound));
+    if (!isFact) list.judged?.set(key, judged);
+    return judged;
   };
 }
 
 /** "Some": each entry with its own trace, so that it can be seen why it fits or does not. */
 function someRule(name: string, where: Condition): Rule {
   const rule = compile(where);
+  const judge = (facts: FactSource): Judgement => {
+    const list = facts.list(name);
+    let met = false;
+    let open = list.open;
+    let allConfirmed = true;
+    let fittingConfirmed = false;
+    for (const { truth, confirmed } of rule.judgeEach(list, facts)) {
+      if (truth === "met") {
+        met = true;
+        fittingConfirmed ||= confirmed;
+      } else if (truth === "open") open = true;
+      allConfirmed &&= confirmed;
+    }
+    return met ? judgement("met", fittingConfirmed) : judgement(open ? "open" : "not met", allConfirmed);
+  };
   return {
-    judge: (facts) => {
+    judge,
+    judgeEach: eachInTurn(judge),
+    trace: (facts, entry) => {
       const list = facts.list(name);
-      let met = false;
-      let open = list.open;
-      let allConfirmed = true;
-      let fittingConfirmed = false;
-      for (const entry of list.entries) {
-        const { truth, confirmed } = rule.judge(withEntry(facts, entry));
-        if (truth === "met") {
-          met = true;
-          fittingConfirmed ||= confirmed;
-        } else if (truth === "open") open = true;
-        allConfirmed &&= confirmed;
-      }
-      return met ? judgement("met", fittingConfirmed) : judgement(open ? "open" : "not met", allConfirmed);
-    },
-    trace: (facts) => {
-      const list = facts.list(name);
-      const parts = list.entries.map((entry): Trace => ({ ...rule.trace(withEntry(facts, entry)), entry: entry.id }));
+      const parts = list.entries.map((each) => rule.trace(withEntry(facts, each), each.id));
       const fitting = parts.filter((p) => p.truth === "met");
       const truth: Truth =
         fitting.length > 0 ? "met" : parts.some((p) => p.truth === "open") || list.open ? "open" : "not met";
@@ -232,6 +235,7 @@ function someRule(name: string, where: Condition): Rule {
           open: list.open,
           entries: list.entries.length,
         },
+        entry,
       };
     },
   };
@@ -264,13 +268,8 @@ function addField(tally: Tally, total: RunningTotal, field: Fact | undefined, co
   if (counts && field?.kind === "value" && !field.confirmed) tally.confirmed = false;
 }
 
-/** One walk over a list, which a file is asked for a dozen times: nothing is made for an entry. */
-function tallyOf(
-  list: FactList,
-  where: Rule | null,
-  facts: FactSource,
-  readOf: ((entry: Entry) => Fact) | null,
-): Tally {
+/** Adds up over a list, which a file is asked for a dozen times: nothing is made for an entry. */
+function tallyOf(list: FactList, where: Rule | null, facts: FactSource, of: string | null): Tally {
   const tally: Tally = {
     sure: 0,
     perhaps: 0,
@@ -279,16 +278,17 @@ function tallyOf(
     spread: new RunningTotal(),
     unbounded: list.open,
   };
-  const view = { scalar: facts.scalar, list: facts.list, entry: undefined as Entry | undefined };
-  for (const entry of list.entries) {
-    view.entry = entry;
-    const judged = where === null ? CONFIRMED.met : where.judge(view);
-    if (!judged.confirmed) tally.confirmed = false;
-    if (judged.truth === "not met") continue;
-    const sure = judged.truth === "met";
+  const column = of === null ? null : columnOf(list, of);
+  const judged = where === null ? null : where.judgeEach(list, facts);
+  const entries = (judged ?? column ?? list.entries).length;
+  for (let i = 0; i < entries; i += 1) {
+    const { truth, confirmed } = judged?.[i] ?? CONFIRMED.met;
+    if (!confirmed) tally.confirmed = false;
+    if (truth === "not met") continue;
+    const sure = truth === "met";
     if (sure) tally.sure += 1;
     else tally.perhaps += 1;
-    if (readOf !== null) addField(tally, sure ? tally.low : tally.spread, readOf(entry), sure);
+    if (column !== null) addField(tally, sure ? tally.low : tally.spread, column[i], sure);
   }
   return tally;
 }
@@ -301,19 +301,20 @@ function rangeRule(
 ): Rule {
   const [listName, of] = "count" in condition ? [condition.count, null] : [condition.sum, condition.of];
   const measure = of === null ? countFact : sumFact;
-  const readOf = of === null ? null : fieldReader(of);
   const where = condition.where ? compile(condition.where) : null;
   const readLimit = limitReader(condition.value);
   const { is } = condition;
+  const judge = (facts: FactSource): Judgement => {
+    const list = facts.list(listName);
+    const fact = measure(list, tallyOf(list, where, facts, of));
+    return judgement(compareFact(fact, is, readLimit(facts)), fact.confirmed);
+  };
   return {
-    judge: (facts) => {
+    judge,
+    judgeEach: eachInTurn(judge),
+    trace: (facts, entry) => {
       const list = facts.list(listName);
-      const fact = measure(list, tallyOf(list, where, facts, readOf));
-      return judgement(compareFact(fact, is, readLimit(facts)), fact.confirmed);
-    },
-    trace: (facts) => {
-      const list = facts.list(listName);
-      const found = tallyOf(list, where, facts, readOf);
+      const found = tallyOf(list, where, facts, of);
       const fact = measure(list, found);
       const limit = readLimit(facts);
       return {
@@ -328,6 +329,7 @@ function rangeRule(
           open: fact.kind === "range",
           entries: found.sure,
         },
+        entry,
       };
     },
   };

@@ -197,6 +197,79 @@ describe("lists", () => {
   });
 });
 
+describe("lists that are kept by their fields", () => {
+  const FIELDS = { area: ["natural", "social", null], code: ["natural", "2026-01-01", null], ects: ["5", "7.5", null] };
+  type Row = Readonly<Record<keyof typeof FIELDS, string | null>>;
+  const factOf = (field: string, value: string | null, confirmed: boolean): Fact => {
+    if (value === null) return UNKNOWN;
+    return { kind: "value", value: field === "ects" ? (parseDecimal(value) ?? whole(0)) : value, confirmed };
+  };
+  const row = fc.record({
+    area: fc.constantFrom(...FIELDS.area),
+    code: fc.constantFrom(...FIELDS.code),
+    ects: fc.constantFrom(...FIELDS.ects),
+  });
+  const test = fc.oneof(
+    fc.record({
+      fact: fc.constantFrom("it.area", "it.code"),
+      is: fc.constantFrom("equals", "differs", "atLeast"),
+      value: fc.oneof(
+        fc.constantFrom("natural", "social", "2026-01-01", 5),
+        fc.record({ fact: fc.constantFrom("wanted", "nothing") }),
+      ),
+    }),
+    fc.record({ fact: fc.constant("wanted"), is: fc.constant("equals"), value: fc.constant("natural") }),
+  );
+  const where = fc.oneof(
+    test,
+    fc.record({ all: fc.array(test, { maxLength: 3 }) }),
+    fc.record({ any: fc.array(test, { maxLength: 3 }) }),
+    fc.record({ not: test }),
+  );
+  const rule = fc.oneof(
+    fc.record({ some: fc.constant("courses"), where }),
+    fc.record({ count: fc.constant("courses"), where, is: fc.constant("atLeast"), value: fc.nat(3) }),
+    fc.record({
+      sum: fc.constant("courses"),
+      of: fc.constant("ects"),
+      where,
+      is: fc.constant("atLeast"),
+      value: fc.nat(20),
+    }),
+  ) as fc.Arbitrary<Condition>;
+  const listOf = (rows: readonly (Row & { confirmed: boolean })[], byField: boolean): FactList => {
+    const at = (r: (typeof rows)[number], field: string) => factOf(field, r[field as keyof Row] ?? null, r.confirmed);
+    const entries = rows.map((r, i) => ({ id: String(i), at: (field: string) => at(r, field) }));
+    return byField
+      ? { entries, open: false, judged: new Map(), column: (field) => rows.map((r) => at(r, field)) }
+      : { entries, open: false };
+  };
+  const confirmedRow = fc.tuple(row, fc.boolean()).map(([r, confirmed]) => ({ ...r, confirmed }));
+
+  it("find for rules one after the other, under any fact beside them, what lists of entries find", () => {
+    const files = fc.record({
+      rows: fc.array(confirmedRow, { maxLength: 4 }),
+      rules: fc.array(rule, { minLength: 1, maxLength: 5 }),
+      wanted: fc.array(fc.constantFrom("natural", "social", "2026-01-01"), { minLength: 1, maxLength: 3 }),
+    });
+    fc.assert(
+      fc.property(files, ({ rows, rules, wanted }) => {
+        const [byEntry, byField] = [listOf(rows, false), listOf(rows, true)];
+        for (const value of wanted)
+          for (const condition of rules) {
+            const facts = (list: FactList): FactSource => ({
+              scalar: (name) => (name === "wanted" ? { kind: "value", value, confirmed: true } : UNKNOWN),
+              list: () => list,
+            });
+            expect(evaluate(condition, facts(byField))).toEqual(evaluate(condition, facts(byEntry)));
+            expect(judge(condition, facts(byField))).toEqual(judge(condition, facts(byEntry)));
+          }
+      }),
+      { numRuns: 500 },
+    );
+  });
+});
+
 describe("comparisons", () => {
   const value = (v: string): Fact => ({ kind: "value", value: v, confirmed: true });
   it.each([

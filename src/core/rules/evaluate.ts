@@ -1,7 +1,8 @@
-import { compile, type Judgement, type Rule } from "./compile";
+import { compile, type Rule } from "./compile";
 import type { Condition } from "./condition";
 import type { FactSource } from "./fact";
 import type { Trace } from "./trace";
+import type { Judgement } from "./truth";
 
 /** Published rules never change, so each condition is compiled once a process. */
 const rules = new WeakMap<Condition, Rule>();

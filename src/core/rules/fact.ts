@@ -1,6 +1,6 @@
 import type { Ratio } from "../numbers/ratio";
 import type { LocalText } from "../text/local-text";
-import type { Truth } from "./truth";
+import type { Judgement, Truth } from "./truth";
 
 /**
  * What a rule can see. A fact is unknown, a value, or a number known only as a range (credits over a list that the
@@ -85,17 +85,21 @@ export interface Entry {
   readonly id: string;
   /** The fact of a field; unknown where the entry has no such field. */
   readonly at: (field: string) => Fact;
-  /** Where the fields of its list stand: all entries of a list share it, so whoever reads one field of many looks it up once. */
-  readonly places?: ReadonlyMap<string, number>;
-  /** The fact at one of those places. */
-  readonly read?: (place: number) => Fact;
 }
 
 export interface FactList {
   readonly entries: readonly Entry[];
   /** The applicant may still add entries: sums and counts are known only from below. */
   readonly open: boolean;
+  /** The facts of one field in the order of the entries, where the list is kept by fields. */
+  readonly column?: (field: string) => readonly Fact[];
+  /** What came out for each entry by the condition's own key: rules of one file ask much the same. */
+  readonly judged?: Map<string, readonly Judgement[]>;
 }
+
+/** The facts of one field in the order of the entries. */
+export const columnOf = (list: FactList, field: string): readonly Fact[] =>
+  list.column ? list.column(field) : list.entries.map((entry) => entry.at(field));
 
 export interface FactSource {
   readonly scalar: (name: string) => Fact;

@@ -40,10 +40,8 @@ describe("typed facts", () => {
       undefined,
       undefined,
     ]);
-    expect([list("degrees"), list("courses")]).toEqual([
-      { entries: [], open: true },
-      { entries: [], open: true },
-    ]);
+    for (const name of ["degrees", "courses"])
+      expect([list(name)?.entries, list(name)?.open, list(name)?.column?.("title")]).toEqual([[], true, []]);
   });
 
   it("are unknown for what is empty or cannot be read", () => {
@@ -55,6 +53,17 @@ describe("typed facts", () => {
       ).toEqual({
         kind: "unknown",
       });
+  });
+
+  it("stand by field in the order of the entries, unknown where an entry, the section or everybody lacks one", () => {
+    const schools = facts([answer("schools/a/title", "BSc"), answer("schools/b/creditsPerYear", "60")]).list("degrees");
+    const column = (field: string) => schools?.column?.(field).map((fact) => fact.kind === "value" && fact.value);
+    expect(["title", "creditsPerYear", "nothing"].map(column)).toEqual([
+      ["BSc", false],
+      [false, { n: 60, d: 1 }],
+      [false, false],
+    ]);
+    expect(schools?.entries.map((entry) => entry.at("title"))).toEqual(schools?.column?.("title"));
   });
 
   it("take the confirmed value in place of the claim, also when the claim was changed since", () => {

@@ -3,7 +3,8 @@ import { ects } from "../grades/ects";
 import { parseDecimal, type Ratio } from "../numbers/ratio";
 import type { Plan, PlannedSection } from "../rulebook/plan";
 import { judge } from "../rules/evaluate";
-import { type Entry, type Fact, type FactList, type FactSource, type Scalar, UNKNOWN } from "../rules/fact";
+import { columnOf, type Entry, type Fact, type FactList, type FactSource, type Scalar, UNKNOWN } from "../rules/fact";
+import type { Judgement } from "../rules/truth";
 import type { AnswerIndex, AnswerRow } from "./answer-index";
 import type { Field, Section } from "./definition";
 
@@ -21,84 +22,100 @@ export interface TypedFacts {
 /** The field, in a list section, by which an applicant says "that is all". */
 export const COMPLETE_FIELD = "complete";
 
-function toScalar(kind: Field["kind"], value: Json): Scalar | null {
-  if (value === null || value === "") return null;
-  if (kind === "decimal" || kind === "whole" || kind === "money")
-    return typeof value === "string" ? parseDecimal(value) : null;
-  if (typeof value === "string" || typeof value === "boolean") return value;
-  if (Array.isArray(value)) return value.length > 0 && value.every((v) => typeof v === "string") ? value : null;
-  return null;
+type ReadFact = (value: Json, confirmed: boolean) => Fact;
+
+/** Facts that repeat within a file and from file to file: one each is enough. */
+function kept(scalarOf: (text: string) => Scalar | null): ReadFact {
+  const claimed = new Map<string, Fact>();
+  const confirmed = new Map<string, Fact>();
+  return (text, isConfirmed) => {
+    if (typeof text !== "string" || text === "") return UNKNOWN;
+    const facts = isConfirmed ? confirmed : claimed;
+    const known = facts.get(text);
+    if (known !== undefined) return known;
+    const value = scalarOf(text);
+    const fact: Fact = value === null ? UNKNOWN : { kind: "value", value, confirmed: isConfirmed };
+    if (facts.size >= MOST_KEPT) facts.clear();
+    if (text.length <= LONGEST_KEPT) facts.set(text, fact);
+    return fact;
+  };
+}
+const MOST_KEPT = 5000;
+const LONGEST_KEPT = 40;
+
+const readPick = kept((text) => text);
+const readNumber = kept(parseDecimal);
+
+const readOther: ReadFact = (value, confirmed) => {
+  if (value === null || value === "") return UNKNOWN;
+  if (typeof value === "string" || typeof value === "boolean") return { kind: "value", value, confirmed };
+  if (!Array.isArray(value) || value.length === 0 || !value.every((v) => typeof v === "string")) return UNKNOWN;
+  return { kind: "value", value, confirmed };
+};
+
+/** What is picked from a list is kept, and numbers; nothing else that is typed. */
+const READERS: Partial<Record<Field["kind"], ReadFact>> = {
+  choice: readPick,
+  area: readPick,
+  scale: readPick,
+  test: readPick,
+  paper: readPick,
+  country: readPick,
+  language: readPick,
+  decimal: readNumber,
+  whole: readNumber,
+  money: readNumber,
+};
+const readerOf = (field: Field): ReadFact => READERS[field.kind] ?? readOther;
+
+function factAt(read: ReadFact, row: AnswerRow, place: number): Fact {
+  const confirmation = row.confirmationAt(place);
+  return confirmation === undefined ? read(row.answerAt(place)?.value ?? null, false) : read(confirmation.value, true);
 }
 
 function fieldFact(field: Field, row: AnswerRow): Fact {
   const place = row.layout.find(field.key);
-  if (place < 0) return UNKNOWN;
-  const confirmation = row.confirmationAt(place);
-  const confirmed = confirmation !== undefined;
-  const value = toScalar(field.kind, (confirmation ? confirmation.value : row.answerAt(place)?.value) ?? null);
-  if (value === null) return UNKNOWN;
-  if (typeof value === "string" && PICKED.has(field.kind)) return pickFact(value, confirmed);
-  return typeof value === "object" && "n" in value ? numberFact(value, confirmed) : { kind: "value", value, confirmed };
+  return place < 0 ? UNKNOWN : factAt(readerOf(field), row, place);
 }
 
-/** What is picked from a list repeats within a file and from file to file: one fact each is enough. Nothing that is typed is kept. */
-const PICKED: ReadonlySet<Field["kind"]> = new Set(["choice", "area", "scale", "test", "paper", "country", "language"]);
-const claimedPicks = new Map<string, Fact>();
-const confirmedPicks = new Map<string, Fact>();
-const MOST_PICKS = 5000;
-
-function pickFact(value: string, confirmed: boolean): Fact {
-  const picks = confirmed ? confirmedPicks : claimedPicks;
-  const known = picks.get(value);
-  if (known) return known;
-  if (picks.size >= MOST_PICKS) picks.clear();
-  const fact: Fact = { kind: "value", value, confirmed };
-  picks.set(value, fact);
-  return fact;
-}
-
-/** Numbers that were read are kept (`parseDecimal`), so their facts can be, too: a course has as many credits as most others. */
-const claimedNumbers = new WeakMap<Ratio, Fact>();
-const confirmedNumbers = new WeakMap<Ratio, Fact>();
-
-function numberFact(value: Ratio, confirmed: boolean): Fact {
-  const known = (confirmed ? confirmedNumbers : claimedNumbers).get(value);
-  if (known) return known;
-  const fact: Fact = { kind: "value", value, confirmed };
-  (confirmed ? confirmedNumbers : claimedNumbers).set(value, fact);
-  return fact;
-}
-
-/** An entry of a list. What rules ask for of it is read once. */
-class TypedEntry implements Entry {
-  private readonly facts: (Fact | undefined)[];
+/** A list kept by its fields: each is read for all entries when it is first asked for. */
+class TypedList implements FactList {
+  readonly judged = new Map<string, readonly Judgement[]>();
+  private readonly columns = new Map<string, readonly Fact[]>();
+  private made: readonly Entry[] | null = null;
 
   constructor(
-    readonly id: string,
-    private readonly row: AnswerRow,
+    private readonly ids: readonly string[],
+    private readonly rows: readonly AnswerRow[],
+    readonly open: boolean,
     private readonly planned: PlannedSection,
-    /** For a course: the degrees, by which its credits are worth what they are. */
+    /** For courses: the degrees, by which their credits are worth what they are. */
     private readonly degrees: FactList | null,
-  ) {
-    this.facts = [...planned.blank];
+  ) {}
+
+  get entries(): readonly Entry[] {
+    this.made ??= this.ids.map((id, i) => ({ id, at: (field) => this.column(field)[i] ?? UNKNOWN }));
+    return this.made;
   }
 
-  get places(): ReadonlyMap<string, number> {
-    return this.planned.places;
-  }
-
-  at(field: string): Fact {
-    const place = this.planned.places.get(field);
-    return place === undefined ? UNKNOWN : this.read(place);
-  }
-
-  read(place: number): Fact {
-    const known = this.facts[place];
+  column(field: string): readonly Fact[] {
+    const known = this.columns.get(field);
     if (known !== undefined) return known;
-    const defined = this.planned.facts[place];
-    const fact = defined ? fieldFact(defined, this.row) : ectsOf(this, this.degrees);
-    this.facts[place] = fact;
-    return fact;
+    const made = this.read(field);
+    this.columns.set(field, made);
+    return made;
+  }
+
+  private read(name: string): readonly Fact[] {
+    const field = this.planned.byKey.get(name);
+    if (field === undefined && name === "ects" && this.planned.section.core === "courses")
+      return ectsOf(this, this.degrees);
+    const place = this.rows[0]?.layout.find(name) ?? -1; // all rows of a section have one layout
+    if (field === undefined || place < 0) return this.rows.map(() => UNKNOWN);
+    const read = readerOf(field);
+    const column: Fact[] = [];
+    for (const row of this.rows) column.push(factAt(read, row, place));
+    return column;
   }
 }
 
@@ -107,20 +124,28 @@ type NumberFact = Extract<Fact, { kind: "value" }> & { readonly value: Ratio };
 const isNumber = (fact: Fact): fact is NumberFact =>
   fact.kind === "value" && typeof fact.value === "object" && "n" in fact.value;
 
-/** The degree that a course belongs to: the one it names, or the only one there is. */
-export function degreeOf(course: Entry, degrees: FactList | null): Entry | undefined {
-  const named = course.at("degree");
-  if (named.kind === "value") return degrees?.entries.find((d) => d.id === named.value);
-  return degrees?.entries.length === 1 ? degrees.entries[0] : undefined;
+/** Where the degree stands that a course belongs to: the one it names, or the only one there is. */
+function placeOfDegree(named: Fact, degrees: FactList | null): number {
+  if (degrees === null) return -1;
+  if (named.kind === "value") return degrees.entries.findIndex((d) => d.id === named.value);
+  return degrees.entries.length === 1 ? 0 : -1;
 }
 
-/** What a course is worth in ECTS: local credits by the credits of a full-time year at its institution. */
-function ectsOf(course: Entry, degrees: FactList | null): Fact {
-  const credits = course.at("credits");
-  const perYear = degreeOf(course, degrees)?.at("creditsPerYear") ?? UNKNOWN;
-  if (!isNumber(credits) || !isNumber(perYear)) return UNKNOWN;
-  const value = ects(credits.value, perYear.value);
-  return value ? numberFact(value, credits.confirmed && perYear.confirmed) : UNKNOWN;
+export const degreeOf = (course: Entry, degrees: FactList): Entry | undefined =>
+  degrees.entries[placeOfDegree(course.at("degree"), degrees)];
+
+/** What courses are worth in ECTS: local credits by the credits of a full-time year at their institution. */
+function ectsOf(courses: FactList, degrees: FactList | null): readonly Fact[] {
+  const named = columnOf(courses, "degree");
+  const perYear = degrees === null ? [] : columnOf(degrees, "creditsPerYear");
+  return columnOf(courses, "credits").map((credits, i) => {
+    const year = perYear[placeOfDegree(named[i] ?? UNKNOWN, degrees)] ?? UNKNOWN;
+    if (!isNumber(credits) || !isNumber(year)) return UNKNOWN;
+    const value = ects(credits.value, year.value);
+    if (value === null) return UNKNOWN;
+    const confirmed = credits.confirmed && year.confirmed;
+    return value === credits.value && confirmed === credits.confirmed ? credits : { kind: "value", value, confirmed };
+  });
 }
 
 /** A list of which nothing is known yet. */
@@ -136,10 +161,15 @@ function listFact(
   degrees: FactList | null,
 ): FactList {
   const { key } = planned.section;
-  const entries: Entry[] = [];
-  for (const [id, row] of index.rows(scope, key))
-    if (id !== "") entries.push(new TypedEntry(id, row, planned, degrees));
-  return { entries, open: !closed && index.claim(scope, key, "", COMPLETE_FIELD) !== true };
+  const ids: string[] = [];
+  const rows: AnswerRow[] = [];
+  for (const [id, row] of index.rows(scope, key)) {
+    if (id === "") continue;
+    ids.push(id);
+    rows.push(row);
+  }
+  const open = !closed && index.claim(scope, key, "", COMPLETE_FIELD) !== true;
+  return new TypedList(ids, rows, open, planned, degrees);
 }
 
 /**
