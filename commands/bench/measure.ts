@@ -35,6 +35,17 @@ export function timeTogether(
   }));
 }
 
+/** The bytes that a piece of work leaves behind: the median of short turns, so that no collection falls into most of them. */
+export function garbageOf(work: () => void): number {
+  const turns = Array.from({ length: 51 }, () => {
+    globalThis.gc?.();
+    const before = process.memoryUsage().heapUsed;
+    for (let i = 0; i < 4; i += 1) work();
+    return (process.memoryUsage().heapUsed - before) / 4;
+  });
+  return median(turns);
+}
+
 export function report(what: string, measured: string, ratio: number, target: string, holds: boolean): void {
   process.stdout.write(
     `${holds ? "  " : "! "}${what.padEnd(46)} ${measured.padEnd(34)} ${ratio.toFixed(2).padStart(8)} ×   target ${target}\n`,

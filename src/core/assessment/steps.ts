@@ -148,9 +148,19 @@ export function unconfirmed(
   result: RequirementResult,
 ): readonly ValuePlace[] {
   const open: ValuePlace[] = [];
+  visitUnconfirmed(input, result, (scope, section, entry, field) => open.push({ scope, section, entry, field }));
+  return open;
+}
+
+function visitUnconfirmed(
+  input: Pick<StepInput, "contexts" | "index">,
+  result: RequirementResult,
+  visit: (scope: string, section: string, entry: string, field: string) => void,
+): void {
   for (const { rulebook, choice } of input.contexts) {
     if (!result.choices.includes(choice.id)) continue;
     for (const { section, fields } of planOf(rulebook.body).toConfirm.get(result.key) ?? []) {
+      if (fields.length === 0) continue;
       const scope = section.scope === "file" ? "file" : choice.id;
       const rows = input.index.rows(scope, section.key);
       const one = result.entry !== "" && section.repeats !== undefined && rows.has(result.entry);
@@ -159,12 +169,10 @@ export function unconfirmed(
       for (const [entry, row] of rows) {
         if (linked && !belongs(row, link.key, result.entry)) continue;
         if (one ? entry !== result.entry : (entry === "") === (section.repeats !== undefined)) continue;
-        for (const field of fields)
-          if (row.isUnconfirmed(field.key)) open.push({ scope, section: section.key, entry, field: field.key });
+        for (const field of fields) if (row.isUnconfirmed(field.key)) visit(scope, section.key, entry, field.key);
       }
     }
   }
-  return open;
 }
 
 /** Whether a line stands beside the document of an entry: it names that entry, or none. */
@@ -183,8 +191,11 @@ function confirmSteps(input: StepInput): readonly Step[] {
         r.choices.some((id) => undecided(input, id)),
     )
     .flatMap((result) => {
-      const open = unconfirmed(input, result);
-      if (open.length === 0) return [];
+      let count = 0;
+      visitUnconfirmed(input, result, () => {
+        count += 1;
+      });
+      if (count === 0) return [];
       const judged = input.facts.evidence
         .filter((e) => result.evidence.includes(e.id))
         .reduce<string | null>((a, e) => later(a, e.judgedAt), null);
@@ -194,7 +205,7 @@ function confirmSteps(input: StepInput): readonly Step[] {
           "office",
           "confirm",
           target(input, later(submittedAt(input, result), judged), input.office.set.targets.check),
-          { ...about(result), count: open.length },
+          { ...about(result), count },
         ),
       ];
     });

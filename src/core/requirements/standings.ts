@@ -25,10 +25,9 @@ export interface StandingInput {
   readonly fees: readonly FeeDue[];
 }
 
-type Draft = Omit<RequirementResult, "choices">;
-
-function base(requirement: Requirement, scope: string, entry: string): Draft {
+function base(requirement: Requirement, { context }: StandingInput, scope: string, entry: string): RequirementResult {
   return {
+    choices: [context.choice.id],
     key: requirement.key,
     kind: requirement.kind,
     title: requirement.title,
@@ -53,7 +52,7 @@ function sectionsStanding(
   requirement: Extract<Requirement, { kind: "sections" }>,
   input: StandingInput,
   scope: string,
-): Draft {
+): RequirementResult {
   const { context, index, office } = input;
   const sections = context.rulebook.body.sections.filter(
     (s) => requirement.sections.includes(s.key) && applies(s.when, context.source),
@@ -69,7 +68,7 @@ function sectionsStanding(
     ),
   );
   const standing: Standing = sections.length === 0 ? "not needed" : gaps.length > 0 ? "missing" : "accepted";
-  return { ...base(requirement, scope, ""), standing, gaps };
+  return { ...base(requirement, input, scope, ""), standing, gaps };
 }
 
 function evidenceStanding(evidence: readonly EvidenceFact[], proof: ProofLevel): Standing {
@@ -78,7 +77,12 @@ function evidenceStanding(evidence: readonly EvidenceFact[], proof: ProofLevel):
   return evidence.some((e) => e.judgement === "accepted" && atLeastProof(e.proof, proof)) ? "accepted" : "to check";
 }
 
-function documentStanding(requirement: DocumentRequirement, input: StandingInput, scope: string, entry: string): Draft {
+function documentStanding(
+  requirement: DocumentRequirement,
+  input: StandingInput,
+  scope: string,
+  entry: string,
+): RequirementResult {
   const { context, facts } = input;
   const evidence = facts.evidence.filter(
     (e) => e.requirement === requirement.key && e.scope === scope && e.entry === entry,
@@ -90,7 +94,7 @@ function documentStanding(requirement: DocumentRequirement, input: StandingInput
   }));
   const failed = checks.find((c) => c.trace.truth === "not met");
   const draft = {
-    ...base(requirement, scope, entry),
+    ...base(requirement, input, scope, entry),
     proof: requirement.proof,
     checks,
     shows: requirement.shows,
@@ -142,7 +146,7 @@ function referenceStandings(
   requirement: Extract<Requirement, { kind: "reference" }>,
   input: StandingInput,
   scope: string,
-): readonly Draft[] {
+): readonly RequirementResult[] {
   const { facts, context, index } = input;
   const section = context.rulebook.body.sections.find((s) => s.core === "referees");
   const roleFits = (request: ReferenceFact) =>
@@ -155,17 +159,21 @@ function referenceStandings(
   return Array.from({ length: requirement.count }, (_, slot) => {
     const request = requests[slot];
     return {
-      ...base(requirement, scope, requirement.count === 1 ? "" : String(slot + 1)),
+      ...base(requirement, input, scope, requirement.count === 1 ? "" : String(slot + 1)),
       standing: requestStanding(request),
       proof: "from the issuer",
       evidence: request ? [request.id] : [],
-    } satisfies Draft;
+    } satisfies RequirementResult;
   });
 }
 
-function feeStanding(requirement: Extract<Requirement, { kind: "fee" }>, input: StandingInput, scope: string): Draft {
+function feeStanding(
+  requirement: Extract<Requirement, { kind: "fee" }>,
+  input: StandingInput,
+  scope: string,
+): RequirementResult {
   const { context, facts, fees } = input;
-  const draft = { ...base(requirement, scope, ""), proof: "from the issuer" as const };
+  const draft = { ...base(requirement, input, scope, ""), proof: "from the issuer" as const };
   const due = fees.find((f) => f.item === requirement.item && (f.scope === "file" || f.scope === context.choice.id));
   if (!due) {
     const item = context.rulebook.body.fees.find((f) => f.key === requirement.item);
@@ -183,10 +191,11 @@ function feeStanding(requirement: Extract<Requirement, { kind: "fee" }>, input: 
   };
 }
 
-function instances(requirement: Requirement, input: StandingInput): readonly Draft[] {
+function instances(requirement: Requirement, input: StandingInput): readonly RequirementResult[] {
   const { context, index } = input;
   const scope = requirement.scope === "file" ? "file" : context.choice.id;
-  if (!applies(requirement.when, context.source)) return [{ ...base(requirement, scope, ""), standing: "not needed" }];
+  if (!applies(requirement.when, context.source))
+    return [{ ...base(requirement, input, scope, ""), standing: "not needed" }];
   switch (requirement.kind) {
     case "sections":
       return [sectionsStanding(requirement, input, scope)];
@@ -206,7 +215,7 @@ function instances(requirement: Requirement, input: StandingInput): readonly Dra
   }
 }
 
-function excused(draft: Draft, facts: FileFacts): Draft {
+function excused(draft: RequirementResult, facts: FileFacts): RequirementResult {
   const excuse = facts.excuses.some(
     (e) => e.requirement === draft.key && e.scope === draft.scope && e.entry === draft.entry,
   );
@@ -246,7 +255,7 @@ export function requirementResults(inputs: readonly StandingInput[]): readonly R
   for (const input of inputs)
     for (const requirement of input.context.rulebook.body.requirements)
       for (const draft of instances(requirement, input)) {
-        const result: RequirementResult = { ...excused(draft, input.facts), choices: [input.context.choice.id] };
+        const result = excused(draft, input.facts);
         const place = `${result.scope}|${result.key}|${result.entry}`;
         const known = results.get(place);
         results.set(place, known ? merge(known, result) : result);

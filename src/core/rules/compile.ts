@@ -34,55 +34,86 @@ function joined(met: number, open: number, needed: number): Truth {
   return met >= needed ? "met" : met + open >= needed ? "open" : "not met";
 }
 
-/** The parts on which a joined result stands are those that came out like the whole: of several ways, only those taken. */
-function join(op: "all" | "any" | "atLeast", conditions: readonly Condition[], needed: number): Rule {
-  const rules = conditions.map(compile);
-  /** @param part how the part at a place came out; asked in turn, and no further than it can matter */
-  const judgeParts = <Of>(part: (place: number, of: Of) => Judgement, of: Of): Judgement => {
-    let met = 0;
-    let open = 0;
-    let claimedMet = false;
-    let claimedOpen = false;
-    let claimedNot = false;
-    for (let i = 0; i < rules.length; i += 1) {
-      const { truth, confirmed } = part(i, of);
-      if (truth === "met") {
-        met += 1;
-        claimedMet ||= !confirmed;
-        // It is met, on a claim: nothing that comes after changes either.
-        if (claimedMet && met >= needed) return CLAIMED.met;
-      } else if (truth === "open") {
-        open += 1;
-        claimedOpen ||= !confirmed;
-      } else {
-        claimedNot ||= !confirmed;
-        if (claimedNot && met + open + rules.length - i - 1 < needed) return CLAIMED["not met"];
-      }
-    }
-    const truth = joined(met, open, needed);
-    return judgement(truth, !(truth === "met" ? claimedMet : truth === "open" ? claimedOpen : claimedNot));
-  };
-  const judgePart = (place: number, facts: FactSource) => (rules[place] as Rule).judge(facts);
+/** A joined result stands on the parts that came out like the whole: of several ways, only on those taken. */
+function atLeastOf(needed: number, parts: Iterable<Judgement>): Judgement {
+  let met = 0;
+  let open = 0;
+  const claimed: Record<Truth, boolean> = { met: false, open: false, "not met": false };
+  for (const { truth, confirmed } of parts) {
+    if (truth === "met") met += 1;
+    else if (truth === "open") open += 1;
+    claimed[truth] ||= !confirmed;
+  }
+  const truth = joined(met, open, needed);
+  return judgement(truth, !claimed[truth]);
+}
+
+/** Both: the smaller of the two. */
+function both(a: Judgement, b: Judgement): Judgement {
+  if (a.truth === b.truth) return a.confirmed ? b : a;
+  return a.truth === "not met" || b.truth === "met" ? a : b;
+}
+
+/** Either: the larger. */
+function either(a: Judgement, b: Judgement): Judgement {
+  if (a.truth === b.truth) return a.confirmed ? b : a;
+  return a.truth === "met" || b.truth === "not met" ? a : b;
+}
+
+/**
+ * All of several parts, or any of them.
+ * @param none what comes of no part at all
+ * @param last what nothing that comes after can change
+ */
+function folded(
+  rules: readonly Rule[],
+  join: (a: Judgement, b: Judgement) => Judgement,
+  none: Judgement,
+  last: Judgement,
+): Pick<Rule, "judge" | "judgeEach"> {
+  const [first, ...rest] = rules;
   return {
-    judge: (facts) => judgeParts(judgePart, facts),
-    judgeEach: (list, facts) => {
-      const parts = rules.map((rule) => rule.judgeEach(list, facts));
-      const judgedPart = (place: number, entry: number) => parts[place]?.[entry] ?? CONFIRMED.open;
-      const judged: Judgement[] = [];
-      const entries = (parts[0] ?? list.entries).length;
-      for (let entry = 0; entry < entries; entry += 1) judged.push(judgeParts(judgedPart, entry));
+    judge: (facts) => {
+      let judged = none;
+      for (const rule of rules) {
+        judged = join(judged, rule.judge(facts));
+        if (judged === last) return judged;
+      }
       return judged;
     },
+    judgeEach: (list, facts) => {
+      let judged = first ? first.judgeEach(list, facts) : list.entries.map(() => none);
+      for (const rule of rest) {
+        const others = rule.judgeEach(list, facts);
+        judged = judged.map((one, i) => join(one, others[i] ?? none));
+      }
+      return judged;
+    },
+  };
+}
+
+function judgeJoined(
+  op: "all" | "any" | "atLeast",
+  rules: readonly Rule[],
+  needed: number,
+): Pick<Rule, "judge" | "judgeEach"> {
+  if (op === "all") return folded(rules, both, CONFIRMED.met, CLAIMED["not met"]);
+  if (op === "any") return folded(rules, either, CONFIRMED["not met"], CLAIMED.met);
+  const judge: Rule["judge"] = (facts) =>
+    atLeastOf(
+      needed,
+      rules.map((rule) => rule.judge(facts)),
+    );
+  return { judge, judgeEach: eachInTurn(judge) };
+}
+
+function join(op: "all" | "any" | "atLeast", conditions: readonly Condition[], needed: number): Rule {
+  const rules = conditions.map(compile);
+  return {
+    ...judgeJoined(op, rules, needed),
     trace: (facts, entry) => {
       const parts = rules.map((rule) => rule.trace(facts));
-      let met = 0;
-      let open = 0;
-      for (const part of parts) {
-        if (part.truth === "met") met += 1;
-        else if (part.truth === "open") open += 1;
-      }
-      const truth = joined(met, open, needed);
-      const confirmed = parts.every((part) => part.truth !== truth || part.confirmed);
+      const { truth, confirmed } = atLeastOf(needed, parts);
       return { op, truth, confirmed, parts, needed, entry };
     },
   };
@@ -187,9 +218,9 @@ function judgeColumn(
     const known = isFact ? undefined : list.judged?.get(key);
     if (known !== undefined) return known;
     const bound = readLimit(facts);
-    const judged: Judgement[] = [];
-    for (const fact of columnOf(list, field))
-      judged.push(text === null ? compared(fact, bound) : judgeText(fact, text, bound));
+    const judged = columnOf(list, field).map((fact) =>
+      text === null ? compared(fact, bound) : judgeText(fact, text, bound),
+    );
     if (!isFact) list.judged?.set(key, judged);
     return judged;
   };

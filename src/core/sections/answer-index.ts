@@ -47,7 +47,11 @@ export class AnswerRow {
   }
 
   claim(field: string): Json {
-    return this.answers[this.layout.find(field)]?.value ?? null;
+    return this.claimAt(this.layout.find(field));
+  }
+
+  claimAt(place: number): Json {
+    return this.answers[place]?.value ?? null;
   }
 
   /** What was confirmed, in place of what is claimed. */
@@ -72,7 +76,7 @@ export class AnswerRow {
   isUnconfirmed(field: string): boolean {
     const place = this.layout.find(field);
     if (this.confirmations?.[place] !== undefined) return this.isStale(field);
-    const claim = this.answers[place]?.value ?? null;
+    const claim = this.claimAt(place);
     return claim !== null && claim !== "";
   }
 
@@ -82,11 +86,18 @@ export class AnswerRow {
   }
 }
 
+/** The entries of a list in their order, with their rows. */
+interface Lines {
+  readonly ids: readonly string[];
+  readonly rows: readonly AnswerRow[];
+}
+
 /** One section's answers: the entries that were claimed, in the order in which they were added, and the rows of all ("" outside lists). */
 interface SectionAnswers {
   readonly layout: Layout;
   readonly entries: string[];
   readonly rows: Map<string, AnswerRow>;
+  readonly lines: { readonly ids: string[]; readonly rows: AnswerRow[] };
 }
 
 interface Place {
@@ -103,12 +114,18 @@ function getOrMake<Key, Value>(map: Map<Key, Value>, key: Key, make: () => Value
   return made;
 }
 
-const makeSection = (): SectionAnswers => ({ layout: new Layout(), entries: [], rows: new Map() });
+const makeSection = (): SectionAnswers => ({
+  layout: new Layout(),
+  entries: [],
+  rows: new Map(),
+  lines: { ids: [], rows: [] },
+});
 const makeSections = (): Map<string, SectionAnswers> => new Map();
 
 const NO_ROW = new AnswerRow(new Layout());
 const NO_ROWS: ReadonlyMap<string, AnswerRow> = new Map();
 const NO_ENTRIES: readonly string[] = [];
+const NO_LINES: Lines = { ids: [], rows: [] };
 
 /**
  * Answers and confirmations by their place. Looked up thousands of times for one file: the fields of a section have places of their own,
@@ -144,7 +161,10 @@ export class AnswerIndex {
     if (known !== undefined) return known;
     const made = new AnswerRow(own.layout);
     own.rows.set(entry, made);
-    if (claimed && entry !== "") own.entries.push(entry);
+    if (entry === "") return made;
+    own.lines.ids.push(entry);
+    own.lines.rows.push(made);
+    if (claimed) own.entries.push(entry);
     return made;
   }
 
@@ -156,6 +176,11 @@ export class AnswerIndex {
   /** The rows of a section, by entry, with those that an officer added: what a walk over a whole list looks at. */
   rows(scope: string, section: string): ReadonlyMap<string, AnswerRow> {
     return this.scopes.get(scope)?.get(section)?.rows ?? NO_ROWS;
+  }
+
+  /** The entries of a list with those that an officer added, and their rows: all of one layout. */
+  lines(scope: string, section: string): Lines {
+    return this.scopes.get(scope)?.get(section)?.lines ?? NO_LINES;
   }
 
   /** The row of one entry, or of a section outside lists; an empty one where nobody has answered. */

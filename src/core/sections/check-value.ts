@@ -127,6 +127,13 @@ const isScores = (value: Json): value is Scores =>
   !Array.isArray(value) &&
   Object.values(value).every((v) => typeof v === "string");
 
+function checkScoresOf(office: Registers, test: string | undefined, value: Json): ValueIssue | null {
+  if (!isScores(value)) return { code: "wrong-kind" };
+  const definition = office.tests.find((t) => t.key === test);
+  const wrong = definition ? checkScores(definition, value).filter((issue) => issue.code !== "missing") : [];
+  return wrong.length > 0 ? { code: "scores", parts: wrong.map((w) => w.part) } : null;
+}
+
 /** The field of the same entry on which it hangs what a field may hold: scores on their test, the number of a paper on its kind. */
 export const fieldBeside = (field: Pick<Field, "kind" | "numberOf">): string | null =>
   field.kind === "scores" ? "test" : (field.numberOf ?? null);
@@ -187,11 +194,6 @@ export function checkValue(field: Field, office: Registers, value: Json, beside?
     return typeof value === "boolean" ? null : { code: "wrong-kind" };
   if (isListKind(field.kind)) return checkList(field, value);
   if (field.kind === "address") return checkAddress(value);
-  if (field.kind === "scores") {
-    if (!isScores(value)) return { code: "wrong-kind" };
-    const definition = office.tests.find((t) => t.key === beside);
-    const wrong = definition ? checkScores(definition, value).filter((issue) => issue.code !== "missing") : [];
-    return wrong.length > 0 ? { code: "scores", parts: wrong.map((w) => w.part) } : null;
-  }
+  if (field.kind === "scores") return checkScoresOf(office, beside, value);
   return typeof value === "string" ? checkString(field, office, value, beside) : { code: "wrong-kind" };
 }

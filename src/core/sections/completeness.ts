@@ -31,20 +31,39 @@ export function applies(when: Section["when"], facts: FactSource): boolean {
   return when === undefined || judge(when, facts).truth === "met";
 }
 
-/** Short values that were found right, by field: courses repeat their credits and states, and an office reads the same form all day. */
-const right = new WeakMap<Field, Set<string>>();
-const REPEATING: readonly Field["kind"][] = ["decimal", "whole", "money", "date", "country"];
+/** Short values that were found right, by office and field: courses repeat their credits and states, and an office reads the same form all day. */
+type Right = WeakMap<Field, Set<string>>;
+const right = new WeakMap<ReferenceSet, Right>();
+const REPEATING: ReadonlySet<Field["kind"]> = new Set([
+  "decimal",
+  "whole",
+  "money",
+  "date",
+  "country",
+  "choice",
+  "area",
+  "scale",
+  "test",
+]);
 const MOST_KEPT = 500;
 
+function rightIn(office: ReferenceSet): Right {
+  const known = right.get(office);
+  if (known !== undefined) return known;
+  const made: Right = new WeakMap();
+  right.set(office, made);
+  return made;
+}
+
 function isRight(field: Field, office: ReferenceSet, value: Json, beside: string | undefined): boolean {
-  if (typeof value !== "string" || !REPEATING.includes(field.kind))
-    return checkValue(field, office, value, beside) === null;
-  let known = right.get(field);
+  if (typeof value !== "string" || !REPEATING.has(field.kind)) return checkValue(field, office, value, beside) === null;
+  const kept = rightIn(office);
+  let known = kept.get(field);
   if (known?.has(value)) return true;
   if (checkValue(field, office, value, beside) !== null) return false;
   if (known === undefined || known.size >= MOST_KEPT) {
     known = new Set();
-    right.set(field, known);
+    kept.set(field, known);
   }
   known.add(value);
   return true;
@@ -60,11 +79,17 @@ function fieldGap(
   if (missing(field, value)) return field.required ? "missing" : null;
   const named = typeof beside === "string" ? beside : undefined;
   if (!isRight(field, office, value, named)) return "wrong";
-  if (field.kind === "paper")
-    return papersFor(office.papers, field.papers, facts).some((p) => p.key === value) ? null : "wrong";
-  if (field.kind !== "scores") return null;
-  const definition = office.tests.find((t) => t.key === named);
-  return definition && checkScores(definition, value as Scores).length > 0 ? "missing" : null; // checkValue let only scores pass
+  if (field.kind === "paper") return countsHere(field, office, value, facts) ? null : "wrong";
+  return field.kind === "scores" && lacksScores(office, named, value as Scores) ? "missing" : null; // checkValue let only scores pass
+}
+
+function countsHere(field: Field, office: ReferenceSet, value: Json, facts: FactSource): boolean {
+  return papersFor(office.papers, field.papers, facts).some((paper) => paper.key === value);
+}
+
+function lacksScores(office: ReferenceSet, test: string | undefined, scores: Scores): boolean {
+  const definition = office.tests.find((t) => t.key === test);
+  return definition !== undefined && checkScores(definition, scores).length > 0;
 }
 
 /** The fields of an entry (or of a plain section) that apply now. */

@@ -94,7 +94,7 @@ class TypedList implements FactList {
   ) {}
 
   get entries(): readonly Entry[] {
-    this.made ??= this.ids.map((id, i) => ({ id, at: (field) => this.column(field)[i] ?? UNKNOWN }));
+    this.made ??= this.ids.map((id, i) => new TypedEntry(id, this, i));
     return this.made;
   }
 
@@ -113,9 +113,19 @@ class TypedList implements FactList {
     const place = this.rows[0]?.layout.find(name) ?? -1; // all rows of a section have one layout
     if (field === undefined || place < 0) return this.rows.map(() => UNKNOWN);
     const read = readerOf(field);
-    const column: Fact[] = [];
-    for (const row of this.rows) column.push(factAt(read, row, place));
-    return column;
+    return this.rows.map((row) => factAt(read, row, place));
+  }
+}
+
+class TypedEntry implements Entry {
+  constructor(
+    readonly id: string,
+    private readonly list: TypedList,
+    private readonly place: number,
+  ) {}
+
+  at(field: string): Fact {
+    return this.list.column(field)[this.place] ?? UNKNOWN;
   }
 }
 
@@ -161,13 +171,7 @@ function listFact(
   degrees: FactList | null,
 ): FactList {
   const { key } = planned.section;
-  const ids: string[] = [];
-  const rows: AnswerRow[] = [];
-  for (const [id, row] of index.rows(scope, key)) {
-    if (id === "") continue;
-    ids.push(id);
-    rows.push(row);
-  }
+  const { ids, rows } = index.lines(scope, key);
   const open = !closed && index.claim(scope, key, "", COMPLETE_FIELD) !== true;
   return new TypedList(ids, rows, open, planned, degrees);
 }

@@ -87,8 +87,17 @@ export function toUtc(local: string, zone: string, mode: "earlier" | "later" = "
   };
 }
 
+/** Files share their closings and their days: the texts of instants are kept for a while. */
+const instants = new Map<number, Instant>();
+const MOST_INSTANTS = 2000;
+
 export function toInstant(epochMs: number): Instant {
-  return new Date(epochMs).toISOString() as Instant; // toISOString has the branded shape
+  const known = instants.get(epochMs);
+  if (known !== undefined) return known;
+  const instant = new Date(epochMs).toISOString() as Instant; // toISOString has the branded shape
+  if (instants.size >= MOST_INSTANTS) instants.clear();
+  instants.set(epochMs, instant);
+  return instant;
 }
 
 /** @throws RangeError for a text that is no date: a defect, since inputs are checked before they get here */
