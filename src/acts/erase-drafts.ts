@@ -27,6 +27,7 @@ const WRITTEN = [
   "registry_query",
   "confirmation",
   "link_note",
+  "deed",
   "answer",
   "answer_version",
   "excuse",

@@ -6,6 +6,7 @@ import { confirmValues } from "./confirm-values";
 import { copyCycle } from "./copy-cycle";
 import { refuseCorrection, requestCorrection } from "./correction-requests";
 import * as decisions from "./decisions";
+import { doDeed, undoDeed } from "./deeds";
 import { answerSearch, noteEmptySearch } from "./empty-searches";
 import { eraseDrafts } from "./erase-drafts";
 import * as institutions from "./institutions";
@@ -117,6 +118,8 @@ export const ACTS = {
   remindOpenings,
   eraseDrafts,
   noteEmptySearch,
+  doDeed,
+  undoDeed,
   noteLink,
   answerSearch,
   removeDocument,

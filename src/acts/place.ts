@@ -1,7 +1,7 @@
 import { and, eq } from "drizzle-orm";
 import { z } from "zod";
 import type { RequirementResult } from "../core/assessment/result";
-import type { ask, evidence } from "../db/schema";
+import type { ask, deed, evidence } from "../db/schema";
 import type { OpenFile } from "./file-act";
 
 /** One requirement of a file, as acts name it: its key, `file` or the id of a choice, and the list entry it is asked for. */
@@ -27,7 +27,7 @@ export function isSubmitted(file: OpenFile, result: RequirementResult): boolean 
 }
 
 /** The rows of a file that belong to a place. */
-export function rowsAt(table: typeof ask | typeof evidence, applicationId: string, at: Place) {
+export function rowsAt(table: typeof ask | typeof evidence | typeof deed, applicationId: string, at: Place) {
   return and(
     eq(table.applicationId, applicationId),
     eq(table.requirement, at.requirement),

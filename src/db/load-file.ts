@@ -95,6 +95,7 @@ select json_build_object(
     "reference_request x where x.application_id = a.id",
     "x.asked_at, x.id",
   )},
+  'deeds', ${list(`json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'at', ${iso("x.at")})`, "deed x where x.application_id = a.id", "x.at")},
   'signatures', ${list(
     `json_build_object('requirement', x.requirement, 'askedAt', ${iso("x.asked_at")})`,
     "signature_request x where x.application_id = a.id and x.state = 'asked'",

@@ -89,6 +89,7 @@ export function sampleFile(profile: Profile, change: SampleChange = {}): FileFac
     overrides: [],
     rulings: [],
     references: [],
+    deeds: [],
     signatures: [],
     charges: [],
     asks: [],

@@ -221,6 +221,8 @@ export const en = {
   "standing.returned": "sent back",
   "standing.excused": "excused",
   "standing.not needed": "not needed",
+  "standing.ours": "we see to it",
+  "standing.done": "done",
 
   "stage.preparing": "Preparing",
   "stage.submitted": "Submitted",
@@ -239,6 +241,7 @@ export const en = {
   "next.submit": "You submit, by {due}.",
   "next.check": "We check your documents. You need to do nothing.",
   "next.confirm": "We work through your documents. You need to do nothing.",
+  "next.do": "We see to this: {title}. You need to do nothing.",
   "next.decide": "We decide. You need to do nothing.",
   "next.release": "We decide. You need to do nothing.",
   "next.supply": "You supply: {title}.",

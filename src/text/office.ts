@@ -17,6 +17,7 @@ export const TURN_WORDS: Readonly<Record<string, string>> = {
 export const REASON_WORDS: Readonly<Record<string, string>> = {
   check: "Evidence to check",
   confirm: "Values to confirm",
+  do: "To see to",
   rule: "To rule on",
   decide: "To decide",
   release: "To release",
@@ -96,6 +97,8 @@ export function stepDeed(step: Pick<Step, "kind" | "count"> & { readonly title?:
       return "answer the offer";
     case "prove":
       return `show the original: ${title}`;
+    case "do":
+      return `see to ${title}`;
     case "load calendar":
       return "load the calendar of working days";
   }
@@ -165,6 +168,8 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "decline-signature": "declined to sign by the link",
   "signature-undeliverable": "could not be reached to sign",
   "note-link": "looked at a link",
+  "do-deed": "saw to",
+  "undo-deed": "took back that it was seen to:",
   "erase-draft": "erased what was written: drafts that were not submitted are kept for a time only",
   "give-undertaking": "promised what is asked of the order of the choices",
   "refuse-correction": "refused the correction",

@@ -25,6 +25,15 @@ export function standingWord(
   if (requirement.standing === "to check" && stage === "preparing") return say(locale, "standing.supplied");
   if (requirement.kind === "sections" && requirement.standing === "accepted") return say(locale, "standing.complete");
   if (requirement.kind === "fee" && requirement.standing === "accepted") return say(locale, "fee.paid");
+  if (requirement.kind === "deed")
+    return say(
+      locale,
+      requirement.standing === "missing"
+        ? "standing.ours"
+        : requirement.standing === "accepted"
+          ? "standing.done"
+          : "standing.not needed",
+    );
   const key = `standing.${requirement.standing}`;
   return isTextKey(key) ? say(locale, key) : requirement.standing;
 }
@@ -53,6 +62,8 @@ export function requirementHref(
       return `${base}/referees`;
     case "fee":
       return `${base}/fee`;
+    case "deed":
+      return base;
   }
 }
 

@@ -27,6 +27,8 @@ interface CasePlace {
 
 export interface FileActs {
   readonly remindSignature: Acting<{ readonly applicationId: string; readonly requirement: string }>;
+  readonly doDeed: Acting<Place & { readonly note: string }>;
+  readonly undoDeed: Acting<Place>;
   readonly noteLink: Acting<{
     readonly applicationId: string;
     readonly scope: string;

@@ -5,6 +5,7 @@ import { useState } from "react";
 import type { RequirementResult } from "../core/assessment/result";
 import { formatDate, formatMoney } from "../text/format";
 import type { FileData } from "../views/file-data";
+import { Deed } from "./deed.client";
 import type { FileActs } from "./file-acts";
 
 const DocumentViewer = dynamic(() => import("./document-viewer.client"), {
@@ -53,11 +54,11 @@ function Signing({
 export function Evidence({
   data,
   requirement,
-  remind,
+  acts,
 }: {
   data: FileData;
   requirement: RequirementResult;
-  remind: FileActs["remindSignature"];
+  acts: Pick<FileActs, "remindSignature" | "doDeed" | "undoDeed">;
 }) {
   const current = data.documents.filter((d) => requirement.evidence.includes(d.evidenceId));
   const older = data.documents.filter(
@@ -116,6 +117,7 @@ export function Evidence({
       </div>
     );
   }
+  if (requirement.kind === "deed") return <Deed data={data} requirement={requirement} acts={acts} />;
   if (requirement.kind === "sections")
     return (
       <>
@@ -130,7 +132,7 @@ export function Evidence({
   if (!shown)
     return (
       <>
-        <Signing data={data} requirement={requirement} remind={remind} />
+        <Signing data={data} requirement={requirement} remind={acts.remindSignature} />
         <p className="empty">
           Nothing was supplied yet.
           {older.length > 0
@@ -141,7 +143,7 @@ export function Evidence({
     );
   return (
     <>
-      <Signing data={data} requirement={requirement} remind={remind} />
+      <Signing data={data} requirement={requirement} remind={acts.remindSignature} />
       {current.length > 1 ? (
         <p className="pages">
           {current.map((d, i) => (

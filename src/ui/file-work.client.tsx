@@ -52,7 +52,7 @@ function entryName(data: FileData, entry: string): string {
 /** A filled section is complete; only evidence is accepted. */
 function standingWord(r: RequirementResult): string {
   if (r.standing !== "accepted") return r.standing;
-  return r.kind === "sections" ? "complete" : r.kind === "fee" ? "paid" : "accepted";
+  return r.kind === "sections" ? "complete" : r.kind === "fee" ? "paid" : r.kind === "deed" ? "done" : "accepted";
 }
 
 /** A second line under a requirement: what it holds at present. */
@@ -161,7 +161,11 @@ export function FileWork({ data, me, askDay, acts }: Props) {
     "q",
     () => setForm("ask"),
     {
-      enabled: place !== null && requirement?.kind !== "sections" && data.assessment.file.stage !== "preparing",
+      enabled:
+        place !== null &&
+        requirement?.kind !== "sections" &&
+        requirement?.kind !== "deed" &&
+        data.assessment.file.stage !== "preparing",
       preventDefault: true,
     },
     [at, data],
@@ -226,7 +230,7 @@ export function FileWork({ data, me, askDay, acts }: Props) {
       </nav>
       <section className="evidence" aria-label="Evidence">
         {requirement ? (
-          <Evidence key={placeOf(requirement)} data={data} requirement={requirement} remind={acts.remindSignature} />
+          <Evidence key={placeOf(requirement)} data={data} requirement={requirement} acts={acts} />
         ) : (
           <>
             <Cases data={data} acts={acts} />
@@ -276,7 +280,7 @@ export function FileWork({ data, me, askDay, acts }: Props) {
                   <>
                     {requirement.kind === "sections" ? (
                       <Button onClick={() => router.push("?show=form")}>Open sections for correction</Button>
-                    ) : (
+                    ) : requirement.kind === "deed" ? null : (
                       <Button onClick={() => setForm("ask")}>
                         Ask <span className="key">q</span>
                       </Button>

@@ -150,6 +150,15 @@ export interface FileData {
     readonly answeredAt: string | null;
     readonly signedAs: string | null;
   }[];
+  /** What the office has done itself, by requirement. */
+  readonly deeds: readonly {
+    readonly requirement: string;
+    readonly scope: string;
+    readonly entry: string;
+    readonly note: string;
+    readonly by: string;
+    readonly at: string;
+  }[];
   /** Whether the links that the applicant gave opened. */
   readonly linkNotes: readonly {
     readonly scope: string;

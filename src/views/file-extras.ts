@@ -15,6 +15,7 @@ export interface Extras {
   asks: FileData["asks"];
   undertaking: FileData["undertaking"];
   linkNotes: FileData["linkNotes"];
+  deeds: FileData["deeds"];
   signatures: FileData["signatures"];
   registry: FileData["registry"];
   overrides: FileData["overrides"];
@@ -60,6 +61,10 @@ export const EXTRAS = `select n.name as name, p.email,
     `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'url', x.url, 'opens', x.opens, 'by', x.name, 'at', x.at)`,
     "select l.*, w.name from link_note l join person w on w.id = l.by_id where l.application_id = a.id",
   )} as "linkNotes",
+  ${rowsOf(
+    `json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'note', x.note, 'by', x.name, 'at', x.at)`,
+    "select d.*, w.name from deed d join person w on w.id = d.by_id where d.application_id = a.id",
+  )} as deeds,
   ${rowsOf(
     `json_build_object('requirement', x.requirement, 'name', x.name, 'email', x.email, 'state', x.state, 'askedAt', x.asked_at, 'answeredAt', x.answered_at, 'signedAs', x.signed_as)`,
     "select * from signature_request r where r.application_id = a.id and r.state <> 'replaced' order by r.asked_at",

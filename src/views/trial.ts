@@ -104,6 +104,7 @@ export function trialOf(rulebook: Rulebook, choice: TrialChoice, answers: TrialA
     overrides: [],
     rulings: [],
     references: [],
+    deeds: [],
     signatures: [],
     charges: [],
     asks: [],

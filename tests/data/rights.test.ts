@@ -173,6 +173,8 @@ describe("rights", () => {
       declineReference: {},
       dropDecision: { applicationId, choiceId },
       excuseRequirement: { ...place, reason: "test" },
+      doDeed: { ...place, note: "test" },
+      undoDeed: place,
       ruleOnCase: {
         applicationId,
         question: "q",

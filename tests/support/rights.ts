@@ -107,6 +107,8 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   openReference: ["referee"],
   moveToRulebook: ["lead officer"],
   moveProgramme: OFFICERS,
+  doDeed: OFFICERS,
+  undoDeed: OFFICERS,
   noteLink: OFFICERS,
   sendAgain: OFFICERS,
   suggestMove: OFFICERS,

@@ -43,6 +43,13 @@ export interface FileFacts {
   }[];
   readonly references: readonly ReferenceFact[];
   /** Signatures that were asked for by a link and have not come yet. */
+  /** What the office has done itself, by requirement. */
+  readonly deeds: readonly {
+    readonly requirement: string;
+    readonly scope: string;
+    readonly entry: string;
+    readonly at: Instant;
+  }[];
   readonly signatures: readonly { readonly requirement: string; readonly askedAt: Instant }[];
   readonly charges: readonly ChargeFact[];
   readonly asks: readonly AskFact[];

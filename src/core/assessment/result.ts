@@ -1,6 +1,6 @@
 import type { Money } from "../fees/fee-item";
 import type { Instant, PlainDate } from "../ids";
-import type { Moment, ProofLevel, Standing } from "../requirements/definition";
+import type { Moment, ProofLevel, Requirement, Standing } from "../requirements/definition";
 import type { Trace } from "../rules/trace";
 import type { Gap } from "../sections/completeness";
 import type { LocalText } from "../text/local-text";
@@ -29,6 +29,7 @@ export const STEP_KINDS = [
   "give reference",
   "await result",
   "await signature",
+  "do",
   "answer offer",
   "prove",
   "load calendar",
@@ -52,7 +53,7 @@ export interface Step {
 
 export interface RequirementResult {
   readonly key: string;
-  readonly kind: "sections" | "document" | "reference" | "fee";
+  readonly kind: Requirement["kind"];
   readonly title: LocalText;
   readonly scope: string;
   readonly entry: string;

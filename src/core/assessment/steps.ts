@@ -75,8 +75,18 @@ function askDue(input: StepInput, result: RequirementResult): Day | null {
   return open.length === 0 ? null : Math.min(...open.map((a) => requireDay(a.due)));
 }
 
+/** What the office does itself has its own target, from the submission or, where it comes after the offer, from the answer to it. */
+function deedDue(input: StepInput, result: RequirementResult): Day | null {
+  const answers = input.contexts
+    .filter((c) => result.choices.includes(c.choice.id))
+    .map((c) => c.choice.decision?.answeredAt ?? null);
+  const from = answers.reduce(later, submittedAt(input, result));
+  return target(input, from, input.office.set.targets.check);
+}
+
 function missingStep(input: StepInput, result: RequirementResult): Step {
   if (result.kind === "fee") return step(input, "payment", "pay", askDue(input, result), about(result));
+  if (result.kind === "deed") return step(input, "office", "do", deedDue(input, result), about(result));
   if (result.kind === "reference")
     return step(input, "applicant", "name referee", askDue(input, result), about(result));
   return step(input, "applicant", "supply", askDue(input, result), about(result));

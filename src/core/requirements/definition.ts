@@ -72,6 +72,8 @@ export const requirementSchema = z.discriminatedUnion("kind", [
     role: z.string(),
   }),
   z.object({ ...common, kind: z.literal("fee"), item: z.string() }),
+  /** Something that the office does itself, and says when it has: nothing is asked of anybody for it. */
+  z.object({ ...common, kind: z.literal("deed") }),
 ]);
 export type Requirement = z.infer<typeof requirementSchema>;
 export type DocumentRequirement = Extract<Requirement, { kind: "document" }>;

@@ -191,6 +191,11 @@ function feeStanding(
   };
 }
 
+function deedStanding(requirement: Requirement, input: StandingInput, scope: string): RequirementResult {
+  const done = input.facts.deeds.some((d) => d.requirement === requirement.key && d.scope === scope);
+  return { ...base(requirement, input, scope, ""), standing: done ? "accepted" : "missing" };
+}
+
 function instances(requirement: Requirement, input: StandingInput): readonly RequirementResult[] {
   const { context, index } = input;
   const scope = requirement.scope === "file" ? "file" : context.choice.id;
@@ -203,6 +208,8 @@ function instances(requirement: Requirement, input: StandingInput): readonly Req
       return referenceStandings(requirement, input, scope);
     case "fee":
       return [feeStanding(requirement, input, scope)];
+    case "deed":
+      return [deedStanding(requirement, input, scope)];
     case "document": {
       if (requirement.perEntryOf === undefined) return [documentStanding(requirement, input, scope, "")];
       const entries = index.entries("file", requirement.perEntryOf);

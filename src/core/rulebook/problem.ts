@@ -20,6 +20,7 @@ export interface RulebookProblem {
     | "no-question"
     | "nothing-asked"
     | "no-sections"
+    | "deed-too-early"
     | "never-met"
     | "contradicts";
   /** The key of the part it is about, and what is wrong with it there. */

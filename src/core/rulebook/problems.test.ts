@@ -38,6 +38,22 @@ describe("what keeps a rulebook from being published", () => {
       }),
       ["no-sections form"],
     ],
+    [
+      "a deed of the office that would keep an applicant from submitting",
+      (b) => ({
+        requirements: [
+          ...b.requirements,
+          {
+            key: "papers",
+            kind: "deed",
+            title: { en: "Papers", fr: "Papiers" },
+            scope: "choice",
+            neededBy: "submission",
+          },
+        ],
+      }),
+      ["deed-too-early papers"],
+    ],
     ["a form that asks for nothing", () => ({ requirements: [] }), ["nothing-asked "]],
     [
       "a rule that nobody can meet",

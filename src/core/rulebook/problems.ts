@@ -145,6 +145,7 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
       const known = r.role === "any" || (roles ?? []).some((o) => o.value === r.role);
       return known ? [] : [{ code: "unknown-role", about: `${r.key}: ${r.role}` }];
     }
+    if (r.kind === "deed") return r.neededBy === "submission" ? [{ code: "deed-too-early", about: r.key }] : [];
     if (r.kind === "fee")
       return body.fees.some((f) => f.key === r.item) ? [] : [{ code: "unknown-fee", about: `${r.key}: ${r.item}` }];
     return [];

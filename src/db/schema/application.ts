@@ -196,6 +196,25 @@ export const excuse = pgTable(
   (t) => [primaryKey({ columns: [t.applicationId, t.requirement, t.scope, t.entry] })],
 );
 
+/** Something that a rulebook has the office do, done: with what was done. */
+export const deed = pgTable(
+  "deed",
+  {
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    requirement: text("requirement").notNull(),
+    scope: text("scope").notNull(),
+    entry: text("entry").notNull().default(""),
+    note: text("note").notNull(),
+    byId: uuid("by_id")
+      .notNull()
+      .references(() => person.id),
+    at: instant("at").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.requirement, t.scope, t.entry] })],
+);
+
 /** A finding that a lead officer overrode, with the reason. One that was taken back stays, with its end. */
 export const override = pgTable(
   "override",

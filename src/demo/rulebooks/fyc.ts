@@ -17,7 +17,7 @@ import {
   schooledInEnglish,
   sections,
 } from "./ask";
-import { earlier, emergency, guardian, heard, helper, minor, special, visa } from "./parts/circumstances";
+import { earlier, emergency, guardian, heard, helper, minor, special, visa, visaPapers } from "./parts/circumstances";
 import { declaration } from "./parts/declaration";
 import { schoolLanguage, tests } from "./parts/language";
 import { citizenshipOfMinors, contact, person } from "./parts/person";
@@ -102,6 +102,7 @@ export const fyc: RulebookBody = {
     sections("around", ["A few questions", "Quelques questions"], ["helper", "earlier", "heard", "special"]),
     fee("deposit", ["Deposit", "Acompte"], { neededBy: "enrolment" }),
     DECLARATION,
+    visaPapers,
   ],
   measures: [
     {

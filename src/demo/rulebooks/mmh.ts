@@ -16,7 +16,18 @@ import {
   sections,
 } from "./ask";
 import { certificate, ectsAtLeast, firstDegreeRule, taughtMeasure, taughtTwoYears, transcript } from "./degree";
-import { awards, earlier, emergency, experience, figures, heard, helper, special, visa } from "./parts/circumstances";
+import {
+  awards,
+  earlier,
+  emergency,
+  experience,
+  figures,
+  heard,
+  helper,
+  special,
+  visa,
+  visaPapers,
+} from "./parts/circumstances";
 import { declaration } from "./parts/declaration";
 import { field } from "./parts/field";
 import { language, tests } from "./parts/language";
@@ -101,6 +112,7 @@ export const mmh: RulebookBody = {
     sections("around", ["A few questions", "Quelques questions"], ["helper", "earlier", "heard", "figures", "special"]),
     fee("application", APPLICATION_FEE, { neededBy: "submission", toSubmit: "accepted" }),
     DECLARATION,
+    visaPapers,
   ],
   measures: [writtenEnglish, exemptMeasure, taughtMeasure],
   entryRules: [

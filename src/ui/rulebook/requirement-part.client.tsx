@@ -291,6 +291,13 @@ function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
           onChange={(item) => onChange({ ...value, item })}
         />
       );
+    case "deed":
+      return (
+        <p className="quiet">
+          It stands among the office’s turns once it is needed, until somebody says that it is done. Applicants read
+          that you do it.
+        </p>
+      );
   }
 }
 
@@ -310,6 +317,8 @@ export function requirementOf(
       return { ...shared, kind, count: 1, role: "any" };
     case "fee":
       return { ...shared, kind, item: "" };
+    case "deed":
+      return { ...shared, kind, neededBy: neededBy === "submission" ? "review" : neededBy };
   }
 }
 
@@ -340,6 +349,7 @@ export function RequirementPart({ context, value, onChange }: FormProps<Requirem
           { value: "document" as const, label: "a document" },
           { value: "reference" as const, label: "references" },
           { value: "fee" as const, label: "a fee" },
+          { value: "deed" as const, label: "something that the office does" },
         ]}
         onChange={(kind) => onChange(requirementOf(kind, value))}
       />

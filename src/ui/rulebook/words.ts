@@ -70,6 +70,8 @@ export function problemSentence({ code, about }: RulebookProblem): string {
       return `The short name ${about} stands twice. Give one of the two another.`;
     case "missing-text":
       return `“${where}” has a text that is missing in ${what}.`;
+    case "deed-too-early":
+      return `“${where}” is done by the office and cannot be needed by submission. Choose a later moment.`;
     case "no-options":
       return `“${about}” has no answers to choose from. Add at least one.`;
     case "no-papers":

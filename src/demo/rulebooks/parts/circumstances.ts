@@ -1,3 +1,4 @@
+import type { Requirement } from "../../../core/requirements/definition";
 import type { Condition } from "../../../core/rules/condition";
 import type { Section } from "../../../core/sections/definition";
 import { field, option } from "./field";
@@ -85,6 +86,25 @@ export const visa: Section = {
       "Lequel, et jusqu’à quand ?",
     ),
   ],
+};
+
+/** Who holds no permit needs papers from us, once the offer is accepted. */
+export const visaPapers: Requirement = {
+  key: "visaPapers",
+  kind: "deed",
+  title: { en: "Papers for the visa", fr: "Papiers pour le visa" },
+  help: {
+    en: "The letter for the embassy, by registered mail or by courier.",
+    fr: "La lettre pour l’ambassade, par courrier recommandé ou par coursier.",
+  },
+  scope: "choice",
+  neededBy: "enrolment",
+  when: {
+    all: [
+      { fact: "group", is: "equals", value: "overseas" },
+      { fact: "answers.visa.holds", is: "equals", value: false },
+    ],
+  },
 };
 
 export const experience: Section = {

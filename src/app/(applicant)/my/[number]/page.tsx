@@ -112,18 +112,25 @@ function RequirementLine({ application, language, requirement }: PartProps & { r
   const holds =
     application.assessment.file.next?.requirement === requirement.key &&
     application.assessment.file.next.entry === requirement.entry;
+  const line = (
+    <>
+      <span className="comb" data-turn={application.assessment.file.turn}>
+        <CombBar standing={requirement.standing} holds={holds} large />
+      </span>
+      <span>
+        {requirement.title[language]}
+        {entry ? <span className="quiet"> · {entry}</span> : null}
+      </span>
+      <span className="quiet">{standingWord(language, requirement, application.assessment.file.stage)}</span>
+    </>
+  );
   return (
     <li>
-      <Link href={requirementHref(application.number, requirement)}>
-        <span className="comb" data-turn={application.assessment.file.turn}>
-          <CombBar standing={requirement.standing} holds={holds} large />
-        </span>
-        <span>
-          {requirement.title[language]}
-          {entry ? <span className="quiet"> · {entry}</span> : null}
-        </span>
-        <span className="quiet">{standingWord(language, requirement, application.assessment.file.stage)}</span>
-      </Link>
+      {requirement.kind === "deed" ? (
+        <div className="plain">{line}</div>
+      ) : (
+        <Link href={requirementHref(application.number, requirement)}>{line}</Link>
+      )}
     </li>
   );
 }

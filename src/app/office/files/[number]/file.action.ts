@@ -8,6 +8,7 @@ import { moveChoice } from "../../../../acts/change-choices";
 import { confirmValues } from "../../../../acts/confirm-values";
 import { refuseCorrection } from "../../../../acts/correction-requests";
 import { dropDecision, prepareDecision, releaseDecision } from "../../../../acts/decisions";
+import { doDeed, undoDeed } from "../../../../acts/deeds";
 import { acceptEvidence, returnEvidence, undoJudgement } from "../../../../acts/judge-evidence";
 import { excuseRequirement, takeFile } from "../../../../acts/keep-files";
 import { sendAgain } from "../../../../acts/messages";
@@ -74,6 +75,10 @@ export const unrule = async (number: string, input: z.input<(typeof endCaseRulin
   run(number, endCaseRuling, input);
 export const askToSign = async (number: string, input: z.input<(typeof remindSignature)["input"]>): Promise<Said> =>
   run(number, remindSignature, input);
+export const doDeedOf = async (number: string, input: z.input<(typeof doDeed)["input"]>): Promise<Said> =>
+  run(number, doDeed, input);
+export const undoDeedOf = async (number: string, input: z.input<(typeof undoDeed)["input"]>): Promise<Said> =>
+  run(number, undoDeed, input);
 export const noteLinkOf = async (number: string, input: z.input<(typeof noteLink)["input"]>): Promise<Said> =>
   run(number, noteLink, input);
 export const askRegistryAbout = async (number: string, input: z.input<(typeof askRegistry)["input"]>): Promise<Said> =>

@@ -100,6 +100,8 @@ export default async function FilePage({
             ruleOn: actions.ruleOn.bind(null, number),
             endCaseRuling: actions.unrule.bind(null, number),
             remindSignature: actions.askToSign.bind(null, number),
+            doDeed: actions.doDeedOf.bind(null, number),
+            undoDeed: actions.undoDeedOf.bind(null, number),
             noteLink: actions.noteLinkOf.bind(null, number),
             askRegistry: actions.askRegistryAbout.bind(null, number),
             takeRegistry: actions.takeRegistry.bind(null, number),
