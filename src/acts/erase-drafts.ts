@@ -28,6 +28,7 @@ const WRITTEN = [
   "confirmation",
   "link_note",
   "deed",
+  "reach_note",
   "answer",
   "answer_version",
   "excuse",

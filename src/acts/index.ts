@@ -20,6 +20,7 @@ import * as overriding from "./override-finding";
 import * as payments from "./payments";
 import { askPreview, askReferencePreview, reportPreview } from "./previews";
 import * as programmes from "./programmes";
+import { askReach, confirmReach, noteReach } from "./reach";
 import { reassessFiles } from "./reassess";
 import * as referenceSet from "./reference-set";
 import * as registry from "./registry";
@@ -121,6 +122,9 @@ export const ACTS = {
   doDeed,
   undoDeed,
   noteLink,
+  noteReach,
+  askReach,
+  confirmReach,
   answerSearch,
   removeDocument,
   reopenRound: rounds.reopenRound,

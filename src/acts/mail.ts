@@ -43,6 +43,8 @@ export const TEMPLATES = [
   "corrected",
   "correction-refused",
   "reopening-ended",
+  "reach-asked",
+  "reach-failed",
 ] as const;
 export type Template = (typeof TEMPLATES)[number];
 

@@ -2,6 +2,7 @@ import { doubtsEn, doubtsFr } from "./doubts";
 import { entryRulesEn, entryRulesFr } from "./entry-rules";
 import { pastingEn, pastingFr } from "./pasting";
 import { picturesEn, picturesFr } from "./pictures";
+import { reachingEn, reachingFr } from "./reaching";
 import { resultsFileEn, resultsFileFr } from "./results-file";
 import { toldRulesEn, toldRulesFr } from "./told-rules";
 
@@ -13,6 +14,7 @@ export const moreEn = {
   ...toldRulesEn,
   ...entryRulesEn,
   ...picturesEn,
+  ...reachingEn,
 } as const;
 export const moreFr: Readonly<Record<keyof typeof moreEn, string>> = {
   ...pastingFr,
@@ -21,4 +23,5 @@ export const moreFr: Readonly<Record<keyof typeof moreEn, string>> = {
   ...toldRulesFr,
   ...entryRulesFr,
   ...picturesFr,
+  ...reachingFr,
 };

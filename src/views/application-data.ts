@@ -7,6 +7,7 @@ import type { Picture, Template } from "../core/requirements/definition";
 import type { Field } from "../core/sections/definition";
 import type { LocalText } from "../core/text/local-text";
 import type { FormSection } from "./form-sections";
+import type { ReachPlace } from "./reach";
 
 export interface Supplied {
   readonly evidenceId: string;
@@ -116,6 +117,8 @@ export interface MyApplication {
   readonly lackingChoices: number;
   /** What is promised of the order of the choices, and when it was for the order of now; null where nothing is. */
   readonly undertaking: { readonly text: LocalText; readonly givenAt: string | null } | null;
+  /** The addresses and numbers at which the applicant is reached. */
+  readonly reach: readonly ReachPlace[];
   /** The application from which answers were carried over, and the sections that they are in. */
   readonly carried: { readonly from: string; readonly sections: readonly string[] } | null;
   readonly events: readonly { readonly act: string; readonly at: string }[];

@@ -1,8 +1,9 @@
 import type { ChoiceRules } from "../core/choices/choice-rules";
 import type { IntakeInput, ProgrammeInput } from "../core/programmes/programme";
+import type { ReachNote } from "../core/reach/reach";
 import type { LocalText } from "../core/text/local-text";
-
 import type { MyApplication, MyDecision } from "./application-data";
+import { REACH_NOTES } from "./reach";
 
 /** What has happened, as far as applicants see it. */
 export const SHOWN_EVENTS = [
@@ -31,6 +32,7 @@ export const SHOWN_EVENTS = [
   "ask-applicant",
   "settle-ask",
   "tell-missing",
+  "confirm-reach",
   "request-correction",
   "refuse-correction",
   "reopen-sections",
@@ -74,6 +76,7 @@ export interface Extras {
   carried: MyApplication["carried"];
   reopening: MyApplication["reopening"];
   request: MyApplication["request"];
+  reachNotes: ReachNote[] | null;
 }
 
 /** All of it in one round trip. */
@@ -100,5 +103,6 @@ export const EXTRAS = `select
   (select f.rules from application a join procedure f on f.id = a.procedure_id where a.id = $1) as rules,
   (select json_build_object('at', u.at, 'order', (select json_agg(c->>'id') from jsonb_array_elements(u.choices) c)) from undertaking u
    where u.application_id = $1 order by u.at desc limit 1) as promise,
+  (select ${REACH_NOTES} from application a where a.id = $1) as "reachNotes",
   (select v.about from event v where v.application_id = $1 and v.act = 'carry-over' limit 1) as carried,
   (select json_agg(json_build_object('act', v.act, 'at', v.at) order by v.id) from event v where v.application_id = $1 and v.act = any($2::text[])) as events`;

@@ -2,10 +2,12 @@ import type { Json } from "../core/assessment/facts";
 import type { Assessment } from "../core/assessment/result";
 import type { RegistryResult } from "../core/education/registry-answer";
 import type { ReferenceSet, Registers } from "../core/office/reference-set";
+import type { ReachNote } from "../core/reach/reach";
 import type { Field } from "../core/sections/definition";
 import type { LocalText } from "../core/text/local-text";
 import type { ChoiceOffer } from "./choice-offer";
 import type { Double } from "./doubles";
+import type { ReachPlace } from "./reach";
 import type { FileCase } from "./rulings";
 
 /** What the file's page shows. */
@@ -150,6 +152,9 @@ export interface FileData {
     readonly answeredAt: string | null;
     readonly signedAs: string | null;
   }[];
+  /** Numbers and addresses, and what was noted of them, the first note first. */
+  readonly reach: readonly ReachPlace[];
+  readonly reachNotes: readonly (ReachNote & { readonly text: string; readonly by: string | null })[];
   /** What the office has done itself, by requirement. */
   readonly deeds: readonly {
     readonly requirement: string;

@@ -1,5 +1,6 @@
 import type { PlannedChoice } from "./choice-offer";
 import type { FileData, FileDocument, FileEvent, FileReference, FileReopening } from "./file-data";
+import { REACH_NOTES } from "./reach";
 
 /** What the file's page shows beside the facts and their assessment. */
 export interface Extras {
@@ -16,6 +17,7 @@ export interface Extras {
   undertaking: FileData["undertaking"];
   linkNotes: FileData["linkNotes"];
   deeds: FileData["deeds"];
+  reachNotes: FileData["reachNotes"];
   signatures: FileData["signatures"];
   registry: FileData["registry"];
   overrides: FileData["overrides"];
@@ -65,6 +67,7 @@ export const EXTRAS = `select n.name as name, p.email,
     `json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'note', x.note, 'by', x.name, 'at', x.at)`,
     "select d.*, w.name from deed d join person w on w.id = d.by_id where d.application_id = a.id",
   )} as deeds,
+  ${REACH_NOTES} as "reachNotes",
   ${rowsOf(
     `json_build_object('requirement', x.requirement, 'name', x.name, 'email', x.email, 'state', x.state, 'askedAt', x.asked_at, 'answeredAt', x.answered_at, 'signedAs', x.signed_as)`,
     "select * from signature_request r where r.application_id = a.id and r.state <> 'replaced' order by r.asked_at",

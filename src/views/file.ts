@@ -23,6 +23,7 @@ import { entryTitles, titlesOf } from "./fact-titles";
 import type { ClaimedValue, FileData } from "./file-data";
 import { EXTRAS, type Extras } from "./file-extras";
 import { officeNow } from "./office-now";
+import { reachPlaces } from "./reach";
 import { casesOfFile } from "./rulings";
 import { fileInScope, programmesOf, scopeParameter } from "./scope";
 import { defineView, type ViewContext } from "./view";
@@ -180,6 +181,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     signedAs: signedAs(values, shownName(loaded.facts)),
     underAge: underAgeOf(values, dayAt(office.zone, ctx.now.getTime())),
     cases: await casesOfFile(ctx.pool, loaded.facts, all, office),
+    reach: reachPlaces(loaded, extras.reachNotes),
     doubles: await doublesOf(ctx.pool, { id, answers: loaded.facts.answers, email: extras.email }, scope),
     values,
     shows: Object.fromEntries(

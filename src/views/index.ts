@@ -14,6 +14,7 @@ import { myApplications } from "./my-applications";
 import { nextCycle } from "./next-cycle";
 import { peek } from "./peek";
 import { plans } from "./plans";
+import { post, postTable } from "./post";
 import { referencePage } from "./reference-page";
 import { resultsFile } from "./results-file";
 import { rulebookPage, rulebooks } from "./rulebooks";
@@ -33,6 +34,8 @@ import { whatIf } from "./what-if";
 export const VIEWS = {
   applyOffer,
   awaited,
+  post,
+  postTable,
   signaturePage,
   sites,
   document,

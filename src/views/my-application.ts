@@ -18,6 +18,7 @@ import { EXTRAS, type Extras, SHOWN_EVENTS } from "./application-extras";
 import { entryTitles, titlesOf } from "./fact-titles";
 import { formSections } from "./form-sections";
 import { officeNow } from "./office-now";
+import { reachPlaces } from "./reach";
 import { fileInScope, programmesOf, scopeParameter } from "./scope";
 import { defineView, type ViewContext } from "./view";
 
@@ -154,6 +155,7 @@ async function readApplication(ctx: ViewContext, id: string): Promise<MyApplicat
           orderOf(loaded.facts.choices).map((c) => c.id),
         )
       : null,
+    reach: reachPlaces(loaded, extras?.reachNotes ?? []),
     carried: extras?.carried ?? null,
     events: extras?.events ?? [],
     office: registersOf(office.set),

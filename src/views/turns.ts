@@ -239,6 +239,8 @@ export interface TurnContact
   extends Pick<Row, "number" | "name" | "programmes" | "stage" | "turn" | "reason" | "title" | "count" | "officer"> {
   readonly email: string;
   readonly phone: string | null;
+  /** The last call showed that the number does not work. */
+  readonly phone_dead: boolean;
   readonly due_at: Date | null;
 }
 
@@ -256,8 +258,12 @@ export const turnContacts = defineView({
     const { where, values } = shownWhere(ctx, scopeParameter(scope), { ...filter, after: null }, mine);
     const { rows } = await ctx.pool.query<TurnContact>(
       `select s.number, s.name, s.programmes, s.stage, s.turn, s.reason, s.next_title as title, s.next_count as count, s.due_at, o.name as officer, p.email,
-         (select x.value #>> '{}' from answer x where x.application_id = s.application_id and x.section = 'contact' and x.field = 'phone' and not x.dormant limit 1) as phone
-       from file_standing s join application a on a.id = s.application_id join person p on p.id = a.person_id left join person o on o.id = s.officer_id
+         x.value #>> '{}' as phone, coalesce((select r.kind = 'dead' from reach_note r where r.application_id = s.application_id
+           and (r.scope, r.section, r.entry, r.field, r.version) = (x.scope, x.section, x.entry, x.field, x.version) and r.kind in ('talked', 'confirmed', 'dead')
+           order by r.at desc limit 1), false) as phone_dead
+       from file_standing s
+         left join lateral (select * from answer y where y.application_id = s.application_id and y.section = 'contact' and y.field = 'phone' and not y.dormant limit 1) x on true
+         join application a on a.id = s.application_id join person p on p.id = a.person_id left join person o on o.id = s.officer_id
        ${where} order by s.order_at, s.number limit ${MOST_EXPORTED}`,
       [...values],
     );

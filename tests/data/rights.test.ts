@@ -111,6 +111,9 @@ describe("rights", () => {
       beginGuess: { email: "a@b.example", network: null },
       changeRole: { personId: owner.id, role: "officer", held: true },
       addRound: { intakeId, round: { ...window, key: "extra" } },
+      noteReach: { applicationId, scope: "file", section: "contact", field: "phone", kind: "talked" },
+      askReach: { applicationId, scope: "file", section: "contact", field: "phone" },
+      confirmReach: { applicationId, scope: "file", section: "contact", field: "phone" },
       noteLink: {
         applicationId,
         scope: "file",
@@ -264,6 +267,8 @@ describe("rights", () => {
       institutions: {},
       institutionSuggestions: { typed: "Halden Sound" },
       awaited: {},
+      post: {},
+      postTable: {},
       drafts: {},
       fileMessages: { number },
       officeCopy: { number },

@@ -110,6 +110,9 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   doDeed: OFFICERS,
   undoDeed: OFFICERS,
   noteLink: OFFICERS,
+  noteReach: OFFICERS,
+  askReach: OFFICERS,
+  confirmReach: OWNER,
   sendAgain: OFFICERS,
   suggestMove: OFFICERS,
   prepareDecision: OFFICERS,
@@ -155,6 +158,8 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
 /** Who sees what of the owner's file, or of a page that is not public. */
 export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   applyOffer: PEOPLE,
+  post: ["officer", "officer elsewhere", "lead officer"],
+  postTable: ["officer", "officer elsewhere", "lead officer"],
   awaited: ["officer", "officer elsewhere", "lead officer"],
   document: ["owner", "officer", "lead officer"],
   elsewhere: OFFICERS,

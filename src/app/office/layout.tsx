@@ -14,6 +14,7 @@ export default async function OfficeLayout({ children }: { children: ReactNode }
           { href: "/office", word: "Turns" },
           { href: "/office/drafts", word: "Drafts" },
           { href: "/office/awaited", word: "Still to come" },
+          { href: "/office/post", word: "Post" },
           { href: "/office/rulebooks", word: "Rulebooks" },
         ]
       : []),

@@ -69,6 +69,8 @@ export const fieldSchema = z.object({
   currency: z.string().length(3).optional(),
   /** For an address: the field (`section.field`) that it may be the same as. */
   sameAs: z.string().optional(),
+  /** For an address: letters go there. */
+  forLetters: z.boolean().optional(),
   /** For a field that names an entry of another list: that section. */
   of: z.string().optional(),
   /** For an identity paper: those that count; all of the office's where left out. */

@@ -177,6 +177,28 @@ export const linkNote = pgTable(
   (t) => [primaryKey({ columns: [t.applicationId, t.scope, t.section, t.entry, t.field, t.url] })],
 );
 
+/** What was noted of a number or an address of an application: calls, letters that came back, and what the applicant said of it. */
+export const reachNote = pgTable(
+  "reach_note",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    scope: text("scope").notNull(),
+    section: text("section").notNull(),
+    entry: text("entry").notNull().default(""),
+    field: text("field").notNull(),
+    version: integer("version").notNull(),
+    kind: text("kind").notNull(),
+    text: text("text").notNull().default(""),
+    /** Null where the applicant said it. */
+    byId: uuid("by_id").references(() => person.id),
+    at: instant("at").notNull(),
+  },
+  (t) => [index("reach_note_application").on(t.applicationId)],
+);
+
 /** A requirement that an officer excused, with the reason. */
 export const excuse = pgTable(
   "excuse",

@@ -52,6 +52,7 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   signedBy: "signed by a link",
   keptBack: "left out of copies that are passed on",
   ends: "the day on which a paper ends",
+  forLetters: "letters go there",
   gate: "decides who may choose the programme",
   mayBeUnknown: "“I do not know” is an answer",
   method: "method",

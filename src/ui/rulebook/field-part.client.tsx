@@ -184,6 +184,17 @@ export function FieldPart({ context, value, list, onChange }: FormProps<Field> &
           </Checkbox>
         </div>
       ) : null}
+      {value.kind === "address" ? (
+        <div className="plan-field">
+          <Checkbox
+            disabled={disabled}
+            checked={value.forLetters ?? false}
+            onChange={(e) => onChange(put(value, "forLetters", e.target.checked || undefined))}
+          >
+            letters go to this address and not to the contact address
+          </Checkbox>
+        </div>
+      ) : null}
       {list !== null && value.kind === "choice" ? (
         <Pick
           label="The same answer again in the list"

@@ -7,7 +7,19 @@ import { turnDeed } from "../../office/turn-deed";
 import { turnFilter } from "../../office/turn-filter";
 import { identity, see } from "../../request";
 
-const HEADS = ["number", "name", "e-mail", "telephone", "programmes", "stage", "turn", "next step", "by", "officer"];
+const HEADS = [
+  "number",
+  "name",
+  "e-mail",
+  "telephone",
+  "telephone works",
+  "programmes",
+  "stage",
+  "turn",
+  "next step",
+  "by",
+  "officer",
+];
 
 /** The files that the list of turns shows, whole, as CSV: to call people, to write to them, to count. */
 export async function GET(request: Request): Promise<Response> {
@@ -23,6 +35,7 @@ export async function GET(request: Request): Promise<Response> {
       r.name,
       r.email,
       r.phone ?? "",
+      r.phone_dead ? "no" : "",
       r.programmes,
       r.stage,
       r.turn,

@@ -16,7 +16,7 @@ export const letters: Section = {
   },
   fields: [
     field(
-      { key: "address", kind: "address", seenBy: "office", sameAs: "contact" },
+      { key: "address", kind: "address", seenBy: "office", sameAs: "contact", forLetters: true },
       "Address for letters",
       "Adresse postale",
     ),

@@ -1,12 +1,14 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
+import type { z } from "zod";
 import type { Outcome } from "../../../../acts/act";
 import { arrangeChoices, changeChoice } from "../../../../acts/change-choices";
 import { requestCorrection } from "../../../../acts/correction-requests";
 import { answerDecision } from "../../../../acts/decisions";
 import { withdraw } from "../../../../acts/keep-files";
 import { startPayment } from "../../../../acts/payments";
+import { confirmReach } from "../../../../acts/reach";
 import { removeDocument } from "../../../../acts/remove-document";
 import { sendCorrections } from "../../../../acts/reopen-sections";
 import { requestReference, withdrawReference } from "../../../../acts/request-reference";
@@ -45,6 +47,10 @@ export async function askCorrection(
     number,
     await perform(requestCorrection, (await person(number)).actor, { applicationId, sections, text }),
   );
+}
+
+export async function confirmPlace(number: string, place: z.input<(typeof confirmReach)["input"]>): Promise<Pressed> {
+  return answer(number, await perform(confirmReach, (await person(number)).actor, place));
 }
 
 export async function sendCorrected(number: string, applicationId: string): Promise<Pressed> {

@@ -10,7 +10,7 @@ import type { MyApplication } from "../../../../views/application-data";
 import type { SubmissionLine } from "../../../../views/submissions";
 import { askCorrection, sendCorrected } from "./application.action";
 
-interface PartProps {
+export interface PartProps {
   readonly application: MyApplication;
   readonly language: Locale;
 }

@@ -14,6 +14,7 @@ import { answerOffer, submitChoices, withdrawApplication } from "./application.a
 import { AskCorrection, Corrections, Submitted } from "./corrections";
 import { loadApplication } from "./load";
 import { NextStep, Others } from "./next-step";
+import { Reach } from "./reach";
 import { Rules, ToldFinding } from "./rules";
 
 interface PartProps {
@@ -256,6 +257,7 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
   const submitted = application.choices.some((c) => c.submittedAt);
   const lines = submitted ? await see(submissions, actor, { number }) : null;
   const open = assessment.choices.some((c) => c.stage !== "closed");
+  const urgent = application.reach.some((p) => p.reached === "fails" || p.askedAt !== null);
   const erased = application.events.findLast((e) => e.act === "erase-draft");
   return (
     <>
@@ -268,6 +270,7 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
       <Decisions application={application} language={language} />
       <Asks application={application} language={language} />
       <Corrections application={application} language={language} />
+      {submitted && open && urgent ? <Reach application={application} language={language} /> : null}
       <Others application={application} language={language} />
       <Rules application={application} language={language} />
       {application.carried && !submitted ? (
@@ -313,6 +316,7 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
           })}
         </ol>
       </section>
+      {submitted && open && !urgent ? <Reach application={application} language={language} /> : null}
       <AskCorrection application={application} language={language} />
       {open ? (
         <ConfirmPress

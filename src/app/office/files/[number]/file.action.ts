@@ -15,6 +15,7 @@ import { sendAgain } from "../../../../acts/messages";
 import { moveProgramme, suggestMove } from "../../../../acts/move-programme";
 import { noteLink } from "../../../../acts/note-link";
 import { endOverride, overrideFinding } from "../../../../acts/override-finding";
+import { askReach, noteReach } from "../../../../acts/reach";
 import { askRegistry, takeRegistryResults } from "../../../../acts/registry";
 import { endReopening, readCorrections, reopenSections } from "../../../../acts/reopen-sections";
 import { extendChoice } from "../../../../acts/rounds";
@@ -79,6 +80,10 @@ export const doDeedOf = async (number: string, input: z.input<(typeof doDeed)["i
   run(number, doDeed, input);
 export const undoDeedOf = async (number: string, input: z.input<(typeof undoDeed)["input"]>): Promise<Said> =>
   run(number, undoDeed, input);
+export const noteReachOf = async (number: string, input: z.input<(typeof noteReach)["input"]>): Promise<Said> =>
+  run(number, noteReach, input);
+export const askReachOf = async (number: string, input: z.input<(typeof askReach)["input"]>): Promise<Said> =>
+  run(number, askReach, input);
 export const noteLinkOf = async (number: string, input: z.input<(typeof noteLink)["input"]>): Promise<Said> =>
   run(number, noteLink, input);
 export const askRegistryAbout = async (number: string, input: z.input<(typeof askRegistry)["input"]>): Promise<Said> =>

@@ -7,6 +7,7 @@ import { proposedDay } from "../../../../text/office";
 import { Doubles } from "../../../../ui/doubles.client";
 import { FileMessages } from "../../../../ui/file-messages.client";
 import { FileWork } from "../../../../ui/file-work.client";
+import { Reach } from "../../../../ui/reach.client";
 import { WhatIf } from "../../../../ui/what-if.client";
 import { file } from "../../../../views/file";
 import { fileMessages } from "../../../../views/messages";
@@ -44,6 +45,9 @@ export default async function FilePage({
       {show === "history" ? <History data={data} /> : null}
       {show === "messages" ? (
         <FileMessages messages={mails} zone={data.zone} send={actions.mailAgain.bind(null, number, data.id)} />
+      ) : null}
+      {show === "reach" ? (
+        <Reach data={data} note={actions.noteReachOf.bind(null, number)} ask={actions.askReachOf.bind(null, number)} />
       ) : null}
       {show === "choices" ? (
         <Choices

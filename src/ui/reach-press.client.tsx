@@ -1,0 +1,29 @@
+"use client";
+
+import { Button } from "antd";
+import { useState, useTransition } from "react";
+
+/** One press by which an applicant says that an address or a number is right. */
+export function ReachPress({ label, confirm }: { label: string; confirm: () => Promise<string | null> }) {
+  const [busy, start] = useTransition();
+  const [wrong, setWrong] = useState<string | null>(null);
+  return (
+    <>
+      <Button
+        loading={busy}
+        onClick={() =>
+          start(async () => {
+            setWrong(await confirm());
+          })
+        }
+      >
+        {label}
+      </Button>
+      {wrong ? (
+        <p role="alert" className="wrong">
+          {wrong}
+        </p>
+      ) : null}
+    </>
+  );
+}
