@@ -4,6 +4,7 @@ export const reachingEn = {
   "reach.lead":
     "Letters and calls go here. Say that it is right, or ask us to open the part for a correction if it has changed.",
   "reach.right": "This is right",
+  "reach.changed": "It has changed",
   "reach.since": "You said on {when} that this is right.",
   "reach.held": "We reached you here on {when}.",
   "reach.asked": "We asked on {when} whether this is still right.",
@@ -23,6 +24,7 @@ export const reachingFr: Readonly<Record<keyof typeof reachingEn, string>> = {
   "reach.lead":
     "Le courrier et les appels arrivent ici. Dites que c’est juste, ou demandez-nous d’ouvrir cette partie à la correction si cela a changé.",
   "reach.right": "C’est juste",
+  "reach.changed": "Cela a changé",
   "reach.since": "Vous avez dit le {when} que c’est juste.",
   "reach.held": "Nous vous avons joint ici le {when}.",
   "reach.asked": "Nous avons demandé le {when} si c’est toujours juste.",

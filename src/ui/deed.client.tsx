@@ -52,7 +52,10 @@ export function Deed({
         <p className="empty">The office does this once the application is submitted.</p>
       ) : (
         <>
-          <p>This is for the office to do. The applicant reads that you see to it.</p>
+          <p>
+            This is for the office to do, by the moment of {requirement.neededBy}. The applicant reads that you see to
+            it.
+          </p>
           <label htmlFor="deed-note">What was done</label>
           <Input.TextArea
             id="deed-note"
@@ -62,9 +65,11 @@ export function Deed({
             onChange={(e) => setNote(e.target.value)}
             aria-invalid={wrong !== null}
           />
-          <Button type="primary" onClick={() => void say()}>
-            It is done
-          </Button>
+          <p className="presses">
+            <Button type="primary" onClick={() => void say()}>
+              It is done
+            </Button>
+          </p>
         </>
       )}
       {wrong ? (

@@ -51,6 +51,7 @@ function entryName(data: FileData, entry: string): string {
 
 /** A filled section is complete; only evidence is accepted. */
 function standingWord(r: RequirementResult): string {
+  if (r.kind === "deed" && r.standing === "missing") return "to do";
   if (r.standing !== "accepted") return r.standing;
   return r.kind === "sections" ? "complete" : r.kind === "fee" ? "paid" : r.kind === "deed" ? "done" : "accepted";
 }
@@ -252,7 +253,7 @@ export function FileWork({ data, me, askDay, acts }: Props) {
         {requirement && place ? (
           <>
             <h2>
-              {requirement.title.en} <span className="quiet">{requirement.standing}</span>
+              {requirement.title.en} <span className="quiet">{standingWord(requirement)}</span>
             </h2>
             {form === "none" ? (
               <div className="presses">

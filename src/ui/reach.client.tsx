@@ -43,7 +43,7 @@ function stateWords({ kind, reached, since, askedAt }: ReachPlace, zone: string)
   const when = (at: string) => formatMoment("en", at, zone);
   const asked = askedAt ? `, asked on ${when(askedAt)}` : "";
   if (reached === "fails" && since)
-    return `${kind === "phone" ? "does not work" : "a letter came back"} since ${when(since)}${asked}`;
+    return `${kind === "phone" ? "found not to work" : "a letter came back"} on ${when(since)}${asked}`;
   if (reached === "holds" && since) return `right on ${when(since)}`;
   return `nobody has confirmed it${asked}`;
 }
@@ -73,6 +73,7 @@ function Line({ place, data, note, ask }: { place: ReachPlace; data: FileData } 
       <p>
         <span className="quiet">
           {place.purpose.en} · {place.title.en}
+          {place.letters ? " · letters go here" : ""}
         </span>
         <br />
         <strong>{valueText("en", { kind: place.kind, options: undefined }, place.value, data.office)}</strong>
@@ -104,10 +105,12 @@ function Line({ place, data, note, ask }: { place: ReachPlace; data: FileData } 
               onChange={(e) => setText(e.target.value)}
             />
           </label>
-          <Button type="primary" onClick={() => void save()}>
-            Note it
-          </Button>{" "}
-          <Button onClick={() => setOpen(false)}>Not now</Button>
+          <span>
+            <Button type="primary" onClick={() => void save()}>
+              Note it
+            </Button>{" "}
+            <Button onClick={() => setOpen(false)}>Not now</Button>
+          </span>
         </div>
       ) : (
         <p className="presses">
@@ -155,11 +158,12 @@ export function Reach({ data, note, ask }: { data: FileData } & ReachActs) {
       <section>
         <h2>What was noted</h2>
         {data.reachNotes.length === 0 ? <p className="empty">Nothing yet.</p> : null}
-        <ul className="office-history">
+        <ul className="reach-list">
           {[...data.reachNotes].reverse().map((n) => (
             <li key={`${n.at}-${placeOf(n)}-${n.kind}`}>
-              <span className="quiet">{formatMoment("en", n.at, data.zone)}</span>{" "}
               <strong>{NOTED[n.kind] ?? n.kind}</strong>{" "}
+              <span className="quiet">{formatMoment("en", n.at, data.zone)}</span>
+              <br />
               <span className="quiet">
                 {titleOf.get(placeOf(n)) ?? ""}
                 {n.by ? `, ${n.by}` : ""}

@@ -44,6 +44,18 @@ describe("where an application says that somebody is reached", () => {
       ["guardian", "b", "mobile", "phone", 1, "+353 1 700 5678"],
     ]));
 
+  it("tells where letters go: to the address that is marked, else to the contact address", () => {
+    const marked = section({ key: "letters", fields: [asField("address", "address", { forLetters: true })] });
+    const answers = [answer("home//street", "1 Quay"), answer("home//phone", "+353 1 700 1234")];
+    const letters = (...more: Parameters<typeof placesOf>[1]) =>
+      placesOf([contact, marked], [...answers, ...more])
+        .filter((p) => p.letters)
+        .map((p) => p.section);
+    expect(letters()).toEqual(["home"]);
+    expect(letters(answer("letters//address", { street: "2 Quay" }))).toEqual(["letters"]);
+    expect(placesOf([contact], []).some((p) => p.letters)).toBe(false);
+  });
+
   it("says of an address that is the same as another what the other is", () => {
     const home = answer("home//street", "1 Quay");
     const own = (value: Parameters<typeof answer>[1]) => given(home, answer("letters//address", value)).at(-1)?.at(-1);

@@ -14,16 +14,19 @@ export interface ReachPlace extends Pick<ReachNote, "scope" | "section" | "entry
   /** The title of the section: what it is for. */
   readonly purpose: LocalText;
   readonly title: LocalText;
+  /** Whether letters go to this address: the one that the rulebook marks, else that of the contact section. */
+  readonly letters: boolean;
   /** A number as text, an address by its parts. */
   readonly value: Json;
 }
 
+type Found = Omit<ReachPlace, "letters"> & { readonly marked: boolean; readonly contact: boolean };
 type Answers = readonly AnswerFact[];
 
 const isGiven = ({ value }: AnswerFact): boolean => value !== null && value !== "";
 
 /** The parts of a contact address; the version grows with each of them. */
-function contactAddress(section: Section, answers: Answers): ReachPlace | null {
+function contactAddress(section: Section, answers: Answers): Found | null {
   const parts = answers.filter(
     (a) => a.section === section.key && a.entry === "" && ADDRESS_PARTS.some((part) => part === a.field) && isGiven(a),
   );
@@ -38,6 +41,8 @@ function contactAddress(section: Section, answers: Answers): ReachPlace | null {
     kind: "address",
     purpose: section.title,
     title: ADDRESS,
+    marked: false,
+    contact: true,
     value: Object.fromEntries(parts.map((a) => [a.field, a.value])),
   };
 }
@@ -51,14 +56,14 @@ function shownValue(field: Field, value: Json, sections: readonly Section[], ans
 
 /** Everything at which somebody is reached, in the order of the form. */
 export function placesOf(sections: readonly Section[], answers: Answers): readonly ReachPlace[] {
-  return sections.flatMap((section) => {
+  const found = sections.flatMap((section): readonly Found[] => {
     const plain = section.fields.flatMap((field) => {
       const { kind } = field;
       if (kind !== "phone" && kind !== "address") return [];
       return answers
         .filter((a) => a.section === section.key && a.field === field.key && isGiven(a))
         .map(
-          ({ scope, entry, version, value }): ReachPlace => ({
+          ({ scope, entry, version, value }): Found => ({
             scope,
             section: section.key,
             entry,
@@ -67,11 +72,18 @@ export function placesOf(sections: readonly Section[], answers: Answers): readon
             kind,
             purpose: section.title,
             title: field.title,
+            marked: kind === "address" && field.forLetters === true,
+            contact: kind === "address" && section.core === "contact",
             value: shownValue(field, value, sections, answers),
           }),
         );
     });
     const address = section.core === "contact" ? contactAddress(section, answers) : null;
     return address ? [...plain, address] : plain;
+  });
+  const letters = found.find((p) => p.marked) ?? found.find((p) => p.contact);
+  return found.map((place) => {
+    const { marked: _marked, contact: _contact, ...plain } = place;
+    return { ...plain, letters: place === letters };
   });
 }

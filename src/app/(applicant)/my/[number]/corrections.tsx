@@ -113,7 +113,7 @@ export function AskCorrection({ application, language }: PartProps) {
     return section?.applies ? [section.title[language], section.programme].filter(Boolean).join(" · ") : null;
   };
   return (
-    <details>
+    <details id="correct">
       <summary>{say(language, "correction.title")}</summary>
       <CorrectionForm
         locale={language}

@@ -24,6 +24,7 @@ function stateOf({ kind, reached, since, askedAt, last }: Place, { application, 
 export function Reach({ application, language }: PartProps) {
   const shown = application.reach.filter(isShown);
   if (shown.length === 0) return null;
+  const changeable = application.correctable.length > 0 && !application.request && !application.reopening;
   return (
     <section id="reach">
       <h2>{say(language, "reach.title")}</h2>
@@ -48,16 +49,19 @@ export function Reach({ application, language }: PartProps) {
                 ) : null}
               </p>
               {place.reached === "holds" && place.askedAt === null ? null : (
-                <ReachPress
-                  label={say(language, "reach.right")}
-                  confirm={confirmPlace.bind(null, application.number, {
-                    applicationId: application.id,
-                    scope,
-                    section,
-                    entry,
-                    field,
-                  })}
-                />
+                <div className="presses">
+                  <ReachPress
+                    label={say(language, "reach.right")}
+                    confirm={confirmPlace.bind(null, application.number, {
+                      applicationId: application.id,
+                      scope,
+                      section,
+                      entry,
+                      field,
+                    })}
+                  />
+                  {changeable ? <a href="#correct">{say(language, "reach.changed")}</a> : null}
+                </div>
               )}
             </li>
           );
