@@ -58,6 +58,7 @@ await boss.schedule("announce-openings", EVERY_MINUTE);
 await boss.schedule("remind-drafts", EVERY_HOUR);
 await boss.schedule("remind-openings", EVERY_HOUR);
 await boss.schedule("erase-drafts", EVERY_HOUR);
+await boss.schedule("erase-copies", EVERY_HOUR);
 log.info("the worker is ready");
 
 async function stop(): Promise<void> {

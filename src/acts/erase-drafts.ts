@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { dropUnheld } from "../db/content";
 import { enqueue } from "../db/queue";
 import { type ActContext, defineAct, done } from "./act";
 import { settle } from "./settle";
@@ -62,11 +63,14 @@ async function erase(ctx: ActContext, id: string): Promise<void> {
   const { rows } = await ctx.client.query<{ sha256: string }>("select sha256 from upload where application_id = $1", [
     id,
   ]);
+  const { rows: copies } = await ctx.client.query<{ sha256: string }>(
+    "delete from copy_of where application_id = $1 returning sha256",
+    [id],
+  );
   for (const table of WRITTEN) await ctx.client.query(`delete from ${table} where application_id = $1`, [id]);
-  await ctx.client.query(
-    `delete from content c where c.sha256 = any($1::text[]) and not exists (select 1 from upload u where u.sha256 = c.sha256)
-       and not exists (select 1 from template t where t.sha256 = c.sha256)`,
-    [rows.map((r) => r.sha256)],
+  await dropUnheld(
+    ctx.client,
+    [...rows, ...copies].flatMap((r) => r.sha256 ?? []),
   );
 }
 

@@ -3,6 +3,7 @@ import * as reference from "./answer-reference";
 import { askApplicant, settleAsk } from "./asks";
 import { arrangeChoices, changeChoice, moveChoice } from "./change-choices";
 import { confirmValues } from "./confirm-values";
+import { eraseCopies, orderCopies, reportCopy } from "./copies";
 import { copyCycle } from "./copy-cycle";
 import { refuseCorrection, requestCorrection } from "./correction-requests";
 import * as decisions from "./decisions";
@@ -119,6 +120,9 @@ export const ACTS = {
   remindOpenings,
   eraseDrafts,
   noteEmptySearch,
+  orderCopies,
+  reportCopy,
+  eraseCopies,
   doDeed,
   undoDeed,
   noteLink,

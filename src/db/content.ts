@@ -30,6 +30,15 @@ export async function storeContent(client: Queryable, bytes: Buffer, mediaType: 
   return hash;
 }
 
+/** Deletes contents that nothing holds any more: no upload, no template and no copy. */
+export async function dropUnheld(client: Queryable, hashes: readonly string[]): Promise<void> {
+  await client.query(
+    `delete from content c where c.sha256 = any($1::text[]) and not exists (select 1 from upload u where u.sha256 = c.sha256)
+       and not exists (select 1 from template t where t.sha256 = c.sha256) and not exists (select 1 from copy_of f where f.sha256 = c.sha256)`,
+    [hashes],
+  );
+}
+
 /** The bytes of a content, one chunk after the other. */
 export async function* readContent(client: Queryable, hash: string): AsyncGenerator<Buffer> {
   for (let no = 0; ; no += 1) {

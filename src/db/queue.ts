@@ -15,6 +15,8 @@ export const JOBS = {
   "remind-openings": z.object({}),
   "erase-drafts": z.object({}),
   "ask-registry": z.object({ queryId: z.uuid() }),
+  "make-copies": z.object({ orderId: z.uuid() }),
+  "erase-copies": z.object({}),
   preview: z.object({ previewId: z.uuid() }),
 } as const;
 export type JobName = keyof typeof JOBS;

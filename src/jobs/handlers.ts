@@ -1,4 +1,5 @@
 import { type Runtime, runAct } from "../acts/act";
+import { eraseCopies } from "../acts/copies";
 import { eraseDrafts } from "../acts/erase-drafts";
 import { announceOpenings } from "../acts/interest";
 import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/messages";
@@ -15,6 +16,7 @@ import { renderMail } from "../text/mail";
 import { agedFiles } from "../views/aged-files";
 import { dueMessages } from "../views/due-messages";
 import { type PreviewBatch, previewBatch } from "../views/preview-work";
+import { makeCopies } from "./copies";
 
 /** What the handlers need: the runtime of the acts, and the ports to outside services. */
 export interface JobContext {
@@ -117,6 +119,11 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
       return;
     case "ask-registry":
       return askRegistry(ctx, JOBS["ask-registry"].parse(payload));
+    case "make-copies":
+      return makeCopies(ctx.runtime, JOBS["make-copies"].parse(payload).orderId);
+    case "erase-copies":
+      await runAct(ctx.runtime, eraseCopies, SYSTEM, {});
+      return;
     case "preview":
       return workOutPreview(ctx, JOBS.preview.parse(payload));
   }

@@ -171,6 +171,7 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "note-reach": "noted a call or a letter",
   "ask-reach": "asked whether a number or an address holds",
   "confirm-reach": "said that a number or an address is right",
+  "order-copies": "asked for a copy",
   "do-deed": "saw to",
   "undo-deed": "took back that it was seen to:",
   "erase-draft": "erased what was written: drafts that were not submitted are kept for a time only",

@@ -1,4 +1,4 @@
-import type { Assessment, RequirementResult, Stage } from "../core/assessment/result";
+import type { Assessment, RequirementResult } from "../core/assessment/result";
 import type { Locale } from "../core/text/local-text";
 import { formatDate } from "../text/format";
 import { isTextKey, say } from "../text/say";
@@ -14,28 +14,6 @@ export function applicantStep(locale: Locale, assessment: Assessment): string {
   if (!isTextKey(key)) return say(locale, "next.none");
   const title = next.title?.[locale] ?? "";
   return say(locale, key, { count: next.count ?? 1, due: next.due ? formatDate(locale, next.due) : "—", title });
-}
-
-/** The standing of a requirement in the applicant's words: a filled section is complete, not accepted. */
-export function standingWord(
-  locale: Locale,
-  requirement: Pick<RequirementResult, "kind" | "standing">,
-  stage: Stage,
-): string {
-  if (requirement.standing === "to check" && stage === "preparing") return say(locale, "standing.supplied");
-  if (requirement.kind === "sections" && requirement.standing === "accepted") return say(locale, "standing.complete");
-  if (requirement.kind === "fee" && requirement.standing === "accepted") return say(locale, "fee.paid");
-  if (requirement.kind === "deed")
-    return say(
-      locale,
-      requirement.standing === "missing"
-        ? "standing.ours"
-        : requirement.standing === "accepted"
-          ? "standing.done"
-          : "standing.not needed",
-    );
-  const key = `standing.${requirement.standing}`;
-  return isTextKey(key) ? say(locale, key) : requirement.standing;
 }
 
 const ID_LETTERS = 8;

@@ -1,8 +1,8 @@
 import type { Registers } from "../core/office/reference-set";
 import type { Locale } from "../core/text/local-text";
 import { say } from "../text/say";
+import { valueText } from "../text/value-text";
 import type { ChangedAnswer } from "../views/submissions";
-import { valueText } from "./value-text";
 
 /** How answers changed from one submission to the next: what stood there, and what stands there now. */
 export function ChangedAnswers({

@@ -52,10 +52,7 @@ export function Deed({
         <p className="empty">The office does this once the application is submitted.</p>
       ) : (
         <>
-          <p>
-            This is for the office to do, by the moment of {requirement.neededBy}. The applicant reads that you see to
-            it.
-          </p>
+          <p>This is for the office to do, by {requirement.neededBy}. The applicant reads that you see to it.</p>
           <label htmlFor="deed-note">What was done</label>
           <Input.TextArea
             id="deed-note"

@@ -3,9 +3,9 @@
 import { Button, Input, Select } from "antd";
 import { useState } from "react";
 import { formatMoment } from "../text/format";
+import { valueText } from "../text/value-text";
 import type { FileData } from "../views/file-data";
 import type { ReachPlace } from "../views/reach";
-import { valueText } from "./value-text";
 
 type Outcome = "talked" | "no answer" | "dead" | "returned";
 type At = {

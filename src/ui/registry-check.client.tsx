@@ -5,9 +5,9 @@ import { useRouter } from "next/navigation";
 import { useEffect, useState, useTransition } from "react";
 import { matchResults } from "../core/education/registry-answer";
 import { formatMoment } from "../text/format";
+import { valueText } from "../text/value-text";
 import type { ClaimedValue, FileData, RegistryQuery } from "../views/file-data";
 import type { FileActs } from "./file-acts";
-import { valueText } from "./value-text";
 
 const LOOK_MS = 1500;
 

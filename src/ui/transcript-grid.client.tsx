@@ -5,10 +5,10 @@ import { type KeyboardEvent, useRef, useState } from "react";
 import type { Json } from "../core/assessment/facts";
 import { creditsByArea } from "../core/grades/credits-by-area";
 import { parseDecimal, toShort } from "../core/numbers/ratio";
+import { valueText } from "../text/value-text";
 import type { ClaimedValue, FileData } from "../views/file-data";
 import { AddLine } from "./add-line.client";
 import { type Confirm, MENDABLE, optionsFor, placeOf } from "./mend.client";
-import { valueText } from "./value-text";
 
 /** Takes out a line that the office has added. */
 export type TakeBack = (line: {

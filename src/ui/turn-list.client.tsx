@@ -6,9 +6,11 @@ import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { readComb } from "../core/assessment/comb";
+import type { Reader } from "../core/sections/readers";
 import { formatDate } from "../text/format";
 import type { PeekData } from "../views/peek";
 import { Comb, CombBar } from "./comb";
+import { CopiesForm } from "./copies-form.client";
 import { KeyList } from "./key-list.client";
 import { BESIDE_BOXES } from "./keys";
 
@@ -46,6 +48,7 @@ interface Props {
   readonly nextHref: string | null;
   readonly firstHref: string | null;
   readonly take: (ids: readonly string[]) => Promise<string | null>;
+  readonly copy: (ids: readonly string[], reader: Reader, documents: boolean) => Promise<string | null>;
 }
 
 const KEYS = [
@@ -69,11 +72,13 @@ export function TurnList({
   nextHref,
   firstHref,
   take,
+  copy,
 }: Props) {
   const router = useRouter();
   const [cursor, setCursor] = useState(0);
   const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
   const [said, setSaid] = useState<string | null>(null);
+  const [copying, setCopying] = useState(false);
   const list = useRef<HTMLOListElement>(null);
   const row = rows[cursor];
 
@@ -95,6 +100,12 @@ export function TurnList({
     setSaid(refused ?? `${ids.length} ${ids.length === 1 ? "file is" : "files are"} in your hands.`);
     setMarked(new Set());
     router.refresh();
+  };
+  const copyThem = async (reader: Reader, documents: boolean) => {
+    const refused = await copy([...marked], reader, documents);
+    setSaid(refused);
+    if (refused) return;
+    router.push("/office/copies");
   };
   useHotkeys("j,down", () => move(1), { ...BESIDE_BOXES, preventDefault: true }, [cursor, rows]);
   useHotkeys("k,up", () => move(-1), { ...BESIDE_BOXES, preventDefault: true }, [cursor, rows]);
@@ -119,12 +130,20 @@ export function TurnList({
               {mendable ? "Round still open" : "Any round"}
             </Link>
             {marked.size > 0 ? (
-              <Button size="small" onClick={() => void takeThem()}>
-                Take {marked.size} <span className="key">t</span>
-              </Button>
+              <>
+                <Button size="small" onClick={() => void takeThem()}>
+                  Take {marked.size} <span className="key">t</span>
+                </Button>{" "}
+                <Button size="small" onClick={() => setCopying(true)}>
+                  Copies
+                </Button>
+              </>
             ) : null}
           </span>
         </header>
+        {copying && marked.size > 0 ? (
+          <CopiesForm count={marked.size} order={copyThem} onCancel={() => setCopying(false)} />
+        ) : null}
         {said ? (
           <p role="status" className="said">
             {said}

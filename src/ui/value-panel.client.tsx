@@ -2,6 +2,7 @@
 
 import { useState } from "react";
 import type { RequirementResult } from "../core/assessment/result";
+import { valueText } from "../text/value-text";
 import type { ClaimedValue, FileData } from "../views/file-data";
 import type { FileActs } from "./file-acts";
 import { LinkList } from "./link-list.client";
@@ -9,7 +10,6 @@ import { type Confirm, MENDABLE, Mend } from "./mend.client";
 import { PapersThatCount } from "./papers-that-count";
 import { RegistryCheck } from "./registry-check.client";
 import { type TakeBack, TranscriptGrid } from "./transcript-grid.client";
-import { valueText } from "./value-text";
 import { ZoneCheck } from "./zone-check.client";
 
 function Line({

@@ -1,5 +1,6 @@
 import { applyOffer } from "./apply";
 import { awaited } from "./awaited";
+import { copies, readyCopies } from "./copies";
 import { document } from "./document";
 import { drafts } from "./drafts";
 import { elsewhere } from "./elsewhere";
@@ -34,6 +35,8 @@ import { whatIf } from "./what-if";
 export const VIEWS = {
   applyOffer,
   awaited,
+  copies,
+  readyCopies,
   post,
   postTable,
   signaturePage,

@@ -61,7 +61,7 @@ function promiseOf({ rules, promise }: Extras, order: readonly string[]): MyAppl
   return text && { text, givenAt: promise && standsFor(promise.order, order) ? promise.at : null };
 }
 
-async function readApplication(ctx: ViewContext, id: string): Promise<MyApplication | null> {
+export async function readApplication(ctx: ViewContext, id: string): Promise<MyApplication | null> {
   const office = await officeNow(ctx.pool);
   const loaded = await loadFile(ctx.pool, id);
   if (!loaded) return null;

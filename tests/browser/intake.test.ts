@@ -61,7 +61,9 @@ describe("intake work", () => {
     };
     const table = String(await saved(() => page.getByRole("link", { name: "Whole list as CSV" }).click()));
     const lines = table.split("\r\n");
-    expect(lines[0]).toBe("\uFEFFnumber,name,e-mail,telephone,programmes,stage,turn,next step,by,officer");
+    expect(lines[0]).toBe(
+      "\uFEFFnumber,name,e-mail,telephone,telephone works,programmes,stage,turn,next step,by,officer",
+    );
     expect(lines.length - 1).toBe(shown);
     await page.goto(`${await fileOf("Ilse Maarteen-Quist")}?show=form`);
     const form = await saved(() => page.getByRole("link", { name: "All answers as PDF" }).click());

@@ -176,6 +176,9 @@ describe("rights", () => {
       declineReference: {},
       dropDecision: { applicationId, choiceId },
       excuseRequirement: { ...place, reason: "test" },
+      orderCopies: { applicationIds: [applicationId], reader: "office", documents: false },
+      reportCopy: { orderId: applicationId, applicationId, bytes: null },
+      eraseCopies: {},
       doDeed: { ...place, note: "test" },
       undoDeed: place,
       ruleOnCase: {
@@ -267,6 +270,8 @@ describe("rights", () => {
       institutions: {},
       institutionSuggestions: { typed: "Halden Sound" },
       awaited: {},
+      copies: {},
+      readyCopies: { orderId: applicationId },
       post: {},
       postTable: {},
       drafts: {},

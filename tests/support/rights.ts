@@ -107,6 +107,9 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   openReference: ["referee"],
   moveToRulebook: ["lead officer"],
   moveProgramme: OFFICERS,
+  orderCopies: OFFICERS,
+  reportCopy: ["system"],
+  eraseCopies: ["system"],
   doDeed: OFFICERS,
   undoDeed: OFFICERS,
   noteLink: OFFICERS,
@@ -158,6 +161,8 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
 /** Who sees what of the owner's file, or of a page that is not public. */
 export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   applyOffer: PEOPLE,
+  copies: ["officer", "officer elsewhere", "lead officer"],
+  readyCopies: [],
   post: ["officer", "officer elsewhere", "lead officer"],
   postTable: ["officer", "officer elsewhere", "lead officer"],
   awaited: ["officer", "officer elsewhere", "lead officer"],

@@ -26,6 +26,7 @@ export default async function OfficeLayout({ children }: { children: ReactNode }
         { href: "/office/standards", word: "Standards" },
         { href: "/office/institutions", word: "Institutions" },
         { href: "/office/rulings", word: "Rulings" },
+        ...(holds(person.actor, OFFICE) ? [{ href: "/office/copies", word: "Copies" }] : []),
       ]
     : [];
   return (

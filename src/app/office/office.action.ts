@@ -1,7 +1,9 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
+import { orderCopies } from "../../acts/copies";
 import { takeFile } from "../../acts/keep-files";
+import type { Reader } from "../../core/sections/readers";
 import { REFUSED_WORDS } from "../../text/office";
 import { perform, requirePerson } from "../request";
 
@@ -15,4 +17,15 @@ export async function takeInHand(applicationIds: readonly string[]): Promise<str
   }
   revalidatePath("/office");
   return refused;
+}
+
+/** Asks for copies of files; the sentence says why not, null when they are being made. */
+export async function copyThem(
+  applicationIds: readonly string[],
+  reader: Reader,
+  documents: boolean,
+): Promise<string | null> {
+  const person = await requirePerson("/office");
+  const outcome = await perform(orderCopies, person.actor, { applicationIds: [...applicationIds], reader, documents });
+  return outcome.ok ? null : (REFUSED_WORDS[outcome.reason] ?? outcome.reason);
 }

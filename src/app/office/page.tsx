@@ -6,7 +6,7 @@ import { REASON_WORDS, TURN_WORDS } from "../../text/office";
 import { TurnList } from "../../ui/turn-list.client";
 import { type TurnsData, turns } from "../../views/turns";
 import { identity, requirePerson, see } from "../request";
-import { takeInHand } from "./office.action";
+import { copyThem, takeInHand } from "./office.action";
 import { officeClock } from "./office-clock";
 import { type TurnQuery, turnFilter } from "./turn-filter";
 
@@ -101,6 +101,7 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
         nextHref={data.next ? address(query, { after: data.next }) : null}
         firstHref={query.after ? address(query, { after: "" }) : null}
         take={takeInHand}
+        copy={copyThem}
       />
     </div>
   );

@@ -16,6 +16,7 @@ import {
 import type { Json } from "../../core/assessment/facts";
 import { cycle, intake, procedure, round, rulebook } from "./catalogue";
 import { instant } from "./columns";
+import { content } from "./content";
 import { person } from "./people";
 
 /** One person's application in one cycle and procedure: the office's file. */
@@ -235,6 +236,40 @@ export const deed = pgTable(
     at: instant("at").notNull(),
   },
   (t) => [primaryKey({ columns: [t.applicationId, t.requirement, t.scope, t.entry] })],
+);
+
+/** Copies of several applications that somebody of the office asked for, made by a job and kept for some days. */
+export const copyOrder = pgTable(
+  "copy_order",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    askedById: uuid("asked_by_id")
+      .notNull()
+      .references(() => person.id),
+    askedAt: instant("asked_at").notNull(),
+    /** For whom: what others may not see is left out. */
+    reader: text("reader").notNull(),
+    documents: boolean("documents").notNull(),
+  },
+  (t) => [index("copy_order_of").on(t.askedById, t.askedAt)],
+);
+
+/** One application of an order of copies, and its PDF once it is made. */
+export const copyOf = pgTable(
+  "copy_of",
+  {
+    orderId: uuid("order_id")
+      .notNull()
+      .references(() => copyOrder.id, { onDelete: "cascade" }),
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    position: integer("position").notNull(),
+    madeAt: instant("made_at"),
+    /** Null while it is not made, and where it could not be. */
+    sha256: text("sha256").references(() => content.sha256),
+  },
+  (t) => [primaryKey({ columns: [t.orderId, t.applicationId] }), index("copy_of_content").on(t.sha256)],
 );
 
 /** A finding that a lead officer overrode, with the reason. One that was taken back stays, with its end. */

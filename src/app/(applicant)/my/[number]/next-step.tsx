@@ -1,9 +1,9 @@
 import type { Locale } from "../../../../core/text/local-text";
 import { formatDate, formatMoment, formatZone } from "../../../../text/format";
 import { isTextKey, say } from "../../../../text/say";
+import { valueText } from "../../../../text/value-text";
 import { applicantStep } from "../../../../ui/applicant-step";
 import { LocalMoment } from "../../../../ui/local-moment.client";
-import { valueText } from "../../../../ui/value-text";
 import type { MyApplication } from "../../../../views/application-data";
 
 interface PartProps {

@@ -3,7 +3,8 @@ import type { ChoiceResult, RequirementResult } from "../../../../core/assessmen
 import type { Locale } from "../../../../core/text/local-text";
 import { formatDate, formatMoment } from "../../../../text/format";
 import { isTextKey, say } from "../../../../text/say";
-import { gapHref, requirementHref, standingWord } from "../../../../ui/applicant-step";
+import { standingWord } from "../../../../text/standing";
+import { gapHref, requirementHref } from "../../../../ui/applicant-step";
 import { CombBar } from "../../../../ui/comb";
 import { ConfirmPress } from "../../../../ui/confirm-press.client";
 import { withdrawalFees } from "../../../../ui/withdrawal";

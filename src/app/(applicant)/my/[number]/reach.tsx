@@ -1,7 +1,7 @@
 import { formatMoment } from "../../../../text/format";
 import { say } from "../../../../text/say";
+import { valueText } from "../../../../text/value-text";
 import { ReachPress } from "../../../../ui/reach-press.client";
-import { valueText } from "../../../../ui/value-text";
 import type { MyApplication } from "../../../../views/application-data";
 import { confirmPlace } from "./application.action";
 import type { PartProps } from "./corrections";

@@ -1,8 +1,8 @@
 import { formatDate, formatMoment } from "../../../../text/format";
+import { valueText } from "../../../../text/value-text";
 import { ChangedAnswers } from "../../../../ui/changed-answers";
 import { EducationLine } from "../../../../ui/education-line";
 import { type ReopenActs, ReopenForm, ReopenPresses } from "../../../../ui/reopen-form.client";
-import { valueText } from "../../../../ui/value-text";
 import { WithReason } from "../../../../ui/with-reason.client";
 import type { FileData, FileReopening } from "../../../../views/file-data";
 import type { SubmissionLine } from "../../../../views/submissions";

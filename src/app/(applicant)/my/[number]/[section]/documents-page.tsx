@@ -2,7 +2,7 @@ import { DEFAULT_MOST_BYTES } from "../../../../../core/documents/limits";
 import type { Locale } from "../../../../../core/text/local-text";
 import { formatBytes, formatDate } from "../../../../../text/format";
 import { isTextKey, say } from "../../../../../text/say";
-import { standingWord } from "../../../../../ui/applicant-step";
+import { standingWord } from "../../../../../text/standing";
 import { CombBar } from "../../../../../ui/comb";
 import { SignerBox } from "../../../../../ui/signer-box";
 import { UploadBox } from "../../../../../ui/upload-box.client";

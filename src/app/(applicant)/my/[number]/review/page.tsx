@@ -1,6 +1,6 @@
 import type { CopiedSection } from "../../../../../core/sections/form-copy";
 import { say } from "../../../../../text/say";
-import { formCopy } from "../../../../../ui/form-copy";
+import { formCopy } from "../../../../../views/form-copy";
 import { locale } from "../../../../request";
 import { loadApplication } from "../load";
 

@@ -1,10 +1,11 @@
+import type { CopyReader } from "../../../../../core/sections/readers";
 import { printDossier } from "../../../../../formats/print/dossier";
 import { printFormCopy } from "../../../../../formats/print/form-copy";
 import { webRuntime } from "../../../../../runtime";
 import { say } from "../../../../../text/say";
-import { formCopy, suppliedInOrder } from "../../../../../ui/form-copy";
 import type { MyApplication } from "../../../../../views/application-data";
 import { document, documentBytes } from "../../../../../views/document";
+import { formCopy, suppliedInOrder } from "../../../../../views/form-copy";
 import type { Identity } from "../../../../../views/identity";
 import { myApplication, officeCopy } from "../../../../../views/my-application";
 import { identity, locale, see } from "../../../../request";
@@ -21,10 +22,10 @@ async function readable(
   return office && { ...office, own: false };
 }
 
-async function documentsOf(person: Identity, application: MyApplication, language: "en" | "fr", passedOn: boolean) {
+async function documentsOf(person: Identity, application: MyApplication, language: "en" | "fr", reader: CopyReader) {
   const { pool } = await webRuntime();
   const all = [];
-  for (const { uploadId, title } of suppliedInOrder(application, language, passedOn)) {
+  for (const { uploadId, title } of suppliedInOrder(application, language, reader)) {
     const known = await see(document, person.actor, { uploadId });
     if (!known) continue;
     const chunks: Buffer[] = [];
@@ -43,12 +44,13 @@ export async function GET(request: Request, { params }: { params: Promise<{ numb
   const { application, name, own } = found;
   const language = await locale();
   const whole = new URL(request.url).searchParams.get("documents") === "1";
-  const form = await printFormCopy(formCopy(application, name, language), language, new Date(application.now));
+  const reader = own ? "applicant" : "office";
+  const form = await printFormCopy(formCopy(application, name, language, reader), language, new Date(application.now));
   const bytes = whole
     ? await printDossier(
         form,
         number,
-        await documentsOf(person, application, language, !own),
+        await documentsOf(person, application, language, reader),
         say(language, "copy.leftOut"),
       )
     : form;

@@ -3,8 +3,8 @@ import type { Registers } from "../core/office/reference-set";
 import type { Field } from "../core/sections/definition";
 import { isNotKnown } from "../core/sections/not-known";
 import type { Locale } from "../core/text/local-text";
-import { countryName, formatDate, languageName } from "../text/format";
-import { say } from "../text/say";
+import { countryName, formatDate, languageName } from "./format";
+import { say } from "./say";
 
 interface AddressValue {
   readonly same?: boolean;

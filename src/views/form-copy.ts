@@ -1,11 +1,13 @@
+import type { Field } from "../core/sections/definition";
 import type { CopiedSection, FormCopy } from "../core/sections/form-copy";
+import { type CopyReader, sees } from "../core/sections/readers";
 import type { Locale } from "../core/text/local-text";
 import { formatMoment, formatMoney } from "../text/format";
 import { say } from "../text/say";
-import type { MyApplication } from "../views/application-data";
-import type { FormSection } from "../views/form-sections";
-import { standingWord } from "./applicant-step";
-import { NOTHING_SAID, valueText } from "./value-text";
+import { standingWord } from "../text/standing";
+import { NOTHING_SAID, valueText } from "../text/value-text";
+import type { MyApplication } from "./application-data";
+import type { FormSection } from "./form-sections";
 
 const LONG = 90;
 const MOST_COLUMNS = 7;
@@ -22,12 +24,17 @@ function asTable(entries: Entries): CopiedSection["table"] {
   return { heads, rows: entries.map((e) => heads.map((h) => e.pairs.find((p) => p.label === h)?.value ?? "")) };
 }
 
-function copiedSection(section: FormSection, locale: Locale, office: MyApplication["office"]): CopiedSection {
+function copiedSection(
+  section: FormSection,
+  locale: Locale,
+  office: MyApplication["office"],
+  reader: CopyReader,
+): CopiedSection {
   const entries = section.entries.map((entry, i) => ({
     id: entry.id,
     title: section.repeats && section.entries.length > 1 ? say(locale, "form.entry", { no: i + 1 }) : null,
     pairs: section.fields
-      .filter((f) => entry.shown.includes(f.key))
+      .filter((f) => entry.shown.includes(f.key) && sees(reader, f))
       .map((f) => {
         const value = valueText(locale, f, entry.values[f.key]?.value ?? null, office);
         return { label: f.title[locale], value, long: value.length > LONG || value.includes("\n") };
@@ -52,30 +59,42 @@ const titleIn =
       locale
     ] ?? requirement;
 
+/** The documents that a reader may see: one that only shows what the reader may not see is left out, and one that stays with the office. */
+function documentsFor({ documents, sections, assessment }: MyApplication, reader: CopyReader) {
+  if (reader === "applicant") return documents;
+  const fields = new Map<string, Pick<Field, "seenBy">>(
+    sections.flatMap((s) => s.fields.map((f) => [`${s.key}.${f.key}`, f])),
+  );
+  return documents.filter(({ keptBack, requirement }) => {
+    const shown = assessment.requirements.find((r) => r.key === requirement)?.shows ?? [];
+    const known = shown.flatMap((place) => fields.get(place) ?? []);
+    return !keptBack && (known.length === 0 || known.some((f) => sees(reader, f)));
+  });
+}
+
 /**
  * Every document that was supplied, in the order of the form, under the title that it was asked for by.
- * @param passedOn for a copy that leaves the office: without what stays there
+ * @param reader without what stays with the office, and without what shows only values that this reader may not see
  */
 export function suppliedInOrder(
   application: MyApplication,
   locale: Locale,
-  passedOn: boolean,
+  reader: CopyReader,
 ): readonly { readonly uploadId: string; readonly title: string }[] {
   const titleOf = titleIn(application, locale);
-  const shown = passedOn ? application.documents.filter((d) => !d.keptBack) : application.documents;
-  return shown.flatMap((d) =>
+  return documentsFor(application, reader).flatMap((d) =>
     d.supplied.map(({ uploadId }) => ({ uploadId, title: documentTitle(titleOf(d), d.entryTitle) })),
   );
 }
 
 /** Documents with their files, references with where they stand, and fees with what is due or paid. */
-function annexes(application: MyApplication, locale: Locale): FormCopy["annexes"] {
-  const { assessment, documents, charges } = application;
+function annexes(application: MyApplication, locale: Locale, reader: CopyReader): FormCopy["annexes"] {
+  const { assessment, charges } = application;
   const titleOf = titleIn(application, locale);
   return [
     {
       title: say(locale, "doc.title"),
-      lines: documents
+      lines: documentsFor(application, reader)
         .filter((d) => d.supplied.length > 0)
         .map((d) => ({ what: documentTitle(titleOf(d), d.entryTitle), words: d.supplied.map((s) => s.name) })),
     },
@@ -87,7 +106,7 @@ function annexes(application: MyApplication, locale: Locale): FormCopy["annexes"
     },
     {
       title: say(locale, "copy.fees"),
-      lines: assessment.fees.map((fee) => {
+      lines: (reader === "assessors" ? [] : assessment.fees).map((fee) => {
         const paid = charges.some((c) => c.item === fee.item && c.scope === fee.scope && c.paidMinor >= c.minor);
         const amount = formatMoney(locale, fee.amount);
         return {
@@ -99,11 +118,22 @@ function annexes(application: MyApplication, locale: Locale): FormCopy["annexes"
   ];
 }
 
-/** The whole form in words: what belongs to the application first, then what belongs to each choice, in the order of the form. */
-export function formCopy(application: MyApplication, name: string, locale: Locale): FormCopy {
+/**
+ * The form in words, as far as a reader may see it: what belongs to the application first, then what belongs to each choice, in the
+ * order of the form.
+ */
+export function formCopy(
+  application: MyApplication,
+  name: string,
+  locale: Locale,
+  reader: CopyReader = "applicant",
+): FormCopy {
   const asked = application.sections.filter((s) => s.applies);
   const sectionsOf = (scope: string) =>
-    asked.filter((s) => s.scope === scope).map((s) => copiedSection(s, locale, application.office));
+    asked
+      .filter((s) => s.scope === scope)
+      .map((s) => copiedSection(s, locale, application.office, reader))
+      .filter((s) => s.table !== null || s.entries.length > 0 || reader === "applicant");
   const live = application.choices.filter((c) => !c.withdrawn);
   const submitted = live.flatMap((c) => c.submittedAt ?? []).sort()[0];
   const { number } = application;
@@ -119,7 +149,7 @@ export function formCopy(application: MyApplication, name: string, locale: Local
         .map((c) => ({ title: `${c.award} ${c.title[locale]}`, sections: sectionsOf(c.id) }))
         .filter((p) => p.sections.length > 0),
     ],
-    annexes: annexes(application, locale).filter((a) => a.lines.length > 0),
+    annexes: annexes(application, locale, reader).filter((a) => a.lines.length > 0),
     foot: say(locale, "copy.foot", { number, name, page: "{page}", pages: "{pages}" }),
   };
 }

@@ -1,0 +1,140 @@
+import { PDFDocument } from "@cantoo/pdf-lib";
+import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { runAct } from "../../src/acts/act";
+import { eraseCopies, KEPT_DAYS, orderCopies } from "../../src/acts/copies";
+import type { Actor } from "../../src/core/rights/actor";
+import type { Reader } from "../../src/core/sections/readers";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { runJob } from "../../src/jobs/handlers";
+import { trayMail } from "../../src/outside/mail";
+import { copies, copyBytes, readyCopies } from "../../src/views/copies";
+import { readView } from "../../src/views/view";
+import { lookAt, submittedFile, type TestFile } from "../support/files";
+import { DAY, makePerson, must, NO_REGISTRY, openWorld, reasonOf, type World } from "../support/world";
+
+/** Copies of several applications, made by a job, for readers who see different things. */
+describe("copies of several applications", () => {
+  let world: World;
+  let officer: Actor;
+  let other: Actor;
+  let elsewhere: Actor;
+  const files: TestFile[] = [];
+  let supplied = 0;
+
+  beforeAll(async () => {
+    world = await openWorld("copies");
+    const { roundId } = await loadCatalogue(world.runtime, "2026-11-25");
+    officer = await makePerson(world, "Runa Okonjo", ["officer"]);
+    other = await makePerson(world, "Other", ["officer"]);
+    elsewhere = await makePerson(world, "Elsewhere", ["officer"], "FYC");
+    for (const given of ["Aoife", "Brigid"])
+      files.push(await submittedFile(world, roundId, given, { "contact.phone": "+353 1 700 1234" }));
+    supplied = await contents();
+  });
+  afterAll(() => world.close());
+
+  const ids = () => files.map((f) => f.applicationId);
+  const order = (reader: Reader, documents: boolean) =>
+    must(world, orderCopies, officer, { applicationIds: ids(), reader, documents });
+  const make = (orderId: string) =>
+    runJob(
+      { runtime: world.runtime, mail: trayMail(async () => undefined), registry: NO_REGISTRY, baseUrl: "http://u" },
+      "make-copies",
+      { orderId },
+    );
+  const listed = async (orderId: string) =>
+    (await readView(world.runtime, copies, officer, {}))?.find((o) => o.id === orderId);
+  const pdfs = async (orderId: string) => {
+    const ready = (await readView(world.runtime, readyCopies, officer, { orderId })) ?? [];
+    return Promise.all(
+      ready.map(async (copy) => {
+        const chunks: Buffer[] = [];
+        for await (const chunk of copyBytes(world.runtime.pool, copy)) chunks.push(chunk);
+        return { number: copy.number, bytes: new Uint8Array(Buffer.concat(chunks)) };
+      }),
+    );
+  };
+  const textOf = async (bytes: Uint8Array): Promise<string> => {
+    const pdf = await getDocument({ data: bytes.slice(), useSystemFonts: false }).promise;
+    const pages = await Promise.all(
+      Array.from({ length: pdf.numPages }, async (_, i) => (await (await pdf.getPage(i + 1)).getTextContent()).items),
+    );
+    await pdf.destroy();
+    return pages
+      .flat()
+      .map((item) => ("str" in item ? item.str : ""))
+      .join(" ");
+  };
+  const contents = async () =>
+    Number((await world.runtime.pool.query("select count(*) from content")).rows[0]?.count ?? 0);
+
+  it("are made one after the other in the order asked for, with every document behind the form", async () => {
+    const { orderId, copies: count } = await order("office", true);
+    expect(count).toBe(2);
+    expect(await listed(orderId)).toMatchObject({ total: 2, made: 0, failed: [], reader: "office", documents: true });
+    expect(await readView(world.runtime, readyCopies, officer, { orderId })).toBeNull();
+    await make(orderId);
+    expect(await listed(orderId)).toMatchObject({ total: 2, made: 2, failed: [] });
+    const made = await pdfs(orderId);
+    const numbers = await Promise.all(
+      files.map(async (f) => (await lookAt(world, f.applicationId)).loaded.facts.application.number),
+    );
+    expect(made.map((m) => m.number)).toEqual(numbers);
+    const form = await pdfs((await orderAndMake("office", false)).orderId);
+    const pages = async (bytes?: Uint8Array) => (await PDFDocument.load(bytes ?? new Uint8Array())).getPageCount();
+    expect(await pages(made[0]?.bytes)).toBeGreaterThanOrEqual((await pages(form[0]?.bytes)) + 5);
+  });
+
+  const orderAndMake = async (reader: Reader, documents: boolean) => {
+    const made = await order(reader, documents);
+    await make(made.orderId);
+    return made;
+  };
+
+  it("leave out what their readers may not see", async () => {
+    const texts = await Promise.all(
+      (["office", "assessors"] as const).map(async (reader) => {
+        const [first] = await pdfs((await orderAndMake(reader, false)).orderId);
+        return textOf(first?.bytes ?? new Uint8Array());
+      }),
+    );
+    const [office, assessors] = texts;
+    expect(office).toContain("Aoife");
+    expect(assessors).toContain("Aoife");
+    expect(office?.replaceAll(" ", "")).toContain("+35317001234");
+    expect(assessors?.replaceAll(" ", "")).not.toContain("+35317001234");
+  });
+
+  it("are for the officer who asked, over files that the officer works on", async () => {
+    const { orderId } = await orderAndMake("office", false);
+    expect(await readView(world.runtime, readyCopies, other, { orderId })).toBeNull();
+    expect((await readView(world.runtime, copies, other, {}))?.length).toBe(0);
+    const asked = { applicationIds: ids(), reader: "office" as const, documents: false };
+    expect(await reasonOf(runAct(world.runtime, orderCopies, elsewhere, asked))).toBe("not-yours");
+    expect(await reasonOf(runAct(world.runtime, orderCopies, files[0]?.applicant as Actor, asked))).toBe("not-yours");
+  });
+
+  it("of which one cannot be made keep the others, and a job that runs twice makes none again", async () => {
+    const { orderId } = await order("office", false);
+    await world.runtime.pool.query("update copy_of set made_at = now() where order_id = $1 and position = 0", [
+      orderId,
+    ]);
+    await make(orderId);
+    await make(orderId);
+    const line = await listed(orderId);
+    expect(line).toMatchObject({ total: 2, made: 2 });
+    expect(line?.failed).toHaveLength(1);
+    expect(await pdfs(orderId)).toHaveLength(1);
+  });
+
+  it("go after some days, with what only they held", async () => {
+    const before = await contents();
+    await must(world, eraseCopies, { kind: "system" }, {});
+    expect(await contents()).toBe(before);
+    world.later((KEPT_DAYS + 1) * DAY);
+    expect((await must(world, eraseCopies, { kind: "system" }, {})).erased).toBeGreaterThan(0);
+    expect(await readView(world.runtime, copies, officer, {})).toEqual([]);
+    expect(await contents()).toBe(supplied);
+  });
+});
