@@ -52,6 +52,7 @@ export const REASONS = [
   "not-open-to-you",
   "undertaking-missing",
   "said-twice",
+  "kept-elsewhere",
   "not-offered",
   "nothing-due",
   "changed-meanwhile",

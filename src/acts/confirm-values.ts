@@ -78,6 +78,9 @@ export const confirmValues = defineFileAct({
         (a) => a.scope === scope && a.section === section && a.entry === entry && a.field === field,
       );
       if (!definition || (!claim && value === undefined)) return refuse("not-found", { field: `${section}.${field}` });
+      // What another system owns is changed there: here it is right as claimed, or waits.
+      if (definition.keptBy && value !== undefined && value !== claim?.value)
+        return refuse("kept-elsewhere", { field: `${section}.${field}` });
       const { confirmations, answers } = file.facts;
       const beside = namedBeside(definition, { scope, section, entry }, values, confirmations, answers);
       if (value !== undefined && checkValue(definition, file.office.set, value, beside))

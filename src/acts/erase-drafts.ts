@@ -30,6 +30,7 @@ const WRITTEN = [
   "link_note",
   "deed",
   "reach_note",
+  "keeper_note",
   "answer",
   "answer_version",
   "excuse",

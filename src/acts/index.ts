@@ -16,6 +16,7 @@ import * as evidence from "./judge-evidence";
 import * as files from "./keep-files";
 import * as messages from "./messages";
 import { moveProgramme, suggestMove } from "./move-programme";
+import { noteKeeper } from "./note-keeper";
 import { noteLink } from "./note-link";
 import * as overriding from "./override-finding";
 import * as payments from "./payments";
@@ -125,6 +126,7 @@ export const ACTS = {
   eraseCopies,
   doDeed,
   undoDeed,
+  noteKeeper,
   noteLink,
   noteReach,
   askReach,

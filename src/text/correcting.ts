@@ -30,6 +30,7 @@ export const correctingEn = {
   "event.give-undertaking": "You promised what is asked of the order of your choices",
   "refused.not-open-to-you":
     "Not everybody may choose this programme, and from what you have written you do not meet the condition. “Can I apply?” on its page says which it is.",
+  "refused.kept-elsewhere": "Another system owns this value. It is changed there.",
   "refused.said-twice": "This stands in the list already, and may stand there only once.",
   "refused.undertaking-missing":
     "Something is to be promised of the order of your choices first. It stands on the page of your choices.",
@@ -149,6 +150,7 @@ export const correctingFr: Readonly<Record<keyof typeof correctingEn, string>> =
   "event.give-undertaking": "Vous vous êtes engagé·e pour l’ordre de vos vœux",
   "refused.not-open-to-you":
     "Ce programme n’est pas ouvert à tous, et d’après ce que vous avez écrit vous ne remplissez pas la condition. « Puis-je candidater ? », sur sa page, dit laquelle.",
+  "refused.kept-elsewhere": "Cette valeur appartient à un autre système. Elle se corrige là-bas.",
   "refused.said-twice": "Ceci figure déjà dans la liste, et ne peut y figurer qu’une fois.",
   "refused.undertaking-missing":
     "Il faut d’abord un engagement pour l’ordre de vos vœux. Il se trouve sur la page des vœux.",

@@ -29,6 +29,14 @@ export interface FileActs {
   readonly remindSignature: Acting<{ readonly applicationId: string; readonly requirement: string }>;
   readonly doDeed: Acting<Place & { readonly note: string }>;
   readonly undoDeed: Acting<Place>;
+  readonly noteKeeper: Acting<{
+    readonly applicationId: string;
+    readonly scope: string;
+    readonly section: string;
+    readonly entry: string;
+    readonly field: string;
+    readonly text: string;
+  }>;
   readonly noteLink: Acting<{
     readonly applicationId: string;
     readonly scope: string;

@@ -83,20 +83,15 @@ function Line({ place, data, note, ask }: { place: ReachPlace; data: FileData } 
       {open ? (
         <div className="reach-note">
           {place.kind === "phone" ? (
-            <label htmlFor={`${id}-kind`}>
-              What came of the call
-              <Select
-                id={`${id}-kind`}
-                value={kind}
-                options={[...OUTCOMES]}
-                onChange={setKind}
-                style={{ minWidth: 230 }}
-                showSearch
-              />
-            </label>
+            <div className="field">
+              <label htmlFor={`${id}-kind`}>What came of the call</label>
+              <Select id={`${id}-kind`} value={kind} options={[...OUTCOMES]} onChange={setKind} showSearch />
+            </div>
           ) : null}
-          <label htmlFor={`${id}-text`}>
-            {place.kind === "phone" ? "What was said" : "Why it came back, as the envelope says"}
+          <div className="field">
+            <label htmlFor={`${id}-text`}>
+              {place.kind === "phone" ? "What was said" : "Why it came back, as the envelope says"}
+            </label>
             <Input.TextArea
               id={`${id}-text`}
               rows={2}
@@ -104,7 +99,7 @@ function Line({ place, data, note, ask }: { place: ReachPlace; data: FileData } 
               value={text}
               onChange={(e) => setText(e.target.value)}
             />
-          </label>
+          </div>
           <span>
             <Button type="primary" onClick={() => void save()}>
               Note it

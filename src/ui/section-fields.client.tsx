@@ -4,7 +4,7 @@ import { Button, Checkbox } from "antd";
 import type { Json } from "../core/assessment/facts";
 import type { Registers } from "../core/office/reference-set";
 import { checkValue, fieldBeside } from "../core/sections/check-value";
-import type { Field } from "../core/sections/definition";
+import { type Field, keeperLink } from "../core/sections/definition";
 import { isNotKnown, NOT_KNOWN, takesNotKnown } from "../core/sections/not-known";
 import { repeatedEntries, takenElsewhere } from "../core/sections/once";
 import type { Locale } from "../core/text/local-text";
@@ -192,6 +192,16 @@ function FieldRow({ context, entry, field }: { context: FieldContext; entry: str
           {field.help ? (
             <p id={`${id}-help`} className="help">
               {field.help[context.locale]}
+            </p>
+          ) : null}
+          {field.keptBy ? (
+            <p className="help">
+              {say(context.locale, "field.keptBy", { name: field.keptBy.name[context.locale] })}{" "}
+              {keeperLink(field.keptBy) ? (
+                <a href={keeperLink(field.keptBy) ?? ""} target="_blank" rel="noopener noreferrer">
+                  {say(context.locale, "field.keptByLink")}
+                </a>
+              ) : null}
             </p>
           ) : null}
           {isNotKnown(input.value) ? null : <FieldInput {...input} />}

@@ -5,6 +5,7 @@ import type { RequirementResult } from "../core/assessment/result";
 import { valueText } from "../text/value-text";
 import type { ClaimedValue, FileData } from "../views/file-data";
 import type { FileActs } from "./file-acts";
+import { KeptElsewhere } from "./kept-elsewhere.client";
 import { LinkList } from "./link-list.client";
 import { type Confirm, MENDABLE, Mend } from "./mend.client";
 import { PapersThatCount } from "./papers-that-count";
@@ -17,13 +18,13 @@ function Line({
   data,
   onConfirm,
   judged,
-  noteLink,
+  acts,
 }: {
   value: ClaimedValue;
   data: FileData;
   onConfirm: Confirm;
   judged: boolean;
-  noteLink: FileActs["noteLink"];
+  acts: Pick<FileActs, "noteLink" | "noteKeeper">;
 }) {
   const [open, setOpen] = useState(false);
   const claim = valueText("en", value, value.claim, data.office);
@@ -32,7 +33,7 @@ function Line({
       <span className="quiet">{value.title.en}</span>
       <span>
         {value.kind === "links" ? (
-          <LinkList value={value} data={data} noteLink={noteLink} />
+          <LinkList value={value} data={data} noteLink={acts.noteLink} />
         ) : value.state === "changed" || value.state === "stale" ? (
           <>
             <strong>{valueText("en", value, value.confirmed, data.office)}</strong> <s className="quiet">{claim}</s>
@@ -40,10 +41,19 @@ function Line({
         ) : (
           claim
         )}
+        {value.from ? (
+          <>
+            {" "}
+            <a className="quiet" href={`/office/files/${value.from}?show=form`}>
+              from No. {value.from}
+            </a>
+          </>
+        ) : null}
+        <KeptElsewhere value={value} data={data} noteKeeper={acts.noteKeeper} />
       </span>
       <span className="quiet">
         {value.state === "stale" ? "changed since" : value.state === "claimed" && !value.used ? "" : value.state}
-        {judged && MENDABLE.has(value.kind) ? (
+        {judged && MENDABLE.has(value.kind) && value.keptBy === null ? (
           <button
             type="button"
             className="link-button"
@@ -80,7 +90,7 @@ export function ValuePanel({
   requirement: RequirementResult;
   onConfirm: Confirm;
   onTakeBack: TakeBack;
-  acts: Pick<FileActs, "askRegistry" | "takeRegistry" | "noteLink">;
+  acts: Pick<FileActs, "askRegistry" | "takeRegistry" | "noteLink" | "noteKeeper">;
 }) {
   const names =
     requirement.kind === "sections"
@@ -131,7 +141,7 @@ export function ValuePanel({
                     data={data}
                     onConfirm={onConfirm}
                     judged={judged}
-                    noteLink={acts.noteLink}
+                    acts={acts}
                   />
                 ))}
               </ul>

@@ -3,7 +3,7 @@ import type { Assessment } from "../core/assessment/result";
 import type { RegistryResult } from "../core/education/registry-answer";
 import type { ReferenceSet, Registers } from "../core/office/reference-set";
 import type { ReachNote } from "../core/reach/reach";
-import type { Field } from "../core/sections/definition";
+import type { Field, Keeper } from "../core/sections/definition";
 import type { LocalText } from "../core/text/local-text";
 import type { ChoiceOffer } from "./choice-offer";
 import type { Double } from "./doubles";
@@ -24,6 +24,12 @@ export interface ClaimedValue {
   readonly claim: Json;
   readonly confirmed: Json;
   readonly state: "claimed" | "confirmed" | "changed" | "stale";
+  /** The system that owns it. */
+  readonly keptBy: Keeper | null;
+  /** What was asked to be changed there, while the claim is still the same. */
+  readonly pending: { readonly text: string; readonly by: string; readonly at: string } | null;
+  /** The number of the earlier application from which it was carried over as it stands. */
+  readonly from: string | null;
   /** Whether an entry rule uses it, so that somebody has to confirm it. */
   readonly used: boolean;
 }

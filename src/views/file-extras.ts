@@ -2,6 +2,13 @@ import type { PlannedChoice } from "./choice-offer";
 import type { FileData, FileDocument, FileEvent, FileReference, FileReopening } from "./file-data";
 import { REACH_NOTES } from "./reach";
 
+interface ValueKey {
+  scope: string;
+  section: string;
+  entry: string;
+  field: string;
+}
+
 /** What the file's page shows beside the facts and their assessment. */
 export interface Extras {
   name: string;
@@ -18,6 +25,8 @@ export interface Extras {
   linkNotes: FileData["linkNotes"];
   deeds: FileData["deeds"];
   reachNotes: FileData["reachNotes"];
+  keeperNotes: (ValueKey & { version: number; text: string; by: string; at: string })[];
+  carried: (ValueKey & { number: string })[];
   signatures: FileData["signatures"];
   registry: FileData["registry"];
   overrides: FileData["overrides"];
@@ -68,6 +77,15 @@ export const EXTRAS = `select n.name as name, p.email,
     "select d.*, w.name from deed d join person w on w.id = d.by_id where d.application_id = a.id",
   )} as deeds,
   ${REACH_NOTES} as "reachNotes",
+  ${rowsOf(
+    `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'version', x.version, 'text', x.text, 'by', x.name, 'at', x.at)`,
+    "select k.*, w.name from keeper_note k join person w on w.id = k.by_id where k.application_id = a.id",
+  )} as "keeperNotes",
+  ${rowsOf(
+    `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'number', x.number)`,
+    `select v.scope, v.section, v.entry, v.field, o.number from answer v join answer_version y on (y.application_id, y.scope, y.section, y.entry, y.field, y.version)
+       = (v.application_id, v.scope, v.section, v.entry, v.field, v.version) join application o on y.saved_by = 'application:' || o.id::text where v.application_id = a.id`,
+  )} as carried,
   ${rowsOf(
     `json_build_object('requirement', x.requirement, 'name', x.name, 'email', x.email, 'state', x.state, 'askedAt', x.asked_at, 'answeredAt', x.answered_at, 'signedAs', x.signed_as)`,
     "select * from signature_request r where r.application_id = a.id and r.state <> 'replaced' order by r.asked_at",

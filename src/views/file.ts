@@ -30,7 +30,10 @@ import { defineView, type ViewContext } from "./view";
 
 const OFFICE_SEES = new Set(["assessment", "office"]);
 
-function valuesOf(loaded: LoadedFile, index: AnswerIndex): readonly ClaimedValue[] {
+/** What stands beside the values of a file: where they came from, and what was asked of those who own them. */
+type Beside = Pick<Extras, "keeperNotes" | "carried">;
+
+function valuesOf(loaded: LoadedFile, index: AnswerIndex, beside: Beside): readonly ClaimedValue[] {
   const values = new Map<string, ClaimedValue>();
   for (const choice of loaded.facts.choices) {
     const body = loaded.rulebooks[choice.rulebookId]?.body;
@@ -44,7 +47,7 @@ function valuesOf(loaded: LoadedFile, index: AnswerIndex): readonly ClaimedValue
       for (const entry of section.repeats ? entriesInOrder(index, scope, section) : [""])
         for (const field of fields) {
           const place = `${scope}|${section.key}|${entry}|${field.key}`;
-          if (!values.has(place)) values.set(place, claimed(index, section, field, scope, entry, used));
+          if (!values.has(place)) values.set(place, claimed(index, section, field, scope, entry, used, beside));
         }
     }
   }
@@ -58,7 +61,12 @@ function claimed(
   scope: string,
   entry: string,
   used: ReadonlySet<string>,
+  { keeperNotes, carried }: Beside,
 ): ClaimedValue {
+  const here = (p: { scope: string; section: string; entry: string; field: string }) =>
+    p.scope === scope && p.section === section.key && p.entry === entry && p.field === field.key;
+  const version = index.row(scope, section.key, entry).version(field.key);
+  const pending = keeperNotes.find((n) => here(n) && n.version === version);
   const claim = index.claim(scope, section.key, entry, field.key);
   const confirmation = index.confirmed(scope, section.key, entry, field.key);
   const same = confirmation && JSON.stringify(confirmation.value) === JSON.stringify(claim);
@@ -72,6 +80,9 @@ function claimed(
     options: field.options,
     claim,
     confirmed: confirmation?.value ?? null,
+    keptBy: field.keptBy ?? null,
+    pending: pending ? { text: pending.text, by: pending.by, at: pending.at } : null,
+    from: carried.find(here)?.number ?? null,
     state: !confirmation ? "claimed" : index.isStale(confirmation) ? "stale" : same ? "confirmed" : "changed",
     used: used.has(`${section.key}.${field.key}`),
   };
@@ -161,7 +172,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
       ),
     ),
   );
-  const values = valuesOf(loaded, index);
+  const values = valuesOf(loaded, index, extras);
   const campusOf = (key: string | null) => office.set.campuses.find((c) => c.key === key)?.title.en ?? key;
   return {
     ...extras,

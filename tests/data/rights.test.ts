@@ -111,6 +111,7 @@ describe("rights", () => {
       beginGuess: { email: "a@b.example", network: null },
       changeRole: { personId: owner.id, role: "officer", held: true },
       addRound: { intakeId, round: { ...window, key: "extra" } },
+      noteKeeper: { applicationId, scope: "file", section: "status", field: "oursNumber", text: "x" },
       noteReach: { applicationId, scope: "file", section: "contact", field: "phone", kind: "talked" },
       askReach: { applicationId, scope: "file", section: "contact", field: "phone" },
       confirmReach: { applicationId, scope: "file", section: "contact", field: "phone" },

@@ -112,6 +112,7 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   eraseCopies: ["system"],
   doDeed: OFFICERS,
   undoDeed: OFFICERS,
+  noteKeeper: OFFICERS,
   noteLink: OFFICERS,
   noteReach: OFFICERS,
   askReach: OFFICERS,

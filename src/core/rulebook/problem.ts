@@ -21,6 +21,7 @@ export interface RulebookProblem {
     | "nothing-asked"
     | "no-sections"
     | "deed-too-early"
+    | "keeper-link"
     | "never-met"
     | "contradicts";
   /** The key of the part it is about, and what is wrong with it there. */

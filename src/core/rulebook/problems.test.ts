@@ -54,6 +54,18 @@ describe("what keeps a rulebook from being published", () => {
       }),
       ["deed-too-early papers"],
     ],
+    [
+      "an owner of a value whose page is no address of the web",
+      (b) => ({
+        sections: b.sections.map((section) => ({
+          ...section,
+          fields: section.fields.map((f) =>
+            f.key === "phone" ? { ...f, keptBy: { name: { en: "Register", fr: "" }, link: "javascript:alert(1)" } } : f,
+          ),
+        })),
+      }),
+      ["missing-text contact.phone: French", "keeper-link contact.phone"],
+    ],
     ["a form that asks for nothing", () => ({ requirements: [] }), ["nothing-asked "]],
     [
       "a rule that nobody can meet",

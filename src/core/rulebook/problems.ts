@@ -1,6 +1,6 @@
 import { factNames } from "../rules/names";
 import { canBeMet } from "../rules/possible";
-import { type FieldKind, factName } from "../sections/definition";
+import { type FieldKind, factName, keeperLink } from "../sections/definition";
 import type { LocalText } from "../text/local-text";
 import { conditionsOf } from "./conditions";
 import { measureProblems } from "./measure-problems";
@@ -40,6 +40,7 @@ function texts(body: RulebookBody): readonly { readonly about: string; readonly 
       ...s.fields.flatMap((f) => [
         ...one(`${s.key}.${f.key}`, f.title),
         ...one(`${s.key}.${f.key}`, f.help),
+        ...one(`${s.key}.${f.key}`, f.keptBy?.name),
         ...(f.options ?? []).flatMap((o) => one(`${s.key}.${f.key}: ${o.value}`, o.title)),
       ]),
     ]),
@@ -47,6 +48,7 @@ function texts(body: RulebookBody): readonly { readonly about: string; readonly 
       ...one(r.key, r.title),
       ...one(r.key, r.help),
       ...(r.kind === "document" ? r.checks.flatMap((c) => one(`${r.key}.${c.key}`, c.title)) : []),
+      ...(r.kind === "document" ? one(r.key, r.signedBy?.sentence) : []),
     ]),
     ...body.entryRules.flatMap((r) => [...one(r.key, r.title), ...one(r.key, r.curable?.way)]),
     ...body.measures.flatMap((m) => one(m.key, m.title)),
@@ -145,7 +147,8 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
       const known = r.role === "any" || (roles ?? []).some((o) => o.value === r.role);
       return known ? [] : [{ code: "unknown-role", about: `${r.key}: ${r.role}` }];
     }
-    if (r.kind === "deed") return r.neededBy === "submission" ? [{ code: "deed-too-early", about: r.key }] : [];
+    if (r.kind === "deed")
+      return r.neededBy === "submission" || r.toSubmit ? [{ code: "deed-too-early", about: r.key }] : [];
     if (r.kind === "fee")
       return body.fees.some((f) => f.key === r.item) ? [] : [{ code: "unknown-fee", about: `${r.key}: ${r.item}` }];
     return [];
@@ -158,6 +161,11 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
     ...body.measures.flatMap((m) => measureProblems(m, facts)),
     ...requirements,
     ...missingTexts(body),
+    ...body.sections.flatMap((s) =>
+      s.fields
+        .filter((f) => f.keptBy?.link !== undefined && keeperLink(f.keptBy) === null)
+        .map((f): RulebookProblem => ({ code: "keeper-link", about: `${s.key}.${f.key}` })),
+    ),
     ...withoutOptions(body),
     ...paperProblems(body),
     ...impossible(body),

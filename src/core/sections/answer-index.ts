@@ -54,6 +54,11 @@ export class AnswerRow {
     return this.answers[place]?.value ?? null;
   }
 
+  /** The version of the claim; null where there is none. */
+  version(field: string): number | null {
+    return this.answers[this.layout.find(field)]?.version ?? null;
+  }
+
   /** What was confirmed, in place of what is claimed. */
   value(field: string): Json {
     const place = this.layout.find(field);

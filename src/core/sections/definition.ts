@@ -48,6 +48,16 @@ const lengthSchema = z.object({
 });
 export type LengthLimit = z.infer<typeof lengthSchema>;
 
+/** A system that owns a value, and the page on which it is changed. */
+export const keeperSchema = z.object({ name: localTextSchema, link: z.string().max(300).optional() });
+export type Keeper = z.infer<typeof keeperSchema>;
+
+/** The page of a keeper where it is an address of the web; null for anything else, which is never followed. */
+export function keeperLink({ link }: Keeper): string | null {
+  if (link === undefined || !URL.canParse(link)) return null;
+  return ["https:", "http:"].includes(new URL(link).protocol) ? link : null;
+}
+
 export const fieldSchema = z.object({
   key: z.string().regex(/^[a-z][A-Za-z0-9]*$/u),
   kind: z.enum(FIELD_KINDS),
@@ -69,6 +79,8 @@ export const fieldSchema = z.object({
   currency: z.string().length(3).optional(),
   /** For an address: the field (`section.field`) that it may be the same as. */
   sameAs: z.string().optional(),
+  /** Another system owns this value: its name, and where changes are made. The office confirms it here and never changes it. */
+  keptBy: keeperSchema.optional(),
   /** For an address: letters go there. */
   forLetters: z.boolean().optional(),
   /** For a field that names an entry of another list: that section. */

@@ -8,7 +8,7 @@ export type CopyReader = Reader | "applicant";
 
 const SEES: Readonly<Record<CopyReader, ReadonlySet<Field["seenBy"]>>> = {
   applicant: new Set(["assessment", "office", "finance", "figures"]),
-  office: new Set(["assessment", "office", "finance"]),
+  office: new Set(["assessment", "office"]),
   assessors: new Set(["assessment"]),
   finance: new Set(["assessment", "finance"]),
 };

@@ -157,6 +157,27 @@ export const confirmation = pgTable(
   (t) => [primaryKey({ columns: [t.applicationId, t.scope, t.section, t.entry, t.field] })],
 );
 
+/** A change of a value that another system owns, asked for there; over as soon as the applicant's answer has another version. */
+export const keeperNote = pgTable(
+  "keeper_note",
+  {
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    scope: text("scope").notNull(),
+    section: text("section").notNull(),
+    entry: text("entry").notNull().default(""),
+    field: text("field").notNull(),
+    version: integer("version").notNull(),
+    text: text("text").notNull(),
+    byId: uuid("by_id")
+      .notNull()
+      .references(() => person.id),
+    at: instant("at").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.scope, t.section, t.entry, t.field] })],
+);
+
 /** Whether a link that the applicant gave opened when an officer looked last. */
 export const linkNote = pgTable(
   "link_note",

@@ -5,6 +5,7 @@ import { FIELD_KINDS, type Field, factName } from "../../core/sections/definitio
 import { takesNotKnown } from "../../core/sections/not-known";
 import { AppliesWhen } from "./applies-when.client";
 import { CountingPapers } from "./counting-papers.client";
+import { KeeperPart } from "./keeper-part.client";
 import {
   EMPTY_WORDS,
   type FormProps,
@@ -184,6 +185,11 @@ export function FieldPart({ context, value, list, onChange }: FormProps<Field> &
           </Checkbox>
         </div>
       ) : null}
+      <KeeperPart
+        disabled={disabled}
+        value={value.keptBy}
+        onChange={(keptBy) => onChange(put(value, "keptBy", keptBy))}
+      />
       {value.kind === "address" ? (
         <div className="plan-field">
           <Checkbox

@@ -370,13 +370,15 @@ export function RequirementPart({ context, value, onChange }: FormProps<Requirem
         options={plain(MOMENTS)}
         onChange={(neededBy) => onChange({ ...value, neededBy })}
       />
-      <Pick
-        label="To submit"
-        disabled={disabled}
-        value={value.toSubmit ?? ""}
-        options={TO_SUBMIT}
-        onChange={(least) => onChange(put(value, "toSubmit", least === "" ? undefined : least))}
-      />
+      {value.kind === "deed" ? null : (
+        <Pick
+          label="To submit"
+          disabled={disabled}
+          value={value.toSubmit ?? ""}
+          options={TO_SUBMIT}
+          onChange={(least) => onChange(put(value, "toSubmit", least === "" ? undefined : least))}
+        />
+      )}
       <RequirementKind context={context} value={value} onChange={onChange} />
       <AppliesWhen
         context={context}

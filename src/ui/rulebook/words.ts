@@ -70,6 +70,8 @@ export function problemSentence({ code, about }: RulebookProblem): string {
       return `The short name ${about} stands twice. Give one of the two another.`;
     case "missing-text":
       return `“${where}” has a text that is missing in ${what}.`;
+    case "keeper-link":
+      return `“${about}” leads to a page whose address does not begin with https://. Correct it, or leave it empty.`;
     case "deed-too-early":
       return `“${where}” is done by the office and cannot be needed by submission. Choose a later moment.`;
     case "no-options":

@@ -78,7 +78,17 @@ export const status: Section = {
     ),
     field({ key: "ours", kind: "yesNo" }, "Do you study with us now?", "Étudiez-vous chez nous en ce moment ?"),
     field(
-      { key: "oursNumber", kind: "text", most: 20, seenBy: "office", when: yes("answers.status.ours") },
+      {
+        key: "oursNumber",
+        kind: "text",
+        most: 20,
+        seenBy: "office",
+        when: yes("answers.status.ours"),
+        keptBy: {
+          name: { en: "the student register", fr: "le registre des étudiants" },
+          link: "https://register.merrow.example/students",
+        },
+      },
       "Your student number",
       "Votre numéro d’étudiant",
     ),

@@ -13,6 +13,7 @@ import { acceptEvidence, returnEvidence, undoJudgement } from "../../../../acts/
 import { excuseRequirement, takeFile } from "../../../../acts/keep-files";
 import { sendAgain } from "../../../../acts/messages";
 import { moveProgramme, suggestMove } from "../../../../acts/move-programme";
+import { noteKeeper } from "../../../../acts/note-keeper";
 import { noteLink } from "../../../../acts/note-link";
 import { endOverride, overrideFinding } from "../../../../acts/override-finding";
 import { askReach, noteReach } from "../../../../acts/reach";
@@ -84,6 +85,8 @@ export const noteReachOf = async (number: string, input: z.input<(typeof noteRea
   run(number, noteReach, input);
 export const askReachOf = async (number: string, input: z.input<(typeof askReach)["input"]>): Promise<Said> =>
   run(number, askReach, input);
+export const noteKeeperOf = async (number: string, input: z.input<(typeof noteKeeper)["input"]>): Promise<Said> =>
+  run(number, noteKeeper, input);
 export const noteLinkOf = async (number: string, input: z.input<(typeof noteLink)["input"]>): Promise<Said> =>
   run(number, noteLink, input);
 export const askRegistryAbout = async (number: string, input: z.input<(typeof askRegistry)["input"]>): Promise<Said> =>
