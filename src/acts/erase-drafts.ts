@@ -64,8 +64,9 @@ async function erase(ctx: ActContext, id: string): Promise<void> {
   const { rows } = await ctx.client.query<{ sha256: string }>("select sha256 from upload where application_id = $1", [
     id,
   ]);
-  const { rows: copies } = await ctx.client.query<{ sha256: string }>(
-    "delete from copy_of where application_id = $1 returning sha256",
+  const { rows: copies } = await ctx.client.query<{ sha256: string | null }>(
+    `with gone as (delete from copy_of where application_id = $1 returning sha256)
+     select sha256 from gone union select copy_sha256 from link_note where application_id = $1`,
     [id],
   );
   for (const table of WRITTEN) await ctx.client.query(`delete from ${table} where application_id = $1`, [id]);

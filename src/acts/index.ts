@@ -17,7 +17,7 @@ import * as files from "./keep-files";
 import * as messages from "./messages";
 import { moveProgramme, suggestMove } from "./move-programme";
 import { noteKeeper } from "./note-keeper";
-import { noteLink } from "./note-link";
+import { keepLinkCopy, noteLink } from "./note-link";
 import * as overriding from "./override-finding";
 import * as payments from "./payments";
 import { askPreview, askReferencePreview, reportPreview } from "./previews";
@@ -127,6 +127,7 @@ export const ACTS = {
   doDeed,
   undoDeed,
   noteKeeper,
+  keepLinkCopy,
   noteLink,
   noteReach,
   askReach,

@@ -178,6 +178,8 @@ export interface FileData {
     readonly field: string;
     readonly url: string;
     readonly opens: boolean;
+    /** What stood there, as it was kept, and when. */
+    readonly copy: { readonly sha256: string; readonly name: string; readonly at: string } | null;
     readonly by: string;
     readonly at: string;
   }[];

@@ -69,7 +69,7 @@ export const EXTRAS = `select n.name as name, p.email,
     "select * from reference_request r where r.application_id = a.id order by r.asked_at",
   )} as references,
   ${rowsOf(
-    `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'url', x.url, 'opens', x.opens, 'by', x.name, 'at', x.at)`,
+    `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'url', x.url, 'opens', x.opens, 'copy', case when x.copy_sha256 is not null then json_build_object('sha256', x.copy_sha256, 'name', x.copy_name, 'at', x.copied_at) end, 'by', x.name, 'at', x.at)`,
     "select l.*, w.name from link_note l join person w on w.id = l.by_id where l.application_id = a.id",
   )} as "linkNotes",
   ${rowsOf(

@@ -8,6 +8,7 @@ import { file } from "./file";
 import { finder } from "./finder";
 import { formPreview } from "./form-preview";
 import { institutionPage, institutionSuggestions, institutions, knownNames, registerTable } from "./institutions";
+import { linkCopy } from "./link-copy";
 import { linkPurpose } from "./link-purpose";
 import { fileMessages, myMessages, tray } from "./messages";
 import { myApplication, officeCopy } from "./my-application";
@@ -37,6 +38,7 @@ export const VIEWS = {
   awaited,
   copies,
   readyCopies,
+  linkCopy,
   post,
   postTable,
   signaturePage,

@@ -191,6 +191,10 @@ export const linkNote = pgTable(
     field: text("field").notNull(),
     url: text("url").notNull(),
     opens: boolean("opens").notNull(),
+    /** What stood there when somebody kept a copy, and when that was; a later look takes nothing from it. */
+    copySha256: text("copy_sha256").references(() => content.sha256),
+    copyName: text("copy_name"),
+    copiedAt: instant("copied_at"),
     byId: uuid("by_id")
       .notNull()
       .references(() => person.id),
