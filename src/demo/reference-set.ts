@@ -66,6 +66,7 @@ export const referenceSet: ReferenceSet = {
     {
       key: "home",
       title: { en: "home group", fr: "groupe européen" },
+      visaFree: true,
       when: {
         any: [
           { fact: "citizenship.citizenships", is: "includesOneOf", value: HOME_COUNTRIES },

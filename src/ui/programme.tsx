@@ -99,7 +99,7 @@ export function ProgrammeFacts({
       </p>
       {hit.partner ? <p>{say(language, "finder.partner", { partner: hit.partner, office })}</p> : null}
       <p className="measure">{hit.description[language]}</p>
-      {hit.sponsorsVisa ? null : <p className="strong">{say(language, "finder.noVisa")}</p>}
+      {hit.withoutVisa ? <p className="strong">{say(language, "finder.noVisa")}</p> : null}
       <ResultsDue hit={hit} language={language} />
       <Deadlines round={round} zone={zone} language={language} />
       <p>

@@ -60,7 +60,8 @@ export interface FinderHit {
   readonly prerequisites: LocalText | null;
   readonly contact: ProgrammeInput["contact"];
   readonly partner: string | null;
-  readonly sponsorsVisa: boolean;
+  /** It can sponsor no visa, and this visitor may need one. */
+  readonly withoutVisa: boolean;
   readonly keywords: readonly string[];
   readonly startsOn: string;
   readonly places: number;
@@ -177,6 +178,7 @@ function roundOf(row: Row, office: Office, group: string | null, now: number): F
 
 /** The rounds of one start together are one hit. */
 function toHits(rows: readonly Row[], office: Office, group: string | null, now: number): readonly FinderHit[] {
+  const mayNeedVisa = office.set.groups.find((g) => g.key === group)?.visaFree !== true;
   const starts = new Map<string, Row[]>();
   for (const row of rows) {
     const place = `${row.programme.code} ${row.starts_on}`;
@@ -194,7 +196,7 @@ function toHits(rows: readonly Row[], office: Office, group: string | null, now:
     return [
       {
         ...programme,
-        sponsorsVisa: programme.sponsors_visa,
+        withoutVisa: !programme.sponsors_visa && mayNeedVisa,
         campuses: office.set.campuses.filter((c) => offered.campuses.includes(c.key)),
         modes: offered.modes,
         tracks: offered.tracks,

@@ -66,6 +66,15 @@ describe("rounds", () => {
   const states = async (code: string) =>
     (await readView(world.runtime, finder, VISITOR, { code }))?.hits[0]?.rounds.map((r) => `${r.key} ${r.state}`);
 
+  it("say that no visa can be sponsored to those alone who may need one", async () => {
+    const seen = async (code: string, citizenships: string[], residence: string | null) =>
+      (await readView(world.runtime, finder, VISITOR, { code, citizenships, residence }))?.hits[0]?.withoutVisa;
+    expect(await seen("GBC", [], null)).toBe(true);
+    expect(await seen("GBC", ["JP"], "JP")).toBe(true);
+    expect(await seen("GBC", ["IE"], "IE")).toBe(false);
+    expect(await seen("MES", ["JP"], "JP")).toBe(false);
+  });
+
   it("stand as the catalogue says on the anchor day", async () => {
     const seen = [];
     for (const code of ["FYC", "BMR", "BHT", "MES", "MTE", "MMH", "PCS", "GBC"])

@@ -23,7 +23,17 @@ export const referenceSetSchema = z.object({
   currency: z.string().length(3),
   calendar: calendarSchema,
   /** Best for the applicant first; the first group whose condition is met counts. */
-  groups: z.array(z.object({ key: z.string(), title: writtenTextSchema, when: conditionSchema })).min(1),
+  groups: z
+    .array(
+      z.object({
+        key: z.string(),
+        title: writtenTextSchema,
+        when: conditionSchema,
+        /** Its people need no visa to study here; left out, they may. */
+        visaFree: z.boolean().optional(),
+      }),
+    )
+    .min(1),
   scales: z.array(gradeScaleSchema),
   tests: z.array(testDefinitionSchema),
   areas: z.array(z.object({ key: z.string(), title: writtenTextSchema })),

@@ -1,6 +1,6 @@
 "use client";
 
-import { Button, Input } from "antd";
+import { Button, Checkbox, Input } from "antd";
 import { useMemo, useRef, useState } from "react";
 import { readReferenceSet } from "../../core/office/read-reference-set";
 import type { ReferenceProblem } from "../../core/office/reference-problems";
@@ -12,7 +12,7 @@ import { moved } from "../fields/ranked-input.client";
 import { intoView } from "../into-view";
 import { Moves } from "../moves.client";
 import { ConditionBuilder } from "../rulebook/condition-builder.client";
-import { EMPTY_WORDS, KeyBox, Labelled, NumberBox, Words } from "../rulebook/part-fields.client";
+import { EMPTY_WORDS, KeyBox, Labelled, NumberBox, put, Words } from "../rulebook/part-fields.client";
 import { type StoreDraft, useDraft } from "../use-draft.client";
 import { CampusPart } from "./campus-part.client";
 import { EntitlementPart } from "./entitlement-part.client";
@@ -173,6 +173,13 @@ function GroupPart({ set, facts, disabled, onChange, index }: PartProps & { inde
           disabled={disabled}
           onChange={(title) => change({ ...group, title })}
         />
+        <Checkbox
+          disabled={disabled}
+          checked={group.visaFree ?? false}
+          onChange={(e) => change(put(group, "visaFree", e.target.checked || undefined))}
+        >
+          its people need no visa to study here
+        </Checkbox>
       </div>
       <ConditionBuilder
         context={{ facts: { scalars: facts, lists: [] }, office: set, disabled }}

@@ -42,7 +42,7 @@ export default async function ProgrammePage({
       ) : null}
       <p className="measure lead">{hit.description[language]}</p>
       <AlikeNotes hit={hit} language={language} />
-      {hit.sponsorsVisa ? null : <p className="notice">{t("finder.noVisa")}</p>}
+      {hit.withoutVisa ? <p className="notice">{t("finder.noVisa")}</p> : null}
       <ResultsDue hit={hit} language={language} />
       <section>
         <h2>{t("programme.rounds")}</h2>
