@@ -28,7 +28,7 @@ import * as referenceSet from "./reference-set";
 import * as registry from "./registry";
 import { remindDrafts, tellMissing } from "./remind-drafts";
 import { remindOpenings } from "./remind-openings";
-import { removeDocument } from "./remove-document";
+import { removeDocument, setAsideTwin } from "./remove-document";
 import * as reopening from "./reopen-sections";
 import * as requests from "./request-reference";
 import * as rounds from "./rounds";
@@ -134,6 +134,7 @@ export const ACTS = {
   confirmReach,
   answerSearch,
   removeDocument,
+  setAsideTwin,
   reopenRound: rounds.reopenRound,
   reportMessage: messages.reportMessage,
   sendAgain: messages.sendAgain,

@@ -29,6 +29,7 @@ export interface FileActs {
   readonly remindSignature: Acting<{ readonly applicationId: string; readonly requirement: string }>;
   readonly doDeed: Acting<Place & { readonly note: string }>;
   readonly undoDeed: Acting<Place>;
+  readonly setAside: Acting<{ readonly applicationId: string; readonly evidenceId: string }>;
   readonly noteKeeper: Acting<{
     readonly applicationId: string;
     readonly scope: string;

@@ -58,7 +58,7 @@ export function Evidence({
 }: {
   data: FileData;
   requirement: RequirementResult;
-  acts: Pick<FileActs, "remindSignature" | "doDeed" | "undoDeed">;
+  acts: Pick<FileActs, "remindSignature" | "doDeed" | "undoDeed" | "setAside">;
 }) {
   const current = data.documents.filter((d) => requirement.evidence.includes(d.evidenceId));
   const older = data.documents.filter(
@@ -70,6 +70,7 @@ export function Evidence({
   );
   const reference = data.references.find((f) => requirement.evidence.includes(f.id));
   const [chosen, setChosen] = useState(0);
+  const [wrong, setWrong] = useState<string | null>(null);
   const shown = current[chosen] ?? current[0];
   if (requirement.kind === "reference")
     return reference ? (
@@ -168,7 +169,23 @@ export function Evidence({
           {shown.twice
             .map((key) => data.assessment.requirements.find((r) => r.key === key)?.title.en ?? key)
             .join(", ")}
-          , too.
+          , too.{" "}
+          {shown.judgement === "accepted" ? null : (
+            <button
+              type="button"
+              className="link-button"
+              onClick={async () =>
+                setWrong(await acts.setAside({ applicationId: data.id, evidenceId: shown.evidenceId }))
+              }
+            >
+              Set this one aside
+            </button>
+          )}
+          {wrong ? (
+            <span role="alert" className="wrong">
+              {wrong}
+            </span>
+          ) : null}
         </p>
       ) : null}
       {shown.alsoIn.length > 0 ? (

@@ -3,7 +3,8 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
 import { askApplicant } from "../../src/acts/asks";
 import { acceptEvidence, returnEvidence } from "../../src/acts/judge-evidence";
-import { removeDocument } from "../../src/acts/remove-document";
+import { removeDocument, setAsideTwin } from "../../src/acts/remove-document";
+
 import { uploadDocument } from "../../src/acts/upload-document";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
@@ -11,7 +12,7 @@ import { document, documentBytes } from "../../src/views/document";
 import { file } from "../../src/views/file";
 import { readView } from "../../src/views/view";
 import { begunFile, filledFile, lookAt, submittedFile, type TestFile } from "../support/files";
-import { makePerson, must, openWorld, type World } from "../support/world";
+import { makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 
 /** Documents: supplied, replaced, taken out, judged; read by those whose they are and by the office over the file. */
 describe("documents", () => {
@@ -103,6 +104,18 @@ describe("documents", () => {
       ["motivation", "second.pdf", [], 0],
       ["passport", "letter.pdf", ["motivation"], 0],
     ]);
+    const evidenceOf = (requirement: string, name: string) =>
+      seen?.documents.find((d) => d.requirement === requirement && d.name === name)?.evidenceId ?? "";
+    const setAside = (evidenceId: string) =>
+      reasonOf(runAct(world.runtime, setAsideTwin, officer, { applicationId, evidenceId }));
+    expect(await setAside(evidenceOf("motivation", "second.pdf"))).toBe("not-found");
+    expect(await setAside(evidenceOf("motivation", "letter.pdf"))).toBe("ok");
+    const left = (await readView(world.runtime, file, officer, { number }))?.documents.filter((d) => !d.replacedAt);
+    expect(left?.map((d) => [d.requirement, d.name, d.twice]).sort()).toEqual([
+      ["motivation", "second.pdf", []],
+      ["passport", "letter.pdf", []],
+    ]);
+    expect(await setAside(evidenceOf("passport", "letter.pdf"))).toBe("not-found");
   });
 
   it("are read by the office of their programme, by no other office, and by no visitor", async () => {

@@ -122,6 +122,7 @@ describe("rights", () => {
         mediaType: "application/pdf",
         marks: [],
       },
+      setAsideTwin: { applicationId, evidenceId: applicationId },
       noteKeeper: { applicationId, scope: "file", section: "status", field: "oursNumber", text: "x" },
       noteReach: { applicationId, scope: "file", section: "contact", field: "phone", kind: "talked" },
       askReach: { applicationId, scope: "file", section: "contact", field: "phone" },

@@ -112,6 +112,7 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   eraseCopies: ["system"],
   doDeed: OFFICERS,
   undoDeed: OFFICERS,
+  setAsideTwin: OFFICERS,
   noteKeeper: OFFICERS,
   keepLinkCopy: OFFICERS,
   noteLink: OFFICERS,

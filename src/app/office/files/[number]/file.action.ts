@@ -18,6 +18,7 @@ import { noteLink } from "../../../../acts/note-link";
 import { endOverride, overrideFinding } from "../../../../acts/override-finding";
 import { askReach, noteReach } from "../../../../acts/reach";
 import { askRegistry, takeRegistryResults } from "../../../../acts/registry";
+import { setAsideTwin } from "../../../../acts/remove-document";
 import { endReopening, readCorrections, reopenSections } from "../../../../acts/reopen-sections";
 import { extendChoice } from "../../../../acts/rounds";
 import { moveToRulebook } from "../../../../acts/rulebooks";
@@ -85,6 +86,8 @@ export const noteReachOf = async (number: string, input: z.input<(typeof noteRea
   run(number, noteReach, input);
 export const askReachOf = async (number: string, input: z.input<(typeof askReach)["input"]>): Promise<Said> =>
   run(number, askReach, input);
+export const setAside = async (number: string, input: z.input<(typeof setAsideTwin)["input"]>): Promise<Said> =>
+  run(number, setAsideTwin, input);
 export const noteKeeperOf = async (number: string, input: z.input<(typeof noteKeeper)["input"]>): Promise<Said> =>
   run(number, noteKeeper, input);
 export const noteLinkOf = async (number: string, input: z.input<(typeof noteLink)["input"]>): Promise<Said> =>

@@ -106,6 +106,7 @@ export default async function FilePage({
             remindSignature: actions.askToSign.bind(null, number),
             doDeed: actions.doDeedOf.bind(null, number),
             undoDeed: actions.undoDeedOf.bind(null, number),
+            setAside: actions.setAside.bind(null, number),
             noteKeeper: actions.noteKeeperOf.bind(null, number),
             noteLink: actions.noteLinkOf.bind(null, number),
             askRegistry: actions.askRegistryAbout.bind(null, number),
