@@ -41,8 +41,8 @@ interface Props {
   readonly rows: readonly TurnLine[];
   readonly mine: boolean;
   readonly mineHref: string;
-  readonly mendable: boolean;
-  readonly mendHref: string;
+  readonly round: "open" | "closed" | null;
+  readonly roundHref: string;
   /** The whole list as a table for spreadsheets. */
   readonly tableHref: string;
   readonly nextHref: string | null;
@@ -66,8 +66,8 @@ export function TurnList({
   rows,
   mine,
   mineHref,
-  mendable,
-  mendHref,
+  round,
+  roundHref,
   tableHref,
   nextHref,
   firstHref,
@@ -126,8 +126,8 @@ export function TurnList({
             <Link href={mineHref} className="filter">
               {mine ? "Mine only" : "Everybody’s"}
             </Link>
-            <Link href={mendHref} className="filter">
-              {mendable ? "Round still open" : "Any round"}
+            <Link href={roundHref} className="filter">
+              {round === "open" ? "Round still open" : round === "closed" ? "Gaps left, round closed" : "Any round"}
             </Link>
             {marked.size > 0 ? (
               <>
@@ -179,7 +179,7 @@ export function TurnList({
                   </>
                 )}
                 {line.deed}
-                {mendable && line.mend ? <span className="quiet"> · until {line.mendDay}</span> : null}
+                {round === "open" && line.mend ? <span className="quiet"> · until {line.mendDay}</span> : null}
               </span>
               <span className="quiet last">{line.last}</span>
             </li>

@@ -46,12 +46,21 @@ export interface TurnsData {
 
 export const PAGE = 50;
 
+export const ROUND_FILTERS = ["open", "closed"] as const;
+export type RoundFilter = (typeof ROUND_FILTERS)[number];
+
+/** SQL that holds for files whose round is as asked, with the moment of now as parameter. */
+const roundIs = (round: RoundFilter, now: string): string =>
+  round === "open"
+    ? `s.mend_until > ${now}::timestamptz`
+    : `s.stage = 'submitted' and (s.mend_until is null or s.mend_until <= ${now}::timestamptz)`;
+
 const input = z.object({
   turn: z.string().max(20).nullable().default(null),
   reason: z.string().max(40).nullable().default(null),
   mine: z.boolean().default(false),
-  /** Those alone whose gaps can still be mended before the round closes. */
-  mendable: z.boolean().default(false),
+  /** Those alone whose gaps can still be mended before the round closes, or those that were left with gaps when it had closed. */
+  round: z.enum(ROUND_FILTERS).nullable().default(null),
   find: z.string().max(100).nullable().default(null),
   after: orderKey,
 });
@@ -87,15 +96,15 @@ async function counts(
   ctx: ViewContext,
   scope: readonly string[] | null,
   mine: string | null,
-  mendable: boolean,
+  round: RoundFilter | null,
 ): Promise<readonly TurnCount[]> {
-  if (mine !== null || mendable) return count(ctx, scope, mine, mendable);
+  if (mine !== null || round !== null) return count(ctx, scope, mine, round);
   const known = kept.get(ctx.pool) ?? new Map();
   kept.set(ctx.pool, known);
   const key = JSON.stringify(scope);
   const before = known.get(key);
   if (before && before.until > performance.now()) return before.counts;
-  const fresh = await count(ctx, scope, null, false);
+  const fresh = await count(ctx, scope, null, null);
   if (fresh.reduce((sum, c) => sum + c.count, 0) > BIG_OFFICE)
     known.set(key, { until: performance.now() + KEPT_MS, counts: fresh });
   return fresh;
@@ -105,13 +114,13 @@ async function count(
   ctx: ViewContext,
   scope: readonly string[] | null,
   mine: string | null,
-  mendable: boolean,
+  round: RoundFilter | null,
 ): Promise<readonly TurnCount[]> {
   const { rows } = await ctx.pool.query<TurnCount>(
     `select s.turn, s.reason, count(*)::int as count from file_standing s
-     where ($2::uuid is null or s.officer_id = $2) and ($3::timestamptz is null or s.mend_until > $3) and ${fileInScope("s.application_id", "$1")}
+     where ($2::uuid is null or s.officer_id = $2) and ${round === null ? "$3::timestamptz is null" : roundIs(round, "$3")} and ${fileInScope("s.application_id", "$1")}
      group by s.turn, s.reason`,
-    [scope, mine, mendable ? ctx.now : null],
+    [scope, mine, round === null ? null : ctx.now],
   );
   return rows;
 }
@@ -141,7 +150,8 @@ function shownWhere(
     (p) => `s.application_id in (select n.application_id from file_name n where n.folded like '%' || ${p} || '%')`,
     filter.find,
   );
-  only((p) => `s.mend_until > ${p}`, filter.mendable ? ctx.now : null);
+  const { round } = filter;
+  if (round !== null) only((p) => roundIs(round, p), ctx.now);
   only((p) => fileInScope("s.application_id", p), scope);
   if (from) {
     values.push(...from);
@@ -207,7 +217,7 @@ export const turns = defineView({
     const mine = filter.mine ? ctx.actor.id : null;
     const parameter = scopeParameter(scope);
     const [all, found, office] = await Promise.all([
-      counts(ctx, parameter, mine, filter.mendable),
+      counts(ctx, parameter, mine, filter.round),
       page(ctx, parameter, filter, mine),
       officeNow(ctx.pool),
     ]);

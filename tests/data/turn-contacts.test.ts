@@ -45,7 +45,7 @@ describe("whom a list of files reaches", () => {
     expect(await readView(world.runtime, turnContacts, officer, {})).toHaveLength(2);
     expect(await readView(world.runtime, turnContacts, officer, { turn: "applicant" })).toHaveLength(1);
     expect(await readView(world.runtime, turnContacts, officer, { mine: true })).toEqual([]);
-    expect(await readView(world.runtime, turnContacts, officer, { mendable: true })).toHaveLength(1);
+    expect(await readView(world.runtime, turnContacts, officer, { round: "open" })).toHaveLength(1);
     expect(await readView(world.runtime, turnContacts, elsewhere, {})).toEqual([]);
   });
 });

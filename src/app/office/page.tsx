@@ -17,6 +17,9 @@ function address(query: TurnQuery, change: TurnQuery): string {
   return merged.length === 0 ? "/office" : `/office?${new URLSearchParams(merged)}`;
 }
 
+/** Any round, then those still open, then those that have closed, and round again. */
+const NEXT_ROUND: Readonly<Record<string, string>> = { "": "1", "1": "2" };
+
 function TurnNav({ data, query }: { data: TurnsData; query: TurnQuery }) {
   const kept = { mine: query.mine ?? "", mend: query.mend ?? "" };
   return (
@@ -95,8 +98,8 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
         rows={data.rows.map((row) => clock.line(row, Date.parse(data.now)))}
         mine={query.mine === "1"}
         mineHref={address(query, { mine: query.mine === "1" ? "" : "1", after: "" })}
-        mendable={query.mend === "1"}
-        mendHref={address(query, { mend: query.mend === "1" ? "" : "1", after: "" })}
+        round={filter.round}
+        roundHref={address(query, { mend: NEXT_ROUND[query.mend ?? ""] ?? "", after: "" })}
         tableHref={address(query, { after: "" }).replace("/office", "/api/turns")}
         nextHref={data.next ? address(query, { after: data.next }) : null}
         firstHref={query.after ? address(query, { after: "" }) : null}

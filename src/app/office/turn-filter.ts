@@ -1,15 +1,18 @@
 import { fold } from "../../core/identity/fold";
+import type { RoundFilter } from "../../views/turns";
 
 /** What the address of the list of turns says. */
 export interface TurnQuery {
   readonly turn?: string;
   readonly reason?: string;
   readonly mine?: string;
-  /** `1`: only what can still be mended before its round closes. */
+  /** `1`: only what can still be mended before its round closes; `2`: only what was left with gaps when it had closed. */
   readonly mend?: string;
   readonly find?: string;
   readonly after?: string;
 }
+
+const ROUNDS: Readonly<Record<string, RoundFilter>> = { "1": "open", "2": "closed" };
 
 /** The same as the views of turns read it: whoever looks for a name looks through all turns. */
 export function turnFilter({ turn, reason, mine, mend, find, after }: TurnQuery) {
@@ -18,7 +21,7 @@ export function turnFilter({ turn, reason, mine, mend, find, after }: TurnQuery)
     turn: finding ? null : (turn ?? "office"),
     reason: reason ?? null,
     mine: mine === "1",
-    mendable: mend === "1",
+    round: ROUNDS[mend ?? ""] ?? null,
     find: finding ? fold(find).slice(0, 100) : null,
     after: after ?? null,
   };
