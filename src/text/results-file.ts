@@ -2,6 +2,8 @@
 export const resultsFileEn = {
   "results.file": "Or choose a CSV file, or student results as an ELMO file (XML)",
   "results.from": "Results of {issuers}.",
+  "results.lacks":
+    "Such a file holds what these institutions had recorded when it was made. Add what still runs, what came later, earlier attempts that it leaves out, and what you took elsewhere.",
   "results.trusted": "Signed by {signer}, whom the office knows: nothing was changed since.",
   "results.sound":
     "Signed by {signer}: nothing was changed since. The office does not know this sender yet, so send the transcript, too.",
@@ -42,6 +44,8 @@ export const resultsFileEn = {
 export const resultsFileFr: Readonly<Record<keyof typeof resultsFileEn, string>> = {
   "results.file": "Ou choisissez un fichier CSV, ou des résultats au format ELMO (XML)",
   "results.from": "Résultats de {issuers}.",
+  "results.lacks":
+    "Un tel fichier contient ce que ces établissements avaient enregistré à sa création. Ajoutez ce qui est en cours, ce qui est venu après, les tentatives omises et ce que vous avez suivi ailleurs.",
   "results.trusted": "Signé par {signer}, que le bureau connaît : rien n’a été changé depuis.",
   "results.sound":
     "Signé par {signer} : rien n’a été changé depuis. Le bureau ne connaît pas encore cet expéditeur ; envoyez aussi le relevé.",

@@ -44,6 +44,7 @@ export function ResultsNote({ file, locale }: { file: Read; locale: Locale }) {
       <p className={file.signature === "invalid" ? "wrong" : "quiet"}>
         {say(locale, `results.${file.signature}`, { signer: file.signer ?? "" })}
       </p>
+      <p className="quiet">{say(locale, "results.lacks")}</p>
       {file.otherName === null ? null : (
         <p role="alert" className="wrong">
           {say(locale, "results.otherName", { name: file.otherName })}

@@ -79,6 +79,7 @@ describe("a table pasted into a list", () => {
     const choice = page.getByLabel("student results as an ELMO file");
     await choice.setInputFiles("tests/fixtures/elmo/elmo-b-minimal.xml");
     await page.getByText("Results of Lakeside Sample College, Hillview Sample University.").waitFor();
+    await page.getByText(/Add what still runs, what came later/).waitFor();
     await page.getByText("Introduction to Law: the file does not say whether it was passed.").waitFor();
     await page.getByText("Lines that can be taken in: 4.").waitFor();
     await choice.setInputFiles("tests/fixtures/elmo/elmo-a-unsigned.xml");

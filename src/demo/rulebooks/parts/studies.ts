@@ -87,7 +87,10 @@ export const courses: Section = {
   core: "courses",
   scope: "file",
   title: { en: "Courses", fr: "Cours" },
-  intro: { en: "As on your transcript, one line a course.", fr: "Comme sur votre relevé, une ligne par cours." },
+  intro: {
+    en: "As on your transcript, one line a course and attempt, failed ones, too. Courses that you are registered for count as planned: enter them.",
+    fr: "Comme sur votre relevé, une ligne par cours et par tentative, même échouée. Les cours où vous êtes inscrit comptent comme prévus : saisissez-les.",
+  },
   repeats: { min: 1, max: 200 },
   grows: true,
   fields: [
