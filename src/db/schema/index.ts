@@ -5,6 +5,7 @@ export * from "./content";
 export * from "./evidence";
 export * from "./institutions";
 export * from "./money";
+export * from "./notes";
 export * from "./people";
 export * from "./record";
 export * from "./rulings";

@@ -1,25 +1,17 @@
 import { storeTemplate } from "../../../acts/templates";
-import { identity, perform } from "../../request";
-import { receiveFile } from "../receive-file";
-import { isSameOrigin } from "../same-origin";
+import { perform } from "../../request";
+import { answerTo, receiveFrom } from "../receive-from";
 
 /** Takes a form that a rulebook offers for download. */
 export async function POST(request: Request): Promise<Response> {
-  if (!(await isSameOrigin(request))) return Response.json({ reason: "not-yours" }, { status: 403 });
-  const person = await identity();
-  if (!person) return Response.json({ reason: "signed-out" }, { status: 401 });
-  const received = await receiveFile(request);
-  if (!received.ok) return received.response;
-  const { name, bytes, inspection } = received;
-  const outcome = await perform(storeTemplate, person.actor, {
+  const sent = await receiveFrom(request);
+  if (sent instanceof Response) return sent;
+  const { actor, name, bytes, inspection } = sent;
+  const outcome = await perform(storeTemplate, actor, {
     name,
     bytes,
     mediaType: inspection.mediaType,
     marks: [...inspection.marks],
   });
-  if (outcome.ok) return Response.json(outcome.value);
-  return Response.json(
-    { reason: outcome.reason, document: outcome.details?.document },
-    { status: outcome.reason === "not-yours" ? 403 : 422 },
-  );
+  return answerTo(outcome, (kept) => kept);
 }

@@ -1,0 +1,136 @@
+import { boolean, index, integer, pgTable, primaryKey, text, uuid } from "drizzle-orm/pg-core";
+import { application } from "./application";
+import { instant } from "./columns";
+import { content } from "./content";
+import { person } from "./people";
+
+/** What the office notes beside an application, and the copies that it takes of several. */
+const ofApplication = () => ({
+  applicationId: uuid("application_id")
+    .notNull()
+    .references(() => application.id),
+});
+
+/** The place of an answer. */
+const ofValue = () => ({
+  ...ofApplication(),
+  scope: text("scope").notNull(),
+  section: text("section").notNull(),
+  entry: text("entry").notNull().default(""),
+  field: text("field").notNull(),
+});
+
+/** The place of a requirement. */
+const ofRequirement = () => ({
+  ...ofApplication(),
+  requirement: text("requirement").notNull(),
+  scope: text("scope").notNull(),
+  entry: text("entry").notNull().default(""),
+});
+
+const noted = () => ({
+  byId: uuid("by_id")
+    .notNull()
+    .references(() => person.id),
+  at: instant("at").notNull(),
+});
+
+/** A change of a value that another system owns, asked for there; over as soon as the applicant's answer has another version. */
+export const keeperNote = pgTable(
+  "keeper_note",
+  {
+    ...ofValue(),
+    version: integer("version").notNull(),
+    text: text("text").notNull(),
+    ...noted(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.scope, t.section, t.entry, t.field] })],
+);
+
+/** Whether a link that the applicant gave opened when an officer looked last. */
+export const linkNote = pgTable(
+  "link_note",
+  {
+    ...ofValue(),
+    url: text("url").notNull(),
+    opens: boolean("opens").notNull(),
+    /** What stood there when somebody kept a copy, and when that was; a later look takes nothing from it. */
+    copySha256: text("copy_sha256").references(() => content.sha256),
+    copyName: text("copy_name"),
+    copiedAt: instant("copied_at"),
+    ...noted(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.scope, t.section, t.entry, t.field, t.url] })],
+);
+
+/** What was noted of a number or an address of an application: calls, letters that came back, and what the applicant said of it. */
+export const reachNote = pgTable(
+  "reach_note",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    ...ofValue(),
+    version: integer("version").notNull(),
+    kind: text("kind").notNull(),
+    text: text("text").notNull().default(""),
+    /** Null where the applicant said it. */
+    byId: uuid("by_id").references(() => person.id),
+    at: instant("at").notNull(),
+  },
+  (t) => [index("reach_note_application").on(t.applicationId)],
+);
+
+/** A requirement that an officer excused, with the reason. */
+export const excuse = pgTable(
+  "excuse",
+  {
+    ...ofRequirement(),
+    reason: text("reason").notNull(),
+    ...noted(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.requirement, t.scope, t.entry] })],
+);
+
+/** Something that a rulebook has the office do, done: with what was done. */
+export const deed = pgTable(
+  "deed",
+  {
+    ...ofRequirement(),
+    note: text("note").notNull(),
+    ...noted(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.requirement, t.scope, t.entry] })],
+);
+
+/** Copies of several applications that somebody of the office asked for, made by a job and kept for some days. */
+export const copyOrder = pgTable(
+  "copy_order",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    askedById: uuid("asked_by_id")
+      .notNull()
+      .references(() => person.id),
+    askedAt: instant("asked_at").notNull(),
+    /** For whom: what others may not see is left out. */
+    reader: text("reader").notNull(),
+    documents: boolean("documents").notNull(),
+  },
+  (t) => [index("copy_order_of").on(t.askedById, t.askedAt)],
+);
+
+/** One application of an order of copies, and its PDF once it is made. */
+export const copyOf = pgTable(
+  "copy_of",
+  {
+    orderId: uuid("order_id")
+      .notNull()
+      .references(() => copyOrder.id, { onDelete: "cascade" }),
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    position: integer("position").notNull(),
+    madeAt: instant("made_at"),
+    /** Null while it is not made, and where it could not be. */
+    sha256: text("sha256").references(() => content.sha256),
+  },
+  (t) => [primaryKey({ columns: [t.orderId, t.applicationId] }), index("copy_of_content").on(t.sha256)],
+);
