@@ -85,7 +85,13 @@ function Line({ place, data, note, ask }: { place: ReachPlace; data: FileData } 
           {place.kind === "phone" ? (
             <div className="field">
               <label htmlFor={`${id}-kind`}>What came of the call</label>
-              <Select id={`${id}-kind`} value={kind} options={[...OUTCOMES]} onChange={setKind} showSearch />
+              <Select
+                id={`${id}-kind`}
+                value={kind}
+                options={[...OUTCOMES]}
+                onChange={setKind}
+                showSearch={{ optionFilterProp: "label" }}
+              />
             </div>
           ) : null}
           <div className="field">
