@@ -56,6 +56,7 @@ export async function benchPreview(pool: pg.Pool, runtime: Runtime, roundId: str
     `${(preview / 1000).toFixed(1)} s (bare ${(floor / 1000).toFixed(1)} s)`,
     preview / floor,
     "at most 2",
-    preview <= floor * 2 && made[0]?.done === FILES,
+    // With the one that the others were made from.
+    preview <= floor * 2 && made[0]?.done === FILES + 1,
   );
 }
