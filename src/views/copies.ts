@@ -2,7 +2,7 @@ import type pg from "pg";
 import { z } from "zod";
 import type { Reader } from "../core/sections/readers";
 import { readContent } from "../db/content";
-import { programmesOf } from "./scope";
+import { fileInScope, programmesOf, scopeParameter } from "./scope";
 import { defineView } from "./view";
 
 export interface CopyOrder {
@@ -43,17 +43,18 @@ export interface ReadyCopy {
   readonly sha256: string;
 }
 
-/** The copies of one order that are made, for the officer who asked for them. */
+/** The copies of one order that are made, for the officer who asked for them and still works on those files. */
 export const readyCopies = defineView({
   name: "ready-copies",
   input: z.object({ orderId: z.uuid() }),
   read: async ({ actor, pool }, { orderId }): Promise<readonly ReadyCopy[] | null> => {
-    if (actor.kind !== "person" || programmesOf(actor) === null) return null;
+    const scope = programmesOf(actor);
+    if (actor.kind !== "person" || scope === null) return null;
     const { rows } = await pool.query<ReadyCopy>(
       `select a.number, s.name, f.sha256 from copy_order o join copy_of f on f.order_id = o.id join application a on a.id = f.application_id
          join file_standing s on s.application_id = a.id
-       where o.id = $1 and o.asked_by_id = $2 and f.sha256 is not null order by f.position`,
-      [orderId, actor.id],
+       where o.id = $1 and o.asked_by_id = $2 and f.sha256 is not null and ${fileInScope("f.application_id", "$3")} order by f.position`,
+      [orderId, actor.id, scopeParameter(scope)],
     );
     return rows.length === 0 ? null : rows;
   },

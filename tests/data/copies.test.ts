@@ -110,6 +110,9 @@ describe("copies of several applications", () => {
     const { orderId } = await orderAndMake("office", false);
     expect(await readView(world.runtime, readyCopies, other, { orderId })).toBeNull();
     expect((await readView(world.runtime, copies, other, {}))?.length).toBe(0);
+    // Whoever asked and works on other programmes by now finds nothing of it.
+    const moved: Actor = { ...officer, grants: [{ role: "officer", scope: "FYC" }] } as Actor;
+    expect(await readView(world.runtime, readyCopies, moved, { orderId })).toBeNull();
     const asked = { applicationIds: ids(), reader: "office" as const, documents: false };
     expect(await reasonOf(runAct(world.runtime, orderCopies, elsewhere, asked))).toBe("not-yours");
     expect(await reasonOf(runAct(world.runtime, orderCopies, files[0]?.applicant as Actor, asked))).toBe("not-yours");

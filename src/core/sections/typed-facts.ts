@@ -34,7 +34,8 @@ function kept(scalarOf: (text: string) => Scalar | null): ReadFact {
     const known = facts.get(text);
     if (known !== undefined) return known;
     const value = scalarOf(text);
-    const fact: Fact = value === null ? UNKNOWN : { kind: "value", value, confirmed: isConfirmed };
+    if (value === null) return UNKNOWN;
+    const fact: Fact = { kind: "value", value, confirmed: isConfirmed };
     if (facts.size >= MOST_KEPT) facts.clear();
     if (text.length <= LONGEST_KEPT) facts.set(text, fact);
     return fact;
