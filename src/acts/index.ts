@@ -43,7 +43,7 @@ import { submitApplication } from "./submit-application";
 import { takeBackLine } from "./take-back-line";
 import { storeTemplate } from "./templates";
 import { giveUndertaking } from "./undertaking";
-import { uploadDocument } from "./upload-document";
+import { supplyForApplicant, uploadDocument } from "./upload-document";
 
 /** Every act there is: a test walks them with every role. */
 export const ACTS = {
@@ -169,6 +169,7 @@ export const ACTS = {
   tieAccount: accounts.tieAccount,
   undoJudgement: evidence.undoJudgement,
   uploadDocument,
+  supplyForApplicant,
   withdraw: files.withdraw,
   withdrawReference: requests.withdrawReference,
 } as const;

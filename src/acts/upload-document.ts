@@ -9,7 +9,7 @@ import { type ActContext, done, refuse } from "./act";
 import { closeAsks } from "./asks";
 import { displayName } from "./display-name";
 import { defineFileAct, type OpenFile } from "./file-act";
-import { type Place, placeFields, placeOf, rowsAt } from "./place";
+import { isSubmitted, type Place, placeFields, placeOf, resultAt, rowsAt } from "./place";
 
 const input = z.object({
   applicationId: z.uuid(),
@@ -47,37 +47,56 @@ async function shaped(file: OpenFile, requirement: string, document: Document): 
   return typeof bytes === "string" ? bytes : { bytes, mediaType: "image/jpeg", marks: [] };
 }
 
-/** Takes a document that has been looked at, and links it to the requirement that it answers. An open ask for it is answered. */
+/** Keeps a document that has been looked at, and links it to the requirement that it answers. An open ask for it is answered. */
+async function take(ctx: ActContext, file: OpenFile, document: z.output<typeof input>) {
+  const place = placeOf(document);
+  const kept = await shaped(file, place.requirement, document);
+  if (typeof kept === "string") return refuse("document-refused", { document: kept });
+  const sha256 = await storeContent(ctx.client, kept.bytes, kept.mediaType);
+  const [row] = await ctx.db
+    .insert(upload)
+    .values({
+      applicationId: file.id,
+      sha256,
+      name: displayName(document.name),
+      pages: document.pages,
+      marks: kept.marks,
+      uploadedAt: ctx.now,
+      uploadedBy: actorKey(ctx.actor),
+    })
+    .returning({ id: upload.id });
+  if (!row) throw new Error("the upload was not written");
+  await replaceOld(ctx, file, place);
+  await ctx.db
+    .insert(evidence)
+    .values({ applicationId: file.id, ...place, uploadId: row.id, lastPage: document.pages, suppliedAt: ctx.now });
+  await closeAsks(ctx, file.id, place);
+  return done({ uploadId: row.id });
+}
+
+/** Takes a document of the applicant's. */
 export const uploadDocument = defineFileAct({
   name: "upload-document",
   input,
   right: "applicant",
   about: placeOf,
   run: async (ctx, file, document) => {
-    const place = placeOf(document);
     const growing = growingSections(file.facts, file.rulebooks);
-    if (!maySupply(file.facts, file.assessment, place, growing)) return refuse("locked");
-    const kept = await shaped(file, place.requirement, document);
-    if (typeof kept === "string") return refuse("document-refused", { document: kept });
-    const sha256 = await storeContent(ctx.client, kept.bytes, kept.mediaType);
-    const [row] = await ctx.db
-      .insert(upload)
-      .values({
-        applicationId: file.id,
-        sha256,
-        name: displayName(document.name),
-        pages: document.pages,
-        marks: kept.marks,
-        uploadedAt: ctx.now,
-        uploadedBy: actorKey(ctx.actor),
-      })
-      .returning({ id: upload.id });
-    if (!row) throw new Error("the upload was not written");
-    await replaceOld(ctx, file, place);
-    await ctx.db
-      .insert(evidence)
-      .values({ applicationId: file.id, ...place, uploadId: row.id, lastPage: document.pages, suppliedAt: ctx.now });
-    await closeAsks(ctx, file.id, place);
-    return done({ uploadId: row.id });
+    if (!maySupply(file.facts, file.assessment, placeOf(document), growing)) return refuse("locked");
+    return take(ctx, file, document);
+  },
+});
+
+/** Takes what reached the office on paper or by mail, for a submitted application; it is looked at like what the applicant sends. */
+export const supplyForApplicant = defineFileAct({
+  name: "supply-for-applicant",
+  input,
+  right: "office",
+  about: placeOf,
+  run: async (ctx, file, document) => {
+    const result = resultAt(file, placeOf(document));
+    if (result?.kind !== "document" || result.standing === "not needed") return refuse("not-found");
+    if (!isSubmitted(file, result) || file.assessment.file.stage === "closed") return refuse("locked");
+    return take(ctx, file, document);
   },
 });

@@ -170,6 +170,7 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "note-link": "looked at a link",
   "keep-link-copy": "kept a copy of what a link shows",
   "set-aside-twin": "set a document aside that stood twice",
+  "supply-for-applicant": "put in what came by post or mail",
   "note-keeper": "noted a change that another system has to make",
   "note-reach": "noted a call or a letter",
   "ask-reach": "asked whether a number or an address holds",

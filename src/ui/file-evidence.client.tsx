@@ -1,12 +1,14 @@
 "use client";
 
 import dynamic from "next/dynamic";
+import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { RequirementResult } from "../core/assessment/result";
 import { formatDate, formatMoney } from "../text/format";
 import type { FileData } from "../views/file-data";
 import { Deed } from "./deed.client";
 import type { FileActs } from "./file-acts";
+import { FilePress } from "./file-press.client";
 
 const DocumentViewer = dynamic(() => import("./document-viewer.client"), {
   ssr: false,
@@ -47,6 +49,24 @@ function Signing({
       )}
       {said ? <p role="status">{said}</p> : null}
     </div>
+  );
+}
+
+/** The place for what reached the office on paper or by mail; it is looked at like what the applicant sends. */
+function FromPost({ data, requirement }: { data: FileData; requirement: RequirementResult }) {
+  const router = useRouter();
+  const { stage } = data.assessment.file;
+  if (requirement.standing === "not needed" || stage === "preparing" || stage === "closed") return null;
+  const { key, scope, entry } = requirement;
+  return (
+    <p className="from-post">
+      <FilePress
+        label="Put in what came by post or mail"
+        to="/api/uploads/office"
+        told={{ applicationId: data.id, requirement: key, scope, entry }}
+        onSent={router.refresh}
+      />
+    </p>
   );
 }
 
@@ -134,6 +154,7 @@ export function Evidence({
     return (
       <>
         <Signing data={data} requirement={requirement} remind={acts.remindSignature} />
+        <FromPost data={data} requirement={requirement} />
         <p className="empty">
           Nothing was supplied yet.
           {older.length > 0
@@ -197,6 +218,7 @@ export function Evidence({
         mediaType={shown.mediaType}
         name={requirement.title.en}
       />
+      <FromPost data={data} requirement={requirement} />
       {older.map((d) => (
         <p key={d.evidenceId} className="quiet">
           Replaced: <a href={`/api/documents/${d.uploadId}`}>{d.name}</a>

@@ -5,7 +5,7 @@ import { useState } from "react";
 import { formatMoment } from "../text/format";
 import type { ClaimedValue, FileData } from "../views/file-data";
 import type { FileActs } from "./file-acts";
-import { refusedText, sendForm } from "./upload-box.client";
+import { FilePress } from "./file-press.client";
 
 /** Links that an applicant gave: each opens in a window of its own, and an officer notes whether it did. */
 export function LinkList({
@@ -19,7 +19,6 @@ export function LinkList({
 }) {
   const router = useRouter();
   const [wrong, setWrong] = useState<string | null>(null);
-  const [sending, setSending] = useState<string | null>(null);
   const { scope, section, entry, field } = value;
   const links = Array.isArray(value.claim) ? value.claim.map(String) : [];
   const here = data.linkNotes.filter(
@@ -27,22 +26,6 @@ export function LinkList({
   );
   const note = async (url: string, opens: boolean) =>
     setWrong(await noteLink({ applicationId: data.id, scope, section, entry, field, url, opens }));
-  const keep = async (url: string, file: File) => {
-    setWrong(null);
-    setSending(url);
-    const form = new FormData();
-    for (const [key, told] of Object.entries({ applicationId: data.id, scope, section, entry, field, url }))
-      form.set(key, told);
-    form.set("file", file);
-    try {
-      const { status, body } = await sendForm("/api/link-copies", form, () => undefined);
-      if (status === 200) router.refresh();
-      else setWrong(refusedText("en", body));
-    } catch {
-      setWrong("There is no connection. Choose the file again.");
-    }
-    setSending(null);
-  };
   return (
     <ul className="link-list">
       {links.map((url) => {
@@ -71,19 +54,12 @@ export function LinkList({
                   copy of {formatMoment("en", known.copy.at, data.zone)}
                 </a>
               ) : null}{" "}
-              <label className="file-press">
-                {sending === url ? "Sending …" : known?.copy ? "keep a newer copy" : "keep a copy"}
-                <input
-                  type="file"
-                  accept="application/pdf,image/png,image/jpeg"
-                  disabled={sending !== null}
-                  onChange={(e) => {
-                    const [file] = e.target.files ?? [];
-                    e.target.value = "";
-                    if (file) void keep(url, file);
-                  }}
-                />
-              </label>
+              <FilePress
+                label={known?.copy ? "keep a newer copy" : "keep a copy"}
+                to="/api/link-copies"
+                told={{ applicationId: data.id, scope, section, entry, field, url }}
+                onSent={router.refresh}
+              />
             </span>
           </li>
         );

@@ -1,4 +1,5 @@
 import { readFile } from "node:fs/promises";
+import { PDFDocument } from "@cantoo/pdf-lib";
 import { unzipSync } from "fflate";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { choose, newPerson, type Person, readMail, signIn } from "../support/browser";
@@ -70,6 +71,19 @@ describe("what leaves the office and comes back", () => {
       .getByRole("row", { name: /Owen Tarrick/ })
       .getByText(/not confirmed, asked on/)
       .waitFor();
+  });
+
+  it("a document that came by post is put in beside its requirement", async () => {
+    const { page } = lead;
+    await page.goto(file);
+    await page.getByRole("button", { name: /Curriculum vitae/ }).click();
+    const pdf = await PDFDocument.create();
+    pdf.addPage().drawText("By post");
+    const sent = { name: "by-post.pdf", mimeType: "application/pdf", buffer: Buffer.from(await pdf.save()) };
+    await page.getByLabel("Put in what came by post or mail").setInputFiles(sent);
+    await page.getByRole("button", { name: "by-post.pdf" }).waitFor();
+    await page.goto(`${file}?show=history`);
+    await page.getByText(/put in what came by post or mail/).waitFor();
   });
 
   it("what the office does itself is said with a word, and taken back", async () => {

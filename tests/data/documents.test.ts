@@ -5,7 +5,7 @@ import { askApplicant } from "../../src/acts/asks";
 import { acceptEvidence, returnEvidence } from "../../src/acts/judge-evidence";
 import { removeDocument, setAsideTwin } from "../../src/acts/remove-document";
 
-import { uploadDocument } from "../../src/acts/upload-document";
+import { supplyForApplicant, uploadDocument } from "../../src/acts/upload-document";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { document, documentBytes } from "../../src/views/document";
@@ -90,6 +90,31 @@ describe("documents", () => {
     expect(await read(mine.uploadId, owner)).toBe("the same words");
     expect(await read(mine.uploadId, other)).toBeNull();
     expect(await read(copy.uploadId, owner)).toBeNull();
+  });
+
+  it("that came by post are put in by the office, once the application is submitted, and answer what was asked for", async () => {
+    const putIn = (id: string, change: object = {}) =>
+      reasonOf(
+        runAct(world.runtime, supplyForApplicant, officer, { ...sheet("from the post"), applicationId: id, ...change }),
+      );
+    expect(await putIn(applicationId)).toBe("locked");
+    const file = await submittedFile(world, roundId, "Poster");
+    const place = { applicationId: file.applicationId, requirement: "motivation", scope: "file", entry: "" };
+    await must(world, returnEvidence, officer, {
+      ...place,
+      reason: "unreadable",
+      text: "Again, please.",
+      due: "2026-12-10",
+    });
+    const asked = async () =>
+      (await lookAt(world, file.applicationId)).loaded.facts.asks.filter((a) => a.answeredAt === null);
+    expect(await asked()).toHaveLength(1);
+    expect(await putIn(file.applicationId, { requirement: "studies" })).toBe("not-found");
+    expect(await putIn(file.applicationId)).toBe("ok");
+    expect((await motivation(file.applicationId)).standing).toBe("to check");
+    expect(await asked()).toEqual([]);
+    await must(world, acceptEvidence, officer, { ...place, proof: "original seen" });
+    expect((await motivation(file.applicationId)).standing).toBe("accepted");
   });
 
   it("that were sent twice in one file, or stand in another, are said to the office", async () => {

@@ -272,6 +272,7 @@ describe("rights", () => {
       tieAccount: { personId: owner.id, accountId: "x" },
       undoJudgement: place,
       uploadDocument: { ...place, ...file },
+      supplyForApplicant: { ...place, ...file },
       withdraw: { applicationId },
       withdrawReference: { applicationId, requestId },
     };

@@ -113,6 +113,7 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   doDeed: OFFICERS,
   undoDeed: OFFICERS,
   setAsideTwin: OFFICERS,
+  supplyForApplicant: OFFICERS,
   noteKeeper: OFFICERS,
   keepLinkCopy: OFFICERS,
   noteLink: OFFICERS,

@@ -5,12 +5,14 @@ import { identity } from "../request";
 import { type Received, receiveFile } from "./receive-file";
 import { isSameOrigin } from "./same-origin";
 
-type File = Extract<Received, { ok: true }>;
+/** A file that was looked at, with who sent it and what was told beside it. */
+export type SentFile = Extract<Received, { ok: true }> & {
+  readonly actor: Identity["actor"];
+  readonly told: (key: string) => string;
+};
 
 /** A file that somebody who is signed in sends from our own pages, or the answer that says why not. */
-export async function receiveFrom(
-  request: Request,
-): Promise<(File & { readonly actor: Identity["actor"]; readonly told: (key: string) => string }) | Response> {
+export async function receiveFrom(request: Request): Promise<SentFile | Response> {
   if (!(await isSameOrigin(request))) return Response.json({ reason: "not-yours" }, { status: 403 });
   const person = await identity();
   if (!person) return Response.json({ reason: "signed-out" }, { status: 401 });
