@@ -6,12 +6,10 @@ import { confirmation } from "../db/schema";
 import { done, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
 import { namedBeside } from "./named-beside";
+import { valueFields } from "./place";
 
 const valueSchema = z.object({
-  scope: z.string().max(40),
-  section: z.string().max(60),
-  entry: z.string().max(40).default(""),
-  field: z.string().max(60),
+  ...valueFields,
   /** Left out: the claim is right as it stands. */
   value: z.union([z.string().max(2000), z.record(z.string(), z.string()), z.array(z.string())]).optional(),
 });

@@ -3,16 +3,14 @@ import { z } from "zod";
 import { keeperNote } from "../db/schema";
 import { done, refuse } from "./act";
 import { defineFileAct } from "./file-act";
+import { valueFields } from "./place";
 
 /** An officer notes that a value which another system owns is to be changed there, and why; an empty word takes the note back. */
 export const noteKeeper = defineFileAct({
   name: "note-keeper",
   input: z.object({
     applicationId: z.uuid(),
-    scope: z.string().max(40),
-    section: z.string().max(60),
-    entry: z.string().max(40).default(""),
-    field: z.string().max(60),
+    ...valueFields,
     text: z.string().trim().max(1000),
   }),
   right: "office",

@@ -4,13 +4,11 @@ import { linkNote } from "../db/schema";
 import { done, refuse } from "./act";
 import { displayName } from "./display-name";
 import { defineFileAct, type OpenFile } from "./file-act";
+import { valueFields } from "./place";
 
 const placed = {
   applicationId: z.uuid(),
-  scope: z.string().max(40),
-  section: z.string().max(60),
-  entry: z.string().max(40).default(""),
-  field: z.string().max(60),
+  ...valueFields,
   url: z.string().max(500),
 };
 type Link = Omit<z.output<z.ZodObject<typeof placed>>, "applicationId">;

@@ -11,6 +11,14 @@ export const placeFields = {
   entry: z.string().max(40).default(""),
 };
 
+/** One answer of a file: its scope, its section and field, and the entry of a list that it stands in. */
+export const valueFields = {
+  scope: z.string().max(40),
+  section: z.string().max(60),
+  entry: z.string().max(40).default(""),
+  field: z.string().max(60),
+};
+
 export type Place = { readonly requirement: string; readonly scope: string; readonly entry: string };
 
 export const placeOf = ({ requirement, scope, entry }: Place): Place => ({ requirement, scope, entry });

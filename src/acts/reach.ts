@@ -5,13 +5,11 @@ import { reachNote } from "../db/schema";
 import { type ActContext, done, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
 import { mailApplicant } from "./mail";
+import { valueFields } from "./place";
 
 const placed = {
   applicationId: z.uuid(),
-  scope: z.string().max(40),
-  section: z.string().max(60),
-  entry: z.string().max(40).default(""),
-  field: z.string().max(60),
+  ...valueFields,
 };
 type Place = { readonly scope: string; readonly section: string; readonly entry: string; readonly field: string };
 
