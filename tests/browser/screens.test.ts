@@ -80,6 +80,14 @@ describe("the main screens", () => {
       await page.waitForURL(new RegExp(`show=${tab.toLowerCase()}`));
       await check(person);
     }
+    await page.getByRole("link", { name: "Calls and post" }).click();
+    await page.getByRole("button", { name: "A letter came back" }).first().click();
+    await check(person);
+    await page.goto("/office");
+    await page.getByRole("checkbox").first().check();
+    await page.getByRole("button", { name: "Copies", exact: true }).click();
+    await page.getByRole("button", { name: "Make them" }).waitFor();
+    await check(person);
     await person.context.close();
   });
 
@@ -102,6 +110,8 @@ describe("the main screens", () => {
       "/office/rulings",
       "/office/awaited?kind=degree",
       "/office/drafts",
+      "/office/post",
+      "/office/copies",
     ]) {
       await page.goto(path);
       await page.locator("h1").waitFor();
