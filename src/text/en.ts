@@ -212,18 +212,6 @@ export const en = {
   "fee.unknown": "The fee is known as soon as you state citizenship and residence.",
   "fee.change": "If your citizenship or residence changes before you submit, the fee follows.",
 
-  "standing.missing": "missing",
-  "standing.promised": "on its way",
-  "standing.to check": "with us, to be checked",
-  "standing.accepted": "accepted",
-  "standing.complete": "complete",
-  "standing.supplied": "supplied",
-  "standing.returned": "sent back",
-  "standing.excused": "excused",
-  "standing.not needed": "not needed",
-  "standing.ours": "we see to it",
-  "standing.done": "done",
-
   "stage.preparing": "Preparing",
   "stage.submitted": "Submitted",
   "stage.complete": "Complete",

@@ -4,6 +4,7 @@ import { pastingEn, pastingFr } from "./pasting";
 import { picturesEn, picturesFr } from "./pictures";
 import { reachingEn, reachingFr } from "./reaching";
 import { resultsFileEn, resultsFileFr } from "./results-file";
+import { standingsEn, standingsFr } from "./standings";
 import { toldRulesEn, toldRulesFr } from "./told-rules";
 
 /** The catalogues that stand in files of their own, together. */
@@ -15,6 +16,7 @@ export const moreEn = {
   ...entryRulesEn,
   ...picturesEn,
   ...reachingEn,
+  ...standingsEn,
 } as const;
 export const moreFr: Readonly<Record<keyof typeof moreEn, string>> = {
   ...pastingFr,
@@ -24,4 +26,5 @@ export const moreFr: Readonly<Record<keyof typeof moreEn, string>> = {
   ...entryRulesFr,
   ...picturesFr,
   ...reachingFr,
+  ...standingsFr,
 };
