@@ -14,6 +14,7 @@ import * as institutions from "./institutions";
 import { announceOpenings, forgetInterest, noteInterest } from "./interest";
 import * as evidence from "./judge-evidence";
 import * as files from "./keep-files";
+import { compareStatements, judgeLikeness } from "./likeness";
 import * as messages from "./messages";
 import { moveProgramme, suggestMove } from "./move-programme";
 import { noteKeeper } from "./note-keeper";
@@ -84,6 +85,8 @@ export const ACTS = {
   keepRegistryRecord: registry.keepRegistryRecord,
   setRegistryMode: registry.setRegistryMode,
   judgeSamePerson,
+  compareStatements,
+  judgeLikeness,
   linkInstitution: institutions.linkInstitution,
   mergeInstitutions: institutions.mergeInstitutions,
   saveInstitution: institutions.saveInstitution,

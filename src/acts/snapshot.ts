@@ -2,6 +2,7 @@ import { and, eq, inArray, max } from "drizzle-orm";
 import { evidence, submission } from "../db/schema";
 import type { ActContext } from "./act";
 import type { OpenFile } from "./file-act";
+import { keepStatements } from "./likeness";
 
 /**
  * Writes the next numbered version of what was submitted: which choices, which version of each answer, which documents. References
@@ -25,6 +26,7 @@ export async function writeSnapshot(ctx: ActContext, file: OpenFile, choices: re
         ),
       ),
     );
+  await keepStatements(ctx, file, choices);
   await ctx.db.insert(submission).values({
     applicationId: file.id,
     no,

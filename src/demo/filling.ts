@@ -15,6 +15,7 @@ import { type LoadedFile, loadFile } from "../db/load-file";
 import { currentOffice } from "../db/office";
 import { act, formOf, supply } from "./applicant";
 import { certificate, paper, passport, picture, transcript } from "./documents";
+import { ownWords } from "./own-words";
 import type { Profile } from "./profile";
 
 /**
@@ -40,11 +41,12 @@ function sectionAt({ facts, rulebooks }: LoadedFile, scope: string, key: string)
     .find((s) => s.key === key && (s.scope === "file") === (scope === "file"));
 }
 
-/** The profile's own words, repeated or cut to the length that a statement asks for. */
+/** The profile's own words, more or fewer of them as the length that a statement asks for wants. */
 function statement(profile: Profile, field: Field): string {
   const { unit, least = 0, most } = field.length ?? { unit: "words" as const, most: 400 };
+  const name = [profile.given, profile.family].filter(Boolean).join(" ");
   let text = profile.motivation;
-  while (countIn(unit, text) < least) text = `${text}\n${profile.motivation}`;
+  for (let n = 10; countIn(unit, text) < least; n += 1) text = ownWords(name, profile.town, n);
   while (countIn(unit, text) > most) text = text.slice(0, Math.floor(text.length * 0.9));
   return text;
 }

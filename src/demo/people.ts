@@ -1,3 +1,4 @@
+import { ownWords } from "./own-words";
 import type { Profile } from "./profile";
 
 /** The demo's people, written down once; whatever a story needs differently is put on top. */
@@ -46,10 +47,7 @@ export function courses(marks: readonly string[], running = 0): readonly Course[
 const WORDS =
   "I have followed her work over two years, in the laboratory and on the flats. She measures carefully, doubts her own results first, and explains them so that others can use them. I would take her into my own group without hesitation.";
 
-const LETTER =
-  "I grew up at the mouth of a river that changed its bed twice while I was at school. Since then I have wanted to know why.\nIn my degree I learned to measure: salinity, sediment, the slow exchange between the channel and the flat. What I miss is the whole, and the field season on the Merrow flats is the place where I could find it.\nAfter the master I would like to work for a river authority, where such knowledge decides whether a dyke is raised or a marsh is given back.";
-
-const base: Profile = {
+const base: Omit<Profile, "motivation"> = {
   given: "Ilse",
   family: "Maarteen-Quist",
   email: "ilse.maarteen@people.example",
@@ -83,8 +81,9 @@ const base: Profile = {
     institution: "University of Halden Sound",
     words: WORDS,
   },
-  motivation: LETTER,
 };
+
+const LETTER_SENTENCES = 9;
 
 export type ProfileChange = Omit<Partial<Profile>, "degree" | "referee"> & {
   readonly degree?: Partial<Profile["degree"]>;
@@ -104,8 +103,10 @@ function address(given: string, family: string): string {
 
 /** A person of the demo: the common background with what is particular to them. */
 export function someone(given: string, family: string, change: ProfileChange = {}): Profile {
+  const town = change.town ?? base.town;
   return {
     ...base,
+    motivation: ownWords([given, family].filter(Boolean).join(" "), town, LETTER_SENTENCES),
     given,
     family,
     email: address(given, family),

@@ -2,6 +2,7 @@ import { type Runtime, runAct } from "../acts/act";
 import { eraseCopies } from "../acts/copies";
 import { eraseDrafts } from "../acts/erase-drafts";
 import { announceOpenings } from "../acts/interest";
+import { compareStatements } from "../acts/likeness";
 import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/messages";
 import { reportPreview } from "../acts/previews";
 import { reassessFiles } from "../acts/reassess";
@@ -123,6 +124,9 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
       return makeCopies(ctx.runtime, JOBS["make-copies"].parse(payload).orderId);
     case "erase-copies":
       await runAct(ctx.runtime, eraseCopies, SYSTEM, {});
+      return;
+    case "compare-statements":
+      await runAct(ctx.runtime, compareStatements, SYSTEM, JOBS["compare-statements"].parse(payload));
       return;
     case "preview":
       return workOutPreview(ctx, JOBS.preview.parse(payload));

@@ -1,5 +1,6 @@
 import { doubtsEn, doubtsFr } from "./doubts";
 import { entryRulesEn, entryRulesFr } from "./entry-rules";
+import { likenessEn, likenessFr } from "./likeness";
 import { pastingEn, pastingFr } from "./pasting";
 import { picturesEn, picturesFr } from "./pictures";
 import { reachingEn, reachingFr } from "./reaching";
@@ -15,6 +16,7 @@ export const moreEn = {
   ...toldRulesEn,
   ...entryRulesEn,
   ...picturesEn,
+  ...likenessEn,
   ...reachingEn,
   ...standingsEn,
 } as const;
@@ -25,6 +27,7 @@ export const moreFr: Readonly<Record<keyof typeof moreEn, string>> = {
   ...toldRulesFr,
   ...entryRulesFr,
   ...picturesFr,
+  ...likenessFr,
   ...reachingFr,
   ...standingsFr,
 };

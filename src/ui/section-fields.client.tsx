@@ -2,6 +2,7 @@
 
 import { Button, Checkbox } from "antd";
 import type { Json } from "../core/assessment/facts";
+import { isCompared } from "../core/likeness/form-words";
 import type { Registers } from "../core/office/reference-set";
 import { checkValue, fieldBeside } from "../core/sections/check-value";
 import { type Field, keeperLink } from "../core/sections/definition";
@@ -14,6 +15,7 @@ import { type FieldState, type Place, placeKey } from "./autosave.client";
 import { DoubtNote } from "./doubt-note";
 import { AgreeInput, FieldInput } from "./fields/field-input.client";
 import { issueText } from "./issue-text";
+import { LikenessNote, type LookForLikeness } from "./likeness-note.client";
 
 /** Whether something stands in a field on the server: what a submitted choice uses is closed, gaps may be filled. */
 function isStored(section: FormSection, entry: string, field: string): boolean {
@@ -48,6 +50,8 @@ export interface FieldContext {
   readonly set: (place: Place, value: Json) => void;
   readonly leave: (place: Place, value: Json) => void;
   readonly resolve: (place: Place, value: Json, keepMine: boolean) => void;
+  /** Holds a statement against those that others handed in; null where nothing is handed in. */
+  readonly look: LookForLikeness | null;
 }
 
 /** The entries of a list as they stand on the page, in order: the stored ones, then those that were just added. */
@@ -176,6 +180,13 @@ export function Conflict({
   );
 }
 
+/** A text as it was left here, or as it stood when the page was opened. */
+function leftText({ left, section }: FieldContext, place: Place): string {
+  const stored = section.entries.find((e) => e.id === place.entry)?.values[place.field]?.value;
+  const value = left[placeKey(place)] ?? stored;
+  return typeof value === "string" ? value : "";
+}
+
 function FieldRow({ context, entry, field }: { context: FieldContext; entry: string; field: Field }) {
   const id = `${context.section.key}-${entry}-${field.key}`;
   const { place, state, wrong, input } = fieldProps(context, entry, field, id);
@@ -228,6 +239,9 @@ function FieldRow({ context, entry, field }: { context: FieldContext; entry: str
         </p>
       ) : null}
       {wrong ? null : <DoubtNote context={context} entry={entry} field={field} />}
+      {context.look && isCompared(field) && !input.disabled ? (
+        <LikenessNote place={place} text={leftText(context, place)} locale={context.locale} look={context.look} />
+      ) : null}
       {state.locked ? <p className="wrong">{say(context.locale, "save.locked")}</p> : null}
       <Conflict context={context} place={place} state={state} value={input.value} />
     </div>

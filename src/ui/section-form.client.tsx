@@ -10,6 +10,7 @@ import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import { type Place, placeKey, type SaveStatus, useAutosave } from "./autosave.client";
 import { EntryGrid, fitsGrid } from "./entry-grid.client";
+import type { LookForLikeness } from "./likeness-note.client";
 import { PasteTable } from "./paste-table.client";
 import { RunningSums } from "./running-sums";
 import { EntryFields, firstEntry, ListFoot, mayRemove } from "./section-fields.client";
@@ -28,6 +29,7 @@ interface Props {
   readonly starts: string | null;
   /** The applicant's name as it stands in the form; "" while unknown. */
   readonly legalName: string;
+  readonly look: LookForLikeness;
 }
 
 function valuesOf(sections: readonly FormSection[]): Record<string, Json> {
@@ -89,6 +91,7 @@ export function SectionForm({
   office,
   starts,
   legalName,
+  look,
 }: Props) {
   const [sections, setSections] = useState(initial);
   const [values, setValues] = useState(() => valuesOf(initial));
@@ -212,6 +215,7 @@ export function SectionForm({
           set,
           leave,
           resolve: autosave.resolve,
+          look,
         };
         return (
           <section key={`${section.scope}|${section.key}`} aria-label={section.title[locale]} id={section.key}>

@@ -124,6 +124,7 @@ export function TrialSections({
           set: form.set,
           leave: form.leave,
           resolve: () => undefined,
+          look: null,
         };
         const entries = form.entriesOf(section);
         return (

@@ -43,6 +43,9 @@ interface Props {
   readonly mineHref: string;
   readonly round: "open" | "closed" | null;
   readonly roundHref: string;
+  /** Only files with statements like somebody else’s. */
+  readonly alike: boolean;
+  readonly alikeHref: string;
   /** The whole list as a table for spreadsheets. */
   readonly tableHref: string;
   readonly nextHref: string | null;
@@ -68,6 +71,8 @@ export function TurnList({
   mineHref,
   round,
   roundHref,
+  alike,
+  alikeHref,
   tableHref,
   nextHref,
   firstHref,
@@ -128,6 +133,9 @@ export function TurnList({
             </Link>
             <Link href={roundHref} className="filter">
               {round === "open" ? "Round still open" : round === "closed" ? "Gaps left, round closed" : "Any round"}
+            </Link>
+            <Link href={alikeHref} className="filter">
+              {alike ? "Statements alike" : "Any statements"}
             </Link>
             {marked.size > 0 ? (
               <>

@@ -7,6 +7,7 @@ import type { Field, Keeper } from "../core/sections/definition";
 import type { LocalText } from "../core/text/local-text";
 import type { ChoiceOffer } from "./choice-offer";
 import type { Double } from "./doubles";
+import type { AlikeStatements } from "./likeness";
 import type { ReachPlace } from "./reach";
 import type { FileCase } from "./rulings";
 
@@ -98,6 +99,7 @@ export interface FileData {
   readonly assessment: Assessment;
   /** Other files that look like the same person’s. */
   readonly doubles: readonly Double[];
+  readonly likenesses: readonly AlikeStatements[];
   readonly choices: readonly {
     readonly id: string;
     readonly code: string;

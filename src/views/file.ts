@@ -22,6 +22,7 @@ import { doublesOf } from "./doubles";
 import { entryTitles, titlesOf } from "./fact-titles";
 import type { ClaimedValue, FileData } from "./file-data";
 import { EXTRAS, type Extras } from "./file-extras";
+import { likenessesOf } from "./likeness";
 import { officeNow } from "./office-now";
 import { reachPlaces } from "./reach";
 import { casesOfFile } from "./rulings";
@@ -194,6 +195,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     cases: await casesOfFile(ctx.pool, loaded.facts, all, office),
     reach: reachPlaces(loaded, extras.reachNotes),
     doubles: await doublesOf(ctx.pool, { id, answers: loaded.facts.answers, email: extras.email }, scope),
+    likenesses: await likenessesOf(ctx.pool, loaded, scope),
     values,
     shows: Object.fromEntries(
       assessment.requirements.map((r) => [

@@ -8,6 +8,7 @@ import { file } from "./file";
 import { finder } from "./finder";
 import { formPreview } from "./form-preview";
 import { institutionPage, institutionSuggestions, institutions, knownNames, registerTable } from "./institutions";
+import { statementComparison, writerLikeness } from "./likeness";
 import { linkCopy } from "./link-copy";
 import { linkPurpose } from "./link-purpose";
 import { fileMessages, myMessages, tray } from "./messages";
@@ -72,10 +73,12 @@ export const VIEWS = {
   sharedParts,
   standards,
   staff,
+  statementComparison,
   submissions,
   template,
   tray,
   turnContacts,
   turns,
   whatIf,
+  writerLikeness,
 } as const;

@@ -55,12 +55,18 @@ const roundIs = (round: RoundFilter, now: string): string =>
     ? `s.mend_until > ${now}::timestamptz`
     : `s.stage = 'submitted' and (s.mend_until is null or s.mend_until <= ${now}::timestamptz)`;
 
+/** SQL that holds for files with a statement like somebody else's that nobody has judged yet. */
+const ALIKE = `s.application_id in (select t.application_id from likeness l cross join lateral (values (l.first_id), (l.second_id)) x (id)
+  join statement_text t on t.id = x.id where l.verdict is null)`;
+
 const input = z.object({
   turn: z.string().max(20).nullable().default(null),
   reason: z.string().max(40).nullable().default(null),
   mine: z.boolean().default(false),
   /** Those alone whose gaps can still be mended before the round closes, or those that were left with gaps when it had closed. */
   round: z.enum(ROUND_FILTERS).nullable().default(null),
+  /** Those alone with a statement like somebody else's that nobody has judged yet. */
+  alike: z.boolean().default(false),
   find: z.string().max(100).nullable().default(null),
   after: orderKey,
 });
@@ -92,19 +98,22 @@ const BIG_OFFICE = 5000;
 const KEPT_MS = 5000;
 const kept = new WeakMap<pg.Pool, Map<string, { readonly until: number; readonly counts: readonly TurnCount[] }>>();
 
+/** What narrows the list beside the turn and the reason. */
+type Narrowed = Pick<z.output<typeof input>, "round" | "alike">;
+
 async function counts(
   ctx: ViewContext,
   scope: readonly string[] | null,
   mine: string | null,
-  round: RoundFilter | null,
+  { round, alike }: Narrowed,
 ): Promise<readonly TurnCount[]> {
-  if (mine !== null || round !== null) return count(ctx, scope, mine, round);
+  if (mine !== null || round !== null || alike) return count(ctx, scope, mine, { round, alike });
   const known = kept.get(ctx.pool) ?? new Map();
   kept.set(ctx.pool, known);
   const key = JSON.stringify(scope);
   const before = known.get(key);
   if (before && before.until > performance.now()) return before.counts;
-  const fresh = await count(ctx, scope, null, null);
+  const fresh = await count(ctx, scope, null, { round, alike });
   if (fresh.reduce((sum, c) => sum + c.count, 0) > BIG_OFFICE)
     known.set(key, { until: performance.now() + KEPT_MS, counts: fresh });
   return fresh;
@@ -114,11 +123,11 @@ async function count(
   ctx: ViewContext,
   scope: readonly string[] | null,
   mine: string | null,
-  round: RoundFilter | null,
+  { round, alike }: Narrowed,
 ): Promise<readonly TurnCount[]> {
   const { rows } = await ctx.pool.query<TurnCount>(
     `select s.turn, s.reason, count(*)::int as count from file_standing s
-     where ($2::uuid is null or s.officer_id = $2) and ${round === null ? "$3::timestamptz is null" : roundIs(round, "$3")} and ${fileInScope("s.application_id", "$1")}
+     where ($2::uuid is null or s.officer_id = $2) and ${round === null ? "$3::timestamptz is null" : roundIs(round, "$3")}${alike ? ` and ${ALIKE}` : ""} and ${fileInScope("s.application_id", "$1")}
      group by s.turn, s.reason`,
     [scope, mine, round === null ? null : ctx.now],
   );
@@ -152,6 +161,7 @@ function shownWhere(
   );
   const { round } = filter;
   if (round !== null) only((p) => roundIs(round, p), ctx.now);
+  if (filter.alike) conditions.push(ALIKE);
   only((p) => fileInScope("s.application_id", p), scope);
   if (from) {
     values.push(...from);
@@ -217,7 +227,7 @@ export const turns = defineView({
     const mine = filter.mine ? ctx.actor.id : null;
     const parameter = scopeParameter(scope);
     const [all, found, office] = await Promise.all([
-      counts(ctx, parameter, mine, filter.round),
+      counts(ctx, parameter, mine, filter),
       page(ctx, parameter, filter, mine),
       officeNow(ctx.pool),
     ]);

@@ -216,6 +216,8 @@ describe("rights", () => {
       keepRegistryRecord: { board: "northern", year: "2025", candidate: "1", name: "A", results: [] },
       setRegistryMode: { down: false, delayMs: 0 },
       judgeSamePerson: { applicationId, otherNumber: "27-99999", verdict: "different" },
+      compareStatements: { applicationId },
+      judgeLikeness: { applicationId, statementId: randomUUID(), otherId: randomUUID(), verdict: "harmless" },
       linkInstitution: { institutionId, written: "Halden Sound Uni", country: "SR" },
       mergeInstitutions: {
         keepId: institutionId,
@@ -316,6 +318,8 @@ describe("rights", () => {
       sites: { code: "MTE" },
       sharedParts: {},
       staff: {},
+      statementComparison: { number, otherId: randomUUID() },
+      writerLikeness: { applicationId, scope: "file", section: "person", field: "givenName", text: "Ada" },
       submissions: { number },
       template: { sha256: await one("select sha256 as id from template") },
       tray: {},

@@ -89,6 +89,8 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   keepRegistryRecord: ONLY_SYSTEM,
   setRegistryMode: ONLY_SYSTEM,
   judgeSamePerson: OFFICERS,
+  compareStatements: ONLY_SYSTEM,
+  judgeLikeness: OFFICERS,
   keepTrayMail: ONLY_SYSTEM,
   linkInstitution: DRAFTERS,
   mergeInstitutions: DRAFTERS,
@@ -202,6 +204,9 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   selfCheck: ROLES,
   sharedParts: ["officer", "officer elsewhere", "lead officer", "administrator"],
   staff: ["administrator"],
+  // No statement of this file is like another: likeness.test.ts asks for one that is.
+  statementComparison: [],
+  writerLikeness: [],
   submissions: ["owner", "officer", "lead officer"],
   template: ROLES,
   tray: ONLY_SYSTEM,

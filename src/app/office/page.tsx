@@ -21,7 +21,7 @@ function address(query: TurnQuery, change: TurnQuery): string {
 const NEXT_ROUND: Readonly<Record<string, string>> = { "": "1", "1": "2" };
 
 function TurnNav({ data, query }: { data: TurnsData; query: TurnQuery }) {
-  const kept = { mine: query.mine ?? "", mend: query.mend ?? "" };
+  const kept = { mine: query.mine ?? "", mend: query.mend ?? "", alike: query.alike ?? "" };
   return (
     <nav className="turn-nav" aria-label="Whose turn">
       <h2>Whose turn</h2>
@@ -100,6 +100,8 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
         mineHref={address(query, { mine: query.mine === "1" ? "" : "1", after: "" })}
         round={filter.round}
         roundHref={address(query, { mend: NEXT_ROUND[query.mend ?? ""] ?? "", after: "" })}
+        alike={filter.alike}
+        alikeHref={address(query, { alike: filter.alike ? "" : "1", after: "" })}
         tableHref={address(query, { after: "" }).replace("/office", "/api/turns")}
         nextHref={data.next ? address(query, { after: data.next }) : null}
         firstHref={query.after ? address(query, { after: "" }) : null}

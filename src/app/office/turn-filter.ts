@@ -8,6 +8,8 @@ export interface TurnQuery {
   readonly mine?: string;
   /** `1`: only what can still be mended before its round closes; `2`: only what was left with gaps when it had closed. */
   readonly mend?: string;
+  /** `1`: only files with a statement like somebody else’s that nobody has judged yet. */
+  readonly alike?: string;
   readonly find?: string;
   readonly after?: string;
 }
@@ -15,13 +17,14 @@ export interface TurnQuery {
 const ROUNDS: Readonly<Record<string, RoundFilter>> = { "1": "open", "2": "closed" };
 
 /** The same as the views of turns read it: whoever looks for a name looks through all turns. */
-export function turnFilter({ turn, reason, mine, mend, find, after }: TurnQuery) {
+export function turnFilter({ turn, reason, mine, mend, alike, find, after }: TurnQuery) {
   const finding = find !== undefined && find !== "";
   return {
     turn: finding ? null : (turn ?? "office"),
     reason: reason ?? null,
     mine: mine === "1",
     round: ROUNDS[mend ?? ""] ?? null,
+    alike: alike === "1",
     find: finding ? fold(find).slice(0, 100) : null,
     after: after ?? null,
   };

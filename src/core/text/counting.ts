@@ -4,7 +4,8 @@
  * Characters are what a reader sees as one: a letter with its accents, or an emoji of several code points.
  */
 const WORD = /[\p{L}\p{N}]/u;
-const WITHOUT_BLANKS =
+/** Scripts in which words stand side by side without a blank. */
+export const WITHOUT_BLANKS =
   /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u;
 
 let words: Intl.Segmenter | undefined;

@@ -9,3 +9,4 @@ export * from "./notes";
 export * from "./people";
 export * from "./record";
 export * from "./rulings";
+export * from "./statements";

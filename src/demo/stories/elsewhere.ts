@@ -1,3 +1,4 @@
+import { ownWords } from "../own-words";
 import type { Moment, Story } from "../story";
 import { home, type Telling } from "./moments";
 
@@ -79,6 +80,13 @@ const MASTER_AND_PRACTICE: Extract<Moment, { do: "fill any" }>["entries"] = {
 type Told = Extract<Moment, { do: "fill any" }>["told"];
 
 const DOCTORAL: Told = { "education.level": "7", "education.title": "MSc Coastal Dynamics" };
+
+/** A plan of somebody's own but for what was taken from the plan of another applicant, here and there. */
+const LENT_PLAN = (() => {
+  const lent = ownWords("Hendrika Ravales Koorndijk", "Nickerie", 26).split("\n");
+  const own = ownWords("Yuki Tanemura", "Hakodate", 26).split("\n");
+  return own.map((part, i) => (i === 1 || i === 3 ? `${part} ${lent[4 - i] ?? ""}` : part)).join("\n");
+})();
 
 /** Filled in one evening, papers over the next days, the fee, and sent. */
 const sent = (day: number, told: Told = {}): readonly Moment[] => [
@@ -262,7 +270,8 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
   },
   {
     key: "doctoral-sent",
-    tells: "Doctoral: topics in order of preference, sent, waits for its check.",
+    tells:
+      "Doctoral: topics in order of preference, sent, waits for its check; two passages of the plan are somebody else’s.",
     profile: who("Yuki", "Tanemura", {
       citizenships: ["JP"],
       residence: "JP",
@@ -272,7 +281,7 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
       birthDate: "1999-01-15",
     }),
     round: "PCS 1",
-    moments: sent(-3, DOCTORAL),
+    moments: sent(-3, { ...DOCTORAL, "topics.plan": LENT_PLAN }),
     expects: { stage: "submitted", turn: "office", next: "check" },
   },
   {

@@ -17,7 +17,8 @@ import { submitApplication } from "../../../../acts/submit-application";
 import { giveUndertaking } from "../../../../acts/undertaking";
 import { webRuntime } from "../../../../runtime";
 import { say } from "../../../../text/say";
-import { locale, perform, requirePerson } from "../../../request";
+import { type WriterLikeness, writerLikeness } from "../../../../views/likeness";
+import { locale, perform, requirePerson, see } from "../../../request";
 
 /** What a press answers: nothing when it worked, else the sentence that says what to do. */
 export type Pressed = string | null;
@@ -126,4 +127,13 @@ export async function pay(
   const { card } = await webRuntime();
   const { paymentId, minor, currency } = outcome.value;
   return { page: card.pageFor({ paymentId, minor, currency, returnPath: `/my/${number}/fee` }) };
+}
+
+/** What of a statement that is being written stands in those that others handed in; nothing is stored. */
+export async function lookForLikeness(
+  applicationId: string,
+  place: { scope: string; section: string; field: string },
+  text: string,
+): Promise<WriterLikeness | null> {
+  return see(writerLikeness, (await requirePerson("/my")).actor, { applicationId, ...place, text });
 }

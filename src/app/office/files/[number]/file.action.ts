@@ -11,6 +11,7 @@ import { dropDecision, prepareDecision, releaseDecision } from "../../../../acts
 import { doDeed, undoDeed } from "../../../../acts/deeds";
 import { acceptEvidence, returnEvidence, undoJudgement } from "../../../../acts/judge-evidence";
 import { excuseRequirement, takeFile } from "../../../../acts/keep-files";
+import { judgeLikeness } from "../../../../acts/likeness";
 import { sendAgain } from "../../../../acts/messages";
 import { moveProgramme, suggestMove } from "../../../../acts/move-programme";
 import { noteKeeper } from "../../../../acts/note-keeper";
@@ -133,6 +134,8 @@ export const judgeSame = async (
   otherNumber: string,
   verdict: z.input<(typeof judgeSamePerson)["input"]>["verdict"],
 ): Promise<Said> => run(number, judgeSamePerson, { applicationId, otherNumber, verdict });
+export const judgeAlike = async (number: string, input: z.input<(typeof judgeLikeness)["input"]>): Promise<Said> =>
+  run(number, judgeLikeness, input);
 export const move = async (number: string, applicationId: string, choiceId: string, reason: string): Promise<Said> =>
   run(number, moveToRulebook, { applicationId, choiceId, reason });
 

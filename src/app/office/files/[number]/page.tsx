@@ -4,12 +4,14 @@ import { holds, OFFICE } from "../../../../core/rights/actor";
 import { formatDay } from "../../../../core/time/day";
 import { zoneTable } from "../../../../core/time/zone";
 import { proposedDay } from "../../../../text/office";
+import { Alike, AlikeLines } from "../../../../ui/alike.client";
 import { Doubles } from "../../../../ui/doubles.client";
 import { FileMessages } from "../../../../ui/file-messages.client";
 import { FileWork } from "../../../../ui/file-work.client";
 import { Reach } from "../../../../ui/reach.client";
 import { WhatIf } from "../../../../ui/what-if.client";
 import { file } from "../../../../views/file";
+import { statementComparison } from "../../../../views/likeness";
 import { fileMessages } from "../../../../views/messages";
 import { submissions } from "../../../../views/submissions";
 import { whatIf } from "../../../../views/what-if";
@@ -26,9 +28,9 @@ export default async function FilePage({
   searchParams,
 }: {
   params: Promise<{ number: string }>;
-  searchParams: Promise<{ show?: string }>;
+  searchParams: Promise<{ show?: string; with?: string }>;
 }) {
-  const [{ number }, { show = "" }] = await Promise.all([params, searchParams]);
+  const [{ number }, { show = "", with: otherId = "" }] = await Promise.all([params, searchParams]);
   const person = await requireStaff(`/office/files/${number}`, OFFICE);
   const data = await see(file, person.actor, { number });
   if (!data) notFound();
@@ -38,10 +40,23 @@ export default async function FilePage({
   const lines = show === "form" ? await see(submissions, person.actor, { number }) : null;
   const mails = show === "messages" ? ((await see(fileMessages, person.actor, { number })) ?? []) : [];
   const supposed = show === "what-if" ? await see(whatIf, person.actor, { number }) : null;
+  const alike = show === "alike" ? await see(statementComparison, person.actor, { number, otherId }) : null;
   return (
     <div className="file">
       <Head data={data} show={show} />
       <Doubles doubles={data.doubles} judge={actions.judgeSame.bind(null, number, data.id)} />
+      <AlikeLines number={number} likenesses={data.likenesses} shown={show === "alike" ? otherId : null} />
+      {show === "alike" ? (
+        <Alike
+          key={otherId}
+          number={number}
+          name={data.name}
+          zone={data.zone}
+          comparison={alike}
+          judge={actions.judgeAlike.bind(null, number)}
+          applicationId={data.id}
+        />
+      ) : null}
       {show === "history" ? <History data={data} /> : null}
       {show === "messages" ? (
         <FileMessages messages={mails} zone={data.zone} send={actions.mailAgain.bind(null, number, data.id)} />

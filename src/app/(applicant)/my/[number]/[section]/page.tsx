@@ -7,6 +7,7 @@ import { SectionForm } from "../../../../../ui/section-form.client";
 import type { MyApplication } from "../../../../../views/application-data";
 import type { FormSection } from "../../../../../views/form-sections";
 import { locale } from "../../../../request";
+import { lookForLikeness } from "../application.action";
 import { loadApplication } from "../load";
 import { ChoicesPage } from "./choices-page";
 import { DocumentsPage } from "./documents-page";
@@ -61,6 +62,7 @@ export default async function SectionPage({ params }: { params: Promise<{ number
         locale={language}
         sections={sections}
         office={application.office}
+        look={lookForLikeness.bind(null, application.id)}
         starts={
           application.choices
             .flatMap((c) => (c.withdrawn ? [] : [c.start]))
