@@ -4,6 +4,7 @@ import { copies, readyCopies } from "./copies";
 import { document } from "./document";
 import { drafts } from "./drafts";
 import { elsewhere } from "./elsewhere";
+import { figures } from "./figures";
 import { file } from "./file";
 import { finder } from "./finder";
 import { formPreview } from "./form-preview";
@@ -47,6 +48,7 @@ export const VIEWS = {
   document,
   drafts,
   elsewhere,
+  figures,
   file,
   fileMessages,
   finder,

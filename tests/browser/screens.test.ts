@@ -112,6 +112,7 @@ describe("the main screens", () => {
       "/office/drafts",
       "/office/post",
       "/office/copies",
+      "/office/figures",
     ]) {
       await page.goto(path);
       await page.locator("h1").waitFor();

@@ -10,6 +10,8 @@ import { submitApplication } from "../../src/acts/submit-application";
 import { giveUndertaking } from "../../src/acts/undertaking";
 import type { Actor } from "../../src/core/rights/actor";
 import { type LoadedCatalogue, loadCatalogue } from "../../src/demo/catalogue";
+import { fillAny } from "../../src/demo/filling";
+import { someone } from "../../src/demo/people";
 import { pcs } from "../../src/demo/rulebooks/pcs";
 import { applyOffer } from "../../src/views/apply";
 import { file as fileView } from "../../src/views/file";
@@ -278,6 +280,23 @@ describe("choices", () => {
     expect(await check([...school, ...numeracy("44"), ...marks("65", "60")])).toContain("numeracy not met");
     const { rows } = await world.runtime.pool.query("select 1 from answer where section = 'subjects'");
     expect(rows).toEqual([]);
+  });
+
+  it("in part time are held against what a visa allows", async () => {
+    const finding = async (citizenships: readonly string[], mode: string, permit: boolean) => {
+      const { person, applicationId } = await fileWith("MMH 1");
+      const who = someone("Ana", "Vale", { citizenships, residence: "BR", country: "BR" });
+      const told = { "visa.holds": permit, ...(permit ? { "visa.kind": "Student permit until 2029" } : {}) };
+      await fillAny(world.runtime, person, applicationId, who, told, {});
+      const choiceId = (await lookAt(world, applicationId)).result.choices[0]?.id ?? "";
+      await must(world, changeChoice, person, { applicationId, choiceId, mode });
+      const { findings } = (await lookAt(world, applicationId)).result.choices[0] ?? { findings: [] };
+      return findings.find((f) => f.key === "modeAndVisa")?.finding;
+    };
+    expect(await finding(["BR"], "part time", false)).toBe("not met");
+    expect(await finding(["BR"], "full time", false)).toBe("met");
+    expect(await finding(["BR"], "part time", true)).toBe("met");
+    expect(await finding(["BR", "IE"], "part time", false)).toBe("met");
   });
 
   it("are put on another track by the office, with a reason, until a decision is prepared", async () => {

@@ -96,4 +96,19 @@ describe("what the office does itself", () => {
       await reasonOf(runAct(world.runtime, doDeed, officer, { ...file.place, requirement: "cv", note: "x" })),
     ).toBe("not-found");
   });
+
+  it("looks whether our own results are complete before anything is decided on somebody who studies here", async () => {
+    const owed = async (ours: boolean) => {
+      const applicant = await anybody(world, ours ? "Ours" : "Theirs");
+      const { applicationId } = await must(world, startApplication, applicant, { roundId: rounds["PCS 1"] ?? "" });
+      const told = { "status.ours": ours, ...(ours ? { "status.oursNumber": "S-20417" } : {}) };
+      await fillAny(world.runtime, applicant, applicationId, someone("Ana", "Vale"), told, {});
+      const scope = (await lookAt(world, applicationId)).result.choices[0]?.id;
+      await world.runtime.pool.query("update choice set submitted_at = $2 where id = $1", [scope, world.runtime.now()]);
+      const { result } = await lookAt(world, applicationId);
+      return result.file.owed.filter((s) => s.kind === "do").map((s) => [s.turn, s.requirement]);
+    };
+    expect(await owed(true)).toEqual([["office", "internalResults"]]);
+    expect(await owed(false)).toEqual([]);
+  });
 });

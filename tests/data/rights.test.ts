@@ -301,6 +301,7 @@ describe("rights", () => {
       standards: {},
       selfCheck: { code: "MES" },
       document: { uploadId },
+      figures: {},
       file: { number },
       whatIf: { number },
       resultsFile: { bytes: new Uint8Array([60]) },

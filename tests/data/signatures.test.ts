@@ -24,12 +24,13 @@ describe("a signature by a link", () => {
   let officer: Actor;
   let owner: Actor;
   let file = { applicationId: "", number: "" };
+  let rounds: Readonly<Record<string, string>>;
   const place = () => ({ applicationId: file.applicationId, requirement: "consent" });
 
   beforeAll(async () => {
     world = await openWorld("signatures");
     officer = await makePerson(world, "Runa Okonjo", ["officer"]);
-    const { rounds } = await loadCatalogue(world.runtime, "2026-11-25");
+    ({ rounds } = await loadCatalogue(world.runtime, "2026-11-25"));
     owner = await anybody(world, "Young");
     file = await must(world, startApplication, owner, { roundId: rounds["FYC rolling"] ?? "" });
     await fillAny(
@@ -162,5 +163,27 @@ describe("a signature by a link", () => {
     const other = (requirement: string) =>
       reasonOf(runAct(world.runtime, requestSignature, owner, { ...place(), requirement }));
     expect([await other("passport"), await other("nothing")]).toEqual(["not-found", "not-found"]);
+  });
+
+  it("has a sponsor confirm what it owes, in plain words", async () => {
+    const employee = await anybody(world, "Employed");
+    const { applicationId } = await must(world, startApplication, employee, { roundId: rounds["PCS 1"] ?? "" });
+    const told = {
+      "sponsor.employed": true,
+      "sponsor.body": "Ministry of Ports",
+      "sponsor.name": "Jon Sponsor",
+      "sponsor.email": "jon.sponsor@ports.example",
+    };
+    await fillAny(world.runtime, employee, applicationId, someone("Eda", "Vale"), told, {});
+    await must(world, requestSignature, employee, { applicationId, requirement: "permission" });
+    const [asked] = (await mails("signature-asked")).slice(-1);
+    expect(asked?.to).toBe("jon.sponsor@ports.example");
+    const actor = await holder();
+    expect((await readView(world.runtime, signaturePage, actor, {}))?.sentence.en).toContain(
+      "go on paying their salary",
+    );
+    expect(await sign(actor)).toBe("ok");
+    const { result } = await lookAt(world, applicationId);
+    expect(result.requirements.find((r) => r.key === "permission")?.standing).toBe("to check");
   });
 });

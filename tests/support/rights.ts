@@ -177,6 +177,7 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   elsewhere: OFFICERS,
   officeCopy: OFFICERS,
   drafts: ["officer", "officer elsewhere", "lead officer"],
+  figures: ["officer", "officer elsewhere", "lead officer"],
   file: OFFICERS,
   fileMessages: OFFICERS,
   finder: ROLES,

@@ -26,7 +26,12 @@ export default async function OfficeLayout({ children }: { children: ReactNode }
         { href: "/office/standards", word: "Standards" },
         { href: "/office/institutions", word: "Institutions" },
         { href: "/office/rulings", word: "Rulings" },
-        ...(holds(person.actor, OFFICE) ? [{ href: "/office/copies", word: "Copies" }] : []),
+        ...(holds(person.actor, OFFICE)
+          ? [
+              { href: "/office/figures", word: "Figures" },
+              { href: "/office/copies", word: "Copies" },
+            ]
+          : []),
       ]
     : [];
   return (

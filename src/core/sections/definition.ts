@@ -95,6 +95,8 @@ export const fieldSchema = z.object({
   when: conditionSchema.optional(),
   /** Who may see it; anything but `assessment` never enters the facts. */
   seenBy: z.enum(["assessment", "office", "finance", "figures"]).default("assessment"),
+  /** Its answers are counted over all applications of a start; what is for figures alone always is. */
+  counted: z.boolean().optional(),
 });
 export type Field = z.infer<typeof fieldSchema>;
 

@@ -119,6 +119,22 @@ export const mmh: RulebookBody = {
     firstDegreeRule,
     { key: "credits", title: { en: "180 ECTS", fr: "180 ECTS" }, rule: ectsAtLeast(180), curable: null },
     {
+      key: "modeAndVisa",
+      title: {
+        en: "Full time, or no visa needed: none is given for part-time study",
+        fr: "À plein temps, ou sans besoin de visa : aucun n’est accordé pour des études à temps partiel",
+      },
+      rule: {
+        any: [
+          { fact: "choice.mode", is: "equals", value: "full time" },
+          { fact: "group", is: "differs", value: "overseas" },
+          { fact: "answers.visa.holds", is: "equals", value: true },
+        ],
+      },
+      curable: null,
+      told: true,
+    },
+    {
       key: "english",
       title: { en: "English for a thesis in the humanities", fr: "L’anglais d’un mémoire en lettres" },
       rule: { any: [{ fact: "measure.written", is: "equals", value: true }, taughtTwoYears, EXEMPT] },

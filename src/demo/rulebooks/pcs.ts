@@ -39,6 +39,7 @@ import {
   family,
   hasSpecialStatus,
   holdsFellowship,
+  internalResults,
   letters,
   otherQualifications,
   remarks,
@@ -163,10 +164,20 @@ export const pcs: RulebookBody = {
         "permission",
         ["Employer’s permission", "Accord de l’employeur"],
         ["For the whole length of the programme.", "Pour toute la durée du programme."],
-        { shows: ["sponsor.body"] },
+        {
+          shows: ["sponsor.body"],
+          signedBy: {
+            section: "sponsor",
+            sentence: {
+              en: "We employ the applicant. We let them study here for the whole length of the programme, go on paying their salary in that time, and pay the fees if they are asked of us. We tell the institute at once if any of this changes.",
+              fr: "Nous employons la personne qui candidate. Nous la laissons étudier ici pendant toute la durée du programme, continuons à verser son salaire pendant ce temps, et payons les frais s’ils nous sont demandés. Nous avertissons aussitôt l’institut si cela change.",
+            },
+          },
+        },
       ),
       when: employed,
     },
+    internalResults,
     {
       ...document(
         "fellowship",

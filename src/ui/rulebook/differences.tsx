@@ -54,6 +54,7 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   keptBack: "left out of copies that are passed on",
   ends: "the day on which a paper ends",
   forLetters: "letters go there",
+  counted: "counted in the figures",
   keptBy: "the system that owns it",
   gate: "decides who may choose the programme",
   mayBeUnknown: "“I do not know” is an answer",

@@ -1,6 +1,7 @@
 "use client";
 
 import { Button, Checkbox, Input } from "antd";
+import { canBeCounted } from "../../core/figures/tally";
 import { FIELD_KINDS, type Field, factName } from "../../core/sections/definition";
 import { takesNotKnown } from "../../core/sections/not-known";
 import { AppliesWhen } from "./applies-when.client";
@@ -198,6 +199,17 @@ export function FieldPart({ context, value, list, onChange }: FormProps<Field> &
             onChange={(e) => onChange(put(value, "forLetters", e.target.checked || undefined))}
           >
             letters go to this address and not to the contact address
+          </Checkbox>
+        </div>
+      ) : null}
+      {list === null && canBeCounted(value) && value.seenBy !== "figures" ? (
+        <div className="plan-field">
+          <Checkbox
+            disabled={disabled}
+            checked={value.counted ?? false}
+            onChange={(e) => onChange(put(value, "counted", e.target.checked || undefined))}
+          >
+            its answers are counted in the figures
           </Checkbox>
         </div>
       ) : null}

@@ -59,6 +59,7 @@ export const language: Section = {
       {
         key: "way",
         kind: "choice",
+        counted: true,
         options: [
           option("test", "By a test result, here or on its way", "Par un résultat de test, obtenu ou attendu"),
           option(
@@ -132,6 +133,7 @@ export const schoolLanguage: Section = {
       {
         key: "way",
         kind: "choice",
+        counted: true,
         options: [
           option("test", "By a test result, here or on its way", "Par un résultat de test, obtenu ou attendu"),
           option("schooling", "By three school years taught in English", "Par trois années d’école en anglais"),

@@ -122,7 +122,7 @@ export const citizenship: Section = {
   },
   fields: [
     field({ key: "citizenships", kind: "countries" }, "Citizenships", "Nationalités"),
-    field({ key: "residence", kind: "country" }, "Country in which you live", "Pays où vous vivez"),
+    field({ key: "residence", kind: "country", counted: true }, "Country in which you live", "Pays où vous vivez"),
     field(
       {
         key: "stay",

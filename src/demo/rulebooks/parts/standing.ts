@@ -1,3 +1,4 @@
+import type { Requirement } from "../../../core/requirements/definition";
 import type { Condition } from "../../../core/rules/condition";
 import type { Section } from "../../../core/sections/definition";
 import { field, option } from "./field";
@@ -108,6 +109,20 @@ export const status: Section = {
   ],
 };
 
+/** Whoever studies with us sends no transcript of it: the office looks whether the register has every result. */
+export const internalResults: Requirement = {
+  key: "internalResults",
+  kind: "deed",
+  title: { en: "Our own results are complete", fr: "Nos propres résultats sont complets" },
+  help: {
+    en: "Look in the student register whether every course that was taken here has its result.",
+    fr: "Vérifiez dans le registre des étudiants que chaque cours suivi ici a son résultat.",
+  },
+  scope: "choice",
+  neededBy: "decision",
+  when: yes("answers.status.ours"),
+};
+
 export const hasSpecialStatus: Condition = {
   all: [
     { fact: "answers.status.special", is: "known" },
@@ -122,7 +137,7 @@ export const sponsor: Section = {
   title: { en: "Employer and fellowship", fr: "Employeur et bourse" },
   fields: [
     field(
-      { key: "employed", kind: "yesNo" },
+      { key: "employed", kind: "yesNo", counted: true },
       "Does a public body employ you, and send you here?",
       "Un organisme public vous emploie-t-il et vous envoie-t-il ici ?",
     ),
@@ -132,7 +147,21 @@ export const sponsor: Section = {
       "Quel organisme",
     ),
     field(
-      { key: "fellowship", kind: "yesNo" },
+      { key: "name", kind: "name", most: 150, seenBy: "office", when: yes("answers.sponsor.employed") },
+      "Who may sign for it",
+      "Qui peut signer pour lui",
+      {
+        en: "We write to this person, who says in plain words that the body lets you study and what it pays.",
+        fr: "Nous écrivons à cette personne, qui dit en termes simples que l’organisme vous laisse étudier et ce qu’il paie.",
+      },
+    ),
+    field(
+      { key: "email", kind: "email", seenBy: "office", when: yes("answers.sponsor.employed") },
+      "E-mail of this person",
+      "Courriel de cette personne",
+    ),
+    field(
+      { key: "fellowship", kind: "yesNo", counted: true },
       "Do you hold a fellowship already?",
       "Avez-vous déjà une bourse de recherche ?",
     ),

@@ -1,0 +1,87 @@
+import { notFound } from "next/navigation";
+import { OFFICE } from "../../../core/rights/actor";
+import { formatDate } from "../../../text/format";
+import { FigureBars } from "../../../ui/figure-bars.client";
+import { StartPick } from "../../../ui/start-pick.client";
+import { type Figure, figures } from "../../../views/figures";
+import { requireStaff, see } from "../../request";
+
+const WITHHELD = "fewer than five, or withheld with them";
+
+function FigureBlock({ figure }: { figure: Figure }) {
+  const { title, section, lines, confidential, several } = figure;
+  return (
+    <section className="figure-block">
+      <h2>
+        {title} {section ? <span className="quiet">{section}</span> : null}
+      </h2>
+      <FigureBars title={title} lines={lines} />
+      <details>
+        <summary>As a table</summary>
+        <table className="plain-table">
+          <tbody>
+            {lines.map(({ label, count }) => (
+              <tr key={label}>
+                <th scope="row">{label}</th>
+                <td className="figures">{count ?? <span className="quiet">{WITHHELD}</span>}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+      <p className="quiet">
+        {several ? "Several answers could be given. " : ""}
+        {confidential ? "Known in figures alone: no file shows who said it." : ""}
+      </p>
+    </section>
+  );
+}
+
+/** How many gave which answer, start by start: what is for figures alone, and what rulebooks have counted. */
+export default async function FiguresSheet({ searchParams }: { searchParams: Promise<{ start?: string }> }) {
+  const person = await requireStaff("/office/figures", OFFICE);
+  const { start = null } = await searchParams;
+  const page = await see(figures, person.actor, { start });
+  if (!page) notFound();
+  const { shown } = page;
+  return (
+    <div className="office-sheet wide">
+      <div className="sheet-head">
+        <h1>
+          Figures <span className="quiet">over submitted applications, one start at a time</span>
+        </h1>
+        {shown ? (
+          <div className="presses">
+            <StartPick
+              shown={shown.id}
+              starts={page.starts.map((s) => ({
+                value: s.id,
+                label: `${s.code} ${s.title}, ${formatDate("en", s.startsOn)} · ${s.submitted}`,
+              }))}
+            />
+            <a className="plain-button" href={`/api/figures?start=${shown.id}`} download>
+              As CSV
+            </a>
+          </div>
+        ) : null}
+      </div>
+      {!shown || shown.submitted === 0 ? (
+        <p className="empty">
+          {shown ? "Nobody has submitted an application for this start yet." : "No start is planned yet."}
+        </p>
+      ) : (
+        <>
+          <p>
+            {shown.submitted} submitted {shown.submitted === 1 ? "application" : "applications"} for {shown.code}, start{" "}
+            {formatDate("en", shown.startsOn)}.
+          </p>
+          <div className="figure-blocks">
+            {page.figures.map((figure) => (
+              <FigureBlock key={figure.key} figure={figure} />
+            ))}
+          </div>
+        </>
+      )}
+    </div>
+  );
+}

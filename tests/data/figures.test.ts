@@ -1,0 +1,93 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { startApplication } from "../../src/acts/start-application";
+import type { Json } from "../../src/core/assessment/facts";
+import type { Actor } from "../../src/core/rights/actor";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { figures } from "../../src/views/figures";
+import { readView } from "../../src/views/view";
+import { anybody, lookAt } from "../support/files";
+import { makePerson, must, openWorld, type World } from "../support/world";
+
+/** What is known in figures alone, and what rulebooks have counted, over the submitted applications of one start. */
+describe("figures", () => {
+  let world: World;
+  let officer: Actor;
+  let round: string;
+
+  beforeAll(async () => {
+    world = await openWorld("figures");
+    officer = await makePerson(world, "Runa Okonjo", ["officer"]);
+    round = (await loadCatalogue(world.runtime, "2026-11-25")).rounds["PCS 1"] ?? "";
+  });
+  afterAll(() => world.close());
+
+  /** An application of which only a few answers matter here; written straight, as nothing else is looked at. */
+  async function applied(name: string, answers: Readonly<Record<string, Json>>, submitted = true): Promise<void> {
+    const { applicationId } = await must(world, startApplication, await anybody(world, name), { roundId: round });
+    for (const [place, value] of Object.entries(answers)) {
+      const [section, field] = place.split(".");
+      await world.runtime.pool.query(
+        `insert into answer (application_id, scope, section, entry, field, value, version, position, saved_at) values ($1, 'file', $2, '', $3, $4, 1, 0, $5)`,
+        [applicationId, section, field, JSON.stringify(value), world.runtime.now()],
+      );
+    }
+    const scope = (await lookAt(world, applicationId)).result.choices[0]?.id;
+    if (submitted)
+      await world.runtime.pool.query("update choice set submitted_at = $2 where id = $1", [scope, world.runtime.now()]);
+  }
+  const page = async (start: string | null = null, actor: Actor = officer) =>
+    readView(world.runtime, figures, actor, { start });
+  const linesOf = async (key: string) =>
+    (await page())?.figures.find((f) => f.key === key)?.lines.map((l) => [l.label, l.count]);
+
+  it("count submitted applications alone, exactly where it is no secret, and withhold small groups where it is", async () => {
+    for (let i = 0; i < 6; i += 1)
+      await applied(`woman ${i}`, { "figures.describes": "woman", "sponsor.employed": i < 2, "heard.from": ["fair"] });
+    for (let i = 0; i < 7; i += 1)
+      await applied(`man ${i}`, {
+        "figures.describes": "man",
+        "figures.first": { notKnown: true },
+        "sponsor.employed": false,
+        "heard.from": ["fair", "friends"],
+      });
+    await applied("other", { "figures.describes": "other", "figures.first": true, "heard.from": ["agent"] });
+    await applied("a draft", { "figures.describes": "woman", "sponsor.employed": true }, false);
+
+    expect((await page())?.shown).toMatchObject({ code: "PCS", submitted: 14 });
+    expect(await linesOf("sponsor.employed")).toEqual([
+      ["Yes", 2],
+      ["No", 11],
+      ["no answer", 1],
+    ]);
+    // One alone would follow from the sum: the next smallest goes with it.
+    expect(await linesOf("figures.describes")).toEqual([
+      ["A woman", null],
+      ["A man", 7],
+      ["In other words", null],
+    ]);
+    expect(await linesOf("figures.first")).toEqual([
+      ["Yes", null],
+      ["No", 0],
+      ["do not know it", 7],
+      ["no answer", null],
+    ]);
+    // Several answers add up to no sum that gives a small one away.
+    expect(await linesOf("heard.from")).toEqual([
+      ["At school or university", 0],
+      ["Friends or family", 7],
+      ["A fair", 13],
+      ["A search on the web", 0],
+      ["An agent", null],
+    ]);
+  });
+
+  it("are shown start by start, of one's own programmes, and to nobody outside the office", async () => {
+    const elsewhere = await makePerson(world, "Elsewhere Officer", ["officer"], "MES");
+    const own = await page(null, elsewhere);
+    expect([...new Set(own?.starts.map((s) => s.code))]).toEqual(["MES"]);
+    const pcs = (await page())?.shown?.id ?? "";
+    expect((await page(pcs))?.shown?.code).toBe("PCS");
+    expect((await page(pcs, elsewhere))?.shown?.code).toBe("MES");
+    expect(await page(null, await anybody(world, "Curious"))).toBeNull();
+  });
+});
