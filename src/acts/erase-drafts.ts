@@ -31,6 +31,7 @@ const WRITTEN = [
   "deed",
   "reach_note",
   "keeper_note",
+  "digest",
   "answer",
   "answer_version",
   "excuse",

@@ -10,6 +10,7 @@ import * as decisions from "./decisions";
 import { doDeed, undoDeed } from "./deeds";
 import { answerSearch, noteEmptySearch } from "./empty-searches";
 import { eraseDrafts } from "./erase-drafts";
+import { leaveOutPage, writeDigest } from "./for-assessors";
 import * as institutions from "./institutions";
 import { announceOpenings, forgetInterest, noteInterest } from "./interest";
 import * as evidence from "./judge-evidence";
@@ -85,6 +86,8 @@ export const ACTS = {
   keepRegistryRecord: registry.keepRegistryRecord,
   setRegistryMode: registry.setRegistryMode,
   judgeSamePerson,
+  leaveOutPage,
+  writeDigest,
   compareStatements,
   judgeLikeness,
   linkInstitution: institutions.linkInstitution,

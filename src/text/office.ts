@@ -198,6 +198,8 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "report-registry": "the registry of examinations answered",
   "take-registry-results": "took over results that the registry has under another name",
   "judge-same-person": "said of another file whether it is the same person’s",
+  "leave-out-page": "left a page out of the copies of those who assess, or put it back",
+  "write-digest": "wrote in short what a section holds",
   "judge-likeness": "judged what two statements have in common",
   "send-again": "sent a mail again",
   "tell-missing": "wrote what is still missing",

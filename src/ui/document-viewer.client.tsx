@@ -17,15 +17,20 @@ const READER = {
 
 const ZOOMS = [0.75, 1, 1.4, 2] as const;
 
-/** A document in the page: turned with `r`, enlarged with `z`, paged with `n` and `b`. Nothing in it is run. */
+/** A document in the page: turned with `r`, enlarged with `z`, paged with `n` and `b`; `o` leaves a page out for those who assess. Nothing in it is run. */
 export default function DocumentViewer({
   uploadId,
   mediaType,
   name,
+  leftOut,
+  leaveOut,
 }: {
   uploadId: string;
   mediaType: string;
   name: string;
+  /** Pages that are left out of the copies of those who assess; null where that cannot be said. */
+  leftOut?: readonly number[];
+  leaveOut?: (page: number, out: boolean) => Promise<string | null>;
 }) {
   const url = `/api/documents/${uploadId}?show=1`;
   const [pages, setPages] = useState(1);
@@ -45,6 +50,12 @@ export default function DocumentViewer({
   useHotkeys("n", () => step(1), [pages]);
   useHotkeys("b", () => step(-1), [pages]);
   useHotkeys("r", () => setTurned((t) => (t + 90) % 360));
+  const isOut = leftOut?.includes(page) ?? false;
+  const [wrong, setWrong] = useState<string | null>(null);
+  const turnOut = async () => {
+    if (leaveOut) setWrong(await leaveOut(page, !isOut));
+  };
+  useHotkeys("o", () => void turnOut(), { enabled: leaveOut !== undefined }, [page, isOut]);
   useHotkeys("z", () => setZoom((z) => (z + 1) % ZOOMS.length));
   const scale = ZOOMS[zoom] ?? 1;
   return (
@@ -87,6 +98,26 @@ export default function DocumentViewer({
       </section>
       <p>
         <a href={`/api/documents/${uploadId}`}>Download</a>
+        {leaveOut ? (
+          <>
+            {" "}
+            <span className="quiet">·</span>{" "}
+            <button type="button" className="link-button" onClick={() => void turnOut()}>
+              {isOut ? "put this page back for those who assess" : "leave this page out for those who assess"}{" "}
+              <span className="key">o</span>
+            </button>
+          </>
+        ) : null}{" "}
+        {leftOut && leftOut.length > 0 ? (
+          <span className="quiet">
+            · left out of their copies: {leftOut.length === 1 ? "page" : "pages"} {leftOut.join(", ")}
+          </span>
+        ) : null}
+        {wrong ? (
+          <span role="alert" className="wrong">
+            {wrong}
+          </span>
+        ) : null}
       </p>
     </div>
   );

@@ -11,7 +11,7 @@ const EDGE_PX = 28;
 const FONT_PX = 13;
 const GAP_PX = 6;
 const MOST_BARS = 12;
-const LONGEST_LABEL = 38;
+const LONGEST_LABEL = 32;
 
 const short = (label: string): string =>
   label.length > LONGEST_LABEL ? `${label.slice(0, LONGEST_LABEL - 1)}…` : label;
@@ -22,7 +22,7 @@ function barsOf(lines: readonly FigureLine[]): readonly FigureLine[] {
   const others = lines.slice(MOST_BARS - 1);
   const sum = others.reduce((all, l) => all + (l.count ?? 0), 0);
   const count = others.some((l) => l.count === null) ? null : sum;
-  return [...lines.slice(0, MOST_BARS - 1), { label: `${others.length} others`, count }];
+  return [...lines.slice(0, MOST_BARS - 1), { label: `${others.length} others`, count, value: null }];
 }
 
 /** Writes the figure at the end of its bar, or that it is withheld. */
@@ -32,11 +32,12 @@ const figuresAtEnds = (
   font: string,
 ): Plugin<"bar"> => ({
   id: "figures-at-ends",
-  afterDatasetsDraw: ({ ctx, getDatasetMeta, chartArea }) => {
+  afterDatasetsDraw: (chart) => {
+    const { ctx, chartArea } = chart;
     ctx.font = font;
     ctx.textBaseline = "middle";
     bars.forEach(({ count }, i) => {
-      const bar = getDatasetMeta(0).data[i];
+      const bar = chart.getDatasetMeta(0).data[i];
       if (!bar) return;
       ctx.fillStyle = count === null ? colours.quiet : colours.ink;
       ctx.fillText(count === null ? "withheld" : String(count), Math.max(bar.x, chartArea.left) + GAP_PX, bar.y);

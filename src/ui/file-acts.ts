@@ -97,6 +97,12 @@ export interface FileActs {
     readonly entry: string;
   }>;
   readonly takeRegistry: Acting<{ readonly applicationId: string; readonly queryId: string }>;
+  readonly leaveOutPage: Acting<{
+    readonly applicationId: string;
+    readonly uploadId: string;
+    readonly page: number;
+    readonly out: boolean;
+  }>;
   readonly take: Acting<{ readonly applicationId: string; readonly mine: boolean }>;
   readonly prepare: Acting<{
     readonly applicationId: string;

@@ -78,7 +78,7 @@ export function Evidence({
 }: {
   data: FileData;
   requirement: RequirementResult;
-  acts: Pick<FileActs, "remindSignature" | "doDeed" | "undoDeed" | "setAside">;
+  acts: Pick<FileActs, "remindSignature" | "doDeed" | "undoDeed" | "setAside" | "leaveOutPage">;
 }) {
   const current = data.documents.filter((d) => requirement.evidence.includes(d.evidenceId));
   const older = data.documents.filter(
@@ -217,6 +217,8 @@ export function Evidence({
         uploadId={shown.uploadId}
         mediaType={shown.mediaType}
         name={requirement.title.en}
+        leftOut={shown.leftOut}
+        leaveOut={(page, out) => acts.leaveOutPage({ applicationId: data.id, uploadId: shown.uploadId, page, out })}
       />
       <FromPost data={data} requirement={requirement} />
       {older.map((d) => (

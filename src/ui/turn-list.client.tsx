@@ -45,6 +45,9 @@ interface Props {
   readonly roundHref: string;
   /** Only files with statements like somebody else’s. */
   readonly alike: boolean;
+  /** The answer that the list is narrowed to, in words, and the list without that. */
+  readonly said: string | null;
+  readonly saidHref: string;
   readonly alikeHref: string;
   /** The whole list as a table for spreadsheets. */
   readonly tableHref: string;
@@ -73,6 +76,8 @@ export function TurnList({
   roundHref,
   alike,
   alikeHref,
+  said: answer,
+  saidHref,
   tableHref,
   nextHref,
   firstHref,
@@ -134,6 +139,11 @@ export function TurnList({
             <Link href={roundHref} className="filter">
               {round === "open" ? "Round still open" : round === "closed" ? "Gaps left, round closed" : "Any round"}
             </Link>
+            {answer ? (
+              <Link href={saidHref} className="filter">
+                {answer} ×
+              </Link>
+            ) : null}
             <Link href={alikeHref} className="filter">
               {alike ? "Statements alike" : "Any statements"}
             </Link>

@@ -2,6 +2,7 @@ import type pg from "pg";
 import type { Reader } from "../core/sections/readers";
 import { readContent } from "../db/content";
 import type { MyApplication } from "./application-data";
+import type { Digest } from "./form-copy";
 import { readApplication } from "./my-application";
 
 /** One application of an order whose copy is still to be made. */
@@ -26,6 +27,22 @@ export async function copyWork(pool: pg.Pool, orderId: string): Promise<readonly
 /** An application as a copy shows it; null where it is gone. */
 export function applicationOfCopy(pool: pg.Pool, applicationId: string, now: Date): Promise<MyApplication | null> {
   return readApplication({ pool, now, actor: { kind: "system" } }, applicationId);
+}
+
+/** What those who assess get beside the answers: what the office says in short, and which pages are left out of which documents. */
+export async function forAssessors(
+  pool: pg.Pool,
+  applicationId: string,
+): Promise<{ readonly digests: readonly Digest[]; readonly leftOut: ReadonlyMap<string, readonly number[]> }> {
+  const { rows: digests } = await pool.query<Digest>(
+    "select scope, section, text from digest where application_id = $1",
+    [applicationId],
+  );
+  const { rows } = await pool.query<{ id: string; pages: number[] }>(
+    "select u.id, array_agg(l.page order by l.page) as pages from upload u join page_left_out l on l.upload_id = u.id where u.application_id = $1 group by u.id",
+    [applicationId],
+  );
+  return { digests, leftOut: new Map(rows.map((r) => [r.id, r.pages])) };
 }
 
 /** A supplied document, whole. */

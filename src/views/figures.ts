@@ -1,12 +1,12 @@
 import type pg from "pg";
 import { z } from "zod";
 import type { Json } from "../core/assessment/facts";
-import { isCounted, takesSeveral, tally } from "../core/figures/tally";
+import { isCounted, isSecret, takesSeveral, tally } from "../core/figures/tally";
 import { withheld } from "../core/figures/withheld";
 import type { ReferenceSet } from "../core/office/reference-set";
 import type { RulebookBody } from "../core/rulebook/rulebook";
 import type { Field } from "../core/sections/definition";
-import { valueText } from "../text/value-text";
+import { countedLabel } from "./answered-so";
 import { officeNow } from "./office-now";
 import { programmesOf, scopeParameter } from "./scope";
 import { defineView } from "./view";
@@ -24,6 +24,8 @@ export interface FigureLine {
   readonly label: string;
   /** Null where so few people must not be shown. */
   readonly count: number | null;
+  /** The answer by which its files are listed; null where that is nobody's business, or there is nothing to list. */
+  readonly value: string | null;
 }
 
 /** One question with how often each answer was given. */
@@ -84,7 +86,7 @@ async function chosen(pool: pg.Pool, start: FigureStart, set: ReferenceSet): Pro
     const own = rows.filter((r) => r.kind === kind).sort((a, b) => b.people - a.people || (a.value < b.value ? -1 : 1));
     if (own.length === 0 || (own.length === 1 && kind !== "group")) return [];
     const known = new Map(names);
-    const lines = own.map(({ value, people }) => ({ label: known.get(value) ?? value, count: people }));
+    const lines = own.map((l) => ({ label: known.get(l.value) ?? l.value, count: l.people, value: null }));
     return [{ key: kind, title, section: null, confidential: false, several: false, lines }];
   });
 }
@@ -100,15 +102,16 @@ function figureOf(
 ): Figure {
   const { answered, notKnown, lines } = tally(field, answers);
   const several = takesSeveral(field);
-  const single: Field["kind"] = field.kind === "countries" ? "country" : several ? "choice" : field.kind;
-  const label = (value: string): string =>
-    valueText("en", { ...field, kind: single }, field.kind === "yesNo" ? value === "yes" : value, set);
+  const confidential = isSecret(field);
   const all = [
-    ...lines.map(({ value, count }) => ({ label: label(value), count })),
-    ...(notKnown > 0 ? [{ label: REST.notKnown, count: notKnown }] : []),
-    ...(people > answered ? [{ label: REST.none, count: people - answered }] : []),
+    ...lines.map(({ value, count }) => ({
+      label: countedLabel(field, value, set),
+      count,
+      value: confidential || count === 0 ? null : value,
+    })),
+    ...(notKnown > 0 ? [{ label: REST.notKnown, count: notKnown, value: null }] : []),
+    ...(people > answered ? [{ label: REST.none, count: people - answered, value: null }] : []),
   ];
-  const confidential = field.seenBy === "figures";
   const kept = confidential
     ? withheld(
         all.map((l) => l.count),

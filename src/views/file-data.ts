@@ -54,6 +54,8 @@ export interface FileDocument {
   readonly alsoIn: readonly string[];
   /** The requirements of this file under which the same document stands, too. */
   readonly twice: readonly string[];
+  /** Pages that are left out of the copies of those who assess, counted from 1. */
+  readonly leftOut: readonly number[];
 }
 
 export interface FileReference {
@@ -163,6 +165,14 @@ export interface FileData {
   /** Numbers and addresses, and what was noted of them, the first note first. */
   readonly reach: readonly ReachPlace[];
   readonly reachNotes: readonly (ReachNote & { readonly text: string; readonly by: string | null })[];
+  /** What the office says of sections in short, for those who assess. */
+  readonly digests: readonly {
+    readonly scope: string;
+    readonly section: string;
+    readonly text: string;
+    readonly by: string;
+    readonly at: string;
+  }[];
   /** What the office has done itself, by requirement. */
   readonly deeds: readonly {
     readonly requirement: string;

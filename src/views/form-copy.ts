@@ -9,6 +9,13 @@ import { NOTHING_SAID, valueText } from "../text/value-text";
 import type { MyApplication } from "./application-data";
 import type { FormSection } from "./form-sections";
 
+/** What the office says of a section in short. */
+export interface Digest {
+  readonly scope: string;
+  readonly section: string;
+  readonly text: string;
+}
+
 const LONG = 90;
 const MOST_COLUMNS = 7;
 
@@ -121,18 +128,23 @@ function annexes(application: MyApplication, locale: Locale, reader: CopyReader)
 /**
  * The form in words, as far as a reader may see it: what belongs to the application first, then what belongs to each choice, in the
  * order of the form.
+ * @param digests what the office says of sections in short, for those who read it
  */
 export function formCopy(
   application: MyApplication,
   name: string,
   locale: Locale,
   reader: CopyReader = "applicant",
+  digests: readonly Digest[] = [],
 ): FormCopy {
   const asked = application.sections.filter((s) => s.applies);
   const sectionsOf = (scope: string) =>
     asked
       .filter((s) => s.scope === scope)
-      .map((s) => copiedSection(s, locale, application.office, reader))
+      .map((s) => {
+        const digest = digests.find((d) => d.scope === s.scope && d.section === s.key)?.text;
+        return { ...copiedSection(s, locale, application.office, reader), ...(digest ? { digest } : {}) };
+      })
       .filter((s) => s.table !== null || s.entries.length > 0 || reader === "applicant");
   const live = application.choices.filter((c) => !c.withdrawn);
   const submitted = live.flatMap((c) => c.submittedAt ?? []).sort()[0];

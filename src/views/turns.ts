@@ -5,6 +5,7 @@ import { assess } from "../core/assessment/assess";
 import { combText } from "../core/assessment/comb";
 import { reasonOf } from "../core/assessment/reason";
 import { loadFiles } from "../db/load-file";
+import { answeredSo, type KnownAnswer, knownAnswer, saysSo } from "./answered-so";
 import { officeNow } from "./office-now";
 import { orderKey, orderKeyOf, readOrderKey } from "./order-key";
 import { fileInScope, programmesOf, scopeParameter } from "./scope";
@@ -38,6 +39,8 @@ export interface TurnsData {
   readonly now: string;
   readonly zone: string;
   readonly counts: readonly TurnCount[];
+  /** The answer that the list is narrowed to, in words. */
+  readonly said: string | null;
   readonly rows: readonly TurnRow[];
   /** Where the next page begins; null on the last. */
   readonly next: string | null;
@@ -67,6 +70,8 @@ const input = z.object({
   round: z.enum(ROUND_FILTERS).nullable().default(null),
   /** Those alone with a statement like somebody else's that nobody has judged yet. */
   alike: z.boolean().default(false),
+  /** Those alone in which a counted answer was given, of the submitted applications of a start. */
+  said: answeredSo.nullable().catch(null).default(null),
   find: z.string().max(100).nullable().default(null),
   after: orderKey,
 });
@@ -98,22 +103,28 @@ const BIG_OFFICE = 5000;
 const KEPT_MS = 5000;
 const kept = new WeakMap<pg.Pool, Map<string, { readonly until: number; readonly counts: readonly TurnCount[] }>>();
 
-/** What narrows the list beside the turn and the reason. */
-type Narrowed = Pick<z.output<typeof input>, "round" | "alike">;
+/** A filter that was read, with the answer that it asks for as the rulebook knows it. */
+type Filter = z.output<typeof input> & { readonly known: KnownAnswer | null };
+
+async function filterOf(ctx: ViewContext, asked: z.output<typeof input>): Promise<Filter | null> {
+  if (asked.said === null) return { ...asked, known: null };
+  const known = await knownAnswer(ctx.pool, asked.said, (await officeNow(ctx.pool)).set);
+  return known ? { ...asked, known } : null;
+}
 
 async function counts(
   ctx: ViewContext,
   scope: readonly string[] | null,
   mine: string | null,
-  { round, alike }: Narrowed,
+  filter: Filter,
 ): Promise<readonly TurnCount[]> {
-  if (mine !== null || round !== null || alike) return count(ctx, scope, mine, { round, alike });
+  if (mine !== null || filter.round !== null || filter.alike || filter.known) return count(ctx, scope, mine, filter);
   const known = kept.get(ctx.pool) ?? new Map();
   kept.set(ctx.pool, known);
   const key = JSON.stringify(scope);
   const before = known.get(key);
   if (before && before.until > performance.now()) return before.counts;
-  const fresh = await count(ctx, scope, null, { round, alike });
+  const fresh = await count(ctx, scope, null, filter);
   if (fresh.reduce((sum, c) => sum + c.count, 0) > BIG_OFFICE)
     known.set(key, { until: performance.now() + KEPT_MS, counts: fresh });
   return fresh;
@@ -123,13 +134,17 @@ async function count(
   ctx: ViewContext,
   scope: readonly string[] | null,
   mine: string | null,
-  { round, alike }: Narrowed,
+  filter: Filter,
 ): Promise<readonly TurnCount[]> {
+  const { where, values } = shownWhere(
+    ctx,
+    scope,
+    { ...filter, turn: null, reason: null, find: null, after: null },
+    mine,
+  );
   const { rows } = await ctx.pool.query<TurnCount>(
-    `select s.turn, s.reason, count(*)::int as count from file_standing s
-     where ($2::uuid is null or s.officer_id = $2) and ${round === null ? "$3::timestamptz is null" : roundIs(round, "$3")}${alike ? ` and ${ALIKE}` : ""} and ${fileInScope("s.application_id", "$1")}
-     group by s.turn, s.reason`,
-    [scope, mine, round === null ? null : ctx.now],
+    `select s.turn, s.reason, count(*)::int as count from file_standing s ${where} group by s.turn, s.reason`,
+    [...values],
   );
   return rows;
 }
@@ -141,7 +156,7 @@ async function count(
 function shownWhere(
   ctx: ViewContext,
   scope: readonly string[] | null,
-  filter: z.output<typeof input>,
+  filter: Filter,
   mine: string | null,
 ): { readonly where: string; readonly values: readonly unknown[] } {
   const values: unknown[] = [];
@@ -162,6 +177,7 @@ function shownWhere(
   const { round } = filter;
   if (round !== null) only((p) => roundIs(round, p), ctx.now);
   if (filter.alike) conditions.push(ALIKE);
+  only(saysSo, filter.known?.parameter ?? null);
   only((p) => fileInScope("s.application_id", p), scope);
   if (from) {
     values.push(...from);
@@ -174,7 +190,7 @@ function shownWhere(
 async function page(
   ctx: ViewContext,
   scope: readonly string[] | null,
-  filter: z.output<typeof input>,
+  filter: Filter,
   mine: string | null,
 ): Promise<readonly Row[]> {
   const { where, values } = shownWhere(ctx, scope, filter, mine);
@@ -221,9 +237,10 @@ async function refreshed(ctx: ViewContext, rows: readonly Row[]): Promise<readon
 export const turns = defineView({
   name: "turns",
   input,
-  read: async (ctx, filter): Promise<TurnsData | null> => {
+  read: async (ctx, asked): Promise<TurnsData | null> => {
     const scope = programmesOf(ctx.actor);
-    if (scope === null || ctx.actor.kind !== "person") return null;
+    const filter = await filterOf(ctx, asked);
+    if (scope === null || ctx.actor.kind !== "person" || filter === null) return null;
     const mine = filter.mine ? ctx.actor.id : null;
     const parameter = scopeParameter(scope);
     const [all, found, office] = await Promise.all([
@@ -237,6 +254,7 @@ export const turns = defineView({
       now: ctx.now.toISOString(),
       zone: office.set.zone,
       counts: all,
+      said: filter.known ? `${filter.known.title} ${filter.known.label}` : null,
       rows: shown.map(({ due_at, mend_until, order_at: _order, last_event_at, valid_until: _valid, ...row }) => ({
         ...row,
         dueAt: due_at?.toISOString() ?? null,
@@ -271,9 +289,10 @@ const MOST_EXPORTED = 50_000;
 export const turnContacts = defineView({
   name: "turn-contacts",
   input,
-  read: async (ctx, filter): Promise<readonly TurnContact[] | null> => {
+  read: async (ctx, asked): Promise<readonly TurnContact[] | null> => {
     const scope = programmesOf(ctx.actor);
-    if (scope === null || ctx.actor.kind !== "person") return null;
+    const filter = await filterOf(ctx, asked);
+    if (scope === null || ctx.actor.kind !== "person" || filter === null) return null;
     const mine = filter.mine ? ctx.actor.id : null;
     const { where, values } = shownWhere(ctx, scopeParameter(scope), { ...filter, after: null }, mine);
     const { rows } = await ctx.pool.query<TurnContact>(

@@ -3,12 +3,14 @@ import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
 import { eraseCopies, KEPT_DAYS, orderCopies } from "../../src/acts/copies";
+import { leaveOutPage, writeDigest } from "../../src/acts/for-assessors";
 import type { Actor } from "../../src/core/rights/actor";
 import type { Reader } from "../../src/core/sections/readers";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { runJob } from "../../src/jobs/handlers";
 import { trayMail } from "../../src/outside/mail";
 import { copies, copyBytes, readyCopies } from "../../src/views/copies";
+import { file as fileView } from "../../src/views/file";
 import { readView } from "../../src/views/view";
 import { lookAt, submittedFile, type TestFile } from "../support/files";
 import { DAY, makePerson, must, NO_REGISTRY, openWorld, reasonOf, type World } from "../support/world";
@@ -104,6 +106,42 @@ describe("copies of several applications", () => {
     expect(assessors).toContain("Aoife");
     expect(office?.replaceAll(" ", "")).toContain("+35317001234");
     expect(assessors?.replaceAll(" ", "")).not.toContain("+35317001234");
+  });
+
+  it("give those who assess what the office says in short, without the pages that it leaves out", async () => {
+    const applicationId = files[0]?.applicationId ?? "";
+    const write = (text: string) =>
+      reasonOf(
+        runAct(world.runtime, writeDigest, officer, { applicationId, scope: "file", section: "education", text }),
+      );
+    const { rows } = await world.runtime.pool.query<{ id: string; pages: number }>(
+      "select id, pages from upload where application_id = $1 order by pages desc limit 1",
+      [applicationId],
+    );
+    const [upload] = rows;
+    const leave = (page: number, out = true, uploadId = upload?.id ?? "") =>
+      reasonOf(runAct(world.runtime, leaveOutPage, officer, { applicationId, uploadId, page, out }));
+    const made = async (reader: Reader) => {
+      const [first] = await pdfs((await orderAndMake(reader, true)).orderId);
+      const bytes = first?.bytes ?? new Uint8Array();
+      return { pages: (await PDFDocument.load(bytes)).getPageCount(), text: await textOf(bytes) };
+    };
+    const before = await made("assessors");
+    expect(await write("One degree, in seven semesters.")).toBe("ok");
+    expect(await leave(1)).toBe("ok");
+    expect([await leave(1), await leave(99)]).toEqual(["already-done", "not-found"]);
+    expect(await leave(1, true, files[1]?.applicationId)).toBe("not-found");
+    const seen = await readView(world.runtime, fileView, officer, {
+      number: (await lookAt(world, applicationId)).loaded.facts.application.number,
+    });
+    expect(seen?.digests).toMatchObject([{ section: "education", text: "One degree, in seven semesters." }]);
+    expect(seen?.documents.find((d) => d.uploadId === upload?.id)?.leftOut).toEqual([1]);
+    const [assessors, office] = [await made("assessors"), await made("office")];
+    expect(assessors.text).toContain("One degree, in seven semesters.");
+    expect(office.text).not.toContain("One degree, in seven semesters.");
+    expect([assessors.pages, office.pages - before.pages >= 0]).toEqual([before.pages - 1, true]);
+    expect([await leave(1, false), await write(""), await write("")]).toEqual(["ok", "ok", "already-done"]);
+    expect(await made("assessors")).toMatchObject({ pages: before.pages });
   });
 
   it("are for the officer who asked, over files that the officer works on", async () => {

@@ -4,6 +4,7 @@ import type { Json } from "../../src/core/assessment/facts";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { figures } from "../../src/views/figures";
+import { turnContacts, turns } from "../../src/views/turns";
 import { readView } from "../../src/views/view";
 import { anybody, lookAt } from "../support/files";
 import { makePerson, must, openWorld, type World } from "../support/world";
@@ -79,6 +80,33 @@ describe("figures", () => {
       ["A search on the web", 0],
       ["An agent", null],
     ]);
+  });
+
+  it("lead to the files that said so, unless nobody may know who they are", async () => {
+    const shown = (await page())?.figures ?? [];
+    const valueOf = (key: string, label: string) =>
+      shown.find((f) => f.key === key)?.lines.find((l) => l.label === label)?.value;
+    expect(valueOf("sponsor.employed", "Yes")).toBe("yes");
+    expect(valueOf("sponsor.employed", "no answer")).toBeNull();
+    expect(shown.filter((f) => f.confidential).flatMap((f) => f.lines.map((l) => l.value))).not.toContain("man");
+    const start = (await page())?.shown?.id ?? "";
+    const listed = async (place: string, value: string) => {
+      const [section = "", field = ""] = place.split(".");
+      const list = await readView(world.runtime, turns, officer, { said: { start, section, field, value } });
+      return list && { said: list.said, total: list.total, names: list.rows.map((r) => r.name).length };
+    };
+    expect(await listed("sponsor.employed", "yes")).toEqual({
+      said: "Does a public body employ you, and send you here? Yes",
+      total: 2,
+      names: 2,
+    });
+    expect(await listed("sponsor.employed", "no")).toMatchObject({ total: 11 });
+    expect(await listed("figures.describes", "man")).toBeNull();
+    expect(await listed("person.familyName", "Vale")).toBeNull();
+    const table = await readView(world.runtime, turnContacts, officer, {
+      said: { start, section: "sponsor", field: "employed", value: "yes" },
+    });
+    expect(table).toHaveLength(2);
   });
 
   it("are shown start by start, of one's own programmes, and to nobody outside the office", async () => {

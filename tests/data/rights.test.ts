@@ -216,6 +216,8 @@ describe("rights", () => {
       keepRegistryRecord: { board: "northern", year: "2025", candidate: "1", name: "A", results: [] },
       setRegistryMode: { down: false, delayMs: 0 },
       judgeSamePerson: { applicationId, otherNumber: "27-99999", verdict: "different" },
+      leaveOutPage: { applicationId, uploadId: randomUUID(), page: 1, out: true },
+      writeDigest: { applicationId, scope: "file", section: "person", text: "In short" },
       compareStatements: { applicationId },
       judgeLikeness: { applicationId, statementId: randomUUID(), otherId: randomUUID(), verdict: "harmless" },
       linkInstitution: { institutionId, written: "Halden Sound Uni", country: "SR" },

@@ -89,6 +89,8 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   keepRegistryRecord: ONLY_SYSTEM,
   setRegistryMode: ONLY_SYSTEM,
   judgeSamePerson: OFFICERS,
+  leaveOutPage: OFFICERS,
+  writeDigest: OFFICERS,
   compareStatements: ONLY_SYSTEM,
   judgeLikeness: OFFICERS,
   keepTrayMail: ONLY_SYSTEM,

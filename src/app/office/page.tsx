@@ -21,14 +21,14 @@ function address(query: TurnQuery, change: TurnQuery): string {
 const NEXT_ROUND: Readonly<Record<string, string>> = { "": "1", "1": "2" };
 
 function TurnNav({ data, query }: { data: TurnsData; query: TurnQuery }) {
-  const kept = { mine: query.mine ?? "", mend: query.mend ?? "", alike: query.alike ?? "" };
+  const kept = { mine: query.mine ?? "", mend: query.mend ?? "", alike: query.alike ?? "", said: query.said ?? "" };
   return (
     <nav className="turn-nav" aria-label="Whose turn">
       <h2>Whose turn</h2>
       {TURNS.map((turn) => {
         const reasons = data.counts.filter((c) => c.turn === turn).sort((a, b) => b.count - a.count);
         const total = reasons.reduce((sum, r) => sum + r.count, 0);
-        const open = (query.turn ?? "office") === turn && query.find === undefined;
+        const open = (query.turn ?? (query.said ? "" : "office")) === turn && query.find === undefined;
         return (
           <div key={turn}>
             <Link
@@ -86,7 +86,7 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
       ? (REASON_WORDS[query.reason] ?? query.reason)
       : turn === "office"
         ? "Ours"
-        : (TURN_WORDS[turn ?? ""] ?? "");
+        : (TURN_WORDS[turn ?? ""] ?? "All");
   const clock = await officeClock();
   return (
     <div className="turns">
@@ -100,6 +100,8 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
         mineHref={address(query, { mine: query.mine === "1" ? "" : "1", after: "" })}
         round={filter.round}
         roundHref={address(query, { mend: NEXT_ROUND[query.mend ?? ""] ?? "", after: "" })}
+        said={data.said}
+        saidHref={address(query, { said: "", after: "" })}
         alike={filter.alike}
         alikeHref={address(query, { alike: filter.alike ? "" : "1", after: "" })}
         tableHref={address(query, { after: "" }).replace("/office", "/api/turns")}

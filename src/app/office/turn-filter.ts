@@ -10,6 +10,8 @@ export interface TurnQuery {
   readonly mend?: string;
   /** `1`: only files with a statement like somebody else’s that nobody has judged yet. */
   readonly alike?: string;
+  /** `start,section,field,value`: only submitted applications of the start in which this was answered. */
+  readonly said?: string;
   readonly find?: string;
   readonly after?: string;
 }
@@ -17,13 +19,15 @@ export interface TurnQuery {
 const ROUNDS: Readonly<Record<string, RoundFilter>> = { "1": "open", "2": "closed" };
 
 /** The same as the views of turns read it: whoever looks for a name looks through all turns. */
-export function turnFilter({ turn, reason, mine, mend, alike, find, after }: TurnQuery) {
+export function turnFilter({ turn, reason, mine, mend, alike, said, find, after }: TurnQuery) {
   const finding = find !== undefined && find !== "";
+  const [start = "", section = "", field = "", ...value] = (said ?? "").split(",");
   return {
-    turn: finding ? null : (turn ?? "office"),
+    turn: finding ? null : (turn ?? (said ? null : "office")),
     reason: reason ?? null,
     mine: mine === "1",
     round: ROUNDS[mend ?? ""] ?? null,
+    said: said ? { start, section, field, value: value.join(",") } : null,
     alike: alike === "1",
     find: finding ? fold(find).slice(0, 100) : null,
     after: after ?? null,

@@ -23,6 +23,9 @@ export const isCounted = (
 ): boolean =>
   section.repeats === undefined && canBeCounted(field) && (field.seenBy === "figures" || field.counted === true);
 
+/** Whether nobody in the office may know who gave which answer. */
+export const isSecret = ({ seenBy }: Pick<Field, "seenBy">): boolean => seenBy === "figures" || seenBy === "finance";
+
 /** Whether several answers may be given, so that the lines add up to more than the people. */
 export const takesSeveral = ({ kind }: Pick<Field, "kind">): boolean =>
   kind === "several" || kind === "countries" || kind === "ranked";

@@ -2,6 +2,7 @@ import { boolean, index, integer, pgTable, primaryKey, text, uuid } from "drizzl
 import { application } from "./application";
 import { instant } from "./columns";
 import { content } from "./content";
+import { upload } from "./evidence";
 import { person } from "./people";
 
 /** What the office notes beside an application, and the copies that it takes of several. */
@@ -99,6 +100,32 @@ export const deed = pgTable(
     ...noted(),
   },
   (t) => [primaryKey({ columns: [t.applicationId, t.requirement, t.scope, t.entry] })],
+);
+
+/** What the office says in short of a section, for those who assess: it stands above the answers in their copies. */
+export const digest = pgTable(
+  "digest",
+  {
+    ...ofApplication(),
+    scope: text("scope").notNull(),
+    section: text("section").notNull(),
+    text: text("text").notNull(),
+    ...noted(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.scope, t.section] })],
+);
+
+/** A page of a document that says nothing to those who assess: left out of their copies, and nowhere else. */
+export const pageLeftOut = pgTable(
+  "page_left_out",
+  {
+    uploadId: uuid("upload_id")
+      .notNull()
+      .references(() => upload.id, { onDelete: "cascade" }),
+    page: integer("page").notNull(),
+    ...noted(),
+  },
+  (t) => [primaryKey({ columns: [t.uploadId, t.page] })],
 );
 
 /** Copies of several applications that somebody of the office asked for, made by a job and kept for some days. */

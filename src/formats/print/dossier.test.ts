@@ -56,6 +56,20 @@ describe("a form and its documents in one PDF", () => {
     ]);
   });
 
+  it("leave out the pages that are named, and a document of which nothing is left", async () => {
+    const pages = await pagesOf([
+      { ...document("Transcript", await pdf("first", "second", "third")), without: [2] },
+      { ...document("Certificate", await picture("png"), "image/png"), without: [1] },
+      { ...document("Passport", await pdf("only")), without: [2] },
+    ]);
+    expect(pages.map((p) => p.text.replace(/\s+/gu, " ").trim())).toEqual([
+      "The form",
+      "first 27-00017 · Transcript · 1/2",
+      "third 27-00017 · Transcript · 2/2",
+      "only 27-00017 · Passport · 1/1",
+    ]);
+  });
+
   it.each(["png", "jpeg"] as const)("take a picture (%s) on a page of its own", async (format) => {
     const pages = await pagesOf([document("Certificate", await picture(format), `image/${format}`)]);
     expect(pages).toHaveLength(2);

@@ -6,6 +6,8 @@ export interface DossierDocument {
   readonly title: string;
   readonly mediaType: string;
   readonly bytes: Uint8Array;
+  /** Pages that are left out, counted from 1; a document of which nothing is left is left out whole. */
+  readonly without?: readonly number[];
 }
 
 /** A4 in points. */
@@ -30,18 +32,30 @@ function stamp(page: PDFPage, font: PDFFont, words: string): void {
   page.drawText(text, { x: x + 4, y: y + height - SIZE - 2, size: SIZE, font, color: INK });
 }
 
-async function addPdf(into: PDFDocument, bytes: Uint8Array): Promise<readonly PDFPage[] | null> {
+/** The pages of a document that are not left out, counted from 1. */
+const keptPages = (pages: number, without: readonly number[] = []): readonly number[] =>
+  Array.from({ length: pages }, (_, i) => i + 1).filter((page) => !without.includes(page));
+
+async function addPdf(into: PDFDocument, { bytes, without }: DossierDocument): Promise<readonly PDFPage[] | null> {
   const opened = await openPdf(bytes);
   if (typeof opened === "string") return null;
   try {
-    const pages = await into.copyPages(opened.document, opened.document.getPageIndices());
+    const kept = keptPages(opened.document.getPageCount(), without);
+    const pages = await into.copyPages(
+      opened.document,
+      kept.map((page) => page - 1),
+    );
     return pages.map((page) => into.addPage(page));
   } catch {
     return null;
   }
 }
 
-async function addImage(into: PDFDocument, { mediaType, bytes }: DossierDocument): Promise<readonly PDFPage[] | null> {
+async function addImage(
+  into: PDFDocument,
+  { mediaType, bytes, without }: DossierDocument,
+): Promise<readonly PDFPage[] | null> {
+  if (keptPages(1, without).length === 0) return [];
   try {
     const image = mediaType === "image/png" ? await into.embedPng(bytes) : await into.embedJpg(bytes);
     const page = into.addPage([...PAGE]);
@@ -69,7 +83,7 @@ export async function printDossier(
   const font = await into.embedFont(StandardFonts.Helvetica);
   for (const document of documents) {
     const added =
-      document.mediaType === "application/pdf" ? await addPdf(into, document.bytes) : await addImage(into, document);
+      document.mediaType === "application/pdf" ? await addPdf(into, document) : await addImage(into, document);
     const pages = added ?? [into.addPage([...PAGE])];
     for (const [i, page] of pages.entries())
       stamp(page, font, `${number} \u00b7 ${document.title} \u00b7 ${i + 1}/${pages.length}`);

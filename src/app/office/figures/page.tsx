@@ -1,3 +1,4 @@
+import Link from "next/link";
 import { notFound } from "next/navigation";
 import { OFFICE } from "../../../core/rights/actor";
 import { formatDate } from "../../../text/format";
@@ -8,22 +9,28 @@ import { requireStaff, see } from "../../request";
 
 const WITHHELD = "fewer than five, or withheld with them";
 
-function FigureBlock({ figure }: { figure: Figure }) {
-  const { title, section, lines, confidential, several } = figure;
+function FigureBlock({ figure, start }: { figure: Figure; start: string }) {
+  const { key, title, section, lines, confidential, several } = figure;
+  const filesOf = (value: string) =>
+    `/office?${new URLSearchParams({ said: [start, ...key.split("."), value].join(",") })}`;
   return (
     <section className="figure-block">
       <h2>
-        {title} {section ? <span className="quiet">{section}</span> : null}
+        {section ? <span className="quiet">{section}: </span> : null}
+        {title}
       </h2>
       <FigureBars title={title} lines={lines} />
       <details>
         <summary>As a table</summary>
         <table className="plain-table">
           <tbody>
-            {lines.map(({ label, count }) => (
+            {lines.map(({ label, count, value }) => (
               <tr key={label}>
                 <th scope="row">{label}</th>
-                <td className="figures">{count ?? <span className="quiet">{WITHHELD}</span>}</td>
+                <td className="figures">
+                  {value === null ? null : <Link href={filesOf(value)}>the files</Link>}{" "}
+                  {count ?? <span className="quiet">{WITHHELD}</span>}
+                </td>
               </tr>
             ))}
           </tbody>
@@ -77,7 +84,7 @@ export default async function FiguresSheet({ searchParams }: { searchParams: Pro
           </p>
           <div className="figure-blocks">
             {page.figures.map((figure) => (
-              <FigureBlock key={figure.key} figure={figure} />
+              <FigureBlock key={`${shown.id} ${figure.key}`} figure={figure} start={shown.id} />
             ))}
           </div>
         </>

@@ -349,7 +349,7 @@ export const bursary: Section = {
   title: { en: "Bursary", fr: "Bourse" },
   fields: [
     field(
-      { key: "considered", kind: "yesNo" },
+      { key: "considered", kind: "yesNo", counted: true },
       "Consider me for a bursary of the institute",
       "Je souhaite être pris en compte pour une bourse de l’institut",
       {

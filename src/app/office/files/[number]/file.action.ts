@@ -9,6 +9,7 @@ import { confirmValues } from "../../../../acts/confirm-values";
 import { refuseCorrection } from "../../../../acts/correction-requests";
 import { dropDecision, prepareDecision, releaseDecision } from "../../../../acts/decisions";
 import { doDeed, undoDeed } from "../../../../acts/deeds";
+import { leaveOutPage, writeDigest } from "../../../../acts/for-assessors";
 import { acceptEvidence, returnEvidence, undoJudgement } from "../../../../acts/judge-evidence";
 import { excuseRequirement, takeFile } from "../../../../acts/keep-files";
 import { judgeLikeness } from "../../../../acts/likeness";
@@ -99,6 +100,10 @@ export const takeRegistry = async (
   number: string,
   input: z.input<(typeof takeRegistryResults)["input"]>,
 ): Promise<Said> => run(number, takeRegistryResults, input);
+export const leaveOut = async (number: string, input: z.input<(typeof leaveOutPage)["input"]>): Promise<Said> =>
+  run(number, leaveOutPage, input);
+export const digestOf = async (number: string, input: z.input<(typeof writeDigest)["input"]>): Promise<Said> =>
+  run(number, writeDigest, input);
 export const take = async (number: string, input: z.input<(typeof takeFile)["input"]>): Promise<Said> =>
   run(number, takeFile, input);
 export const prepare = async (number: string, input: z.input<(typeof prepareDecision)["input"]>): Promise<Said> =>

@@ -1,14 +1,28 @@
 import { formatDate, formatMoment } from "../../../../text/format";
 import { valueText } from "../../../../text/value-text";
 import { ChangedAnswers } from "../../../../ui/changed-answers";
+import { Digest, type WriteDigest } from "../../../../ui/digest.client";
 import { EducationLine } from "../../../../ui/education-line";
 import { type ReopenActs, ReopenForm, ReopenPresses } from "../../../../ui/reopen-form.client";
 import { WithReason } from "../../../../ui/with-reason.client";
 import type { FileData, FileReopening } from "../../../../views/file-data";
 import type { SubmissionLine } from "../../../../views/submissions";
 
+const LONG_TEXT = 200;
+
+/** Where a section is said in short: lists and long texts, which those who assess need not read whole. */
+function digestible(
+  { key, repeats }: FileData["sections"][number],
+  own: FileData["values"],
+  { digests }: FileData,
+): readonly string[] {
+  const long = repeats || own.some((v) => typeof v.claim === "string" && v.claim.length > LONG_TEXT);
+  const said = digests.filter((d) => d.section === key).map((d) => d.scope);
+  return [...new Set([...(long ? own.map((v) => v.scope) : []), ...said])];
+}
+
 /** The answers as they stand, claims with what the office made of them. */
-function Answers({ data }: { data: FileData }) {
+function Answers({ data, write }: { data: FileData; write: WriteDigest }) {
   return data.sections.map((section) => {
     const own = data.values.filter((v) => v.section === section.key && v.claim !== null && v.claim !== "");
     const entries = [...new Set(own.map((v) => v.entry))];
@@ -16,6 +30,15 @@ function Answers({ data }: { data: FileData }) {
       <section key={section.key}>
         <h2>{section.title.en}</h2>
         {entries.length === 0 ? <p className="quiet">Nothing here.</p> : null}
+        {digestible(section, own, data).map((scope) => (
+          <Digest
+            key={scope}
+            applicationId={data.id}
+            place={{ scope, section: section.key }}
+            said={data.digests.find((d) => d.scope === scope && d.section === section.key) ?? null}
+            write={write}
+          />
+        ))}
         {entries.map((entry) => (
           <dl key={entry} className="pairs">
             {own
@@ -105,11 +128,13 @@ export function Form({
   lines,
   askDay,
   acts,
+  digest,
 }: {
   data: FileData;
   lines: readonly SubmissionLine[];
   askDay: string;
   acts: ReopenActs;
+  digest: WriteDigest;
 }) {
   const reopen =
     data.reopenable.length > 0 && data.assessment.file.stage !== "closed" ? (
@@ -141,7 +166,7 @@ export function Form({
       <Submissions data={data} lines={lines} />
       {data.request ? null : reopen}
       <EducationLine values={data.values} now={data.now} />
-      <Answers data={data} />
+      <Answers data={data} write={digest} />
     </div>
   );
 }

@@ -83,6 +83,7 @@ export default async function FilePage({
           data={data}
           lines={lines ?? []}
           askDay={askDay}
+          digest={actions.digestOf.bind(null, number)}
           acts={{
             reopen: actions.reopen.bind(null, number, data.id),
             refuse: actions.refuseWish.bind(null, number, data.id),
@@ -126,6 +127,7 @@ export default async function FilePage({
             noteLink: actions.noteLinkOf.bind(null, number),
             askRegistry: actions.askRegistryAbout.bind(null, number),
             takeRegistry: actions.takeRegistry.bind(null, number),
+            leaveOutPage: actions.leaveOut.bind(null, number),
             take: actions.take.bind(null, number),
             prepare: actions.prepare.bind(null, number),
             drop: actions.drop.bind(null, number),
