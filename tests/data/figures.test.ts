@@ -84,10 +84,10 @@ describe("figures", () => {
 
   it("lead to the files that said so, unless nobody may know who they are", async () => {
     const shown = (await page())?.figures ?? [];
-    const valueOf = (key: string, label: string) =>
+    const answerAt = (key: string, label: string) =>
       shown.find((f) => f.key === key)?.lines.find((l) => l.label === label)?.value;
-    expect(valueOf("sponsor.employed", "Yes")).toBe("yes");
-    expect(valueOf("sponsor.employed", "no answer")).toBeNull();
+    expect(answerAt("sponsor.employed", "Yes")).toBe("yes");
+    expect(answerAt("sponsor.employed", "no answer")).toBeNull();
     expect(shown.filter((f) => f.confidential).flatMap((f) => f.lines.map((l) => l.value))).not.toContain("man");
     const start = (await page())?.shown?.id ?? "";
     const listed = async (place: string, value: string) => {
