@@ -5,6 +5,8 @@ const config: NextConfig = {
   // The tests build beside a running demo and must not pull its files from under it.
   distDir: process.env.UNVEX_DIST ?? ".next",
   reactStrictMode: true,
+  // Lists of results are read by an action before they are taken in: as large as a table may be, with room for its signs.
+  experimental: { serverActions: { bodySizeLimit: "5mb" } },
   // These bring native parts or workers of their own and are loaded from node_modules.
   serverExternalPackages: [
     "@node-rs/argon2",

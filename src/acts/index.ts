@@ -21,6 +21,7 @@ import { moveProgramme, suggestMove } from "./move-programme";
 import { noteKeeper } from "./note-keeper";
 import { keepLinkCopy, noteLink } from "./note-link";
 import * as overriding from "./override-finding";
+import { matchResults, settleOwnerResult, takeOwnerList } from "./owner-lists";
 import * as payments from "./payments";
 import { askPreview, askReferencePreview, reportPreview } from "./previews";
 import * as programmes from "./programmes";
@@ -86,6 +87,9 @@ export const ACTS = {
   keepRegistryRecord: registry.keepRegistryRecord,
   setRegistryMode: registry.setRegistryMode,
   judgeSamePerson,
+  matchResults,
+  settleOwnerResult,
+  takeOwnerList,
   leaveOutPage,
   writeDigest,
   compareStatements,

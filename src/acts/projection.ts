@@ -6,6 +6,7 @@ import { fold } from "../core/identity/fold";
 import { personOf } from "../core/identity/person-of";
 import { candidateKeys } from "../core/identity/same-person";
 import { shownName } from "../core/identity/shown-name";
+import { claimKey, numberedClaims } from "../core/language/numbered-claims";
 import type { Office } from "../core/office/reference-set";
 import type { LoadedFile } from "../db/load-file";
 import { choiceStanding, fileName, fileStanding } from "../db/schema";
@@ -106,10 +107,12 @@ async function writeAwaited(ctx: ActContext, applicationId: string, { awaited }:
 }
 
 /** The keys under which other files of the same person are found; only those that changed are written. */
-async function writeKeys(ctx: ActContext, { facts }: LoadedFile): Promise<void> {
+async function writeKeys(ctx: ActContext, { facts, rulebooks }: LoadedFile): Promise<void> {
+  const sections = Object.values(rulebooks).flatMap((r) => r.body.sections);
+  const claims = numberedClaims(facts.answers, sections).map(claimKey);
   await ctx.client.query(
     `with gone as (delete from file_key where application_id = $1 and key <> all($2::text[]))
      insert into file_key (application_id, key) select $1, key from unnest($2::text[]) key on conflict do nothing`,
-    [facts.application.id, candidateKeys(personOf(facts.answers, null))],
+    [facts.application.id, [...candidateKeys(personOf(facts.answers, null)), ...claims]],
   );
 }

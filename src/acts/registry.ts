@@ -1,4 +1,4 @@
-import { and, eq, inArray, sql } from "drizzle-orm";
+import { and, eq, inArray } from "drizzle-orm";
 import { z } from "zod";
 import {
   type ClaimedResult,
@@ -9,9 +9,10 @@ import {
 import { shownName } from "../core/identity/shown-name";
 import { AnswerIndex } from "../core/sections/answer-index";
 import { enqueue } from "../db/queue";
-import { confirmation, registryMode, registryQuery, registryRecord } from "../db/schema";
+import { registryMode, registryQuery, registryRecord } from "../db/schema";
 import { type ActContext, defineAct, done, refuse } from "./act";
 import { defineFileAct, type OpenFile, openFile } from "./file-act";
+import { confirmFromIssuer } from "./issuer-values";
 import { settle } from "./settle";
 
 const resultSchema = z.object({ subject: z.string().max(60), mark: z.string().max(20) });
@@ -108,60 +109,28 @@ async function confirmResults(
   results: readonly RegistryResult[],
   byId: string,
 ): Promise<void> {
+  const { scope } = query;
   const { known } = matchResults(claimsOf(file, query), results);
-  const values = [
-    // What was asked by, not what the applicant may have changed it to since.
-    ...(["board", "year", "candidate"] as const).map((field) => ({
-      section: query.section,
-      entry: query.entry,
-      field,
-      value: query[field],
-    })),
-    ...known.flatMap(({ entry, subject, awarded }) => [
-      { section: "subjects", entry, field: "subject", value: subject },
-      { section: "subjects", entry, field: "mark", value: awarded },
-    ]),
-  ];
-  const rows = values.flatMap(({ section, entry, field, value }) => {
-    const claim = file.facts.answers.find(
-      (a) => a.scope === query.scope && a.section === section && a.entry === entry && a.field === field,
-    );
-    if (!claim) return [];
-    return [
-      {
-        applicationId: file.id,
-        scope: query.scope,
-        section,
-        entry,
+  await confirmFromIssuer(
+    ctx,
+    file,
+    [
+      // What was asked by, not what the applicant may have changed it to since.
+      ...(["board", "year", "candidate"] as const).map((field) => ({
+        scope,
+        section: query.section,
+        entry: query.entry,
         field,
-        value,
-        answerVersion: claim.version,
-        note: "From the registry of examinations.",
-        byId,
-        at: ctx.now,
-      },
-    ];
-  });
-  if (rows.length === 0) return;
-  await ctx.db
-    .insert(confirmation)
-    .values(rows)
-    .onConflictDoUpdate({
-      target: [
-        confirmation.applicationId,
-        confirmation.scope,
-        confirmation.section,
-        confirmation.entry,
-        confirmation.field,
-      ],
-      set: {
-        value: sql`excluded.value`,
-        answerVersion: sql`excluded.answer_version`,
-        note: sql`excluded.note`,
-        byId: sql`excluded.by_id`,
-        at: sql`excluded.at`,
-      },
-    });
+        value: query[field],
+      })),
+      ...known.flatMap(({ entry, subject, awarded }) => [
+        { scope, section: "subjects", entry, field: "subject", value: subject },
+        { scope, section: "subjects", entry, field: "mark", value: awarded },
+      ]),
+    ],
+    "From the registry of examinations.",
+    byId,
+  );
 }
 
 /** Reports what the registry answered: results under the applicant's name are confirmed, those under another wait for a person. */

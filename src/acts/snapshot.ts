@@ -1,4 +1,6 @@
 import { and, eq, inArray, max } from "drizzle-orm";
+import { numberedClaims } from "../core/language/numbered-claims";
+import { enqueue } from "../db/queue";
 import { evidence, submission } from "../db/schema";
 import type { ActContext } from "./act";
 import type { OpenFile } from "./file-act";
@@ -27,6 +29,9 @@ export async function writeSnapshot(ctx: ActContext, file: OpenFile, choices: re
       ),
     );
   await keepStatements(ctx, file, choices);
+  const sections = Object.values(file.rulebooks).flatMap((r) => r.body.sections);
+  if (numberedClaims(file.facts.answers, sections).length > 0)
+    await enqueue(ctx.boss, ctx.client, "match-results", { applicationId: file.id });
   await ctx.db.insert(submission).values({
     applicationId: file.id,
     no,

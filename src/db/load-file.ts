@@ -96,6 +96,7 @@ select json_build_object(
     "x.asked_at, x.id",
   )},
   'deeds', ${list(`json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'at', ${iso("x.at")})`, "deed x where x.application_id = a.id", "x.at")},
+  'issued', ${list("json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry)", "owner_result x where x.application_id = a.id and x.state = 'found'", "x.id")},
   'signatures', ${list(
     `json_build_object('requirement', x.requirement, 'askedAt', ${iso("x.asked_at")})`,
     "signature_request x where x.application_id = a.id and x.state = 'asked'",

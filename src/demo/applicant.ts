@@ -48,6 +48,7 @@ export function formOf(p: Profile): { readonly sections: readonly NonNullable<Ch
             test: p.english.test,
             status: p.english.scores ? "result" : "pending",
             date: p.english.date,
+            number: p.english.number,
             expected: p.english.expected,
             scores: p.english.scores,
           },

@@ -2,6 +2,7 @@ import { acceptLink, makeStaff, openAccount, tieAccount } from "../acts/accounts
 import { type Runtime, runAct } from "../acts/act";
 import { noteEmptySearch } from "../acts/empty-searches";
 import { keepTrayMail } from "../acts/messages";
+import { takeOwnerList } from "../acts/owner-lists";
 import { keepRegistryRecord, setRegistryMode } from "../acts/registry";
 import type { AccountContext } from "../auth/accounts";
 import type { Auth } from "../auth/better-auth";
@@ -15,6 +16,7 @@ import { registryStore } from "../views/registry-store";
 import { act } from "./applicant";
 import { loadCatalogue, momentFrom } from "./catalogue";
 import { playStory, type Stage } from "./load";
+import { OWNER_LIST } from "./owner-list";
 import type { Profile } from "./profile";
 import { REGISTRY_RECORDS } from "./registry";
 import { stories } from "./stories";
@@ -171,6 +173,8 @@ export async function loadDemo(
   ctx.moveTo(new Date(momentFrom(anchor, -2, "16:20")));
   for (const words of SEARCHED_IN_VAIN) await act(ctx.runtime, noteEmptySearch, VISITOR, { words });
   ctx.moveTo(new Date(momentFrom(anchor, 0, "08:00")));
+  const { listId } = await act(ctx.runtime, takeOwnerList, staff.officer, OWNER_LIST);
+  await runJob(jobs, "match-results", { listId });
   await drain();
   await ctx.runtime.boss.purgeQueue("send-message");
   return made;

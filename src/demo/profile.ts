@@ -42,6 +42,8 @@ export interface Profile {
         readonly way: "test";
         readonly test: "het" | "kle";
         readonly date: string;
+        /** Under which the owner of the test has the result. */
+        readonly number?: string;
         readonly scores?: Readonly<Record<string, string>>;
         readonly expected?: string;
         /** The level that they see themselves at. */

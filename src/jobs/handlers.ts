@@ -4,6 +4,7 @@ import { eraseDrafts } from "../acts/erase-drafts";
 import { announceOpenings } from "../acts/interest";
 import { compareStatements } from "../acts/likeness";
 import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/messages";
+import { matchResults } from "../acts/owner-lists";
 import { reportPreview } from "../acts/previews";
 import { reassessFiles } from "../acts/reassess";
 import { claimRegistryQuery, reportRegistry } from "../acts/registry";
@@ -17,6 +18,7 @@ import { renderMail } from "../text/mail";
 import { agedFiles } from "../views/aged-files";
 import { dueMessages } from "../views/due-messages";
 import { type PreviewBatch, previewBatch } from "../views/preview-work";
+import { filesOfList } from "../views/result-work";
 import { makeCopies } from "./copies";
 
 /** What the handlers need: the runtime of the acts, and the ports to outside services. */
@@ -98,6 +100,12 @@ async function workOutPreview({ runtime }: JobContext, { previewId }: JobPayload
   } while (after !== null);
 }
 
+/** Finds the claims to which the results of a list belong, or those of one file that was just submitted. */
+async function matchOwnerResults({ runtime }: JobContext, payload: JobPayload<"match-results">): Promise<void> {
+  const files = "listId" in payload ? await filesOfList(runtime.pool, payload.listId) : [payload.applicationId];
+  for (const applicationId of files) await runAct(runtime, matchResults, SYSTEM, { applicationId });
+}
+
 /** Runs one job: checks its payload and calls its handler. */
 export async function runJob(ctx: JobContext, name: JobName, payload: unknown): Promise<void> {
   switch (name) {
@@ -125,6 +133,8 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
     case "erase-copies":
       await runAct(ctx.runtime, eraseCopies, SYSTEM, {});
       return;
+    case "match-results":
+      return matchOwnerResults(ctx, JOBS["match-results"].parse(payload));
     case "compare-statements":
       await runAct(ctx.runtime, compareStatements, SYSTEM, JOBS["compare-statements"].parse(payload));
       return;

@@ -200,6 +200,9 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "judge-same-person": "said of another file whether it is the same person’s",
   "leave-out-page": "left a page out of the copies of those who assess, or put it back",
   "write-digest": "wrote in short what a section holds",
+  "match-results": "found results in the list of a test’s owner",
+  "settle-owner-result": "said of a result under another name whether it is the applicant’s",
+  "take-owner-list": "took in a list of results",
   "judge-likeness": "judged what two statements have in common",
   "send-again": "sent a mail again",
   "tell-missing": "wrote what is still missing",
@@ -260,3 +263,9 @@ export function planGapWords(gap: PlanGap): string {
       return `round ${gap.round} closes after the first day of study`;
   }
 }
+
+/** Scores in the order of a test's parts: “L 41 · R 43”. */
+export const scoresInOrder = (
+  parts: readonly { readonly key: string }[],
+  scores: Readonly<Record<string, string>>,
+): string => parts.flatMap(({ key }) => (scores[key] === undefined ? [] : [`${key} ${scores[key]}`])).join(" · ");

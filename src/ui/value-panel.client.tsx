@@ -2,6 +2,7 @@
 
 import { useState } from "react";
 import type { RequirementResult } from "../core/assessment/result";
+import { formatDate } from "../text/format";
 import { valueText } from "../text/value-text";
 import type { ClaimedValue, FileData } from "../views/file-data";
 import type { FileActs } from "./file-acts";
@@ -48,6 +49,11 @@ function Line({
               from No. {value.from}
             </a>
           </>
+        ) : null}
+        {value.note ? (
+          <span className="quiet note">
+            {value.note.text} {value.note.by}, {formatDate("en", value.note.at.slice(0, 10))}
+          </span>
         ) : null}
         <KeptElsewhere value={value} data={data} noteKeeper={acts.noteKeeper} />
       </span>

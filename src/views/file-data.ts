@@ -25,6 +25,8 @@ export interface ClaimedValue {
   readonly claim: Json;
   readonly confirmed: Json;
   readonly state: "claimed" | "confirmed" | "changed" | "stale";
+  /** What was said of it when it was confirmed; null where nothing was, or the claim has changed since. */
+  readonly note: { readonly text: string; readonly by: string; readonly at: string } | null;
   /** The system that owns it. */
   readonly keptBy: Keeper | null;
   /** What was asked to be changed there, while the claim is still the same. */

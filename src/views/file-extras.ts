@@ -27,6 +27,7 @@ export interface Extras {
   digests: FileData["digests"];
   reachNotes: FileData["reachNotes"];
   keeperNotes: (ValueKey & { version: number; text: string; by: string; at: string })[];
+  valueNotes: (ValueKey & { version: number; text: string; by: string; at: string })[];
   carried: (ValueKey & { number: string })[];
   signatures: FileData["signatures"];
   registry: FileData["registry"];
@@ -87,6 +88,10 @@ export const EXTRAS = `select n.name as name, p.email,
     `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'version', x.version, 'text', x.text, 'by', x.name, 'at', x.at)`,
     "select k.*, w.name from keeper_note k join person w on w.id = k.by_id where k.application_id = a.id",
   )} as "keeperNotes",
+  ${rowsOf(
+    `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'version', x.answer_version, 'text', x.note, 'by', x.name, 'at', x.at)`,
+    "select k.*, w.name from confirmation k join person w on w.id = k.by_id where k.application_id = a.id and k.note <> ''",
+  )} as "valueNotes",
   ${rowsOf(
     `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'number', x.number)`,
     `select v.scope, v.section, v.entry, v.field, o.number from answer v join answer_version y on (y.application_id, y.scope, y.section, y.entry, y.field, y.version)

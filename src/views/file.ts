@@ -32,7 +32,7 @@ import { defineView, type ViewContext } from "./view";
 const OFFICE_SEES = new Set(["assessment", "office"]);
 
 /** What stands beside the values of a file: where they came from, and what was asked of those who own them. */
-type Beside = Pick<Extras, "keeperNotes" | "carried">;
+type Beside = Pick<Extras, "keeperNotes" | "valueNotes" | "carried">;
 
 function valuesOf(loaded: LoadedFile, index: AnswerIndex, beside: Beside): readonly ClaimedValue[] {
   const values = new Map<string, ClaimedValue>();
@@ -62,12 +62,13 @@ function claimed(
   scope: string,
   entry: string,
   used: ReadonlySet<string>,
-  { keeperNotes, carried }: Beside,
+  { keeperNotes, valueNotes, carried }: Beside,
 ): ClaimedValue {
   const here = (p: { scope: string; section: string; entry: string; field: string }) =>
     p.scope === scope && p.section === section.key && p.entry === entry && p.field === field.key;
   const version = index.row(scope, section.key, entry).version(field.key);
   const pending = keeperNotes.find((n) => here(n) && n.version === version);
+  const note = valueNotes.find((n) => here(n) && n.version === version);
   const claim = index.claim(scope, section.key, entry, field.key);
   const confirmation = index.confirmed(scope, section.key, entry, field.key);
   const same = confirmation && JSON.stringify(confirmation.value) === JSON.stringify(claim);
@@ -81,6 +82,7 @@ function claimed(
     options: field.options,
     claim,
     confirmed: confirmation?.value ?? null,
+    note: note ? { text: note.text, by: note.by, at: note.at } : null,
     keptBy: field.keptBy ?? null,
     pending: pending ? { text: pending.text, by: pending.by, at: pending.at } : null,
     from: carried.find(here)?.number ?? null,

@@ -16,6 +16,7 @@ import { fileMessages, myMessages, tray } from "./messages";
 import { myApplication, officeCopy } from "./my-application";
 import { myApplications } from "./my-applications";
 import { nextCycle } from "./next-cycle";
+import { ownerListLook, ownerLists } from "./owner-lists";
 import { peek } from "./peek";
 import { plans } from "./plans";
 import { post, postTable } from "./post";
@@ -63,6 +64,8 @@ export const VIEWS = {
   myMessages,
   officeCopy,
   nextCycle,
+  ownerListLook,
+  ownerLists,
   peek,
   plans,
   referencePage,

@@ -194,6 +194,50 @@ describe("evidence and findings", () => {
     await page.getByText("Nothing is supposed.").waitFor();
   });
 
+  it("a list of the owner of a test is looked at, taken in, and confirms what is somebody's in the files", async () => {
+    const { page } = officer;
+    await page.goto("/office/results");
+    await page
+      .getByRole("row", { name: /Estelle Marchetti-Diop/ })
+      .getByRole("button", { name: "Somebody else’s" })
+      .click();
+    await page.getByRole("row", { name: /Estelle Marchetti-Diop/ }).waitFor({ state: "detached" });
+    await page
+      .getByRole("row", { name: /Yi-Ting Chen/ })
+      .getByText("HET-31 9O4")
+      .waitFor();
+    await choose(page, "Test", "HET, Harbour English Test");
+    const upload = (name: string, text: string) =>
+      page.getByLabel("List, as CSV").setInputFiles({ name, mimeType: "text/csv", buffer: Buffer.from(text) });
+    await upload("wrong.csv", "number,name,L\n1,Ada Vale,40");
+    await page.getByText(/does not name these columns: date, Reading, Writing, Speaking/).waitFor();
+    await upload(
+      "later.csv",
+      "number,name,date,L,R,W,S\nHET-31 9O4,Chen Yi-Ting,3.10.2026,41,43,38,40\nX,Ada Vale,2026-10-03,99,1,1,1",
+    );
+    await page.getByText("1 line is left out:").waitFor();
+    await page.getByText("Line 2: a score lies outside the test’s range").waitFor();
+    await page.getByRole("button", { name: "Take in 1 result" }).click();
+    await page.getByText("1 taken in. The files they belong to are found in a moment.").waitFor();
+    await expect
+      .poll(async () => {
+        await page.goto("/office/results");
+        return page
+          .getByRole("row", { name: /later\.csv/ })
+          .getByRole("cell")
+          .allInnerTexts();
+      })
+      .toEqual(expect.arrayContaining(["1", "1", "0", "0"]));
+    await page.getByRole("heading", { name: "Claimed, and in no list" }).waitFor({ state: "detached" });
+    await page.goto("/office?find=Yi-Ting");
+    await page.getByRole("link", { name: "Yi-Ting Chen" }).click();
+    await openRequirement(page, "Proof of English");
+    await page
+      .getByText(/From the owner’s list: HET, Harbour English Test\. Runa Okonjo/)
+      .first()
+      .waitFor();
+  });
+
   it("a lead officer overrides a finding with a reason, and takes it back; both stay to be read", async () => {
     const lead = await newPerson(demo);
     const { page } = lead;

@@ -113,6 +113,7 @@ describe("the main screens", () => {
       "/office/post",
       "/office/copies",
       "/office/figures",
+      "/office/results",
     ]) {
       await page.goto(path);
       await page.locator("h1").waitFor();

@@ -3,24 +3,29 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
 import { acceptEvidence } from "../../src/acts/judge-evidence";
 import { saveAnswers } from "../../src/acts/save-answers";
+import { startApplication } from "../../src/acts/start-application";
 import type { Actor } from "../../src/core/rights/actor";
 import { supply } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { transcript } from "../../src/demo/documents";
+import { fillAny } from "../../src/demo/filling";
+import { someone } from "../../src/demo/people";
 import { myApplication } from "../../src/views/my-application";
 import { readView } from "../../src/views/view";
-import { lookAt, submittedFile, type TestFile } from "../support/files";
+import { anybody, lookAt, submittedFile, type TestFile } from "../support/files";
 import { DAY, makePerson, must, openWorld, type World } from "../support/world";
 
 describe("results that come after submission", () => {
   let world: World;
   let officer: Actor;
   let file: TestFile;
+  let rounds: Readonly<Record<string, string>>;
   const course = randomUUID();
 
   beforeAll(async () => {
     world = await openWorld("later_results");
-    const { roundId } = await loadCatalogue(world.runtime, "2026-11-25");
+    const { roundId, rounds: all } = await loadCatalogue(world.runtime, "2026-11-25");
+    rounds = all;
     officer = await makePerson(world, "Officer", ["officer"]);
     file = await submittedFile(world, roundId, "Laterb");
     world.later(DAY);
@@ -68,5 +73,24 @@ describe("results that come after submission", () => {
     await expect(
       supply(world.runtime, file.applicant, file.applicationId, "passport", "", "other.pdf", bytes),
     ).rejects.toThrow("locked");
+  });
+
+  it("are asked for as registrations where courses only begin, and never where nobody asks for a result", async () => {
+    const missing = async (status: "completed" | "registered") => {
+      const applicant = await anybody(world, status === "completed" ? "Done" : "Registered");
+      const { applicationId } = await must(world, startApplication, applicant, { roundId: rounds["MTE 1"] ?? "" });
+      const base = someone("Ana", "Vale");
+      const { grade: _grade, ...course } = base.courses[0] ?? { title: "", credits: "", area: "" };
+      const courses = [
+        ...base.courses.slice(1),
+        { ...course, status, ...(status === "completed" ? { grade: "14" } : {}) },
+      ];
+      await fillAny(world.runtime, applicant, applicationId, someone("Ana", "Vale", { courses }), {}, {});
+      const { result } = await lookAt(world, applicationId);
+      const registration = result.requirements.find((r) => r.key === "registration")?.standing;
+      return { registration, optional: result.requirements.some((r) => r.sections.includes("optionalTests")) };
+    };
+    expect(await missing("registered")).toEqual({ registration: "missing", optional: false });
+    expect(await missing("completed")).toEqual({ registration: "not needed", optional: false });
   });
 });

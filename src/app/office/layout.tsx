@@ -28,6 +28,7 @@ export default async function OfficeLayout({ children }: { children: ReactNode }
         { href: "/office/rulings", word: "Rulings" },
         ...(holds(person.actor, OFFICE)
           ? [
+              { href: "/office/results", word: "Test results" },
               { href: "/office/figures", word: "Figures" },
               { href: "/office/copies", word: "Copies" },
             ]

@@ -42,7 +42,6 @@ export interface FileFacts {
     readonly about: RuledCase;
   }[];
   readonly references: readonly ReferenceFact[];
-  /** Signatures that were asked for by a link and have not come yet. */
   /** What the office has done itself, by requirement. */
   readonly deeds: readonly {
     readonly requirement: string;
@@ -50,6 +49,9 @@ export interface FileFacts {
     readonly entry: string;
     readonly at: Instant;
   }[];
+  /** Entries of the form whose values came from whoever issued them. */
+  readonly issued: readonly { readonly scope: string; readonly section: string; readonly entry: string }[];
+  /** Signatures that were asked for by a link and have not come yet. */
   readonly signatures: readonly { readonly requirement: string; readonly askedAt: Instant }[];
   readonly charges: readonly ChargeFact[];
   readonly asks: readonly AskFact[];

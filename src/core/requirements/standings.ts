@@ -77,6 +77,22 @@ function evidenceStanding(evidence: readonly EvidenceFact[], proof: ProofLevel):
   return evidence.some((e) => e.judgement === "accepted" && atLeastProof(e.proof, proof)) ? "accepted" : "to check";
 }
 
+/** Whether everything that a document would show of one of its sections came from whoever issued it: then no paper is needed. */
+function isIssued(
+  requirement: DocumentRequirement,
+  { facts, index }: StandingInput,
+  scope: string,
+  entry: string,
+): boolean {
+  const sections = [...new Set(requirement.shows.map((place) => place.split(".")[0] ?? ""))];
+  return sections.some((section) => {
+    const issued = facts.issued.filter((i) => i.section === section && i.scope === scope).map((i) => i.entry);
+    if (issued.length === 0) return false;
+    if (requirement.perEntryOf === section) return issued.includes(entry);
+    return index.entries(scope, section).every((e) => issued.includes(e));
+  });
+}
+
 function documentStanding(
   requirement: DocumentRequirement,
   input: StandingInput,
@@ -100,6 +116,8 @@ function documentStanding(
     shows: requirement.shows,
     evidence: evidence.map((e) => e.id),
   };
+  if (isIssued(requirement, input, scope, entry) && !evidence.some((e) => e.judgement === null))
+    return { ...draft, standing: "accepted" };
   if (evidence.length === 0) {
     const promised =
       (requirement.signedBy !== undefined && facts.signatures.some((s) => s.requirement === requirement.key)) ||

@@ -100,7 +100,12 @@ describe("what keeps a rulebook from being published", () => {
           s.key === "english" ? { ...s, fields: s.fields.map((f) => ({ ...f, options: [] })) } : s,
         ),
       }),
-      ["no-options english.way", "no-options english.selfLevel", "no-options english.ground"],
+      [
+        "no-options english.way",
+        "no-options english.selfLevel",
+        "no-options english.ground",
+        "no-options english.local",
+      ],
     ],
     [
       "identity papers of which none counts",

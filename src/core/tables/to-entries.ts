@@ -2,7 +2,7 @@ import type { Json } from "../assessment/facts";
 import { fold } from "../identity/fold";
 import { checkValue, type ValueIssue } from "../sections/check-value";
 import type { Field } from "../sections/definition";
-import { formatDay, parseDay } from "../time/day";
+import { readWrittenDay } from "../time/day";
 import type { TextTable } from "./read-table";
 
 /** Where the value of a field comes from: a column of the table, or the same for every line. */
@@ -73,17 +73,6 @@ function offered(field: Field, registers: Registers): readonly Offered[] {
   return items.map(({ value, title }) => ({ value, names: [fold(value), fold(title.en), fold(title.fr)] }));
 }
 
-const DAY_FIRST = /^(\d{1,2})[./](\d{1,2})[./](\d{4})$/u;
-
-/** Dates as `2024-06-30`, or with the day first as `30.6.2024` and `30/06/2024`. */
-function readDate(cell: string): string {
-  const match = DAY_FIRST.exec(cell);
-  if (!match) return cell;
-  const [, day = "", month = "", year = ""] = match;
-  const read = parseDay(`${year}-${month.padStart(2, "0")}-${day.padStart(2, "0")}`);
-  return read === null ? cell : formatDay(read);
-}
-
 /** One cell as the value of a field. */
 function readCell(field: Field, cell: string, registers: Registers): Json {
   switch (field.kind) {
@@ -101,7 +90,7 @@ function readCell(field: Field, cell: string, registers: Registers): Json {
     case "money":
       return cell.replace(/\s+/gu, "").replace(",", ".");
     case "date":
-      return readDate(cell);
+      return readWrittenDay(cell) ?? cell;
     default:
       return cell;
   }

@@ -8,5 +8,6 @@ export * from "./money";
 export * from "./notes";
 export * from "./people";
 export * from "./record";
+export * from "./results";
 export * from "./rulings";
 export * from "./statements";

@@ -190,7 +190,7 @@ export function englishProof(more: DocumentInput = {}): Requirement {
       promise: pendingInTime,
       when: taughtInEnglish,
       ...more,
-      shows: [...(more.shows ?? ["tests.test", "tests.date", "tests.scores"]), ...EXEMPTION_SHOWS],
+      shows: [...(more.shows ?? ["tests.test", "tests.number", "tests.date", "tests.scores"]), ...EXEMPTION_SHOWS],
     },
   );
 }

@@ -74,7 +74,9 @@ const schoolRequirements = [
   sections("schooling", ["Schools and examinations", "Écoles et examens"], ["schools", "sittings", "subjects"]),
   results,
   ENGLISH_FORM,
-  englishProof({ shows: ["tests.test", "tests.date", "tests.scores", "schools.language", "schools.years"] }),
+  englishProof({
+    shows: ["tests.test", "tests.number", "tests.date", "tests.scores", "schools.language", "schools.years"],
+  }),
 ];
 
 const twelveYears: RulebookBody["entryRules"][number] = {
@@ -190,7 +192,11 @@ export const bht: RulebookBody = {
       "numeracy",
       ["Report of the numeracy test", "Rapport du test de calcul"],
       ["With your name and both parts.", "Avec votre nom et les deux parties."],
-      { toSubmit: "promised", promise: pendingInTime, shows: ["tests.test", "tests.date", "tests.scores"] },
+      {
+        toSubmit: "promised",
+        promise: pendingInTime,
+        shows: ["tests.test", "tests.number", "tests.date", "tests.scores"],
+      },
     ),
     sections("clearance", ["Fit for sea", "Aptitude à la mer"], ["clearance"]),
     {

@@ -96,7 +96,9 @@ export const fyc: RulebookBody = {
       },
     ),
     ENGLISH_FORM,
-    englishProof({ shows: ["tests.test", "tests.date", "tests.scores", "schools.language", "schools.years"] }),
+    englishProof({
+      shows: ["tests.test", "tests.number", "tests.date", "tests.scores", "schools.language", "schools.years"],
+    }),
     REFEREES_NAMED,
     reference("reference", ["Reference", "Recommandation"], 1, "any"),
     sections("around", ["A few questions", "Quelques questions"], ["helper", "earlier", "heard", "special"]),

@@ -64,7 +64,7 @@ export const mes: RulebookBody = {
     },
     ENGLISH_FORM,
     englishProof({
-      shows: ["tests.test", "tests.date", "tests.scores", "education.language", "education.start"],
+      shows: ["tests.test", "tests.number", "tests.date", "tests.scores", "education.language", "education.start"],
     }),
     {
       key: "reference",

@@ -100,7 +100,9 @@ export const mmh: RulebookBody = {
     certificate,
     transcript,
     ENGLISH_FORM,
-    englishProof({ shows: ["tests.test", "tests.date", "tests.scores", "education.language", "education.start"] }),
+    englishProof({
+      shows: ["tests.test", "tests.number", "tests.date", "tests.scores", "education.language", "education.start"],
+    }),
     sections("statement", ["Statement", "Texte personnel"], ["statement"], "choice"),
     sections("portfolio", ["Links to own work", "Liens vers vos travaux"], ["portfolio"], "choice"),
     document(

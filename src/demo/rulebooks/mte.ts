@@ -5,6 +5,7 @@ import {
   AROUND,
   combinedEnglish,
   DECLARATION,
+  document,
   ENGLISH_FORM,
   englishProof,
   englishRule,
@@ -29,7 +30,7 @@ import {
 } from "./degree";
 import { earlier, emergency, experience, heard, helper, special, visa } from "./parts/circumstances";
 import { declaration } from "./parts/declaration";
-import { language, tests } from "./parts/language";
+import { language, optionalTests, tests } from "./parts/language";
 import { citizenship, contact, person } from "./parts/person";
 import { referees } from "./parts/referees";
 import { courses, education } from "./parts/studies";
@@ -51,6 +52,7 @@ export const mte: RulebookBody = {
     { ...experience, when: oneYear },
     language,
     tests,
+    optionalTests,
     referees,
     helper,
     earlier,
@@ -65,9 +67,23 @@ export const mte: RulebookBody = {
     sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses"]),
     certificate,
     transcript,
+    {
+      ...document(
+        "registration",
+        ["Proof of registration", "Attestation d’inscription"],
+        [
+          "For courses that you are registered for and that your transcript does not show yet: the list of your registrations, with credits.",
+          "Pour les cours auxquels vous êtes inscrit et que le relevé ne montre pas encore : la liste de vos inscriptions, avec les crédits.",
+        ],
+        { shows: ["courses.title", "courses.credits", "courses.status"] },
+      ),
+      when: { some: "courses", where: { fact: "it.status", is: "equals", value: "registered" } },
+    },
     { ...sections("practice", ["Work and practice", "Travail et pratique"], ["experience"]), when: oneYear },
     ENGLISH_FORM,
-    englishProof({ shows: ["tests.test", "tests.date", "tests.scores", "education.language", "education.start"] }),
+    englishProof({
+      shows: ["tests.test", "tests.number", "tests.date", "tests.scores", "education.language", "education.start"],
+    }),
     REFEREES_NAMED,
     reference("reference", ["Academic reference", "Recommandation académique"], 1, "academic"),
     AROUND,

@@ -191,7 +191,9 @@ export const pcs: RulebookBody = {
     certificate,
     transcript,
     ENGLISH_FORM,
-    englishProof({ shows: ["tests.test", "tests.date", "tests.scores", "education.language", "education.start"] }),
+    englishProof({
+      shows: ["tests.test", "tests.number", "tests.date", "tests.scores", "education.language", "education.start"],
+    }),
     sections("topics", ["Topics and supervisor", "Sujets et encadrement"], ["topics"], "choice"),
     sections("publications", ["Publications and awards", "Publications et prix"], ["publications", "awards"]),
     REFEREES_NAMED,

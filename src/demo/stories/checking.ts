@@ -1,6 +1,6 @@
 import { addDays } from "../../core/time/zone";
 import type { Story } from "../story";
-import { ALL, home, prepared, submitted, type Telling } from "./moments";
+import { ALL, home, numbered, prepared, submitted, type Telling } from "./moments";
 
 /** Files that wait for a look, or whose documents went back. */
 export const checking = ({ who, start }: Telling): readonly Story[] => [
@@ -73,6 +73,7 @@ export const checking = ({ who, start }: Telling): readonly Story[] => [
       town: "Saint-Louis",
       locale: "fr",
       degree: { language: "fr" },
+      english: numbered("HET-31 907"),
     }),
     moments: [
       ...prepared(-18, true).map((m) => (m.do === "supply" ? { ...m, incomplete: true } : m)),
@@ -94,7 +95,13 @@ export const checking = ({ who, start }: Telling): readonly Story[] => [
   {
     key: "came-again",
     tells: "The transcript went back, came again whole, and is to be checked once more.",
-    profile: who("Kwabena", "Osei-Tutu", { citizenships: ["GH"], residence: "GH", country: "GH", town: "Takoradi" }),
+    profile: who("Kwabena", "Osei-Tutu", {
+      citizenships: ["GH"],
+      residence: "GH",
+      country: "GH",
+      town: "Takoradi",
+      english: numbered("HET-31 882"),
+    }),
     moments: [
       ...submitted(-15),
       { do: "accept", day: -12, which: ["passport", "certificate", "motivation", "english"] },

@@ -68,3 +68,12 @@ export function tellingOf(anchor: PlainDate, start: PlainDate): Telling {
     someone(given, family, { english: good, ...ownNumbers(`${given} ${family}`), ...change });
   return { start, day, het, good, running, who };
 }
+
+/** The test result of everybody, with the number under which its owner has it. */
+export const numbered = (number: string): Profile["english"] => ({
+  way: "test",
+  test: "het",
+  date: "2026-10-03",
+  number,
+  scores: { L: "41", R: "43", W: "38", S: "40" },
+});

@@ -1,5 +1,5 @@
 import type { Story } from "../story";
-import { ALL, home, prepared, submitted, type Telling } from "./moments";
+import { ALL, home, numbered, prepared, submitted, type Telling } from "./moments";
 
 /** Files that wait for somebody else: a referee, a test, a payment, the applicant. */
 export const waiting = ({ day, who }: Telling): readonly Story[] => [
@@ -11,6 +11,7 @@ export const waiting = ({ day, who }: Telling): readonly Story[] => [
       residence: "TW",
       country: "TW",
       town: "Tainan",
+      english: numbered("HET-31 9O4"),
       referee: { name: "Prof. Lin Mei-Hua", email: "mh.lin@tainan-coast.example" },
     }),
     moments: [...submitted(-10), { do: "accept", day: -7, which: ALL }, { do: "confirm", day: -7, at: "11:00" }],

@@ -48,6 +48,27 @@ const selfLevel = field(
   },
 );
 
+/** The language of the town stays out of every decision; the office can point to its course. */
+const localLevel = field(
+  {
+    key: "local",
+    kind: "choice",
+    required: false,
+    seenBy: "office",
+    counted: true,
+    options: [
+      option("none", "None yet", "Aucun pour l’instant"),
+      ...["A1", "A2", "B1", "B2", "C1", "C2"].map((level) => option(level, level, level)),
+    ],
+  },
+  "Your Irish",
+  "Votre irlandais",
+  {
+    en: "You do not need any, and it decides nothing. We offer a course before the start: say where you stand, and we write to you about it.",
+    fr: "Il n’est pas nécessaire et ne décide de rien. Nous offrons un cours avant la rentrée : dites où vous en êtes, et nous vous écrirons.",
+  },
+);
+
 /** Proof of English: the way, and the test results behind it. */
 export const language: Section = {
   key: "english",
@@ -75,6 +96,25 @@ export const language: Section = {
     ),
     selfLevel,
     ...exemption,
+    localLevel,
+  ],
+};
+
+/** Results that nobody asks for: those who assess see them as they are, and no rule reads them. */
+export const optionalTests: Section = {
+  key: "optionalTests",
+  core: null,
+  scope: "file",
+  title: { en: "Other test results, if you like", fr: "Autres résultats de tests, si vous le souhaitez" },
+  intro: {
+    en: "Nobody has to send any, and none is missed. What you send is shown as it is and decides nothing by itself.",
+    fr: "Personne n’est tenu d’en envoyer, et aucun ne manque. Ce que vous envoyez est montré tel quel et ne décide de rien à lui seul.",
+  },
+  repeats: { min: 0, max: 4 },
+  fields: [
+    field({ key: "test", kind: "test" }, "Test", "Test"),
+    field({ key: "date", kind: "date" }, "Day of the test", "Jour du test"),
+    field({ key: "scores", kind: "scores" }, "Scores", "Scores"),
   ],
 };
 
@@ -101,6 +141,15 @@ export const tests: Section = {
       "Résultat",
     ),
     field({ key: "date", kind: "date" }, "Day of the test", "Jour du test"),
+    field(
+      { key: "number", kind: "text", most: 30, required: false },
+      "Your number at the test",
+      "Votre numéro au test",
+      {
+        en: "The candidate or registration number on the report. By it we find your result in the list of the test’s owner.",
+        fr: "Le numéro de candidat ou d’inscription sur le relevé. Il nous permet de trouver votre résultat dans la liste de l’organisme.",
+      },
+    ),
     field(
       { key: "expected", kind: "date", when: { fact: "it.status", is: "equals", value: "pending" } },
       "Result expected on",

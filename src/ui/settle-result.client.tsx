@@ -1,0 +1,29 @@
+"use client";
+
+import { Button } from "antd";
+import { useState, useTransition } from "react";
+
+/** Whether a result under another name is the applicant's. */
+export function SettleResult({ settle }: { settle: (theirs: boolean) => Promise<string | null> }) {
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  const say = (theirs: boolean) =>
+    begin(async () => {
+      setWrong(await settle(theirs));
+    });
+  return (
+    <span className="presses">
+      <Button size="small" loading={busy} onClick={() => say(true)}>
+        It is theirs
+      </Button>
+      <Button size="small" disabled={busy} onClick={() => say(false)}>
+        Somebody else’s
+      </Button>
+      {wrong ? (
+        <span role="alert" className="wrong">
+          {wrong}
+        </span>
+      ) : null}
+    </span>
+  );
+}
