@@ -96,7 +96,7 @@ export default function DocumentViewer({
           <img src={url} alt={name} style={{ width: width * scale, transform: `rotate(${turned}deg)` }} />
         )}
       </section>
-      <p>
+      <p className="viewer-foot">
         <a href={`/api/documents/${uploadId}`}>Download</a>
         {leaveOut ? (
           <>

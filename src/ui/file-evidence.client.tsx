@@ -12,7 +12,14 @@ import { FilePress } from "./file-press.client";
 
 const DocumentViewer = dynamic(() => import("./document-viewer.client"), {
   ssr: false,
-  loading: () => <p className="quiet">Opening the document …</p>,
+  // As large as what comes, so that nothing moves when it is there.
+  loading: () => (
+    <div className="viewer">
+      <p className="viewer-line quiet">Opening the document …</p>
+      <div className="viewer-page" />
+      <p className="viewer-foot" />
+    </div>
+  ),
 });
 
 /** Who was asked to sign by a link, and what became of it; asked again where nothing has come. */

@@ -119,6 +119,11 @@ describe("the main screens", () => {
       await page.locator("h1").waitFor();
       await check(person);
     }
+    await page.goto("/office?find=Yuki");
+    await page.getByRole("link", { name: "Yuki Tanemura" }).click();
+    await page.getByRole("link", { name: "Read them side by side" }).click();
+    await page.getByText("The other statement was sent first.").waitFor();
+    await check(person);
     await page.goto("/office/rulebooks");
     await page
       .getByRole("row", { name: /Tidal Energy Systems/ })

@@ -79,20 +79,25 @@ describe("statements and figures", () => {
     const residence = page
       .locator("section")
       .filter({ has: page.getByRole("heading", { name: /Country in which you live/ }) });
-    expect(
-      Number(
-        await residence
-          .getByRole("row", { name: /Ireland/ })
-          .getByRole("cell")
-          .innerText(),
-      ),
-    ).toBeGreaterThan(0);
+    await residence.getByText("As a table").click();
+    const irish = await residence
+      .getByRole("row", { name: /Ireland/ })
+      .getByRole("cell")
+      .innerText();
+    expect(irish).toMatch(/^the files [1-9]\d*$/);
     const drawn = await residence.locator("canvas").evaluate((canvas) => {
       const { width, height } = canvas as HTMLCanvasElement;
       const pixels = (canvas as HTMLCanvasElement).getContext("2d")?.getImageData(0, 0, width, height).data ?? [];
       return pixels.some((value) => value > 0);
     });
     expect(drawn).toBe(true);
+    await residence
+      .getByRole("row", { name: /Ireland/ })
+      .getByRole("link", { name: "the files" })
+      .click();
+    await page.getByRole("link", { name: "Country in which you live Ireland ×" }).waitFor();
+    expect(irish).toBe(`the files ${await page.locator(".turn-list ol li").count()}`);
+    await page.goBack();
     const [download] = await Promise.all([
       page.waitForEvent("download"),
       page.getByRole("link", { name: "As CSV" }).click(),

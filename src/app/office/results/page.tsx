@@ -105,7 +105,7 @@ export default async function ResultLists() {
   if (!page) notFound();
   const titleOf = (key: string) => page.tests.find((t) => t.key === key)?.title ?? key;
   return (
-    <div className="office-sheet wide">
+    <div className="office-sheet wide results">
       <div className="sheet-head">
         <h1>
           Test results <span className="quiet">from the owners of the tests</span>
