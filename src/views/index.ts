@@ -16,6 +16,7 @@ import { fileMessages, myMessages, tray } from "./messages";
 import { myApplication, officeCopy } from "./my-application";
 import { myApplications } from "./my-applications";
 import { nextCycle } from "./next-cycle";
+import { otherScales } from "./other-scales";
 import { ownerListLook, ownerLists } from "./owner-lists";
 import { peek } from "./peek";
 import { plans } from "./plans";
@@ -64,6 +65,7 @@ export const VIEWS = {
   myMessages,
   officeCopy,
   nextCycle,
+  otherScales,
   ownerListLook,
   ownerLists,
   peek,

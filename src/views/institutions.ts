@@ -88,6 +88,13 @@ async function writtenNames(pool: pg.Pool): Promise<readonly Written[]> {
   return rows;
 }
 
+/** What applicants wrote that comes to one of the names once folded, in small letters. */
+export async function writtenAs(pool: pg.Pool, names: readonly string[]): Promise<readonly string[]> {
+  const folded = new Set(names.map(fold));
+  const wrote = (await writtenNames(pool)).map((w) => w.name.toLowerCase()).filter((w) => folded.has(fold(w)));
+  return [...new Set(wrote)];
+}
+
 async function unknownNames(pool: pg.Pool): Promise<readonly UnknownName[]> {
   const [written, known] = await Promise.all([
     writtenNames(pool),
@@ -190,14 +197,13 @@ export const institutionPage = defineView({
     );
     const [row] = rows;
     if (!row) return null;
-    const names = new Set([row.name, ...row.otherNames, ...row.written.map((w) => w.name)].map(fold));
-    const wrote = (await writtenNames(pool)).map((w) => w.name.toLowerCase()).filter((w) => names.has(fold(w)));
+    const wrote = await writtenAs(pool, [row.name, ...row.otherNames, ...row.written.map((w) => w.name)]);
     const files = await pool.query<InstitutionPage["files"][number]>(
       `with places as (${PLACES})
        select distinct s.number, s.name, a.value #>> '{}' as wrote from answer a join places p on p.section = a.section and p.field = a.field
        join file_standing s on s.application_id = a.application_id
        where jsonb_typeof(a.value) = 'string' and not a.dormant and lower(a.value #>> '{}') = any($1) order by s.number limit ${MOST_FILES}`,
-      [[...new Set(wrote)]],
+      [wrote],
     );
     return {
       ...row,

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { choose, newPerson, type Person, pressAndAgree, signIn, untilSaved } from "../support/browser";
+import { choose, newPerson, openRequirement, type Person, pressAndAgree, signIn, untilSaved } from "../support/browser";
 import { type Demo, openDemo } from "../support/demo";
 
 /** A school that is looked up, one that is in no list, and what the office makes of it. */
@@ -92,6 +92,32 @@ describe("institutions", () => {
     await page.getByText(/^1 added, 1 changed/).waitFor();
     await page.getByText("Escola do Farol: it names a grade scale that the standards do not have").waitFor();
     await page.getByRole("link", { name: "Escola da Foz" }).waitFor();
+    expect(officer.complaints).toEqual([]);
+  });
+
+  it("that grade on one scale are corrected in all files that count on another", async () => {
+    const { page } = officer;
+    await page.goto("/office/institutions");
+    await page.getByText("Take a register in from CSV").click();
+    await page.getByLabel("A CSV file of institutions").setInputFiles({
+      name: "scales.csv",
+      mimeType: "text/csv",
+      buffer: Buffer.from("name,country,kind,scales\nSkarvøy Maritime University,NO,university,to10"),
+    });
+    await page.getByRole("button", { name: "Take 1 in" }).click();
+    await page.getByText(/1 changed/).waitFor();
+    await page.goto("/office/institutions?words=Skarv");
+    await page.getByRole("link", { name: "Skarvøy Maritime University" }).click();
+    const others = page
+      .locator("section")
+      .filter({ has: page.getByRole("heading", { name: /Counted on another scale/ }) });
+    const file = (await others.getByRole("link").first().getAttribute("href")) ?? "";
+    await others.getByRole("button", { name: /^Confirm “.*” in this file$/ }).click();
+    await others.getByText("Confirmed in one file.").waitFor();
+    await others.getByText("None of its submitted degrees.").waitFor();
+    await page.goto(file);
+    await openRequirement(page, "Degree certificate");
+    await page.getByText(/The scale on which the institution grades, as the register has it\./).waitFor();
     expect(officer.complaints).toEqual([]);
   });
 });

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
+import { confirmValues } from "../../src/acts/confirm-values";
 import {
   linkInstitution,
   mergeInstitutions,
@@ -9,7 +10,7 @@ import {
 } from "../../src/acts/institutions";
 import type { InstitutionInput } from "../../src/core/institutions/institution";
 import type { Actor } from "../../src/core/rights/actor";
-import { loadCatalogue } from "../../src/demo/catalogue";
+import { type LoadedCatalogue, loadCatalogue } from "../../src/demo/catalogue";
 import { someone } from "../../src/demo/people";
 import {
   institutionPage,
@@ -18,8 +19,9 @@ import {
   knownNames,
   registerTable,
 } from "../../src/views/institutions";
+import { otherScales } from "../../src/views/other-scales";
 import { readView } from "../../src/views/view";
-import { filledFile } from "../support/files";
+import { filledFile, submittedFile } from "../support/files";
 import { makePerson, must, openWorld, reasonOf, VISITOR, type World } from "../support/world";
 
 const PLACE: InstitutionInput = {
@@ -40,9 +42,12 @@ describe("the register of institutions", () => {
   let world: World;
   let officer: Actor;
 
+  let rounds: LoadedCatalogue;
+
   beforeAll(async () => {
     world = await openWorld("institutions");
-    const { roundId } = await loadCatalogue(world.runtime, "2026-11-25");
+    rounds = await loadCatalogue(world.runtime, "2026-11-25");
+    const { roundId } = rounds;
     officer = await makePerson(world, "Officer", ["officer"]);
     await filledFile(world, roundId);
     const wrote = someone("Ana", "Wrote", { degree: { institution: "makran  coastal univ", country: "PK" } });
@@ -212,5 +217,30 @@ describe("the register of institutions", () => {
       otherNames: ["Instituto do Sal"],
       note: "Seen.",
     });
+  });
+
+  it("that grade on one scale are held against the files that count on another", async () => {
+    const { roundId } = rounds;
+    const degree = { institution: "Escola de Maré", country: "PT", scale: "to20", grade: "15" };
+    const file = await submittedFile(world, roundId, "Scaled", {
+      "education.institution": degree.institution,
+      "education.country": degree.country,
+    });
+    await must(world, saveInstitution, officer, {
+      institutionId: null,
+      version: null,
+      institution: { ...PLACE, name: degree.institution, otherNames: [], country: "PT", scales: ["to10"] },
+    });
+    const institutionId = await idOf(degree.institution);
+    const listed = async (actor: Actor = officer) => readView(world.runtime, otherScales, actor, { institutionId });
+    const place = { scope: "file", section: "education", entry: file.filled.degree };
+    const { applicationId } = file;
+    expect(await listed()).toEqual({
+      usual: "to10",
+      files: [{ ...place, applicationId, number: expect.any(String), name: "Scaled Maarteen-Quist", scale: "to20" }],
+    });
+    expect((await listed(await makePerson(world, "Elsewhere", ["officer"], "FYC")))?.files).toEqual([]);
+    await must(world, confirmValues, officer, { applicationId, values: [{ ...place, field: "scale", value: "to10" }] });
+    expect((await listed())?.files).toEqual([]);
   });
 });

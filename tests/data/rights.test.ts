@@ -321,6 +321,7 @@ describe("rights", () => {
       myApplications: {},
       myMessages: {},
       nextCycle: {},
+      otherScales: { institutionId },
       ownerListLook: { test: "het", text: "a,b" },
       ownerLists: {},
       peek: { number },

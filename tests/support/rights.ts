@@ -196,6 +196,7 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   myApplications: PEOPLE,
   myMessages: PEOPLE,
   nextCycle: ["lead officer", "administrator"],
+  otherScales: ["officer", "officer elsewhere", "lead officer"],
   ownerListLook: ["officer", "officer elsewhere", "lead officer"],
   ownerLists: ["officer", "officer elsewhere", "lead officer"],
   peek: OFFICERS,

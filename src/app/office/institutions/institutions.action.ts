@@ -3,6 +3,7 @@
 import { revalidatePath } from "next/cache";
 import { redirect } from "next/navigation";
 import type { Outcome } from "../../../acts/act";
+import { confirmValues } from "../../../acts/confirm-values";
 import {
   linkInstitution,
   mergeInstitutions,
@@ -14,6 +15,7 @@ import type { InstitutionInput } from "../../../core/institutions/institution";
 import { REFUSED_WORDS } from "../../../text/office";
 import type { TakenLines } from "../../../ui/institutions/take-register.client";
 import { knownNames } from "../../../views/institutions";
+import { otherScales } from "../../../views/other-scales";
 import { perform, requirePerson, see } from "../../request";
 
 const actor = async () => (await requirePerson("/office/institutions")).actor;
@@ -23,6 +25,29 @@ function refused(outcome: Extract<Outcome<unknown>, { ok: false }>): string {
   if (outcome.reason === "already-done" && typeof name === "string")
     return `One of these names leads to “${name}” already, in the same country. Make the two one, or take the name out.`;
   return REFUSED_WORDS[outcome.reason] ?? outcome.reason;
+}
+
+/** How many files are corrected at once at most. */
+const MOST_CORRECTED = 100;
+
+/** Confirms the scale on which an institution grades in files where its degrees count on another. @returns what was done, in words */
+export async function correctScales(institutionId: string): Promise<string> {
+  const person = await actor();
+  const page = await see(otherScales, person, { institutionId });
+  let corrected = 0;
+  const refusals: string[] = [];
+  for (const { applicationId, number, scope, section, entry } of page?.files.slice(0, MOST_CORRECTED) ?? []) {
+    const outcome = await perform(confirmValues, person, {
+      applicationId,
+      values: [{ scope, section, entry, field: "scale", value: page?.usual ?? "" }],
+      note: "The scale on which the institution grades, as the register has it.",
+    });
+    if (outcome.ok) corrected += 1;
+    else refusals.push(`${number} (${REFUSED_WORDS[outcome.reason] ?? outcome.reason})`);
+  }
+  revalidatePath("/office/institutions", "layout");
+  const done = corrected === 1 ? "Confirmed in one file." : `Confirmed in ${corrected} files.`;
+  return refusals.length === 0 ? done : `${done} Not in ${refusals.join(", ")}.`;
 }
 
 export async function storeInstitution(

@@ -2,12 +2,14 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { webRuntime } from "../../../../runtime";
 import { ConfirmPress } from "../../../../ui/confirm-press.client";
+import { CorrectScales } from "../../../../ui/institutions/correct-scales.client";
 import { InstitutionForm } from "../../../../ui/institutions/institution-form.client";
 import { MergeForm } from "../../../../ui/institutions/merge-form.client";
 import { institutionPage } from "../../../../views/institutions";
 import { officeNow } from "../../../../views/office-now";
+import { otherScales } from "../../../../views/other-scales";
 import { requireStaff, see } from "../../../request";
-import { merge, storeInstitution, unlinkName } from "../institutions.action";
+import { correctScales, merge, storeInstitution, unlinkName } from "../institutions.action";
 
 /** One institution of the register: what is known of it, what leads to it, and the files that name it. */
 export default async function Institution({ params }: { params: Promise<{ id: string }> }) {
@@ -16,6 +18,8 @@ export default async function Institution({ params }: { params: Promise<{ id: st
   const page = await see(institutionPage, person.actor, { institutionId: id });
   if (!page) notFound();
   const { set } = await officeNow((await webRuntime()).pool);
+  const others = await see(otherScales, person.actor, { institutionId: id });
+  const scaleTitle = (key: string) => set.scales.find((s) => s.key === key)?.title.en ?? key;
   const { version, written, files, changedAt: _, ...known } = page;
   return (
     <div className="office-sheet wide">
@@ -48,6 +52,29 @@ export default async function Institution({ params }: { params: Promise<{ id: st
               </li>
             ))}
           </ul>
+        </section>
+      ) : null}
+      {others ? (
+        <section className="plan-part">
+          <h2>
+            Counted on another scale <span className="quiet">than {scaleTitle(others.usual)}</span>
+          </h2>
+          {others.files.length === 0 ? <p className="quiet">None of its submitted degrees.</p> : null}
+          <ul className="plain-list in-columns">
+            {others.files.map((f) => (
+              <li key={`${f.number} ${f.entry}`}>
+                <Link href={`/office/files/${f.number}`}>
+                  <span className="figures">{f.number}</span> {f.name}
+                </Link>{" "}
+                <span className="quiet">{scaleTitle(f.scale)}</span>
+              </li>
+            ))}
+          </ul>
+          <CorrectScales
+            scale={scaleTitle(others.usual)}
+            files={others.files.length}
+            correct={correctScales.bind(null, id)}
+          />
         </section>
       ) : null}
       <section className="plan-part">
