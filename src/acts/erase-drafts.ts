@@ -32,6 +32,7 @@ const WRITTEN = [
   "reach_note",
   "keeper_note",
   "digest",
+  "early_case",
   "answer",
   "answer_version",
   "excuse",

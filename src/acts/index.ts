@@ -86,6 +86,7 @@ export const ACTS = {
   takeRegistryResults: registry.takeRegistryResults,
   keepRegistryRecord: registry.keepRegistryRecord,
   setRegistryMode: registry.setRegistryMode,
+  askEarlyRuling: rulings.askEarlyRuling,
   judgeSamePerson,
   matchResults,
   settleOwnerResult,

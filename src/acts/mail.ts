@@ -28,6 +28,8 @@ export const TEMPLATES = [
   "round-reopened",
   "extended",
   "rulebook-changed",
+  "case-accepted",
+  "case-refused",
   "choice-moved",
   "programme-moved",
   "move-suggested",

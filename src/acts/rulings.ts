@@ -5,9 +5,10 @@ import { contexts } from "../core/assessment/context";
 import type { CaseResult } from "../core/assessment/ruling";
 import { RULINGS } from "../core/rulings/ruled-case";
 import { AnswerIndex } from "../core/sections/answer-index";
-import { appliedRuling, ruling } from "../db/schema";
+import { appliedRuling, earlyCase, ruling } from "../db/schema";
 import { type ActContext, defineAct, done, type Outcome, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
+import { mailApplicant } from "./mail";
 import { drafts } from "./rulebooks";
 
 const reason = z.string().trim().min(1).max(1000);
@@ -20,11 +21,16 @@ const place = {
 };
 type Place = Omit<z.output<z.ZodObject<typeof place>>, "applicationId">;
 
-/** The case at a place, as a live submitted choice asks about it. */
-function caseAt(file: OpenFile, at: Place): CaseResult | undefined {
+const isEarly = ({ facts }: OpenFile, at: Place): boolean =>
+  facts.earlyCases.some(
+    (e) => e.question === at.question && e.scope === at.scope && e.section === at.section && e.entry === at.entry,
+  );
+
+/** The case at a place, as a live choice asks about it: a submitted one, or any where the applicant asks before submitting. */
+function caseAt(file: OpenFile, at: Place, anyChoice = isEarly(file, at)): CaseResult | undefined {
   const { facts, rulebooks, rounds, office } = file;
   return contexts(facts, new AnswerIndex(facts), rulebooks, rounds, office)
-    .filter((c) => c.choice.submittedAt !== null && c.choice.withdrawnAt === null)
+    .filter((c) => (anyChoice || c.choice.submittedAt !== null) && c.choice.withdrawnAt === null)
     .flatMap((context) => casesAsked(context, facts.rulings, office))
     .filter(({ measure }) => measure.question === at.question)
     .flatMap(({ cases }) => cases)
@@ -90,6 +96,34 @@ async function rulingFor(
   return made ? done(made.id) : refuse("not-found");
 }
 
+/** Whoever asked before submitting is told at once. */
+async function tellEarly(ctx: ActContext, file: OpenFile, found: CaseResult, rulingId: string): Promise<void> {
+  const [made] = await ctx.db.select({ verdict: ruling.verdict }).from(ruling).where(eq(ruling.id, rulingId));
+  const { number } = file.facts.application;
+  await mailApplicant(ctx, file.id, file.ownerId, made?.verdict === "accepted" ? "case-accepted" : "case-refused", {
+    number,
+    titleEn: found.title.en,
+    titleFr: found.title.fr,
+    link: `/my/${number}`,
+  });
+}
+
+/** An applicant asks the office to rule on a case before anything is submitted; once, as long as it is not answered. */
+export const askEarlyRuling = defineFileAct({
+  name: "ask-early-ruling",
+  input: z.object(place),
+  right: "applicant",
+  about: ({ question, section, entry }) => ({ question, section, entry }),
+  run: async (ctx, file, { applicationId: _, ...at }) => {
+    const found = caseAt(file, at, true);
+    if (!found) return refuse("not-found");
+    if (found.answer !== null || isEarly(file, at)) return refuse("already-done");
+    if (Object.values(found.about).every((part) => part === "")) return refuse("not-complete");
+    await ctx.db.insert(earlyCase).values({ applicationId: file.id, ...at, askedAt: ctx.now });
+    return done(null);
+  },
+});
+
 /** Rules on a case of a file: anew with a reason, or as an earlier like case was ruled on. It takes the place of a ruling of before. */
 export const ruleOnCase = defineFileAct({
   name: "rule-on-case",
@@ -115,6 +149,7 @@ export const ruleOnCase = defineFileAct({
     const which = await rulingFor(ctx, ctx.actor.id, found, { question: at.question, earlier, verdict, reason: why });
     if (!which.ok) return which;
     await apply(ctx, ctx.actor.id, file, at, found.about, which.value);
+    if (isEarly(file, at)) await tellEarly(ctx, file, found, which.value);
     return done(null);
   },
 });

@@ -90,6 +90,7 @@ select json_build_object(
     "applied_ruling x join ruling r on r.id = x.ruling_id where x.application_id = a.id and x.ended_at is null",
     "x.at, x.id",
   )},
+  'earlyCases', ${list(`json_build_object('question', x.question, 'scope', x.scope, 'section', x.section, 'entry', x.entry, 'askedAt', ${iso("x.asked_at")})`, "early_case x where x.application_id = a.id", "x.asked_at")},
   'references', ${list(
     `json_build_object('id', x.id, 'referee', x.referee, 'scopes', x.scopes, 'state', x.state, 'askedAt', ${iso("x.asked_at")}, 'givenAt', ${iso("x.given_at")}, 'judgement', x.judgement)`,
     "reference_request x where x.application_id = a.id",

@@ -90,6 +90,7 @@ export function sampleFile(profile: Profile, change: SampleChange = {}): FileFac
     rulings: [],
     references: [],
     deeds: [],
+    earlyCases: [],
     issued: [],
     signatures: [],
     charges: [],

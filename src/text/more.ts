@@ -1,4 +1,5 @@
 import { doubtsEn, doubtsFr } from "./doubts";
+import { earlyCasesEn, earlyCasesFr } from "./early-cases";
 import { entryRulesEn, entryRulesFr } from "./entry-rules";
 import { likenessEn, likenessFr } from "./likeness";
 import { pastingEn, pastingFr } from "./pasting";
@@ -16,6 +17,7 @@ export const moreEn = {
   ...toldRulesEn,
   ...entryRulesEn,
   ...picturesEn,
+  ...earlyCasesEn,
   ...likenessEn,
   ...reachingEn,
   ...standingsEn,
@@ -27,6 +29,7 @@ export const moreFr: Readonly<Record<keyof typeof moreEn, string>> = {
   ...toldRulesFr,
   ...entryRulesFr,
   ...picturesFr,
+  ...earlyCasesFr,
   ...likenessFr,
   ...reachingFr,
   ...standingsFr,

@@ -203,6 +203,7 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "match-results": "found results in the list of a test’s owner",
   "settle-owner-result": "said of a result under another name whether it is the applicant’s",
   "take-owner-list": "took in a list of results",
+  "ask-early-ruling": "asked for a ruling before submitting",
   "judge-likeness": "judged what two statements have in common",
   "send-again": "sent a mail again",
   "tell-missing": "wrote what is still missing",

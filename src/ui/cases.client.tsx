@@ -127,8 +127,10 @@ function standsBeside(about: RequirementResult, { section, entry }: FileCase): b
 
 /** What the entry rules ask a ruling on, with earlier rulings on like cases beside it. */
 export function Cases({ data, about, acts }: { data: FileData; about?: RequirementResult; acts: Acts }) {
-  const own = data.cases.filter((c) => about === undefined || standsBeside(about, c));
-  if (own.length === 0 || data.assessment.file.stage === "preparing") return null;
+  // In a draft nobody looks at what was not asked about.
+  const shown = data.assessment.file.stage === "preparing" ? data.cases.filter((c) => c.early) : data.cases;
+  const own = shown.filter((c) => about === undefined || standsBeside(about, c));
+  if (own.length === 0) return null;
   return (
     <section className="cases" aria-label="Rulings">
       {[...new Set(own.map((c) => c.asks.en))].map((asks) => (

@@ -1,4 +1,5 @@
-import type { Assessment, ChoiceResult, FindingResult } from "../core/assessment/result";
+import { nextStep } from "../core/assessment/assess";
+import type { Assessment, ChoiceResult, FileResult, FindingResult } from "../core/assessment/result";
 
 /**
  * How the entry rules stand that the rulebook lets applicants see, once it is submitted: before, the check before applying says it, and
@@ -16,10 +17,21 @@ function toldFindings({ findings, stage }: ChoiceResult): readonly FindingResult
     );
 }
 
+/** Whoever prepares goes on, whatever else was asked of the office in the meantime. */
+function fileShare(file: FileResult): FileResult {
+  if (file.stage !== "preparing") return file;
+  const next = nextStep(
+    file.owed.filter((s) => s.turn === "applicant"),
+    true,
+  );
+  return { ...file, turn: "applicant", next };
+}
+
 /** What the applicant may know of the assessment: of the entry rules what the rulebook tells, and nothing of a decision before its release. */
 export function applicantsShare(assessment: Assessment, released: ReadonlySet<string>): Assessment {
   return {
     ...assessment,
+    file: fileShare(assessment.file),
     awaited: [],
     choices: assessment.choices.map((c) => ({
       ...c,

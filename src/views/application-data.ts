@@ -80,6 +80,17 @@ export interface MyApplication {
     readonly text: string;
     readonly due: string;
   }[];
+  /** What an entry rule asks a ruling on while nothing is submitted: it may be asked for before. */
+  readonly cases: readonly {
+    readonly question: string;
+    readonly scope: string;
+    readonly section: string;
+    readonly entry: string;
+    readonly asks: LocalText;
+    readonly title: LocalText;
+    readonly answer: "accepted" | "refused" | null;
+    readonly askedAt: string | null;
+  }[];
   /** What the office opened again and the applicant has not yet sent. */
   readonly reopening: { readonly reason: string; readonly due: string } | null;
   /** What the applicant asked to have opened, and when, while nobody has answered. */

@@ -37,6 +37,7 @@ export const SHOWN_EVENTS = [
   "refuse-correction",
   "reopen-sections",
   "send-corrections",
+  "ask-early-ruling",
   "end-reopening",
   "release-decision",
   "answer-decision",

@@ -1,10 +1,11 @@
 import { z } from "zod";
 import { assess } from "../core/assessment/assess";
+import { casesAsked } from "../core/assessment/cases-asked";
 import { type ChoiceContext, contexts } from "../core/assessment/context";
 import { lackingChoices, orderOf, standsFor, undertakingFor } from "../core/choices/choice-rules";
 import { growingSections, maySupply } from "../core/documents/may-supply";
 import { withdrawnFee } from "../core/fees/after-withdrawal";
-import { type ReferenceSet, registersOf } from "../core/office/reference-set";
+import { type Office, type ReferenceSet, registersOf } from "../core/office/reference-set";
 import { offeredOptions } from "../core/programmes/programme";
 import type { DocumentRequirement } from "../core/requirements/definition";
 import { factNames } from "../core/rules/names";
@@ -59,6 +60,34 @@ function signerOf(
 function promiseOf({ rules, promise }: Extras, order: readonly string[]): MyApplication["undertaking"] {
   const text = undertakingFor(rules, order.length);
   return text && { text, givenAt: promise && standsFor(promise.order, order) ? promise.at : null };
+}
+
+/** What a draft asks rulings on: what nobody has to rule on stands in no list of the office. */
+function casesOfDraft({ facts }: LoadedFile, live: readonly ChoiceContext[], office: Office): MyApplication["cases"] {
+  if (facts.choices.some((c) => c.submittedAt !== null)) return [];
+  const cases = live.flatMap((context) =>
+    casesAsked(context, facts.rulings, office).flatMap(({ measure, cases: found }) =>
+      found
+        .filter((c) => c.by !== "list" && Object.values(c.about).some((part) => part !== ""))
+        .map(({ scope, section, entry, title, answer }) => {
+          const { question } = measure;
+          const early = facts.earlyCases.find(
+            (e) => e.question === question && e.scope === scope && e.section === section && e.entry === entry,
+          );
+          return {
+            question,
+            scope,
+            section,
+            entry,
+            asks: measure.title,
+            title,
+            answer,
+            askedAt: early?.askedAt ?? null,
+          };
+        }),
+    ),
+  );
+  return [...new Map(cases.map((c) => [`${c.question}|${c.scope}|${c.section}|${c.entry}`, c])).values()];
 }
 
 export async function readApplication(ctx: ViewContext, id: string): Promise<MyApplication | null> {
@@ -141,6 +170,7 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
     })),
     charges: (extras?.charges ?? []).map((c) => ({ ...c, whenWithdrawn: withdrawnFee(loaded.rulebooks, c.item) })),
     asks: extras?.asks ?? [],
+    cases: casesOfDraft(loaded, live, office),
     // Nothing is corrected any more in what is closed.
     ...(assessment.file.stage === "closed"
       ? { reopening: null, request: null, correctable: [] }

@@ -24,6 +24,8 @@ export interface Ruling extends RuledCase {
 
 /** A case of a file with its answer, and what was ruled on cases like it. */
 export interface FileCase {
+  /** The applicant asked for it before submitting. */
+  readonly early: boolean;
   readonly question: string;
   /** The computed value that asks. */
   readonly asks: LocalText;
@@ -83,6 +85,13 @@ export async function casesOfFile(
           ...one,
           question: measure.question,
           asks: measure.title,
+          early: facts.earlyCases.some(
+            (e) =>
+              e.question === measure.question &&
+              e.scope === one.scope &&
+              e.section === one.section &&
+              e.entry === one.entry,
+          ),
         });
   if (found.size === 0) return [];
   const cases = [...found.values()];

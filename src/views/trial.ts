@@ -105,6 +105,7 @@ export function trialOf(rulebook: Rulebook, choice: TrialChoice, answers: TrialA
     rulings: [],
     references: [],
     deeds: [],
+    earlyCases: [],
     issued: [],
     signatures: [],
     charges: [],

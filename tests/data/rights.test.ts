@@ -225,6 +225,7 @@ describe("rights", () => {
         fileName: "het.csv",
         text: "number,name,date,L,R,W,S\n1,Ada Vale,2026-10-03,40,40,40,40",
       },
+      askEarlyRuling: { applicationId, question: "exemption", scope: "file", section: "english", entry: "" },
       compareStatements: { applicationId },
       judgeLikeness: { applicationId, statementId: randomUUID(), otherId: randomUUID(), verdict: "harmless" },
       linkInstitution: { institutionId, written: "Halden Sound Uni", country: "SR" },

@@ -2,15 +2,17 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
 import { confirmValues } from "../../src/acts/confirm-values";
 import { saveInstitution } from "../../src/acts/institutions";
-import { endCaseRuling, endRuling, ruleOnCase } from "../../src/acts/rulings";
+import { askEarlyRuling, endCaseRuling, endRuling, ruleOnCase } from "../../src/acts/rulings";
+import { submitApplication } from "../../src/acts/submit-application";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { INSTITUTIONS } from "../../src/demo/institutions";
 import { file as fileView } from "../../src/views/file";
+import { myApplication } from "../../src/views/my-application";
 import { rulings as rulingsView } from "../../src/views/rulings";
 import { readView } from "../../src/views/view";
-import { lookAt, submittedFile, type TestFile } from "../support/files";
-import { DAY, makePerson, must, openWorld, type World } from "../support/world";
+import { lookAt, readyFile, submittedFile, type TestFile } from "../support/files";
+import { DAY, makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 
 describe("rulings", () => {
   let world: World;
@@ -161,5 +163,49 @@ describe("rulings", () => {
     );
     expect(rows.length).toBeGreaterThan(2);
     for (const { about } of rows) expect(about).not.toMatch(/Serowe|Letter/u);
+  });
+
+  it("are made before the submission where the applicant asks for it, who is told at once", async () => {
+    const draft = await readyFile(world, roundId, "Early", {
+      "english.way": "exempt",
+      "english.ground": "work",
+      "english.country": "NA",
+      "english.place": "Walvis Bay Pilots",
+    });
+    const ask = (actor: Actor = draft.applicant) =>
+      reasonOf(runAct(world.runtime, askEarlyRuling, actor, place(draft)));
+    const mine = async () => {
+      const { loaded } = await lookAt(world, draft.applicationId);
+      const { number } = loaded.facts.application;
+      return (await readView(world.runtime, myApplication, draft.applicant, { number }))?.cases;
+    };
+    const rule = () => refusal(draft, { verdict: "refused", reason: "Half a year is not two." });
+    // Nobody rules on what is not submitted and was not asked about.
+    expect([await owes(draft), await rule()]).toEqual([false, "not-found"]);
+    expect(await mine()).toMatchObject([{ question: "English exemption", answer: null, askedAt: null }]);
+    expect(await ask(officer)).toBe("not-yours");
+    expect([await ask(), await ask()]).toEqual(["ok", "already-done"]);
+    expect(await owes(draft)).toBe(true);
+    expect((await mine())?.[0]?.askedAt).not.toBeNull();
+    const { result } = await lookAt(world, draft.applicationId);
+    // Five working days from the 25th; the applicant may go on in the meantime.
+    expect(result.file.owed.find((s) => s.kind === "rule")).toMatchObject({ turn: "office", due: "2026-12-02" });
+    expect(result.file).toMatchObject({ stage: "preparing", turn: "office", next: { kind: "rule" } });
+    const page = await readView(world.runtime, myApplication, draft.applicant, {
+      number: (await lookAt(world, draft.applicationId)).loaded.facts.application.number,
+    });
+    expect(page?.assessment.file).toMatchObject({ turn: "applicant", next: { kind: "submit" } });
+    expect(await rule()).toBe("done");
+    expect([await owes(draft), (await mine())?.[0]?.answer]).toEqual([false, "refused"]);
+    const { rows } = await world.runtime.pool.query<{ template: string }>(
+      "select template from message where application_id = $1 and template like 'case-%'",
+      [draft.applicationId],
+    );
+    expect(rows).toEqual([{ template: "case-refused" }]);
+    await must(world, submitApplication, draft.applicant, {
+      applicationId: draft.applicationId,
+      choiceIds: [draft.choiceId],
+    });
+    expect([(await english(draft))?.finding, await mine()]).toEqual(["not met", []]);
   });
 });

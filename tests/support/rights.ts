@@ -88,6 +88,7 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   takeRegistryResults: OFFICERS,
   keepRegistryRecord: ONLY_SYSTEM,
   setRegistryMode: ONLY_SYSTEM,
+  askEarlyRuling: OWNER,
   judgeSamePerson: OFFICERS,
   matchResults: ONLY_SYSTEM,
   settleOwnerResult: OFFICERS,

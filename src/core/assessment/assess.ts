@@ -158,11 +158,13 @@ function fileStage(choices: readonly ChoiceResult[]): Stage {
   return live.length > 0 ? "preparing" : "closed";
 }
 
-/** The turn is the first in the fixed order that owes something; the next step is that turn's earliest due. */
-function nextStep(owed: readonly Step[], preparing: boolean): Step | null {
-  const turns = preparing ? (["applicant"] as const) : TURNS;
-  for (const turn of turns) {
-    const own = owed.filter((s) => s.turn === turn);
+/**
+ * The turn is the first in the fixed order that owes something; the next step is that turn's earliest due. A draft is the applicant's, but
+ * for a ruling that was asked for before the submission.
+ */
+export function nextStep(owed: readonly Step[], preparing: boolean): Step | null {
+  for (const turn of TURNS) {
+    const own = owed.filter((s) => s.turn === turn && (!preparing || turn === "applicant" || s.kind === "rule"));
     const first = own.reduce<Step | null>(
       (best, s) => (best === null || (s.dueAt ?? "9999") < (best.dueAt ?? "9999") ? s : best),
       null,

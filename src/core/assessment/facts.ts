@@ -41,6 +41,14 @@ export interface FileFacts {
     /** The case as it stood when it was ruled on. */
     readonly about: RuledCase;
   }[];
+  /** Cases that the applicant asks to have ruled on before submitting. */
+  readonly earlyCases: readonly {
+    readonly question: string;
+    readonly scope: string;
+    readonly section: string;
+    readonly entry: string;
+    readonly askedAt: Instant;
+  }[];
   readonly references: readonly ReferenceFact[];
   /** What the office has done itself, by requirement. */
   readonly deeds: readonly {

@@ -226,20 +226,34 @@ function undecided(input: StepInput, choiceId: string): boolean {
   return choice !== undefined && choice.decision === null && choice.withdrawnAt === null;
 }
 
+interface CasePlace {
+  readonly scope: string;
+  readonly section: string;
+  readonly entry: string;
+}
+
+const isCase = (a: CasePlace, b: CasePlace): boolean =>
+  a.scope === b.scope && a.section === b.section && a.entry === b.entry;
+
 /** What an entry rule waits for a ruling on: a case that stands in no list and that nobody has looked at. */
 function rulingSteps(input: StepInput): readonly Step[] {
   const due = (from: string | null) => target(input, from, input.office.set.targets.check);
   const asked = new Map<string, Step>();
   for (const context of input.contexts) {
     const { choice } = context;
-    if (choice.submittedAt === null || !undecided(input, choice.id)) continue;
+    if (!undecided(input, choice.id)) continue;
     for (const { measure, cases } of casesAsked(context, input.facts.rulings, input.office)) {
       if (asked.has(measure.question)) continue;
-      const open = cases.filter((c) => c.answer === null);
+      // Before the submission only what the applicant asked for is ruled on.
+      const early = input.facts.earlyCases.filter((e) => e.question === measure.question);
+      const open = cases.filter(
+        (c) => c.answer === null && (choice.submittedAt !== null || early.some((e) => isCase(c, e))),
+      );
+      const from = choice.submittedAt ?? early.map((e) => e.askedAt).sort()[0] ?? null;
       if (open.length > 0 && !cases.some((c) => c.answer === "accepted"))
         asked.set(
           measure.question,
-          step(input, "office", "rule", due(choice.submittedAt), { title: measure.title, count: open.length }),
+          step(input, "office", "rule", due(from), { title: measure.title, count: open.length }),
         );
     }
   }

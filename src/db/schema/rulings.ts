@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import { check, index, jsonb, pgTable, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import { check, index, jsonb, pgTable, primaryKey, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
 import type { RuledCase } from "../../core/rulings/ruled-case";
 import { application } from "./application";
 import { instant } from "./columns";
@@ -61,4 +61,20 @@ export const appliedRuling = pgTable(
       .on(t.applicationId, t.scope, t.section, t.entry, t.question)
       .where(sql`${t.endedAt} is null`),
   ],
+);
+
+/** A case that an applicant asks to have ruled on before submitting; it is answered by the ruling. */
+export const earlyCase = pgTable(
+  "early_case",
+  {
+    applicationId: uuid("application_id")
+      .notNull()
+      .references(() => application.id),
+    question: text("question").notNull(),
+    scope: text("scope").notNull(),
+    section: text("section").notNull(),
+    entry: text("entry").notNull(),
+    askedAt: instant("asked_at").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.question, t.scope, t.section, t.entry] })],
 );

@@ -12,6 +12,7 @@ import { confirmReach } from "../../../../acts/reach";
 import { removeDocument } from "../../../../acts/remove-document";
 import { sendCorrections } from "../../../../acts/reopen-sections";
 import { requestReference, withdrawReference } from "../../../../acts/request-reference";
+import { askEarlyRuling } from "../../../../acts/rulings";
 import { requestSignature } from "../../../../acts/signatures";
 import { submitApplication } from "../../../../acts/submit-application";
 import { giveUndertaking } from "../../../../acts/undertaking";
@@ -48,6 +49,10 @@ export async function askCorrection(
     number,
     await perform(requestCorrection, (await person(number)).actor, { applicationId, sections, text }),
   );
+}
+
+export async function askEarly(number: string, place: z.input<(typeof askEarlyRuling)["input"]>): Promise<Pressed> {
+  return answer(number, await perform(askEarlyRuling, (await person(number)).actor, place));
 }
 
 export async function confirmPlace(number: string, place: z.input<(typeof confirmReach)["input"]>): Promise<Pressed> {

@@ -13,6 +13,7 @@ import { submissions } from "../../../../views/submissions";
 import { locale, see } from "../../../request";
 import { answerOffer, submitChoices, withdrawApplication } from "./application.action";
 import { AskCorrection, Corrections, Submitted } from "./corrections";
+import { EarlyCases } from "./early-cases";
 import { loadApplication } from "./load";
 import { NextStep, Others } from "./next-step";
 import { Reach } from "./reach";
@@ -270,6 +271,7 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
       ) : null}
       <Decisions application={application} language={language} />
       <Asks application={application} language={language} />
+      <EarlyCases application={application} language={language} />
       <Corrections application={application} language={language} />
       {submitted && open && urgent ? <Reach application={application} language={language} /> : null}
       <Others application={application} language={language} />

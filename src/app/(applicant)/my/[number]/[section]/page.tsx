@@ -8,6 +8,7 @@ import type { MyApplication } from "../../../../../views/application-data";
 import type { FormSection } from "../../../../../views/form-sections";
 import { locale } from "../../../../request";
 import { lookForLikeness } from "../application.action";
+import { EarlyCases } from "../early-cases";
 import { loadApplication } from "../load";
 import { ChoicesPage } from "./choices-page";
 import { DocumentsPage } from "./documents-page";
@@ -77,6 +78,7 @@ export default async function SectionPage({ params }: { params: Promise<{ number
           ),
         })}
       />
+      <EarlyCases application={application} language={language} sections={sections.map((s) => s.key)} />
       {sections.some((s) => s.core === "referees" && s.applies) ? (
         <RefereeRequests application={application} language={language} />
       ) : null}

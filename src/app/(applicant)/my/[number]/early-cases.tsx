@@ -1,0 +1,52 @@
+import type { Locale } from "../../../../core/text/local-text";
+import { formatMoment } from "../../../../text/format";
+import { say } from "../../../../text/say";
+import { ReachPress } from "../../../../ui/reach-press.client";
+import type { MyApplication } from "../../../../views/application-data";
+import { askEarly } from "./application.action";
+
+/** What an entry rule leaves to the office, case by case: it may be asked before anything is submitted. */
+export function EarlyCases({
+  application,
+  language,
+  sections,
+}: {
+  application: MyApplication;
+  language: Locale;
+  /** Only cases of these sections; of all where left out. */
+  sections?: readonly string[];
+}) {
+  const cases = application.cases.filter((c) => sections === undefined || sections.includes(c.section));
+  if (cases.length === 0) return null;
+  return (
+    <section className="early-cases" aria-label={say(language, "case.title")}>
+      <h2>{say(language, "case.title")}</h2>
+      <p className="quiet measure">{say(language, "case.lead")}</p>
+      <ul className="reach-list">
+        {cases.map(({ question, scope, section, entry, asks, title, answer, askedAt }) => (
+          <li key={`${question} ${scope} ${section} ${entry}`}>
+            <p>
+              <span className="strong">{asks[language]}</span> · {title[language]}
+            </p>
+            {answer !== null ? (
+              <p>{say(language, answer === "accepted" ? "case.accepted" : "case.refused")}</p>
+            ) : askedAt !== null ? (
+              <p>{say(language, "case.asked", { when: formatMoment(language, askedAt, application.zone) })}</p>
+            ) : (
+              <ReachPress
+                label={say(language, "case.ask")}
+                confirm={askEarly.bind(null, application.number, {
+                  applicationId: application.id,
+                  question,
+                  scope,
+                  section,
+                  entry,
+                })}
+              />
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
