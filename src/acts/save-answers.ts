@@ -6,6 +6,7 @@ import { checkValue, type ValueIssue } from "../core/sections/check-value";
 import type { Field, Section } from "../core/sections/definition";
 import { mayChange, reopenedOf } from "../core/sections/lock";
 import { COMPLETE_FIELD } from "../core/sections/typed-facts";
+import { enqueue } from "../db/queue";
 import { answer, answerVersion } from "../db/schema";
 import { type ActContext, done, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
@@ -243,6 +244,10 @@ export const saveAnswers = defineFileAct({
       results.push(result);
     }
     await store(ctx, file, [...writes.values()]);
+    // Results that come later are looked for in the lists of their owners, too.
+    const later = file.facts.choices.some((c) => c.submittedAt !== null);
+    if (later && [...writes.values()].some((w) => findTarget(file, w)?.section.core === "tests"))
+      await enqueue(ctx.boss, ctx.client, "match-results", { applicationId: file.id });
     for (const place of removed) if (!(await removeEntry(ctx, file, place))) return refuse("locked");
     return done({ results, savedAt: ctx.now.toISOString() });
   },

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
 import { settleOwnerResult, takeOwnerList } from "../../src/acts/owner-lists";
+import { saveAnswers } from "../../src/acts/save-answers";
 import { submitApplication } from "../../src/acts/submit-application";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
@@ -108,6 +109,27 @@ describe("lists of results from the owner of a test", () => {
     await submit(file);
     expect(await english(file)).toMatchObject({ state: "confirmed" });
     expect((await page())?.lists[0]).toMatchObject({ found: 1, nobody: 0 });
+  });
+
+  it("are looked at again when a number is added to a submitted file", async () => {
+    const jobs = async () =>
+      Number(
+        (await world.runtime.pool.query("select count(*) from pgboss.job where name = 'match-results'")).rows[0]?.count,
+      );
+    const file = await numbered("Aideen", "");
+    await submit(file);
+    const before = await jobs();
+    const entry = "7f1f0c1e-5f5e-4f0a-9b61-0b5a1d2c3e77";
+    const place = { scope: "file", section: "tests", entry };
+    const values = { test: "het", status: "result", date: "2026-11-20", number: "HET 555" };
+    await must(world, saveAnswers, file.applicant, {
+      applicationId: file.applicationId,
+      changes: Object.entries(values).map(([field, value]) => ({ ...place, field, value, seen: 0 })),
+    });
+    expect(await jobs()).toBe(before + 1);
+    await take("HET 555,Aideen Maarteen-Quist,,2026-11-20,44,44,44,44");
+    const { loaded } = await lookAt(world, file.applicationId);
+    expect(loaded.facts.issued).toEqual([place]);
   });
 
   it("leave what stands under another name to a person, who may change their mind", async () => {
