@@ -55,8 +55,8 @@ const STARTS = `select i.id, p.code, p.award || ' ' || (p.title->>'en') as title
     (select count(*)::int from choice c where c.intake_id = i.id and c.submitted_at is not null and c.withdrawn_at is null) as submitted
   from intake i join programme p on p.id = i.programme_id where $1::text[] is null or p.code = any($1::text[]) order by p.code, i.starts_on`;
 
-const CHOSEN = `select kind, value, count(*)::int as people from choice c join application a on a.id = c.application_id,
-    lateral (values ('group', a.group_at_submission), ('track', c.track), ('campus', c.campus), ('mode', c.mode)) v (kind, value)
+const CHOSEN = `select kind, value, count(*)::int as people from choice c join application a on a.id = c.application_id join round r on r.id = c.round_id,
+    lateral (values ('group', a.group_at_submission), ('round', r.key), ('track', c.track), ('campus', c.campus), ('mode', c.mode)) v (kind, value)
   where ${COUNTED} and value is not null group by kind, value`;
 
 const ANSWERED = `select w.section, w.field, w.value, count(*)::int as people from choice c join answer w on w.application_id = c.application_id
@@ -78,6 +78,7 @@ async function chosen(pool: pg.Pool, start: FigureStart, set: ReferenceSet): Pro
   );
   const kinds = [
     { kind: "group", title: "Applicant group", names: set.groups.map((g) => [g.key, g.title.en] as const) },
+    { kind: "round", title: "Round", names: [] },
     { kind: "track", title: "Track", names: tracks.map((t) => [t.key, t.title] as const) },
     { kind: "campus", title: "Campus", names: set.campuses.map((c) => [c.key, c.title.en] as const) },
     { kind: "mode", title: "Full or part time", names: [] },

@@ -14,11 +14,13 @@ describe("figures", () => {
   let world: World;
   let officer: Actor;
   let round: string;
+  let rolling: string;
 
   beforeAll(async () => {
     world = await openWorld("figures");
     officer = await makePerson(world, "Runa Okonjo", ["officer"]);
-    round = (await loadCatalogue(world.runtime, "2026-11-25")).rounds["PCS 1"] ?? "";
+    const { rounds } = await loadCatalogue(world.runtime, "2026-11-25");
+    [round, rolling] = [rounds["PCS 1"] ?? "", rounds["FYC rolling"] ?? ""];
   });
   afterAll(() => world.close());
 
@@ -107,6 +109,18 @@ describe("figures", () => {
       said: { start, section: "sponsor", field: "employed", value: "yes" },
     });
     expect(table).toHaveLength(2);
+  });
+
+  it("compare the rounds of a start", async () => {
+    expect(await linesOf("round")).toBeUndefined();
+    await world.runtime.pool.query(
+      `update choice set round_id = $1 where id in (select id from choice where submitted_at is not null order by id limit 3)`,
+      [rolling],
+    );
+    expect(await linesOf("round")).toEqual([
+      ["1", 11],
+      ["rolling", 3],
+    ]);
   });
 
   it("are shown start by start, of one's own programmes, and to nobody outside the office", async () => {
