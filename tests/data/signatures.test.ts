@@ -166,6 +166,7 @@ describe("a signature by a link", () => {
   });
 
   it("has a sponsor confirm what it owes, in plain words", async () => {
+    world.later(1000);
     const employee = await anybody(world, "Employed");
     const { applicationId } = await must(world, startApplication, employee, { roundId: rounds["PCS 1"] ?? "" });
     const told = {
