@@ -121,7 +121,8 @@ describe("the main screens", () => {
     }
     await page.goto("/office?find=Yuki");
     await page.getByRole("link", { name: "Yuki Tanemura" }).click();
-    await page.getByRole("link", { name: "Read them side by side" }).click();
+    const both = await page.getByRole("link", { name: "Read them side by side" }).getAttribute("href");
+    await page.goto(both ?? "");
     await page.getByText("The other statement was sent first.").waitFor();
     await check(person);
     await page.goto("/office/rulebooks");

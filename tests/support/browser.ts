@@ -34,6 +34,11 @@ const WATCH_JUMPS = `window.jumps = [];
 let turned = -1000;
 const push = history.pushState;
 history.pushState = function (...to) { turned = performance.now(); return push.apply(this, to); };
+const replace = history.replaceState;
+history.replaceState = function (...to) {
+  if (to[2] && new URL(to[2], location.href).pathname !== location.pathname) turned = performance.now();
+  return replace.apply(this, to);
+};
 new PerformanceObserver((list) => {
   const box = (r) => [r.x, r.y, r.width, r.height].map(Math.round).join(" ");
   for (const entry of list.getEntries()) if (!entry.hadRecentInput && Math.abs(entry.startTime - turned) > 500)
