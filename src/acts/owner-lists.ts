@@ -104,10 +104,13 @@ export const matchResults = defineAct({
       if (!result) continue;
       const theirs = isTheirs(result, who);
       const { scope, section, entry } = claim;
-      await ctx.db
+      // Another file that claims the same number may have come first meanwhile.
+      const taken = await ctx.db
         .update(ownerResult)
         .set({ state: theirs ? "found" : "other name", applicationId, scope, section, entry })
-        .where(eq(ownerResult.id, result.id));
+        .where(and(eq(ownerResult.id, result.id), eq(ownerResult.state, "nobody")))
+        .returning({ id: ownerResult.id });
+      if (taken.length === 0) continue;
       counts[theirs ? "found" : "otherName"] += 1;
       if (!theirs) continue;
       const [list] = await ctx.db.select().from(ownerList).where(eq(ownerList.id, result.listId));

@@ -1,6 +1,6 @@
 import { and, eq, isNull } from "drizzle-orm";
 import { z } from "zod";
-import { casesAsked } from "../core/assessment/cases-asked";
+import { casesAsked, earlyWish } from "../core/assessment/cases-asked";
 import { contexts } from "../core/assessment/context";
 import type { CaseResult } from "../core/assessment/ruling";
 import { RULINGS } from "../core/rulings/ruled-case";
@@ -21,10 +21,7 @@ const place = {
 };
 type Place = Omit<z.output<z.ZodObject<typeof place>>, "applicationId">;
 
-const isEarly = ({ facts }: OpenFile, at: Place): boolean =>
-  facts.earlyCases.some(
-    (e) => e.question === at.question && e.scope === at.scope && e.section === at.section && e.entry === at.entry,
-  );
+const isEarly = ({ facts }: OpenFile, at: Place): boolean => earlyWish(facts, at.question, at) !== undefined;
 
 /** The case at a place, as a live choice asks about it: a submitted one, or any where the applicant asks before submitting. */
 function caseAt(file: OpenFile, at: Place, anyChoice = isEarly(file, at)): CaseResult | undefined {

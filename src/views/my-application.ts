@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { assess } from "../core/assessment/assess";
-import { casesAsked } from "../core/assessment/cases-asked";
+import { casesAsked, earlyWish } from "../core/assessment/cases-asked";
 import { type ChoiceContext, contexts } from "../core/assessment/context";
 import { lackingChoices, orderOf, standsFor, undertakingFor } from "../core/choices/choice-rules";
 import { growingSections, maySupply } from "../core/documents/may-supply";
@@ -71,9 +71,7 @@ function casesOfDraft({ facts }: LoadedFile, live: readonly ChoiceContext[], off
         .filter((c) => c.by !== "list" && Object.values(c.about).some((part) => part !== ""))
         .map(({ scope, section, entry, title, answer }) => {
           const { question } = measure;
-          const early = facts.earlyCases.find(
-            (e) => e.question === question && e.scope === scope && e.section === section && e.entry === entry,
-          );
+          const early = earlyWish(facts, question, { scope, section, entry });
           return {
             question,
             scope,

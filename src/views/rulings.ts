@@ -1,6 +1,6 @@
 import type pg from "pg";
 import { z } from "zod";
-import { casesAsked } from "../core/assessment/cases-asked";
+import { casesAsked, earlyWish } from "../core/assessment/cases-asked";
 import type { ChoiceContext } from "../core/assessment/context";
 import type { FileFacts } from "../core/assessment/facts";
 import { fold } from "../core/identity/fold";
@@ -85,13 +85,7 @@ export async function casesOfFile(
           ...one,
           question: measure.question,
           asks: measure.title,
-          early: facts.earlyCases.some(
-            (e) =>
-              e.question === measure.question &&
-              e.scope === one.scope &&
-              e.section === one.section &&
-              e.entry === one.entry,
-          ),
+          early: earlyWish(facts, measure.question, one) !== undefined,
         });
   if (found.size === 0) return [];
   const cases = [...found.values()];

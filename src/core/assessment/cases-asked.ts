@@ -17,3 +17,17 @@ export function casesAsked(
       : [],
   );
 }
+
+/** Where a case stands in the form. */
+export type CasePlace = Pick<CaseResult, "scope" | "section" | "entry">;
+
+/** The applicant's wish to have a case ruled on before submitting, if there is one. */
+export function earlyWish(
+  { earlyCases }: Pick<FileFacts, "earlyCases">,
+  question: string,
+  { scope, section, entry }: CasePlace,
+): FileFacts["earlyCases"][number] | undefined {
+  return earlyCases.find(
+    (e) => e.question === question && e.scope === scope && e.section === section && e.entry === entry,
+  );
+}

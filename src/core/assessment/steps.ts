@@ -6,7 +6,7 @@ import { planOf } from "../rulebook/plan";
 import type { AnswerIndex, AnswerRow } from "../sections/answer-index";
 import { type Day, formatDay, parseDay } from "../time/day";
 import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
-import { casesAsked } from "./cases-asked";
+import { type CasePlace, casesAsked, earlyWish } from "./cases-asked";
 import type { ChoiceContext } from "./context";
 import { text } from "./entries";
 import type { FileFacts, Turn } from "./facts";
@@ -226,15 +226,6 @@ function undecided(input: StepInput, choiceId: string): boolean {
   return choice !== undefined && choice.decision === null && choice.withdrawnAt === null;
 }
 
-interface CasePlace {
-  readonly scope: string;
-  readonly section: string;
-  readonly entry: string;
-}
-
-const isCase = (a: CasePlace, b: CasePlace): boolean =>
-  a.scope === b.scope && a.section === b.section && a.entry === b.entry;
-
 /** What an entry rule waits for a ruling on: a case that stands in no list and that nobody has looked at. */
 function rulingSteps(input: StepInput): readonly Step[] {
   const due = (from: string | null) => target(input, from, input.office.set.targets.check);
@@ -245,11 +236,9 @@ function rulingSteps(input: StepInput): readonly Step[] {
     for (const { measure, cases } of casesAsked(context, input.facts.rulings, input.office)) {
       if (asked.has(measure.question)) continue;
       // Before the submission only what the applicant asked for is ruled on.
-      const early = input.facts.earlyCases.filter((e) => e.question === measure.question);
-      const open = cases.filter(
-        (c) => c.answer === null && (choice.submittedAt !== null || early.some((e) => isCase(c, e))),
-      );
-      const from = choice.submittedAt ?? early.map((e) => e.askedAt).sort()[0] ?? null;
+      const wish = (c: CasePlace) => earlyWish(input.facts, measure.question, c);
+      const open = cases.filter((c) => c.answer === null && (choice.submittedAt !== null || wish(c) !== undefined));
+      const from = choice.submittedAt ?? open.flatMap((c) => wish(c)?.askedAt ?? []).sort()[0] ?? null;
       if (open.length > 0 && !cases.some((c) => c.answer === "accepted"))
         asked.set(
           measure.question,
