@@ -19,7 +19,7 @@ export async function confirmFromIssuer(
   file: OpenFile,
   values: readonly IssuerValue[],
   note: string,
-  byId: string,
+  byId: string | null,
 ): Promise<void> {
   const rows = values.flatMap(({ scope, section, entry, field, value }) => {
     const claim = file.facts.answers.find(

@@ -1,15 +1,21 @@
+import { randomUUID } from "node:crypto";
 import { and, eq, inArray } from "drizzle-orm";
 import { z } from "zod";
+import { contexts } from "../core/assessment/context";
 import {
   type ClaimedResult,
   isSameCandidate,
   matchResults,
+  type RegistryQuestion,
   type RegistryResult,
 } from "../core/education/registry-answer";
 import { shownName } from "../core/identity/shown-name";
 import { AnswerIndex } from "../core/sections/answer-index";
+import { checkValue } from "../core/sections/check-value";
+import { factName } from "../core/sections/definition";
+import { fedEntries } from "../core/sections/fed";
 import { enqueue } from "../db/queue";
-import { registryMode, registryQuery, registryRecord } from "../db/schema";
+import { confirmation, registryMode, registryQuery, registryRecord } from "../db/schema";
 import { type ActContext, defineAct, done, refuse } from "./act";
 import { defineFileAct, type OpenFile, openFile } from "./file-act";
 import { confirmFromIssuer } from "./issuer-values";
@@ -17,6 +23,63 @@ import { settle } from "./settle";
 
 const resultSchema = z.object({ subject: z.string().max(60), mark: z.string().max(20) });
 const OPEN = ["asked", "down"];
+
+/** A sitting by what a registry is asked by, as the office knows it; null while a part is missing. */
+function questionOf(
+  index: AnswerIndex,
+  { scope, section, entry }: { readonly scope: string; readonly section: string; readonly entry: string },
+): RegistryQuestion | null {
+  const known = (field: string): string => {
+    const value = index.confirmed(scope, section, entry, field)?.value ?? index.claim(scope, section, entry, field);
+    return typeof value === "string" ? value.trim() : "";
+  };
+  const question = { board: known("board"), year: known("year"), candidate: known("candidate") };
+  return Object.values(question).some((part) => part === "") ? null : question;
+}
+
+/** The sittings of a file whose lines the registry gives, each with the section that takes them. */
+function feedsOf(file: OpenFile, choices: readonly string[]) {
+  const { facts, rulebooks, rounds, office } = file;
+  return contexts(facts, new AnswerIndex(facts), rulebooks, rounds, office)
+    .filter(({ choice }) => choices.includes(choice.id))
+    .flatMap(({ choice, rulebook, source }) =>
+      rulebook.body.sections.flatMap((lines) => {
+        const list = rulebook.body.sections.find((s) => factName(s) === lines.fedBy?.list);
+        if (list?.core !== "sittings") return [];
+        const scope = list.scope === "file" ? "file" : choice.id;
+        return fedEntries(lines, source).map((entry) => ({ scope, section: list.key, entry, lines }));
+      }),
+    );
+}
+
+/** On submission the registry is asked by itself for what nobody types, once a sitting. */
+export async function askForFed(ctx: ActContext, file: OpenFile, choices: readonly string[]): Promise<void> {
+  const index = new AnswerIndex(file.facts);
+  const asked = await ctx.db
+    .select({ entry: registryQuery.entry })
+    .from(registryQuery)
+    .where(eq(registryQuery.applicationId, file.id));
+  const known = new Set(asked.map((q) => q.entry));
+  for (const { scope, section, entry } of feedsOf(file, choices)) {
+    const question = questionOf(index, { scope, section, entry });
+    if (!question || known.has(entry)) continue;
+    known.add(entry);
+    await ask(ctx, { applicationId: file.id, scope, section, entry, ...question, byId: null });
+  }
+}
+
+async function ask(
+  ctx: ActContext,
+  query: Omit<typeof registryQuery.$inferInsert, "state" | "askedAt">,
+): Promise<string> {
+  const [made] = await ctx.db
+    .insert(registryQuery)
+    .values({ ...query, state: "asked", askedAt: ctx.now })
+    .returning({ id: registryQuery.id });
+  if (!made) throw new Error("the question was not written");
+  await enqueue(ctx.boss, ctx.client, "ask-registry", { queryId: made.id });
+  return made.id;
+}
 
 /** Asks the registry of examinations for the results of one sitting; a job asks, and another act reports. */
 export const askRegistry = defineFileAct({
@@ -32,13 +95,8 @@ export const askRegistry = defineFileAct({
   run: async (ctx, file, { scope, section, entry }) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
     if (file.facts.choices.every((c) => c.submittedAt === null)) return refuse("locked");
-    const index = new AnswerIndex(file.facts);
-    const claim = (field: string): string => {
-      const value = index.confirmed(scope, section, entry, field)?.value ?? index.claim(scope, section, entry, field);
-      return typeof value === "string" ? value.trim() : "";
-    };
-    const question = { board: claim("board"), year: claim("year"), candidate: claim("candidate") };
-    if (Object.values(question).some((part) => part === "")) return refuse("invalid-input", { fields: ["candidate"] });
+    const question = questionOf(new AnswerIndex(file.facts), { scope, section, entry });
+    if (!question) return refuse("invalid-input", { fields: ["candidate"] });
     const at = and(eq(registryQuery.applicationId, file.id), eq(registryQuery.entry, entry));
     const waiting = await ctx.db
       .select()
@@ -51,22 +109,8 @@ export const askRegistry = defineFileAct({
       await enqueue(ctx.boss, ctx.client, "ask-registry", { queryId: down.id });
       return done({ queryId: down.id });
     }
-    const [made] = await ctx.db
-      .insert(registryQuery)
-      .values({
-        applicationId: file.id,
-        scope,
-        section,
-        entry,
-        ...question,
-        state: "asked",
-        askedAt: ctx.now,
-        byId: ctx.actor.id,
-      })
-      .returning({ id: registryQuery.id });
-    if (!made) throw new Error("the question was not written");
-    await enqueue(ctx.boss, ctx.client, "ask-registry", { queryId: made.id });
-    return done({ queryId: made.id });
+    const queryId = await ask(ctx, { applicationId: file.id, scope, section, entry, ...question, byId: ctx.actor.id });
+    return done({ queryId });
   },
 });
 
@@ -86,20 +130,49 @@ export const claimRegistryQuery = defineAct({
 
 type Query = typeof registryQuery.$inferSelect;
 
-/** The lines of the form that belong to the sitting. */
+/** The lines that belong to the sitting: of the form, and those that were added since. */
 function claimsOf({ facts }: OpenFile, { scope, entry }: Pick<Query, "scope" | "entry">): readonly ClaimedResult[] {
-  const at = (field: string, of: string) =>
-    facts.answers.find((a) => a.scope === scope && a.section === "subjects" && a.entry === of && a.field === field)
-      ?.value;
-  const lines = facts.answers.filter(
-    (a) => a.scope === scope && a.section === "subjects" && a.field === "sitting" && a.value === entry,
-  );
-  return lines.map((line) => ({
-    entry: line.entry,
-    subject: String(at("subject", line.entry) ?? ""),
-    mark: String(at("mark", line.entry) ?? ""),
-  }));
+  const index = new AnswerIndex(facts);
+  const at = (field: string, of: string): string => {
+    const claim = index.claim(scope, "subjects", of, field);
+    return String(claim ?? index.confirmed(scope, "subjects", of, field)?.value ?? "");
+  };
+  return index
+    .lines(scope, "subjects")
+    .ids.filter((line) => at("sitting", line) === entry)
+    .map((line) => ({ entry: line, subject: at("subject", line), mark: at("mark", line) }));
 }
+
+/** The lines of a sitting that nobody types, as the registry has them; a subject that the form does not know stays with the registry. */
+async function addFed(
+  ctx: ActContext,
+  file: OpenFile,
+  { entry }: Pick<Query, "entry">,
+  unclaimed: readonly RegistryResult[],
+  note: string,
+): Promise<void> {
+  const submitted = file.facts.choices.filter((c) => c.submittedAt !== null).map((c) => c.id);
+  const fed = feedsOf(file, submitted).find((f) => f.entry === entry);
+  if (!fed?.lines.fedBy) return;
+  const { lines, scope } = fed;
+  const by = fed.lines.fedBy.by;
+  const fits = (field: string, value: string) => {
+    const definition = lines.fields.find((f) => f.key === field);
+    return definition !== undefined && checkValue(definition, file.office.set, value) === null;
+  };
+  const rows = unclaimed
+    .filter(({ subject, mark }) => fits("subject", subject) && fits("mark", mark))
+    .flatMap(({ subject, mark }) => {
+      const line = randomUUID();
+      return Object.entries({ [by]: entry, subject, mark }).map(([field, value]) => ({
+        ...{ applicationId: file.id, scope, section: lines.key, entry: line, field, value },
+        ...{ answerVersion: 0, note, byId: null, at: ctx.now },
+      }));
+    });
+  if (rows.length > 0) await ctx.db.insert(confirmation).values(rows);
+}
+
+const FROM_REGISTRY = "From the registry of examinations.";
 
 /** What the registry says becomes the confirmed value; what it does not have stays claimed. */
 async function confirmResults(
@@ -107,10 +180,10 @@ async function confirmResults(
   file: OpenFile,
   query: Pick<Query, "scope" | "section" | "entry" | "board" | "year" | "candidate">,
   results: readonly RegistryResult[],
-  byId: string,
+  byId: string | null,
 ): Promise<void> {
   const { scope } = query;
-  const { known } = matchResults(claimsOf(file, query), results);
+  const { known, unclaimed } = matchResults(claimsOf(file, query), results);
   await confirmFromIssuer(
     ctx,
     file,
@@ -128,9 +201,10 @@ async function confirmResults(
         { scope, section: "subjects", entry, field: "mark", value: awarded },
       ]),
     ],
-    "From the registry of examinations.",
+    FROM_REGISTRY,
     byId,
   );
+  await addFed(ctx, file, query, unclaimed, FROM_REGISTRY);
 }
 
 /** Reports what the registry answered: results under the applicant's name are confirmed, those under another wait for a person. */

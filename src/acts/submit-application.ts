@@ -5,6 +5,7 @@ import { application, choice, procedure } from "../db/schema";
 import { done, refuse } from "./act";
 import { defineFileAct, openFile } from "./file-act";
 import { mailApplicant } from "./mail";
+import { askForFed } from "./registry";
 import { writeSnapshot } from "./snapshot";
 import { promised } from "./undertaking";
 
@@ -50,6 +51,7 @@ export const submitApplication = defineFileAct({
       return refuse("undertaking-missing");
     const no = await writeSnapshot(ctx, file, choiceIds);
     await ctx.db.update(choice).set({ submittedAt: ctx.now }).where(inArray(choice.id, choiceIds));
+    await askForFed(ctx, file, choiceIds);
     if (file.facts.application.groupAtSubmission === null)
       await ctx.db
         .update(application)

@@ -169,6 +169,18 @@ export const referenceSet: ReferenceSet = {
         { country: "CH", title: "MSc", level: "7" },
       ],
     },
+    {
+      key: "leaving",
+      title: { en: "Leaving certificates that open studies", fr: "Diplômes de fin d’études ouvrant aux études" },
+      entries: [
+        { country: "FR", title: "baccalauréat" },
+        { country: "NL", title: "VWO" },
+        { country: "DE", title: "Abitur" },
+        { country: "FI", title: "ylioppilastutkinto" },
+        { country: "PT", title: "ensino secundário" },
+        { country: "CH", title: "Matura" },
+      ],
+    },
   ],
   areas: [
     { key: "natural", title: { en: "Natural sciences", fr: "Sciences naturelles" } },

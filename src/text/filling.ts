@@ -40,6 +40,7 @@ export const fillingEn = {
   "field.down": "{option} one place down",
   "field.takeOut": "Take out {option}",
   "form.fillDown": "Fill the empty ones",
+  "form.fed": "We get these from the registry once you have submitted. There is nothing to fill in here.",
   "field.noEntries": "First add an entry under “{section}”.",
 
   "mail.round-changed.subject": "No. {number}: a date has changed",
@@ -120,6 +121,7 @@ export const fillingFr: Readonly<Record<keyof typeof fillingEn, string>> = {
   "field.down": "{option} une place plus bas",
   "field.takeOut": "Retirer {option}",
   "form.fillDown": "Remplir les vides",
+  "form.fed": "Le registre nous les donne dès que vous aurez déposé la candidature. Il n’y a rien à remplir ici.",
   "field.noEntries": "Ajoutez d’abord une entrée sous « {section} ».",
 
   "mail.round-changed.subject": "No {number} : une date a changé",

@@ -2,11 +2,13 @@ import type { Json } from "../core/assessment/facts";
 import type { ReferenceSet } from "../core/office/reference-set";
 import type { Field } from "../core/sections/definition";
 import { doubtOf } from "../core/sections/doubts";
+import { usualScales } from "../core/sections/usual-scales";
 import type { Locale } from "../core/text/local-text";
 import { formatDate } from "../text/format";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import { placeKey } from "./autosave.client";
+import { entryValues } from "./entry-values";
 
 interface Props {
   readonly context: {
@@ -29,14 +31,13 @@ export function DoubtNote({ context, entry, field }: Props) {
   // What is still being typed is not doubted.
   const settled = left[keyOf(field.key)] ?? section.entries.find((e) => e.id === entry)?.values[field.key]?.value;
   if (settled === undefined || settled !== (values[keyOf(field.key)] ?? null)) return null;
-  const own: Record<string, Json> = Object.fromEntries(
-    section.fields.map((f) => [f.key, values[keyOf(f.key)] ?? null] as const),
-  );
+  const own = entryValues(context, entry);
   const doubt = doubtOf(field, own, {
     scales: office.scales,
     tests: office.tests,
     start: starts,
     name: legalName,
+    usual: usualScales(section.fields, own),
   });
   if (!doubt) return null;
   const { code, ...rest } = doubt;

@@ -1,7 +1,16 @@
 import type { Json } from "../core/assessment/facts";
-import { type Episode, timeline } from "../core/education/timeline";
-import { type Day, formatDay, parseDay, parseRough, type RoughDate, yearOf } from "../core/time/day";
-import { formatDate } from "../text/format";
+import {
+  lastPlaceOfStudy,
+  type Notable,
+  notableIn,
+  type StatedEntry,
+  type Study,
+  statedDate,
+  studyOf,
+} from "../core/education/studies";
+import { type Episode, type Timeline, timeline } from "../core/education/timeline";
+import { type Day, formatDay, parseDay, yearOf } from "../core/time/day";
+import { countryName, formatDate } from "../text/format";
 import type { ClaimedValue } from "../views/file-data";
 
 const WIDTH = 860;
@@ -10,14 +19,8 @@ const ROW = 24;
 const TOP = 24;
 const MOST_TICKS = 16;
 
-function dateOf(value: Json | undefined): RoughDate | null {
-  if (typeof value !== "string" || value === "") return null;
-  const day = parseDay(value);
-  return day === null ? parseRough(value) : { from: day, to: day };
-}
-
-/** What has a beginning in the lists of a form, as the office knows it: a confirmed date counts before the claimed one. */
-function episodesIn(values: readonly ClaimedValue[]): readonly Episode[] {
+/** The entries of the lists of a form as the office knows them: a confirmed value counts before the claimed one. */
+function entriesIn(values: readonly ClaimedValue[]): ReadonlyMap<string, StatedEntry> {
   const entries = new Map<string, Map<string, Json>>();
   for (const v of values) {
     if (v.entry === "") continue;
@@ -26,11 +29,16 @@ function episodesIn(values: readonly ClaimedValue[]): readonly Episode[] {
     fields.set(v.field, v.confirmed ?? v.claim);
     entries.set(key, fields);
   }
+  return entries;
+}
+
+/** What has a beginning among them. */
+function episodesIn(entries: ReadonlyMap<string, StatedEntry>): readonly Episode[] {
   return [...entries].flatMap(([id, fields]): readonly Episode[] => {
-    const from = dateOf(fields.get("start"));
+    const from = statedDate(fields.get("start"));
     if (!from) return [];
-    const end = dateOf(fields.get("end"));
-    const expected = end === null ? dateOf(fields.get("expectedEnd")) : null;
+    const end = statedDate(fields.get("end"));
+    const expected = end === null ? statedDate(fields.get("expectedEnd")) : null;
     const named = ["title", "role", "institution", "employer", "name"]
       .map((f) => fields.get(f))
       .find((t) => typeof t === "string" && t !== "");
@@ -49,11 +57,65 @@ function episodesIn(values: readonly ClaimedValue[]): readonly Episode[] {
 
 const day = (value: Day): string => formatDate("en", formatDay(value));
 
-/** Somebody's studies and work, drawn on one line of years, with what an officer would ask about. */
-export function EducationLine({ values, now }: { values: readonly ClaimedValue[]; now: string }) {
+const NOTABLE_WORDS: Readonly<Record<Notable["code"], (study: string) => string>> = {
+  excluded: (study) => `${study}: was not allowed to go on. Look whether the exclusion counts here.`,
+  "still enrolled": (study) => `${study}: is interrupted, and the enrolment goes on. It would be a second one.`,
+  "ends after start": (study) =>
+    `${study}: is expected to end after studies begin here. It would be a second enrolment.`,
+  "may transfer": (study) => `${study}: left with credits that may be recognised.`,
+};
+
+/** Where somebody studied last, and what of their studies has to be looked into. */
+function Studies({ studies, start }: { studies: readonly Study[]; start: Day | null }) {
+  const last = lastPlaceOfStudy(studies);
+  const name = ({ title, institution }: Study) => (title === "" ? `“${institution}”` : `“${title}”, ${institution}`);
+  return (
+    <>
+      {last ? (
+        <p>
+          Last place of study: {last.institution}
+          {last.country === "" ? "" : `, ${countryName("en", last.country)}`}
+          {last.isRunning ? ", still there" : ""}. Ask there where a paper is in doubt.
+        </p>
+      ) : null}
+      {notableIn(studies, start).map((n) => (
+        <p key={`${n.code} ${name(n.study)}`} className="notice">
+          {NOTABLE_WORDS[n.code](name(n.study))}
+        </p>
+      ))}
+    </>
+  );
+}
+
+/**
+ * Somebody's studies and work, drawn on one line of years, with what an officer would ask about.
+ * @param start the first day of study of the first choice; null while nothing is chosen
+ */
+export function EducationLine({
+  values,
+  now,
+  start,
+}: {
+  values: readonly ClaimedValue[];
+  now: string;
+  start: string | null;
+}) {
   const today = parseDay(now.slice(0, 10)) ?? 0;
-  const line = timeline(episodesIn(values), today);
-  if (!line || (line.episodes.length < 2 && line.reversed.length === 0)) return null;
+  const entries = entriesIn(values);
+  const studies = [...entries.values()].flatMap((entry) => studyOf(entry) ?? []);
+  const line = timeline(episodesIn(entries), today);
+  const isDrawn = line !== null && (line.episodes.length >= 2 || line.reversed.length > 0);
+  if (!isDrawn && studies.length === 0) return null;
+  return (
+    <section className="education-line">
+      <h2>Years in order</h2>
+      {isDrawn ? <YearLine line={line} today={today} /> : null}
+      <Studies studies={studies} start={start === null ? null : parseDay(start)} />
+    </section>
+  );
+}
+
+function YearLine({ line, today }: { line: Timeline; today: Day }) {
   const height = TOP + line.episodes.length * ROW + 8;
   const x = (at: Day) => LEFT + ((at - line.from) / (line.to - line.from)) * (WIDTH - LEFT - 10);
   const years = Array.from({ length: yearOf(line.to) - yearOf(line.from) + 1 }, (_, i) => yearOf(line.from) + i);
@@ -63,8 +125,7 @@ export function EducationLine({ values, now }: { values: readonly ClaimedValue[]
     return at !== null && at >= line.from && at <= line.to && year % step === 0 ? [{ year, at }] : [];
   });
   return (
-    <section className="education-line">
-      <h2>Years in order</h2>
+    <>
       {line.episodes.length > 0 ? (
         <svg viewBox={`0 0 ${WIDTH} ${height}`} role="img" aria-label="Studies and work by year">
           {ticks.map(({ year, at }) => (
@@ -122,6 +183,6 @@ export function EducationLine({ values, now }: { values: readonly ClaimedValue[]
           </li>
         ))}
       </ul>
-    </section>
+    </>
   );
 }

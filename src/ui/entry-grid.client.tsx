@@ -4,9 +4,11 @@ import { Button } from "antd";
 import { type CSSProperties, useId } from "react";
 import type { Json } from "../core/assessment/facts";
 import type { Field } from "../core/sections/definition";
+import { canBeDoubted } from "../core/sections/doubts";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import { placeKey } from "./autosave.client";
+import { DoubtNote } from "./doubt-note";
 import { RoughDateText } from "./fields/date-input.client";
 import { FieldInput } from "./fields/field-input.client";
 
@@ -101,6 +103,7 @@ export function EntryGrid({
   const prefix = useId();
   const { section, locale } = context;
   const fields = columnsOf(section);
+  const doubted = fields.filter((field) => canBeDoubted(field, fields));
   const columns = { "--columns": `${fields.map(cellWidth).join(" ")} 36px` } as CSSProperties;
   return (
     <div className="entry-grid" style={columns}>
@@ -142,6 +145,9 @@ export function EntryGrid({
               </Button>
             ) : null}
           </div>
+          {doubted.map((field) => (
+            <DoubtNote key={field.key} context={context} entry={entry} field={field} />
+          ))}
         </div>
       ))}
     </div>

@@ -11,11 +11,15 @@ import type { FileActs } from "./file-acts";
 
 const LOOK_MS = 1500;
 
-/** The lines of the form that belong to a sitting, as they are claimed. */
+/** The lines that belong to a sitting, as they are claimed, or as the registry gave them where nobody types them. */
 function claimsOf(values: readonly ClaimedValue[], sitting: string) {
-  const lines = values.filter((v) => v.section === "subjects" && v.field === "sitting" && v.claim === sitting);
-  const text = (entry: string, field: string) =>
-    String(values.find((v) => v.section === "subjects" && v.entry === entry && v.field === field)?.claim ?? "");
+  const lines = values.filter(
+    (v) => v.section === "subjects" && v.field === "sitting" && (v.claim ?? v.confirmed) === sitting,
+  );
+  const text = (entry: string, field: string) => {
+    const value = values.find((v) => v.section === "subjects" && v.entry === entry && v.field === field);
+    return String(value?.claim ?? value?.confirmed ?? "");
+  };
   return lines.map(({ entry }) => ({ entry, subject: text(entry, "subject"), mark: text(entry, "mark") }));
 }
 

@@ -8,11 +8,13 @@ import { checkValue, fieldBeside } from "../core/sections/check-value";
 import { type Field, keeperLink } from "../core/sections/definition";
 import { isNotKnown, NOT_KNOWN, takesNotKnown } from "../core/sections/not-known";
 import { repeatedEntries, takenElsewhere } from "../core/sections/once";
+import { usualFirst, usualScales } from "../core/sections/usual-scales";
 import type { Locale } from "../core/text/local-text";
 import { isTextKey, say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import { type FieldState, type Place, placeKey } from "./autosave.client";
 import { DoubtNote } from "./doubt-note";
+import { entryValues } from "./entry-values";
 import { AgreeInput, FieldInput } from "./fields/field-input.client";
 import { issueText } from "./issue-text";
 import { LikenessNote, type LookForLikeness } from "./likeness-note.client";
@@ -125,7 +127,10 @@ export function fieldProps(context: FieldContext, entry: string, field: Field, i
       id,
       field,
       locale,
-      office,
+      office:
+        field.kind === "scale"
+          ? { ...office, scales: usualFirst(office.scales, usualScales(section.fields, entryValues(context, entry))) }
+          : office,
       named: section.named,
       taken,
       value,

@@ -160,6 +160,10 @@ export function SectionForm({
       ([key, value]) => key.startsWith(`${section.scope}|${section.key}|${entry}|`) && value !== null && value !== "",
     );
 
+  /** Nothing was typed where nothing has to be. */
+  const isOnlyFed = (section: FormSection): boolean =>
+    section.fed && !entriesOf(section).some((entry) => isBegun(section, entry));
+
   /** Adds entries with all that is known of them, saved together; what it gives back takes them out again. */
   const takeIn = (section: FormSection, rows: readonly Readonly<Record<string, Json>>[]) => {
     const place = { scope: section.scope, section: section.key };
@@ -226,8 +230,9 @@ export function SectionForm({
                 {say(locale, section.open === "none" ? "app.readOnly" : section.grows ? "app.growing" : "app.addOnly")}
               </p>
             )}
+            {section.fed ? <p className="notice">{say(locale, "form.fed")}</p> : null}
             {section.reopened ? <p className="notice">{say(locale, "reopened.here")}</p> : null}
-            {fitsGrid(section) ? (
+            {isOnlyFed(section) ? null : fitsGrid(section) ? (
               <EntryGrid context={context} entries={entries} onRemove={(entry) => takeOut(section, entry)} />
             ) : (
               entries.map((entry, i) => (
@@ -252,7 +257,7 @@ export function SectionForm({
                 </p>
               ) : null,
             )}
-            {fitsGrid(section) && section.open === "all" ? (
+            {fitsGrid(section) && section.open === "all" && !isOnlyFed(section) ? (
               <PasteTable
                 application={{ id: applicationId, number }}
                 section={section}
@@ -263,7 +268,7 @@ export function SectionForm({
               />
             ) : null}
             <RunningSums sums={section.sums} locale={locale} />
-            {section.repeats && section.open !== "none" ? (
+            {section.repeats && section.open !== "none" && !isOnlyFed(section) ? (
               <ListFoot
                 section={section}
                 locale={locale}

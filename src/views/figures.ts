@@ -1,11 +1,13 @@
 import type pg from "pg";
 import { z } from "zod";
 import type { Json } from "../core/assessment/facts";
+import { lastPlaceOfStudy, studyOf } from "../core/education/studies";
 import { isCounted, isSecret, takesSeveral, tally } from "../core/figures/tally";
 import { withheld } from "../core/figures/withheld";
 import type { ReferenceSet } from "../core/office/reference-set";
 import type { RulebookBody } from "../core/rulebook/rulebook";
 import type { Field } from "../core/sections/definition";
+import { countryName } from "../text/format";
 import { countedLabel } from "./answered-so";
 import { officeNow } from "./office-now";
 import { programmesOf, scopeParameter } from "./scope";
@@ -92,6 +94,50 @@ async function chosen(pool: pg.Pool, start: FigureStart, set: ReferenceSet): Pro
   });
 }
 
+const STUDIED = `select w.application_id as id, w.section || '/' || w.entry as entry, w.field, w.value from choice c join answer w on w.application_id = c.application_id
+  where ${COUNTED} and w.scope = 'file' and w.entry <> '' and not w.dormant and w.section = any($2::text[])`;
+
+/** The lists of a form in which people state where they studied. */
+const studyLists = (books: readonly { readonly body: RulebookBody }[]): readonly string[] =>
+  books.flatMap(({ body }) =>
+    body.sections
+      .filter((s) => s.repeats && ["institution", "country"].every((kind) => s.fields.some((f) => f.kind === kind)))
+      .map((s) => s.key),
+  );
+
+/** The countries in which people study, or studied last. */
+async function studiedIn(pool: pg.Pool, start: FigureStart, lists: readonly string[]): Promise<readonly Figure[]> {
+  const { rows } = await pool.query<{ id: string; entry: string; field: string; value: Json }>(STUDIED, [
+    start.id,
+    lists,
+  ]);
+  const people = new Map<string, Map<string, Map<string, Json>>>();
+  for (const { id, entry, field, value } of rows) {
+    const entries = people.get(id) ?? new Map<string, Map<string, Json>>();
+    const fields = entries.get(entry) ?? new Map<string, Json>();
+    people.set(id, entries.set(entry, fields.set(field, value)));
+  }
+  const counts = new Map<string, number>();
+  for (const entries of people.values()) {
+    const land = lastPlaceOfStudy([...entries.values()].flatMap((e) => studyOf(e) ?? []))?.country ?? "";
+    if (land !== "") counts.set(land, (counts.get(land) ?? 0) + 1);
+  }
+  if (counts.size === 0) return [];
+  const lines = [...counts]
+    .map(([land, count]) => ({ label: countryName("en", land), count, value: null }))
+    .sort((a, b) => b.count - a.count || (a.label < b.label ? -1 : 1));
+  return [
+    {
+      key: "studied",
+      title: "Last place of study, by country",
+      section: null,
+      confidential: false,
+      several: false,
+      lines,
+    },
+  ];
+}
+
 /** The words for the lines that every question has beside its answers. */
 const REST = { notKnown: "do not know it", none: "no answer" } as const;
 
@@ -130,11 +176,12 @@ function figureOf(
 }
 
 /** What the newest rulebook of a start has counted, over all its submitted applications. */
-async function asked(pool: pg.Pool, start: FigureStart, set: ReferenceSet): Promise<readonly Figure[]> {
-  const { rows: books } = await pool.query<{ body: RulebookBody }>(
-    "select body from rulebook where intake_id = $1 and status = 'published'",
-    [start.id],
-  );
+async function asked(
+  pool: pg.Pool,
+  start: FigureStart,
+  set: ReferenceSet,
+  books: readonly { readonly body: RulebookBody }[],
+): Promise<readonly Figure[]> {
   const fields = books.flatMap(({ body }) =>
     body.sections.flatMap((s) =>
       s.fields
@@ -177,7 +224,15 @@ export const figures = defineView({
     const shown = starts.find((s) => s.id === start) ?? most;
     if (!shown) return { starts, shown: null, figures: [] };
     const { set } = await officeNow(pool);
-    const [found, said] = await Promise.all([chosen(pool, shown, set), asked(pool, shown, set)]);
-    return { starts, shown, figures: [...found, ...said] };
+    const { rows: books } = await pool.query<{ body: RulebookBody }>(
+      "select body from rulebook where intake_id = $1 and status = 'published'",
+      [shown.id],
+    );
+    const [found, studied, said] = await Promise.all([
+      chosen(pool, shown, set),
+      studiedIn(pool, shown, studyLists(books)),
+      asked(pool, shown, set, books),
+    ]);
+    return { starts, shown, figures: [...found, ...studied, ...said] };
   },
 });

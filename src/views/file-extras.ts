@@ -90,7 +90,7 @@ export const EXTRAS = `select n.name as name, p.email,
   )} as "keeperNotes",
   ${rowsOf(
     `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'version', x.answer_version, 'text', x.note, 'by', x.name, 'at', x.at)`,
-    "select k.*, w.name from confirmation k join person w on w.id = k.by_id where k.application_id = a.id and k.note <> ''",
+    "select k.*, coalesce(w.name, 'by itself') as name from confirmation k left join person w on w.id = k.by_id where k.application_id = a.id and k.note <> ''",
   )} as "valueNotes",
   ${rowsOf(
     `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'number', x.number)`,
@@ -115,7 +115,7 @@ export const EXTRAS = `select n.name as name, p.email,
   ${rowsOf(
     `json_build_object('id', x.id, 'entry', x.entry, 'state', x.state, 'candidate', x.candidate, 'askedAt', x.asked_at, 'by', x.by, 'answeredAt', x.answered_at,
       'name', x.name, 'results', x.results)`,
-    "select q.*, w.name as by from registry_query q join person w on w.id = q.by_id where q.application_id = a.id order by q.asked_at desc, q.id",
+    "select q.*, coalesce(w.name, 'by itself') as by from registry_query q left join person w on w.id = q.by_id where q.application_id = a.id order by q.asked_at desc, q.id",
   )} as registry,
   ${rowsOf(
     `json_build_object('choice', x.choice_id, 'rule', x.rule, 'finding', x.finding, 'worked', x.worked, 'reason', x.reason, 'by', x.name, 'at', x.at,

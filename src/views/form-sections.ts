@@ -9,6 +9,7 @@ import type { Gap } from "../core/sections/completeness";
 import { applies, fieldsThatApply } from "../core/sections/completeness";
 import { type Field, factName, type Section } from "../core/sections/definition";
 import { withEntries } from "../core/sections/entry-title";
+import { isWhollyFed } from "../core/sections/fed";
 import { type Openness, openness, reopenedOf } from "../core/sections/lock";
 import { COMPLETE_FIELD } from "../core/sections/typed-facts";
 import { joinSections } from "../core/sections/union";
@@ -27,6 +28,8 @@ export interface FormSection {
   readonly open: Openness;
   /** Whether results may be added after submission. */
   readonly grows: boolean;
+  /** Nobody has to type anything here: a registry gives all of it. */
+  readonly fed: boolean;
   /** Whether the office opened it again after submission. */
   readonly reopened: boolean;
   readonly complete: boolean;
@@ -150,6 +153,7 @@ export function formSections(
         section.grows,
       ),
       grows: section.grows === true,
+      fed: own.length > 0 && own.every(({ context, section: s }) => isWhollyFed(s, context.source)),
       reopened: reopened === "whole",
       complete: index.claim(scope, section.key, "", COMPLETE_FIELD) === true,
       sums: once(own.flatMap(({ context, section: s }) => runningSums(context.rulebook.body, s, context.source))),

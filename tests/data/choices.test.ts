@@ -120,6 +120,7 @@ describe("choices", () => {
       changes: [
         { ...told, field: "name", value: "Lotte Maarteen" },
         { ...told, field: "phone", value: "+353 1 555 0100" },
+        { ...told, section: "unfinished", field: "complete", value: true },
       ],
     });
     const submit = () =>
@@ -243,6 +244,7 @@ describe("choices", () => {
       return [data?.eligibility, ...(data?.findings.map((f) => `${f.key} ${f.finding}`) ?? [])];
     };
     const school = [
+      ["sittings", "e", "board", "northern"],
       ["schools", "s", "years", "12"],
       ["schools", "s", "language", "en"],
     ] as const;
@@ -262,6 +264,7 @@ describe("choices", () => {
       ] as const;
     expect(await check([])).toEqual([
       "open",
+      "entryRight open",
       "schooling open",
       "numeracy open",
       "mathematics open",
@@ -270,6 +273,7 @@ describe("choices", () => {
     ]);
     expect(await check([...school, ...numeracy("45"), ...marks("65", "60")])).toEqual([
       "eligible",
+      "entryRight met",
       "schooling met",
       "numeracy met",
       "mathematics met",

@@ -28,10 +28,10 @@ describe("figures", () => {
   async function applied(name: string, answers: Readonly<Record<string, Json>>, submitted = true): Promise<void> {
     const { applicationId } = await must(world, startApplication, await anybody(world, name), { roundId: round });
     for (const [place, value] of Object.entries(answers)) {
-      const [section, field] = place.split(".");
+      const [section, field, entry = ""] = place.split(".");
       await world.runtime.pool.query(
-        `insert into answer (application_id, scope, section, entry, field, value, version, position, saved_at) values ($1, 'file', $2, '', $3, $4, 1, 0, $5)`,
-        [applicationId, section, field, JSON.stringify(value), world.runtime.now()],
+        `insert into answer (application_id, scope, section, entry, field, value, version, position, saved_at) values ($1, 'file', $2, $3, $4, $5, 1, 0, $6)`,
+        [applicationId, section, entry, field, JSON.stringify(value), world.runtime.now()],
       );
     }
     const scope = (await lookAt(world, applicationId)).result.choices[0]?.id;
@@ -131,5 +131,21 @@ describe("figures", () => {
     expect((await page(pcs))?.shown?.code).toBe("PCS");
     expect((await page(pcs, elsewhere))?.shown?.code).toBe("MES");
     expect(await page(null, await anybody(world, "Curious"))).toBeNull();
+  });
+
+  it("say in which country people studied last, of those who are counted", async () => {
+    const degree = (entry: string, country: string, end: string) => ({
+      [`education.institution.${entry}`]: "Somewhere",
+      [`education.country.${entry}`]: country,
+      [`education.end.${entry}`]: end,
+    });
+    await applied("one place", degree("a", "FR", "2024-06-30"));
+    await applied("two places", { ...degree("a", "NL", "2022-06-30"), ...degree("b", "FR", "2025-06-30") });
+    await applied("elsewhere", degree("a", "NL", "2024-06-30"));
+    await applied("a draft", degree("a", "PT", "2024-06-30"), false);
+    expect(await linesOf("studied")).toEqual([
+      ["France", 2],
+      ["Netherlands", 1],
+    ]);
   });
 });

@@ -2,18 +2,21 @@ import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act";
 import { confirmValues } from "../../src/acts/confirm-values";
+import { recordPayment, startPayment } from "../../src/acts/payments";
 import { askRegistry, keepRegistryRecord, setRegistryMode, takeRegistryResults } from "../../src/acts/registry";
 import { startApplication } from "../../src/acts/start-application";
+import { submitApplication } from "../../src/acts/submit-application";
 import type { Actor } from "../../src/core/rights/actor";
 import { type LoadedCatalogue, loadCatalogue } from "../../src/demo/catalogue";
-import { fillAny } from "../../src/demo/filling";
+import { fillAny, supplyAny } from "../../src/demo/filling";
 import { someone } from "../../src/demo/people";
 import { runJob } from "../../src/jobs/handlers";
 import { type ExaminationRegistry, simulatedRegistry } from "../../src/outside/registry";
+import { awaited } from "../../src/views/awaited";
 import { file as fileView } from "../../src/views/file";
 import { registryStore } from "../../src/views/registry-store";
 import { readView } from "../../src/views/view";
-import { anybody } from "../support/files";
+import { anybody, lookAt } from "../support/files";
 import { makePerson, must, openWorld, reasonOf, SYSTEM, type World } from "../support/world";
 
 const SITTING = "0a1f8f4e-5f5e-4f0a-9b61-0b5a1d2c3e01";
@@ -184,5 +187,104 @@ describe("the registry of examinations", () => {
     await answer(queryId);
     await answer(queryId);
     expect((await page())?.events.filter((e) => e.act === "report-registry")).toHaveLength(1);
+  });
+
+  describe("gives the lines of a sitting that nobody types", () => {
+    const FED = "0a1f8f4e-5f5e-4f0a-9b61-0b5a1d2c3e09";
+    const results = [
+      { subject: "mathematics", mark: "71" },
+      { subject: "physics", mark: "63" },
+      { subject: "falconry", mark: "90" },
+    ];
+    let applicant: Actor;
+    let number = "";
+    let queryId = "";
+
+    const requirement = async (key: string) =>
+      (await readView(world.runtime, fileView, officer, { number }))?.assessment.requirements
+        .filter((r) => r.key === key)
+        .map((r) => [r.entry, r.standing]);
+    const finding = async (key: string) =>
+      (await readView(world.runtime, fileView, officer, { number }))?.assessment.choices[0]?.findings.find(
+        (f) => f.key === key,
+      )?.finding;
+    const lines = async () =>
+      (await readView(world.runtime, fileView, officer, { number }))?.values
+        .filter((v) => v.section === "subjects" && v.field === "mark")
+        .map((v) => [v.claim, v.confirmed])
+        .sort();
+    const missingInFeed = async () =>
+      (await readView(world.runtime, awaited, officer, { kind: "feed" }))?.rows.map((r) => r.about);
+
+    beforeEach(async () => {
+      applicant = await anybody(world, "Fed");
+      const who = someone("Fed", "Vale", { citizenships: ["IE"], residence: "IE", birthDate: "2008-05-19" });
+      const made = await must(world, startApplication, applicant, { roundId: catalogue.rounds["BHT 1"] ?? "" });
+      number = made.number;
+      const sittings = [{ id: FED, board: "northern", year: "2026", candidate: "NEC-9", marks: "registry" }];
+      await fillAny(world.runtime, applicant, made.applicationId, who, {}, { sittings });
+      await supplyAny(world.runtime, applicant, made.applicationId, who);
+      for (const charge of (await lookAt(world, made.applicationId)).loaded.facts.charges) {
+        const { paymentId } = await must(world, startPayment, applicant, {
+          applicationId: made.applicationId,
+          chargeId: charge.id,
+        });
+        await must(world, recordPayment, SYSTEM, { paymentId, providerKey: paymentId, result: "booked" });
+      }
+      const choiceIds = (await lookAt(world, made.applicationId)).loaded.facts.choices.map((c) => c.id);
+      await must(world, submitApplication, applicant, { applicationId: made.applicationId, choiceIds });
+      const { rows } = await world.runtime.pool.query<{ id: string; by_id: string | null }>(
+        "select id, by_id from registry_query where application_id = $1",
+        [made.applicationId],
+      );
+      expect(rows).toEqual([{ id: expect.any(String), by_id: null }]);
+      queryId = rows[0]?.id ?? "";
+    });
+
+    it("asking by itself on submission, without a paper, and open until it answers", async () => {
+      expect(await requirement("results")).toEqual([["", "not needed"]]);
+      expect([await lines(), await finding("mathematics")]).toEqual([[], "open"]);
+      expect(await missingInFeed()).toEqual(["Northern Examinations Council 2026 NEC-9"]);
+      await must(world, keepRegistryRecord, SYSTEM, {
+        ...RECORD,
+        year: "2026",
+        candidate: "NEC-9",
+        name: "Fed Vale",
+        results,
+      });
+      await answer(queryId);
+      expect(await lines()).toEqual([
+        [null, "63"],
+        [null, "71"],
+      ]);
+      expect([await finding("mathematics"), await finding("physics"), await missingInFeed()]).toEqual([
+        "met",
+        "met",
+        [],
+      ]);
+      // Asked again, it adds nothing twice, and what was changed there is confirmed.
+      const again = await readView(world.runtime, fileView, officer, { number });
+      const next = await must(world, askRegistry, officer, {
+        applicationId: again?.id ?? "",
+        scope: "file",
+        section: "sittings",
+        entry: FED,
+      });
+      await answer(next.queryId);
+      expect((await lines())?.length).toBe(2);
+    });
+
+    it("or asks for the paper where the office says that it does not know the candidate", async () => {
+      await world.runtime.pool.query("delete from registry_record where candidate = 'NEC-9'");
+      await answer(queryId);
+      expect([await lines(), await finding("mathematics")]).toEqual([[], "open"]);
+      const page = await readView(world.runtime, fileView, officer, { number });
+      await must(world, confirmValues, officer, {
+        applicationId: page?.id ?? "",
+        values: [{ scope: "file", section: "sittings", entry: FED, field: "marks", value: "typed" }],
+        note: "The registry has nobody under this number.",
+      });
+      expect([await requirement("results"), await missingInFeed()]).toEqual([[[FED, "missing"]], []]);
+    });
   });
 });

@@ -1,9 +1,11 @@
 import type { Office } from "../office/reference-set";
 import { planOf } from "../rulebook/plan";
+import { show } from "../rules/compare";
 import type { Entry, Fact } from "../rules/fact";
 import type { Trace } from "../rules/trace";
 import { applies } from "../sections/completeness";
 import { factName } from "../sections/definition";
+import { unfedEntries } from "../sections/fed";
 import { addMonths, formatDay, parseDay } from "../time/day";
 import type { ChoiceContext } from "./context";
 import { isRunning, text } from "./entries";
@@ -51,6 +53,26 @@ function courses({ source }: ChoiceContext): readonly Awaited[] {
       due: [...days].sort().at(-1) ?? null,
     },
   ];
+}
+
+/** Results that a registry gives and has not given yet, one line an entry. */
+function fed({ rulebook, source }: ChoiceContext): readonly Awaited[] {
+  return rulebook.body.sections.flatMap((section) => {
+    if (!section.fedBy) return [];
+    const { list } = section.fedBy;
+    return unfedEntries(section, source.list(factName(section)), source).map((id): Awaited => {
+      const entry = source.list(list).entries.find((e) => e.id === id);
+      const fields = rulebook.body.sections.find((s) => factName(s) === list)?.fields ?? [];
+      const words = ["board", "year", "candidate"].flatMap((key) => {
+        const fact = entry?.at(key);
+        const value = fact?.kind === "value" ? show(fact.value) : null;
+        const option = fields.find((f) => f.key === key)?.options?.find((o) => o.value === value);
+        return option?.title.en ?? value ?? [];
+      });
+      const about = words.join(" ");
+      return { kind: "feed", about, due: null };
+    });
+  });
 }
 
 /** A paper that ends within so many months after the start of studies is followed. */
@@ -115,6 +137,7 @@ export function awaitedOf(
   if (!context) return [];
   const found = [
     ...results(context, office),
+    ...fed(context),
     ...degrees(context),
     ...courses(context),
     ...endings(context, office),

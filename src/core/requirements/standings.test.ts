@@ -9,6 +9,7 @@ import type { RequirementResult } from "../assessment/result";
 import type { Instant } from "../ids";
 import { makeOffice } from "../office/reference-set";
 import { type RulebookBody, rulebookSchema } from "../rulebook/rulebook";
+import type { Condition } from "../rules/condition";
 import {
   atLeastProof,
   MOMENTS,
@@ -185,6 +186,34 @@ describe("a document", () => {
       ["a", "missing"],
       ["b", "accepted"],
     ]);
+  });
+
+  it("for each entry of a list is asked for those that its condition lets through, and judged by what they say", () => {
+    const named = (value: string): Condition => ({ fact: "it.employer", is: "equals", value });
+    const each = documentOf({
+      perEntryOf: "jobs",
+      when: { not: named("Mine") },
+      promise: named("Later"),
+      checks: [{ key: "known", title, rule: { not: named("Nobody") } }],
+    });
+    const employed = (entry: string, employer: string) => ({ ...job(entry), value: employer });
+    const made = (...jobs: readonly (readonly [string, string])[]) =>
+      results({
+        requirements: [each],
+        facts: {
+          answers: jobs.map(([entry, employer]) => employed(entry, employer)),
+          evidence: [accepted("copy", { entry: "c" }), accepted("copy", { entry: "d" })],
+        },
+      }).map((r) => [r.entry, r.standing, r.reason]);
+    expect(made(["a", "Mine"], ["b", "Later"], ["c", "Quay"], ["d", "Nobody"], ["e", "Quay"])).toEqual([
+      ["b", "promised", null],
+      ["c", "accepted", null],
+      ["d", "returned", "known"],
+      ["e", "missing", null],
+    ]);
+    expect(made(["a", "Mine"])).toEqual([["", "not needed", null]]);
+    const required = documentOf({ perEntryOf: "degrees", when: { fact: "it.title", is: "known" } });
+    expect(standing(required)).toEqual(["not needed"]);
   });
 
   it("is not needed while its condition does not hold", () => {

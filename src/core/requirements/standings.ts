@@ -2,7 +2,9 @@ import type { ChoiceContext } from "../assessment/context";
 import type { EvidenceFact, FileFacts, ReferenceFact } from "../assessment/facts";
 import type { FeeDue, RequirementResult } from "../assessment/result";
 import type { Office } from "../office/reference-set";
+import { withEntry } from "../rules/compile";
 import { evaluate, judge } from "../rules/evaluate";
+import type { FactSource } from "../rules/fact";
 import type { AnswerIndex } from "../sections/answer-index";
 import { applies, type Gap, sectionGaps } from "../sections/completeness";
 import { factName } from "../sections/definition";
@@ -94,6 +96,16 @@ function isIssued(
   });
 }
 
+/** What the conditions of a document read: of one that is asked for entry by entry, `it.field` is the entry. */
+function ofEntry({ perEntryOf }: DocumentRequirement, { rulebook, source }: ChoiceContext, entry: string): FactSource {
+  const section = entry === "" ? undefined : rulebook.body.sections.find((s) => s.key === perEntryOf);
+  if (!section) return source;
+  return withEntry(
+    source,
+    source.list(factName(section)).entries.find((e) => e.id === entry),
+  );
+}
+
 function documentStanding(
   requirement: DocumentRequirement,
   input: StandingInput,
@@ -101,13 +113,14 @@ function documentStanding(
   entry: string,
 ): RequirementResult {
   const { context, facts } = input;
+  const source = ofEntry(requirement, context, entry);
   const evidence = facts.evidence.filter(
     (e) => e.requirement === requirement.key && e.scope === scope && e.entry === entry,
   );
   const checks = requirement.checks.map((c) => ({
     key: c.key,
     title: c.title,
-    trace: evaluate(c.rule, context.source),
+    trace: evaluate(c.rule, source),
   }));
   const failed = checks.find((c) => c.trace.truth === "not met");
   const draft = {
@@ -122,7 +135,7 @@ function documentStanding(
   if (evidence.length === 0) {
     const promised =
       (requirement.signedBy !== undefined && facts.signatures.some((s) => s.requirement === requirement.key)) ||
-      (requirement.promise !== undefined && judge(requirement.promise, context.source).truth === "met");
+      (requirement.promise !== undefined && judge(requirement.promise, source).truth === "met");
     return { ...draft, standing: promised ? "promised" : "missing" };
   }
   const standing = evidenceStanding(evidence, requirement.proof);
@@ -215,9 +228,32 @@ function deedStanding(requirement: Requirement, input: StandingInput, scope: str
   return { ...base(requirement, input, scope, ""), standing: done ? "accepted" : "missing" };
 }
 
-function instances(requirement: Requirement, input: StandingInput): readonly RequirementResult[] {
+/** A document that is asked for entry by entry: for each that its condition lets through. */
+function entryInstances(
+  requirement: DocumentRequirement,
+  perEntryOf: string,
+  input: StandingInput,
+  scope: string,
+): readonly RequirementResult[] {
   const { context, index } = input;
+  const notNeeded: RequirementResult = { ...base(requirement, input, scope, ""), standing: "not needed" };
+  const entries = index.entries("file", perEntryOf);
+  if (entries.length > 0) {
+    const asked = entries.filter((entry) => applies(requirement.when, ofEntry(requirement, context, entry)));
+    return asked.length > 0 ? asked.map((entry) => documentStanding(requirement, input, scope, entry)) : [notNeeded];
+  }
+  // Of a list that may stay empty nothing is asked until something stands in it.
+  const list = context.rulebook.body.sections.find((s) => s.key === perEntryOf);
+  return list?.repeats?.min === 0 || !applies(requirement.when, context.source)
+    ? [notNeeded]
+    : [documentStanding(requirement, input, scope, "")];
+}
+
+function instances(requirement: Requirement, input: StandingInput): readonly RequirementResult[] {
+  const { context } = input;
   const scope = requirement.scope === "file" ? "file" : context.choice.id;
+  if (requirement.kind === "document" && requirement.perEntryOf !== undefined)
+    return entryInstances(requirement, requirement.perEntryOf, input, scope);
   if (!applies(requirement.when, context.source))
     return [{ ...base(requirement, input, scope, ""), standing: "not needed" }];
   switch (requirement.kind) {
@@ -229,15 +265,8 @@ function instances(requirement: Requirement, input: StandingInput): readonly Req
       return [feeStanding(requirement, input, scope)];
     case "deed":
       return [deedStanding(requirement, input, scope)];
-    case "document": {
-      if (requirement.perEntryOf === undefined) return [documentStanding(requirement, input, scope, "")];
-      const entries = index.entries("file", requirement.perEntryOf);
-      if (entries.length > 0) return entries.map((entry) => documentStanding(requirement, input, scope, entry));
-      // Of a list that may stay empty nothing is asked until something stands in it.
-      const list = context.rulebook.body.sections.find((s) => s.key === requirement.perEntryOf);
-      const missing = documentStanding(requirement, input, scope, "");
-      return [list?.repeats?.min === 0 ? { ...missing, standing: "not needed" } : missing];
-    }
+    case "document":
+      return [documentStanding(requirement, input, scope, "")];
   }
 }
 

@@ -1,5 +1,6 @@
+import type { Requirement } from "../requirements/definition";
 import type { Condition, Limit } from "../rules/condition";
-import { type FieldKind, factName } from "../sections/definition";
+import { type FieldKind, factName, reachedFrom } from "../sections/definition";
 import type { Measure, RulebookBody } from "./rulebook";
 
 export interface PlacedCondition {
@@ -10,6 +11,13 @@ export interface PlacedCondition {
   readonly condition: Condition;
 }
 
+/** The list of whose entries the conditions of a requirement speak; null where it is asked for once. */
+export function listOf(requirement: Requirement, { sections }: Pick<RulebookBody, "sections">): string | null {
+  const of = requirement.kind === "document" ? requirement.perEntryOf : undefined;
+  const section = sections.find((s) => s.key === of);
+  return section ? factName(section) : null;
+}
+
 /** Every condition of a rulebook with its place. */
 export function conditionsOf(body: RulebookBody): readonly PlacedCondition[] {
   const one = (where: string, condition: Condition | undefined, list: string | null = null) =>
@@ -17,14 +25,18 @@ export function conditionsOf(body: RulebookBody): readonly PlacedCondition[] {
   return [
     ...body.sections.flatMap((s) => [
       ...one(s.key, s.when),
+      ...one(s.key, s.fedBy?.where, s.fedBy?.list),
       ...s.fields.flatMap((f) => one(`${s.key}.${f.key}`, f.when, factName(s))),
     ]),
-    ...body.requirements.flatMap((r) => [
-      ...one(r.key, r.when),
-      ...(r.kind === "document"
-        ? [...one(r.key, r.promise), ...r.checks.flatMap((c) => one(`${r.key}.${c.key}`, c.rule))]
-        : []),
-    ]),
+    ...body.requirements.flatMap((r) => {
+      const list = listOf(r, body);
+      if (r.kind !== "document") return one(r.key, r.when);
+      return [
+        ...one(r.key, r.when, list),
+        ...one(r.key, r.promise, list),
+        ...r.checks.flatMap((c) => one(`${r.key}.${c.key}`, c.rule, list)),
+      ];
+    }),
     ...body.entryRules.flatMap((r) => [...one(r.key, r.rule), ...one(r.key, r.curable?.possible)]),
     ...body.measures.flatMap((m) => {
       if (m.kind === "level" || m.kind === "proof" || m.kind === "age") return [];
@@ -71,7 +83,10 @@ export function namedInRulebook(
   body: RulebookBody,
 ): Readonly<Record<"groups" | "areas" | "scales" | "tests" | "entitlements" | "papers", readonly string[]>> {
   const kinds = new Map<string, FieldKind>(
-    body.sections.flatMap((s) => s.fields.map((f) => [`${factName(s)}.${f.key}`, f.kind] as const)),
+    body.sections.flatMap((s) => [
+      ...s.fields.map((f) => [`${factName(s)}.${f.key}`, f.kind] as const),
+      ...reachedFrom(s, body.sections).map((r) => [`${factName(s)}.${r.name}`, r.field.kind] as const),
+    ]),
   );
   const all = conditionsOf(body).flatMap(({ condition, list }) => compared(condition, list));
   const values = (fits: (fact: string) => boolean): readonly string[] =>

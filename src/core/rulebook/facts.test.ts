@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { PROGRAMMES } from "../../demo/programmes";
+import { bmr } from "../../demo/rulebooks/from-school";
 import { mes } from "../../demo/rulebooks/mes";
 import { pcs } from "../../demo/rulebooks/pcs";
 import type { Condition } from "../rules/condition";
@@ -49,6 +50,15 @@ describe("the facts that rules may read", () => {
         .lists.find((l) => l.name === "courses")
         ?.facts.map((f) => f.name),
     ).toContain("it.ects");
+  });
+
+  it("include what stands in the entries that an entry names", () => {
+    const subjects = knownFacts(bmr, groups).lists.find((l) => l.name === "subjects");
+    expect(subjects?.facts.find((f) => f.name === "it.sitting.board")).toMatchObject({
+      type: "pick",
+      title: "Sitting: Examining board",
+    });
+    expect(subjects?.facts.filter((f) => f.name.startsWith("it.subject."))).toEqual([]);
   });
 
   it.each(PROGRAMMES.map((p) => [p.programme.code, p.rulebook] as const))(

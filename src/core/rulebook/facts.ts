@@ -1,6 +1,6 @@
 import { CEFR } from "../rules/compare";
 import type { Comparison } from "../rules/condition";
-import { type Field, type FieldKind, factName } from "../sections/definition";
+import { type Field, type FieldKind, factName, reachedFrom } from "../sections/definition";
 import type { RulebookBody } from "./rulebook";
 
 /**
@@ -111,7 +111,10 @@ export function knownFacts(body: RulebookBody, groups: readonly string[]): Known
     .map((s): KnownList => {
       const facts = s.fields.flatMap((f) => factOf(f, `it.${f.key}`));
       const ects = s.core === "courses" ? [{ ...given("it.ects", "number"), title: "ECTS" }] : [];
-      return { name: factName(s), title: s.title.en, facts: [...facts, ...ects] };
+      const reached = reachedFrom(s, body.sections).flatMap((r) =>
+        factOf(r.field, `it.${r.name}`).map((f) => ({ ...f, title: `${r.by.title.en}: ${r.field.title.en}` })),
+      );
+      return { name: factName(s), title: s.title.en, facts: [...facts, ...ects, ...reached] };
     });
   return {
     scalars: [

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { bmr } from "../../demo/rulebooks/from-school";
 import { mes } from "../../demo/rulebooks/mes";
 import { planOf } from "./plan";
 import type { RulebookBody } from "./rulebook";
@@ -23,6 +24,16 @@ describe("what has to be confirmed, and where", () => {
     const bare = { ...mes, requirements: mes.requirements.filter((r) => r.key !== "transcript") };
     const { studies } = toConfirm(bare);
     expect(studies).toEqual(expect.arrayContaining(["courses.credits", "courses.area"]));
+  });
+
+  it("is both ends of what a rule reads through an entry", () => {
+    const rule = {
+      some: "subjects",
+      where: { fact: "it.sitting.board", is: "equals" as const, value: "northern" },
+    };
+    const first = bmr.entryRules[0];
+    const body = { ...bmr, entryRules: first ? [{ ...first, key: "through", rule }] : [] };
+    expect([...(planOf(body).inputs.get("through") ?? [])].sort()).toEqual(["sittings.board", "subjects.sitting"]);
   });
 
   it("is nothing that the choice itself gives", () =>

@@ -1,6 +1,6 @@
 import { factNames } from "../rules/names";
 import { caseFields } from "../rulings/ruled-case";
-import { type Field, factName, type Section } from "../sections/definition";
+import { type Field, factName, reachedFrom, type Section } from "../sections/definition";
 import type { Measure, RulebookBody } from "./rulebook";
 
 /** One section as an assessment reads it: the name that rules know it by, and the fields that may become facts. */
@@ -74,7 +74,17 @@ function inputsOf(body: RulebookBody): Plan["inputs"] {
     const list = name.slice(0, dot);
     return `${sectionOf.get(list) ?? list}.${name.slice(dot + 1)}`;
   };
+  const reached = new Map(
+    body.sections.flatMap((s) =>
+      reachedFrom(s, body.sections).map((r) => [
+        `${factName(s)}.${r.name}`,
+        [`${factName(s)}.${r.by.key}`, `${factName(r.section)}.${r.field.key}`],
+      ]),
+    ),
+  );
   const expand = (name: string): readonly string[] => {
+    const through = reached.get(name);
+    if (through) return through;
     if (name === "courses.ects") return ["courses.credits", "courses.degree", "degrees.creditsPerYear"];
     if (!name.startsWith("measure.")) return [name];
     const measure = body.measures.find((m) => m.key === name.slice(8));

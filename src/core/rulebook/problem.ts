@@ -6,6 +6,7 @@ export interface RulebookProblem {
     | "unknown-field"
     | "unknown-fee"
     | "unknown-role"
+    | "unknown-feed"
     | "duplicate-key"
     | "missing-text"
     | "no-options"

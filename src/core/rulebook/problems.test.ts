@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { PROGRAMMES } from "../../demo/programmes";
+import { bmr } from "../../demo/rulebooks/from-school";
 import { mes } from "../../demo/rulebooks/mes";
 import type { Condition } from "../rules/condition";
 import { rulebookProblems } from "./problems";
@@ -189,6 +190,28 @@ describe("what keeps a rulebook from being published", () => {
       `${broken.requirements[0]?.key}: nobody.asks`,
       `${broken.fees[0]?.key}: nobody.asks`,
     ]);
+  });
+
+  it("is a feed for lines that name no entry of its list", () => {
+    const fedBy = (change: object) =>
+      rulebookProblems({
+        ...bmr,
+        sections: bmr.sections.map((s) => (s.fedBy ? { ...s, fedBy: { ...s.fedBy, ...change } } : s)),
+      }).map((p) => `${p.code} ${p.about}`);
+    expect(fedBy({})).toEqual([]);
+    expect(fedBy({ by: "mark" })).toEqual(["unknown-feed subjects: sittings"]);
+    expect(fedBy({ list: "schools", where: { all: [] } })).toEqual(["unknown-feed subjects: schools"]);
+    expect(fedBy({ where: { fact: "it.hat", is: "known" } })).toEqual(["unknown-fact subjects: sittings.hat"]);
+  });
+
+  it("is a way through an entry that leads nowhere", () => {
+    const through = (fact: string) => {
+      const rule: Condition = { some: "subjects", where: { fact, is: "known" } };
+      return rulebookProblems({ ...bmr, entryRules: bmr.entryRules.map((r, i) => (i === 0 ? { ...r, rule } : r)) });
+    };
+    expect(through("it.sitting.board")).toEqual([]);
+    expect(through("it.sitting.hat").map((p) => p.code)).toEqual(["unknown-fact"]);
+    expect(through("it.mark.board").map((p) => p.code)).toEqual(["unknown-fact"]);
   });
 
   it("is a requirement that leads nowhere, each with its own name for it", () => {

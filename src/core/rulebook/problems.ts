@@ -1,6 +1,6 @@
 import { factNames } from "../rules/names";
 import { canBeMet } from "../rules/possible";
-import { type FieldKind, factName, keeperLink } from "../sections/definition";
+import { type FieldKind, factName, keeperLink, reachedFrom } from "../sections/definition";
 import type { LocalText } from "../text/local-text";
 import { conditionsOf } from "./conditions";
 import { measureProblems } from "./measure-problems";
@@ -24,6 +24,7 @@ function knownFacts(body: RulebookBody): ReadonlySet<string> {
     const name = factName(section);
     names.add(name);
     for (const field of section.fields) names.add(`${name}.${field.key}`);
+    for (const reached of reachedFrom(section, body.sections)) names.add(`${name}.${reached.name}`);
     if (section.core === "courses") names.add(`${name}.ects`);
   }
   for (const measure of body.measures) names.add(`measure.${measure.key}`);
@@ -79,6 +80,17 @@ function impossible(body: RulebookBody): readonly RulebookProblem[] {
       .map((b): RulebookProblem => ({ code: "contradicts", about: `${a.key}: ${b.key}` })),
   );
   return [...alone, ...pairs];
+}
+
+/** Lines that are fed by nothing: the field that names their entry, or its list, is not there. */
+function unfedProblems({ sections }: RulebookBody): readonly RulebookProblem[] {
+  return sections.flatMap((s): readonly RulebookProblem[] => {
+    if (!s.fedBy) return [];
+    const { list, by } = s.fedBy;
+    const of = s.fields.find((f) => f.key === by && f.kind === "entry")?.of;
+    const named = sections.some((other) => other.key === of && other.repeats && factName(other) === list);
+    return named ? [] : [{ code: "unknown-feed", about: `${s.key}: ${list}` }];
+  });
 }
 
 function withoutOptions(body: RulebookBody): readonly RulebookProblem[] {
@@ -168,6 +180,7 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
     ),
     ...withoutOptions(body),
     ...paperProblems(body),
+    ...unfedProblems(body),
     ...impossible(body),
     ...duplicates(body.sections.map((s) => s.key)),
     ...duplicates(body.requirements.map((r) => r.key)),

@@ -8,6 +8,7 @@ import type { Entry, FactSource } from "../rules/fact";
 import type { AnswerIndex, AnswerRow } from "./answer-index";
 import { checkValue, fieldBeside } from "./check-value";
 import type { Field, Section } from "./definition";
+import { isWhollyFed } from "./fed";
 import { repeatedEntries } from "./once";
 import { COMPLETE_FIELD } from "./typed-facts";
 
@@ -140,6 +141,7 @@ export function sectionGaps(
   const value = (entry: string, field: string): Json => index.claim(scope, section.key, entry, field);
   for (const field of section.fields)
     for (const entry of repeatedEntries(field, entries, value)) add(entry, field.key, "twice");
+  if (isWhollyFed(section, facts)) return gaps;
   if (entries.length < section.repeats.min) add("", "entry", "too-few");
   else if (section.repeats.max > section.repeats.min && index.claim(scope, section.key, "", COMPLETE_FIELD) !== true)
     add("", COMPLETE_FIELD, "say-complete");

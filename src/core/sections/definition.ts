@@ -91,7 +91,10 @@ export const fieldSchema = z.object({
   numberOf: z.string().optional(),
   /** For a list: no value twice, within the entries that share another field, or within all. */
   once: z.object({ within: z.string().optional(), except: z.array(z.string()).default([]) }).optional(),
-  options: z.array(z.object({ value: z.string(), title: localTextSchema })).optional(),
+  /** `scales`: on a kind of qualification, the grade scales that its kind is marked on. */
+  options: z
+    .array(z.object({ value: z.string(), title: localTextSchema, scales: z.array(z.string()).optional() }))
+    .optional(),
   when: conditionSchema.optional(),
   /** Who may see it; anything but `assessment` never enters the facts. */
   seenBy: z.enum(["assessment", "office", "finance", "figures"]).default("assessment"),
@@ -132,8 +135,35 @@ export const sectionSchema = z.object({
   when: conditionSchema.optional(),
   /** For a list: results that come later may be added after submission, until the decision. */
   grows: z.boolean().optional(),
+  /**
+   * For a list: the lines of some entries of another list come from whoever issued them, and nobody types those. `list` is that list as
+   * rules name it, `by` the field of a line that names its entry, `where` says which entries.
+   */
+  fedBy: z.object({ list: z.string(), by: z.string(), where: conditionSchema }).optional(),
 });
 export type Section = z.infer<typeof sectionSchema>;
+
+/** A field of another list that entries of a section reach by naming one of its entries. */
+export interface Reached {
+  /** Inside an entry: `sitting.board`. */
+  readonly name: string;
+  readonly by: Field;
+  readonly section: Section;
+  readonly field: Field;
+}
+
+/** What rules read of the entries that a section names, one step far. */
+export function reachedFrom(section: Section, sections: readonly Section[]): readonly Reached[] {
+  return section.fields.flatMap((by) => {
+    const other = by.kind === "entry" ? sections.find((s) => s.key === by.of) : undefined;
+    return (other?.fields ?? []).map((field) => ({
+      name: `${by.key}.${field.key}`,
+      by,
+      section: other as Section, // it has fields
+      field,
+    }));
+  });
+}
 
 /** The name under which rules see a section: `degrees` for education, its own name for core kinds, `answers.x` otherwise. */
 export function factName(section: Section): string {

@@ -3,7 +3,7 @@ import { referenceSet } from "../../demo/reference-set";
 import type { Json } from "../assessment/facts";
 import { total } from "../language/test-definition";
 import { toShort, whole } from "../numbers/ratio";
-import { doubtOf } from "./doubts";
+import { canBeDoubted, doubtOf } from "./doubts";
 
 const SCALES = [
   ...referenceSet.scales,
@@ -11,8 +11,13 @@ const SCALES = [
 ];
 const START = "2027-09-01";
 const doubt = (key: string, values: Readonly<Record<string, string>>, start: string | null = START) =>
-  doubtOf({ key, kind: "text" }, values, { scales: SCALES, tests: referenceSet.tests, start, name: "Ilse Quist" })
-    ?.code ?? null;
+  doubtOf({ key, kind: "text" }, values, {
+    scales: SCALES,
+    tests: referenceSet.tests,
+    start,
+    name: "Ilse Quist",
+    usual: ["percent"],
+  })?.code ?? null;
 
 describe("a total that a certificate prints", () => {
   const [test] = referenceSet.tests.filter((t) => t.total !== null);
@@ -22,7 +27,7 @@ describe("a total that a certificate prints", () => {
     doubtOf(
       { key: "statedTotal", kind: "decimal" },
       { ...values, statedTotal },
-      { scales: SCALES, tests: referenceSet.tests, start: START, name: "" },
+      { scales: SCALES, tests: referenceSet.tests, start: START, name: "", usual: null },
     );
   it("is doubted where the parts give another", () => {
     expect(stated(computed)).toBeNull();
@@ -58,7 +63,7 @@ describe("a signature", () => {
     doubtOf(
       { key: "signature", kind },
       { signature },
-      { scales: SCALES, tests: referenceSet.tests, start: START, name },
+      { scales: SCALES, tests: referenceSet.tests, start: START, name, usual: null },
     )?.code ?? null;
   it("is doubted where it is another name than the form's", () =>
     expect([signed("Ilse Quist"), signed("Quist"), signed("Quist", "text"), signed("Quist", "name", "")]).toEqual([
@@ -106,4 +111,41 @@ describe("what is implausible and may still be right", () => {
     expect(doubt("passportExpiry", { passportExpiry: "2020-01-01" }, null)).toBeNull();
     expect(doubt("title", { title: "x", grade: "99", scale: "to20" })).toBeNull();
   });
+});
+
+describe("a mark and a scale", () => {
+  it.each([
+    ["17", "17", "as-printed"],
+    ["17.0", "17", "as-printed"],
+    ["71", "17", null],
+    ["71", "B+", null],
+    ["71", "", null],
+    ["", "17", null],
+  ])("the mark %s, on the sheet %s: %s", (mark, printed, code) => expect(doubt("mark", { mark, printed })).toBe(code));
+
+  it.each([
+    ["percent", null],
+    ["to20", "unusual-scale"],
+    ["other", "unusual-scale"],
+    ["", null],
+  ])("the scale %s, where the kind is marked in per cent: %s", (scale, code) =>
+    expect(doubt("scale", { scale })).toBe(code),
+  );
+});
+
+describe("a field of a section", () => {
+  it.each([
+    ["mark", ["subject", "printed", "mark"], true],
+    ["mark", ["subject", "mark"], false],
+    ["grade", ["grade", "credits"], false],
+    ["birthDate", ["birthDate"], true],
+    ["toString", [], false],
+  ])("%s among %j can be doubted: %s", (key, fields, expected) =>
+    expect(
+      canBeDoubted(
+        { key },
+        fields.map((f) => ({ key: f })),
+      ),
+    ).toBe(expected),
+  );
 });

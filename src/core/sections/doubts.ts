@@ -17,6 +17,8 @@ export type Doubt =
   | { readonly code: "off-step"; readonly step: string }
   | { readonly code: "no-pass"; readonly pass: string }
   | { readonly code: "best-is-pass" }
+  | { readonly code: "unusual-scale" }
+  | { readonly code: "as-printed" }
   | { readonly code: "ends-before-start" }
   | { readonly code: "ends-too-early"; readonly start: string }
   | { readonly code: "unlikely-age"; readonly years: string }
@@ -31,6 +33,8 @@ export interface Beside {
   readonly start: string | null;
   /** The applicant's name as the form has it; "" while unknown. */
   readonly name: string;
+  /** The scales of the picked kind of qualification; null where any will do. */
+  readonly usual: readonly string[] | null;
 }
 
 type Values = Readonly<Record<string, Json>>;
@@ -87,6 +91,25 @@ function lastDay(date: string): number | null {
   return parseDay(date) ?? parseRough(date)?.to ?? null;
 }
 
+/** What must stand beside a field that can be doubted. */
+const NEEDED: ReadonlyMap<string, readonly string[]> = new Map([
+  ["grade", ["scale"]],
+  ["scale", []],
+  ["mark", ["printed"]],
+  ["gradePass", ["gradeBest"]],
+  ["end", ["start"]],
+  ["expectedEnd", ["start"]],
+  ["birthDate", []],
+  ["passportExpiry", []],
+  ["statedTotal", ["scores"]],
+  ["signature", []],
+]);
+
+/** Whether a field of a section can be doubted at all: for the many cells of a grid that never are. */
+export function canBeDoubted({ key }: Pick<Field, "key">, fields: readonly Pick<Field, "key">[]): boolean {
+  return NEEDED.get(key)?.every((needed) => fields.some((f) => f.key === needed)) ?? false;
+}
+
 /**
  * The doubt about one field of an entry, if there is one.
  * @param values the entry's fields
@@ -94,11 +117,20 @@ function lastDay(date: string): number | null {
 export function doubtOf(
   field: Pick<Field, "key" | "kind">,
   values: Values,
-  { scales, tests, start, name }: Beside,
+  { scales, tests, start, name, usual }: Beside,
 ): Doubt | null {
   switch (field.key) {
     case "grade":
       return gradeDoubt(values, scales);
+    case "scale": {
+      const scale = text(values, "scale");
+      return usual !== null && scale !== "" && !usual.includes(scale) ? { code: "unusual-scale" } : null;
+    }
+    case "mark": {
+      // An equivalence body's mark is on our scale: the number that the result sheet has is hardly the same.
+      const [mark, printed] = [parseDecimal(text(values, "mark")), parseDecimal(text(values, "printed"))];
+      return mark && printed && compare(mark, printed) === 0 ? { code: "as-printed" } : null;
+    }
     case "gradePass": {
       const [best, pass] = [parseDecimal(text(values, "gradeBest")), parseDecimal(text(values, "gradePass"))];
       return best && pass && compare(best, pass) === 0 ? { code: "best-is-pass" } : null;

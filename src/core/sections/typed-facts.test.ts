@@ -76,6 +76,49 @@ describe("typed facts", () => {
     expect(since.row("file", "heard", "").isUnconfirmed("why")).toBe(false);
   });
 
+  it("reach the fields of an entry that is named, confirmed only where both are", () => {
+    const sittings = section({
+      key: "sittings",
+      core: "sittings",
+      repeats: { min: 1, max: 2 },
+      fields: [asField("board", "text")],
+    });
+    const subjects = section({
+      key: "subjects",
+      core: "subjects",
+      repeats: { min: 1, max: 9 },
+      fields: [asField("sitting", "entry", { of: "sittings" }), asField("loose", "entry"), asField("mark", "whole")],
+    });
+    const planned = [sittings, subjects].map(planSection);
+    const read = (confirmations: readonly ConfirmationFact[] = []) =>
+      typedFacts(
+        indexOf(
+          [
+            answer("sittings/s/board", "northern"),
+            answer("subjects/a/sitting", "s"),
+            answer("subjects/b/sitting", "gone"),
+            answer("subjects/c/mark", "50"),
+            answer("subjects/c/loose", "s"),
+          ],
+          confirmations,
+        ),
+        { sections: planned, scalars: scalarPlaces(planned) },
+        "c1",
+        true,
+      ).list("subjects");
+    const northern = (confirmed: boolean) => ({ kind: "value", value: "northern", confirmed });
+    const unknown = { kind: "unknown" };
+    expect(read()?.column?.("sitting.board")).toEqual([northern(false), unknown, unknown]);
+    expect(read()?.entries[0]?.at("sitting.board")).toEqual(northern(false));
+    for (const field of ["sitting.hat", "loose.board", "mark.board", "nothing.board"])
+      expect(read()?.column?.(field)).toEqual([unknown, unknown, unknown]);
+    const board = confirmation("sittings/s/board", "northern");
+    const sitting = confirmation("subjects/a/sitting", "s");
+    expect([[board], [sitting], [board, sitting]].map((c) => read(c)?.column?.("sitting.board")[0])).toEqual(
+      [false, false, true].map(northern),
+    );
+  });
+
   it("keep a list open until somebody says that is all, or the submission closes it", () => {
     const one = [answer("courses/k/credits", "10")];
     expect(facts(one).list("courses")?.open).toBe(true);

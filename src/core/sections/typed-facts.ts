@@ -7,6 +7,7 @@ import { columnOf, type Entry, type Fact, type FactList, type FactSource, type S
 import type { Judgement } from "../rules/truth";
 import type { AnswerIndex, AnswerRow } from "./answer-index";
 import type { Field, Section } from "./definition";
+import { unfedEntries } from "./fed";
 
 /**
  * The typed facts that rules see, built from answers and confirmations by the definitions of the sections.
@@ -92,6 +93,7 @@ class TypedList implements FactList {
     private readonly planned: PlannedSection,
     /** For courses: the degrees, by which their credits are worth what they are. */
     private readonly degrees: FactList | null,
+    private readonly listOf: (section: string) => FactList | undefined,
   ) {}
 
   get entries(): readonly Entry[] {
@@ -111,10 +113,23 @@ class TypedList implements FactList {
     const field = this.planned.byKey.get(name);
     if (field === undefined && name === "ects" && this.planned.section.core === "courses")
       return ectsOf(this, this.degrees);
+    const dot = name.indexOf(".");
+    if (dot > 0) return this.through(name.slice(0, dot), name.slice(dot + 1));
     const place = this.rows[0]?.layout.find(name) ?? -1; // all rows of a section have one layout
     if (field === undefined || place < 0) return this.rows.map(() => UNKNOWN);
     const read = readerOf(field);
     return this.rows.map((row) => factAt(read, row, place));
+  }
+
+  /** A field of the entries that are named here, `sitting.board` of a subject: of another list, confirmed where both are. */
+  private through(name: string, field: string): readonly Fact[] {
+    const named = this.planned.byKey.get(name);
+    const others = named?.of === undefined ? undefined : this.listOf(named.of);
+    return this.column(name).map((entry) => {
+      if (entry.kind !== "value") return UNKNOWN;
+      const fact = others?.entries.find((e) => e.id === entry.value)?.at(field) ?? UNKNOWN;
+      return fact.kind === "value" && fact.confirmed && !entry.confirmed ? { ...fact, confirmed: false } : fact;
+    });
   }
 }
 
@@ -169,12 +184,14 @@ function listFact(
   scope: string,
   planned: PlannedSection,
   closed: boolean,
+  waits: boolean,
   degrees: FactList | null,
+  listOf: (section: string) => FactList | undefined,
 ): FactList {
   const { key } = planned.section;
   const { ids, rows } = index.lines(scope, key);
-  const open = !closed && index.claim(scope, key, "", COMPLETE_FIELD) !== true;
-  return new TypedList(ids, rows, open, planned, degrees);
+  const open = waits || (!closed && index.claim(scope, key, "", COMPLETE_FIELD) !== true);
+  return new TypedList(ids, rows, open, planned, degrees, listOf);
 }
 
 /**
@@ -203,18 +220,28 @@ export function typedFacts(
     scalar: (name) => scalar(name) ?? UNKNOWN,
     list: (name) => list(name) ?? UNREAD,
   };
+  const listOf = (section: string): FactList | undefined => {
+    const planned = sections.find((s) => s.section.key === section);
+    return planned === undefined ? undefined : list(planned.name);
+  };
   const list = (name: string): FactList | undefined => {
-    const known = lists.get(name);
-    if (known !== undefined) return known;
+    const ready = lists.get(name);
+    if (ready !== undefined) return ready;
     const planned = sections.find((s) => s.name === name && s.section.repeats !== undefined);
     if (planned === undefined) return undefined;
     const { section } = planned;
     lists.set(name, UNREAD); // while its own condition is read
     const concerned = section.when === undefined || judge(section.when, source).truth !== "not met";
     const degrees = name === "courses" ? (list("degrees") ?? null) : null;
-    const made = concerned ? listFact(index, scopeOf(section), planned, closed, degrees) : NOT_CONCERNED;
-    lists.set(name, made);
-    return made;
+    if (!concerned) {
+      lists.set(name, NOT_CONCERNED);
+      return NOT_CONCERNED;
+    }
+    const made = (waits: boolean) => listFact(index, scopeOf(section), planned, closed, waits, degrees, listOf);
+    const stated = made(false);
+    const known = unfedEntries(section, stated, source).length > 0 ? made(true) : stated;
+    lists.set(name, known);
+    return known;
   };
   return { scalar, list };
 }

@@ -148,9 +148,8 @@ export const confirmation = pgTable(
     answerVersion: integer("answer_version").notNull(),
     uploadId: uuid("upload_id"),
     note: text("note"),
-    byId: uuid("by_id")
-      .notNull()
-      .references(() => person.id),
+    /** Null where an issuer's answer came by itself. */
+    byId: uuid("by_id").references(() => person.id),
     at: instant("at").notNull(),
   },
   (t) => [primaryKey({ columns: [t.applicationId, t.scope, t.section, t.entry, t.field] })],

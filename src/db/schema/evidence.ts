@@ -83,9 +83,8 @@ export const registryQuery = pgTable(
     candidate: text("candidate").notNull(),
     state: text("state").notNull(),
     askedAt: instant("asked_at").notNull(),
-    byId: uuid("by_id")
-      .notNull()
-      .references(() => person.id),
+    /** Null where it was asked by itself, on submission. */
+    byId: uuid("by_id").references(() => person.id),
     answeredAt: instant("answered_at"),
     /** Whom the registry names. */
     name: text("name"),

@@ -1,4 +1,4 @@
-import type { RulebookBody } from "../../core/rulebook/rulebook";
+import type { Measure, RulebookBody } from "../../core/rulebook/rulebook";
 import type { Condition } from "../../core/rules/condition";
 import type { Section } from "../../core/sections/definition";
 import {
@@ -29,7 +29,7 @@ import { schoolLanguage, tests } from "./parts/language";
 import { statement } from "./parts/own-words";
 import { citizenship, contact, person } from "./parts/person";
 import { referees } from "./parts/referees";
-import { schools, sittings, subjects } from "./parts/school";
+import { college, collegeAsked, equivalence, schools, sittings, subjects } from "./parts/school";
 import { beyond, bursary, clearance, elsewhere, interests, wantsBursary } from "./parts/standing";
 
 /** The two bachelor programmes: twelve years of school, leaving examinations in up to two sittings, subjects with marks. */
@@ -49,6 +49,14 @@ const results = document(
   ["The result sheet of each sitting, front and back.", "La feuille de résultats de chaque session, recto et verso."],
   {
     perEntryOf: "sittings",
+    // No paper of what the registry gives.
+    when: {
+      any: [
+        { fact: "it.board", is: "equals", value: "other" },
+        { not: { fact: "it.candidate", is: "known" } },
+        { fact: "it.marks", is: "equals", value: "typed" },
+      ],
+    },
     shows: ["sittings.board", "sittings.year", "sittings.candidate", "subjects.subject", "subjects.mark"],
   },
 );
@@ -62,6 +70,7 @@ const schoolSections = [
   schools,
   sittings,
   subjects,
+  college,
   schoolLanguage,
   tests,
 ];
@@ -71,8 +80,14 @@ const schoolRequirements = [
   ABOUT_YOU,
   PASSPORT,
   NAME_CHANGE,
-  sections("schooling", ["Schools and examinations", "Écoles et examens"], ["schools", "sittings", "subjects"]),
+  sections(
+    "schooling",
+    ["Schools and examinations", "Écoles et examens"],
+    ["schools", "sittings", "subjects", "college"],
+  ),
   results,
+  equivalence,
+  ...collegeAsked,
   ENGLISH_FORM,
   englishProof({
     shows: ["tests.test", "tests.number", "tests.date", "tests.scores", "schools.language", "schools.years"],
@@ -83,6 +98,31 @@ const twelveYears: RulebookBody["entryRules"][number] = {
   key: "schooling",
   title: { en: "Twelve years of school", fr: "Douze années d’école" },
   rule: { sum: "schools", of: "years", is: "atLeast", value: 12 },
+  curable: null,
+};
+
+const otherBoards: Condition = { fact: "it.board", is: "equals", value: "other" };
+
+/** Whether a leaving certificate of another system opens studies here: by the office's list, or by a ruling for its country and name. */
+const entryRight = {
+  key: "entryRight",
+  kind: "ruling",
+  title: { en: "the leaving certificate opens studies", fr: "le diplôme de fin d’études ouvre aux études" },
+  of: "sittings",
+  where: otherBoards,
+  question: "university entry",
+  entitlement: "leaving",
+} satisfies Measure;
+
+const entryRightRule: RulebookBody["entryRules"][number] = {
+  key: "entryRight",
+  title: { en: "A leaving certificate that opens studies", fr: "Un diplôme de fin d’études ouvrant aux études" },
+  rule: {
+    any: [
+      { some: "sittings", where: { not: otherBoards } },
+      { fact: "measure.entryRight", is: "equals", value: true },
+    ],
+  },
   curable: null,
 };
 
@@ -119,8 +159,9 @@ export const bmr: RulebookBody = {
     feeAsked,
     DECLARATION,
   ],
-  measures: [englishMeasure, exemptMeasure],
+  measures: [entryRight, englishMeasure, exemptMeasure],
   entryRules: [
+    entryRightRule,
     twelveYears,
     {
       key: "subjects",
@@ -258,6 +299,7 @@ export const bht: RulebookBody = {
     DECLARATION,
   ],
   measures: [
+    entryRight,
     {
       key: "numeracy",
       kind: "proof",
@@ -269,6 +311,7 @@ export const bht: RulebookBody = {
     exemptMeasure,
   ],
   entryRules: [
+    entryRightRule,
     twelveYears,
     {
       key: "numeracy",

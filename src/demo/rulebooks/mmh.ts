@@ -33,7 +33,7 @@ import { field } from "./parts/field";
 import { language, tests } from "./parts/language";
 import { statement } from "./parts/own-words";
 import { citizenship, contact, person } from "./parts/person";
-import { courses, education } from "./parts/studies";
+import { courses, education, unfinished, unfinishedAsked } from "./parts/studies";
 
 const APPLICATION_FEE = ["Application fee", "Frais de candidature"] as const;
 
@@ -58,6 +58,7 @@ export const mmh: RulebookBody = {
     emergency,
     education,
     courses,
+    unfinished,
     language,
     tests,
     statement(
@@ -96,9 +97,10 @@ export const mmh: RulebookBody = {
     ABOUT_YOU,
     PASSPORT,
     NAME_CHANGE,
-    sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses"]),
+    sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses", "unfinished"]),
     certificate,
     transcript,
+    ...unfinishedAsked,
     ENGLISH_FORM,
     englishProof({
       shows: ["tests.test", "tests.number", "tests.date", "tests.scores", "education.language", "education.start"],

@@ -33,7 +33,7 @@ import { declaration } from "./parts/declaration";
 import { language, optionalTests, tests } from "./parts/language";
 import { citizenship, contact, person } from "./parts/person";
 import { referees } from "./parts/referees";
-import { courses, education } from "./parts/studies";
+import { courses, education, unfinished, unfinishedAsked } from "./parts/studies";
 
 const oneYear: Condition = { fact: "choice.track", is: "equals", value: "one-year" };
 const HANDLING = ["Handling fee", "Frais de dossier"] as const;
@@ -49,6 +49,7 @@ export const mte: RulebookBody = {
     emergency,
     education,
     courses,
+    unfinished,
     { ...experience, when: oneYear },
     language,
     tests,
@@ -64,9 +65,10 @@ export const mte: RulebookBody = {
     ABOUT_YOU,
     PASSPORT,
     NAME_CHANGE,
-    sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses"]),
+    sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses", "unfinished"]),
     certificate,
     transcript,
+    ...unfinishedAsked,
     {
       ...document(
         "registration",

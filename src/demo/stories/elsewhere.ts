@@ -77,6 +77,21 @@ const MASTER_AND_PRACTICE: Extract<Moment, { do: "fill any" }>["entries"] = {
   ],
 };
 
+/** A study that was left after two years, with credits that may count for something. */
+const LEFT_EARLY: Extract<Moment, { do: "fill any" }>["entries"] = {
+  unfinished: [
+    {
+      institution: "University of Halden Sound",
+      country: "NO",
+      title: "BSc Naval Architecture",
+      start: "2019-08",
+      end: "2021-06",
+      why: "changed",
+      credits: "54",
+    },
+  ],
+};
+
 type Told = Extract<Moment, { do: "fill any" }>["told"];
 
 const DOCTORAL: Told = { "education.level": "7", "education.title": "MSc Coastal Dynamics" };
@@ -191,7 +206,7 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
   },
   {
     key: "tidal-ready",
-    tells: "Energy master, two-year track: nothing is missing but the press.",
+    tells: "Energy master, two-year track: nothing is missing but the press; a study was left before.",
     profile: who("Sólveig", "Brynjarsdóttir", {
       citizenships: ["IS"],
       residence: "IS",
@@ -200,7 +215,9 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
       birthPlace: "Höfn",
     }),
     round: "MTE 1",
-    moments: sent(-2).slice(0, -1),
+    moments: sent(-2)
+      .slice(0, -1)
+      .map((m) => (m.do === "fill any" ? { ...m, entries: LEFT_EARLY } : m)),
     expects: { stage: "preparing", turn: "applicant", next: "submit" },
   },
   {

@@ -252,9 +252,9 @@ export function ConditionBuilder(props: Props) {
           variant={shape === "fact" ? "borderless" : "outlined"}
           disabled={context.disabled}
           value={shape}
-          options={SHAPES.filter((s) => list === null || !["some", "count", "sum"].includes(s.value)).map((s) => ({
-            ...s,
-          }))}
+          options={SHAPES.filter(
+            (s) => list === null || s.value === shape || !["some", "count", "sum"].includes(s.value),
+          ).map((s) => ({ ...s }))}
           onChange={(next: Shape) => onChange(newCondition(next, context.facts, list, value))}
         />
         {shape === "fact" && "fact" in value ? <FactRow {...props} value={value} /> : null}

@@ -1,9 +1,10 @@
 "use client";
 
-import { Button, Checkbox, Input } from "antd";
+import { Button, Checkbox, Input, Select } from "antd";
 import { canBeCounted } from "../../core/figures/tally";
 import { FIELD_KINDS, type Field, factName } from "../../core/sections/definition";
 import { takesNotKnown } from "../../core/sections/not-known";
+import type { LocalText } from "../../core/text/local-text";
 import { AppliesWhen } from "./applies-when.client";
 import { CountingPapers } from "./counting-papers.client";
 import { KeeperPart } from "./keeper-part.client";
@@ -31,10 +32,13 @@ const SEEN_BY = [
 
 function Options({
   value,
+  scales,
   disabled,
   onChange,
 }: {
   value: NonNullable<Field["options"]>;
+  /** Where the answer says of which kind a qualification is: what kinds may be marked on; none elsewhere. */
+  scales: readonly { readonly key: string; readonly title: LocalText }[];
   disabled: boolean;
   onChange: (next: NonNullable<Field["options"]>) => void;
 }) {
@@ -69,6 +73,19 @@ function Options({
             value={option.title.fr}
             onChange={(e) => change(i, { title: { ...option.title, fr: e.target.value } })}
           />
+          {scales.length > 0 ? (
+            <Select
+              size="small"
+              mode="multiple"
+              aria-label={`Answer ${i + 1}, its grade scales`}
+              placeholder="any grade scale"
+              disabled={disabled}
+              value={option.scales ?? []}
+              options={scales.map((s) => ({ value: s.key, label: s.title.en }))}
+              showSearch={{ optionFilterProp: "label" }}
+              onChange={(picked) => change(i, { scales: picked.length > 0 ? picked : undefined })}
+            />
+          ) : null}
           {disabled ? null : (
             <Button
               size="small"
@@ -116,9 +133,9 @@ export function FieldPart({ context, value, list, onChange }: FormProps<Field> &
   const siblings = body.sections
     .filter((s) => s.repeats && factName(s) === list)
     .flatMap((s) => s.fields.filter((f) => f.key !== value.key));
-  const papers = body.sections
-    .filter((s) => s.fields.includes(value))
-    .flatMap((s) => s.fields.filter((f) => f.kind === "paper"));
+  const beside = body.sections.find((s) => s.fields.includes(value))?.fields ?? [];
+  const papers = beside.filter((f) => f.kind === "paper");
+  const ofKinds = value.kind === "choice" && beside.some((f) => f.kind === "scale");
   return (
     <div className="plan-form part-form">
       <Words
@@ -338,6 +355,7 @@ export function FieldPart({ context, value, list, onChange }: FormProps<Field> &
         <Options
           disabled={disabled}
           value={value.options ?? []}
+          scales={ofKinds ? context.office.scales : []}
           onChange={(options) => onChange({ ...value, options })}
         />
       ) : null}

@@ -2,6 +2,7 @@
 
 import { Button, Checkbox, Select } from "antd";
 import { MOMENTS, type Picture, PROOF_LEVELS, type Requirement } from "../../core/requirements/definition";
+import { listOf } from "../../core/rulebook/conditions";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { AppliesWhen } from "./applies-when.client";
 import { ConditionBuilder, OptionalCondition } from "./condition-builder.client";
@@ -203,7 +204,7 @@ function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
             <OptionalCondition
               context={context}
               value={value.promise}
-              list={null}
+              list={listOf(value, context.body)}
               label="when it is promised"
               always="never,"
               onChange={(promise) => onChange(put(value, "promise", promise))}
@@ -227,7 +228,7 @@ function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
                 <ConditionBuilder
                   context={context}
                   value={check.rule}
-                  list={null}
+                  list={listOf(value, context.body)}
                   label="what must hold"
                   onChange={(rule) =>
                     onChange({ ...value, checks: value.checks.map((c, j) => (j === i ? { ...c, rule } : c)) })
@@ -384,7 +385,7 @@ export function RequirementPart({ context, value, onChange }: FormProps<Requirem
         context={context}
         legend="It is asked"
         value={value}
-        list={null}
+        list={listOf(value, context.body)}
         label="when the requirement applies"
         always="of everybody,"
         onChange={onChange}

@@ -1,8 +1,9 @@
 "use client";
 
 import { Checkbox } from "antd";
-import { CORE_KINDS, type Section } from "../../core/sections/definition";
+import { CORE_KINDS, factName, type Section } from "../../core/sections/definition";
 import { AppliesWhen } from "./applies-when.client";
+import { ConditionBuilder } from "./condition-builder.client";
 import {
   EMPTY_WORDS,
   type FormProps,
@@ -87,6 +88,7 @@ export function SectionPart({ context, value, onChange }: FormProps<Section>) {
           </Checkbox>
         </div>
       ) : null}
+      {value.repeats ? <FedBy context={context} value={value} onChange={onChange} /> : null}
       <AppliesWhen
         context={context}
         legend="It is asked"
@@ -97,5 +99,43 @@ export function SectionPart({ context, value, onChange }: FormProps<Section>) {
         onChange={onChange}
       />
     </div>
+  );
+}
+
+/** Which lines nobody types, since a registry gives them: those of some entries of a list that a field names. */
+function FedBy({ context, value, onChange }: FormProps<Section>) {
+  const { disabled, body } = context;
+  const { fedBy } = value;
+  const naming = value.fields.flatMap((f) => {
+    const of = f.kind === "entry" ? body.sections.find((s) => s.key === f.of && s.repeats) : undefined;
+    return of ? [{ by: f.key, list: factName(of), title: of.title.en }] : [];
+  });
+  if (naming.length === 0 && !fedBy) return null;
+  return (
+    <fieldset className="plan-wide">
+      <legend>Lines that a registry gives</legend>
+      <Pick
+        label="For entries of"
+        disabled={disabled}
+        value={fedBy?.by ?? ""}
+        options={[
+          { value: "", label: "no list: all are typed" },
+          ...naming.map((n) => ({ value: n.by, label: n.title })),
+        ]}
+        onChange={(by) => {
+          const list = naming.find((n) => n.by === by)?.list;
+          onChange(put(value, "fedBy", list === undefined ? undefined : { list, by, where: { all: [] } }));
+        }}
+      />
+      {fedBy ? (
+        <ConditionBuilder
+          context={context}
+          value={fedBy.where}
+          list={fedBy.list}
+          label="for which entries"
+          onChange={(where) => onChange({ ...value, fedBy: { ...fedBy, where } })}
+        />
+      ) : null}
+    </fieldset>
   );
 }

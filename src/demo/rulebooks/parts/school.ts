@@ -1,4 +1,7 @@
+import type { Requirement } from "../../../core/requirements/definition";
+import type { Condition } from "../../../core/rules/condition";
 import type { Section } from "../../../core/sections/definition";
+import { document } from "../ask";
 import { field, option } from "./field";
 
 /** School and its leaving examinations: for programmes that people enter from school. */
@@ -45,6 +48,8 @@ export const schools: Section = {
   ],
 };
 
+const isOtherBoard: Condition = { fact: "it.board", is: "equals", value: "other" };
+
 export const sittings: Section = {
   key: "sittings",
   core: "sittings",
@@ -69,16 +74,62 @@ export const sittings: Section = {
       "Examining board",
       "Organisme d’examen",
     ),
+    field({ key: "country", kind: "country", when: isOtherBoard }, "Education system of", "Système éducatif de", {
+      en: "The country whose leaving examination it is, not always the one where you sat it.",
+      fr: "Le pays dont c’est l’examen, pas toujours celui où vous l’avez passé.",
+    }),
     field(
-      { key: "otherBoard", kind: "text", most: 120, when: { fact: "it.board", is: "equals", value: "other" } },
-      "Its name",
-      "Son nom",
+      { key: "certificate", kind: "text", most: 120, when: isOtherBoard },
+      "Name of the certificate",
+      "Nom du certificat",
+      { en: "In its own language, as printed on it.", fr: "Dans sa langue, comme imprimé." },
+    ),
+    field(
+      {
+        key: "equivalence",
+        kind: "choice",
+        options: [
+          option("have", "I have it", "Je l’ai"),
+          option("asked", "I have asked for it", "Je l’ai demandée"),
+          option("not yet", "I have not asked for it yet", "Je ne l’ai pas encore demandée"),
+        ],
+        when: isOtherBoard,
+      },
+      "Statement of equivalence",
+      "Attestation d’équivalence",
+      {
+        en: "The Bureau of School Equivalence states your marks in per cent. Without it we cannot read them.",
+        fr: "Le Bureau d’équivalence scolaire exprime vos notes en pour cent. Sans elle, nous ne pouvons pas les lire.",
+      },
+    ),
+    field(
+      { key: "equivalenceDue", kind: "date", when: { fact: "it.equivalence", is: "equals", value: "asked" } },
+      "It is promised for",
+      "Elle est promise pour le",
     ),
     field({ key: "year", kind: "whole", least: 1950, most: 2100 }, "Year", "Année"),
     field({ key: "candidate", kind: "text", most: 30, required: false }, "Candidate number", "Numéro de candidat", {
       en: "As on the result sheet; the registry asks for it.",
       fr: "Comme sur la feuille de résultats ; le registre le demande.",
     }),
+    field(
+      {
+        key: "marks",
+        kind: "choice",
+        options: [
+          option("typed", "I enter them myself, with the result sheet", "Je les saisis, avec la feuille de résultats"),
+          option("registry", "Get them from the registry", "Demandez-les au registre"),
+        ],
+        when: {
+          all: [
+            { fact: "it.board", is: "oneOf", value: ["northern", "strand"] },
+            { fact: "it.candidate", is: "known" },
+          ],
+        },
+      },
+      "Your marks of this sitting",
+      "Vos notes de cette session",
+    ),
   ],
 };
 
@@ -104,6 +155,7 @@ export const subjects: Section = {
     fr: "Comme imprimé sur les résultats, une ligne par matière.",
   },
   repeats: { min: 1, max: 30 },
+  fedBy: { list: "sittings", by: "sitting", where: { fact: "it.marks", is: "equals", value: "registry" } },
   fields: [
     field({ key: "sitting", kind: "entry", of: "sittings" }, "Sitting", "Session"),
     field(
@@ -116,9 +168,87 @@ export const subjects: Section = {
       "Its name",
       "Son nom",
     ),
+    field(
+      {
+        key: "printed",
+        kind: "text",
+        most: 20,
+        required: false,
+        when: { fact: "it.sitting.board", is: "equals", value: "other" },
+      },
+      "As printed",
+      "Comme imprimé",
+    ),
     field({ key: "mark", kind: "whole", least: 0, most: 100 }, "Mark in per cent", "Note en pour cent"),
   ],
 };
+
+/** The paper of the body that states foreign marks in per cent; review waits for it. */
+export const equivalence = document(
+  "equivalence",
+  ["Statement of equivalence", "Attestation d’équivalence"],
+  [
+    "From the Bureau of School Equivalence, with your marks in per cent.",
+    "Du Bureau d’équivalence scolaire, avec vos notes en pour cent.",
+  ],
+  {
+    perEntryOf: "sittings",
+    when: isOtherBoard,
+    toSubmit: "promised",
+    promise: { fact: "it.equivalence", is: "equals", value: "asked" },
+    neededBy: "review",
+    shows: ["sittings.country", "sittings.certificate", "subjects.subject", "subjects.printed", "subjects.mark"],
+  },
+);
+
+/** Courses of a college that were taken during school: credit transfer looks at them, entry rules do not. */
+export const college: Section = {
+  key: "college",
+  core: null,
+  scope: "file",
+  title: { en: "College courses during school", fr: "Cours universitaires suivis pendant l’école" },
+  intro: {
+    en: "Courses of a college or university that you took while you were still at school. Add nothing if there is none.",
+    fr: "Les cours d’une université suivis pendant que vous étiez encore à l’école. N’ajoutez rien s’il n’y en a pas.",
+  },
+  repeats: { min: 0, max: 12 },
+  fields: [
+    field({ key: "institution", kind: "institution", most: 200 }, "College", "Université"),
+    field({ key: "title", kind: "text", most: 200 }, "Course", "Cours"),
+    field({ key: "credits", kind: "decimal", least: 0, most: 60 }, "Credits", "Crédits"),
+    field({ key: "grade", kind: "text", most: 20, required: false }, "Grade", "Note"),
+    field({ key: "date", kind: "date", rough: true, required: false }, "Result in", "Résultat en"),
+  ],
+};
+
+const HAS_COLLEGE: Condition = { count: "answers.college", is: "atLeast", value: 1 };
+
+export const collegeAsked: readonly Requirement[] = [
+  {
+    ...document(
+      "collegeTranscript",
+      ["College transcript", "Relevé de l’université"],
+      ["From the college itself, not from your school.", "De l’université elle-même, non de votre école."],
+      {
+        neededBy: "decision",
+        shows: ["college.institution", "college.title", "college.credits", "college.grade", "college.date"],
+      },
+    ),
+    when: HAS_COLLEGE,
+  },
+  {
+    key: "creditTransfer",
+    kind: "deed",
+    title: { en: "Credit transfer", fr: "Reconnaissance de crédits" },
+    help: {
+      en: "Pass the college transcript on once it was looked at; the answer goes to the applicant from there.",
+      fr: "Transmettez le relevé de l’université une fois vérifié ; la réponse part de là.",
+    },
+    scope: "file",
+    neededBy: "enrolment",
+    when: HAS_COLLEGE,
+  },
+];
 
 export const report: Section = {
   key: "report",

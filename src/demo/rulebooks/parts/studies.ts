@@ -1,7 +1,12 @@
+import type { Requirement } from "../../../core/requirements/definition";
+import type { Condition } from "../../../core/rules/condition";
 import type { Section } from "../../../core/sections/definition";
+import { document } from "../ask";
 import { field, option } from "./field";
 
-/** Degrees and courses at universities. */
+const isProfessional: Condition = { fact: "it.level", is: "equals", value: "4" };
+
+/** Degrees and courses at universities, and what professional bodies award. */
 export const education: Section = {
   key: "education",
   core: "education",
@@ -16,6 +21,10 @@ export const education: Section = {
         key: "level",
         kind: "choice",
         options: [
+          {
+            ...option("4", "Professional qualification (ISCED 4)", "Qualification professionnelle (CITE 4)"),
+            scales: ["percent40", "to10"],
+          },
           option("5", "Short degree (ISCED 5)", "Cycle court (CITE 5)"),
           option("6", "Bachelor or equal (ISCED 6)", "Licence ou équivalent (CITE 6)"),
           option("7", "Master or equal (ISCED 7)", "Master ou équivalent (CITE 7)"),
@@ -25,9 +34,19 @@ export const education: Section = {
       "Level",
       "Niveau",
       {
-        en: "The degree that a university awards, such as a bachelor, a licence or a laurea. A school-leaving certificate does not belong here.",
-        fr: "Le grade qu’une université délivre : licence, bachelor, laurea. Un diplôme de fin d’études secondaires n’a pas sa place ici.",
+        en: "The degree that a university awards, such as a bachelor, a licence or a laurea, or what a professional body awards. A school-leaving certificate does not belong here.",
+        fr: "Le grade qu’une université délivre : licence, bachelor, laurea, ou ce que délivre un organisme professionnel. Un diplôme de fin d’études secondaires n’a pas sa place ici.",
       },
+    ),
+    field(
+      { key: "body", kind: "text", most: 200, when: isProfessional },
+      "Body that awards it",
+      "Organisme qui la délivre",
+    ),
+    field(
+      { key: "registration", kind: "text", most: 60, required: false, when: isProfessional },
+      "Your number in its register",
+      "Votre numéro dans son registre",
     ),
     field({ key: "title", kind: "text", most: 200 }, "Title of the degree", "Intitulé du diplôme"),
     field(
@@ -55,7 +74,14 @@ export const education: Section = {
     ),
     field({ key: "language", kind: "language" }, "Language of teaching", "Langue d’enseignement"),
     field(
-      { key: "creditsPerYear", kind: "decimal", least: 1, most: 2000, mayBeUnknown: true },
+      {
+        key: "creditsPerYear",
+        kind: "decimal",
+        least: 1,
+        most: 2000,
+        mayBeUnknown: true,
+        when: { fact: "it.level", is: "atLeast", value: 5 },
+      },
       "Credits of one full-time year there",
       "Crédits d’une année à plein temps",
       {
@@ -122,3 +148,85 @@ export const courses: Section = {
     ),
   ],
 };
+
+const HAS_UNFINISHED: Condition = { count: "answers.unfinished", is: "atLeast", value: 1 };
+
+/** Studies that were begun and ended without an award: asked of everybody, since they may carry credits, or an exclusion. */
+export const unfinished: Section = {
+  key: "unfinished",
+  core: null,
+  scope: "file",
+  title: { en: "Earlier and unfinished studies", fr: "Études antérieures et inachevées" },
+  intro: {
+    en: "Every study at a university, here or abroad, that you left without the degree. Add nothing if there is none.",
+    fr: "Toutes les études universitaires, ici ou à l’étranger, que vous avez quittées sans diplôme. N’ajoutez rien s’il n’y en a pas.",
+  },
+  repeats: { min: 0, max: 6 },
+  fields: [
+    field({ key: "institution", kind: "institution", most: 200 }, "Institution", "Établissement"),
+    field({ key: "country", kind: "country" }, "Country", "Pays"),
+    field({ key: "title", kind: "text", most: 200 }, "What you studied", "Ce que vous étudiiez"),
+    field({ key: "start", kind: "date", rough: true }, "Began in", "Commencé en"),
+    field({ key: "end", kind: "date", rough: true }, "Left in", "Quitté en"),
+    field(
+      {
+        key: "why",
+        kind: "choice",
+        options: [
+          option("own", "I decided to leave", "J’ai décidé de partir"),
+          option("changed", "I went on with another study", "J’ai poursuivi d’autres études"),
+          option("excluded", "I was not allowed to go on", "Je n’ai pas été autorisé à poursuivre"),
+          option("paused", "It is interrupted, and I am still enrolled", "Elles sont interrompues, je reste inscrit"),
+        ],
+      },
+      "How it ended",
+      "Comment elles ont pris fin",
+    ),
+    field(
+      { key: "credits", kind: "decimal", least: 0, most: 600, required: false },
+      "Credits that you have from it",
+      "Crédits que vous en avez",
+      {
+        en: "If you wish some of it to be recognised. None are counted by themselves.",
+        fr: "Si vous souhaitez une reconnaissance. Aucun n’est compté d’office.",
+      },
+    ),
+  ],
+};
+
+/** The paper of each, and the office's own look at all of them. */
+export const unfinishedAsked: readonly Requirement[] = [
+  document(
+    "unfinishedRecord",
+    ["Record of an unfinished study", "Relevé d’études inachevées"],
+    [
+      "What was taken there, with results, or a statement that nothing was.",
+      "Ce qui a été suivi, avec les résultats, ou une attestation que rien ne l’a été.",
+    ],
+    {
+      perEntryOf: "unfinished",
+      neededBy: "review",
+      shows: [
+        "unfinished.institution",
+        "unfinished.country",
+        "unfinished.title",
+        "unfinished.start",
+        "unfinished.end",
+        "unfinished.why",
+        "unfinished.credits",
+      ],
+    },
+  ),
+  {
+    key: "unfinishedLooked",
+    kind: "deed",
+    title: { en: "Unfinished studies", fr: "Études inachevées" },
+    help: {
+      en: "Look into them: an exclusion, a second enrolment that goes on, credits for transfer.",
+      fr: "À examiner : une exclusion, une seconde inscription en cours, des crédits à transférer.",
+    },
+    scope: "file",
+    neededBy: "review",
+    when: HAS_UNFINISHED,
+  },
+];
