@@ -239,6 +239,8 @@ export const en = {
   "next.pay": "You pay: {title}.",
   "next.book payment": "Your payment is on its way to us.",
   "next.give reference": "Your referee gives the reference.",
+  "next.await paper": "We wait for: {title}. Upload it as soon as you have it.",
+  "next.await registry": "The registry gives us your marks. There is nothing for you to do.",
   "next.await result": "We wait for your test result. Upload it as soon as you have it.",
   "next.answer offer": "You answer our offer, by {due}.",
   "next.prove": "You show the original: {title}, by {due}.",

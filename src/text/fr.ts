@@ -234,6 +234,8 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "next.pay": "Vous payez : {title}.",
   "next.book payment": "Votre paiement est en route.",
   "next.give reference": "Votre référent donne la recommandation.",
+  "next.await paper": "Nous attendons : {title}. Déposez ce document dès que vous l’avez.",
+  "next.await registry": "Le registre nous donne vos notes. Vous n’avez rien à faire.",
   "next.await result": "Nous attendons votre résultat de test. Déposez-le dès que vous l’avez.",
   "next.answer offer": "Vous répondez à notre offre, jusqu’au {due}.",
   "next.prove": "Vous montrez l’original : {title}, jusqu’au {due}.",

@@ -37,6 +37,8 @@ export const REASON_WORDS: Readonly<Record<string, string>> = {
   "give reference": "Reference asked for",
   "await result": "Test result to come",
   "await signature": "Signature asked for",
+  "await paper": "Promised paper to come",
+  "await registry": "Registry to give results",
   withdrawn: "Withdrawn",
   refused: "Refused",
   declined: "Declined our offer",
@@ -91,6 +93,10 @@ export function stepDeed(step: Pick<Step, "kind" | "count"> & { readonly title?:
       return "give the reference";
     case "await result":
       return "wait for the test result";
+    case "await paper":
+      return `wait for the promised paper: ${title}`;
+    case "await registry":
+      return "wait for the registry to give the marks";
     case "await signature":
       return `sign by the link: ${title}`;
     case "answer offer":

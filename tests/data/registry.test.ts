@@ -213,6 +213,10 @@ describe("the registry of examinations", () => {
         .filter((v) => v.section === "subjects" && v.field === "mark")
         .map((v) => [v.claim, v.confirmed])
         .sort();
+    const waiting = async () =>
+      (await readView(world.runtime, fileView, officer, { number }))?.assessment.file.owed
+        .filter((s) => s.kind === "await registry")
+        .map((s) => s.turn);
     const missingInFeed = async () =>
       (await readView(world.runtime, awaited, officer, { kind: "feed" }))?.rows.map((r) => r.about);
 
@@ -245,6 +249,7 @@ describe("the registry of examinations", () => {
       expect(await requirement("results")).toEqual([["", "not needed"]]);
       expect([await lines(), await finding("mathematics")]).toEqual([[], "open"]);
       expect(await missingInFeed()).toEqual(["Northern Examinations Council 2026 NEC-9"]);
+      expect([await requirement("schooling"), await waiting()]).toEqual([[["", "promised"]], ["third party"]]);
       await must(world, keepRegistryRecord, SYSTEM, {
         ...RECORD,
         year: "2026",
@@ -257,6 +262,7 @@ describe("the registry of examinations", () => {
         [null, "63"],
         [null, "71"],
       ]);
+      expect([await requirement("schooling"), await waiting()]).toEqual([[["", "accepted"]], []]);
       expect([await finding("mathematics"), await finding("physics"), await missingInFeed()]).toEqual([
         "met",
         "met",

@@ -29,6 +29,8 @@ export const STEP_KINDS = [
   "give reference",
   "await result",
   "await signature",
+  "await paper",
+  "await registry",
   "do",
   "answer offer",
   "prove",
@@ -62,6 +64,8 @@ export interface RequirementResult {
   readonly toSubmit: Standing | null;
   readonly proof: ProofLevel;
   /** A higher level that is still to come by a later moment. */
+  /** The day for which it is promised, where one was stated. */
+  readonly promisedFor: PlainDate | null;
   readonly owedProof: { readonly level: ProofLevel; readonly neededBy: Moment } | null;
   readonly evidence: readonly string[];
   /** The sections that answer it, for one of kind `sections`. */

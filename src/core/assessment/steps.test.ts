@@ -1,7 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { someone } from "../../demo/people";
 import { referenceSet } from "../../demo/reference-set";
+import { bmr } from "../../demo/rulebooks/from-school";
 import { sampleFile, sampleRound, sampleRulebook } from "../../demo/sample-file";
+import { AT } from "../../demo/sample-sections";
+import type { Instant } from "../ids";
 import { makeOffice } from "../office/reference-set";
 import { AnswerIndex } from "../sections/answer-index";
 import { assess } from "./assess";
@@ -51,5 +54,34 @@ describe("what is confirmed beside a transcript", () => {
     expect(coursesBeside("master")).toContain("unnamed");
     expect(coursesBeside(first)).not.toContain("named");
     expect(coursesBeside(first)).toContain("unnamed");
+  });
+});
+
+describe("what was promised", () => {
+  const [choice] = sampleFile(someone("Ana", "Vale")).choices;
+  const rulebook = { ...sampleRulebook, body: bmr };
+  const owed = (fields: Readonly<Record<string, string>>, submittedAt: Instant | null = AT) => {
+    const facts = {
+      ...sampleFile(someone("Ana", "Vale")),
+      answers: second("sittings", "s", fields),
+      evidence: [],
+      choices: choice ? [{ ...choice, submittedAt }] : [],
+    };
+    return assess({ facts, rulebooks: { [rulebook.id]: rulebook }, rounds, office, at: Date.parse(AT) }).file.owed;
+  };
+  const steps = (...args: Parameters<typeof owed>) =>
+    owed(...args)
+      .filter((s) => s.requirement === "equivalence")
+      .map((s) => [s.turn, s.kind, s.entry, s.due]);
+
+  it("is waited for by the day that was stated, from the submission on", () => {
+    const asked = { board: "other", equivalence: "asked", equivalenceDue: "2026-12-20" };
+    expect(steps(asked)).toEqual([["third party", "await paper", "s", "2026-12-20"]]);
+    expect(steps({ ...asked, equivalenceDue: "" })).toEqual([["third party", "await paper", "s", null]]);
+    expect(steps(asked, null)).toEqual([]);
+  });
+  it("is owed by the applicant where nobody promised it, and by nobody where it is not asked for", () => {
+    expect(steps({ board: "other", equivalence: "have" })).toEqual([["applicant", "supply", "s", null]]);
+    expect(steps({ board: "northern" })).toEqual([]);
   });
 });

@@ -107,6 +107,9 @@ function promisedStep(input: StepInput, result: RequirementResult): Step {
   if (result.kind === "reference") return step(input, "third party", "give reference", null, about(result));
   if (input.facts.signatures.some((s) => s.requirement === result.key))
     return step(input, "third party", "await signature", null, about(result));
+  if (result.kind === "sections") return step(input, "third party", "await registry", null, about(result));
+  if (!result.shows.some((field) => field.startsWith("tests.")))
+    return step(input, "third party", "await paper", parseDay(result.promisedFor ?? ""), about(result));
   return step(input, "third party", "await result", resultDay(input, result), about(result));
 }
 

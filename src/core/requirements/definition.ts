@@ -50,6 +50,8 @@ export const requirementSchema = z.discriminatedUnion("kind", [
     checks: z.array(z.object({ key: z.string(), title: localTextSchema, rule: conditionSchema })).default([]),
     /** While this is met and nothing was supplied, the evidence is on its way. */
     promise: conditionSchema.optional(),
+    /** The field (`section.field`) that says for when it is promised: of the entry it is asked for, where it is asked entry by entry. */
+    promisedFor: z.string().optional(),
     /** The fields whose claimed values stand beside the document, as `section.field`. */
     shows: z.array(z.string()).default([]),
     /** A picture of this size in pixels: what is sent is cropped to its shape and shrunk to it. A PDF is not taken. */

@@ -196,6 +196,11 @@ describe("a document", () => {
       promise: named("Later"),
       checks: [{ key: "known", title, rule: { not: named("Nobody") } }],
     });
+    const promised = documentOf({
+      perEntryOf: "jobs",
+      promise: { all: [] },
+      promisedFor: "jobs.employer",
+    });
     const employed = (entry: string, employer: string) => ({ ...job(entry), value: employer });
     const made = (...jobs: readonly (readonly [string, string])[]) =>
       results({
@@ -212,6 +217,14 @@ describe("a document", () => {
       ["e", "missing", null],
     ]);
     expect(made(["a", "Mine"])).toEqual([["", "not needed", null]]);
+    const days = results({
+      requirements: [promised],
+      facts: { answers: [employed("a", "2026-12-20"), employed("b", "soon")] },
+    });
+    expect(days.map((r) => [r.standing, r.promisedFor])).toEqual([
+      ["promised", "2026-12-20"],
+      ["promised", null],
+    ]);
     const required = documentOf({ perEntryOf: "degrees", when: { fact: "it.title", is: "known" } });
     expect(standing(required)).toEqual(["not needed"]);
   });
@@ -357,7 +370,7 @@ describe("sections", () => {
 
 describe("what may be submitted", () => {
   const result = (toSubmit: RequirementResult["toSubmit"], at: RequirementResult["standing"]) =>
-    ({ toSubmit, standing: at }) as RequirementResult; // nothing else is read
+    ({ kind: "document", toSubmit, standing: at }) as RequirementResult; // nothing else is read
   const ORDER = ["promised", "to check", "accepted"] as const;
 
   it("is everything where the rulebook does not say", () => {
@@ -370,6 +383,10 @@ describe("what may be submitted", () => {
   ] as const)("with at least %s is %j", (least, enough) =>
     expect(STANDINGS.filter((at) => enoughToSubmit(result(least, at)))).toEqual(enough),
   );
+  it("with sections whose lines a registry still has to give", () => {
+    const fed = { ...result("to check", "promised"), kind: "sections" as const };
+    expect(enoughToSubmit(fed)).toBe(true);
+  });
   it("grows with what is asked less, and holds all that is settled", () => {
     fc.assert(
       fc.property(fc.nat(1), fc.constantFrom(...STANDINGS), (i, at) => {

@@ -1,13 +1,16 @@
 import type { ChoiceContext } from "../assessment/context";
 import type { EvidenceFact, FileFacts, ReferenceFact } from "../assessment/facts";
 import type { FeeDue, RequirementResult } from "../assessment/result";
+import type { PlainDate } from "../ids";
 import type { Office } from "../office/reference-set";
 import { withEntry } from "../rules/compile";
 import { evaluate, judge } from "../rules/evaluate";
 import type { FactSource } from "../rules/fact";
 import type { AnswerIndex } from "../sections/answer-index";
 import { applies, type Gap, sectionGaps } from "../sections/completeness";
-import { factName } from "../sections/definition";
+import { factName, type Section } from "../sections/definition";
+import { unfedEntries } from "../sections/fed";
+import { parseDay } from "../time/day";
 import {
   atLeastProof,
   type DocumentRequirement,
@@ -40,6 +43,7 @@ function base(requirement: Requirement, { context }: StandingInput, scope: strin
     toSubmit: requirement.toSubmit ?? (requirement.neededBy === "submission" ? "to check" : null),
     proof: "claimed",
     owedProof: null,
+    promisedFor: null,
     evidence: [],
     sections: requirement.kind === "sections" ? requirement.sections : [],
     checks: [],
@@ -69,8 +73,20 @@ function sectionsStanding(
       office.set,
     ),
   );
-  const standing: Standing = sections.length === 0 ? "not needed" : gaps.length > 0 ? "missing" : "accepted";
+  const standing: Standing =
+    sections.length === 0
+      ? "not needed"
+      : gaps.length > 0
+        ? "missing"
+        : context.choice.submittedAt !== null && sections.some((s) => waitsForLines(s, context))
+          ? "promised"
+          : "accepted";
   return { ...base(requirement, input, scope, ""), standing, gaps };
+}
+
+/** Whether a registry has still to give lines that nobody types: from the submission on somebody waits for them. */
+function waitsForLines(section: Section, { source }: ChoiceContext): boolean {
+  return unfedEntries(section, source.list(factName(section)), source).length > 0;
 }
 
 function evidenceStanding(evidence: readonly EvidenceFact[], proof: ProofLevel): Standing {
@@ -106,6 +122,21 @@ function ofEntry({ perEntryOf }: DocumentRequirement, { rulebook, source }: Choi
   );
 }
 
+/** The day that was stated with a promise. */
+function promisedDay(
+  { promisedFor }: DocumentRequirement,
+  { rulebook }: ChoiceContext,
+  source: FactSource,
+): PlainDate | null {
+  const [key, field = ""] = promisedFor?.split(".") ?? [];
+  const section = rulebook.body.sections.find((s) => s.key === key);
+  if (!section) return null;
+  const fact = source.entry ? source.entry.at(field) : source.scalar(`${factName(section)}.${field}`);
+  return fact.kind === "value" && typeof fact.value === "string" && parseDay(fact.value) !== null
+    ? (fact.value as PlainDate) // it reads as a day
+    : null;
+}
+
 function documentStanding(
   requirement: DocumentRequirement,
   input: StandingInput,
@@ -136,7 +167,11 @@ function documentStanding(
     const promised =
       (requirement.signedBy !== undefined && facts.signatures.some((s) => s.requirement === requirement.key)) ||
       (requirement.promise !== undefined && judge(requirement.promise, source).truth === "met");
-    return { ...draft, standing: promised ? "promised" : "missing" };
+    return {
+      ...draft,
+      standing: promised ? "promised" : "missing",
+      promisedFor: promised ? promisedDay(requirement, context, source) : null,
+    };
   }
   const standing = evidenceStanding(evidence, requirement.proof);
   const best = evidence.reduce<ProofLevel>(
@@ -329,7 +364,8 @@ export function enoughToSubmit(result: RequirementResult): boolean {
     case "to check":
       return result.toSubmit !== "accepted";
     case "promised":
-      return result.toSubmit === "promised";
+      // Lines that a registry still has to give keep nobody from submitting another choice.
+      return result.toSubmit === "promised" || result.kind === "sections";
     case "missing":
     case "returned":
       return false;

@@ -150,7 +150,7 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
         .map((s) => ({ code: "unknown-section", about: `${r.key}: ${s}` }));
     if (r.kind === "document") {
       const named = r.signedBy ? [`${r.signedBy.section}.name`, `${r.signedBy.section}.email`] : [];
-      return [...r.shows, ...named]
+      return [...r.shows, ...named, ...(r.promisedFor === undefined ? [] : [r.promisedFor])]
         .filter((f) => !fields.has(f))
         .map((f) => ({ code: "unknown-field", about: `${r.key}: ${f}` }));
     }

@@ -27,6 +27,7 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   seenBy: "seen by",
   grows: "takes results after submission",
   fedBy: "lines that a registry gives",
+  promisedFor: "promised for the day in",
   perEntryOf: "once for each entry of",
   kind: "kind",
   count: "how many",

@@ -5,7 +5,7 @@ import { MOMENTS, type Picture, PROOF_LEVELS, type Requirement } from "../../cor
 import { listOf } from "../../core/rulebook/conditions";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { AppliesWhen } from "./applies-when.client";
-import { ConditionBuilder, OptionalCondition } from "./condition-builder.client";
+import { ConditionBuilder } from "./condition-builder.client";
 import {
   EMPTY_WORDS,
   type FormProps,
@@ -18,6 +18,7 @@ import {
   put,
   Words,
 } from "./part-fields.client";
+import { PromisePart } from "./promise-part.client";
 import { TemplateList } from "./template-list.client";
 
 /** One thing that a file must have, of any kind. */
@@ -199,17 +200,7 @@ function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
               />
             )}
           </Labelled>
-          <fieldset className="plan-wide">
-            <legend>While nothing was supplied it counts as promised</legend>
-            <OptionalCondition
-              context={context}
-              value={value.promise}
-              list={listOf(value, context.body)}
-              label="when it is promised"
-              always="never,"
-              onChange={(promise) => onChange(put(value, "promise", promise))}
-            />
-          </fieldset>
+          <PromisePart context={context} value={value} onChange={onChange} />
           <fieldset className="plan-wide">
             <legend>What must hold for it to be accepted</legend>
             {value.checks.map((check, i) => (

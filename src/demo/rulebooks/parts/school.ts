@@ -196,6 +196,7 @@ export const equivalence = document(
     when: isOtherBoard,
     toSubmit: "promised",
     promise: { fact: "it.equivalence", is: "equals", value: "asked" },
+    promisedFor: "sittings.equivalenceDue",
     neededBy: "review",
     shows: ["sittings.country", "sittings.certificate", "subjects.subject", "subjects.printed", "subjects.mark"],
   },
