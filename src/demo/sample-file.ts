@@ -91,6 +91,7 @@ export function sampleFile(profile: Profile, change: SampleChange = {}): FileFac
     references: [],
     deeds: [],
     earlyCases: [],
+    registryMisses: [],
     issued: [],
     signatures: [],
     charges: [],

@@ -84,6 +84,20 @@ function elsewhere(data: FileData, entry: string): ReadonlySet<string> {
   return new Set(others.map((v) => v.entry));
 }
 
+/** The sittings that a registry can be asked for here: that of the document, or those of the form whose results need none. */
+function sittingsAskedFor(
+  data: FileData,
+  { kind, shows, entry }: RequirementResult,
+  own: readonly ClaimedValue[],
+): readonly string[] {
+  if (shows.includes("sittings.candidate")) return entry === "" ? [] : [entry];
+  if (kind !== "sections") return [];
+  const withPaper = (sitting: string) =>
+    data.assessment.requirements.some((r) => r.entry === sitting && r.shows.includes("sittings.candidate"));
+  const asked = [...new Set(data.registry.map((q) => q.entry))];
+  return asked.filter((sitting) => own.some((v) => v.entry === sitting) && !withPaper(sitting));
+}
+
 /** The claim beside what was confirmed, for the fields that a requirement shows. */
 export function ValuePanel({
   data,
@@ -115,7 +129,9 @@ export function ValuePanel({
   const own = here.filter((v) => v.claim !== null || v.confirmed !== null);
   if (own.length === 0) return null;
   const open = data.shows[`${requirement.scope}|${requirement.key}|${requirement.entry}`] ?? [];
-  const judged = data.assessment.file.stage !== "preparing" && (requirement.kind === "document" || open.length > 0);
+  const judged =
+    data.assessment.file.stage !== "preparing" &&
+    (requirement.kind === "document" || requirement.standing === "promised" || open.length > 0);
   const sections = [...new Set(own.map((v) => v.section))];
   return (
     <div className="claimed">
@@ -159,9 +175,11 @@ export function ValuePanel({
       {judged && requirement.shows.includes("citizenship.passportNumber") ? (
         <ZoneCheck data={data} onConfirm={onConfirm} />
       ) : null}
-      {judged && requirement.shows.includes("sittings.candidate") && requirement.entry !== "" ? (
-        <RegistryCheck data={data} entry={requirement.entry} acts={acts} />
-      ) : null}
+      {judged
+        ? sittingsAskedFor(data, requirement, own).map((entry) => (
+            <RegistryCheck key={entry} data={data} entry={entry} acts={acts} />
+          ))
+        : null}
       {requirement.checks.map((check) => (
         <p key={check.key} className={check.trace.truth === "not met" ? "wrong strong" : "quiet"}>
           {check.trace.truth === "met" ? "Holds" : check.trace.truth === "not met" ? "Does not hold" : "Open"}:{" "}

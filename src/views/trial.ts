@@ -106,6 +106,7 @@ export function trialOf(rulebook: Rulebook, choice: TrialChoice, answers: TrialA
     references: [],
     deeds: [],
     earlyCases: [],
+    registryMisses: [],
     issued: [],
     signatures: [],
     charges: [],

@@ -215,8 +215,8 @@ describe("the registry of examinations", () => {
         .sort();
     const waiting = async () =>
       (await readView(world.runtime, fileView, officer, { number }))?.assessment.file.owed
-        .filter((s) => s.kind === "await registry")
-        .map((s) => s.turn);
+        .filter((s) => s.requirement === "schooling")
+        .map((s) => `${s.turn}: ${s.kind}`);
     const missingInFeed = async () =>
       (await readView(world.runtime, awaited, officer, { kind: "feed" }))?.rows.map((r) => r.about);
 
@@ -249,7 +249,10 @@ describe("the registry of examinations", () => {
       expect(await requirement("results")).toEqual([["", "not needed"]]);
       expect([await lines(), await finding("mathematics")]).toEqual([[], "open"]);
       expect(await missingInFeed()).toEqual(["Northern Examinations Council 2026 NEC-9"]);
-      expect([await requirement("schooling"), await waiting()]).toEqual([[["", "promised"]], ["third party"]]);
+      expect([await requirement("schooling"), await waiting()]).toEqual([
+        [["", "promised"]],
+        ["third party: await registry"],
+      ]);
       await must(world, keepRegistryRecord, SYSTEM, {
         ...RECORD,
         year: "2026",
@@ -284,6 +287,7 @@ describe("the registry of examinations", () => {
       await world.runtime.pool.query("delete from registry_record where candidate = 'NEC-9'");
       await answer(queryId);
       expect([await lines(), await finding("mathematics")]).toEqual([[], "open"]);
+      expect(await waiting()).toEqual(["office: check"]);
       const page = await readView(world.runtime, fileView, officer, { number });
       await must(world, confirmValues, officer, {
         applicationId: page?.id ?? "",

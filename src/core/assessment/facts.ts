@@ -57,6 +57,8 @@ export interface FileFacts {
     readonly entry: string;
     readonly at: Instant;
   }[];
+  /** Entries that a registry was asked for and could not give: nobody is known there, or somebody else. */
+  readonly registryMisses: readonly string[];
   /** Entries of the form whose values came from whoever issued them. */
   readonly issued: readonly { readonly scope: string; readonly section: string; readonly entry: string }[];
   /** Signatures that were asked for by a link and have not come yet. */

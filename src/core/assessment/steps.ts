@@ -4,6 +4,8 @@ import type { Office } from "../office/reference-set";
 import { reachedBy } from "../requirements/definition";
 import { planOf } from "../rulebook/plan";
 import type { AnswerIndex, AnswerRow } from "../sections/answer-index";
+import { factName } from "../sections/definition";
+import { unfedEntries } from "../sections/fed";
 import { type Day, formatDay, parseDay } from "../time/day";
 import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
 import { type CasePlace, casesAsked, earlyWish } from "./cases-asked";
@@ -102,12 +104,27 @@ function resultDay(input: StepInput, result: RequirementResult): Day | null {
   return days.length === 0 ? null : Math.min(...days);
 }
 
+/** Lines that a registry has to give; once it could not, the office looks why. */
+function registryStep(input: StepInput, result: RequirementResult): Step {
+  const unfed = input.contexts
+    .filter((c) => result.choices.includes(c.choice.id))
+    .flatMap(({ rulebook, source }) =>
+      rulebook.body.sections
+        .filter((s) => result.sections.includes(s.key))
+        .flatMap((s) => unfedEntries(s, source.list(factName(s)), source)),
+    );
+  if (!unfed.some((entry) => input.facts.registryMisses.includes(entry)))
+    return step(input, "third party", "await registry", null, about(result));
+  const due = target(input, submittedAt(input, result), input.office.set.targets.check);
+  return step(input, "office", "check", due, about(result));
+}
+
 function promisedStep(input: StepInput, result: RequirementResult): Step {
   if (result.kind === "fee") return step(input, "payment", "book payment", null, about(result));
   if (result.kind === "reference") return step(input, "third party", "give reference", null, about(result));
   if (input.facts.signatures.some((s) => s.requirement === result.key))
     return step(input, "third party", "await signature", null, about(result));
-  if (result.kind === "sections") return step(input, "third party", "await registry", null, about(result));
+  if (result.kind === "sections") return registryStep(input, result);
   if (!result.shows.some((field) => field.startsWith("tests.")))
     return step(input, "third party", "await paper", parseDay(result.promisedFor ?? ""), about(result));
   return step(input, "third party", "await result", resultDay(input, result), about(result));

@@ -14,7 +14,7 @@ export interface Study {
   readonly end: RoughDate | null;
   /** It has not ended yet, whatever is expected. */
   readonly isRunning: boolean;
-  /** How a study ended that was left without its degree: one of the answers that the demo's form offers; "" for all others. */
+  /** How a study ended that was left without its degree: `excluded`, `paused`, or anything else that was answered; "" for all others. */
   readonly why: string;
   /** A decimal, or "". */
   readonly credits: string;
