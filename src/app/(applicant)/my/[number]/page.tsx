@@ -294,14 +294,16 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
       <section>
         <h2>{say(language, "app.what")}</h2>
         <ul className="big-comb">
-          {assessment.requirements.map((r) => (
-            <RequirementLine
-              key={`${r.scope}-${r.key}-${r.entry}`}
-              application={application}
-              language={language}
-              requirement={r}
-            />
-          ))}
+          {assessment.requirements
+            .filter((r) => r.kind !== "deed" || r.standing !== "not needed")
+            .map((r) => (
+              <RequirementLine
+                key={`${r.scope}-${r.key}-${r.entry}`}
+                application={application}
+                language={language}
+                requirement={r}
+              />
+            ))}
         </ul>
       </section>
       <Submitted application={application} language={language} lines={lines ?? []} />
