@@ -91,7 +91,20 @@ function missingStep(input: StepInput, result: RequirementResult): Step {
   if (result.kind === "deed") return step(input, "office", "do", deedDue(input, result), about(result));
   if (result.kind === "reference")
     return step(input, "applicant", "name referee", askDue(input, result), about(result));
+  if (result.kind === "sections" && !mayFill(input, result)) {
+    const due = target(input, submittedAt(input, result), input.office.set.targets.check);
+    return step(input, "office", "check", due, about(result));
+  }
   return step(input, "applicant", "supply", askDue(input, result), about(result));
+}
+
+/** Whether the applicant can fill in what is missing: after submission the office opens the section, or fills it in itself. */
+function mayFill(input: StepInput, result: RequirementResult): boolean {
+  const serves = input.contexts.filter(({ choice }) => result.choices.includes(choice.id));
+  return (
+    serves.some(({ choice }) => choice.submittedAt === null) ||
+    input.facts.reopenings.some((r) => r.answeredAt === null)
+  );
 }
 
 /** The first day on which a pending test result is expected, as it was stated. */

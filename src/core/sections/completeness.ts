@@ -123,8 +123,10 @@ export function sectionGaps(
       if (!applies(field.when, source)) continue;
       const beside = fieldBeside(field);
       const named = beside === null ? null : row.claim(beside);
-      const code = fieldGap(field, office, row.claim(field.key), named, facts);
-      if (code) add(entry, field.key, code);
+      const claim = row.claim(field.key);
+      const code = fieldGap(field, office, claim, named, facts);
+      // What the office established itself is not asked of anybody.
+      if (code && !(missing(field, claim) && !missing(field, row.value(field.key)))) add(entry, field.key, code);
     }
   };
   if (!section.repeats) {
