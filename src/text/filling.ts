@@ -40,6 +40,8 @@ export const fillingEn = {
   "field.down": "{option} one place down",
   "field.takeOut": "Take out {option}",
   "form.fillDown": "Fill the empty ones",
+  "form.none": "There is none",
+  "form.noneHelp": "Tick this when you have nothing to add here.",
   "form.fed": "We get these from the registry once you have submitted. There is nothing to fill in here.",
   "field.noEntries": "First add an entry under “{section}”.",
 
@@ -121,6 +123,8 @@ export const fillingFr: Readonly<Record<keyof typeof fillingEn, string>> = {
   "field.down": "{option} une place plus bas",
   "field.takeOut": "Retirer {option}",
   "form.fillDown": "Remplir les vides",
+  "form.none": "Il n’y en a pas",
+  "form.noneHelp": "Cochez si vous n’avez rien à ajouter ici.",
   "form.fed": "Le registre nous les donne dès que vous aurez déposé la candidature. Il n’y a rien à remplir ici.",
   "field.noEntries": "Ajoutez d’abord une entrée sous « {section} ».",
 

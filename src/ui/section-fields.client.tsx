@@ -290,13 +290,14 @@ export function ListFoot({
       <Button onClick={onAdd} disabled={full}>
         {say(locale, isTextKey(key) ? key : "form.add")}
       </Button>
-      {count > 0 ? (
+      {count > 0 || section.repeats?.min === 0 ? (
         <Checkbox
           checked={complete}
           disabled={section.open !== "all" && complete}
           onChange={(e) => onComplete(e.target.checked)}
         >
-          {say(locale, "form.complete")} <span className="help">{say(locale, "form.completeHelp")}</span>
+          {say(locale, count > 0 ? "form.complete" : "form.none")}{" "}
+          <span className="help">{say(locale, count > 0 ? "form.completeHelp" : "form.noneHelp")}</span>
         </Checkbox>
       ) : null}
     </div>

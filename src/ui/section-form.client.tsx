@@ -49,13 +49,16 @@ function valuesOf(sections: readonly FormSection[]): Record<string, Json> {
 
 function versionsOf(sections: readonly FormSection[]): Record<string, number> {
   return Object.fromEntries(
-    sections.flatMap((s) =>
-      s.entries.flatMap((e) =>
+    sections.flatMap((s) => [
+      ...s.entries.flatMap((e) =>
         Object.entries(e.values).map(
           ([field, v]) => [placeKey({ scope: s.scope, section: s.key, entry: e.id, field }), v.version] as const,
         ),
       ),
-    ),
+      ...(s.repeats
+        ? [[placeKey({ scope: s.scope, section: s.key, entry: "", field: COMPLETE }), s.completeVersion] as const]
+        : []),
+    ]),
   );
 }
 

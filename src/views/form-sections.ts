@@ -33,6 +33,8 @@ export interface FormSection {
   /** Whether the office opened it again after submission. */
   readonly reopened: boolean;
   readonly complete: boolean;
+  /** The version of that tick; 0 where nobody has ticked or unticked it yet. */
+  readonly completeVersion: number;
   readonly entries: readonly FormEntry[];
   readonly gaps: readonly { readonly entry: string; readonly field: string; readonly code: string }[];
   /** The programme of a section that belongs to one choice. */
@@ -156,6 +158,7 @@ export function formSections(
       fed: own.length > 0 && own.every(({ context, section: s }) => isWhollyFed(s, context.source)),
       reopened: reopened === "whole",
       complete: index.claim(scope, section.key, "", COMPLETE_FIELD) === true,
+      completeVersion: index.row(scope, section.key, "").version(COMPLETE_FIELD) ?? 0,
       sums: once(own.flatMap(({ context, section: s }) => runningSums(context.rulebook.body, s, context.source))),
       fresh: section.repeats ? shownIn("") : [],
       entries: ids.map((id) => {

@@ -62,6 +62,26 @@ describe("leaving examinations", () => {
     expect(await page.getByRole("heading", { name: "Statement of equivalence" }).count()).toBe(0);
   });
 
+  it("stand beside lists that may stay empty, which somebody says with a tick", async () => {
+    const { page } = applicant;
+    await go("college");
+    const none = page.getByRole("checkbox", { name: /There is none/ });
+    expect(await none.isChecked()).toBe(true);
+    await page.waitForLoadState("networkidle"); // the page answers to presses from then on
+    await none.uncheck();
+    await page.getByText(/^Saved at/).waitFor();
+    await page.reload();
+    const whole = page.getByRole("link", { name: "College courses during school (complete)" });
+    await none.waitFor();
+    expect(await whole.count()).toBe(0);
+    expect(await none.isChecked()).toBe(false);
+    await page.waitForLoadState("networkidle");
+    await none.check();
+    await page.getByText(/^Saved at/).waitFor();
+    await page.reload();
+    await whole.waitFor();
+  });
+
   it("are set up in the rulebook, which says which lines the registry gives", async () => {
     const lead = await newPerson(demo);
     const { page } = lead;
