@@ -5,7 +5,7 @@ import type { Entry, Fact } from "../rules/fact";
 import type { Trace } from "../rules/trace";
 import { applies } from "../sections/completeness";
 import { factName } from "../sections/definition";
-import { unfedEntries } from "../sections/fed";
+import { stillUnfed } from "../sections/fed";
 import { addMonths, formatDay, parseDay } from "../time/day";
 import type { ChoiceContext } from "./context";
 import { isRunning, text } from "./entries";
@@ -60,7 +60,7 @@ function fed({ rulebook, source }: ChoiceContext): readonly Awaited[] {
   return rulebook.body.sections.flatMap((section) => {
     if (!section.fedBy) return [];
     const { list } = section.fedBy;
-    return unfedEntries(section, source.list(factName(section)), source).map((id): Awaited => {
+    return stillUnfed(section, source).map((id): Awaited => {
       const entry = source.list(list).entries.find((e) => e.id === id);
       const fields = rulebook.body.sections.find((s) => factName(s) === list)?.fields ?? [];
       const words = ["board", "year", "candidate"].flatMap((key) => {

@@ -4,8 +4,7 @@ import type { Office } from "../office/reference-set";
 import { reachedBy } from "../requirements/definition";
 import { planOf } from "../rulebook/plan";
 import type { AnswerIndex, AnswerRow } from "../sections/answer-index";
-import { factName } from "../sections/definition";
-import { unfedEntries } from "../sections/fed";
+import { stillUnfed } from "../sections/fed";
 import { type Day, formatDay, parseDay } from "../time/day";
 import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
 import { type CasePlace, casesAsked, earlyWish } from "./cases-asked";
@@ -122,9 +121,7 @@ function registryStep(input: StepInput, result: RequirementResult): Step {
   const unfed = input.contexts
     .filter((c) => result.choices.includes(c.choice.id))
     .flatMap(({ rulebook, source }) =>
-      rulebook.body.sections
-        .filter((s) => result.sections.includes(s.key))
-        .flatMap((s) => unfedEntries(s, source.list(factName(s)), source)),
+      rulebook.body.sections.filter((s) => result.sections.includes(s.key)).flatMap((s) => stillUnfed(s, source)),
     );
   if (!unfed.some((entry) => input.facts.registryMisses.includes(entry)))
     return step(input, "third party", "await registry", null, about(result));

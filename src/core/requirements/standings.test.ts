@@ -1,4 +1,3 @@
-import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { someone } from "../../demo/people";
 import { referenceSet } from "../../demo/reference-set";
@@ -10,16 +9,7 @@ import type { Instant } from "../ids";
 import { makeOffice } from "../office/reference-set";
 import { type RulebookBody, rulebookSchema } from "../rulebook/rulebook";
 import type { Condition } from "../rules/condition";
-import {
-  atLeastProof,
-  MOMENTS,
-  PROOF_LEVELS,
-  type Requirement,
-  reachedBy,
-  requirementSchema,
-  STANDINGS,
-} from "./definition";
-import { enoughToSubmit, isSettled } from "./standings";
+import { type Requirement, requirementSchema } from "./definition";
 
 const office = makeOffice(1, referenceSet);
 const AT = "2026-11-20T09:00:00.000Z" as Instant;
@@ -365,50 +355,5 @@ describe("sections", () => {
     ]);
     const complete = { ...person("complete", true), section: "jobs" };
     expect(standing(filled, { answers: [person("name", "Ana"), complete] })).toEqual(["accepted"]);
-  });
-});
-
-describe("what may be submitted", () => {
-  const result = (toSubmit: RequirementResult["toSubmit"], at: RequirementResult["standing"]) =>
-    ({ kind: "document", toSubmit, standing: at }) as RequirementResult; // nothing else is read
-  const ORDER = ["promised", "to check", "accepted"] as const;
-
-  it("is everything where the rulebook does not say", () => {
-    for (const at of STANDINGS) expect(enoughToSubmit(result(null, at))).toBe(true);
-  });
-  it.each([
-    ["promised", ["promised", "to check", "accepted", "excused", "not needed"]],
-    ["to check", ["to check", "accepted", "excused", "not needed"]],
-    ["accepted", ["accepted", "excused", "not needed"]],
-  ] as const)("with at least %s is %j", (least, enough) =>
-    expect(STANDINGS.filter((at) => enoughToSubmit(result(least, at)))).toEqual(enough),
-  );
-  it("with sections whose lines a registry still has to give", () => {
-    const fed = { ...result("to check", "promised"), kind: "sections" as const };
-    expect(enoughToSubmit(fed)).toBe(true);
-  });
-  it("grows with what is asked less, and holds all that is settled", () => {
-    fc.assert(
-      fc.property(fc.nat(1), fc.constantFrom(...STANDINGS), (i, at) => {
-        if (enoughToSubmit(result(ORDER[i + 1] ?? null, at)))
-          expect(enoughToSubmit(result(ORDER[i] ?? null, at))).toBe(true);
-        if (isSettled(result(null, at))) expect(enoughToSubmit(result("accepted", at))).toBe(true);
-      }),
-    );
-  });
-});
-
-describe("moments and proofs are ordered", () => {
-  it("each is reached by itself and by all that follow", () => {
-    MOMENTS.forEach((a, i) => {
-      MOMENTS.forEach((b, k) => {
-        expect(reachedBy(a, b)).toBe(i <= k);
-      });
-    });
-    PROOF_LEVELS.forEach((a, i) => {
-      PROOF_LEVELS.forEach((b, k) => {
-        expect(atLeastProof(a, b)).toBe(i >= k);
-      });
-    });
   });
 });

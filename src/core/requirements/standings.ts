@@ -8,8 +8,8 @@ import { evaluate, judge } from "../rules/evaluate";
 import type { FactSource } from "../rules/fact";
 import type { AnswerIndex } from "../sections/answer-index";
 import { applies, type Gap, sectionGaps } from "../sections/completeness";
-import { factName, type Section } from "../sections/definition";
-import { unfedEntries } from "../sections/fed";
+import { factName } from "../sections/definition";
+import { stillUnfed } from "../sections/fed";
 import { parseDay } from "../time/day";
 import {
   atLeastProof,
@@ -78,15 +78,11 @@ function sectionsStanding(
       ? "not needed"
       : gaps.length > 0
         ? "missing"
-        : context.choice.submittedAt !== null && sections.some((s) => waitsForLines(s, context))
+        : // From the submission on somebody waits for the lines that a registry has still to give.
+          context.choice.submittedAt !== null && sections.some((s) => stillUnfed(s, context.source).length > 0)
           ? "promised"
           : "accepted";
   return { ...base(requirement, input, scope, ""), standing, gaps };
-}
-
-/** Whether a registry has still to give lines that nobody types: from the submission on somebody waits for them. */
-function waitsForLines(section: Section, { source }: ChoiceContext): boolean {
-  return unfedEntries(section, source.list(factName(section)), source).length > 0;
 }
 
 function evidenceStanding(evidence: readonly EvidenceFact[], proof: ProofLevel): Standing {

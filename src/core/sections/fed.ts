@@ -2,7 +2,7 @@ import { withEntry } from "../rules/compile";
 import { judge } from "../rules/evaluate";
 import type { FactList, FactSource } from "../rules/fact";
 import { columnOf } from "../rules/fact";
-import type { Section } from "./definition";
+import { factName, type Section } from "./definition";
 
 /** The entries of the other list for which whoever issued them gives the lines of this section. */
 export function fedEntries({ fedBy }: Pick<Section, "fedBy">, facts: FactSource): readonly string[] {
@@ -26,3 +26,7 @@ export function unfedEntries(section: Pick<Section, "fedBy">, lines: FactList, f
   const named = new Set(columnOf(lines, section.fedBy.by).map((f) => (f.kind === "value" ? f.value : null)));
   return fedEntries(section, facts).filter((entry) => !named.has(entry));
 }
+
+/** The same, from the facts alone. */
+export const stillUnfed = (section: Section, facts: FactSource): readonly string[] =>
+  section.fedBy ? unfedEntries(section, facts.list(factName(section)), facts) : [];
