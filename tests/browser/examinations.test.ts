@@ -94,6 +94,8 @@ describe("leaving examinations", () => {
       .click();
     await page.getByRole("button", { name: "Subjects and marks", exact: true }).click();
     await page.getByRole("group", { name: "Lines that a registry gives" }).getByText("Leaving examinations").waitFor();
+    const overflow = "document.documentElement.scrollWidth - document.documentElement.clientWidth";
+    expect(await page.evaluate(overflow)).toBeLessThanOrEqual(0);
     expect(lead.complaints).toEqual([]);
   });
 
