@@ -59,10 +59,16 @@ function waysOf(trace: Trace, holds: boolean): readonly Way[] {
 const keyOf = ({ leaf: { op, leaf }, holds }: Turn): string =>
   JSON.stringify([op, leaf?.fact, leaf?.is, leaf?.limit, holds]);
 
+/** Whether a way asks of one leaf that it turns out as met and as not met. */
+const contradicts = (way: Way): boolean =>
+  way.some((turn) => !turn.holds && way.some((other) => keyOf(other) === keyOf({ leaf: turn.leaf, holds: true })));
+
 /** The smallest sets of open leaves that would make an open rule met; none where it is decided. At most 32 are looked at. */
 export function waysToMeet(trace: Trace): readonly Way[] {
   if (trace.truth !== "open") return [];
-  const ways = waysOf(trace, true).map((way) => new Map(way.map((turn) => [keyOf(turn), turn])));
+  const ways = waysOf(trace, true)
+    .filter((way) => !contradicts(way))
+    .map((way) => new Map(way.map((turn) => [keyOf(turn), turn])));
   const smallest = ways.filter(
     (way, i) =>
       !ways.some(
