@@ -26,7 +26,7 @@ import * as payments from "./payments";
 import { askPreview, askReferencePreview, reportPreview } from "./previews";
 import * as programmes from "./programmes";
 import { askReach, confirmReach, noteReach } from "./reach";
-import { reassessFiles } from "./reassess";
+import { passOverFiles, reassessFiles } from "./reassess";
 import * as referenceSet from "./reference-set";
 import * as registry from "./registry";
 import { remindDrafts, tellMissing } from "./remind-drafts";
@@ -124,6 +124,7 @@ export const ACTS = {
   moveToRulebook: rulebooks.moveToRulebook,
   publishDraft: rulebooks.publishDraft,
   publishRulebook: rulebooks.publishRulebook,
+  passOverFiles,
   reassessFiles,
   recordPayment: payments.recordPayment,
   releaseDecision: decisions.releaseDecision,

@@ -8,6 +8,7 @@ import { candidateKeys } from "../core/identity/same-person";
 import { shownName } from "../core/identity/shown-name";
 import { claimKey, numberedClaims } from "../core/language/numbered-claims";
 import type { Office } from "../core/office/reference-set";
+import { restsOn } from "../core/office/touch";
 import type { LoadedFile } from "../db/load-file";
 import { choiceStanding, fileName, fileStanding } from "../db/schema";
 import type { ActContext } from "./act";
@@ -40,6 +41,7 @@ export function standingRow(loaded: LoadedFile, assessment: Assessment, office: 
     mendUntil: file.mendUntil === null ? null : new Date(file.mendUntil),
     assessedAt: now,
     officeVersion: office.version,
+    restsOn: [...restsOn(loaded.facts.answers, loaded.facts.confirmations, loaded.rulebooks)],
   };
 }
 

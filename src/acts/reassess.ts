@@ -2,8 +2,9 @@ import { isDeepStrictEqual } from "node:util";
 import { z } from "zod";
 import { assess } from "../core/assessment/assess";
 import type { Assessment } from "../core/assessment/result";
-import type { Office } from "../core/office/reference-set";
+import { type Office, type ReferenceSet, referenceSetSchema } from "../core/office/reference-set";
 import { type LoadedFile, loadFiles } from "../db/load-file";
+import { touchingNames } from "../db/touched";
 import { type ActContext, defineAct, done } from "./act";
 import { choiceRows, standingRow } from "./projection";
 import { isAtRest, settle } from "./settle";
@@ -29,6 +30,7 @@ interface Projected {
   readonly shown: Readonly<Record<(typeof SHOWN)[number], string | number | null>>;
   readonly choices: readonly { readonly choiceId: string }[];
   readonly awaited: readonly string[];
+  readonly restsOn: readonly string[];
 }
 type Stored = Projected & { readonly id: string };
 
@@ -37,7 +39,7 @@ const shown = SHOWN.map(
   (name) =>
     `'${name}', ${/At$|Until$/u.test(name) ? `round(extract(epoch from ${column(name)}) * 1000)::int8` : column(name)}`,
 );
-const STORED = `select s.application_id as id, json_build_object(${shown.join(", ")}) as shown,
+const STORED = `select s.application_id as id, json_build_object(${shown.join(", ")}) as shown, coalesce(s.rests_on, '{}') as "restsOn",
   coalesce((select json_agg(json_build_object('choiceId', c.choice_id, 'applicationId', c.application_id, 'stage', c.stage, 'closedAs', c.closed_as,
      'eligibility', c.eligibility, 'findings', c.findings) order by c.choice_id) from choice_standing c where c.application_id = s.application_id), '[]') as choices,
   array(select concat_ws('|', w.kind, w.about, w.due) from awaited w where w.application_id = s.application_id) as awaited
@@ -51,6 +53,7 @@ function projected(loaded: LoadedFile, assessment: Assessment, office: Office, n
     shown: Object.fromEntries(SHOWN.map((name) => [name, inMs(row[name])])) as Projected["shown"], // name by name the same keys
     choices: choices.sort((a, b) => (a.choiceId < b.choiceId ? -1 : 1)),
     awaited: assessment.awaited.map((a) => [a.kind, a.about, a.due ?? ""].join("|")).sort(),
+    restsOn: row.restsOn,
   };
 }
 
@@ -102,5 +105,37 @@ export const reassessFiles = defineAct({
     }
     await noteUnchanged(ctx, unchanged, office);
     return done({ count: loaded.length, changed });
+  },
+});
+
+/** So many files are passed over in one transaction, which keeps them from others only for a moment. */
+const PASSED_AT_ONCE = 5000;
+
+/**
+ * Files that rest on nothing that changed since they were assessed stand as they stood: only the version is noted. A file that somebody
+ * works on in the same moment is left for the next time; what it rests on is written together with its result.
+ */
+export const passOverFiles = defineAct({
+  name: "pass-over-files",
+  input: z.object({}),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx) => {
+    const office = await ctx.office();
+    const { rows: older } = await ctx.client.query<{ version: number; body: ReferenceSet }>(
+      `select version, body from office_reference where version in (select distinct office_version from file_standing) and version < $1
+       order by version`,
+      [office.version],
+    );
+    for (const { version, body } of older) {
+      const names = await touchingNames(ctx.client, referenceSetSchema.parse(body), office.set);
+      if (names === null) continue;
+      const { rowCount } = await ctx.client.query(
+        `update file_standing set office_version = $2 where application_id in (
+           select application_id from file_standing where office_version = $1 and not (rests_on && $3::text[]) limit $4 for update skip locked)`,
+        [version, office.version, names, PASSED_AT_ONCE],
+      );
+      if (rowCount) return done({ passed: rowCount });
+    }
+    return done({ passed: 0 });
   },
 });

@@ -13,8 +13,11 @@ export interface Transaction {
   readonly client: pg.PoolClient;
 }
 
+/** No statement here runs long enough to be worth compiling to machine code, which the long ones would else be each time. */
+const SESSION = "-c jit=off";
+
 export function openPool(url: string, max = 10): pg.Pool {
-  const pool = new pg.Pool({ connectionString: url, max, application_name: "unvex" });
+  const pool = new pg.Pool({ connectionString: url, max, application_name: "unvex", options: SESSION });
   // An idle client whose server went away must not end the process; the next query gets a fresh one.
   pool.on("error", () => undefined);
   return pool;

@@ -6,7 +6,7 @@ import { compareStatements } from "../acts/likeness";
 import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/messages";
 import { matchResults } from "../acts/owner-lists";
 import { reportPreview } from "../acts/previews";
-import { reassessFiles } from "../acts/reassess";
+import { passOverFiles, reassessFiles } from "../acts/reassess";
 import { claimRegistryQuery, reportRegistry } from "../acts/registry";
 import { remindDrafts } from "../acts/remind-drafts";
 import { remindOpenings } from "../acts/remind-openings";
@@ -55,8 +55,12 @@ async function sweepMessages(ctx: JobContext): Promise<void> {
   for (const messageId of await dueMessages(ctx.runtime.pool, ctx.runtime.now())) await sendMessage(ctx, { messageId });
 }
 
-/** Assesses files again whose result time alone has changed, in batches that each lock their files. */
+/** Assesses files again whose result time or new standards may have changed, in batches that each lock their files. */
 async function reassessAged({ runtime }: JobContext): Promise<void> {
+  for (;;) {
+    const outcome = await runAct(runtime, passOverFiles, SYSTEM, {});
+    if (!outcome.ok || outcome.value.passed === 0) break;
+  }
   for (;;) {
     const applicationIds = await agedFiles(runtime.pool, runtime.now(), BATCH);
     if (applicationIds.length === 0) return;

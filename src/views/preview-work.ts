@@ -2,7 +2,8 @@ import type pg from "pg";
 import { effectsOfOffice, effectsOfRulebook, type FileEffect } from "../core/difference/effect";
 import { makeOffice, type ReferenceSet, referenceSetSchema } from "../core/office/reference-set";
 import type { RulebookBody } from "../core/rulebook/rulebook";
-import { loadFiles } from "../db/load-file";
+import { type LoadedFile, loadFiles } from "../db/load-file";
+import { touchingNames } from "../db/touched";
 import { officeNow } from "./office-now";
 
 const BATCH = 200;
@@ -37,15 +38,36 @@ async function draftOf(pool: pg.Pool, previewId: string): Promise<Draft | null> 
   return rows[0] ?? null;
 }
 
-async function idsAfter(pool: pg.Pool, intake: string | null, after: string | null): Promise<readonly string[]> {
+async function filesOfIntake(pool: pg.Pool, intake: string, after: string | null): Promise<readonly string[]> {
   const { rows } = await pool.query<{ id: string }>(
-    intake === null
-      ? "select application_id as id from file_standing where stage <> 'closed' and ($1::uuid is null or application_id > $1) order by application_id limit $2"
-      : `select distinct application_id as id from choice where ($1::uuid is null or application_id > $1) and intake_id = $3 and withdrawn_at is null
-         order by application_id limit $2`,
-    intake === null ? [after, BATCH] : [after, BATCH, intake],
+    `select distinct application_id as id from choice where ($1::uuid is null or application_id > $1) and intake_id = $3 and withdrawn_at is null
+     order by application_id limit $2`,
+    [after, BATCH, intake],
   );
   return rows.map((r) => r.id);
+}
+
+/** @param touching what an open file must rest on to be looked at; null: all are */
+async function openFiles(
+  pool: pg.Pool,
+  touching: readonly string[] | null,
+  after: string | null,
+): Promise<readonly string[]> {
+  const { rows } = await pool.query<{ id: string }>(
+    `select application_id as id from file_standing where stage <> 'closed' and ($1::uuid is null or application_id > $1)
+       and ($3::text[] is null or coalesce(rests_on && $3, true)) order by application_id limit $2`,
+    [after, BATCH, touching],
+  );
+  return rows.map((r) => r.id);
+}
+
+/** The open files that a change cannot touch. */
+async function untouched(pool: pg.Pool, touching: readonly string[] | null): Promise<number> {
+  const { rows } = await pool.query<{ n: number }>(
+    "select count(*)::int as n from file_standing where stage <> 'closed' and not (rests_on && $1::text[])",
+    [touching],
+  );
+  return rows[0]?.n ?? 0;
 }
 
 /** One batch of the files that a draft would touch, each as it stands and as it would stand. For the system alone. */
@@ -58,19 +80,30 @@ export async function previewBatch(
   const draft = await draftOf(pool, previewId);
   if (!draft) return null;
   const { rulebook, reference } = draft;
-  if (!rulebook && !reference) return { looked: 0, effects: [], after: null };
-  const ids = await idsAfter(pool, rulebook?.intake ?? null, after);
   const office = await officeNow(pool);
-  const files = await loadFiles(pool, ids);
   const at = now.getTime();
-  const candidate =
-    rulebook || !reference ? office : makeOffice(office.version + 1, referenceSetSchema.parse(reference));
-  const from = new Set(rulebook?.older ?? []);
+  if (rulebook) {
+    const from = new Set(rulebook.older);
+    const ids = await filesOfIntake(pool, rulebook.intake, after);
+    return batchOf(pool, ids, (file) => effectsOfRulebook(file, rulebook, from, office, at));
+  }
+  if (!reference) return { looked: 0, effects: [], after: null };
+  const candidate = makeOffice(office.version + 1, referenceSetSchema.parse(reference));
+  const touching = await touchingNames(pool, office.set, candidate.set);
+  const ids = await openFiles(pool, touching, after);
+  const batch = await batchOf(pool, ids, (file) => effectsOfOffice(file, office, candidate, at));
+  return after === null ? { ...batch, looked: batch.looked + (await untouched(pool, touching)) } : batch;
+}
+
+async function batchOf(
+  pool: pg.Pool,
+  ids: readonly string[],
+  effects: (file: LoadedFile) => readonly FileEffect[],
+): Promise<PreviewBatch> {
+  const files = await loadFiles(pool, ids);
   return {
     looked: files.length,
-    effects: files.flatMap((file) =>
-      rulebook ? effectsOfRulebook(file, rulebook, from, office, at) : effectsOfOffice(file, office, candidate, at),
-    ),
+    effects: files.flatMap(effects),
     after: ids.length < BATCH ? null : (ids.at(-1) ?? null),
   };
 }

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { reassessFiles } from "../../src/acts/reassess";
+import { passOverFiles, reassessFiles } from "../../src/acts/reassess";
 import { draftReferenceSet, editReferenceSet, publishReferenceSet } from "../../src/acts/reference-set";
 import type { ReferenceSet } from "../../src/core/office/reference-set";
 import type { Actor } from "../../src/core/rights/actor";
@@ -93,6 +93,24 @@ describe("assessing files again", () => {
     expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
   });
 
+  it("passes over the files that rest on nothing that changed, and notes the version for them", async () => {
+    const passing = (marks: Readonly<Record<string, string>>): ReferenceSet => ({
+      ...referenceSet,
+      map: null,
+      scales: referenceSet.scales.map((s) => ({ ...s, pass: marks[s.key] ?? s.pass })),
+    });
+    const before = await Promise.all(files.map(rows));
+    await inForce(passing({ to20: "12", down6: "4.2" }));
+    expect(await must(world, passOverFiles, SYSTEM, {})).toEqual({ passed: 2 });
+    await inForce(passing({ to20: "11", down6: "4.2" }));
+    expect(await must(world, passOverFiles, SYSTEM, {})).toEqual({ passed: 1 });
+    const after = await Promise.all(files.map(rows));
+    const added = after.map((r, i) => (r?.version ?? 0) - (before[i]?.version ?? 0));
+    expect(added).toEqual([1, 2]);
+    expect(after.map((r) => r?.choice)).toEqual(before.map((r) => r?.choice));
+    expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
+  });
+
   it("goes on until every file was looked at by the version in force", async () => {
     await inForce(referenceSet);
     const ctx = {
@@ -102,7 +120,7 @@ describe("assessing files again", () => {
       baseUrl: "",
     };
     await runJob(ctx, "reassess-aged", {});
-    const { rows: left } = await world.runtime.pool.query("select 1 from file_standing where office_version < 3");
+    const { rows: left } = await world.runtime.pool.query("select 1 from file_standing where office_version < 5");
     expect(left).toEqual([]);
     expect(await Promise.all(files.map(gradeOf))).toEqual(["met", "met"]);
   });

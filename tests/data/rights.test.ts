@@ -249,6 +249,7 @@ describe("rights", () => {
       openReference: {},
       prepareDecision: { applicationId, choiceId, kind: "refusal", reason: "test" },
       publishRulebook: { intakeId, body: mes },
+      passOverFiles: {},
       reassessFiles: { applicationIds: [applicationId] },
       recordPayment: { paymentId: randomUUID(), providerKey: "k", result: "booked" },
       releaseDecision: { applicationId, choiceId },

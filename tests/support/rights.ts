@@ -133,6 +133,7 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   prepareDecision: OFFICERS,
   publishDraft: PLANNERS,
   publishRulebook: PLANNERS,
+  passOverFiles: ONLY_SYSTEM,
   reassessFiles: ONLY_SYSTEM,
   recordPayment: ONLY_SYSTEM,
   releaseDecision: ["lead officer"],

@@ -88,6 +88,8 @@ export const fileStanding = pgTable(
     mendUntil: instant("mend_until"),
     assessedAt: instant("assessed_at").notNull(),
     officeVersion: integer("office_version").notNull(),
+    /** What the result rests on of the reference set, and the rulebooks; null: not worked out yet. */
+    restsOn: text("rests_on").array(),
   },
   (t) => [
     index("standing_turn").on(t.turn, t.orderAt, t.number),

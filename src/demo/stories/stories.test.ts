@@ -4,11 +4,14 @@ import { makeAuth } from "../../auth/better-auth";
 import { assess } from "../../core/assessment/assess";
 import type { Assessment } from "../../core/assessment/result";
 import type { PlainDate } from "../../core/ids";
+import { makeOffice, type ReferenceSet } from "../../core/office/reference-set";
+import { restsOn } from "../../core/office/touch";
 import { becauseOf } from "../../core/rules/verdict";
 import { requireDay } from "../../core/time/zone";
 import { database } from "../../db/connection";
-import { type LoadedFile, loadFile } from "../../db/load-file";
+import { type LoadedFile, loadFile, loadFiles } from "../../db/load-file";
 import { currentOffice } from "../../db/office";
+import { touchingNames } from "../../db/touched";
 import { stepDeed } from "../../text/office";
 import { leafSentence, localTitles } from "../../text/trace";
 import { verifyAll } from "../../verify";
@@ -63,6 +66,22 @@ function stepLines(moment: Moment, loaded: LoadedFile, assessment: Assessment, b
       ...[...alike].map(([said, names]) => `    ${names.join(", ")}: ${said}`),
     ],
   };
+}
+
+/** The standards without one of their scales, tests, subject areas, papers or lists, each in its turn. */
+function oneThingGone(set: ReferenceSet) {
+  const without = <K extends "scales" | "tests" | "areas" | "papers" | "entitlements">(list: K) =>
+    set[list].map(({ key }) => ({
+      what: `${list} ${key}`,
+      set: { ...set, [list]: set[list].filter((item) => item.key !== key) },
+    }));
+  return [
+    ...without("scales"),
+    ...without("tests"),
+    ...without("areas"),
+    ...without("papers"),
+    ...without("entitlements"),
+  ];
 }
 
 describe("the demo's stories", () => {
@@ -125,6 +144,32 @@ describe("the demo's stories", () => {
 
   it("are stored just as they are assessed anew", async () => {
     expect(await verifyAll(world.runtime.pool)).toEqual({ files: told.length, differing: [] });
+  });
+
+  it("rest on all of the standards that could change how they stand", async () => {
+    const { pool } = world.runtime;
+    const { rows } = await pool.query<{ id: string }>("select id from application");
+    const files = await loadFiles(
+      pool,
+      rows.map((r) => r.id),
+    );
+    const at = world.runtime.now().getTime();
+    const standing = (file: LoadedFile, set: ReferenceSet) =>
+      JSON.stringify(assess({ ...file, office: makeOffice(2, set), at }));
+    let [passedOver, changed] = [0, 0];
+    for (const { what, set } of oneThingGone(referenceSet)) {
+      const names = await touchingNames(pool, referenceSet, set);
+      for (const file of files) {
+        const own = restsOn(file.facts.answers, file.facts.confirmations, file.rulebooks);
+        const touched = names?.some((name) => own.includes(name)) ?? true;
+        const differs = standing(file, set) !== standing(file, referenceSet);
+        if (differs) expect([what, file.facts.application.number, touched]).toEqual([what, expect.anything(), true]);
+        passedOver += touched ? 0 : 1;
+        changed += differs ? 1 : 0;
+      }
+    }
+    expect(passedOver).toBeGreaterThan(100);
+    expect(changed).toBeGreaterThan(20);
   });
 
   it("left no personal value in an event", async () => {

@@ -1,0 +1,1 @@
+ALTER TABLE "file_standing" ADD COLUMN "rests_on" text[];
