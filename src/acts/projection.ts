@@ -1,4 +1,3 @@
-import { ne, sql } from "drizzle-orm";
 import { combText } from "../core/assessment/comb";
 import { reasonOf } from "../core/assessment/reason";
 import type { Assessment } from "../core/assessment/result";
@@ -10,7 +9,6 @@ import { claimKey, numberedClaims } from "../core/language/numbered-claims";
 import type { Office } from "../core/office/reference-set";
 import { restsOn } from "../core/office/touch";
 import type { LoadedFile } from "../db/load-file";
-import { choiceStanding, fileName, fileStanding } from "../db/schema";
 import type { ActContext } from "./act";
 
 /** Why a file is assessed again: somebody did something, or only time went by. */
@@ -19,8 +17,32 @@ export type Cause = "act" | "time passed";
 /** Files without a date are ordered after all others. */
 const NO_DUE = new Date("9999-12-31T00:00:00Z");
 
-/** What lists show of a file. */
-export function standingRow(loaded: LoadedFile, assessment: Assessment, office: Office, now: Date) {
+/** What lists show of a file, and what says how long that holds. */
+export const SHOWN = [
+  "number",
+  "name",
+  "stage",
+  "turn",
+  "reason",
+  "requirement",
+  "nextTitle",
+  "nextCount",
+  "dueAt",
+  "orderAt",
+  "mendUntil",
+  "comb",
+  "programmes",
+] as const;
+const HOLDS = ["validUntil", "assessedAt", "officeVersion", "restsOn"] as const;
+type Standing = Readonly<Record<(typeof SHOWN)[number], string | number | Date | null>> &
+  Readonly<Record<(typeof HOLDS)[number], string | number | Date | null | readonly string[]>> & {
+    readonly restsOn: readonly string[];
+  };
+
+/** The column of a property, as the schema names it. */
+export const columnOf = (name: string): string => name.replace(/[A-Z]/gu, (letter) => `_${letter.toLowerCase()}`);
+
+export function standingRow(loaded: LoadedFile, assessment: Assessment, office: Office, now: Date): Standing {
   const { file } = assessment;
   const due = file.dueAt === null ? null : new Date(file.dueAt);
   return {
@@ -36,12 +58,11 @@ export function standingRow(loaded: LoadedFile, assessment: Assessment, office: 
     orderAt: due ?? NO_DUE,
     comb: combText(file.comb),
     programmes: loaded.facts.choices.map((c) => c.programme).join(" "),
-    lastEventAt: now,
     validUntil: file.validUntil === null ? null : new Date(file.validUntil),
     mendUntil: file.mendUntil === null ? null : new Date(file.mendUntil),
     assessedAt: now,
     officeVersion: office.version,
-    restsOn: [...restsOn(loaded.facts.answers, loaded.facts.confirmations, loaded.rulebooks)],
+    restsOn: restsOn(loaded.facts.answers, loaded.facts.confirmations, loaded.rulebooks),
   };
 }
 
@@ -55,66 +76,71 @@ export const choiceRows = (applicationId: string, assessment: Assessment) =>
     eligibility: result.eligibility,
     findings: result.findings.map(({ key, finding, basis }) => ({ key, finding, basis })),
   }));
+const CHOICE = ["stage", "closedAs", "eligibility", "findings"];
 
-/** Writes what lists show of a file, and what it is found by. */
-export async function writeProjection(
+const named = (row: object) => Object.fromEntries(Object.entries(row).map(([name, value]) => [columnOf(name), value]));
+
+/** The keys under which other files of the same person are found. */
+function keysOf({ facts, rulebooks }: LoadedFile): readonly string[] {
+  const sections = Object.values(rulebooks).flatMap((r) => r.body.sections);
+  const claims = numberedClaims(facts.answers, sections).map(claimKey);
+  return [...new Set([...candidateKeys(personOf(facts.answers, null)), ...claims])];
+}
+
+const columns = (names: readonly string[]) => names.map(columnOf).join(", ");
+const excluded = (names: readonly string[]) => names.map((n) => `${columnOf(n)} = excluded.${columnOf(n)}`).join(", ");
+
+/** Everything that is kept of some files, in one statement; of names, keys and what is awaited only what changed is written. */
+const WRITE = `with file as materialized (
+    select f.*, (f.standing->>'application_id')::uuid as id
+    from jsonb_to_recordset($1::jsonb) as f (standing jsonb, choices jsonb, folded text, keys jsonb, awaited jsonb)),
+  standing as (
+    insert into file_standing (application_id, last_event_at, ${columns([...SHOWN, ...HOLDS])})
+    select r.application_id, $2, ${[...SHOWN, ...HOLDS].map((n) => `r.${columnOf(n)}`).join(", ")}
+    from file, jsonb_populate_record(null::file_standing, file.standing) r
+    on conflict (application_id) do update set ${excluded([...SHOWN, ...HOLDS])},
+      last_event_at = case when $3 then excluded.last_event_at else file_standing.last_event_at end),
+  choices as (
+    insert into choice_standing (choice_id, application_id, ${columns(CHOICE)})
+    select r.choice_id, r.application_id, ${CHOICE.map((n) => `r.${columnOf(n)}`).join(", ")}
+    from file, jsonb_array_elements(file.choices) c, jsonb_populate_record(null::choice_standing, c) r
+    on conflict (choice_id) do update set ${excluded(CHOICE)}),
+  names as (
+    insert into file_name (application_id, folded) select id, folded from file
+    on conflict (application_id) do update set folded = excluded.folded where file_name.folded <> excluded.folded),
+  lost_keys as (
+    delete from file_key k using file where k.application_id = file.id and not file.keys ? k.key),
+  keys as (
+    insert into file_key (application_id, key) select id, jsonb_array_elements_text(keys) from file on conflict do nothing),
+  came as (
+    delete from awaited a using file where a.application_id = file.id
+      and jsonb_build_array(a.kind, a.about, a.due) not in (select jsonb_array_elements(file.awaited)))
+  insert into awaited (application_id, kind, about, due)
+  select id, x->>0, x->>1, x->>2 from file, jsonb_array_elements(file.awaited) x on conflict do nothing`;
+
+/** Writes what lists show of files, and what they are found by. */
+export async function writeProjections(
   ctx: ActContext,
-  loaded: LoadedFile,
-  assessment: Assessment,
+  files: readonly { readonly loaded: LoadedFile; readonly assessment: Assessment }[],
   office: Office,
   cause: Cause,
 ): Promise<void> {
-  const applicationId = loaded.facts.application.id;
-  const row = standingRow(loaded, assessment, office, ctx.now);
-  const { lastEventAt, ...unmoved } = row;
-  await ctx.db
-    .insert(fileStanding)
-    .values({ applicationId, ...row })
-    .onConflictDoUpdate({
-      target: fileStanding.applicationId,
-      set: cause === "act" ? { ...unmoved, lastEventAt } : unmoved,
-    });
-  const standings = choiceRows(applicationId, assessment);
-  if (standings.length > 0)
-    await ctx.db
-      .insert(choiceStanding)
-      .values(standings)
-      .onConflictDoUpdate({
-        target: choiceStanding.choiceId,
-        set: {
-          stage: sql`excluded.stage`,
-          closedAs: sql`excluded.closed_as`,
-          eligibility: sql`excluded.eligibility`,
-          findings: sql`excluded.findings`,
-        },
-      });
-  const { formerNames = [] } = personOf(loaded.facts.answers, null);
-  const folded = `${fold([row.name, ...formerNames].join(" "))} ${row.number}`;
-  await ctx.db
-    .insert(fileName)
-    .values({ applicationId, folded })
-    .onConflictDoUpdate({ target: fileName.applicationId, set: { folded }, setWhere: ne(fileName.folded, folded) });
-  await writeKeys(ctx, loaded);
-  await writeAwaited(ctx, applicationId, assessment);
-}
-
-/** What is still to come; only lines that changed are written. */
-async function writeAwaited(ctx: ActContext, applicationId: string, { awaited }: Assessment): Promise<void> {
-  await ctx.client.query(
-    `with now as (select * from unnest($2::text[], $3::text[], $4::text[]) as x (kind, about, due)),
-       gone as (delete from awaited a where application_id = $1 and not exists (select 1 from now n where (n.kind, n.about, n.due) = (a.kind, a.about, a.due)))
-     insert into awaited (application_id, kind, about, due) select $1, kind, about, due from now on conflict do nothing`,
-    [applicationId, awaited.map((a) => a.kind), awaited.map((a) => a.about), awaited.map((a) => a.due ?? "")],
-  );
-}
-
-/** The keys under which other files of the same person are found; only those that changed are written. */
-async function writeKeys(ctx: ActContext, { facts, rulebooks }: LoadedFile): Promise<void> {
-  const sections = Object.values(rulebooks).flatMap((r) => r.body.sections);
-  const claims = numberedClaims(facts.answers, sections).map(claimKey);
-  await ctx.client.query(
-    `with gone as (delete from file_key where application_id = $1 and key <> all($2::text[]))
-     insert into file_key (application_id, key) select $1, key from unnest($2::text[]) key on conflict do nothing`,
-    [facts.application.id, [...candidateKeys(personOf(facts.answers, null)), ...claims]],
-  );
+  if (files.length === 0) return;
+  const written = files.map(({ loaded, assessment }) => {
+    const applicationId = loaded.facts.application.id;
+    const row = standingRow(loaded, assessment, office, ctx.now);
+    const { formerNames = [] } = personOf(loaded.facts.answers, null);
+    return {
+      standing: named({ applicationId, ...row }),
+      choices: choiceRows(applicationId, assessment).map(named),
+      folded: `${fold([row.name, ...formerNames].join(" "))} ${row.number}`,
+      keys: keysOf(loaded),
+      awaited: assessment.awaited.map((a) => [a.kind, a.about, a.due ?? ""]),
+    };
+  });
+  await ctx.client.query({
+    name: "write-projections",
+    text: WRITE,
+    values: [JSON.stringify(written), ctx.now, cause === "act"],
+  });
 }

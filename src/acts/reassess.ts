@@ -6,24 +6,8 @@ import { type Office, type ReferenceSet, referenceSetSchema } from "../core/offi
 import { type LoadedFile, loadFiles } from "../db/load-file";
 import { touchingNames } from "../db/touched";
 import { type ActContext, defineAct, done } from "./act";
-import { choiceRows, standingRow } from "./projection";
+import { choiceRows, columnOf, SHOWN, standingRow, writeProjections } from "./projection";
 import { isAtRest, settle } from "./settle";
-
-const SHOWN = [
-  "number",
-  "name",
-  "stage",
-  "turn",
-  "reason",
-  "requirement",
-  "nextTitle",
-  "nextCount",
-  "dueAt",
-  "orderAt",
-  "mendUntil",
-  "comb",
-  "programmes",
-] as const;
 
 /** What lists show of a file; instants in epoch milliseconds, choices in the order of their ids. */
 interface Projected {
@@ -34,7 +18,7 @@ interface Projected {
 }
 type Stored = Projected & { readonly id: string };
 
-const column = (name: string) => `s.${name.replace(/[A-Z]/gu, (letter) => `_${letter.toLowerCase()}`)}`;
+const column = (name: string) => `s.${columnOf(name)}`;
 const shown = SHOWN.map(
   (name) =>
     `'${name}', ${/At$|Until$/u.test(name) ? `round(extract(epoch from ${column(name)}) * 1000)::int8` : column(name)}`,
@@ -89,20 +73,24 @@ export const reassessFiles = defineAct({
     const { rows } = await ctx.client.query<Stored>(STORED, [applicationIds]);
     const before = new Map(rows.map(({ id, ...row }) => [id, { ...row, awaited: [...row.awaited].sort() }]));
     const unchanged: Looked[] = [];
+    const moved: { readonly loaded: LoadedFile; readonly assessment: Assessment }[] = [];
     let changed = 0;
     for (const one of loaded) {
       const { id } = one.facts.application;
       const assessment = assess({ ...one, office, at: ctx.now.getTime() });
       const known = before.get(id);
-      if (isAtRest(one, assessment, office) && isDeepStrictEqual(known, projected(one, assessment, office, ctx.now))) {
+      const atRest = isAtRest(one, assessment, office);
+      if (atRest && isDeepStrictEqual(known, projected(one, assessment, office, ctx.now))) {
         unchanged.push({ id, validUntil: assessment.file.validUntil });
         continue;
       }
       changed += 1;
-      const { file } = await settle(ctx, id, "time passed");
+      if (atRest) moved.push({ loaded: one, assessment });
+      const { file } = atRest ? assessment : await settle(ctx, id, "time passed");
       if (known && (known.shown.turn !== file.turn || known.shown.stage !== file.stage))
         await ctx.emit("time-passed", id, { turn: file.turn, stage: file.stage });
     }
+    await writeProjections(ctx, moved, office, "time passed");
     await noteUnchanged(ctx, unchanged, office);
     return done({ count: loaded.length, changed });
   },

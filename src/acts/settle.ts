@@ -11,7 +11,7 @@ import { dormancyChanges } from "../core/sections/dormancy";
 import { type LoadedFile, loadFile } from "../db/load-file";
 import { charge, chargeAdjustment, choice, turnChange } from "../db/schema";
 import type { ActContext } from "./act";
-import { type Cause, writeProjection } from "./projection";
+import { type Cause, writeProjections } from "./projection";
 
 /** A payment reference with fixed letters and a random number; the letters are none that are mistaken for digits. */
 function paymentReference(number: string): string {
@@ -136,7 +136,7 @@ export async function settle(ctx: ActContext, applicationId: string, cause: Caus
       (await settleComplete(ctx, loaded.facts, assessment)) ||
       (await settleTurn(ctx, loaded.facts, assessment.file));
     if (changed) continue;
-    await writeProjection(ctx, loaded, assessment, office, cause);
+    await writeProjections(ctx, [{ loaded, assessment }], office, cause);
     return assessment;
   }
   throw new Error("a file did not settle: its answers, charges, completeness and turn keep changing each other");
