@@ -39,23 +39,39 @@ const LIST_OF: Readonly<Partial<Record<FieldKind, List>>> = {
   paper: "papers",
 };
 
+/** The lists in which the values of a rulebook's fields stand, by section and field. */
+const listsOf = new WeakMap<RulebookBody, ReadonlyMap<string, ReadonlyMap<string, List>>>();
+
+function fieldsOfLists(body: RulebookBody): ReadonlyMap<string, ReadonlyMap<string, List>> {
+  const known = listsOf.get(body);
+  if (known) return known;
+  const made = new Map(
+    body.sections.map((s) => {
+      const named = s.fields.flatMap((f) => {
+        const list = LIST_OF[f.kind];
+        return list ? [[f.key, list] as const] : [];
+      });
+      return [s.key, new Map(named)] as const;
+    }),
+  );
+  listsOf.set(body, made);
+  return made;
+}
+
 /** Everything of the reference set that a file can rest on, in order, each once. */
 export function restsOn(
   answers: readonly AnswerFact[],
   confirmations: readonly ConfirmationFact[],
   rulebooks: Readonly<Record<string, Rulebook>>,
 ): readonly string[] {
-  const lists = new Map(
-    Object.values(rulebooks).flatMap(({ body }) =>
-      body.sections.flatMap((s) =>
-        s.fields.flatMap((f) => (LIST_OF[f.kind] ? [[`${s.key} ${f.key}`, LIST_OF[f.kind]] as const] : [])),
-      ),
-    ),
-  );
   const names = new Set(Object.keys(rulebooks).map(nameOfRulebook));
-  for (const { section, field, value } of [...answers, ...confirmations]) {
-    const list = typeof value === "string" && value !== "" ? lists.get(`${section} ${field}`) : undefined;
-    if (list) names.add(nameIn(list, String(value)));
+  for (const { body } of Object.values(rulebooks)) {
+    const lists = fieldsOfLists(body);
+    for (const values of [answers, confirmations])
+      for (const { section, field, value } of values) {
+        const list = lists.get(section)?.get(field);
+        if (list && typeof value === "string" && value !== "") names.add(nameIn(list, value));
+      }
   }
   return [...names].sort();
 }
