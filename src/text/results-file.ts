@@ -18,6 +18,11 @@ export const resultsFileEn = {
   "results.no_result": "{about}: the file has no grade for it. Enter it if there is one.",
   "results.no_date": "{about}: the file does not say when the result came.",
   "results.scale_is_prose": "The file describes its grades in words only ({about}). Choose the scale with your degree.",
+  "results.whole_degree": "{about} is a whole degree and no course. Take it over on the page of your degrees.",
+  "results.degreeFile": "You can take a degree over from student results, an ELMO file (XML)",
+  "results.noDegree": "This file names courses only. Enter the degree here, and take the courses over on their page.",
+  "results.degreeTake": "Take it over",
+  "results.degreeTaken": "Taken over. Look through it and add what the file does not say.",
   "results.twice": "{about} stands there twice and is taken over once.",
   "results.unknown_part": "A part called {about} is not known to us and is left out.",
   "results.attachment_unread": "A document called {about} is named in the file and does not stand in it.",
@@ -62,6 +67,12 @@ export const resultsFileFr: Readonly<Record<keyof typeof resultsFileEn, string>>
   "results.no_date": "{about} : le fichier ne dit pas quand le résultat est venu.",
   "results.scale_is_prose":
     "Le fichier ne décrit ses notes qu’en mots ({about}). Choisissez l’échelle avec votre diplôme.",
+  "results.whole_degree": "{about} est un diplôme entier et non un cours. Reprenez-le à la page de vos diplômes.",
+  "results.degreeFile": "Vous pouvez reprendre un diplôme depuis des résultats au format ELMO (XML)",
+  "results.noDegree":
+    "Ce fichier ne nomme que des cours. Saisissez le diplôme ici, et reprenez les cours à la page des cours.",
+  "results.degreeTake": "Le reprendre",
+  "results.degreeTaken": "Repris. Relisez-le et ajoutez ce que le fichier ne dit pas.",
   "results.twice": "{about} y figure deux fois et est repris une fois.",
   "results.attachment_unread": "Un document appelé {about} est nommé dans le fichier et n’y figure pas.",
   "results.attachment_refused":

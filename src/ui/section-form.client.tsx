@@ -9,6 +9,7 @@ import { formatMoment } from "../text/format";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import { type Place, placeKey, type SaveStatus, useAutosave } from "./autosave.client";
+import { DegreeFile } from "./degree-file.client";
 import { EntryGrid, fitsGrid } from "./entry-grid.client";
 import type { LookForLikeness } from "./likeness-note.client";
 import { PasteTable } from "./paste-table.client";
@@ -188,6 +189,9 @@ export function SectionForm({
     };
   };
 
+  const begunIn = (section: FormSection, entries: readonly string[]) =>
+    entries.filter((entry) => entry !== firstEntry(section) || isBegun(section, entry)).length;
+
   const bringBack = (index: number) => {
     const item = removed[index];
     if (!item) return;
@@ -260,13 +264,23 @@ export function SectionForm({
                 </p>
               ) : null,
             )}
+            {section.core === "education" && section.repeats && section.open === "all" ? (
+              <DegreeFile
+                application={{ id: applicationId, number }}
+                section={section}
+                locale={locale}
+                office={office}
+                room={section.repeats.max - begunIn(section, entries)}
+                take={(values) => takeIn(section, [values])}
+              />
+            ) : null}
             {fitsGrid(section) && section.open === "all" && !isOnlyFed(section) ? (
               <PasteTable
                 application={{ id: applicationId, number }}
                 section={section}
                 locale={locale}
                 office={office}
-                count={entries.filter((entry) => entry !== firstEntry(section) || isBegun(section, entry)).length}
+                count={begunIn(section, entries)}
                 take={(rows) => takeIn(section, rows)}
               />
             ) : null}

@@ -1,5 +1,6 @@
 import type pg from "pg";
 import { z } from "zod";
+import type { NamedDegree } from "../core/education/from-results";
 import { compareBirthDates } from "../core/identity/birth-dates";
 import { nameLikeness } from "../core/identity/likeness";
 import type { Locale } from "../core/text/local-text";
@@ -48,6 +49,7 @@ export type ResultsFile =
       readonly otherName: string | null;
       /** The date of birth that the file gives, where the person’s own applications give another. */
       readonly otherBirth: string | null;
+      readonly degrees: readonly NamedDegree[];
       readonly heads: readonly string[];
       readonly rows: readonly (readonly string[])[];
       readonly questions: readonly (ElmoQuestion | AttachmentRefused)[];
@@ -147,6 +149,9 @@ export const resultsFile = defineView({
       signer,
       otherName: named !== "" && nameLikeness(named, actor.name).score < ALIKE ? named : null,
       otherBirth: own !== null && compareBirthDates(own, learner.birthDate) === "different" ? learner.birthDate : null,
+      degrees: reports.flatMap(({ issuer, degrees }) =>
+        degrees.map((degree) => ({ ...degree, institution: issuer.title, country: issuer.country })),
+      ),
       heads: HEADS,
       rows: reports.flatMap((r) => r.courses.map(line)),
       questions: [...questions, ...refused],

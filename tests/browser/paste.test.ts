@@ -98,4 +98,31 @@ describe("a table pasted into a list", () => {
     await page.goto(`/my/${number}/documents`);
     await page.getByRole("link", { name: "Transcript of records.pdf" }).waitFor();
   });
+
+  it("give a whole degree to the page of degrees, which is looked through and can be taken out again", async () => {
+    const { page } = applicant;
+    const number = new URL(page.url()).pathname.split("/")[2];
+    await page.goto(`/my/${number}/education`);
+    await page.waitForLoadState("networkidle");
+    const titles = () =>
+      page.getByLabel("Title of the degree").evaluateAll((all) => all.map((e) => (e as HTMLInputElement).value));
+    const before = await titles();
+    const choice = page.getByLabel(/take a degree over from student results/);
+    await choice.setInputFiles("tests/fixtures/elmo/elmo-b-minimal.xml");
+    await page.getByText("This file names courses only.").waitFor();
+    await choice.setInputFiles("tests/fixtures/elmo/elmo-a-unsigned.xml");
+    await page
+      .getByRole("listitem")
+      .filter({ hasText: "Bachelor in Data Studies Hillview Sample University · Bachelor or equal (ISCED 6) · Still" })
+      .getByRole("button", { name: "Take it over" })
+      .click();
+    await page.getByText("Taken over. Look through it").waitFor();
+    await untilSaved(page);
+    expect((await titles()).sort()).toEqual([...before, "Bachelor in Data Studies"].sort());
+    await page.getByRole("button", { name: "Take them out again" }).click();
+    await untilSaved(page);
+    await page.reload();
+    expect(await titles()).toEqual(before);
+    expect(applicant.complaints).toEqual([]);
+  });
 });

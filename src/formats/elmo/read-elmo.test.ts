@@ -50,6 +50,25 @@ describe("student results in ELMO", () => {
     expect(report?.courses.find((c) => c.code === "MA101")?.title).toBe("Calculus I");
     expect(report?.courses.map((c) => c.date)).toEqual(["2025-12-18", "2026-02-10", "2025-12-20", "", "2026-01-28"]);
   });
+  it("name the whole degrees, whose credits are no course’s", () => {
+    const [report] = fileOf(sample("elmo-a-unsigned.xml")).reports;
+    expect(report?.degrees).toEqual([
+      {
+        title: "Bachelor in Data Studies",
+        status: "in progress",
+        grade: "",
+        language: "en",
+        level: "6",
+        start: "2025-09-01",
+        date: "",
+      },
+    ]);
+    const alone = text("elmo-a-unsigned.xml").replace(/<hasPart>.*<\/hasPart>/su, "");
+    const file = fileOf(bytes(alone));
+    expect(file.reports.map((r) => [r.courses.length, r.degrees.length])).toEqual([[0, 1]]);
+    expect(file.questions).toContainEqual({ code: "whole_degree", about: "Bachelor in Data Studies" });
+    expect(fileOf(sample("elmo-b-minimal.xml")).reports.flatMap((r) => r.degrees)).toEqual([]);
+  });
   it("carry documents, of a report or of the whole, in any language and with any parameters", () => {
     const [transcript] = fileOf(sample("elmo-a-unsigned.xml")).attachments;
     expect(transcript).toMatchObject({

@@ -13,6 +13,7 @@ export interface ElmoQuestion {
     | "no_result"
     | "no_date"
     | "scale_is_prose"
+    | "whole_degree"
     | "twice"
     | "unknown_status"
     | "unknown_part"
@@ -38,8 +39,22 @@ export interface ElmoCourse {
   readonly term: string;
 }
 
+/** A whole programme of study: its credits are those of all of it, also while it still runs. */
+export interface ElmoDegree {
+  readonly title: string;
+  readonly status: ElmoCourse["status"];
+  readonly grade: string;
+  readonly language: string;
+  /** Of the European Qualifications Framework, `6`; "" where the file does not say. */
+  readonly level: string;
+  readonly start: string;
+  /** The day of the result. */
+  readonly date: string;
+}
+
 export interface ElmoReport {
   readonly issuer: { readonly title: string; readonly country: string; readonly schac: string };
+  readonly degrees: readonly ElmoDegree[];
   readonly courses: readonly ElmoCourse[];
   readonly schemes: readonly { readonly key: string; readonly description: string }[];
 }
@@ -90,10 +105,32 @@ function creditsOf(instance: Element | undefined): { readonly value: string; rea
   return { value: textAt(chosen, "value"), scheme: textAt(chosen, "scheme").toLowerCase() };
 }
 
+const instanceOf = (specification: Element): Element | undefined =>
+  childrenOf(specification, "specifies").flatMap((s) => childrenOf(s, "learningOpportunityInstance"))[0];
+
+const isDegree = (specification: Element): boolean => /^degree\b/iu.test(textAt(specification, "type"));
+
+/** The day on which a degree was awarded stands as its date; what is still running has none. */
+function degreeOf(specification: Element, language: string): ElmoDegree {
+  const instance = instanceOf(specification);
+  const level = instance && childrenOf(instance, "level").find((l) => /^eqf$/iu.test(textAt(l, "type")));
+  return {
+    title: titleIn(specification, "title", language),
+    status: STATUSES[textAt(instance, "status").toLowerCase()] ?? "",
+    grade: textAt(instance, "resultLabel"),
+    language: textAt(instance, "languageOfInstruction"),
+    level: textAt(level, "value"),
+    start: textAt(instance, "start").slice(0, 10),
+    date: textAt(instance, "date").slice(0, 10),
+  };
+}
+
+function degreesIn(specification: Element): readonly Element[] {
+  return isDegree(specification) ? [specification] : partsOf(specification).flatMap(degreesIn);
+}
+
 function courseOf(specification: Element, language: string, ask: Asking): ElmoCourse {
-  const instance = childrenOf(specification, "specifies").flatMap((s) =>
-    childrenOf(s, "learningOpportunityInstance"),
-  )[0];
+  const instance = instanceOf(specification);
   const credits = creditsOf(instance);
   const said = textAt(instance, "status").toLowerCase();
   const course: ElmoCourse = {
@@ -118,9 +155,13 @@ function courseOf(specification: Element, language: string, ask: Asking): ElmoCo
   return course;
 }
 
+function partsOf(specification: Element): readonly Element[] {
+  return childrenOf(specification, "hasPart").flatMap((p) => childrenOf(p, "learningOpportunitySpecification"));
+}
+
 /** The leaves of the tree: what has parts is a container, and its credits and result are not added to those of its parts. */
 function leavesOf(specification: Element): readonly Element[] {
-  const parts = childrenOf(specification, "hasPart").flatMap((p) => childrenOf(p, "learningOpportunitySpecification"));
+  const parts = partsOf(specification);
   return parts.length > 0 ? parts.flatMap(leavesOf) : [specification];
 }
 
@@ -128,23 +169,26 @@ function reportOf(report: Element, language: string, seen: Set<string>, ask: Ask
   const [issuer] = childrenOf(report, "issuer");
   const issuerTitle = issuer ? titleIn(issuer, "title", language) : "";
   const schac = issuer ? childrenOf(issuer, "identifier").find((i) => i.getAttribute("type") === "schac") : undefined;
-  const courses = childrenOf(report, "learningOpportunitySpecification")
-    .flatMap(leavesOf)
-    .flatMap((leaf): ElmoCourse[] => {
-      const place = [
-        issuerTitle,
-        textAt(leaf, "identifier"),
-        textAt(leaf, "specifies", "learningOpportunityInstance", "date"),
-      ];
-      const key = place.join("|");
-      const twice = place[1] !== "" && seen.has(key);
-      seen.add(key);
-      if (twice) {
-        ask("twice", place[1] ?? "");
-        return [];
-      }
-      return [courseOf(leaf, language, ask)];
-    });
+  const tops = childrenOf(report, "learningOpportunitySpecification");
+  const courses = tops.flatMap(leavesOf).flatMap((leaf): ElmoCourse[] => {
+    if (isDegree(leaf)) {
+      ask("whole_degree", titleIn(leaf, "title", language));
+      return [];
+    }
+    const place = [
+      issuerTitle,
+      textAt(leaf, "identifier"),
+      textAt(leaf, "specifies", "learningOpportunityInstance", "date"),
+    ];
+    const key = place.join("|");
+    const twice = place[1] !== "" && seen.has(key);
+    seen.add(key);
+    if (twice) {
+      ask("twice", place[1] ?? "");
+      return [];
+    }
+    return [courseOf(leaf, language, ask)];
+  });
   const schemes = childrenOf(report, "gradingScheme").map((s) => ({
     key: s.getAttribute("localId") ?? "",
     description: titleIn(s, "description", language),
@@ -156,6 +200,7 @@ function reportOf(report: Element, language: string, seen: Set<string>, ask: Ask
       country: textAt(issuer, "country"),
       schac: schac?.textContent?.trim() ?? "",
     },
+    degrees: tops.flatMap(degreesIn).map((degree) => degreeOf(degree, language)),
     courses,
     schemes,
   };
