@@ -19,7 +19,8 @@ export const resultsFileEn = {
   "results.no_date": "{about}: the file does not say when the result came.",
   "results.scale_is_prose": "The file describes its grades in words only ({about}). Choose the scale with your degree.",
   "results.whole_degree": "{about} is a whole degree and no course. Take it over on the page of your degrees.",
-  "results.degreeFile": "You can take a degree over from student results, an ELMO file (XML)",
+  "results.degreeOpen": "Take a degree over from student results",
+  "results.degreeFile": "Student results as an ELMO file (XML)",
   "results.noDegree": "This file names courses only. Enter the degree here, and take the courses over on their page.",
   "results.degreeTake": "Take it over",
   "results.degreeTaken": "Taken over. Look through it and add what the file does not say.",
@@ -68,7 +69,8 @@ export const resultsFileFr: Readonly<Record<keyof typeof resultsFileEn, string>>
   "results.scale_is_prose":
     "Le fichier ne décrit ses notes qu’en mots ({about}). Choisissez l’échelle avec votre diplôme.",
   "results.whole_degree": "{about} est un diplôme entier et non un cours. Reprenez-le à la page de vos diplômes.",
-  "results.degreeFile": "Vous pouvez reprendre un diplôme depuis des résultats au format ELMO (XML)",
+  "results.degreeOpen": "Reprendre un diplôme depuis des résultats d’études",
+  "results.degreeFile": "Résultats d’études au format ELMO (XML)",
   "results.noDegree":
     "Ce fichier ne nomme que des cours. Saisissez le diplôme ici, et reprenez les cours à la page des cours.",
   "results.degreeTake": "Le reprendre",

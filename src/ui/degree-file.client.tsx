@@ -50,9 +50,16 @@ export function DegreeFile(props: Props) {
   const { application, section, locale, office, room, take } = props;
   const [results, setResults] = useState<ResultsFile | null>(null);
   const [taken, setTaken] = useState<Readonly<Record<string, () => void>>>({});
+  const [open, setOpen] = useState(false);
   const degrees = results?.ok ? results.degrees : [];
+  if (!open)
+    return (
+      <p className="paste-open">
+        <Button onClick={() => setOpen(true)}>{say(locale, "results.degreeOpen")}</Button>
+      </p>
+    );
   return (
-    <section className="paste" aria-label={say(locale, "results.degreeFile")}>
+    <div className="paste">
       <label className="file-choice">
         {say(locale, "results.degreeFile")}{" "}
         <input
@@ -67,7 +74,7 @@ export function DegreeFile(props: Props) {
           }}
         />
       </label>
-      {results?.ok ? <ResultsNote file={{ ...results, questions: [] }} locale={locale} /> : null}
+      {results?.ok ? <ResultsNote file={{ ...results, questions: [] }} of="degree" locale={locale} /> : null}
       {results?.ok === false ? (
         <p role="alert" className="wrong">
           {refusalOf(results.reason, locale)}
@@ -75,7 +82,7 @@ export function DegreeFile(props: Props) {
       ) : null}
       {results?.ok && degrees.length === 0 ? <p role="status">{say(locale, "results.noDegree")}</p> : null}
       {degrees.length > 0 ? (
-        <ul className="plain-list">
+        <ul className="requests">
           {degrees.map((degree) => {
             const values = degreeValues(degree, section.fields, office, COUNTRIES);
             const key = [degree.institution, degree.title, degree.start].join("|");
@@ -110,6 +117,9 @@ export function DegreeFile(props: Props) {
           })}
         </ul>
       ) : null}
-    </section>
+      <p className="presses">
+        <Button onClick={() => setOpen(false)}>{say(locale, "paste.close")}</Button>
+      </p>
+    </div>
   );
 }

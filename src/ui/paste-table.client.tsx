@@ -262,7 +262,7 @@ export function PasteTable({
       </label>
       {results?.ok ? (
         <>
-          <ResultsNote file={results} locale={locale} />
+          <ResultsNote file={results} of="courses" locale={locale} />
           <ResultAttachments
             applicationId={application.id}
             attachments={results.attachments}

@@ -36,7 +36,7 @@ export function asTable({ heads, rows }: Read): string {
 }
 
 /** Whose results they are, whether their signature holds, and what has to be looked at after they are taken over. */
-export function ResultsNote({ file, locale }: { file: Read; locale: Locale }) {
+export function ResultsNote({ file, of, locale }: { file: Read; of: "courses" | "degree"; locale: Locale }) {
   const more = file.questions.length - MOST_SAID;
   return (
     <div className="results-note">
@@ -44,7 +44,7 @@ export function ResultsNote({ file, locale }: { file: Read; locale: Locale }) {
       <p className={file.signature === "invalid" ? "wrong" : "quiet"}>
         {say(locale, `results.${file.signature}`, { signer: file.signer ?? "" })}
       </p>
-      <p className="quiet">{say(locale, "results.lacks")}</p>
+      {of === "courses" ? <p className="quiet">{say(locale, "results.lacks")}</p> : null}
       {file.otherName === null ? null : (
         <p role="alert" className="wrong">
           {say(locale, "results.otherName", { name: file.otherName })}

@@ -107,7 +107,8 @@ describe("a table pasted into a list", () => {
     const titles = () =>
       page.getByLabel("Title of the degree").evaluateAll((all) => all.map((e) => (e as HTMLInputElement).value));
     const before = await titles();
-    const choice = page.getByLabel(/take a degree over from student results/);
+    await page.getByRole("button", { name: "Take a degree over from student results" }).click();
+    const choice = page.getByLabel("Student results as an ELMO file");
     await choice.setInputFiles("tests/fixtures/elmo/elmo-b-minimal.xml");
     await page.getByText("This file names courses only.").waitFor();
     await choice.setInputFiles("tests/fixtures/elmo/elmo-a-unsigned.xml");
