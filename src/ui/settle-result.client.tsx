@@ -3,8 +3,14 @@
 import { Button } from "antd";
 import { useState, useTransition } from "react";
 
-/** Whether a result under another name is the applicant's. */
-export function SettleResult({ settle }: { settle: (theirs: boolean) => Promise<string | null> }) {
+/** Whether a result under another name is the applicant's. @param refused somebody said already that it is not */
+export function SettleResult({
+  settle,
+  refused = false,
+}: {
+  settle: (theirs: boolean) => Promise<string | null>;
+  refused?: boolean;
+}) {
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const say = (theirs: boolean) =>
@@ -14,11 +20,13 @@ export function SettleResult({ settle }: { settle: (theirs: boolean) => Promise<
   return (
     <span className="presses">
       <Button size="small" loading={busy} onClick={() => say(true)}>
-        It is theirs
+        {refused ? "It is theirs after all" : "It is theirs"}
       </Button>
-      <Button size="small" disabled={busy} onClick={() => say(false)}>
-        Somebody else’s
-      </Button>
+      {refused ? null : (
+        <Button size="small" disabled={busy} onClick={() => say(false)}>
+          Somebody else’s
+        </Button>
+      )}
       {wrong ? (
         <span role="alert" className="wrong">
           {wrong}

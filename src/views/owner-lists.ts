@@ -55,6 +55,8 @@ export interface OwnerListsPage {
   readonly zone: string;
   readonly lists: readonly TakenList[];
   readonly otherNames: readonly OtherName[];
+  /** Those of which somebody said that they are not the applicant’s. */
+  readonly notTheirs: readonly OtherName[];
   readonly inNoList: readonly UnknownClaim[];
 }
 
@@ -67,11 +69,12 @@ const LISTS = `select l.id, l.test, l.file_name as "fileName", p.name as by, l.t
   from owner_list l join person p on p.id = l.taken_by_id left join owner_result r on r.list_id = l.id
   group by l.id, p.name order by l.taken_at desc limit ${MOST_LISTS}`;
 
+/** @param $2 the state: those that wait for a person, or those that were said to be somebody else’s */
 const OTHER_NAMES = `select r.id, r.application_id as "applicationId", s.number as "fileNumber", s.name as "fileName",
     (select b.value #>> '{}' from answer b where b.application_id = r.application_id and b.section = 'person' and b.field = 'birthDate' and not b.dormant) as "fileBirthDate", r.test, r.number, r.name,
     r.birth_date as "birthDate", r.taken_on as "takenOn", r.scores
   from owner_result r join file_standing s on s.application_id = r.application_id
-  where r.state = 'other name' and ${fileInScope("r.application_id", "$1")} order by s.number limit ${MOST_LISTED}`;
+  where r.state = $2 and ${fileInScope("r.application_id", "$1")} order by s.number limit ${MOST_LISTED}`;
 
 const UNMATCHED = `select distinct s.application_id as id from file_key k join file_standing s on s.application_id = k.application_id
   where k.key like 'test %' and s.stage not in ('preparing', 'closed') and ${fileInScope("s.application_id", "$1")}
@@ -116,9 +119,10 @@ export const ownerLists = defineView({
     if (scope === null) return null;
     const own = scopeParameter(scope);
     const { set } = await officeNow(ctx.pool);
-    const [lists, otherNames, unknown] = await Promise.all([
+    const [lists, otherNames, notTheirs, unknown] = await Promise.all([
       ctx.pool.query<Omit<TakenList, "at"> & { at: Date }>(LISTS),
-      ctx.pool.query<OtherName>(OTHER_NAMES, [own]),
+      ctx.pool.query<OtherName>(OTHER_NAMES, [own, "other name"]),
+      ctx.pool.query<OtherName>(OTHER_NAMES, [own, "not theirs"]),
       inNoList(ctx, own),
     ]);
     return {
@@ -130,6 +134,7 @@ export const ownerLists = defineView({
       zone: set.zone,
       lists: lists.rows.map((l) => ({ ...l, at: l.at.toISOString() })),
       otherNames: otherNames.rows,
+      notTheirs: notTheirs.rows,
       inNoList: unknown,
     };
   },

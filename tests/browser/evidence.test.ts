@@ -201,7 +201,11 @@ describe("evidence and findings", () => {
       .getByRole("row", { name: /Estelle Marchetti-Diop/ })
       .getByRole("button", { name: "Somebody else’s" })
       .click();
-    await page.getByRole("row", { name: /Estelle Marchetti-Diop/ }).waitFor({ state: "detached" });
+    await page.getByText("One result was said to be somebody else’s").click();
+    await page
+      .getByRole("row", { name: /Estelle Marchetti-Diop/ })
+      .getByRole("button", { name: "It is theirs after all" })
+      .waitFor();
     await page
       .getByRole("row", { name: /Yi-Ting Chen/ })
       .getByText("HET-31 9O4")

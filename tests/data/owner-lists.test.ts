@@ -154,7 +154,10 @@ describe("lists of results from the owner of a test", () => {
     // The same line in a later list does not bring it up again.
     await take("HET 900,Somebody Else,1990-01-01,2026-10-03,21,20,20,20");
     expect((await page())?.otherNames).toEqual([]);
+    expect((await page())?.notTheirs.map((r) => [r.id, r.name])).toEqual([[other?.id, "Somebody Else"]]);
+    expect((await page(elsewhere))?.notTheirs).toEqual([]);
     expect(await settle(true)).toBe("ok");
+    expect((await page())?.notTheirs).toEqual([]);
     expect(await english(file)).toMatchObject({ state: "changed", confirmed: { L: "21", R: "20", W: "20", S: "20" } });
   });
 

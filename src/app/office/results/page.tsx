@@ -21,50 +21,74 @@ function FileLink({ number, name }: { number: string; name: string }) {
 }
 
 /** Results under the number of a file, with another name: a person says whose they are. */
+function ResultsTable({
+  results,
+  refused = false,
+  page,
+  titleOf,
+}: {
+  results: OwnerListsPage["otherNames"];
+  refused?: boolean;
+  page: OwnerListsPage;
+  titleOf: (test: string) => string;
+}) {
+  return (
+    <table className="plain-table">
+      <thead>
+        <tr>
+          <th>File</th>
+          <th>Number</th>
+          <th>In the list</th>
+          <th>Scores</th>
+          <th>
+            <span className="hidden-text">Whose it is</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {results.map((r) => (
+          <tr key={r.id}>
+            <td>
+              <FileLink number={r.fileNumber} name={r.fileName} />
+              {r.fileBirthDate ? <span className="quiet">, born {formatDate("en", r.fileBirthDate)}</span> : null}
+            </td>
+            <td>
+              {r.number} <span className="quiet">{titleOf(r.test)}</span>
+            </td>
+            <td>
+              {r.name}
+              <span className="quiet">
+                {r.birthDate ? `, born ${formatDate("en", r.birthDate)}` : ""} · taken on {formatDate("en", r.takenOn)}
+              </span>
+            </td>
+            <td className="figures">
+              {scoresInOrder(page.tests.find((t) => t.key === r.test)?.parts ?? [], r.scores)}
+            </td>
+            <td>
+              <SettleResult refused={refused} settle={settleResult.bind(null, r.applicationId, r.id)} />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
 function OtherNames({ page, titleOf }: { page: OwnerListsPage; titleOf: (test: string) => string }) {
-  if (page.otherNames.length === 0) return null;
+  const { otherNames, notTheirs } = page;
+  if (otherNames.length + notTheirs.length === 0) return null;
   return (
     <section>
       <h2>Under another name</h2>
-      <table className="plain-table">
-        <thead>
-          <tr>
-            <th>File</th>
-            <th>Number</th>
-            <th>In the list</th>
-            <th>Scores</th>
-            <th>
-              <span className="hidden-text">Whose it is</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {page.otherNames.map((r) => (
-            <tr key={r.id}>
-              <td>
-                <FileLink number={r.fileNumber} name={r.fileName} />
-                {r.fileBirthDate ? <span className="quiet">, born {formatDate("en", r.fileBirthDate)}</span> : null}
-              </td>
-              <td>
-                {r.number} <span className="quiet">{titleOf(r.test)}</span>
-              </td>
-              <td>
-                {r.name}
-                <span className="quiet">
-                  {r.birthDate ? `, born ${formatDate("en", r.birthDate)}` : ""} · taken on{" "}
-                  {formatDate("en", r.takenOn)}
-                </span>
-              </td>
-              <td className="figures">
-                {scoresInOrder(page.tests.find((t) => t.key === r.test)?.parts ?? [], r.scores)}
-              </td>
-              <td>
-                <SettleResult settle={settleResult.bind(null, r.applicationId, r.id)} />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      {otherNames.length > 0 ? <ResultsTable results={otherNames} page={page} titleOf={titleOf} /> : null}
+      {notTheirs.length > 0 ? (
+        <details>
+          <summary>
+            {notTheirs.length === 1 ? "One result was" : `${notTheirs.length} results were`} said to be somebody else’s
+          </summary>
+          <ResultsTable results={notTheirs} refused page={page} titleOf={titleOf} />
+        </details>
+      ) : null}
     </section>
   );
 }
