@@ -23,6 +23,8 @@ export const resultsFileEn = {
   "results.degreeFile": "Student results as an ELMO file (XML)",
   "results.noDegree": "This file names courses only. Enter the degree here, and take the courses over on their page.",
   "results.degreeTake": "Take it over",
+  "results.degreeUndo": "Take it out again",
+  "results.degreeDone": "Close the file",
   "results.degreeTaken": "Taken over. Look through it and add what the file does not say.",
   "results.twice": "{about} stands there twice and is taken over once.",
   "results.unknown_part": "A part called {about} is not known to us and is left out.",
@@ -74,6 +76,8 @@ export const resultsFileFr: Readonly<Record<keyof typeof resultsFileEn, string>>
   "results.noDegree":
     "Ce fichier ne nomme que des cours. Saisissez le diplôme ici, et reprenez les cours à la page des cours.",
   "results.degreeTake": "Le reprendre",
+  "results.degreeUndo": "Le retirer",
+  "results.degreeDone": "Fermer le fichier",
   "results.degreeTaken": "Repris. Relisez-le et ajoutez ce que le fichier ne dit pas.",
   "results.twice": "{about} y figure deux fois et est repris une fois.",
   "results.attachment_unread": "Un document appelé {about} est nommé dans le fichier et n’y figure pas.",

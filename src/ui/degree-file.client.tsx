@@ -100,7 +100,7 @@ export function DegreeFile(props: Props) {
                         setTaken(({ [key]: _, ...rest }) => rest);
                       }}
                     >
-                      {say(locale, "paste.undo")}
+                      {say(locale, "results.degreeUndo")}
                     </Button>
                   </span>
                 ) : (
@@ -118,7 +118,9 @@ export function DegreeFile(props: Props) {
         </ul>
       ) : null}
       <p className="presses">
-        <Button onClick={() => setOpen(false)}>{say(locale, "paste.close")}</Button>
+        <Button onClick={() => setOpen(false)}>
+          {say(locale, results?.ok ? "results.degreeDone" : "paste.close")}
+        </Button>
       </p>
     </div>
   );

@@ -120,7 +120,7 @@ describe("a table pasted into a list", () => {
     await page.getByText("Taken over. Look through it").waitFor();
     await untilSaved(page);
     expect((await titles()).sort()).toEqual([...before, "Bachelor in Data Studies"].sort());
-    await page.getByRole("button", { name: "Take them out again" }).click();
+    await page.getByRole("button", { name: "Take it out again" }).click();
     await untilSaved(page);
     await page.reload();
     expect(await titles()).toEqual(before);
