@@ -5,6 +5,8 @@ const INK = "#1B2430";
 const QUIET = "#5A6472";
 const LINE = "#DDD8CC";
 const SPRUCE = "#17594A";
+const SPRUCE_TINT = "#DFE8E2";
+const PAPER_TINT = "#F0ECE2";
 
 export const theme: ThemeConfig = {
   cssVar: { key: "office-tokens" },
@@ -25,6 +27,9 @@ export const theme: ThemeConfig = {
     colorBorder: "#8D8878",
     colorBorderSecondary: LINE,
     colorBgLayout: "#F6F4EE",
+    controlItemBgActive: SPRUCE_TINT,
+    controlItemBgActiveHover: SPRUCE_TINT,
+    controlItemBgHover: PAPER_TINT,
     borderRadius: 2,
     borderRadiusLG: 2,
     borderRadiusSM: 2,
