@@ -24,8 +24,8 @@ function change(effect: Effect, titleOf: EffectTitles): string {
 
 function Counts({ counts }: { counts: PreviewState["counts"] }) {
   const lines = [
-    ["submitted files", counts.submitted],
-    ["drafts", counts.drafts],
+    [counts.submitted === 1 ? "submitted file" : "submitted files", counts.submitted],
+    [counts.drafts === 1 ? "draft" : "drafts", counts.drafts],
     ["another group", counts.group],
     ["another eligibility", counts.eligibility],
     ["another finding", counts.finding],

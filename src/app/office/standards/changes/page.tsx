@@ -71,7 +71,7 @@ export default async function StandardsChanges({
                 <PublishForm
                   label="Put it in force"
                   publish={publishStandards.bind(null, draft.edit)}
-                  consequence={`Version ${page.inForce + 1} counts from now on, and every file is worked out anew by it. Decisions that were released stay as they are.`}
+                  consequence={`Version ${page.inForce + 1} counts from now on, and every file that it can touch is worked out anew. Decisions that were released stay as they are.`}
                 />
               )}
             </section>
