@@ -2,7 +2,21 @@ import { randomBytes } from "node:crypto";
 import { rmSync } from "node:fs";
 import path from "node:path";
 import type { TestProject } from "vitest/node";
-import { startCluster } from "../../commands/cluster.mjs";
+import { type Cluster, startCluster } from "../../commands/cluster.mjs";
+import { migrateDatabase } from "../../src/db/migrate";
+import { openQueue, startQueue } from "../../src/db/queue";
+
+/** An empty database with every migration, which each test file gets a copy of. */
+export const EMPTY_WORLD = "empty_world";
+
+async function makeEmptyWorld(cluster: Cluster): Promise<void> {
+  cluster.createDatabase(EMPTY_WORLD);
+  const url = cluster.url(EMPTY_WORLD);
+  await migrateDatabase(url);
+  const queue = openQueue(url);
+  await startQueue(queue);
+  await queue.stop({ graceful: false });
+}
 
 declare module "vitest" {
   interface ProvidedContext {
@@ -15,6 +29,7 @@ export default async function setup(project: TestProject): Promise<() => void> {
   process.env.UNVEX_TEST = "1";
   const folder = path.join(process.cwd(), ".unvex", `test-${process.pid}-${randomBytes(3).toString("hex")}`);
   const cluster = await startCluster(folder);
+  await makeEmptyWorld(cluster);
   project.provide("clusterFolder", folder);
   return () => {
     cluster.stop("immediate");

@@ -4,9 +4,9 @@ import { startCluster } from "../../commands/cluster.mjs";
 import { type Act, type Outcome, type Runtime, runAct } from "../../src/acts/act";
 import type { Actor, Role } from "../../src/core/rights/actor";
 import { openPool } from "../../src/db/connection";
-import { migrateDatabase } from "../../src/db/migrate";
 import { openQueue, startQueue } from "../../src/db/queue";
 import type { ExaminationRegistry } from "../../src/outside/registry";
+import { EMPTY_WORLD } from "./database-setup";
 
 /** A database of one test file's own, with a clock that the test moves. */
 export interface World {
@@ -22,9 +22,8 @@ export const DAY = 86_400_000;
 export async function openWorld(name: string, start = "2026-11-25T09:00:00Z"): Promise<World> {
   const cluster = await startCluster(inject("clusterFolder"));
   const database = `${name}_${process.pid}`;
-  cluster.createDatabase(database);
+  cluster.createDatabase(database, EMPTY_WORLD);
   const url = cluster.url(database);
-  await migrateDatabase(url);
   const boss = openQueue(url);
   await startQueue(boss);
   const pool = openPool(url, 6);

@@ -165,6 +165,22 @@ describe("lines between anchors", () => {
       { status: "ok", value: "0.00", reason: "clamped" },
     ],
     [
+      "over the whole range a mark that fails at home keeps its value and stays failed",
+      { best: 20, pass: 10, worst: 0 },
+      { best: 100, worst: 0 },
+      "9",
+      "worst_best",
+      { status: "not_passed", value: "45.00", reason: null },
+    ],
+    [
+      "over the whole range the pass mark of the other scale does not matter",
+      { best: 20, pass: 10, worst: 0 },
+      { best: 1, pass: 4, worst: 6 },
+      "12",
+      "worst_best",
+      { status: "ok", value: "3.00", reason: null },
+    ],
+    [
       "three anchors: a pass goes along the upper piece",
       { best: 100, pass: 50, worst: 0 },
       { best: 1, pass: 4, worst: 6 },

@@ -24,7 +24,8 @@ function isBetter(a: Ratio, b: Ratio, worse: Ratio, better: Ratio): boolean {
 
 /**
  * Carries a mark over along straight lines between anchors, whatever the direction of either scale.
- * `pass_best` maps pass to pass and best to best, for marks that pass; `worst_best` the whole range, where pass marks need not meet;
+ * `pass_best` maps pass to pass and best to best, for marks that pass; `worst_best` the whole range, where pass marks need not meet: a
+ * mark that fails by the lowest pass of its own scale keeps its value and stays failed, one of a scale without a pass mark is not judged;
  * `three_point` worst, pass and best, with a bend at the pass mark, so that a failing mark keeps a value. What lies beyond the ends of
  * the target is clamped and flagged.
  */
@@ -36,9 +37,14 @@ export function linear(source: Anchored, target: Anchored, got: Ratio | null, an
   if (isZero(subtract(best, turn)) || isZero(subtract(toBest, toTurn))) return DEGENERATE;
   if (isBetter(got, best, turn, best)) return { status: "ok", exact: toBest, clamped: true };
   const along = onLine(got, [turn, best], [toTurn, toBest]);
-  if (!isBetter(turn, got, turn, best)) return { status: "ok", exact: along, clamped: false };
+  const beyond = isBetter(turn, got, turn, best);
+  if (anchors === "worst_best") {
+    const exact = beyond ? toTurn : along;
+    const failed = source.pass !== null && isBetter(source.pass, got, turn, best);
+    return failed ? { status: "not_passed", exact, kept: true } : { status: "ok", exact, clamped: beyond };
+  }
+  if (!beyond) return { status: "ok", exact: along, clamped: false };
   if (anchors === "pass_best") return { status: "not_passed", exact: along, kept: false };
-  if (anchors === "worst_best") return { status: "ok", exact: toTurn, clamped: true };
   const { worst } = source;
   const toWorst = target.worst;
   if (worst === null || toWorst === null) return MARK_MISSING;

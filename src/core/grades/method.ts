@@ -59,7 +59,7 @@ function lineWords(
   got: Ratio,
   exact: Conversion,
 ): string {
-  const failing = exact.status === "not_passed" && exact.kept;
+  const failing = anchors === "three_point" && exact.status === "not_passed" && exact.kept;
   const low = anchors === "worst_best" ? "worst" : "pass";
   const [from, to] = failing ? (["worst", "pass"] as const) : ([low, "best"] as const);
   const [p1, b1, p2, b2] = [shown(scale[from]), shown(scale[to]), target[from], target[to]];

@@ -1,11 +1,8 @@
 "use client";
 
 import { Select } from "antd";
-import { useEffect, useRef, useState } from "react";
 import { countryName } from "../../text/format";
-import type { Suggestion } from "../../views/institutions";
-
-const PAUSE_MS = 250;
+import { useRegister } from "../fields/use-register.client";
 
 export interface Chosen {
   readonly id: string;
@@ -22,20 +19,12 @@ export function InstitutionSelect({
   chosen: Chosen | null;
   onChange: (next: Chosen) => void;
 }) {
-  const [found, setFound] = useState<readonly Suggestion[]>([]);
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  useEffect(() => () => clearTimeout(timer.current), []);
-  const look = (typed: string) => {
-    clearTimeout(timer.current);
-    timer.current = setTimeout(async () => {
-      const response = await fetch(`/api/institutions?${new URLSearchParams({ typed })}`).catch(() => null);
-      if (response?.ok) setFound((await response.json()) as readonly Suggestion[]); // written by our own route
-    }, PAUSE_MS);
-  };
-  const known = chosen && !found.some((s) => s.id === chosen.id) ? [{ value: chosen.id, label: chosen.name }] : [];
+  const { found, look } = useRegister("");
+  const known =
+    chosen && !found.suggestions.some((s) => s.id === chosen.id) ? [{ value: chosen.id, label: chosen.name }] : [];
   const options = [
     ...known,
-    ...found.map((s) => ({ value: s.id, label: `${s.name}, ${countryName("en", s.country)}` })),
+    ...found.suggestions.map((s) => ({ value: s.id, label: `${s.name}, ${countryName("en", s.country)}` })),
   ];
   return (
     <Select

@@ -1,12 +1,13 @@
 "use client";
 
-import { Button, Input, Select } from "antd";
+import { AutoComplete, Button, Input, Select } from "antd";
 import { useState } from "react";
 import { fold } from "../../core/identity/fold";
 import { type EntitlementLines, readEntitlements, writeEntitlements } from "../../core/rulings/entitlement-table";
 import type { Entitlement, EntitlementList } from "../../core/rulings/ruled-case";
 import { countryOptions } from "../../text/code-lists";
 import { countryName } from "../../text/format";
+import { useRegister } from "../fields/use-register.client";
 import { KeyBox, put, Words } from "../rulebook/part-fields.client";
 
 interface Props {
@@ -78,6 +79,34 @@ function AsTable({ value, disabled, onChange }: Props) {
   );
 }
 
+/** The name of an institution, offered as the register has it: that is how applicants pick it. */
+function RegisterName({
+  label,
+  country,
+  value,
+  onChange,
+}: {
+  label: string;
+  country: string;
+  value: string;
+  onChange: (name: string) => void;
+}) {
+  const { found, look, forget } = useRegister(country);
+  return (
+    <AutoComplete
+      size="small"
+      aria-label={label}
+      placeholder="any"
+      value={value}
+      style={{ width: "100%" }}
+      options={found.suggestions.filter((s) => s.country === country).map((s) => ({ value: s.name }))}
+      onSearch={look}
+      onChange={onChange}
+      onBlur={forget}
+    />
+  );
+}
+
 function EntryLine({
   entry,
   no,
@@ -114,7 +143,15 @@ function EntryLine({
           style={{ width: "100%" }}
         />
       </td>
-      {NARROWED.map((part) => (
+      <td>
+        <RegisterName
+          label={`${HEADS.institution} of entry ${no}`}
+          country={entry.country}
+          value={entry.institution ?? ""}
+          onChange={(name) => onChange(put(entry, "institution", name === "" ? undefined : name))}
+        />
+      </td>
+      {(["title", "level"] as const).map((part) => (
         <td key={part}>
           <Input
             size="small"
