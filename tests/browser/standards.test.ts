@@ -63,6 +63,11 @@ describe("the office's standards", () => {
     await page.getByText("Line 3: the country has to be a code of two letters").waitFor();
     await page.getByRole("button", { name: "Add an entry" }).click();
     await page.getByLabel("Level of entry 3").fill("7");
+    // Its institution is offered as the register has it, from the country of the entry, with typing errors forgiven.
+    const institution = page.getByLabel("Institution of entry 2");
+    await institution.fill("halden snd");
+    await page.getByTitle("University of Halden Sound").click();
+    expect(await institution.inputValue()).toBe("University of Halden Sound");
     await saved();
     await page.getByRole("button", { name: "Undo" }).waitFor();
   });
