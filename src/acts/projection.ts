@@ -42,6 +42,7 @@ type Standing = Readonly<Record<(typeof SHOWN)[number], string | number | Date |
 /** The column of a property, as the schema names it. */
 export const columnOf = (name: string): string => name.replace(/[A-Z]/gu, (letter) => `_${letter.toLowerCase()}`);
 
+/** What is kept of a file for lists, but for when somebody last did something there. */
 export function standingRow(loaded: LoadedFile, assessment: Assessment, office: Office, now: Date): Standing {
   const { file } = assessment;
   const due = file.dueAt === null ? null : new Date(file.dueAt);
@@ -112,7 +113,7 @@ const WRITE = `with file as materialized (
     delete from file_key k using file where k.application_id = file.id and not file.keys ? k.key),
   keys as (
     insert into file_key (application_id, key) select id, jsonb_array_elements_text(keys) from file on conflict do nothing),
-  came as (
+  lost_awaited as (
     delete from awaited a using file where a.application_id = file.id
       and jsonb_build_array(a.kind, a.about, a.due) not in (select jsonb_array_elements(file.awaited)))
   insert into awaited (application_id, kind, about, due)
