@@ -4,6 +4,7 @@ import { combText } from "./core/assessment/comb";
 import { reasonOf } from "./core/assessment/reason";
 import { shownName } from "./core/identity/shown-name";
 import { makeOffice, type Office, referenceSetSchema } from "./core/office/reference-set";
+import { restsOn } from "./core/office/touch";
 import { loadFiles } from "./db/load-file";
 
 /**
@@ -34,6 +35,7 @@ interface Stored {
   mend_until: Date | null;
   assessed_at: Date;
   office_version: number;
+  rests_on: string[] | null;
 }
 
 const BATCH = 200;
@@ -53,7 +55,7 @@ export async function verifyAll(
   let after = "";
   for (;;) {
     const { rows } = await pool.query<Stored>(
-      "select application_id as id, number, name, stage, turn, reason, comb, due_at, valid_until, mend_until, assessed_at, office_version from file_standing where number > $1 and (valid_until is null or valid_until > assessed_at) order by number limit $2",
+      "select application_id as id, number, name, stage, turn, reason, comb, due_at, valid_until, mend_until, assessed_at, office_version, rests_on from file_standing where number > $1 and (valid_until is null or valid_until > assessed_at) order by number limit $2",
       [after, BATCH],
     );
     const last = rows.at(-1);
@@ -72,6 +74,7 @@ export async function verifyAll(
       const file = loaded.get(row.id);
       if (!office || !file) throw new Error(`file ${row.number} has no office version ${row.office_version}`);
       const assessment = assess({ ...file, office, at: row.assessed_at.getTime() });
+      const own = restsOn(file.facts.answers, file.facts.confirmations, file.rulebooks);
       const pairs: readonly (readonly [string, string, string])[] = [
         ["name", row.name, shownName(file.facts)],
         ["stage", row.stage, assessment.file.stage],
@@ -80,6 +83,7 @@ export async function verifyAll(
         ["comb", row.comb, combText(assessment.file.comb)],
         ["due", row.due_at?.toISOString() ?? "", assessment.file.dueAt ?? ""],
         ["mend until", row.mend_until?.toISOString() ?? "", assessment.file.mendUntil ?? ""],
+        ["rests on", (row.rests_on ?? own).join(" "), own.join(" ")],
         ["valid until", row.valid_until?.toISOString() ?? "", assessment.file.validUntil ?? ""],
       ];
       for (const [field, stored, computed] of pairs)

@@ -8,12 +8,30 @@ import { act, fillForm } from "../../src/demo/applicant";
 import { someone } from "../../src/demo/people";
 import { referenceSet } from "../../src/demo/reference-set";
 import { runJob } from "../../src/jobs/handlers";
+import { byHand, plainFiles } from "./fifteen-rules";
 import { bare, manyFiles } from "./files";
-import { report } from "./measure";
+import { report, time } from "./measure";
 
 const FILES = Number(process.env.UNVEX_BENCH_FILES ?? 10_000);
 const ONE_IN = 20;
 const SYSTEM: Actor = { kind: "system" };
+
+/**
+ * 100,000 files in 5 s of CPU were asked for where the hand-written rules assess 375,000 a second. Machines differ, so a file may take as
+ * many times its hand-written assessment as there.
+ */
+const TIMES_BY_HAND = (5 / 100_000) * 375_000;
+
+/** Milliseconds for one file by the hand-written rules, on this machine and now. */
+async function handWritten(): Promise<number> {
+  let kept = 0;
+  const turn = () => {
+    for (let i = 0; i < 300; i += 1) for (const file of plainFiles) kept += byHand(file) ? 1 : 0;
+  };
+  const ms = await time(15, turn);
+  if (kept === 0) throw new Error("nothing was assessed");
+  return ms / (300 * plainFiles.length);
+}
 
 /** On the 20 scale 11 passes instead of 10: a grade of 14.8 is no longer enough. */
 const STRICTER = {
@@ -90,12 +108,17 @@ export async function benchReassess(pool: pg.Pool, runtime: Runtime, roundId: st
     all.ms <= floor * 2 && all.changed >= expected,
   );
   const few = await inForce(AS_BEFORE);
-  const perMany = (few.cpu * 100_000) / FILES / 1000;
-  report(
-    `a scale of one file in ${ONE_IN} changes (${few.changed.toLocaleString("en")} change)`,
-    `${seconds(few.ms)}, CPU for 100,000 ${perMany.toFixed(1)} s`,
-    perMany / 5,
-    "at most 1 (5 s of CPU for 100,000)",
-    perMany <= 5 && few.changed >= expected,
-  );
+  const hand = await handWritten();
+  const inCpu = (what: string, { ms, cpu, changed }: typeof few) => {
+    const times = cpu / FILES / hand;
+    report(
+      `${what} (${changed.toLocaleString("en")} change)`,
+      `${seconds(ms)}, of it CPU here ${seconds(cpu)}`,
+      times,
+      `at most ${TIMES_BY_HAND} (a file, in CPU, beside by hand)`,
+      times <= TIMES_BY_HAND && changed >= expected,
+    );
+  };
+  inCpu("every file may be touched", all);
+  inCpu(`a scale of one file in ${ONE_IN} changes`, few);
 }
