@@ -74,7 +74,7 @@ export async function verifyAll(
       const file = loaded.get(row.id);
       if (!office || !file) throw new Error(`file ${row.number} has no office version ${row.office_version}`);
       const assessment = assess({ ...file, office, at: row.assessed_at.getTime() });
-      const own = restsOn(file.facts.answers, file.facts.confirmations, file.rulebooks);
+      const rests = restsOn(file.facts.answers, file.facts.confirmations, file.rulebooks);
       const pairs: readonly (readonly [string, string, string])[] = [
         ["name", row.name, shownName(file.facts)],
         ["stage", row.stage, assessment.file.stage],
@@ -83,7 +83,7 @@ export async function verifyAll(
         ["comb", row.comb, combText(assessment.file.comb)],
         ["due", row.due_at?.toISOString() ?? "", assessment.file.dueAt ?? ""],
         ["mend until", row.mend_until?.toISOString() ?? "", assessment.file.mendUntil ?? ""],
-        ["rests on", (row.rests_on ?? own).join(" "), own.join(" ")],
+        ["rests on", (row.rests_on ?? rests).join(" "), rests.join(" ")],
         ["valid until", row.valid_until?.toISOString() ?? "", assessment.file.validUntil ?? ""],
       ];
       for (const [field, stored, computed] of pairs)

@@ -29,7 +29,12 @@ interface Props {
 }
 
 /** A degree in one line, with all that would be taken over of it. */
-function DegreeLine({ degree, values, section, locale }: Props & { degree: NamedDegree; values: Values }) {
+function DegreeLine({
+  degree,
+  values,
+  section,
+  locale,
+}: Pick<Props, "section" | "locale"> & { degree: NamedDegree; values: Values }) {
   const wordOf = (field: string) =>
     section.fields.find((f) => f.key === field)?.options?.find((o) => o.value === values[field])?.title[locale];
   const day = (field: string) => (typeof values[field] === "string" ? formatDate(locale, values[field]) : undefined);
@@ -46,8 +51,7 @@ function DegreeLine({ degree, values, section, locale }: Props & { degree: Named
 }
 
 /** Takes a degree over from a file of student results: looked at first, one at a time. */
-export function DegreeFile(props: Props) {
-  const { application, section, locale, office, room, take } = props;
+export function DegreeFile({ application, section, locale, office, room, take }: Props) {
   const [results, setResults] = useState<ResultsFile | null>(null);
   const [taken, setTaken] = useState<Readonly<Record<string, () => void>>>({});
   const [open, setOpen] = useState(false);
@@ -89,7 +93,7 @@ export function DegreeFile(props: Props) {
             const undo = taken[key];
             return (
               <li key={key}>
-                <DegreeLine {...props} degree={degree} values={values} />{" "}
+                <DegreeLine degree={degree} values={values} section={section} locale={locale} />{" "}
                 {undo ? (
                   <span role="status">
                     {say(locale, "results.degreeTaken")}{" "}
