@@ -1,3 +1,4 @@
+import { dequal } from "dequal";
 import { and, eq, inArray, max, sql } from "drizzle-orm";
 import { z } from "zod";
 import type { Json } from "../core/assessment/facts";
@@ -8,7 +9,7 @@ import { mayChange, reopenedOf } from "../core/sections/lock";
 import { COMPLETE_FIELD } from "../core/sections/typed-facts";
 import { enqueue } from "../db/queue";
 import { answer, answerVersion } from "../db/schema";
-import { type ActContext, done, refuse } from "./act";
+import { type ActContext, done } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
 import { namedBeside } from "./named-beside";
 
@@ -31,7 +32,7 @@ const input = z.object({
     .array(
       z.object({
         ...placeSchema,
-        value: json.refine((v) => JSON.stringify(v).length <= LONGEST_VALUE, "too long"),
+        value: json,
         /** The version that the writer saw; 0 for a field that was empty. */
         seen: z.int().min(0),
       }),
@@ -46,10 +47,28 @@ const input = z.object({
 
 type Change = z.output<typeof input>["changes"][number];
 
+/** Why one change is not taken, whatever becomes of the others that came with it. */
+export type SaveRefusal = "locked" | "unknown" | "too-long" | "unreadable";
+
 export type SaveResult =
   | { readonly state: "saved"; readonly version: number; readonly issue: ValueIssue | null }
   | { readonly state: "conflict"; readonly version: number; readonly value: Json }
-  | { readonly state: "locked" };
+  | { readonly state: "refused"; readonly why: SaveRefusal };
+
+const refused = (why: SaveRefusal): SaveResult => ({ state: "refused", why });
+
+/** What no column can hold: a NUL, or half of a character that is written as two. */
+const UNREADABLE = /[\0\p{Cs}]/u;
+
+const isUnreadable = (value: Json): boolean => {
+  if (typeof value === "string") return UNREADABLE.test(value);
+  if (typeof value !== "object" || value === null) return false;
+  return Object.entries(value).some(([name, inner]) => UNREADABLE.test(name) || isUnreadable(inner));
+};
+
+/** What is wrong with a value whatever field it is for. */
+const unfit = (value: Json): SaveRefusal | null =>
+  JSON.stringify(value).length > LONGEST_VALUE ? "too-long" : isUnreadable(value) ? "unreadable" : null;
 
 interface Target {
   readonly section: Section;
@@ -149,15 +168,17 @@ function judge(
   changes: readonly Change[],
   change: Change,
   writes: Map<string, Write>,
-): SaveResult | null {
+): SaveResult {
   const target = findTarget(file, change);
-  if (!target) return null;
+  if (!target) return refused("unknown");
   const place = key(change);
   const current = state.stored.get(place);
   const empty = current === undefined || current.value === null || current.value === "";
   const grows = target.section.grows === true;
   if (!mayChange(change.scope, usedBy(file, change.section), empty, reopenedAt(file, change), grows))
-    return { state: "locked" };
+    return refused("locked");
+  const unfitting = unfit(change.value);
+  if (unfitting) return refused(unfitting);
   const issue = target.field
     ? checkValue(
         target.field,
@@ -166,8 +187,7 @@ function judge(
         namedBeside(target.field, change, changes, file.facts.answers),
       )
     : null;
-  if (current && JSON.stringify(current.value) === JSON.stringify(change.value))
-    return { state: "saved", version: current.version, issue };
+  if (current && dequal(current.value, change.value)) return { state: "saved", version: current.version, issue };
   // Somebody wrote here since this writer looked: neither of the two values is thrown away, the person decides.
   if (current && current.version > change.seen)
     return { state: "conflict", version: current.version, value: current.value };
@@ -223,8 +243,9 @@ async function removeEntry(
 }
 
 /**
- * Saves fields of the form as they are left. Gaps and wrong values are kept, so nothing typed is lost; what is wrong with a
- * value comes back beside it. A field that changed in another window is not overwritten: both values come back.
+ * Saves fields of the form as they are left, each by itself: what cannot be taken is named, and keeps nothing else from being saved. Gaps
+ * and wrong values are kept, so nothing typed is lost; what is wrong with a value comes back beside it. A field that changed in another
+ * window is not overwritten: both values come back.
  */
 export const saveAnswers = defineFileAct({
   name: "save-answers",
@@ -235,20 +256,17 @@ export const saveAnswers = defineFileAct({
     removed: removed.map((r) => `${r.section}/${r.entry}`),
   }),
   run: async (ctx, file, { changes, removed }) => {
-    const results: SaveResult[] = [];
     const writes = new Map<string, Write>();
     const state = await formState(ctx, file, changes);
-    for (const change of changes) {
-      const result = judge(file, state, changes, change, writes);
-      if (!result) return refuse("not-found", { field: `${change.section}.${change.field}` });
-      results.push(result);
-    }
+    const results = changes.map((change) => judge(file, state, changes, change, writes));
     await store(ctx, file, [...writes.values()]);
     // Results that come later are looked for in the lists of their owners, too.
     const later = file.facts.choices.some((c) => c.submittedAt !== null);
     if (later && [...writes.values()].some((w) => findTarget(file, w)?.section.core === "tests"))
       await enqueue(ctx.boss, ctx.client, "match-results", { applicationId: file.id });
-    for (const place of removed) if (!(await removeEntry(ctx, file, place))) return refuse("locked");
-    return done({ results, savedAt: ctx.now.toISOString() });
+    const removals: boolean[] = [];
+    for (const place of removed) removals.push(await removeEntry(ctx, file, place));
+    /** For each change how it went, and for each entry whether it was taken out. */
+    return done({ results, removals, savedAt: ctx.now.toISOString() });
   },
 });

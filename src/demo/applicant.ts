@@ -102,10 +102,22 @@ export function formOf(p: Profile): { readonly sections: readonly NonNullable<Ch
   return { sections, ids };
 }
 
+/** Saves fields of the form, each of which has to be taken. */
+export async function saveForm(
+  runtime: Runtime,
+  actor: Actor,
+  applicationId: string,
+  changes: NonNullable<Changes>,
+): Promise<void> {
+  const { results } = await act(runtime, saveAnswers, actor, { applicationId, changes });
+  const refused = changes.find((_, i) => results[i]?.state === "refused");
+  if (refused) throw new Error(`the demo's ${refused.section}.${refused.field} was not taken`);
+}
+
 /** Fills the form section by section, as the page does when fields are left. */
 export async function fillForm(runtime: Runtime, actor: Actor, applicationId: string, p: Profile): Promise<Filled> {
   const { sections, ids } = formOf(p);
-  for (const section of sections) await act(runtime, saveAnswers, actor, { applicationId, changes: section });
+  for (const section of sections) await saveForm(runtime, actor, applicationId, section);
   return ids;
 }
 

@@ -1,7 +1,6 @@
 import { randomUUID } from "node:crypto";
 import type { Runtime } from "../acts/act";
 import { requestReference } from "../acts/request-reference";
-import { saveAnswers } from "../acts/save-answers";
 import { assess } from "../core/assessment/assess";
 import type { Json } from "../core/assessment/facts";
 import type { Picture } from "../core/requirements/definition";
@@ -13,7 +12,7 @@ import { countIn } from "../core/text/counting";
 import { database } from "../db/connection";
 import { type LoadedFile, loadFile } from "../db/load-file";
 import { currentOffice } from "../db/office";
-import { act, formOf, supply } from "./applicant";
+import { act, formOf, saveForm, supply } from "./applicant";
 import { certificate, paper, passport, picture, transcript } from "./documents";
 import { ownWords } from "./own-words";
 import type { Profile } from "./profile";
@@ -153,7 +152,7 @@ async function fillKnown(
         : own?.fields.some((f) => f.key === field) || (own?.repeats && field === COMPLETE_FIELD);
     });
     const changes = asked.map((c) => ({ ...c, value: told[`${c.section}.${c.field}`] ?? c.value }));
-    if (changes.length > 0) await act(runtime, saveAnswers, actor, { applicationId, changes });
+    if (changes.length > 0) await saveForm(runtime, actor, applicationId, changes);
   }
 }
 
@@ -167,7 +166,7 @@ async function addTold(runtime: Runtime, actor: Actor, applicationId: string, to
     const given = loaded.facts.answers.some((a) => a.section === key && a.field === field);
     return asked && !given ? [{ scope: "file", section: key, entry: "", field, value, seen: 0 }] : [];
   });
-  if (changes.length > 0) await act(runtime, saveAnswers, actor, { applicationId, changes });
+  if (changes.length > 0) await saveForm(runtime, actor, applicationId, changes);
 }
 
 const REFEREES = ["Prof. Hester Aldous", "Cormac Ruane", "Dr. Ines Falkenrath"] as const;
@@ -199,7 +198,7 @@ async function nameReferees(runtime: Runtime, actor: Actor, applicationId: strin
       seen: 0,
     }));
   });
-  await act(runtime, saveAnswers, actor, { applicationId, changes });
+  await saveForm(runtime, actor, applicationId, changes);
 }
 
 /** Entries that a story tells whole. */
@@ -213,7 +212,7 @@ async function addEntries(runtime: Runtime, actor: Actor, applicationId: string,
       return Object.entries(fields).map(([field, value]) => ({ scope: "file", section, entry, field, value, seen: 0 }));
     }),
   );
-  if (changes.length > 0) await act(runtime, saveAnswers, actor, { applicationId, changes });
+  if (changes.length > 0) await saveForm(runtime, actor, applicationId, changes);
 }
 
 /** Fills the form until nothing is missing in it. */
@@ -246,7 +245,7 @@ export async function fillAny(
         return true;
       })
       .map((c) => ({ ...c, seen: 0 }));
-    await act(runtime, saveAnswers, actor, { applicationId, changes });
+    await saveForm(runtime, actor, applicationId, changes);
   }
   throw new Error(
     `the demo’s form was never full: ${JSON.stringify((await look(runtime, applicationId)).assessment.requirements.flatMap((r) => r.gaps))}`,

@@ -9,7 +9,6 @@ import { recordPayment, startPayment } from "../acts/payments";
 import { reopenSections, sendCorrections } from "../acts/reopen-sections";
 import { requestReference } from "../acts/request-reference";
 import { ruleOnCase } from "../acts/rulings";
-import { saveAnswers } from "../acts/save-answers";
 import { startApplication } from "../acts/start-application";
 import { submitApplication } from "../acts/submit-application";
 import { giveUndertaking } from "../acts/undertaking";
@@ -24,7 +23,7 @@ import { formatDay, parseDay } from "../core/time/day";
 import { database } from "../db/connection";
 import { loadFile } from "../db/load-file";
 import { currentOffice } from "../db/office";
-import { act, type Filled, fillForm, formOf, supply } from "./applicant";
+import { act, type Filled, fillForm, formOf, saveForm, supply } from "./applicant";
 import { momentFrom } from "./catalogue";
 import * as documents from "./documents";
 import { fillAny, supplyAny } from "./filling";
@@ -188,7 +187,7 @@ async function correct(play: Play, changes: Readonly<Record<string, Json>>): Pro
     const known = loaded?.facts.answers.find((a) => a.section === section && a.field === field);
     return { scope: "file", section, entry: known?.entry ?? "", field, value, seen: known?.version ?? 0 };
   });
-  await act(stage.runtime, saveAnswers, actor, { applicationId, changes: wanted });
+  await saveForm(stage.runtime, actor, applicationId, wanted);
   await act(stage.runtime, sendCorrections, actor, { applicationId, true: true });
 }
 
@@ -213,7 +212,7 @@ async function perform(play: Play, moment: Moment): Promise<void> {
     case "fill some": {
       const { sections } = formOf(play.profile);
       for (const section of sections.slice(0, moment.sections))
-        await act(runtime, saveAnswers, play.actor, { applicationId, changes: section });
+        await saveForm(runtime, play.actor, applicationId, section);
       return;
     }
     case "fill any":

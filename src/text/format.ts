@@ -27,6 +27,9 @@ export function formatDate(locale: Locale, date: string): string {
     : dateFormat(locale, "day", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" }).format(value);
 }
 
+/** A day and a time on a clock that stands beside it, `YYYY-MM-DDTHH:mm`: 3 Feb 2027, 18:00. */
+export const formatWritten = (locale: Locale, moment: string): string => formatMoment(locale, `${moment}Z`, "UTC");
+
 /** A moment in a named zone: 3 Feb 2027, 18:00. */
 export function formatMoment(locale: Locale, instant: string, zone: string): string {
   return dateFormat(locale, zone, {

@@ -7,8 +7,8 @@ import type { Locale } from "../core/text/local-text";
 import { formatDate } from "../text/format";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
-import { placeKey } from "./autosave.client";
 import { entryValues } from "./entry-values";
+import { placeKey } from "./unsent";
 
 interface Props {
   readonly context: {

@@ -7,12 +7,11 @@ import type { Field } from "../core/sections/definition";
 import { canBeDoubted } from "../core/sections/doubts";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
-import { placeKey } from "./autosave.client";
 import { DoubtNote } from "./doubt-note";
-import { RoughDateText } from "./fields/date-input.client";
 import { FieldInput } from "./fields/field-input.client";
-
-import { Conflict, type FieldContext, fieldProps, mayRemove, shownFields } from "./section-fields.client";
+import { HeldNote } from "./held-change.client";
+import { type FieldContext, fieldProps, mayRemove, shownFields } from "./section-fields.client";
+import { placeKey } from "./unsent";
 
 /** Kinds that fit into one cell, with the width that they ask for. */
 const CELL_WIDTHS: Readonly<Partial<Record<Field["kind"], string>>> = {
@@ -118,19 +117,19 @@ export function EntryGrid({
           {fields.map((field) => {
             if (!shownFields(section, entry).includes(field)) return <div key={field.key} data-empty="true" />;
             const id = `${prefix}-${entry}-${field.key}`;
-            const { place, state, wrong, input } = fieldProps(context, entry, field, id);
+            const { place, wrong, input } = fieldProps(context, entry, field, id);
             return (
               <div key={field.key} data-field={field.key}>
                 <label htmlFor={id} className="cell-label">
                   {field.title[locale]} {row + 1}
                 </label>
-                {field.rough ? <RoughDateText {...input} /> : <FieldInput {...input} />}
+                <FieldInput {...input} />
                 {wrong ? (
                   <p id={`${id}-wrong`} className="wrong" role="alert">
                     {wrong}
                   </p>
                 ) : null}
-                <Conflict context={context} place={place} state={state} value={input.value} />
+                <HeldNote context={context} place={place} field={field} />
               </div>
             );
           })}

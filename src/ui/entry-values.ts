@@ -1,6 +1,6 @@
 import type { Json } from "../core/assessment/facts";
 import type { FormSection } from "../views/form-sections";
-import { placeKey } from "./autosave.client";
+import { placeKey } from "./unsent";
 
 /** The fields of one entry as they stand in the form now, typed or stored. */
 export function entryValues(

@@ -1,5 +1,6 @@
 import type { ValueIssue } from "../core/sections/check-value";
 import type { Locale } from "../core/text/local-text";
+import { formatDate } from "../text/format";
 import { numberShapes } from "../text/number-shapes";
 import { isTextKey, say } from "../text/say";
 
@@ -9,7 +10,8 @@ export function issueText(locale: Locale, issue: ValueIssue): string {
   if (!isTextKey(key)) return "";
   const values: Record<string, string | number> = {};
   for (const [name, value] of Object.entries(issue))
-    if (name === "like") values.like = numberShapes(locale, value as readonly string[]);
+    if (name === "days") values.days = (value as readonly string[]).map((day) => formatDate(locale, day)).join(" / ");
+    else if (name === "like") values.like = numberShapes(locale, value as readonly string[]);
     else if (name !== "code") values[name] = Array.isArray(value) ? value.join(", ") : String(value);
   return say(locale, key, values);
 }

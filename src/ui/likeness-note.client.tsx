@@ -4,7 +4,7 @@ import { useEffect, useState } from "react";
 import type { Locale } from "../core/text/local-text";
 import { say } from "../text/say";
 import type { WriterLikeness } from "../views/likeness";
-import type { Place } from "./autosave.client";
+import type { Place } from "./unsent";
 
 export type LookForLikeness = (place: Omit<Place, "entry">, text: string) => Promise<WriterLikeness | null>;
 

@@ -1,8 +1,8 @@
 "use client";
 
-import { Button, DatePicker, Input, Select } from "antd";
-import dayjs from "dayjs";
+import { Button, Input, Select } from "antd";
 import { useEffect, useRef, useState } from "react";
+import { DayInput } from "./fields/day-input.client";
 
 const REASONS = [
   { value: "unreadable", label: "It cannot be read" },
@@ -69,20 +69,14 @@ export function ReturnForm({
       </div>
       <div className="field">
         <label htmlFor="return-due">By</label>
-        <DatePicker
-          id="return-due"
-          value={dayjs(day)}
-          format="D MMM YYYY"
-          allowClear={false}
-          onChange={(d) => d && setDay(d.format("YYYY-MM-DD"))}
-        />
+        <DayInput id="return-due" value={day} precision="day" locale="en" onTake={setDay} />
       </div>
       <div className="presses">
         <Button
           type="primary"
           loading={busy}
           onClick={() => void send()}
-          disabled={kind === "ask" && text.trim() === ""}
+          disabled={day === "" || (kind === "ask" && text.trim() === "")}
         >
           {kind === "return" ? "Send it back" : "Send the question"}
         </Button>

@@ -12,29 +12,26 @@ import { usualFirst, usualScales } from "../core/sections/usual-scales";
 import type { Locale } from "../core/text/local-text";
 import { isTextKey, say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
-import { type FieldState, type Place, placeKey } from "./autosave.client";
+import type { FieldState } from "./autosave.client";
 import { DoubtNote } from "./doubt-note";
 import { entryValues } from "./entry-values";
 import { AgreeInput, FieldInput } from "./fields/field-input.client";
+import { HeldNote } from "./held-change.client";
 import { issueText } from "./issue-text";
 import { LikenessNote, type LookForLikeness } from "./likeness-note.client";
+import { type Place, placeKey } from "./unsent";
+
+const storedIn = (section: FormSection, entry: string, field: string): Json =>
+  section.entries.find((e) => e.id === entry)?.values[field]?.value ?? null;
 
 /** Whether something stands in a field on the server: what a submitted choice uses is closed, gaps may be filled. */
 function isStored(section: FormSection, entry: string, field: string): boolean {
-  const value = section.entries.find((e) => e.id === entry)?.values[field]?.value;
-  return value !== undefined && value !== null && value !== "";
+  const value = storedIn(section, entry, field);
+  return value !== null && value !== "";
 }
 
 export function mayRemove(section: FormSection, entry: string): boolean {
   return section.open === "all" || (section.open === "add" && !section.entries.some((e) => e.id === entry));
-}
-
-/** What a value looks like in a sentence about two values of one field. */
-function shown(locale: Locale, value: Json): string {
-  if (value === null || value === "") return say(locale, "form.nothing");
-  if (isNotKnown(value)) return say(locale, "form.notKnown");
-  if (typeof value === "boolean") return say(locale, value ? "form.yes" : "form.no");
-  return typeof value === "string" ? value : JSON.stringify(value);
 }
 
 export interface FieldContext {
@@ -48,10 +45,12 @@ export interface FieldContext {
   readonly values: Readonly<Record<string, Json>>;
   /** The values with which fields were left: those are judged, not what is still being typed. */
   readonly left: Readonly<Record<string, Json>>;
-  readonly states: Readonly<Record<string, FieldState>>;
+  readonly stateOf: (key: string) => FieldState;
   readonly set: (place: Place, value: Json) => void;
   readonly leave: (place: Place, value: Json) => void;
   readonly resolve: (place: Place, value: Json, keepMine: boolean) => void;
+  /** What was typed there and will never be saved is done with. */
+  readonly letGo: (place: Place) => void;
   /** Holds a statement against those that others handed in; null where nothing is handed in. */
   readonly look: LookForLikeness | null;
 }
@@ -99,11 +98,12 @@ function besideInstitution({ section, values, set, leave }: FieldContext, entry:
 }
 
 export function fieldProps(context: FieldContext, entry: string, field: Field, id: string) {
-  const { section, locale, office, values, left, states, set, leave } = context;
+  const { section, locale, office, values, left, stateOf, set, leave } = context;
   const place = { scope: section.scope, section: section.key, entry, field: field.key };
   const key = placeKey(place);
-  const state = states[key] ?? {};
-  const value = values[key] ?? null;
+  const state = stateOf(key);
+  const closed = state.held?.why === "locked";
+  const value = closed ? storedIn(section, entry, field.key) : (values[key] ?? null);
   const beside = fieldBeside(field);
   const named = beside === null ? null : values[placeKey({ ...place, field: beside })];
   // What was left is judged here at once, by the same check as on the server, also while the line is down.
@@ -121,7 +121,6 @@ export function fieldProps(context: FieldContext, entry: string, field: Field, i
         : null;
   return {
     place,
-    state,
     wrong,
     input: {
       id,
@@ -135,10 +134,7 @@ export function fieldProps(context: FieldContext, entry: string, field: Field, i
       taken,
       value,
       test: typeof named === "string" ? named : null,
-      disabled:
-        section.open === "none" ||
-        state.locked === true ||
-        (section.open === "add" && isStored(section, entry, field.key)),
+      disabled: section.open === "none" || closed || (section.open === "add" && isStored(section, entry, field.key)),
       invalid: wrong !== null,
       describedBy: [field.help ? `${id}-help` : "", wrong ? `${id}-wrong` : ""].filter(Boolean).join(" ") || undefined,
       onChange: (value: Json) => set(place, value),
@@ -148,53 +144,15 @@ export function fieldProps(context: FieldContext, entry: string, field: Field, i
   };
 }
 
-export function Conflict({
-  context,
-  place,
-  state,
-  value,
-}: {
-  context: FieldContext;
-  place: Place;
-  state: FieldState;
-  value: Json;
-}) {
-  if (!state.conflict) return null;
-  const theirs = state.conflict.value;
-  return (
-    <div className="conflict" role="alert">
-      <p>
-        {say(context.locale, "save.conflict", {
-          theirs: shown(context.locale, theirs),
-          yours: shown(context.locale, value),
-        })}
-      </p>
-      <Button size="small" onClick={() => context.resolve(place, value, true)}>
-        {say(context.locale, "save.keepMine")}
-      </Button>{" "}
-      <Button
-        size="small"
-        onClick={() => {
-          context.set(place, theirs);
-          context.resolve(place, theirs, false);
-        }}
-      >
-        {say(context.locale, "save.takeTheirs")}
-      </Button>
-    </div>
-  );
-}
-
 /** A text as it was left here, or as it stood when the page was opened. */
 function leftText({ left, section }: FieldContext, place: Place): string {
-  const stored = section.entries.find((e) => e.id === place.entry)?.values[place.field]?.value;
-  const value = left[placeKey(place)] ?? stored;
+  const value = left[placeKey(place)] ?? storedIn(section, place.entry, place.field);
   return typeof value === "string" ? value : "";
 }
 
 function FieldRow({ context, entry, field }: { context: FieldContext; entry: string; field: Field }) {
   const id = `${context.section.key}-${entry}-${field.key}`;
-  const { place, state, wrong, input } = fieldProps(context, entry, field, id);
+  const { place, wrong, input } = fieldProps(context, entry, field, id);
   return (
     <div className="field" data-kind={field.kind}>
       {field.kind === "agree" ? (
@@ -247,8 +205,7 @@ function FieldRow({ context, entry, field }: { context: FieldContext; entry: str
       {context.look && isCompared(field) && !input.disabled ? (
         <LikenessNote place={place} text={leftText(context, place)} locale={context.locale} look={context.look} />
       ) : null}
-      {state.locked ? <p className="wrong">{say(context.locale, "save.locked")}</p> : null}
-      <Conflict context={context} place={place} state={state} value={input.value} />
+      <HeldNote context={context} place={place} field={field} />
     </div>
   );
 }

@@ -8,13 +8,15 @@ import type { Locale } from "../core/text/local-text";
 import { formatMoment } from "../text/format";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
-import { type Place, placeKey, type SaveStatus, useAutosave } from "./autosave.client";
+import { type SaveStatus, useAutosave } from "./autosave.client";
 import { DegreeFile } from "./degree-file.client";
 import { EntryGrid, fitsGrid } from "./entry-grid.client";
+import { HeldElsewhere } from "./held-change.client";
 import type { LookForLikeness } from "./likeness-note.client";
 import { PasteTable } from "./paste-table.client";
 import { RunningSums } from "./running-sums";
-import { EntryFields, firstEntry, ListFoot, mayRemove } from "./section-fields.client";
+import { EntryFields, firstEntry, ListFoot, mayRemove, shownFields } from "./section-fields.client";
+import { isAtEntry, type Place, placeKey } from "./unsent";
 
 const COMPLETE = "complete";
 
@@ -63,6 +65,8 @@ function versionsOf(sections: readonly FormSection[]): Record<string, number> {
   );
 }
 
+const placeOf = (section: FormSection, entry: string) => ({ scope: section.scope, section: section.key, entry });
+
 export function SaveLine({ status, locale, zone }: { status: SaveStatus; locale: Locale; zone: string }) {
   const text =
     status.kind === "saved"
@@ -108,6 +112,8 @@ export function SectionForm({
       readonly values: Readonly<Record<string, Json>>;
       /** Taken out together with others: no line for each. */
       readonly quiet?: boolean;
+      /** The server keeps it: it was submitted. */
+      readonly kept?: boolean;
     }[]
   >([]);
   const page = useMemo(() => initial.map((s) => `${s.scope}|${s.key}`), [initial]);
@@ -118,12 +124,16 @@ export function SectionForm({
     versions: useMemo(() => versionsOf(initial), [initial]),
     page,
     onSections: setSections,
+    onKeptEntry: (entry) =>
+      setRemoved((all) =>
+        all.map((r) => (isAtEntry({ ...entry, field: "" }, placeOf(r.section, r.entry)) ? { ...r, kept: true } : r)),
+      ),
   });
-  const { unsent } = autosave;
+  const { waiting } = autosave;
   useEffect(() => {
-    const waiting = unsent();
-    if (Object.keys(waiting).length > 0) setValues((all) => ({ ...all, ...waiting }));
-  }, [unsent]);
+    const typed = waiting();
+    if (Object.keys(typed).length > 0) setValues((all) => ({ ...all, ...typed }));
+  }, [waiting]);
 
   const set = (place: Place, value: Json) => setValues((all) => ({ ...all, [placeKey(place)]: value }));
   const saved = useRef<Record<string, string>>({});
@@ -139,7 +149,7 @@ export function SectionForm({
   };
 
   const entriesOf = (section: FormSection): readonly string[] => {
-    const gone = new Set(removed.filter((r) => r.section.key === section.key).map((r) => r.entry));
+    const gone = new Set(removed.filter((r) => r.section.key === section.key && !r.kept).map((r) => r.entry));
     const known = section.entries.map((e) => e.id);
     const all = [...known, ...(added[section.key] ?? []).filter((id) => !known.includes(id))].filter(
       (id) => !gone.has(id),
@@ -156,7 +166,7 @@ export function SectionForm({
         .map(([key, value]) => [key.split("|")[3] ?? "", value]),
     );
     setRemoved((all) => [...all, { section, entry, values: own }]);
-    autosave.remove({ scope: section.scope, section: section.key, entry });
+    autosave.remove(placeOf(section, entry));
   };
 
   const isBegun = (section: FormSection, entry: string): boolean =>
@@ -192,6 +202,17 @@ export function SectionForm({
   const begunIn = (section: FormSection, entries: readonly string[]) =>
     entries.filter((entry) => entry !== firstEntry(section) || isBegun(section, entry)).length;
 
+  /** Whether a field of that place is shown here, so that what is said of it stands beside it. */
+  const isOnPage = (place: Place): boolean =>
+    sections.some(
+      (s) =>
+        s.applies &&
+        s.scope === place.scope &&
+        s.key === place.section &&
+        (s.repeats ? entriesOf(s) : [""]).includes(place.entry) &&
+        shownFields(s, place.entry).some((f) => f.key === place.field),
+    );
+
   const bringBack = (index: number) => {
     const item = removed[index];
     if (!item) return;
@@ -211,6 +232,10 @@ export function SectionForm({
   return (
     <div className="section-form">
       <SaveLine status={autosave.status} locale={locale} zone={zone} />
+      <HeldElsewhere
+        context={{ locale, office, values, set, resolve: autosave.resolve, letGo: autosave.letGo }}
+        held={Object.values(autosave.held).filter((h) => !isOnPage(h))}
+      />
       {sections.map((section) => {
         if (!section.applies) return sections.length > 1 ? null : <p key={section.key}>{say(locale, "form.notNow")}</p>;
         const entries = section.repeats ? entriesOf(section) : [""];
@@ -222,10 +247,11 @@ export function SectionForm({
           legalName,
           values,
           left,
-          states: autosave.fields,
+          stateOf: autosave.stateOf,
           set,
           leave,
           resolve: autosave.resolve,
+          letGo: autosave.letGo,
           look,
         };
         return (
@@ -255,12 +281,14 @@ export function SectionForm({
               ))
             )}
             {removed.map((item, i) =>
-              item.section.key === section.key && !item.quiet ? (
+              item.section.key === section.key && (item.kept || !item.quiet) ? (
                 <p key={item.entry} role="status" className="notice">
-                  {say(locale, "form.removed")}{" "}
-                  <Button size="small" onClick={() => bringBack(i)}>
-                    {say(locale, "form.undo")}
-                  </Button>
+                  {say(locale, item.kept ? "form.kept" : "form.removed")}{" "}
+                  {item.kept ? null : (
+                    <Button size="small" onClick={() => bringBack(i)}>
+                      {say(locale, "form.undo")}
+                    </Button>
+                  )}
                 </p>
               ) : null,
             )}

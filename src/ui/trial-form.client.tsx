@@ -7,9 +7,9 @@ import type { Registers } from "../core/office/reference-set";
 import type { Locale } from "../core/text/local-text";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
-import { placeKey } from "./autosave.client";
 import { EntryGrid, fitsGrid } from "./entry-grid.client";
 import { EntryFields, type FieldContext, firstEntry } from "./section-fields.client";
+import { placeKey } from "./unsent";
 
 /** An answer of somebody who tries a form out: it is stored nowhere but in the page. */
 export interface TrialAnswer {
@@ -120,10 +120,11 @@ export function TrialSections({
           legalName: "",
           values: form.values,
           left: form.left,
-          states: {},
+          stateOf: () => ({}),
           set: form.set,
           leave: form.leave,
           resolve: () => undefined,
+          letGo: () => undefined,
           look: null,
         };
         const entries = form.entriesOf(section);

@@ -123,20 +123,40 @@ describe("saving the form", () => {
   });
 
   it.each([
-    ["a field that the form does not have", "person//shoeSize", "x"],
-    ["a section that it does not have", "boats//name", "x"],
-    ["the word that a list is whole, in a section that is none", "person//complete", true],
-  ])("refuses %s, and everything that came with it", async (_, place, value) => {
-    const outcome = await save(change("contact//town", "Lost?"), change(place, value));
-    expect(outcome).toMatchObject({ ok: false, reason: "not-found" });
-    expect(await stored("contact")).toEqual({});
+    ["a field that the form does not have", "person//shoeSize", "x", "unknown"],
+    ["a section that it does not have", "boats//name", "x", "unknown"],
+    ["the word that a list is whole, in a section that is none", "person//complete", true, "unknown"],
+    ["a value that is too long to be meant", "contact//street", "x".repeat(24_001), "too-long"],
+    ["a sign that no column holds", "contact//street", "Quay\u0000 7", "unreadable"],
+    ["half a character, inside a list", "contact//street", ["\ud83d"], "unreadable"],
+    ["half a character", "contact//street", "\ud83d Quay", "unreadable"],
+  ])("does not take %s, and saves what came with it", async (_, place, value, why) => {
+    expect(results(await save(change(place, value), change("contact//town", "Paramaribo")))).toEqual([
+      { state: "refused", why },
+      { state: "saved", version: 1, issue: null },
+    ]);
+    expect(await stored("contact")).toEqual({ town: ["Paramaribo", 1] });
   });
 
-  it("refuses values that are too long to be meant, and scopes of other files", async () => {
-    expect(await save(change("contact//town", "x".repeat(24_001)))).toMatchObject({ reason: "invalid-input" });
+  it.each<[string, Json]>([
+    ["tests/one/scores", { W: "6.5", L: "7.0", overall: "7", R: "8" }],
+    ["person//familyName", { street: "1 quai", town: "Brest", country: "FR" }],
+    ["person//givenNames", ["SR", "NL", { b: 1, a: [2, { d: 3, c: 4 }] }]],
+    ["courses/one/credits", 7.5],
+    ["courses/one/credits", 1e21],
+  ])("takes %s = %j sent twice for the same, however the database orders it", async (place, value) => {
+    const [section = "", entry = "", field = ""] = place.split("/");
+    expect(results(await save(change(place, value)))).toMatchObject([{ state: "saved", version: 1 }]);
+    expect(results(await save(change(place, value)))).toMatchObject([{ state: "saved", version: 1 }]);
+    expect((await stored(section, entry))[field]).toEqual([value, 1]);
+  });
+
+  it("does not take scopes of other files", async () => {
     const other = await begunFile(world, roundId);
     const choice = (await lookAt(world, other.applicationId)).loaded.facts.choices[0]?.id ?? "";
-    expect(await save({ ...change("contact//town", "x"), scope: choice })).toMatchObject({ reason: "not-found" });
+    expect(results(await save({ ...change("contact//town", "x"), scope: choice }))).toEqual([
+      { state: "refused", why: "unknown" },
+    ]);
     expect(
       await runAct(world.runtime, saveAnswers, owner, {
         applicationId: other.applicationId,
@@ -145,23 +165,37 @@ describe("saving the form", () => {
     ).toMatchObject({ ok: false });
   });
 
-  it("changes nothing that was submitted or withdrawn", async () => {
+  it("changes nothing that was submitted or withdrawn, and says so of each place", async () => {
     const file = await submittedFile(world, roundId, "Halvor");
-    const town = [change("contact//town", "Somewhere else", 1)];
     const saved = await runAct(world.runtime, saveAnswers, file.applicant, {
       applicationId: file.applicationId,
-      changes: town,
+      changes: [change("contact//town", "Somewhere else", 1)],
+      removed: [{ scope: "file", section: "education", entry: file.filled.degree }],
     });
-    expect(results(saved)).toEqual([{ state: "locked" }]);
-    const entry = file.filled.degree;
-    expect(
-      await runAct(world.runtime, saveAnswers, file.applicant, {
-        applicationId: file.applicationId,
-        removed: [{ scope: "file", section: "education", entry }],
-      }),
-    ).toMatchObject({ reason: "locked" });
+    expect(saved).toMatchObject({
+      ok: true,
+      value: { results: [{ state: "refused", why: "locked" }], removals: [false] },
+    });
+    const { loaded } = await lookAt(world, file.applicationId);
+    expect(loaded.facts.answers.some((a) => a.entry === file.filled.degree)).toBe(true);
     await must(world, withdraw, owner, { applicationId });
-    expect(results(await save(change("contact//town", "Too late")))).toEqual([{ state: "locked" }]);
+    expect(results(await save(change("contact//town", "Too late")))).toEqual([{ state: "refused", why: "locked" }]);
+  });
+
+  it("saves fields beside an entry that may no longer be taken out", async () => {
+    const file = await submittedFile(world, roundId, "Sigrun");
+    const entry = randomUUID();
+    await save(change(`courses/${entry}/title`, "Hydrology"));
+    const outcome = await must(world, saveAnswers, owner, {
+      applicationId,
+      changes: [change("contact//town", "Paramaribo")],
+      removed: [
+        { scope: "elsewhere", section: "education", entry: file.filled.degree },
+        { scope: "file", section: "courses", entry },
+      ],
+    });
+    expect(outcome).toMatchObject({ results: [{ state: "saved" }], removals: [false, true] });
+    expect(await stored("contact")).toEqual({ town: ["Paramaribo", 1] });
   });
 
   it("leaves one event for each save, which names fields and never values", async () => {

@@ -2,7 +2,8 @@ import { isSameCandidate } from "../education/registry-answer";
 import { compact, fold } from "../identity/fold";
 import { compare, parseDecimal } from "../numbers/ratio";
 import type { TextTable } from "../tables/read-table";
-import { readWrittenDay } from "../time/day";
+import { parseDay } from "../time/day";
+import { readTypedDate } from "../time/typed-date";
 import { checkScores, type Scores, type TestDefinition } from "./test-definition";
 
 /** One result as the owner of a test lists it. */
@@ -72,6 +73,13 @@ function columnsOf(heads: readonly string[], test: TestDefinition) {
   return { ...found, parts, missing };
 }
 
+/** A day as an owner of tests writes it: where figures leave two, the day stands before the month. */
+function dayIn(written: string): string | null {
+  const read = readTypedDate(written);
+  if (read.kind === "two ways") return read.values[0];
+  return read.kind === "read" && parseDay(read.value) !== null ? read.value : null;
+}
+
 /**
  * Reads a list of results as the owner of a test sends it: a line each, with the number, the name, the day and a score for each part.
  * Wrong lines are told one by one and left out; a number that stands twice for a day counts the first time.
@@ -86,7 +94,7 @@ export function readOwnerList(table: TextTable, test: TestDefinition): OwnerList
     const cell = (column: number): string => (column < 0 ? "" : (row[column] ?? "").trim());
     const number = cell(columns.number);
     const name = cell(columns.name) || [cell(columns.given), cell(columns.family)].filter(Boolean).join(" ");
-    const [takenOn, born] = [cell(columns.takenOn), cell(columns.birthDate)].map(readWrittenDay);
+    const [takenOn, born] = [cell(columns.takenOn), cell(columns.birthDate)].map(dayIn);
     const scores: Scores = Object.fromEntries(columns.parts.map((p) => [p.key, cell(p.column).replace(",", ".")]));
     const [issue] = checkScores(test, scores);
     const key = `${numberKey(number)} ${takenOn}`;

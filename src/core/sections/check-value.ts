@@ -7,6 +7,7 @@ import { parseDecimal, toNumber } from "../numbers/ratio";
 import type { Registers } from "../office/reference-set";
 import { countIn } from "../text/counting";
 import { parseDay, parseRough } from "../time/day";
+import { readTypedDate } from "../time/typed-date";
 import { type Field, isListKind } from "./definition";
 import { isNotKnown, takesNotKnown } from "./not-known";
 
@@ -15,6 +16,8 @@ export type ValueIssue =
   | { readonly code: "too-long"; readonly most: number }
   | { readonly code: "not-a-number" }
   | { readonly code: "not-a-date" }
+  | { readonly code: "two-dates"; readonly days: readonly [string, string] }
+  | { readonly code: "day-missing" }
   | { readonly code: "not-an-email" }
   | { readonly code: "not-a-phone" }
   | { readonly code: "not-in-list" }
@@ -147,6 +150,15 @@ function inOptions(field: Field, office: Registers, value: string): boolean {
   return (field.options ?? []).some((o) => o.value === value);
 }
 
+/** Why a text that is kept in a date's place is no date. */
+function checkTypedDate(text: string): ValueIssue {
+  const read = readTypedDate(text);
+  if (read.kind === "two ways") return { code: "two-dates", days: read.values };
+  return read.kind === "read" && read.value.length < text.length && parseRough(read.value) !== null
+    ? { code: "day-missing" }
+    : { code: "not-a-date" };
+}
+
 function checkString(field: Field, office: Registers, value: string, beside: string | undefined): ValueIssue | null {
   switch (field.kind) {
     case "decimal":
@@ -158,7 +170,7 @@ function checkString(field: Field, office: Registers, value: string, beside: str
     case "statement":
       return checkStatement(field, value);
     case "date":
-      return parseDay(value) !== null || (field.rough && parseRough(value)) ? null : { code: "not-a-date" };
+      return parseDay(value) !== null || (field.rough && parseRough(value)) ? null : checkTypedDate(value);
     case "email":
       return email.safeParse(value).success ? null : { code: "not-an-email" };
     case "phone":

@@ -2,7 +2,7 @@ import type { Json } from "../assessment/facts";
 import { fold } from "../identity/fold";
 import { checkValue, type ValueIssue } from "../sections/check-value";
 import type { Field } from "../sections/definition";
-import { readWrittenDay } from "../time/day";
+import { readTypedDate } from "../time/typed-date";
 import type { TextTable } from "./read-table";
 
 /** Where the value of a field comes from: a column of the table, or the same for every line. */
@@ -89,8 +89,10 @@ function readCell(field: Field, cell: string, registers: Registers): Json {
     case "decimal":
     case "money":
       return cell.replace(/\s+/gu, "").replace(",", ".");
-    case "date":
-      return readWrittenDay(cell) ?? cell;
+    case "date": {
+      const read = readTypedDate(cell);
+      return read.kind === "read" ? read.value : cell;
+    }
     default:
       return cell;
   }

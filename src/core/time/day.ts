@@ -121,12 +121,3 @@ export function monthsBetween(from: Day, to: Day): number {
   const months = (b.year - a.year) * 12 + b.month - a.month;
   return addMonths(from, months) > to ? months - 1 : months;
 }
-
-const DAY_FIRST = /^(\d{1,2})[./](\d{1,2})[./](\d{4})$/u;
-
-/** A day as people write it in tables: `2024-06-30`, or with the day first as `30.6.2024` and `30/06/2024`. @returns it as ISO 8601, or null */
-export function readWrittenDay(written: string): string | null {
-  const [, day = "", month = "", year = ""] = DAY_FIRST.exec(written) ?? [];
-  const read = parseDay(year === "" ? written : `${year}-${month.padStart(2, "0")}-${day.padStart(2, "0")}`);
-  return read === null ? null : formatDay(read);
-}

@@ -1,8 +1,8 @@
 "use client";
 
-import { DatePicker, Input, InputNumber, Select } from "antd";
-import dayjs from "dayjs";
+import { Input, InputNumber, Select } from "antd";
 import { type ReactNode, useId } from "react";
+import { DayInput } from "../fields/day-input.client";
 
 /** The fields of the office's planning forms: a label, an input, and what is wrong with it. */
 interface Shared {
@@ -122,9 +122,6 @@ export function PicksField({
   );
 }
 
-const DAY_FORMATS = ["D MMM YYYY", "YYYY-MM-DD"];
-const MOMENT_FORMATS = ["D MMM YYYY, HH:mm", "YYYY-MM-DD HH:mm"];
-
 /** A day, or a day and a time on the office's clock. */
 export function MomentField({
   value,
@@ -135,18 +132,15 @@ export function MomentField({
   const id = useId();
   return (
     <Row {...row} id={id}>
-      {/* biome-ignore lint/a11y/noStaticElementInteractions: Enter takes the typed day and must not send the form */}
-      <div onKeyDown={(e) => (e.key === "Enter" ? e.preventDefault() : undefined)}>
-        <DatePicker
-          id={id}
-          value={value === "" ? null : dayjs(value)}
-          disabled={row.disabled ?? false}
-          status={row.wrong ? "error" : ""}
-          format={time ? MOMENT_FORMATS : DAY_FORMATS}
-          showTime={time ? { format: "HH:mm" } : false}
-          onChange={(next) => onChange(next ? next.format(time ? "YYYY-MM-DDTHH:mm" : "YYYY-MM-DD") : "")}
-        />
-      </div>
+      <DayInput
+        id={id}
+        value={value}
+        precision={time ? "minute" : "day"}
+        locale="en"
+        disabled={row.disabled ?? false}
+        invalid={row.wrong !== undefined}
+        onTake={onChange}
+      />
     </Row>
   );
 }

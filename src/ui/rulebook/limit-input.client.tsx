@@ -1,12 +1,12 @@
 "use client";
 
-import { DatePicker, Input, InputNumber, Select } from "antd";
-import dayjs from "dayjs";
+import { Input, InputNumber, Select } from "antd";
 import type { Registers } from "../../core/office/reference-set";
 import type { KnownFact, KnownFacts } from "../../core/rulebook/facts";
 import type { Comparison, Limit } from "../../core/rules/condition";
 import { countryOptions, languageOptions } from "../../text/code-lists";
 import { factWord } from "../../text/trace";
+import { DayInput } from "../fields/day-input.client";
 
 /** What a comparison is held against: an input that fits the type of the fact. */
 export interface BuilderContext {
@@ -73,13 +73,14 @@ function DateLimit({
           <span>months after</span>
         </>
       ) : (
-        <DatePicker
+        <DayInput
           size="small"
-          aria-label="Day"
+          label="Day"
           disabled={disabled}
-          format={["D MMM YYYY", "YYYY-MM-DD"]}
-          value={typeof value === "string" && value !== "" ? dayjs(value) : null}
-          onChange={(day) => onChange(day ? day.format("YYYY-MM-DD") : "")}
+          value={typeof value === "string" ? value : ""}
+          precision="day"
+          locale="en"
+          onTake={onChange}
         />
       )}
     </>

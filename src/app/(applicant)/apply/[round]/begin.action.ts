@@ -36,13 +36,12 @@ export async function begin(form: FormData): Promise<void> {
   if (!outcome.ok) redirect(`/apply/${roundId}?refused=${outcome.reason}`);
   const { applicationId, number, choiceId } = outcome.value;
   const kept = keptAnswers(text("answers") ?? "[]");
-  // Section by section: what is no longer asked is left behind, and takes nothing else with it.
-  for (const section of new Set(kept.map((answer) => answer.section))) {
-    const own = kept.filter((answer) => answer.section === section);
-    const save = (scope: string) =>
-      perform(saveAnswers, actor, { applicationId, changes: own.map((answer) => ({ ...answer, scope, seen: 0 })) });
-    const saved = await save("file");
-    if (!saved.ok) await save(choiceId);
-  }
+  const save = async (scope: string, answers: typeof kept) => {
+    const changes = answers.map((answer) => ({ ...answer, scope, seen: 0 }));
+    const saved = await perform(saveAnswers, actor, { applicationId, changes });
+    return saved.ok ? answers.filter((_, i) => saved.value.results[i]?.state === "refused") : answers;
+  };
+  // What belongs to no section of the file may belong to one of the choice; what is no longer asked is left behind.
+  await save(choiceId, await save("file", kept));
   redirect(`/my/${number}`);
 }
