@@ -1,4 +1,4 @@
-import { and, eq, inArray, lte, sql } from "drizzle-orm";
+import { and, eq, lte, sql } from "drizzle-orm";
 import { z } from "zod";
 import { message, trayMail } from "../db/schema";
 import { type ActContext, defineAct, done, refuse } from "./act";
@@ -8,6 +8,9 @@ import { settle } from "./settle";
 
 const MOST_ATTEMPTS = 8;
 
+/** So long a claimed mail belongs to its sender. The mail service gives up long before. */
+export const LEASE_MS = 15 * 60_000;
+
 /** Claims a mail that is due: whoever changes its state to "sending" sends it, nobody else. */
 export const claimMessage = defineAct({
   name: "claim-message",
@@ -16,7 +19,7 @@ export const claimMessage = defineAct({
   run: async (ctx, { messageId }) => {
     const [row] = await ctx.db
       .update(message)
-      .set({ state: "sending", attempts: sql`${message.attempts} + 1` })
+      .set({ state: "sending", claimedAt: ctx.now, attempts: sql`${message.attempts} + 1` })
       .where(and(eq(message.id, messageId), eq(message.state, "queued"), lte(message.dueAt, ctx.now)))
       .returning();
     return done(row ?? null);
@@ -41,19 +44,23 @@ async function giveUp(ctx: ActContext, applicationId: string, template: string, 
 
 /**
  * Reports how sending went. A sent mail keeps its words but no longer its link; a refused address makes what was asked there
- * undeliverable, which puts the turn back to the applicant; any other failure is tried again, up to a limit.
+ * undeliverable, which puts the turn back to the applicant; any other failure is tried again, up to a limit. That it was sent counts
+ * whoever says it; that it was not, only from the sender whose claim it is.
  */
 export const reportMessage = defineAct({
   name: "report-message",
   input: z.object({
     messageId: z.uuid(),
+    /** Which attempt it was, as the claim counted it. */
+    attempt: z.int().min(1),
     result: z.enum(["sent", "failed", "refused"]),
     failure: z.string().max(500).nullable().default(null),
   }),
   may: (ctx) => ctx.actor.kind === "system",
-  run: async (ctx, { messageId, result, failure }) => {
-    const [row] = await ctx.db.select().from(message).where(eq(message.id, messageId));
-    if (row?.state !== "sending") return done(null);
+  run: async (ctx, { messageId, attempt, result, failure }) => {
+    const [row] = await ctx.db.select().from(message).where(eq(message.id, messageId)).for("update");
+    if (!row || (row.state !== "sending" && row.state !== "queued")) return done(null);
+    if (result !== "sent" && (row.state !== "sending" || row.attempts !== attempt)) return done(null);
     const { link: _link, ...kept } = row.values;
     if (result === "sent")
       await ctx.db
@@ -72,27 +79,18 @@ export const reportMessage = defineAct({
   },
 });
 
-/** Wakes mails whose sender was killed in the middle: what has been "sending" for long is queued again. */
+/** Wakes mails whose sender was killed in the middle: whose claim is older than a sender ever needs is queued again. */
 export const releaseStuckMessages = defineAct({
   name: "release-stuck-messages",
   input: z.object({}),
   may: (ctx) => ctx.actor.kind === "system",
   run: async (ctx) => {
-    const stuck = await ctx.db
-      .select({ id: message.id })
-      .from(message)
-      .where(and(eq(message.state, "sending"), lte(message.dueAt, new Date(ctx.now.getTime() - 5 * 60_000))));
-    if (stuck.length > 0)
-      await ctx.db
-        .update(message)
-        .set({ state: "queued" })
-        .where(
-          inArray(
-            message.id,
-            stuck.map((s) => s.id),
-          ),
-        );
-    return done({ count: stuck.length });
+    const released = await ctx.db
+      .update(message)
+      .set({ state: "queued" })
+      .where(and(eq(message.state, "sending"), lte(message.claimedAt, new Date(ctx.now.getTime() - LEASE_MS))))
+      .returning({ id: message.id });
+    return done({ count: released.length });
   },
 });
 

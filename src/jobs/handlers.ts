@@ -39,11 +39,12 @@ async function sendMessage(
 ): Promise<void> {
   const claimed = await runAct(runtime, claimMessage, SYSTEM, { messageId });
   if (!claimed.ok || !claimed.value) return;
-  const { toAddress, template, locale, values } = claimed.value;
+  const { toAddress, template, locale, values, attempts } = claimed.value;
   const rendered = renderMail(locale as Locale, template, values, baseUrl); // written by ourselves from a checked locale
   const outcome = await mail.send({ messageId, to: toAddress, ...rendered });
   await runAct(runtime, reportMessage, SYSTEM, {
     messageId,
+    attempt: attempts,
     result: outcome.result,
     failure: outcome.result === "sent" ? null : outcome.failure,
   });

@@ -18,9 +18,20 @@ export interface MailService {
 
 const PERMANENT = 500;
 
+/** A server that says nothing for so long has failed: well before a claim on the mail ends. */
+const PATIENCE_MS = { connectionTimeout: 30_000, greetingTimeout: 30_000, socketTimeout: 120_000 };
+
+/** The address of a server with our patience in it, which the package reads there; what the address says itself holds. */
+function withPatience(address: string): string {
+  const url = new URL(address);
+  for (const [name, ms] of Object.entries(PATIENCE_MS))
+    if (!url.searchParams.has(name)) url.searchParams.set(name, String(ms));
+  return url.href;
+}
+
 /** A real mail server over SMTP. The message id makes a mail that is sent twice recognisable as one. */
 export function smtpMail(url: string, from: string): MailService {
-  const transport = nodemailer.createTransport(url);
+  const transport = nodemailer.createTransport(withPatience(url));
   return {
     send: async ({ messageId, to, subject, body }) => {
       try {

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import path from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { claimMessage, reportMessage } from "../../src/acts/messages";
+import { claimMessage, LEASE_MS, reportMessage } from "../../src/acts/messages";
 import { saveAnswers } from "../../src/acts/save-answers";
 import { startApplication } from "../../src/acts/start-application";
 import type { Actor } from "../../src/core/rights/actor";
@@ -184,7 +184,7 @@ describe("the database guards itself", () => {
       [world.runtime.now()],
     );
     await must(world, claimMessage, SYSTEM, { messageId: rows[0].id });
-    world.later(10 * 60_000);
+    world.later(LEASE_MS);
     const sent: string[] = [];
     await runJob(
       {
@@ -202,7 +202,9 @@ describe("the database guards itself", () => {
       {},
     );
     expect(sent).toContain("c@d.example");
-    expect(await must(world, reportMessage, SYSTEM, { messageId: rows[0].id, result: "failed" })).toBeNull();
+    expect(
+      await must(world, reportMessage, SYSTEM, { messageId: rows[0].id, attempt: 1, result: "failed" }),
+    ).toBeNull();
   });
 
   it("a failed statement says its code and constraint, never the values", async () => {

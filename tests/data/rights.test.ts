@@ -257,7 +257,7 @@ describe("rights", () => {
       remindDrafts: {},
       eraseDrafts: {},
       removeDocument: { applicationId, evidenceId: await one("select id from evidence") },
-      reportMessage: { messageId: randomUUID(), result: "sent" },
+      reportMessage: { messageId: randomUUID(), attempt: 1, result: "sent" },
       requestReference: { applicationId, referee: ids.referee },
       refuseCorrection: { applicationId, reason: "test" },
       requestCorrection: { applicationId, sections: [{ scope: "file", section: "person" }], text: "test" },

@@ -140,7 +140,12 @@ describe("a signature by a link", () => {
     await must(world, requestSignature, owner, place());
     const [mail] = (await mails("signature-asked")).slice(-1);
     await must(world, claimMessage, SYSTEM, { messageId: mail?.id ?? "" });
-    await must(world, reportMessage, SYSTEM, { messageId: mail?.id ?? "", result: "refused", failure: "no such box" });
+    await must(world, reportMessage, SYSTEM, {
+      messageId: mail?.id ?? "",
+      attempt: 1,
+      result: "refused",
+      failure: "no such box",
+    });
     expect([await standing(), (await signer())?.last?.state]).toEqual(["missing", "undeliverable"]);
     world.later(DAY / 24);
     await must(world, requestSignature, owner, place());

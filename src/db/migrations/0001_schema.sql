@@ -34,7 +34,9 @@ CREATE TABLE "application" (
 	"created_at" timestamp with time zone NOT NULL,
 	"withdrawn_at" timestamp with time zone,
 	"group_at_submission" text,
+	"reminders" integer DEFAULT 0 NOT NULL,
 	"officer_id" uuid,
+	"erasure_told_at" timestamp with time zone,
 	CONSTRAINT "application_number_unique" UNIQUE("number"),
 	CONSTRAINT "application_once" UNIQUE("person_id","cycle_id","procedure_id")
 );
@@ -63,6 +65,7 @@ CREATE TABLE "choice" (
 	"mode" text,
 	"track" text,
 	"added_at" timestamp with time zone NOT NULL,
+	"extended_to" timestamp with time zone,
 	"submitted_at" timestamp with time zone,
 	"withdrawn_at" timestamp with time zone,
 	"complete_at" timestamp with time zone,
@@ -79,9 +82,20 @@ CREATE TABLE "confirmation" (
 	"answer_version" integer NOT NULL,
 	"upload_id" uuid,
 	"note" text,
-	"by_id" uuid NOT NULL,
+	"by_id" uuid,
 	"at" timestamp with time zone NOT NULL,
 	CONSTRAINT "confirmation_application_id_scope_section_entry_field_pk" PRIMARY KEY("application_id","scope","section","entry","field")
+);
+--> statement-breakpoint
+CREATE TABLE "correction_request" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"sections" jsonb NOT NULL,
+	"text" text NOT NULL,
+	"asked_at" timestamp with time zone NOT NULL,
+	"answered_at" timestamp with time zone,
+	"answered_by_id" uuid,
+	"refusal" text
 );
 --> statement-breakpoint
 CREATE TABLE "decision" (
@@ -101,15 +115,34 @@ CREATE TABLE "decision" (
 	CONSTRAINT "decision_second_person" CHECK ("decision"."released_by_id" is null or "decision"."released_by_id" <> "decision"."prepared_by_id")
 );
 --> statement-breakpoint
-CREATE TABLE "excuse" (
+CREATE TABLE "override" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"application_id" uuid NOT NULL,
-	"requirement" text NOT NULL,
-	"scope" text NOT NULL,
-	"entry" text DEFAULT '' NOT NULL,
+	"choice_id" uuid NOT NULL,
+	"rule" text NOT NULL,
+	"finding" text NOT NULL,
+	"worked" text NOT NULL,
 	"reason" text NOT NULL,
 	"by_id" uuid NOT NULL,
 	"at" timestamp with time zone NOT NULL,
-	CONSTRAINT "excuse_application_id_requirement_scope_entry_pk" PRIMARY KEY("application_id","requirement","scope","entry")
+	"ended_at" timestamp with time zone,
+	"ended_by_id" uuid,
+	"end_reason" text,
+	CONSTRAINT "override_finding" CHECK ("override"."finding" in ('met','not met'))
+);
+--> statement-breakpoint
+CREATE TABLE "reopening" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"sections" jsonb NOT NULL,
+	"reason" text NOT NULL,
+	"due" text NOT NULL,
+	"opened_at" timestamp with time zone NOT NULL,
+	"opened_by_id" uuid NOT NULL,
+	"answered_at" timestamp with time zone,
+	"read_at" timestamp with time zone,
+	"read_by_id" uuid,
+	"ended_at" timestamp with time zone
 );
 --> statement-breakpoint
 CREATE TABLE "submission" (
@@ -128,6 +161,15 @@ CREATE TABLE "turn_change" (
 	"at" timestamp with time zone NOT NULL,
 	"turn" text NOT NULL,
 	CONSTRAINT "turn_change_application_id_at_pk" PRIMARY KEY("application_id","at")
+);
+--> statement-breakpoint
+CREATE TABLE "undertaking" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	"locale" text NOT NULL,
+	"text" text NOT NULL,
+	"choices" jsonb NOT NULL
 );
 --> statement-breakpoint
 CREATE TABLE "auth_account" (
@@ -186,26 +228,68 @@ CREATE TABLE "cycle" (
 	CONSTRAINT "cycle_key_unique" UNIQUE("key")
 );
 --> statement-breakpoint
+CREATE TABLE "empty_search" (
+	"folded" text PRIMARY KEY NOT NULL,
+	"words" text NOT NULL,
+	"times" integer DEFAULT 1 NOT NULL,
+	"last_at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE "intake" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"programme_id" uuid NOT NULL,
 	"cycle_id" uuid NOT NULL,
 	"starts_on" date NOT NULL,
 	"places" integer NOT NULL,
+	"quotas" jsonb DEFAULT '[]'::jsonb NOT NULL,
+	"options" jsonb DEFAULT '{"campuses":[],"modes":[],"tracks":[]}'::jsonb NOT NULL,
+	"version" integer DEFAULT 1 NOT NULL,
 	CONSTRAINT "intake_once" UNIQUE("programme_id","cycle_id","starts_on")
+);
+--> statement-breakpoint
+CREATE TABLE "interest" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"programme_id" uuid NOT NULL,
+	"email" text NOT NULL,
+	"locale" text NOT NULL,
+	"token_hash" text NOT NULL,
+	"noted_at" timestamp with time zone NOT NULL,
+	CONSTRAINT "interest_token_hash_unique" UNIQUE("token_hash"),
+	CONSTRAINT "interest_once" UNIQUE("programme_id","email")
 );
 --> statement-breakpoint
 CREATE TABLE "office_reference" (
 	"version" integer PRIMARY KEY NOT NULL,
 	"body" jsonb NOT NULL,
-	"created_at" timestamp with time zone NOT NULL
+	"created_at" timestamp with time zone NOT NULL,
+	"made_by" text DEFAULT 'system' NOT NULL,
+	"note" text DEFAULT '' NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "preview" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"rulebook_id" uuid,
+	"edit" integer NOT NULL,
+	"asked_at" timestamp with time zone NOT NULL,
+	"asked_by" text NOT NULL,
+	"total" integer DEFAULT 0 NOT NULL,
+	"done" integer DEFAULT 0 NOT NULL,
+	"finished_at" timestamp with time zone
+);
+--> statement-breakpoint
+CREATE TABLE "preview_effect" (
+	"preview_id" uuid NOT NULL,
+	"number" text NOT NULL,
+	"choice_id" uuid NOT NULL,
+	"effect" jsonb NOT NULL,
+	CONSTRAINT "preview_effect_preview_id_number_choice_id_pk" PRIMARY KEY("preview_id","number","choice_id")
 );
 --> statement-breakpoint
 CREATE TABLE "procedure" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"key" text NOT NULL,
 	"title" jsonb NOT NULL,
-	"most_choices" integer NOT NULL,
+	"rules" jsonb NOT NULL,
 	CONSTRAINT "procedure_key_unique" UNIQUE("key")
 );
 --> statement-breakpoint
@@ -216,13 +300,33 @@ CREATE TABLE "programme" (
 	"title" jsonb NOT NULL,
 	"award" text NOT NULL,
 	"level" text NOT NULL,
+	"fields" jsonb DEFAULT '[]'::jsonb NOT NULL,
 	"language" text NOT NULL,
+	"months" integer DEFAULT 12 NOT NULL,
 	"ects" integer NOT NULL,
 	"campuses" jsonb NOT NULL,
 	"modes" jsonb DEFAULT '[]'::jsonb NOT NULL,
 	"tracks" jsonb DEFAULT '[]'::jsonb NOT NULL,
 	"description" jsonb NOT NULL,
+	"prerequisites" jsonb,
+	"contact" jsonb,
+	"partner" text,
+	"keywords" jsonb DEFAULT '[]'::jsonb NOT NULL,
+	"sponsors_visa" boolean DEFAULT true NOT NULL,
+	"one_page" boolean DEFAULT false NOT NULL,
+	"version" integer DEFAULT 1 NOT NULL,
 	CONSTRAINT "programme_code_unique" UNIQUE("code")
+);
+--> statement-breakpoint
+CREATE TABLE "reference_draft" (
+	"id" integer PRIMARY KEY DEFAULT 1 NOT NULL,
+	"base" integer NOT NULL,
+	"body" jsonb NOT NULL,
+	"edit" integer DEFAULT 1 NOT NULL,
+	"begun_at" timestamp with time zone NOT NULL,
+	"edited_at" timestamp with time zone NOT NULL,
+	"edited_by" text NOT NULL,
+	CONSTRAINT "reference_draft_one" CHECK ("reference_draft"."id" = 1)
 );
 --> statement-breakpoint
 CREATE TABLE "round" (
@@ -232,8 +336,14 @@ CREATE TABLE "round" (
 	"version" integer DEFAULT 1 NOT NULL,
 	"opens_at" timestamp with time zone NOT NULL,
 	"closings" jsonb NOT NULL,
+	"rolling" boolean DEFAULT false NOT NULL,
+	"closes_when_full" boolean DEFAULT false NOT NULL,
+	"prepare_before" boolean DEFAULT true NOT NULL,
 	"closed_at" timestamp with time zone,
+	"closed_reason" text,
 	"promise_days" integer NOT NULL,
+	"announced_at" timestamp with time zone,
+	"reminded_at" timestamp with time zone,
 	CONSTRAINT "round_once" UNIQUE("intake_id","key")
 );
 --> statement-breakpoint
@@ -244,8 +354,28 @@ CREATE TABLE "rulebook" (
 	"status" text NOT NULL,
 	"body" jsonb NOT NULL,
 	"published_at" timestamp with time zone,
+	"note" text,
+	"edit" integer DEFAULT 1 NOT NULL,
+	"edited_at" timestamp with time zone,
+	"edited_by" text,
 	CONSTRAINT "rulebook_version" UNIQUE("intake_id","version"),
 	CONSTRAINT "rulebook_status" CHECK ("rulebook"."status" in ('draft','published','superseded'))
+);
+--> statement-breakpoint
+CREATE TABLE "shared_part" (
+	"key" text PRIMARY KEY NOT NULL,
+	"title" jsonb NOT NULL,
+	"body" jsonb NOT NULL,
+	"edit" integer DEFAULT 1 NOT NULL,
+	"edited_at" timestamp with time zone NOT NULL,
+	"edited_by" text NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "template" (
+	"sha256" text PRIMARY KEY NOT NULL,
+	"name" text NOT NULL,
+	"stored_at" timestamp with time zone NOT NULL,
+	"stored_by" text NOT NULL
 );
 --> statement-breakpoint
 CREATE TABLE "content" (
@@ -303,6 +433,59 @@ CREATE TABLE "reference_request" (
 	CONSTRAINT "reference_state" CHECK ("reference_request"."state" in ('asked','opened','given','declined','withdrawn','undeliverable'))
 );
 --> statement-breakpoint
+CREATE TABLE "registry_mode" (
+	"id" integer PRIMARY KEY DEFAULT 1 NOT NULL,
+	"down" boolean NOT NULL,
+	"delay_ms" integer NOT NULL,
+	CONSTRAINT "registry_mode_one" CHECK ("registry_mode"."id" = 1)
+);
+--> statement-breakpoint
+CREATE TABLE "registry_query" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"scope" text NOT NULL,
+	"section" text NOT NULL,
+	"entry" text NOT NULL,
+	"board" text NOT NULL,
+	"year" text NOT NULL,
+	"candidate" text NOT NULL,
+	"state" text NOT NULL,
+	"asked_at" timestamp with time zone NOT NULL,
+	"by_id" uuid,
+	"answered_at" timestamp with time zone,
+	"name" text,
+	"results" jsonb,
+	CONSTRAINT "registry_query_state" CHECK ("registry_query"."state" in ('asked','down','not found','other name','found'))
+);
+--> statement-breakpoint
+CREATE TABLE "registry_record" (
+	"board" text NOT NULL,
+	"year" text NOT NULL,
+	"candidate" text NOT NULL,
+	"name" text NOT NULL,
+	"results" jsonb NOT NULL,
+	CONSTRAINT "registry_record_board_year_candidate_pk" PRIMARY KEY("board","year","candidate")
+);
+--> statement-breakpoint
+CREATE TABLE "signature_request" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"requirement" text NOT NULL,
+	"name" text NOT NULL,
+	"email" text NOT NULL,
+	"sentence" jsonb NOT NULL,
+	"title" jsonb NOT NULL,
+	"token_hash" text NOT NULL,
+	"state" text NOT NULL,
+	"asked_at" timestamp with time zone NOT NULL,
+	"ends_at" timestamp with time zone NOT NULL,
+	"answered_at" timestamp with time zone,
+	"signed_as" text,
+	"upload_id" uuid,
+	CONSTRAINT "signature_request_token_hash_unique" UNIQUE("token_hash"),
+	CONSTRAINT "signature_state" CHECK ("signature_request"."state" in ('asked','signed','declined','undeliverable','replaced'))
+);
+--> statement-breakpoint
 CREATE TABLE "upload" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"application_id" uuid NOT NULL,
@@ -312,6 +495,32 @@ CREATE TABLE "upload" (
 	"marks" jsonb NOT NULL,
 	"uploaded_at" timestamp with time zone NOT NULL,
 	"uploaded_by" text NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "institution" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"name" text NOT NULL,
+	"country" text NOT NULL,
+	"kind" text NOT NULL,
+	"languages" jsonb DEFAULT '[]'::jsonb NOT NULL,
+	"scales" jsonb DEFAULT '[]'::jsonb NOT NULL,
+	"credits_per_year" numeric,
+	"recognition" text NOT NULL,
+	"note" text DEFAULT '' NOT NULL,
+	"fingerprints" jsonb DEFAULT '[]'::jsonb NOT NULL,
+	"version" integer DEFAULT 1 NOT NULL,
+	"changed_at" timestamp with time zone NOT NULL,
+	"changed_by" text NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "institution_name" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"institution_id" uuid NOT NULL,
+	"name" text NOT NULL,
+	"folded" text NOT NULL,
+	"country" text NOT NULL,
+	"kind" text NOT NULL,
+	CONSTRAINT "institution_name_kind" CHECK ("institution_name"."kind" in ('own', 'other', 'written'))
 );
 --> statement-breakpoint
 CREATE TABLE "charge" (
@@ -346,6 +555,106 @@ CREATE TABLE "payment" (
 	"settled_at" timestamp with time zone,
 	CONSTRAINT "payment_provider_key_unique" UNIQUE("provider_key"),
 	CONSTRAINT "payment_state" CHECK ("payment"."state" in ('started','booked','declined','abandoned'))
+);
+--> statement-breakpoint
+CREATE TABLE "copy_of" (
+	"order_id" uuid NOT NULL,
+	"application_id" uuid NOT NULL,
+	"position" integer NOT NULL,
+	"made_at" timestamp with time zone,
+	"sha256" text,
+	CONSTRAINT "copy_of_order_id_application_id_pk" PRIMARY KEY("order_id","application_id")
+);
+--> statement-breakpoint
+CREATE TABLE "copy_order" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"asked_by_id" uuid NOT NULL,
+	"asked_at" timestamp with time zone NOT NULL,
+	"reader" text NOT NULL,
+	"documents" boolean NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "deed" (
+	"application_id" uuid NOT NULL,
+	"requirement" text NOT NULL,
+	"scope" text NOT NULL,
+	"entry" text DEFAULT '' NOT NULL,
+	"note" text NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	CONSTRAINT "deed_application_id_requirement_scope_entry_pk" PRIMARY KEY("application_id","requirement","scope","entry")
+);
+--> statement-breakpoint
+CREATE TABLE "digest" (
+	"application_id" uuid NOT NULL,
+	"scope" text NOT NULL,
+	"section" text NOT NULL,
+	"text" text NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	CONSTRAINT "digest_application_id_scope_section_pk" PRIMARY KEY("application_id","scope","section")
+);
+--> statement-breakpoint
+CREATE TABLE "excuse" (
+	"application_id" uuid NOT NULL,
+	"requirement" text NOT NULL,
+	"scope" text NOT NULL,
+	"entry" text DEFAULT '' NOT NULL,
+	"reason" text NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	CONSTRAINT "excuse_application_id_requirement_scope_entry_pk" PRIMARY KEY("application_id","requirement","scope","entry")
+);
+--> statement-breakpoint
+CREATE TABLE "keeper_note" (
+	"application_id" uuid NOT NULL,
+	"scope" text NOT NULL,
+	"section" text NOT NULL,
+	"entry" text DEFAULT '' NOT NULL,
+	"field" text NOT NULL,
+	"version" integer NOT NULL,
+	"text" text NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	CONSTRAINT "keeper_note_application_id_scope_section_entry_field_pk" PRIMARY KEY("application_id","scope","section","entry","field")
+);
+--> statement-breakpoint
+CREATE TABLE "link_note" (
+	"application_id" uuid NOT NULL,
+	"scope" text NOT NULL,
+	"section" text NOT NULL,
+	"entry" text DEFAULT '' NOT NULL,
+	"field" text NOT NULL,
+	"url" text NOT NULL,
+	"opens" boolean NOT NULL,
+	"copy_sha256" text,
+	"copy_name" text,
+	"copied_at" timestamp with time zone,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	CONSTRAINT "link_note_application_id_scope_section_entry_field_url_pk" PRIMARY KEY("application_id","scope","section","entry","field","url")
+);
+--> statement-breakpoint
+CREATE TABLE "page_left_out" (
+	"upload_id" uuid NOT NULL,
+	"page" integer NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	CONSTRAINT "page_left_out_upload_id_page_pk" PRIMARY KEY("upload_id","page")
+);
+--> statement-breakpoint
+CREATE TABLE "reach_note" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"scope" text NOT NULL,
+	"section" text NOT NULL,
+	"entry" text DEFAULT '' NOT NULL,
+	"field" text NOT NULL,
+	"version" integer NOT NULL,
+	"kind" text NOT NULL,
+	"text" text DEFAULT '' NOT NULL,
+	"by_id" uuid,
+	"at" timestamp with time zone NOT NULL
 );
 --> statement-breakpoint
 CREATE TABLE "consent" (
@@ -390,10 +699,29 @@ CREATE TABLE "person" (
 	CONSTRAINT "person_email_unique" UNIQUE("email")
 );
 --> statement-breakpoint
+CREATE TABLE "same_person" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"first_id" uuid NOT NULL,
+	"second_id" uuid NOT NULL,
+	"verdict" text NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	CONSTRAINT "same_person_order" CHECK ("same_person"."first_id" < "same_person"."second_id"),
+	CONSTRAINT "same_person_verdict" CHECK ("same_person"."verdict" in ('same','different','undecided'))
+);
+--> statement-breakpoint
 CREATE TABLE "wrong_guess" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"subject" text NOT NULL,
 	"at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "awaited" (
+	"application_id" uuid NOT NULL,
+	"kind" text NOT NULL,
+	"about" text NOT NULL,
+	"due" text NOT NULL,
+	CONSTRAINT "awaited_application_id_kind_about_due_pk" PRIMARY KEY("application_id","kind","about","due")
 );
 --> statement-breakpoint
 CREATE TABLE "choice_standing" (
@@ -414,15 +742,21 @@ CREATE TABLE "event" (
 	"about" jsonb NOT NULL
 );
 --> statement-breakpoint
+CREATE TABLE "file_key" (
+	"application_id" uuid NOT NULL,
+	"key" text NOT NULL,
+	CONSTRAINT "file_key_application_id_key_pk" PRIMARY KEY("application_id","key")
+);
+--> statement-breakpoint
 CREATE TABLE "file_name" (
 	"application_id" uuid PRIMARY KEY NOT NULL,
-	"shown" text NOT NULL,
 	"folded" text NOT NULL
 );
 --> statement-breakpoint
 CREATE TABLE "file_standing" (
 	"application_id" uuid PRIMARY KEY NOT NULL,
 	"number" text NOT NULL,
+	"name" text DEFAULT '' NOT NULL,
 	"stage" text NOT NULL,
 	"turn" text NOT NULL,
 	"reason" text NOT NULL,
@@ -436,8 +770,10 @@ CREATE TABLE "file_standing" (
 	"officer_id" uuid,
 	"last_event_at" timestamp with time zone NOT NULL,
 	"valid_until" timestamp with time zone,
+	"mend_until" timestamp with time zone,
 	"assessed_at" timestamp with time zone NOT NULL,
-	"office_version" integer NOT NULL
+	"office_version" integer NOT NULL,
+	"rests_on" text[]
 );
 --> statement-breakpoint
 CREATE TABLE "message" (
@@ -451,6 +787,7 @@ CREATE TABLE "message" (
 	"state" text NOT NULL,
 	"due_at" timestamp with time zone NOT NULL,
 	"queued_at" timestamp with time zone NOT NULL,
+	"claimed_at" timestamp with time zone,
 	"sent_at" timestamp with time zone,
 	"attempts" integer DEFAULT 0 NOT NULL,
 	"failure" text,
@@ -467,6 +804,106 @@ CREATE TABLE "tray_mail" (
 	CONSTRAINT "tray_mail_message_id_unique" UNIQUE("message_id")
 );
 --> statement-breakpoint
+CREATE TABLE "owner_list" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"test" text NOT NULL,
+	"file_name" text NOT NULL,
+	"lines" integer NOT NULL,
+	"taken_by_id" uuid NOT NULL,
+	"taken_at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "owner_result" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"list_id" uuid NOT NULL,
+	"test" text NOT NULL,
+	"number" text NOT NULL,
+	"number_key" text NOT NULL,
+	"name" text NOT NULL,
+	"birth_date" text,
+	"taken_on" text NOT NULL,
+	"scores" jsonb NOT NULL,
+	"state" text NOT NULL,
+	"application_id" uuid,
+	"scope" text,
+	"section" text,
+	"entry" text,
+	"settled_by_id" uuid,
+	"settled_at" timestamp with time zone,
+	CONSTRAINT "owner_result_number" UNIQUE("test","number_key","taken_on"),
+	CONSTRAINT "owner_result_state" CHECK ("owner_result"."state" in ('nobody','found','other name','not theirs'))
+);
+--> statement-breakpoint
+CREATE TABLE "applied_ruling" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"ruling_id" uuid NOT NULL,
+	"question" text NOT NULL,
+	"scope" text NOT NULL,
+	"section" text NOT NULL,
+	"entry" text NOT NULL,
+	"about" jsonb NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	"ended_at" timestamp with time zone,
+	"ended_by_id" uuid
+);
+--> statement-breakpoint
+CREATE TABLE "early_case" (
+	"application_id" uuid NOT NULL,
+	"question" text NOT NULL,
+	"scope" text NOT NULL,
+	"section" text NOT NULL,
+	"entry" text NOT NULL,
+	"asked_at" timestamp with time zone NOT NULL,
+	CONSTRAINT "early_case_application_id_question_scope_section_entry_pk" PRIMARY KEY("application_id","question","scope","section","entry")
+);
+--> statement-breakpoint
+CREATE TABLE "ruling" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"question" text NOT NULL,
+	"country" text NOT NULL,
+	"institution" text NOT NULL,
+	"title" text NOT NULL,
+	"level" text NOT NULL,
+	"verdict" text NOT NULL,
+	"reason" text NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	"ended_at" timestamp with time zone,
+	"ended_by_id" uuid,
+	"end_reason" text,
+	CONSTRAINT "ruling_verdict" CHECK ("ruling"."verdict" in ('accepted','refused'))
+);
+--> statement-breakpoint
+CREATE TABLE "likeness" (
+	"first_id" uuid NOT NULL,
+	"second_id" uuid NOT NULL,
+	"words" integer NOT NULL,
+	"found_at" timestamp with time zone NOT NULL,
+	"verdict" text,
+	"note" text DEFAULT '' NOT NULL,
+	"by_id" uuid,
+	"at" timestamp with time zone,
+	CONSTRAINT "likeness_first_id_second_id_pk" PRIMARY KEY("first_id","second_id"),
+	CONSTRAINT "likeness_order" CHECK ("likeness"."first_id" < "likeness"."second_id"),
+	CONSTRAINT "likeness_verdict" CHECK ("likeness"."verdict" is null or "likeness"."verdict" in ('harmless','copied'))
+);
+--> statement-breakpoint
+CREATE TABLE "statement_text" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"scope" text NOT NULL,
+	"section" text NOT NULL,
+	"entry" text NOT NULL,
+	"field" text NOT NULL,
+	"version" integer NOT NULL,
+	"words" integer NOT NULL,
+	"marks" bigint[] NOT NULL,
+	"submitted_at" timestamp with time zone NOT NULL,
+	CONSTRAINT "statement_text_place" UNIQUE("application_id","scope","section","entry","field")
+);
+--> statement-breakpoint
 ALTER TABLE "answer" ADD CONSTRAINT "answer_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "answer_version" ADD CONSTRAINT "answer_version_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "application" ADD CONSTRAINT "application_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -481,20 +918,32 @@ ALTER TABLE "choice" ADD CONSTRAINT "choice_round_id_round_id_fk" FOREIGN KEY ("
 ALTER TABLE "choice" ADD CONSTRAINT "choice_rulebook_id_rulebook_id_fk" FOREIGN KEY ("rulebook_id") REFERENCES "public"."rulebook"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "confirmation" ADD CONSTRAINT "confirmation_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "confirmation" ADD CONSTRAINT "confirmation_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "correction_request" ADD CONSTRAINT "correction_request_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "correction_request" ADD CONSTRAINT "correction_request_answered_by_id_person_id_fk" FOREIGN KEY ("answered_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "decision" ADD CONSTRAINT "decision_choice_id_choice_id_fk" FOREIGN KEY ("choice_id") REFERENCES "public"."choice"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "decision" ADD CONSTRAINT "decision_prepared_by_id_person_id_fk" FOREIGN KEY ("prepared_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "decision" ADD CONSTRAINT "decision_released_by_id_person_id_fk" FOREIGN KEY ("released_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE "excuse" ADD CONSTRAINT "excuse_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE "excuse" ADD CONSTRAINT "excuse_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "override" ADD CONSTRAINT "override_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "override" ADD CONSTRAINT "override_choice_id_choice_id_fk" FOREIGN KEY ("choice_id") REFERENCES "public"."choice"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "override" ADD CONSTRAINT "override_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "override" ADD CONSTRAINT "override_ended_by_id_person_id_fk" FOREIGN KEY ("ended_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "reopening" ADD CONSTRAINT "reopening_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "reopening" ADD CONSTRAINT "reopening_opened_by_id_person_id_fk" FOREIGN KEY ("opened_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "reopening" ADD CONSTRAINT "reopening_read_by_id_person_id_fk" FOREIGN KEY ("read_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "submission" ADD CONSTRAINT "submission_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "turn_change" ADD CONSTRAINT "turn_change_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "undertaking" ADD CONSTRAINT "undertaking_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "auth_account" ADD CONSTRAINT "auth_account_user_id_auth_user_id_fk" FOREIGN KEY ("user_id") REFERENCES "public"."auth_user"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "auth_session" ADD CONSTRAINT "auth_session_user_id_auth_user_id_fk" FOREIGN KEY ("user_id") REFERENCES "public"."auth_user"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "intake" ADD CONSTRAINT "intake_programme_id_programme_id_fk" FOREIGN KEY ("programme_id") REFERENCES "public"."programme"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "intake" ADD CONSTRAINT "intake_cycle_id_cycle_id_fk" FOREIGN KEY ("cycle_id") REFERENCES "public"."cycle"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "interest" ADD CONSTRAINT "interest_programme_id_programme_id_fk" FOREIGN KEY ("programme_id") REFERENCES "public"."programme"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "preview" ADD CONSTRAINT "preview_rulebook_id_rulebook_id_fk" FOREIGN KEY ("rulebook_id") REFERENCES "public"."rulebook"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "preview_effect" ADD CONSTRAINT "preview_effect_preview_id_preview_id_fk" FOREIGN KEY ("preview_id") REFERENCES "public"."preview"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "programme" ADD CONSTRAINT "programme_procedure_id_procedure_id_fk" FOREIGN KEY ("procedure_id") REFERENCES "public"."procedure"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "round" ADD CONSTRAINT "round_intake_id_intake_id_fk" FOREIGN KEY ("intake_id") REFERENCES "public"."intake"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "rulebook" ADD CONSTRAINT "rulebook_intake_id_intake_id_fk" FOREIGN KEY ("intake_id") REFERENCES "public"."intake"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "template" ADD CONSTRAINT "template_sha256_content_sha256_fk" FOREIGN KEY ("sha256") REFERENCES "public"."content"("sha256") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "content_chunk" ADD CONSTRAINT "content_chunk_sha256_content_sha256_fk" FOREIGN KEY ("sha256") REFERENCES "public"."content"("sha256") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "evidence" ADD CONSTRAINT "evidence_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "evidence" ADD CONSTRAINT "evidence_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -502,39 +951,115 @@ ALTER TABLE "evidence" ADD CONSTRAINT "evidence_judged_by_id_person_id_fk" FOREI
 ALTER TABLE "reference_request" ADD CONSTRAINT "reference_request_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "reference_request" ADD CONSTRAINT "reference_request_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "reference_request" ADD CONSTRAINT "reference_request_judged_by_id_person_id_fk" FOREIGN KEY ("judged_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "registry_query" ADD CONSTRAINT "registry_query_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "registry_query" ADD CONSTRAINT "registry_query_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "signature_request" ADD CONSTRAINT "signature_request_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "signature_request" ADD CONSTRAINT "signature_request_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "upload" ADD CONSTRAINT "upload_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "upload" ADD CONSTRAINT "upload_sha256_content_sha256_fk" FOREIGN KEY ("sha256") REFERENCES "public"."content"("sha256") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "institution_name" ADD CONSTRAINT "institution_name_institution_id_institution_id_fk" FOREIGN KEY ("institution_id") REFERENCES "public"."institution"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "charge" ADD CONSTRAINT "charge_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "charge_adjustment" ADD CONSTRAINT "charge_adjustment_charge_id_charge_id_fk" FOREIGN KEY ("charge_id") REFERENCES "public"."charge"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "payment" ADD CONSTRAINT "payment_charge_id_charge_id_fk" FOREIGN KEY ("charge_id") REFERENCES "public"."charge"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "copy_of" ADD CONSTRAINT "copy_of_order_id_copy_order_id_fk" FOREIGN KEY ("order_id") REFERENCES "public"."copy_order"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "copy_of" ADD CONSTRAINT "copy_of_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "copy_of" ADD CONSTRAINT "copy_of_sha256_content_sha256_fk" FOREIGN KEY ("sha256") REFERENCES "public"."content"("sha256") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "copy_order" ADD CONSTRAINT "copy_order_asked_by_id_person_id_fk" FOREIGN KEY ("asked_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "deed" ADD CONSTRAINT "deed_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "deed" ADD CONSTRAINT "deed_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "digest" ADD CONSTRAINT "digest_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "digest" ADD CONSTRAINT "digest_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "excuse" ADD CONSTRAINT "excuse_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "excuse" ADD CONSTRAINT "excuse_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "keeper_note" ADD CONSTRAINT "keeper_note_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "keeper_note" ADD CONSTRAINT "keeper_note_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "link_note" ADD CONSTRAINT "link_note_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "link_note" ADD CONSTRAINT "link_note_copy_sha256_content_sha256_fk" FOREIGN KEY ("copy_sha256") REFERENCES "public"."content"("sha256") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "link_note" ADD CONSTRAINT "link_note_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "page_left_out" ADD CONSTRAINT "page_left_out_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "page_left_out" ADD CONSTRAINT "page_left_out_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "reach_note" ADD CONSTRAINT "reach_note_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "reach_note" ADD CONSTRAINT "reach_note_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "consent" ADD CONSTRAINT "consent_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "role_grant" ADD CONSTRAINT "role_grant_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "mail_link" ADD CONSTRAINT "mail_link_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "same_person" ADD CONSTRAINT "same_person_first_id_person_id_fk" FOREIGN KEY ("first_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "same_person" ADD CONSTRAINT "same_person_second_id_person_id_fk" FOREIGN KEY ("second_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "same_person" ADD CONSTRAINT "same_person_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "awaited" ADD CONSTRAINT "awaited_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "choice_standing" ADD CONSTRAINT "choice_standing_choice_id_choice_id_fk" FOREIGN KEY ("choice_id") REFERENCES "public"."choice"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "choice_standing" ADD CONSTRAINT "choice_standing_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "event" ADD CONSTRAINT "event_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "file_key" ADD CONSTRAINT "file_key_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "file_name" ADD CONSTRAINT "file_name_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "file_standing" ADD CONSTRAINT "file_standing_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "message" ADD CONSTRAINT "message_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "message" ADD CONSTRAINT "message_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "owner_list" ADD CONSTRAINT "owner_list_taken_by_id_person_id_fk" FOREIGN KEY ("taken_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "owner_result" ADD CONSTRAINT "owner_result_list_id_owner_list_id_fk" FOREIGN KEY ("list_id") REFERENCES "public"."owner_list"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "owner_result" ADD CONSTRAINT "owner_result_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "owner_result" ADD CONSTRAINT "owner_result_settled_by_id_person_id_fk" FOREIGN KEY ("settled_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "applied_ruling" ADD CONSTRAINT "applied_ruling_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "applied_ruling" ADD CONSTRAINT "applied_ruling_ruling_id_ruling_id_fk" FOREIGN KEY ("ruling_id") REFERENCES "public"."ruling"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "applied_ruling" ADD CONSTRAINT "applied_ruling_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "applied_ruling" ADD CONSTRAINT "applied_ruling_ended_by_id_person_id_fk" FOREIGN KEY ("ended_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "early_case" ADD CONSTRAINT "early_case_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "ruling" ADD CONSTRAINT "ruling_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "ruling" ADD CONSTRAINT "ruling_ended_by_id_person_id_fk" FOREIGN KEY ("ended_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "likeness" ADD CONSTRAINT "likeness_first_id_statement_text_id_fk" FOREIGN KEY ("first_id") REFERENCES "public"."statement_text"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "likeness" ADD CONSTRAINT "likeness_second_id_statement_text_id_fk" FOREIGN KEY ("second_id") REFERENCES "public"."statement_text"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "likeness" ADD CONSTRAINT "likeness_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "statement_text" ADD CONSTRAINT "statement_text_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "ask_application" ON "ask" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "choice_intake" ON "choice" USING btree ("intake_id");--> statement-breakpoint
+CREATE UNIQUE INDEX "correction_request_one_open" ON "correction_request" USING btree ("application_id") WHERE "correction_request"."answered_at" is null;--> statement-breakpoint
+CREATE INDEX "override_application" ON "override" USING btree ("application_id");--> statement-breakpoint
+CREATE UNIQUE INDEX "override_one_live" ON "override" USING btree ("choice_id","rule") WHERE "override"."ended_at" is null;--> statement-breakpoint
+CREATE UNIQUE INDEX "reopening_one_open" ON "reopening" USING btree ("application_id") WHERE "reopening"."answered_at" is null and "reopening"."ended_at" is null;--> statement-breakpoint
+CREATE INDEX "undertaking_application" ON "undertaking" USING btree ("application_id","at");--> statement-breakpoint
+CREATE INDEX "preview_of" ON "preview" USING btree ("rulebook_id","asked_at");--> statement-breakpoint
+CREATE UNIQUE INDEX "rulebook_one_draft" ON "rulebook" USING btree ("intake_id") WHERE "rulebook"."status" = 'draft';--> statement-breakpoint
 CREATE UNIQUE INDEX "rulebook_one_published" ON "rulebook" USING btree ("intake_id") WHERE "rulebook"."status" = 'published';--> statement-breakpoint
 CREATE INDEX "evidence_application" ON "evidence" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "reference_application" ON "reference_request" USING btree ("application_id");--> statement-breakpoint
 CREATE UNIQUE INDEX "reference_one_live" ON "reference_request" USING btree ("application_id","referee") WHERE "reference_request"."state" in ('asked','opened','given');--> statement-breakpoint
+CREATE INDEX "registry_query_application" ON "registry_query" USING btree ("application_id","asked_at");--> statement-breakpoint
+CREATE INDEX "signature_application" ON "signature_request" USING btree ("application_id");--> statement-breakpoint
+CREATE UNIQUE INDEX "signature_one_open" ON "signature_request" USING btree ("application_id","requirement") WHERE "signature_request"."state" = 'asked';--> statement-breakpoint
 CREATE INDEX "upload_application" ON "upload" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "upload_content" ON "upload" USING btree ("sha256");--> statement-breakpoint
+CREATE UNIQUE INDEX "institution_name_once" ON "institution_name" USING btree ("folded","country");--> statement-breakpoint
+CREATE INDEX "institution_name_of" ON "institution_name" USING btree ("institution_id");--> statement-breakpoint
+CREATE INDEX "institution_name_trigram" ON "institution_name" USING gin ("folded" gin_trgm_ops);--> statement-breakpoint
 CREATE INDEX "adjustment_charge" ON "charge_adjustment" USING btree ("charge_id");--> statement-breakpoint
 CREATE INDEX "payment_charge" ON "payment" USING btree ("charge_id");--> statement-breakpoint
+CREATE INDEX "copy_of_content" ON "copy_of" USING btree ("sha256");--> statement-breakpoint
+CREATE INDEX "copy_order_of" ON "copy_order" USING btree ("asked_by_id","asked_at");--> statement-breakpoint
+CREATE INDEX "reach_note_application" ON "reach_note" USING btree ("application_id");--> statement-breakpoint
 CREATE UNIQUE INDEX "mail_link_one_live" ON "mail_link" USING btree ("person_id","purpose") WHERE "mail_link"."used_at" is null and "mail_link"."replaced_at" is null;--> statement-breakpoint
+CREATE INDEX "same_person_pair" ON "same_person" USING btree ("first_id","second_id");--> statement-breakpoint
 CREATE INDEX "wrong_guess_subject" ON "wrong_guess" USING btree ("subject","at");--> statement-breakpoint
+CREATE INDEX "awaited_kind" ON "awaited" USING btree ("kind","due","application_id");--> statement-breakpoint
 CREATE INDEX "choice_standing_application" ON "choice_standing" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "event_application" ON "event" USING btree ("application_id","id");--> statement-breakpoint
+CREATE INDEX "file_key_key" ON "file_key" USING btree ("key");--> statement-breakpoint
 CREATE INDEX "file_name_trigram" ON "file_name" USING gin ("folded" gin_trgm_ops);--> statement-breakpoint
-CREATE INDEX "standing_turn" ON "file_standing" USING btree ("turn","reason","order_at","number");--> statement-breakpoint
+CREATE INDEX "standing_turn" ON "file_standing" USING btree ("turn","order_at","number");--> statement-breakpoint
+CREATE INDEX "standing_reason" ON "file_standing" USING btree ("turn","reason","order_at","number");--> statement-breakpoint
 CREATE INDEX "standing_officer" ON "file_standing" USING btree ("officer_id","turn","reason");--> statement-breakpoint
+CREATE INDEX "standing_mend" ON "file_standing" USING btree ("turn","mend_until");--> statement-breakpoint
 CREATE INDEX "standing_valid" ON "file_standing" USING btree ("valid_until");--> statement-breakpoint
+CREATE INDEX "standing_office" ON "file_standing" USING btree ("office_version");--> statement-breakpoint
 CREATE INDEX "message_due" ON "message" USING btree ("due_at") WHERE "message"."state" = 'queued';--> statement-breakpoint
+CREATE INDEX "message_claimed" ON "message" USING btree ("claimed_at") WHERE "message"."state" = 'sending';--> statement-breakpoint
 CREATE INDEX "message_person" ON "message" USING btree ("person_id","queued_at");--> statement-breakpoint
-CREATE INDEX "tray_to" ON "tray_mail" USING btree ("to_address","received_at");
+CREATE INDEX "message_application" ON "message" USING btree ("application_id","queued_at");--> statement-breakpoint
+CREATE INDEX "tray_to" ON "tray_mail" USING btree ("to_address","received_at");--> statement-breakpoint
+CREATE INDEX "owner_result_application" ON "owner_result" USING btree ("application_id");--> statement-breakpoint
+CREATE INDEX "owner_result_list" ON "owner_result" USING btree ("list_id");--> statement-breakpoint
+CREATE INDEX "applied_ruling_ruling" ON "applied_ruling" USING btree ("ruling_id");--> statement-breakpoint
+CREATE UNIQUE INDEX "applied_ruling_one" ON "applied_ruling" USING btree ("application_id","scope","section","entry","question") WHERE "applied_ruling"."ended_at" is null;--> statement-breakpoint
+CREATE INDEX "ruling_question" ON "ruling" USING btree ("question","country");--> statement-breakpoint
+CREATE INDEX "likeness_second" ON "likeness" USING btree ("second_id");--> statement-breakpoint
+CREATE INDEX "likeness_open" ON "likeness" USING btree ("first_id") WHERE "likeness"."verdict" is null;--> statement-breakpoint
+CREATE INDEX "statement_text_marks" ON "statement_text" USING gin ("marks");

@@ -34,6 +34,8 @@ export const message = pgTable(
     state: text("state").notNull(),
     dueAt: instant("due_at").notNull(),
     queuedAt: instant("queued_at").notNull(),
+    /** When its sender took it. It belongs to that sender until the lease is over, however long ago it was due. */
+    claimedAt: instant("claimed_at"),
     sentAt: instant("sent_at"),
     attempts: integer("attempts").notNull().default(0),
     failure: text("failure"),
@@ -41,6 +43,7 @@ export const message = pgTable(
   (t) => [
     check("message_state", sql`${t.state} in ('queued','sending','sent','failed','withdrawn')`),
     index("message_due").on(t.dueAt).where(sql`${t.state} = 'queued'`),
+    index("message_claimed").on(t.claimedAt).where(sql`${t.state} = 'sending'`),
     index("message_person").on(t.personId, t.queuedAt),
     index("message_application").on(t.applicationId, t.queuedAt),
   ],

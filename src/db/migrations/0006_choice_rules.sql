@@ -1,1 +1,0 @@
-ALTER TABLE "procedure" DROP COLUMN "most_choices";

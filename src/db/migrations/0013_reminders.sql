@@ -1,1 +1,0 @@
-ALTER TABLE "application" ADD COLUMN "reminders" integer DEFAULT 0 NOT NULL;

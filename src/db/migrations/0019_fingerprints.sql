@@ -1,1 +1,0 @@
-ALTER TABLE "institution" ADD COLUMN "fingerprints" jsonb DEFAULT '[]'::jsonb NOT NULL;

@@ -1,1 +1,0 @@
-CREATE INDEX "message_application" ON "message" USING btree ("application_id","queued_at");

@@ -1,1 +1,0 @@
-ALTER TABLE "programme" ADD COLUMN "one_page" boolean DEFAULT false NOT NULL;

@@ -1,1 +1,0 @@
-ALTER TABLE "application" ADD COLUMN "erasure_told_at" timestamp with time zone;

@@ -1,1 +1,0 @@
-ALTER TABLE "file_standing" ADD COLUMN "rests_on" text[];
