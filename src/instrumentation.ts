@@ -8,18 +8,19 @@ export async function register(): Promise<void> {
 /** A defect that reached the edge: logged with the number that the person sees, never with what they typed. */
 export async function onRequestError(
   error: unknown,
-  request: { readonly path: string; readonly method: string },
+  request: { readonly path: string; readonly method: string; readonly headers: Readonly<Record<string, unknown>> },
 ): Promise<void> {
   if (process.env.NEXT_RUNTIME !== "nodejs") return;
-  const { webRuntime } = await import("./runtime");
+  const [{ webRuntime }, { describeDefect }] = await Promise.all([import("./runtime"), import("./defects")]);
   const { log } = await webRuntime();
   const digest = typeof error === "object" && error !== null && "digest" in error ? String(error.digest) : undefined;
   log.error(
     {
       digest,
+      requestId: request.headers["x-request-id"],
       method: request.method,
       path: request.path.split("?")[0],
-      error: error instanceof Error ? error.name : "unknown",
+      error: describeDefect(error),
     },
     "defect",
   );

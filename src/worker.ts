@@ -4,6 +4,7 @@ import { type Runtime, runAct } from "./acts/act";
 import { keepTrayMail } from "./acts/messages";
 import { openPool } from "./db/connection";
 import { JOB_NAMES, startQueue } from "./db/queue";
+import { describeDefect } from "./defects";
 import { type JobContext, runJob } from "./jobs/handlers";
 import { smtpMail, trayMail } from "./outside/mail";
 import { simulatedRegistry } from "./outside/registry";
@@ -44,10 +45,7 @@ for (const name of JOB_NAMES)
         await runJob(context, name, job.data);
         log.info({ job: name, id: job.id, ms: Date.now() - began }, "job done");
       } catch (error) {
-        log.error(
-          { job: name, id: job.id, error: error instanceof Error ? error.message.split("\n")[0] : "unknown" },
-          "job failed",
-        );
+        log.error({ job: name, id: job.id, error: describeDefect(error) }, "job failed");
         throw error;
       }
     }
@@ -59,6 +57,7 @@ await boss.schedule("remind-drafts", EVERY_HOUR);
 await boss.schedule("remind-openings", EVERY_HOUR);
 await boss.schedule("erase-drafts", EVERY_HOUR);
 await boss.schedule("erase-copies", EVERY_HOUR);
+await boss.schedule("remove-old-guesses", EVERY_HOUR);
 log.info("the worker is ready");
 
 async function stop(): Promise<void> {

@@ -1,7 +1,7 @@
-import { and, eq, gt, inArray, isNull, sql } from "drizzle-orm";
+import { and, eq, gt, inArray, isNull, lte, or, sql } from "drizzle-orm";
 import { z } from "zod";
 import { localeSchema } from "../core/text/local-text";
-import { consent, grant, mailLink, person, wrongGuess } from "../db/schema";
+import { consent, grant, mailLink, passwordGuess, person } from "../db/schema";
 import { type ActContext, defineAct, done, refuse } from "./act";
 import { queueMail } from "./mail";
 import { hashToken, newToken } from "./token";
@@ -170,6 +170,8 @@ export const tieAccount = defineAct({
 
 const GUESSES = 10;
 const GUESS_WINDOW = 15 * 60_000;
+/** So long a guess is looked at, at most. */
+const GUESS_LASTS = 60_000;
 
 /**
  * Counts a guess at a password before it is looked at, so that guesses at the same moment are counted too. The lock makes
@@ -183,17 +185,23 @@ export const beginGuess = defineAct({
     const subjects = [`account:${email.trim().toLowerCase()}`, ...(network ? [`network:${network}`] : [])];
     for (const subject of [...subjects].sort())
       await ctx.client.query("select pg_advisory_xact_lock(hashtextextended($1, 0))", [subject]);
-    const since = new Date(ctx.now.getTime() - GUESS_WINDOW);
+    const ago = (ms: number) => new Date(ctx.now.getTime() - ms);
     const counts = await ctx.db
-      .select({ subject: wrongGuess.subject, count: sql<number>`count(*)::int` })
-      .from(wrongGuess)
-      .where(and(inArray(wrongGuess.subject, subjects), gt(wrongGuess.at, since)))
-      .groupBy(wrongGuess.subject);
+      .select({ subject: passwordGuess.subject, count: sql<number>`count(*)::int` })
+      .from(passwordGuess)
+      .where(
+        and(
+          inArray(passwordGuess.subject, subjects),
+          gt(passwordGuess.at, ago(GUESS_WINDOW)),
+          or(passwordGuess.wrong, gt(passwordGuess.at, ago(GUESS_LASTS))),
+        ),
+      )
+      .groupBy(passwordGuess.subject);
     if (counts.some((c) => c.count >= GUESSES)) return refuse("locked");
     const rows = await ctx.db
-      .insert(wrongGuess)
+      .insert(passwordGuess)
       .values(subjects.map((subject) => ({ subject, at: ctx.now })))
-      .returning({ id: wrongGuess.id });
+      .returning({ id: passwordGuess.id });
     return done({ guessIds: rows.map((r) => r.id) });
   },
 });
@@ -204,8 +212,32 @@ export const forgetGuess = defineAct({
   input: z.object({ guessIds: z.array(z.uuid()).max(2) }),
   may: (ctx) => ctx.actor.kind === "system",
   run: async (ctx, { guessIds }) => {
-    if (guessIds.length > 0) await ctx.db.delete(wrongGuess).where(inArray(wrongGuess.id, guessIds));
+    if (guessIds.length > 0) await ctx.db.delete(passwordGuess).where(inArray(passwordGuess.id, guessIds));
     return done(null);
+  },
+});
+
+/** The guess was wrong: it counts until its time is over. */
+export const countGuess = defineAct({
+  name: "count-guess",
+  input: z.object({ guessIds: z.array(z.uuid()).max(2) }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, { guessIds }) => {
+    if (guessIds.length > 0)
+      await ctx.db.update(passwordGuess).set({ wrong: true }).where(inArray(passwordGuess.id, guessIds));
+    return done(null);
+  },
+});
+
+/** Guesses that no longer count are removed. */
+export const removeOldGuesses = defineAct({
+  name: "remove-old-guesses",
+  input: z.object({}),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx) => {
+    const old = new Date(ctx.now.getTime() - GUESS_WINDOW);
+    const { rowCount } = await ctx.db.delete(passwordGuess).where(lte(passwordGuess.at, old));
+    return done({ removed: rowCount ?? 0 });
   },
 });
 

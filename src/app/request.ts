@@ -8,6 +8,7 @@ import type { Act, Outcome } from "../acts/act";
 import { runAct } from "../acts/act";
 import { type Actor, holds, OFFICE, type Role } from "../core/rights/actor";
 import type { Locale } from "../core/text/local-text";
+import { describeDefect } from "../defects";
 import { webRuntime } from "../runtime";
 import { pickLocale } from "../text/say";
 import { type Identity, identityOf } from "../views/identity";
@@ -18,15 +19,42 @@ export const LOCALE_COOKIE = "unvex-locale";
 
 export const nonce = async (): Promise<string> => (await headers()).get("x-nonce") ?? "";
 
-export const currentSession = cache(async () => {
-  const { auth } = await webRuntime();
-  return auth.api.getSession({ headers: await headers() });
-});
+/** The number of this request: it stands in the log and on the page that says that something went wrong. */
+const requestId = cache(
+  async (): Promise<string> => (await headers()).get("x-request-id") ?? randomBytes(8).toString("hex"),
+);
 
-export const identity = cache(async (): Promise<Identity | null> => {
-  const session = await currentSession();
-  return session ? identityOf((await webRuntime()).pool, session.user.id) : null;
-});
+/** Whatever goes wrong in `work` carries the number of this request to the page. What has a number already keeps it. */
+async function numbered<T>(work: () => Promise<T>): Promise<T> {
+  try {
+    return await work();
+  } catch (error) {
+    if (error instanceof Error && !("digest" in error)) Object.assign(error, { digest: await requestId() });
+    throw error;
+  }
+}
+
+/** Logs a defect that is answered on the page itself. */
+export async function logDefect(error: unknown): Promise<void> {
+  const id = await requestId();
+  const runtime = await webRuntime().catch(() => null);
+  runtime?.log.error({ requestId: id, error: describeDefect(error) }, "defect");
+}
+
+export const currentSession = cache(() =>
+  numbered(async () => {
+    const { auth } = await webRuntime();
+    return auth.api.getSession({ headers: await headers() });
+  }),
+);
+
+export const identity = cache(
+  (): Promise<Identity | null> =>
+    numbered(async () => {
+      const session = await currentSession();
+      return session ? identityOf((await webRuntime()).pool, session.user.id) : null;
+    }),
+);
 
 export const locale = cache(async (): Promise<Locale> => {
   const chosen = (await cookies()).get(LOCALE_COOKIE)?.value;
@@ -58,7 +86,7 @@ export async function see<Schema extends z.ZodType, Data>(
   actor: Actor,
   input: z.input<Schema>,
 ): Promise<Data | null> {
-  return readView(await webRuntime(), view, actor, input);
+  return numbered(async () => readView(await webRuntime(), view, actor, input));
 }
 
 /** Runs an act as the actor of this request, and logs its name and outcome with the request's id. */
@@ -67,14 +95,13 @@ export async function perform<Schema extends z.ZodType, Value>(
   actor: Actor,
   input: z.input<Schema>,
 ): Promise<Outcome<Value>> {
-  const runtime = await webRuntime();
-  const requestId = (await headers()).get("x-request-id") ?? randomBytes(8).toString("hex");
+  const runtime = await numbered(webRuntime);
   const began = performance.now();
-  const outcome = await runAct(runtime, act, actor, input);
+  const outcome = await numbered(() => runAct(runtime, act, actor, input));
   runtime.log.info(
     {
       act: act.name,
-      requestId,
+      requestId: await requestId(),
       ms: Math.round(performance.now() - began),
       outcome: outcome.ok ? "ok" : outcome.reason,
     },

@@ -1,7 +1,9 @@
+import { isAPIError } from "better-auth/api";
 import { z } from "zod";
 import {
   acceptLink,
   beginGuess,
+  countGuess,
   forgetGuess,
   openAccount,
   sendLink,
@@ -95,7 +97,13 @@ export async function signUp({ runtime, auth }: AccountContext, input: SignUp): 
 
 export type SignIn = "signed in" | "wrong" | "locked";
 
-/** Signs in, counting the guess before it is looked at. */
+/** Unknown address, wrong password and unconfirmed address answer alike; anything else that goes wrong says nothing of the guess. */
+const isWrong = (error: unknown): boolean => isAPIError(error) && error.statusCode < 500;
+
+/**
+ * Signs in. The guess counts before it is looked at, so that guesses at the same moment count too.
+ * @throws when something is away: nothing is known of the guess then, and it does not count
+ */
 export async function signIn(
   { runtime, auth }: AccountContext,
   address: string,
@@ -105,12 +113,15 @@ export async function signIn(
 ): Promise<SignIn> {
   const guess = await runAct(runtime, beginGuess, SYSTEM, { email: address.slice(0, 320), network });
   if (!guess.ok) return "locked";
+  const { guessIds } = guess.value;
   try {
     await auth.api.signInEmail({ body: { email: address.trim().toLowerCase(), password }, headers });
-  } catch {
-    return "wrong"; // unknown address, wrong password and unconfirmed address answer alike
+  } catch (error) {
+    if (!isWrong(error)) throw error;
+    await runAct(runtime, countGuess, SYSTEM, { guessIds });
+    return "wrong";
   }
-  await runAct(runtime, forgetGuess, SYSTEM, { guessIds: guess.value.guessIds });
+  await runAct(runtime, forgetGuess, SYSTEM, { guessIds });
   return "signed in";
 }
 

@@ -1,3 +1,4 @@
+import { DrizzleQueryError } from "drizzle-orm";
 import { drizzle, type NodePgDatabase } from "drizzle-orm/node-postgres";
 import pg from "pg";
 import * as schema from "./schema";
@@ -38,11 +39,10 @@ export class DatabaseFailure extends Error {
 }
 
 /** The texts of the ORM and of the server carry the values of the statement, which must never reach a log. */
-function withoutValues(error: unknown): unknown {
-  const inner = error instanceof Error && error.cause !== undefined ? error.cause : error;
-  if (!(inner instanceof pg.DatabaseError))
-    return error instanceof Error && error.cause !== undefined ? new DatabaseFailure("connection", null) : error;
-  return new DatabaseFailure(inner.code ?? "unknown", inner.constraint ?? null);
+export function withoutValues(error: unknown): unknown {
+  const inner = error instanceof DrizzleQueryError ? error.cause : error;
+  if (inner instanceof pg.DatabaseError) return new DatabaseFailure(inner.code ?? "unknown", inner.constraint ?? null);
+  return error instanceof DrizzleQueryError ? new DatabaseFailure("connection", null) : error;
 }
 
 /** Runs `work` in one transaction; an exception rolls everything back and is passed on. */

@@ -1,3 +1,4 @@
+import { removeOldGuesses } from "../acts/accounts";
 import { type Runtime, runAct } from "../acts/act";
 import { eraseCopies } from "../acts/copies";
 import { eraseDrafts } from "../acts/erase-drafts";
@@ -137,6 +138,9 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
       return makeCopies(ctx.runtime, JOBS["make-copies"].parse(payload).orderId);
     case "erase-copies":
       await runAct(ctx.runtime, eraseCopies, SYSTEM, {});
+      return;
+    case "remove-old-guesses":
+      await runAct(ctx.runtime, removeOldGuesses, SYSTEM, {});
       return;
     case "match-results":
       return matchOwnerResults(ctx, JOBS["match-results"].parse(payload));

@@ -37,7 +37,7 @@ export const en = {
   "account.name": "Your name",
   "account.nameHelp": "As you would like to be addressed. The name in your passport is asked for in the application.",
   "account.password": "Password",
-  "account.passwordHelp": "At least 12 signs. Three or four words are good.",
+  "account.passwordHelp": "At least 12 characters. Three or four words are good.",
   "account.consent": "I agree that my data is kept for my application (terms of 1 September 2026).",
   "account.signUp": "Open an account",
   "account.signUpTitle": "Open an account",
@@ -66,11 +66,13 @@ export const en = {
   "account.languageTitle": "Language of our letters and mails",
   "account.wrong":
     "This address and password do not belong together, or the address is not confirmed yet. Look at both, or set a new password.",
+  "account.unavailable":
+    "We cannot reach our own records at the moment. Nothing is wrong with what you typed: try again in a minute.",
   "account.locked": "There were too many wrong guesses. Wait a quarter of an hour, or set a new password by mail.",
   "account.linkEnded":
     "This link has ended: it was used before, replaced by a newer one, or is too old. Ask for a new one.",
   "account.badEmail": "This is not an e-mail address. It needs a name, an @ and a domain.",
-  "account.badPassword": "The password needs at least 12 signs.",
+  "account.badPassword": "The password needs at least 12 characters.",
   "account.passwordFromForm": "The password must not contain your name or your e-mail address.",
   "account.badName": "Write your name.",
   "account.noConsent": "Without your agreement we may not keep an application. Tick the box to go on.",
@@ -161,7 +163,7 @@ export const en = {
   "gap.reference": "{title}: send the request to your referee",
   "gap.fee": "{title}: not paid yet",
 
-  "issue.too-long": "This is too long: at most {most} signs.",
+  "issue.too-long": "This is too long: at most {most} characters.",
   "issue.not-a-number": "Write a number, for example 7.5.",
   "issue.not-a-date": "This is no day that can be read. Write it like 3 Feb 2027.",
   "issue.two-dates": "This can be read in two ways: {days}. Choose one, or write the month as a word.",
@@ -300,7 +302,7 @@ export const en = {
   "reference.rating.fair": "fair",
   "reference.rating.cannot say": "I cannot say",
   "reference.text": "Your words about the applicant",
-  "reference.textHelp": "At least 20 signs, unless you upload a letter.",
+  "reference.textHelp": "At least 20 characters, unless you upload a letter.",
   "reference.letter": "Or upload a letter",
   "reference.give": "Give the reference",
   "reference.giveHelp": "The applicant is told that it came, and never sees what it says.",
@@ -310,7 +312,7 @@ export const en = {
   "reference.declined": "Thank you for telling us. The link has ended.",
   "reference.ended":
     "This link has ended: the reference was given or withdrawn, or its time is over. Ask the applicant to send a new request.",
-  "reference.tooShort": "Write a few words (at least 20 signs), or upload a letter.",
+  "reference.tooShort": "Write a few words (at least 20 characters), or upload a letter.",
   "reference.knownMissing": "Say how you know the applicant.",
 
   "refused.invalid-input": "Something in the form is not right. Look at the marked fields.",

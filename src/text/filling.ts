@@ -16,7 +16,8 @@ export const fillingEn = {
   "shape.legend": "(0 stands for a digit, A for a letter, X for either)",
   "issue.not-a-link": "Each line should be one full address, for example https://work.example/film.",
   "issue.address-incomplete": "An address needs street, town and country.",
-  "issue.control-signs": "This holds invisible signs that cannot be kept. Type it anew, or paste it as plain text.",
+  "issue.control-signs":
+    "This holds invisible characters that cannot be kept. Type it anew, or paste it as plain text.",
   "field.words":
     "{now, plural, one {one word} other {# words}} of {least, plural, =0 {at most {most}} other {{least} to {most}}}",
   "field.characters":

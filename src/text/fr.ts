@@ -68,6 +68,8 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "account.languageTitle": "Langue de nos lettres et courriels",
   "account.wrong":
     "Cette adresse et ce mot de passe ne vont pas ensemble, ou l’adresse n’est pas encore confirmée. Vérifiez les deux ou choisissez un nouveau mot de passe.",
+  "account.unavailable":
+    "Nos propres dossiers ne répondent pas en ce moment. Ce que vous avez écrit n’y est pour rien : réessayez dans une minute.",
   "account.locked":
     "Il y a eu trop d’essais faux. Attendez un quart d’heure ou choisissez un nouveau mot de passe par courriel.",
   "account.linkEnded":

@@ -25,6 +25,8 @@ interface Props {
   /** The sentence for each problem, and the field beside which it stands (none: above the form). */
   readonly problems: Readonly<Record<string, { readonly text: string; readonly field?: string }>>;
   readonly done: ReactNode;
+  /** What is said while something is away, whatever was typed. */
+  readonly unavailable: string;
   /** A sentence above the form, for as long as it is there. */
   readonly intro?: string;
 }
@@ -92,10 +94,11 @@ function Problem({ id, text }: { id: string; text: string }) {
   );
 }
 
-export function AccountForm({ action, fields, hidden, submit, problems, done, intro }: Props) {
+export function AccountForm({ action, fields, hidden, submit, problems, done, unavailable, intro }: Props) {
   const [state, run, busy] = useActionState(action, { done: false, problems: [] });
   const [values, setValues] = useState<Readonly<Record<string, string>>>({});
   if (state.done) return <div role="status">{done}</div>;
+  const away = state.problems.includes("unavailable") ? [unavailable] : [];
   const of = (name: string) => state.problems.map((code) => problems[code]).find((p) => p?.field === name)?.text;
   const general = state.problems.flatMap((code) =>
     problems[code] && !problems[code].field ? [problems[code].text] : [],
@@ -103,7 +106,7 @@ export function AccountForm({ action, fields, hidden, submit, problems, done, in
   return (
     <form action={run} className="account-form" noValidate>
       {intro ? <p>{intro}</p> : null}
-      {general.map((text) => (
+      {[...away, ...general].map((text) => (
         <Problem key={text} id="form-wrong" text={text} />
       ))}
       {Object.entries(hidden ?? {}).map(([name, value]) => (

@@ -78,7 +78,7 @@ export function ZoneCheck({ data, onConfirm }: { data: FileData; onConfirm: Conf
       />
       {text.trim() !== "" && zone === null ? (
         <p className="quiet">
-          A passport has two lines of 44 signs, a card two of 36 or three of 30. So far:{" "}
+          A passport has two lines of 44 characters, a card two of 36 or three of 30. So far:{" "}
           {text
             .trim()
             .split("\n")

@@ -58,7 +58,7 @@ describe("from sign-up to an accepted offer", () => {
     await page.getByLabel("E-mail").fill(email);
     await page.getByLabel("Password", { exact: true }).fill("short");
     await page.getByRole("button", { name: "Open an account" }).click();
-    await page.getByText("The password needs at least 12 signs.").waitFor();
+    await page.getByText("The password needs at least 12 characters.").waitFor();
     expect(await page.getByLabel("E-mail").inputValue()).toBe(email);
     await page.getByLabel("Password", { exact: true }).fill("seven quiet lanterns");
     await page.getByLabel(/I agree that my data/).check();

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { changeRole, makeStaff } from "../../src/acts/accounts";
+import { changeRole, makeStaff, removeOldGuesses } from "../../src/acts/accounts";
 import { runAct } from "../../src/acts/act";
 import {
   type AccountContext,
@@ -12,12 +12,14 @@ import {
   signUpProblems,
 } from "../../src/auth/accounts";
 import { makeAuth } from "../../src/auth/better-auth";
-import { database } from "../../src/db/connection";
+import { database, openPool } from "../../src/db/connection";
 import { DAY, must, openWorld, SYSTEM, type World } from "../support/world";
 
 const MINUTE = 60_000;
 const PASSWORD = "seven quiet lanterns";
 const headers = new Headers({ origin: "http://127.0.0.1:1" });
+
+const SETTINGS = { url: "http://127.0.0.1:1", secret: "a secret of at least thirty-two characters" };
 
 describe("accounts", () => {
   let world: World;
@@ -29,10 +31,7 @@ describe("accounts", () => {
     world = await openWorld("accounts");
     accounts = {
       runtime: world.runtime,
-      auth: makeAuth(database(world.runtime.pool), {
-        url: "http://127.0.0.1:1",
-        secret: "a secret of at least thirty-two signs",
-      }),
+      auth: makeAuth(database(world.runtime.pool), SETTINGS),
     };
   });
   afterAll(() => world.close());
@@ -165,6 +164,39 @@ describe("accounts", () => {
     for (let guess = 0; guess < 10; guess += 1)
       expect(await enter("wrong", network, `other${guess}@people.example`)).toBe("wrong");
     expect([await enter(PASSWORD, network), await enter(PASSWORD, "203.0.113.9")]).toEqual(["locked", "signed in"]);
+  });
+
+  it("count nothing while the records are away, and do not say that a password is wrong", async () => {
+    await confirmed();
+    const nowhere = openPool("postgres://nobody@127.0.0.1:1/nothing", 1);
+    const cut = { ...accounts, auth: makeAuth(database(nowhere), SETTINGS) };
+    for (let guess = 0; guess < 10; guess += 1)
+      await expect(signIn(cut, email, PASSWORD, null, headers)).rejects.toThrow();
+    await nowhere.end();
+    world.later(MINUTE);
+    for (let guess = 0; guess < 9; guess += 1) expect(await enter("wrong password no")).toBe("wrong");
+    expect(await enter()).toBe("signed in");
+  });
+
+  it("do not say so either when nothing can be reached at all", async () => {
+    const nowhere = openPool("postgres://nobody@127.0.0.1:1/nothing", 1);
+    const cut = { auth: makeAuth(database(nowhere), SETTINGS), runtime: { ...world.runtime, pool: nowhere } };
+    await expect(signIn(cut, email, PASSWORD, null, headers)).rejects.toThrow();
+    await nowhere.end();
+  });
+
+  it("forget guesses whose time is over", async () => {
+    await confirmed();
+    const guesses = async () => (await world.runtime.pool.query("select 1 from password_guess")).rowCount;
+    await must(world, removeOldGuesses, SYSTEM, {});
+    expect(await guesses()).toBe(0);
+    await enter("wrong password no");
+    world.later(15 * MINUTE - 1);
+    await must(world, removeOldGuesses, SYSTEM, {});
+    expect(await guesses()).toBe(1);
+    world.later(1);
+    await must(world, removeOldGuesses, SYSTEM, {});
+    expect(await guesses()).toBe(0);
   });
 
   it("count guesses that come at the same moment", async () => {

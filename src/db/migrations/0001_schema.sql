@@ -687,6 +687,13 @@ CREATE TABLE "mail_link" (
 	CONSTRAINT "mail_link_purpose" CHECK ("mail_link"."purpose" in ('confirm address','set password'))
 );
 --> statement-breakpoint
+CREATE TABLE "password_guess" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"subject" text NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	"wrong" boolean DEFAULT false NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE "person" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"account_id" text,
@@ -708,12 +715,6 @@ CREATE TABLE "same_person" (
 	"at" timestamp with time zone NOT NULL,
 	CONSTRAINT "same_person_order" CHECK ("same_person"."first_id" < "same_person"."second_id"),
 	CONSTRAINT "same_person_verdict" CHECK ("same_person"."verdict" in ('same','different','undecided'))
-);
---> statement-breakpoint
-CREATE TABLE "wrong_guess" (
-	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
-	"subject" text NOT NULL,
-	"at" timestamp with time zone NOT NULL
 );
 --> statement-breakpoint
 CREATE TABLE "awaited" (
@@ -1037,8 +1038,8 @@ CREATE INDEX "copy_of_content" ON "copy_of" USING btree ("sha256");--> statement
 CREATE INDEX "copy_order_of" ON "copy_order" USING btree ("asked_by_id","asked_at");--> statement-breakpoint
 CREATE INDEX "reach_note_application" ON "reach_note" USING btree ("application_id");--> statement-breakpoint
 CREATE UNIQUE INDEX "mail_link_one_live" ON "mail_link" USING btree ("person_id","purpose") WHERE "mail_link"."used_at" is null and "mail_link"."replaced_at" is null;--> statement-breakpoint
+CREATE INDEX "password_guess_subject" ON "password_guess" USING btree ("subject","at");--> statement-breakpoint
 CREATE INDEX "same_person_pair" ON "same_person" USING btree ("first_id","second_id");--> statement-breakpoint
-CREATE INDEX "wrong_guess_subject" ON "wrong_guess" USING btree ("subject","at");--> statement-breakpoint
 CREATE INDEX "awaited_kind" ON "awaited" USING btree ("kind","due","application_id");--> statement-breakpoint
 CREATE INDEX "choice_standing_application" ON "choice_standing" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "event_application" ON "event" USING btree ("application_id","id");--> statement-breakpoint

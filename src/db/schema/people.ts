@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import { check, index, pgTable, primaryKey, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import { boolean, check, index, pgTable, primaryKey, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
 import { citext, instant } from "./columns";
 
 /** Somebody known to the office: an applicant or a member of staff. */
@@ -93,14 +93,18 @@ export const mailLink = pgTable(
   ],
 );
 
-/** A wrong guess at a password, counted for the account and for the network address. */
-export const wrongGuess = pgTable(
-  "wrong_guess",
+/**
+ * A guess at a password, for the account and for the network address. It counts while it is looked at, and once it was wrong; one that
+ * was never answered, because something was away, stops counting by itself.
+ */
+export const passwordGuess = pgTable(
+  "password_guess",
   {
     id: uuid("id").primaryKey().defaultRandom(),
     /** `account:<address>` or `network:<address>`. */
     subject: text("subject").notNull(),
     at: instant("at").notNull(),
+    wrong: boolean("wrong").notNull().default(false),
   },
-  (t) => [index("wrong_guess_subject").on(t.subject, t.at)],
+  (t) => [index("password_guess_subject").on(t.subject, t.at)],
 );

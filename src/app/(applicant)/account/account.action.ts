@@ -2,14 +2,22 @@
 
 import { cookies, headers } from "next/headers";
 import { redirect } from "next/navigation";
-import { askForLink, confirmAddress, setPassword, signIn, signUp, signUpProblems } from "../../../auth/accounts";
+import {
+  type AccountContext,
+  askForLink,
+  confirmAddress,
+  setPassword,
+  signIn,
+  signUp,
+  signUpProblems,
+} from "../../../auth/accounts";
 import { LEAST_PASSWORD } from "../../../auth/better-auth";
 import { webRuntime } from "../../../runtime";
 import { landingHref } from "../../../ui/applicant-step";
 import { type Identity, identityOf } from "../../../views/identity";
 import { myApplication } from "../../../views/my-application";
 import { myApplications } from "../../../views/my-applications";
-import { LOCALE_COOKIE, locale, networkAddress, see } from "../../request";
+import { LOCALE_COOKIE, locale, logDefect, networkAddress, see } from "../../request";
 
 /** What a form of the account pages answers: problems by code, or that it is done. What was typed stays in the form. */
 export interface FormState {
@@ -20,15 +28,22 @@ export interface FormState {
 const WANTED_COOKIE = "unvex-wanted";
 const DAY_SECONDS = 86_400;
 
+const UNAVAILABLE: FormState = { done: false, problems: ["unavailable"] };
 const DONE: FormState = { done: true, problems: [] };
 const text = (form: FormData, name: string): string => {
   const value = form.get(name);
   return typeof value === "string" ? value : "";
 };
 
-async function context() {
-  const runtime = await webRuntime();
-  return { runtime, auth: runtime.auth };
+/** Does what needs accounts; something that is away is said as such, with what was typed still in the form. */
+async function whileThere<T>(work: (accounts: AccountContext) => Promise<T>): Promise<T | typeof UNAVAILABLE> {
+  try {
+    const runtime = await webRuntime();
+    return await work({ runtime, auth: runtime.auth });
+  } catch (error) {
+    await logDefect(error);
+    return UNAVAILABLE;
+  }
 }
 
 export async function signUpAction(_: FormState, form: FormData): Promise<FormState> {
@@ -41,7 +56,8 @@ export async function signUpAction(_: FormState, form: FormData): Promise<FormSt
   };
   const problems = signUpProblems(input);
   if (problems.length > 0) return { done: false, problems };
-  await signUp(await context(), input);
+  const opened = await whileThere((accounts) => signUp(accounts, input));
+  if (opened) return opened;
   const to = safePath(text(form, "to"));
   if (to) (await cookies()).set(WANTED_COOKIE, to, { httpOnly: true, sameSite: "lax", path: "/", maxAge: DAY_SECONDS });
   return DONE;
@@ -70,43 +86,39 @@ async function landing(person: Identity | null): Promise<string> {
 }
 
 export async function signInAction(_: FormState, form: FormData): Promise<FormState> {
-  const accounts = await context();
-  const result = await signIn(
-    accounts,
-    text(form, "email"),
-    text(form, "password"),
-    await networkAddress(),
-    await headers(),
+  const [network, sent] = [await networkAddress().catch(() => null), await headers()];
+  const result = await whileThere((accounts) =>
+    signIn(accounts, text(form, "email"), text(form, "password"), network, sent),
   );
+  if (typeof result === "object") return result;
   if (result !== "signed in") return { done: false, problems: [result] };
-  const user = await (await accounts.auth.$context).internalAdapter.findUserByEmail(
-    text(form, "email").trim().toLowerCase(),
-  );
-  const person = user ? await identityOf(accounts.runtime.pool, user.user.id) : null;
+  const { auth, pool } = await webRuntime();
+  const user = await (await auth.$context).internalAdapter.findUserByEmail(text(form, "email").trim().toLowerCase());
+  const person = user ? await identityOf(pool, user.user.id) : null;
   const office = (person?.actor.grants.length ?? 0) > 0;
   if (person && !office) (await cookies()).set(LOCALE_COOKIE, person.locale, { sameSite: "lax", path: "/" });
   const wanted = await wantedBefore();
   redirect(safePath(text(form, "to")) ?? (office ? "/office" : (wanted ?? (await landing(person)))));
 }
 
-export async function lostPasswordAction(_: FormState, form: FormData): Promise<FormState> {
-  await askForLink(await context(), text(form, "email"), "set password");
-  return DONE;
-}
+const mailLink = async (form: FormData, purpose: Parameters<typeof askForLink>[2]): Promise<FormState> =>
+  (await whileThere((accounts) => askForLink(accounts, text(form, "email"), purpose))) ?? DONE;
 
-export async function sendAgainAction(_: FormState, form: FormData): Promise<FormState> {
-  await askForLink(await context(), text(form, "email"), "confirm address");
-  return DONE;
-}
+export const lostPasswordAction = async (_: FormState, form: FormData): Promise<FormState> =>
+  mailLink(form, "set password");
+
+export const sendAgainAction = async (_: FormState, form: FormData): Promise<FormState> =>
+  mailLink(form, "confirm address");
+
+const afterLink = (result: "done" | "ended" | FormState): FormState =>
+  typeof result === "object" ? result : result === "done" ? DONE : { done: false, problems: ["linkEnded"] };
 
 export async function confirmAction(_: FormState, form: FormData): Promise<FormState> {
-  const result = await confirmAddress(await context(), text(form, "token"));
-  return result === "done" ? DONE : { done: false, problems: ["linkEnded"] };
+  return afterLink(await whileThere((accounts) => confirmAddress(accounts, text(form, "token"))));
 }
 
 export async function setPasswordAction(_: FormState, form: FormData): Promise<FormState> {
   const password = text(form, "password");
   if (password.length < LEAST_PASSWORD) return { done: false, problems: ["badPassword"] };
-  const result = await setPassword(await context(), text(form, "token"), password);
-  return result === "done" ? DONE : { done: false, problems: ["linkEnded"] };
+  return afterLink(await whileThere((accounts) => setPassword(accounts, text(form, "token"), password)));
 }

@@ -11,6 +11,7 @@ export default async function LostPasswordPage() {
       <h1>{t("account.lostTitle")}</h1>
       <p>{t("account.lostIntro")}</p>
       <AccountForm
+        unavailable={t("account.unavailable")}
         action={lostPasswordAction}
         submit={t("account.lostSend")}
         fields={[{ name: "email", kind: "email", label: t("account.email"), autoComplete: "email" }]}

@@ -12,6 +12,7 @@ export default async function SignInPage({ searchParams }: { searchParams: Promi
     <div className="sheet narrow">
       <h1>{t("account.signInTitle")}</h1>
       <AccountForm
+        unavailable={t("account.unavailable")}
         action={signInAction}
         submit={t("account.signIn")}
         hidden={{ to: to ?? "" }}

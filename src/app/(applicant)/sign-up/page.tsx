@@ -12,6 +12,7 @@ export default async function SignUpPage({ searchParams }: { searchParams: Promi
     <div className="sheet narrow">
       <h1>{t("account.signUpTitle")}</h1>
       <AccountForm
+        unavailable={t("account.unavailable")}
         action={signUpAction}
         hidden={{ to: to ?? "" }}
         submit={t("account.signUp")}
@@ -39,6 +40,7 @@ export default async function SignUpPage({ searchParams }: { searchParams: Promi
             <p>{t("account.signUpDone")}</p>
             <h2>{t("account.noMail")}</h2>
             <AccountForm
+              unavailable={t("account.unavailable")}
               action={sendAgainAction}
               submit={t("account.sendAgain")}
               fields={[{ name: "email", kind: "email", label: t("account.email"), autoComplete: "email" }]}

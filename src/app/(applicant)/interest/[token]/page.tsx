@@ -12,6 +12,7 @@ export default async function InterestPage({ params }: { params: Promise<{ token
     <div className="sheet narrow">
       <h1>{t("interest.forget")}</h1>
       <AccountForm
+        unavailable={t("account.unavailable")}
         action={forgetInterestAction}
         intro={t("interest.forgetIntro")}
         hidden={{ token }}

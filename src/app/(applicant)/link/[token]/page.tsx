@@ -21,6 +21,7 @@ export default async function LinkPage({ params }: { params: Promise<{ token: st
       <div className="sheet narrow">
         <h1>{t("account.confirmTitle")}</h1>
         <AccountForm
+          unavailable={t("account.unavailable")}
           action={confirmAction}
           intro={t("account.confirmIntro")}
           hidden={{ token }}
@@ -41,6 +42,7 @@ export default async function LinkPage({ params }: { params: Promise<{ token: st
       <div className="sheet narrow">
         <h1>{t("account.lostTitle")}</h1>
         <AccountForm
+          unavailable={t("account.unavailable")}
           action={setPasswordAction}
           hidden={{ token }}
           submit={t("account.setPassword")}

@@ -72,6 +72,7 @@ export default async function ProgrammePage({
           <section className="interest">
             <h3>{t("interest.title")}</h3>
             <AccountForm
+              unavailable={t("account.unavailable")}
               action={noteInterestAction}
               intro={t("interest.intro")}
               hidden={{ code: hit.code }}
