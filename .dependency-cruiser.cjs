@@ -9,7 +9,7 @@ const MAY = {
   outside: ["core", "formats"],
   acts: ["core", "db", "formats", "text"],
   views: ["core", "db", "formats", "text"],
-  jobs: ["acts", "views", "outside", "formats", "text", "core", "db/queue"],
+  jobs: ["acts", "views", "outside", "formats", "text", "core", "db/queue", "db/defects"],
   ui: ["core", "text", "views"],
   app: ["acts", "views", "auth", "ui", "text", "core", "outside", "formats", "db"],
   demo: FOLDERS.filter((f) => f !== "app" && f !== "ui"),

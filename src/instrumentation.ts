@@ -11,7 +11,7 @@ export async function onRequestError(
   request: { readonly path: string; readonly method: string; readonly headers: Readonly<Record<string, unknown>> },
 ): Promise<void> {
   if (process.env.NEXT_RUNTIME !== "nodejs") return;
-  const [{ webRuntime }, { describeDefect }] = await Promise.all([import("./runtime"), import("./defects")]);
+  const [{ webRuntime }, { describeDefect }] = await Promise.all([import("./runtime"), import("./db/defects")]);
   const { log } = await webRuntime();
   const digest = typeof error === "object" && error !== null && "digest" in error ? String(error.digest) : undefined;
   log.error(

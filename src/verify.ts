@@ -1,10 +1,9 @@
+import { dequal } from "dequal";
 import type pg from "pg";
-import { assess } from "./core/assessment/assess";
-import { combText } from "./core/assessment/comb";
-import { reasonOf } from "./core/assessment/reason";
-import { shownName } from "./core/identity/shown-name";
 import { makeOffice, type Office, referenceSetSchema } from "./core/office/reference-set";
-import { restsOn } from "./core/office/touch";
+import type { FileRow } from "./core/settlement/file-row";
+import { isAtRest, type Settled, settle } from "./core/settlement/settle";
+import { readFileRows } from "./db/file-rows";
 import { loadFiles } from "./db/load-file";
 
 /**
@@ -22,27 +21,33 @@ export interface Verification {
   }[];
 }
 
-interface Stored {
-  id: string;
-  number: string;
-  name: string;
-  stage: string;
-  turn: string;
-  reason: string;
-  comb: string;
-  due_at: Date | null;
-  valid_until: Date | null;
-  mend_until: Date | null;
-  assessed_at: Date;
-  office_version: number;
-  rests_on: string[] | null;
-}
-
 const BATCH = 200;
 
 async function offices(pool: pg.Pool): Promise<ReadonlyMap<number, Office>> {
   const { rows } = await pool.query<{ version: number; body: unknown }>("select version, body from office_reference");
   return new Map(rows.map((r) => [r.version, makeOffice(r.version, referenceSetSchema.parse(r.body))]));
+}
+
+/** Rows that no act has ended, in order. */
+const WHOLE = `select application_id as id, number from file_standing where number > $1 and (valid_until is null or valid_until > assessed_at)
+  order by number limit $2`;
+
+const inWords = (value: unknown): string => (typeof value === "string" ? value : JSON.stringify(value));
+
+/** What differs between a stored row and what its file comes to, column by column, and what of the file was never written. */
+function differences(stored: FileRow, { row, effects }: Settled): Verification["differing"] {
+  const columns = (Object.keys(row) as (keyof FileRow)[]).filter((column) => !dequal(stored[column], row[column])); // the row's own keys
+  return [
+    ...columns.map((column) => ({
+      number: stored.number,
+      field: column,
+      stored: inWords(stored[column]),
+      computed: inWords(row[column]),
+    })),
+    ...(isAtRest(effects)
+      ? []
+      : [{ number: stored.number, field: "effects", stored: "written", computed: inWords(effects) }]),
+  ];
 }
 
 export async function verifyAll(
@@ -54,40 +59,22 @@ export async function verifyAll(
   let files = 0;
   let after = "";
   for (;;) {
-    const { rows } = await pool.query<Stored>(
-      "select application_id as id, number, name, stage, turn, reason, comb, due_at, valid_until, mend_until, assessed_at, office_version, rests_on from file_standing where number > $1 and (valid_until is null or valid_until > assessed_at) order by number limit $2",
-      [after, BATCH],
-    );
+    const { rows } = await pool.query<{ id: string; number: string }>(WHOLE, [after, BATCH]);
     const last = rows.at(-1);
     if (!last) return { files, differing };
     after = last.number;
-    const loaded = new Map(
-      (
-        await loadFiles(
-          pool,
-          rows.map((r) => r.id),
-        )
-      ).map((f) => [f.facts.application.id, f]),
-    );
-    for (const row of rows) {
-      const office = byVersion.get(row.office_version);
-      const file = loaded.get(row.id);
-      if (!office || !file) throw new Error(`file ${row.number} has no office version ${row.office_version}`);
-      const assessment = assess({ ...file, office, at: row.assessed_at.getTime() });
-      const rests = restsOn(file.facts.answers, file.facts.confirmations, file.rulebooks);
-      const pairs: readonly (readonly [string, string, string])[] = [
-        ["name", row.name, shownName(file.facts)],
-        ["stage", row.stage, assessment.file.stage],
-        ["turn", row.turn, assessment.file.turn],
-        ["reason", row.reason, reasonOf(assessment)],
-        ["comb", row.comb, combText(assessment.file.comb)],
-        ["due", row.due_at?.toISOString() ?? "", assessment.file.dueAt ?? ""],
-        ["mend until", row.mend_until?.toISOString() ?? "", assessment.file.mendUntil ?? ""],
-        ["rests on", (row.rests_on ?? rests).join(" "), rests.join(" ")],
-        ["valid until", row.valid_until?.toISOString() ?? "", assessment.file.validUntil ?? ""],
-      ];
-      for (const [field, stored, computed] of pairs)
-        if (stored !== computed) differing.push({ number: row.number, field, stored, computed });
+    const ids = rows.map((r) => r.id);
+    const [stored, loaded] = await Promise.all([readFileRows(pool, ids), loadFiles(pool, ids)]);
+    for (const file of loaded) {
+      const row = stored.get(file.facts.application.id);
+      const office = row && byVersion.get(row.officeVersion);
+      if (!row || !office) throw new Error(`file ${file.facts.application.number} has no row, or no office version`);
+      differing.push(
+        ...differences(
+          row,
+          settle(file, office, Date.parse(row.assessedAt), () => "new"),
+        ),
+      );
     }
     files += rows.length;
     onBatch(files);

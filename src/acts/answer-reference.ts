@@ -4,7 +4,7 @@ import { storeContent } from "../db/content";
 import { application, person, referenceRequest, upload } from "../db/schema";
 import { type Act, type ActContext, defineAct, done, type Outcome, refuse } from "./act";
 import { mailApplicant } from "./mail";
-import { settle } from "./settle";
+import { settleFile } from "./settle";
 
 type Request = typeof referenceRequest.$inferSelect;
 
@@ -40,7 +40,7 @@ function refereeAct<Schema extends z.ZodType>(
       const outcome = await write(ctx, request, values);
       if (!outcome.ok) return outcome;
       await ctx.emit(name, request.applicationId, { request: request.id });
-      await settle(ctx, request.applicationId);
+      await settleFile(ctx, request.applicationId);
       return outcome;
     },
   });

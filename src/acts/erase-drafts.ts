@@ -2,7 +2,7 @@ import { z } from "zod";
 import { dropUnheld } from "../db/content";
 import { enqueue } from "../db/queue";
 import { type ActContext, defineAct, done } from "./act";
-import { settle } from "./settle";
+import { settleFile } from "./settle";
 
 /** How long before what was written is erased its applicant is told. */
 const NOTICE_DAYS = 14;
@@ -101,7 +101,7 @@ export const eraseDrafts = defineAct({
     for (const { id } of rows) {
       await erase(ctx, id);
       await ctx.emit("erase-draft", id, { days });
-      await settle(ctx, id);
+      await settleFile(ctx, id);
     }
     return done({ told, erased: rows.length });
   },

@@ -4,9 +4,10 @@ import type { Json } from "../core/assessment/facts";
 import type { Assessment } from "../core/assessment/result";
 import type { Office } from "../core/office/reference-set";
 import { type Actor, holds, OFFICE } from "../core/rights/actor";
-import { type LoadedFile, loadFile } from "../db/load-file";
+import type { LoadedFile } from "../core/settlement/loaded-file";
+import { loadFile } from "../db/load-file";
 import { type Act, type ActContext, defineAct, type Outcome, refuse } from "./act";
-import { settle } from "./settle";
+import { settleFile } from "./settle";
 
 /** A locked file, loaded at the moment of the act, and assessed where the act asks for it. */
 export interface OpenFile extends LoadedFile {
@@ -89,7 +90,7 @@ export function defineFileAct<Schema extends z.ZodType<{ applicationId: string }
       const outcome = await definition.run(ctx, file, input);
       if (!outcome.ok) return outcome;
       await ctx.emit(definition.name, file.id, definition.about?.(input) ?? {});
-      await settle(ctx, file.id);
+      await settleFile(ctx, file.id);
       return outcome;
     },
   });

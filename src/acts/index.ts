@@ -26,7 +26,7 @@ import * as payments from "./payments";
 import { askPreview, askReferencePreview, reportPreview } from "./previews";
 import * as programmes from "./programmes";
 import { askReach, confirmReach, noteReach } from "./reach";
-import { passOverFiles, reassessFiles } from "./reassess";
+import { passOverFiles, reassessFiles, setFileAside, tryFileAgain } from "./reassess";
 import * as referenceSet from "./reference-set";
 import * as registry from "./registry";
 import { remindDrafts, tellMissing } from "./remind-drafts";
@@ -128,6 +128,8 @@ export const ACTS = {
   publishRulebook: rulebooks.publishRulebook,
   passOverFiles,
   reassessFiles,
+  setFileAside,
+  tryFileAgain,
   recordPayment: payments.recordPayment,
   releaseDecision: decisions.releaseDecision,
   releaseStuckMessages: messages.releaseStuckMessages,

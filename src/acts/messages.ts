@@ -4,7 +4,7 @@ import { message, trayMail } from "../db/schema";
 import { type ActContext, defineAct, done, refuse } from "./act";
 import { defineFileAct } from "./file-act";
 import { mailApplicant, type Template } from "./mail";
-import { settle } from "./settle";
+import { settleFile } from "./settle";
 
 const MOST_ATTEMPTS = 8;
 
@@ -39,7 +39,7 @@ async function giveUp(ctx: ActContext, applicationId: string, template: string, 
     [applicationId, address, ctx.now],
   );
   await ctx.emit(event, applicationId, { requests: rows.map((r) => r.id) });
-  await settle(ctx, applicationId);
+  await settleFile(ctx, applicationId);
 }
 
 /**

@@ -11,7 +11,7 @@ import { ownerList, ownerResult } from "../db/schema";
 import { type ActContext, defineAct, done, refuse } from "./act";
 import { defineFileAct, type OpenFile, openFile } from "./file-act";
 import { confirmFromIssuer } from "./issuer-values";
-import { settle } from "./settle";
+import { settleFile } from "./settle";
 
 type Result = typeof ownerResult.$inferSelect;
 
@@ -118,7 +118,7 @@ export const matchResults = defineAct({
     }
     if (counts.found + counts.otherName === 0) return done(counts);
     await ctx.emit("match-results", applicationId, { ...counts });
-    await settle(ctx, applicationId);
+    await settleFile(ctx, applicationId);
     return done(counts);
   },
 });

@@ -3,7 +3,7 @@ import { z } from "zod";
 import { charge, payment } from "../db/schema";
 import { defineAct, done, refuse } from "./act";
 import { defineFileAct } from "./file-act";
-import { settle } from "./settle";
+import { settleFile } from "./settle";
 
 /** Begins a card payment for what is still due on a charge. The card service is called afterwards, outside the transaction. */
 export const startPayment = defineFileAct({
@@ -56,7 +56,7 @@ export const recordPayment = defineAct({
       .returning({ id: payment.id });
     if (changed.length === 0) return done({ first: false });
     await ctx.emit("record-payment", found.applicationId, { payment: paymentId, result });
-    await settle(ctx, found.applicationId);
+    await settleFile(ctx, found.applicationId);
     return done({ first: true });
   },
 });

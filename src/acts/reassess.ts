@@ -1,60 +1,34 @@
-import { isDeepStrictEqual } from "node:util";
+import { dequal } from "dequal";
+import { eq } from "drizzle-orm";
 import { z } from "zod";
-import { assess } from "../core/assessment/assess";
-import type { Assessment } from "../core/assessment/result";
-import { type Office, type ReferenceSet, referenceSetSchema } from "../core/office/reference-set";
-import { type LoadedFile, loadFiles } from "../db/load-file";
+import { type ReferenceSet, referenceSetSchema } from "../core/office/reference-set";
+import { holds } from "../core/rights/actor";
+import type { FileRow } from "../core/settlement/file-row";
+import { isAtRest, type Settled } from "../core/settlement/settle";
+import { readFileRows } from "../db/file-rows";
+import { loadFiles } from "../db/load-file";
+import { enqueue } from "../db/queue";
+import { fileTrouble } from "../db/schema";
 import { touchingNames } from "../db/touched";
-import { type ActContext, defineAct, done } from "./act";
-import { choiceRows, columnOf, SHOWN, standingRow, writeProjections } from "./projection";
-import { isAtRest, settle } from "./settle";
-
-/** What lists show of a file; instants in epoch milliseconds, choices in the order of their ids. */
-interface Projected {
-  readonly shown: Readonly<Record<(typeof SHOWN)[number], string | number | null>>;
-  readonly choices: readonly { readonly choiceId: string }[];
-  readonly awaited: readonly string[];
-  readonly restsOn: readonly string[];
-}
-type Stored = Projected & { readonly id: string };
-
-const column = (name: string) => `s.${columnOf(name)}`;
-const shown = SHOWN.map(
-  (name) =>
-    `'${name}', ${/At$|Until$/u.test(name) ? `round(extract(epoch from ${column(name)}) * 1000)::int8` : column(name)}`,
-);
-const STORED = `select s.application_id as id, json_build_object(${shown.join(", ")}) as shown, coalesce(s.rests_on, '{}') as "restsOn",
-  coalesce((select json_agg(json_build_object('choiceId', c.choice_id, 'applicationId', c.application_id, 'stage', c.stage, 'closedAs', c.closed_as,
-     'eligibility', c.eligibility, 'findings', c.findings) order by c.choice_id) from choice_standing c where c.application_id = s.application_id), '[]') as choices,
-  array(select concat_ws('|', w.kind, w.about, w.due) from awaited w where w.application_id = s.application_id) as awaited
-  from file_standing s where s.application_id = any($1::uuid[])`;
-
-function projected(loaded: LoadedFile, assessment: Assessment, office: Office, now: Date): Projected {
-  const row = standingRow(loaded, assessment, office, now);
-  const inMs = (value: string | number | Date | null) => (value instanceof Date ? value.getTime() : value);
-  const choices = choiceRows(loaded.facts.application.id, assessment);
-  return {
-    shown: Object.fromEntries(SHOWN.map((name) => [name, inMs(row[name])])) as Projected["shown"], // name by name the same keys
-    choices: choices.sort((a, b) => (a.choiceId < b.choiceId ? -1 : 1)),
-    awaited: assessment.awaited.map((a) => [a.kind, a.about, a.due ?? ""].join("|")).sort(),
-    restsOn: row.restsOn,
-  };
-}
-
-interface Looked {
-  readonly id: string;
-  readonly validUntil: string | null;
-}
+import { type ActContext, defineAct, done, refuse } from "./act";
+import { workOut, writeSettled } from "./settle";
 
 /** Files that stand as they stood only have it noted when that was seen: one statement for all of them. */
-async function noteUnchanged(ctx: ActContext, files: readonly Looked[], office: Office): Promise<void> {
-  if (files.length === 0) return;
+async function noteUnchanged(ctx: ActContext, rows: readonly FileRow[]): Promise<void> {
+  if (rows.length === 0) return;
+  const office = await ctx.office();
   await ctx.client.query(
     `update file_standing s set assessed_at = $3, office_version = $4, valid_until = x.until
      from unnest($1::uuid[], $2::timestamptz[]) as x (id, until) where s.application_id = x.id`,
-    [files.map((f) => f.id), files.map((f) => f.validUntil), ctx.now, office.version],
+    [rows.map((r) => r.applicationId), rows.map((r) => r.validUntil), ctx.now, office.version],
   );
 }
+
+/** What a row says of the file, whenever and by which version that was seen. */
+const whatItSays = ({ assessedAt: _at, officeVersion: _version, validUntil: _until, ...said }: FileRow) => said;
+
+const standsAsItStood = (before: FileRow | undefined, { row, effects }: Settled): boolean =>
+  before !== undefined && isAtRest(effects) && dequal(whatItSays(before), whatItSays(row));
 
 /**
  * The system looks at files again whose result time alone has changed, or what the office goes by: a round that opened or closed, a new
@@ -68,31 +42,63 @@ export const reassessFiles = defineAct({
     await ctx.client.query("select 1 from application where id = any($1::uuid[]) order by id for update", [
       applicationIds,
     ]);
-    const office = await ctx.office();
     const loaded = await loadFiles(ctx.client, applicationIds);
-    const { rows } = await ctx.client.query<Stored>(STORED, [applicationIds]);
-    const before = new Map(rows.map(({ id, ...row }) => [id, { ...row, awaited: [...row.awaited].sort() }]));
-    const unchanged: Looked[] = [];
-    const moved: { readonly loaded: LoadedFile; readonly assessment: Assessment }[] = [];
-    let changed = 0;
-    for (const one of loaded) {
-      const { id } = one.facts.application;
-      const assessment = assess({ ...one, office, at: ctx.now.getTime() });
-      const known = before.get(id);
-      const atRest = isAtRest(one, assessment, office);
-      if (atRest && isDeepStrictEqual(known, projected(one, assessment, office, ctx.now))) {
-        unchanged.push({ id, validUntil: assessment.file.validUntil });
-        continue;
-      }
-      changed += 1;
-      if (atRest) moved.push({ loaded: one, assessment });
-      const { file } = atRest ? assessment : await settle(ctx, id, "time passed");
-      if (known && (known.shown.turn !== file.turn || known.shown.stage !== file.stage))
-        await ctx.emit("time-passed", id, { turn: file.turn, stage: file.stage });
+    const before = await readFileRows(ctx.client, applicationIds);
+    const unchanged: FileRow[] = [];
+    const moved: Settled[] = [];
+    for (const file of loaded) {
+      const settled = await workOut(ctx, file);
+      const { row } = settled;
+      const known = before.get(row.applicationId);
+      if (standsAsItStood(known, settled)) unchanged.push(row);
+      else moved.push(settled);
+      if (known && (known.turn !== row.turn || known.stage !== row.stage))
+        await ctx.emit("time-passed", row.applicationId, { turn: row.turn, stage: row.stage });
     }
-    await writeProjections(ctx, moved, office, "time passed");
-    await noteUnchanged(ctx, unchanged, office);
-    return done({ count: loaded.length, changed });
+    await writeSettled(ctx, moved, "time passed");
+    await noteUnchanged(ctx, unchanged);
+    await ctx.client.query("delete from file_trouble where application_id = any($1::uuid[])", [applicationIds]);
+    return done({ count: loaded.length, changed: moved.length });
+  },
+});
+
+const FIRST_PAUSE_MS = 5 * 60_000;
+const LONGEST_PAUSE_MS = 24 * 3_600_000;
+
+/** A file that cannot be assessed is set aside with what went wrong, and looked at again later, so that all others go on. */
+export const setFileAside = defineAct({
+  name: "set-file-aside",
+  input: z.object({ applicationId: z.uuid(), error: z.object({ name: z.string(), message: z.string() }) }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, { applicationId, error }) => {
+    const now = ctx.now.getTime();
+    const [known] = await ctx.db.select().from(fileTrouble).where(eq(fileTrouble.applicationId, applicationId));
+    const tries = (known?.tries ?? 0) + 1;
+    const pause = Math.min(FIRST_PAUSE_MS * 2 ** (tries - 1), LONGEST_PAUSE_MS);
+    const row = { applicationId, lastAt: ctx.now, tries, error, nextTryAt: new Date(now + pause) };
+    await ctx.db
+      .insert(fileTrouble)
+      .values({ ...row, firstAt: ctx.now })
+      .onConflictDoUpdate({ target: fileTrouble.applicationId, set: row });
+    if (!known) await ctx.emit("set-file-aside", applicationId, { error: error.name });
+    return done({ tries });
+  },
+});
+
+/** An administrator has a file that was set aside looked at again at once. */
+export const tryFileAgain = defineAct({
+  name: "try-file-again",
+  input: z.object({ applicationId: z.uuid() }),
+  may: (ctx) => holds(ctx.actor, ["administrator"]),
+  run: async (ctx, { applicationId }) => {
+    const again = await ctx.db
+      .update(fileTrouble)
+      .set({ nextTryAt: ctx.now })
+      .where(eq(fileTrouble.applicationId, applicationId))
+      .returning({ id: fileTrouble.applicationId });
+    if (again.length === 0) return refuse("already-done");
+    await enqueue(ctx.boss, ctx.client, "reassess-aged", {});
+    return done(null);
   },
 });
 

@@ -19,7 +19,7 @@ import { confirmation, registryMode, registryQuery, registryRecord } from "../db
 import { type ActContext, defineAct, done, refuse } from "./act";
 import { defineFileAct, type OpenFile, openFile } from "./file-act";
 import { confirmFromIssuer } from "./issuer-values";
-import { settle } from "./settle";
+import { settleFile } from "./settle";
 
 const resultSchema = z.object({ subject: z.string().max(60), mark: z.string().max(20) });
 const OPEN = ["asked", "down"];
@@ -236,7 +236,7 @@ export const reportRegistry = defineAct({
     if (state === query.state) return done({ state });
     if (answer.kind === "found" && same) await confirmResults(ctx, file, query, answer.results, query.byId);
     await ctx.emit("report-registry", file.id, { entry: query.entry, result: state });
-    await settle(ctx, file.id);
+    await settleFile(ctx, file.id);
     return done({ state });
   },
 });

@@ -5,7 +5,7 @@ import { correctionRequest, reopening } from "../db/schema";
 import { type ActContext, done, refuse } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
 import { mailApplicant } from "./mail";
-import { settle } from "./settle";
+import { settleFile } from "./settle";
 import { writeSnapshot } from "./snapshot";
 
 const sectionPlace = z.object({ scope: z.string().max(40), section: z.string().max(60) });
@@ -156,7 +156,7 @@ export const endReopening = defineFileAct({
     const open = await openOne(ctx, file);
     if (!open) return refuse("already-done");
     await putBack(ctx, file, open.sections, open.openedAt, `person:${ctx.actor.id}`);
-    await settle(ctx, file.id); // while it is still open, so that what applies again wakes
+    await settleFile(ctx, file.id); // while it is still open, so that what applies again wakes
     await ctx.db.update(reopening).set({ endedAt: ctx.now }).where(eq(reopening.id, open.id));
     const { number } = file.facts.application;
     await mailApplicant(ctx, file.id, file.ownerId, "reopening-ended", { number, link: `/my/${number}` });

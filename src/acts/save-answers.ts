@@ -3,9 +3,10 @@ import { and, eq, inArray, max, sql } from "drizzle-orm";
 import { z } from "zod";
 import type { Json } from "../core/assessment/facts";
 import { actorKey } from "../core/rights/actor";
-import { checkValue, type ValueIssue } from "../core/sections/check-value";
+import { checkValue } from "../core/sections/check-value";
 import type { Field, Section } from "../core/sections/definition";
 import { mayChange, reopenedOf } from "../core/sections/lock";
+import type { SaveRefusal, SaveResult } from "../core/sections/save-result";
 import { COMPLETE_FIELD } from "../core/sections/typed-facts";
 import { enqueue } from "../db/queue";
 import { answer, answerVersion } from "../db/schema";
@@ -46,14 +47,6 @@ const input = z.object({
 });
 
 type Change = z.output<typeof input>["changes"][number];
-
-/** Why one change is not taken, whatever becomes of the others that came with it. */
-export type SaveRefusal = "locked" | "unknown" | "too-long" | "unreadable";
-
-export type SaveResult =
-  | { readonly state: "saved"; readonly version: number; readonly issue: ValueIssue | null }
-  | { readonly state: "conflict"; readonly version: number; readonly value: Json }
-  | { readonly state: "refused"; readonly why: SaveRefusal };
 
 const refused = (why: SaveRefusal): SaveResult => ({ state: "refused", why });
 

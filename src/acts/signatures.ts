@@ -11,7 +11,7 @@ import { closeAsks } from "./asks";
 import { defineFileAct, type OpenFile } from "./file-act";
 import { mailApplicant, queueMail } from "./mail";
 import { resultAt } from "./place";
-import { settle } from "./settle";
+import { settleFile } from "./settle";
 import { newToken } from "./token";
 
 const LINK_DAYS = 60;
@@ -177,7 +177,7 @@ export const signByLink = defineAct({
     await closeAsks(ctx, applicationId, at);
     await tellApplicant(ctx, request, "signature-given");
     await ctx.emit("sign-by-link", applicationId, { requirement });
-    await settle(ctx, applicationId);
+    await settleFile(ctx, applicationId);
     return done(null);
   },
 });
@@ -196,7 +196,7 @@ export const declineSignature = defineAct({
       .where(eq(signatureRequest.id, request.id));
     await tellApplicant(ctx, request, "signature-declined");
     await ctx.emit("decline-signature", request.applicationId, { requirement: request.requirement });
-    await settle(ctx, request.applicationId);
+    await settleFile(ctx, request.applicationId);
     return done(null);
   },
 });

@@ -8,7 +8,7 @@ import { type ActContext, defineAct, done, type Outcome, refuse } from "./act";
 import { carryOver } from "./carry-over";
 import { findTarget, heldChoices, type Target } from "./choice-target";
 import { openFile } from "./file-act";
-import { settle } from "./settle";
+import { settleFile } from "./settle";
 
 /** Makes the application row and gives it the next number of its cycle. */
 async function openNew(ctx: ActContext, personId: string, cycleId: string, procedureId: string) {
@@ -97,7 +97,7 @@ export const startApplication = defineAct({
       .returning({ id: choice.id });
     await ctx.emit(existing ? "add-choice" : "start-application", file.id, { choice: added?.id ?? null });
     if (!existing) await carryOver(ctx, personId, file.id, target.rulebookId);
-    await settle(ctx, file.id);
+    await settleFile(ctx, file.id);
     const opened = await openFile(ctx, file.id);
     const barred = opened?.assessment.choices.find((c) => c.id === added?.id)?.barredBy ?? [];
     if (barred.length > 0) return refuse("not-open-to-you", { rules: barred });

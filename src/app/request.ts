@@ -8,7 +8,7 @@ import type { Act, Outcome } from "../acts/act";
 import { runAct } from "../acts/act";
 import { type Actor, holds, OFFICE, type Role } from "../core/rights/actor";
 import type { Locale } from "../core/text/local-text";
-import { describeDefect } from "../defects";
+import { describeDefect } from "../db/defects";
 import { webRuntime } from "../runtime";
 import { pickLocale } from "../text/say";
 import { type Identity, identityOf } from "../views/identity";

@@ -1,6 +1,6 @@
-import { DrizzleQueryError } from "drizzle-orm";
 import { drizzle, type NodePgDatabase } from "drizzle-orm/node-postgres";
 import pg from "pg";
+import { withoutValues } from "./defects";
 import * as schema from "./schema";
 
 /**
@@ -26,23 +26,6 @@ export function openPool(url: string, max = 10): pg.Pool {
 
 export function database(pool: pg.Pool): Database {
   return drizzle(pool, { schema });
-}
-
-/** A failure of the database as it may be logged: its SQLSTATE and constraint. */
-export class DatabaseFailure extends Error {
-  constructor(
-    readonly code: string,
-    readonly constraint: string | null,
-  ) {
-    super(`the database refused a statement: ${code}${constraint ? `, ${constraint}` : ""}`);
-  }
-}
-
-/** The texts of the ORM and of the server carry the values of the statement, which must never reach a log. */
-export function withoutValues(error: unknown): unknown {
-  const inner = error instanceof DrizzleQueryError ? error.cause : error;
-  if (inner instanceof pg.DatabaseError) return new DatabaseFailure(inner.code ?? "unknown", inner.constraint ?? null);
-  return error instanceof DrizzleQueryError ? new DatabaseFailure("connection", null) : error;
 }
 
 /** Runs `work` in one transaction; an exception rolls everything back and is passed on. */

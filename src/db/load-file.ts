@@ -1,15 +1,7 @@
 import type pg from "pg";
 import type { AnswerFact, ConfirmationFact, FileFacts, Round } from "../core/assessment/facts";
 import type { Rulebook } from "../core/rulebook/rulebook";
-
-/** One file as `assess` needs it: facts, and the versions of rulebooks and rounds that its choices stand on. */
-export interface LoadedFile {
-  readonly facts: FileFacts;
-  readonly rulebooks: Readonly<Record<string, Rulebook>>;
-  readonly rounds: Readonly<Record<string, Round>>;
-  /** Answers that are kept aside because they do not apply at present. */
-  readonly asleep: readonly AnswerFact[];
-}
+import type { LoadedFile } from "../core/settlement/loaded-file";
 
 type Queryable = Pick<pg.Pool, "query"> | Pick<pg.PoolClient, "query">;
 

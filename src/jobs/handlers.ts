@@ -7,11 +7,12 @@ import { compareStatements } from "../acts/likeness";
 import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/messages";
 import { matchResults } from "../acts/owner-lists";
 import { reportPreview } from "../acts/previews";
-import { passOverFiles, reassessFiles } from "../acts/reassess";
+import { passOverFiles, reassessFiles, setFileAside } from "../acts/reassess";
 import { claimRegistryQuery, reportRegistry } from "../acts/registry";
 import { remindDrafts } from "../acts/remind-drafts";
 import { remindOpenings } from "../acts/remind-openings";
 import type { Locale } from "../core/text/local-text";
+import { describeDefect, isOutage } from "../db/defects";
 import { JOBS, type JobName, type JobPayload } from "../db/queue";
 import type { MailService } from "../outside/mail";
 import type { ExaminationRegistry } from "../outside/registry";
@@ -57,6 +58,24 @@ async function sweepMessages(ctx: JobContext): Promise<void> {
   for (const messageId of await dueMessages(ctx.runtime.pool, ctx.runtime.now())) await sendMessage(ctx, { messageId });
 }
 
+/** Assesses some files together. Where one of them cannot be, it is found by halves and set aside, and the others go on. */
+async function reassessTogether(runtime: Runtime, applicationIds: readonly string[]): Promise<void> {
+  try {
+    await runAct(runtime, reassessFiles, SYSTEM, { applicationIds: [...applicationIds] });
+  } catch (error) {
+    if (isOutage(error)) throw error;
+    const [only] = applicationIds;
+    if (applicationIds.length === 1 && only) {
+      const { name, message } = describeDefect(error);
+      await runAct(runtime, setFileAside, SYSTEM, { applicationId: only, error: { name, message } });
+      return;
+    }
+    const half = Math.ceil(applicationIds.length / 2);
+    await reassessTogether(runtime, applicationIds.slice(0, half));
+    await reassessTogether(runtime, applicationIds.slice(half));
+  }
+}
+
 /** Assesses files again whose result time or new standards may have changed, in batches that each lock their files. */
 async function reassessAged({ runtime }: JobContext): Promise<void> {
   for (;;) {
@@ -66,7 +85,7 @@ async function reassessAged({ runtime }: JobContext): Promise<void> {
   for (;;) {
     const applicationIds = await agedFiles(runtime.pool, runtime.now(), BATCH);
     if (applicationIds.length === 0) return;
-    await runAct(runtime, reassessFiles, SYSTEM, { applicationIds: [...applicationIds] });
+    await reassessTogether(runtime, applicationIds);
   }
 }
 

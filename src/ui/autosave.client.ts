@@ -2,9 +2,9 @@
 
 import { dequal } from "dequal";
 import { useCallback, useEffect, useRef, useState } from "react";
-import type { SaveRefusal, SaveResult } from "../acts/save-answers";
 import type { Json } from "../core/assessment/facts";
 import type { ValueIssue } from "../core/sections/check-value";
+import type { SaveRefusal, SaveResult } from "../core/sections/save-result";
 import type { FormSection } from "../views/form-sections";
 import {
   type Change,

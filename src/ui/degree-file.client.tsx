@@ -10,8 +10,8 @@ import { formatDate } from "../text/format";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import type { ResultsFile } from "../views/results-file";
+import type { FieldContext } from "./field-context";
 import { ResultsNote, readResults, refusalOf } from "./results-file.client";
-import type { FieldContext } from "./section-fields.client";
 
 const COUNTRIES = new Set(countryOptions("en").map((c) => c.value));
 

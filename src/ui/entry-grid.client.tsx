@@ -8,9 +8,10 @@ import { canBeDoubted } from "../core/sections/doubts";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import { DoubtNote } from "./doubt-note";
+import type { FieldContext } from "./field-context";
 import { FieldInput } from "./fields/field-input.client";
 import { HeldNote } from "./held-change.client";
-import { type FieldContext, fieldProps, mayRemove, shownFields } from "./section-fields.client";
+import { fieldProps, mayRemove, shownFields } from "./section-fields.client";
 import { placeKey } from "./unsent";
 
 /** Kinds that fit into one cell, with the width that they ask for. */

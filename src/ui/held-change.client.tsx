@@ -6,7 +6,7 @@ import type { Json } from "../core/assessment/facts";
 import type { Field } from "../core/sections/definition";
 import { say } from "../text/say";
 import { NOTHING_SAID, valueText } from "../text/value-text";
-import type { FieldContext } from "./section-fields.client";
+import type { FieldContext } from "./field-context";
 import { type HeldChange, type Place, placeKey } from "./unsent";
 
 /** What a value is called in a sentence about it. */

@@ -18,10 +18,10 @@ import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import type { ResultsFile } from "../views/results-file";
 import { columnsOf } from "./entry-grid.client";
+import type { FieldContext } from "./field-context";
 import { issueText } from "./issue-text";
 import { ResultAttachments } from "./result-attachments.client";
 import { asTable, ResultsNote, readResults, refusalOf } from "./results-file.client";
-import type { FieldContext } from "./section-fields.client";
 
 const SLICE = 400;
 const MOST_SAID = 8;

@@ -3,7 +3,6 @@
 import { Button, Checkbox } from "antd";
 import type { Json } from "../core/assessment/facts";
 import { isCompared } from "../core/likeness/form-words";
-import type { Registers } from "../core/office/reference-set";
 import { checkValue, fieldBeside } from "../core/sections/check-value";
 import { type Field, keeperLink } from "../core/sections/definition";
 import { isNotKnown, NOT_KNOWN, takesNotKnown } from "../core/sections/not-known";
@@ -12,13 +11,13 @@ import { usualFirst, usualScales } from "../core/sections/usual-scales";
 import type { Locale } from "../core/text/local-text";
 import { isTextKey, say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
-import type { FieldState } from "./autosave.client";
 import { DoubtNote } from "./doubt-note";
 import { entryValues } from "./entry-values";
+import type { FieldContext } from "./field-context";
 import { AgreeInput, FieldInput } from "./fields/field-input.client";
 import { HeldNote } from "./held-change.client";
 import { issueText } from "./issue-text";
-import { LikenessNote, type LookForLikeness } from "./likeness-note.client";
+import { LikenessNote } from "./likeness-note.client";
 import { type Place, placeKey } from "./unsent";
 
 const storedIn = (section: FormSection, entry: string, field: string): Json =>
@@ -32,27 +31,6 @@ function isStored(section: FormSection, entry: string, field: string): boolean {
 
 export function mayRemove(section: FormSection, entry: string): boolean {
   return section.open === "all" || (section.open === "add" && !section.entries.some((e) => e.id === entry));
-}
-
-export interface FieldContext {
-  readonly section: FormSection;
-  readonly locale: Locale;
-  readonly office: Registers;
-  /** The latest first day of study among the choices; null while nothing is chosen. */
-  readonly starts: string | null;
-  /** The applicant's name as it stands in the form; "" while unknown. */
-  readonly legalName: string;
-  readonly values: Readonly<Record<string, Json>>;
-  /** The values with which fields were left: those are judged, not what is still being typed. */
-  readonly left: Readonly<Record<string, Json>>;
-  readonly stateOf: (key: string) => FieldState;
-  readonly set: (place: Place, value: Json) => void;
-  readonly leave: (place: Place, value: Json) => void;
-  readonly resolve: (place: Place, value: Json, keepMine: boolean) => void;
-  /** What was typed there and will never be saved is done with. */
-  readonly letGo: (place: Place) => void;
-  /** Holds a statement against those that others handed in; null where nothing is handed in. */
-  readonly look: LookForLikeness | null;
 }
 
 /** The entries of a list as they stand on the page, in order: the stored ones, then those that were just added. */

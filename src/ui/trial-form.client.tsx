@@ -8,7 +8,8 @@ import type { Locale } from "../core/text/local-text";
 import { say } from "../text/say";
 import type { FormSection } from "../views/form-sections";
 import { EntryGrid, fitsGrid } from "./entry-grid.client";
-import { EntryFields, type FieldContext, firstEntry } from "./section-fields.client";
+import type { FieldContext } from "./field-context";
+import { EntryFields, firstEntry } from "./section-fields.client";
 import { placeKey } from "./unsent";
 
 /** An answer of somebody who tries a form out: it is stored nowhere but in the page. */

@@ -1,5 +1,5 @@
-import type { SaveRefusal } from "../acts/save-answers";
 import type { Json } from "../core/assessment/facts";
+import type { SaveRefusal } from "../core/sections/save-result";
 
 /** What was typed and has not reached the server, kept in this browser, per person and application. */
 export interface Place {

@@ -2,7 +2,8 @@ import type pg from "pg";
 import { effectsOfOffice, effectsOfRulebook, type FileEffect } from "../core/difference/effect";
 import { makeOffice, type ReferenceSet, referenceSetSchema } from "../core/office/reference-set";
 import type { RulebookBody } from "../core/rulebook/rulebook";
-import { type LoadedFile, loadFiles } from "../db/load-file";
+import type { LoadedFile } from "../core/settlement/loaded-file";
+import { loadFiles } from "../db/load-file";
 import { touchingNames } from "../db/touched";
 import { officeNow } from "./office-now";
 

@@ -1,6 +1,6 @@
 import { type ReachPlace as Place, placesOf } from "../core/reach/places";
 import { type ReachNote, type ReachState, reachState } from "../core/reach/reach";
-import type { LoadedFile } from "../db/load-file";
+import type { LoadedFile } from "../core/settlement/loaded-file";
 
 /** A number or an address of an application, with whether it holds. */
 export type ReachPlace = Place & ReachState;

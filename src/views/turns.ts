@@ -1,9 +1,7 @@
-import { createHash } from "node:crypto";
+import { createHash, randomUUID } from "node:crypto";
 import type pg from "pg";
 import { z } from "zod";
-import { assess } from "../core/assessment/assess";
-import { combText } from "../core/assessment/comb";
-import { reasonOf } from "../core/assessment/reason";
+import { settle } from "../core/settlement/settle";
 import { loadFiles } from "../db/load-file";
 import { answeredSo, type KnownAnswer, knownAnswer, saysSo } from "./answered-so";
 import { officeNow } from "./office-now";
@@ -211,25 +209,18 @@ async function refreshed(ctx: ViewContext, rows: readonly Row[]): Promise<readon
   if (aged.length === 0) return rows;
   const office = await officeNow(ctx.pool);
   const fresh = new Map(
-    (await loadFiles(ctx.pool, aged)).map((loaded) => [
-      loaded.facts.application.id,
-      assess({ ...loaded, office, at: ctx.now.getTime() }),
-    ]),
+    (await loadFiles(ctx.pool, aged)).map((file) => {
+      const { row } = settle(file, office, ctx.now.getTime(), randomUUID);
+      return [row.applicationId, row] as const;
+    }),
   );
-  return rows.map((row) => {
-    const assessment = fresh.get(row.id);
-    if (!assessment) return row;
-    const { file } = assessment;
-    return {
-      ...row,
-      stage: file.stage,
-      turn: file.turn,
-      reason: reasonOf(assessment),
-      title: file.next?.title?.en ?? null,
-      comb: combText(file.comb),
-      due_at: file.dueAt === null ? null : new Date(file.dueAt),
-      mend_until: file.mendUntil === null ? null : new Date(file.mendUntil),
-    };
+  const asDate = (instant: string | null) => (instant === null ? null : new Date(instant));
+  return rows.map((stored) => {
+    const row = fresh.get(stored.id);
+    if (!row) return stored;
+    const { name, programmes, stage, turn, reason, nextTitle: title, nextCount: count, comb } = row;
+    const due = { due_at: asDate(row.dueAt), mend_until: asDate(row.mendUntil) };
+    return { ...stored, name, programmes, stage, turn, reason, title, count, comb, ...due };
   });
 }
 

@@ -49,8 +49,8 @@ describe("results that come after submission", () => {
   it("are added as lines of their own; what was submitted stays closed", async () => {
     const { loaded } = await lookAt(world, file.applicationId);
     const known = loaded.facts.answers.find((a) => a.section === "courses" && a.field === "credits");
-    expect(await save("courses", known?.entry ?? "", "credits", "60", known?.version)).toBe("locked");
-    expect(await save("person", "", "birthPlace", "Elsewhere", 1)).toBe("locked");
+    expect(await save("courses", known?.entry ?? "", "credits", "60", known?.version)).toBe("refused");
+    expect(await save("person", "", "birthPlace", "Elsewhere", 1)).toBe("refused");
     const fields = { title: "Tides", credits: "7.5", area: "natural", status: "completed", grade: "17" };
     for (const [field, value] of Object.entries(fields))
       expect(await save("courses", course, field, value)).toBe("saved");

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { passOverFiles, reassessFiles } from "../../src/acts/reassess";
+import { passOverFiles, reassessFiles, tryFileAgain } from "../../src/acts/reassess";
 import { draftReferenceSet, editReferenceSet, publishReferenceSet } from "../../src/acts/reference-set";
 import type { ReferenceSet } from "../../src/core/office/reference-set";
 import type { Actor } from "../../src/core/rights/actor";
@@ -43,6 +43,12 @@ describe("assessing files again", () => {
     );
     return found[0];
   };
+  const jobs = () => ({
+    runtime: world.runtime,
+    mail: { send: async () => ({ result: "sent" as const }) },
+    registry: NO_REGISTRY,
+    baseUrl: "",
+  });
   const again = () => must(world, reassessFiles, SYSTEM, { applicationIds: files.map((f) => f.applicationId) });
   const inForce = async (body: ReferenceSet) => {
     const { edit } = await must(world, draftReferenceSet, lead, {});
@@ -111,15 +117,44 @@ describe("assessing files again", () => {
     expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
   });
 
+  it("sets a file aside that cannot be assessed, goes on with the others, and looks at it again later", async () => {
+    const [broken = "", well = ""] = files.map((f) => f.applicationId);
+    const query = async (text: string, values: unknown[] = []) => (await world.runtime.pool.query(text, values)).rows;
+    const run = () => runJob(jobs(), "reassess-aged", {});
+    const trouble = () => query("select application_id as id, tries, error->>'name' as name from file_trouble");
+    const aged = () =>
+      query("select application_id as id from file_standing where valid_until <= $1", [world.runtime.now()]);
+    const [own] = await query("select round_id as id from choice where application_id = $1", [broken]);
+    // No act makes such a round: whatever makes the assessment of one file throw is a defect of ours.
+    const [odd] = await query(
+      `insert into round (intake_id, key, opens_at, closings, promise_days) select intake_id, 'odd', opens_at, '5', 1 from round where id = $1 returning id`,
+      [own.id],
+    );
+    await query("update choice set round_id = $2 where application_id = $1", [broken, odd.id]);
+    await query("update file_standing set valid_until = $1", [world.runtime.now()]);
+    await run();
+    expect(await trouble()).toEqual([{ id: broken, tries: 1, name: "TypeError" }]);
+    expect(await aged()).toEqual([{ id: broken }]);
+    await run();
+    expect(await trouble()).toMatchObject([{ tries: 1 }]);
+    world.later(5 * 60_000);
+    await query("update file_standing set valid_until = $1 where application_id = $2", [world.runtime.now(), well]);
+    await run();
+    expect([await trouble(), await aged()]).toMatchObject([[{ tries: 2 }], [{ id: broken }]]);
+    await query("update choice set round_id = $2 where application_id = $1", [broken, own.id]);
+    await query("delete from round where id = $1", [odd.id]);
+    await run();
+    expect(await trouble()).toHaveLength(1);
+    const administrator = await makePerson(world, "Administrator", ["administrator"]);
+    await must(world, tryFileAgain, administrator, { applicationId: broken });
+    await run();
+    expect(await trouble()).toEqual([]);
+    expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
+  });
+
   it("goes on until every file was looked at by the version in force", async () => {
     await inForce(referenceSet);
-    const ctx = {
-      runtime: world.runtime,
-      mail: { send: async () => ({ result: "sent" as const }) },
-      registry: NO_REGISTRY,
-      baseUrl: "",
-    };
-    await runJob(ctx, "reassess-aged", {});
+    await runJob(jobs(), "reassess-aged", {});
     const { rows: left } = await world.runtime.pool.query("select 1 from file_standing where office_version < 5");
     expect(left).toEqual([]);
     expect(await Promise.all(files.map(gradeOf))).toEqual(["met", "met"]);

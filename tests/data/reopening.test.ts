@@ -62,16 +62,16 @@ describe("sections that the office opens again", () => {
   it("are changed, sent as a new submission with what differs, and read", async () => {
     const file = await submittedFile(world, roundId, "Corrector");
     const before = (await answerOf(file, "person", "birthPlace"))?.value;
-    expect(await write(file, "person", "birthPlace", "Elsewhere")).toBe("locked");
+    expect(await write(file, "person", "birthPlace", "Elsewhere")).toBe("refused");
 
     expect((await reopen(file)).ok).toBe(true);
     expect(await next(file)).toContain("correct");
-    expect(await write(file, "contact", "phone", "+353 20 910 0000")).toBe("locked");
+    expect(await write(file, "contact", "phone", "+353 20 910 0000")).toBe("refused");
     expect(await write(file, "person", "birthPlace", "Ravensholm")).toBe("saved");
 
     const sent = await must(world, sendCorrections, file.applicant, { applicationId: file.applicationId, true: true });
     expect(sent.no).toBe(2);
-    expect(await write(file, "person", "birthPlace", "Once more")).toBe("locked");
+    expect(await write(file, "person", "birthPlace", "Once more")).toBe("refused");
     expect(await next(file)).toContain("read changes");
 
     const lines = await linesOf(file, officer);
@@ -103,7 +103,7 @@ describe("sections that the office opens again", () => {
     const plain = (all: typeof entries) => all.map((a) => [a.entry, a.field, a.value]).sort();
     const after = (await lookAt(world, file.applicationId)).loaded.facts.answers.filter((a) => a.section === list);
     expect(plain(after)).toEqual(plain(entries));
-    expect(await write(file, "person", "birthPlace", "Elsewhere")).toBe("locked");
+    expect(await write(file, "person", "birthPlace", "Elsewhere")).toBe("refused");
     expect(
       (await runAct(world.runtime, sendCorrections, file.applicant, { applicationId: file.applicationId, true: true }))
         .ok,
@@ -119,7 +119,7 @@ describe("sections that the office opens again", () => {
       number: loaded.facts.application.number,
     });
     expect([shown?.reopening, shown?.correctable, await next(file)]).toEqual([null, [], []]);
-    expect(await write(file, "person", "birthPlace", "Elsewhere")).toBe("locked");
+    expect(await write(file, "person", "birthPlace", "Elsewhere")).toBe("refused");
   });
 
   it("are not sent while something in them is missing", async () => {

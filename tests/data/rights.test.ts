@@ -253,6 +253,8 @@ describe("rights", () => {
       publishRulebook: { intakeId, body: mes },
       passOverFiles: {},
       reassessFiles: { applicationIds: [applicationId] },
+      setFileAside: { applicationId, error: { name: "Error", message: "" } },
+      tryFileAgain: { applicationId },
       recordPayment: { paymentId: randomUUID(), providerKey: "k", result: "booked" },
       releaseDecision: { applicationId, choiceId },
       releaseStuckMessages: {},

@@ -137,6 +137,8 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   publishRulebook: PLANNERS,
   passOverFiles: ONLY_SYSTEM,
   reassessFiles: ONLY_SYSTEM,
+  setFileAside: ONLY_SYSTEM,
+  tryFileAgain: ["administrator"],
   recordPayment: ONLY_SYSTEM,
   releaseDecision: ["lead officer"],
   releaseStuckMessages: ONLY_SYSTEM,

@@ -33,13 +33,25 @@ export interface AssessInput {
   readonly at: number;
 }
 
+/** A file's answers by place, and what the rules of each choice see of it: made once, however often it is assessed. */
+export interface Prepared {
+  readonly index: AnswerIndex;
+  readonly all: readonly ChoiceContext[];
+}
+
+export function prepare({ facts, rulebooks, rounds, office }: Omit<AssessInput, "at">): Prepared {
+  const index = new AnswerIndex(facts);
+  return { index, all: contexts(facts, index, rulebooks, rounds, office) };
+}
+
 /**
  * Works out one file, whole: where each requirement stands, what each entry rule finds and why, what is owed, which stage the
  * file is in, whose turn it is and by when. Pure: the same facts, versions and instant give the same result.
  */
-export function assess({ facts, rulebooks, rounds, office, at }: AssessInput): Assessment {
-  const index = new AnswerIndex(facts);
-  const all = contexts(facts, index, rulebooks, rounds, office);
+export const assess = (input: AssessInput): Assessment => assessIn(prepare(input), input);
+
+/** The same of a file that is prepared already. */
+export function assessIn({ index, all }: Prepared, { facts, office, at }: AssessInput): Assessment {
   const live = all.filter((c) => c.choice.withdrawnAt === null && facts.application.withdrawnAt === null);
   const asked = live.length > 0 ? live : all;
   const fees = feesDue(asked);

@@ -774,7 +774,16 @@ CREATE TABLE "file_standing" (
 	"mend_until" timestamp with time zone,
 	"assessed_at" timestamp with time zone NOT NULL,
 	"office_version" integer NOT NULL,
-	"rests_on" text[]
+	"rests_on" text[] NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "file_trouble" (
+	"application_id" uuid PRIMARY KEY NOT NULL,
+	"first_at" timestamp with time zone NOT NULL,
+	"last_at" timestamp with time zone NOT NULL,
+	"tries" integer NOT NULL,
+	"error" jsonb NOT NULL,
+	"next_try_at" timestamp with time zone NOT NULL
 );
 --> statement-breakpoint
 CREATE TABLE "message" (
@@ -994,6 +1003,7 @@ ALTER TABLE "event" ADD CONSTRAINT "event_application_id_application_id_fk" FORE
 ALTER TABLE "file_key" ADD CONSTRAINT "file_key_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "file_name" ADD CONSTRAINT "file_name_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "file_standing" ADD CONSTRAINT "file_standing_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "file_trouble" ADD CONSTRAINT "file_trouble_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "message" ADD CONSTRAINT "message_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "message" ADD CONSTRAINT "message_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "owner_list" ADD CONSTRAINT "owner_list_taken_by_id_person_id_fk" FOREIGN KEY ("taken_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1051,6 +1061,7 @@ CREATE INDEX "standing_officer" ON "file_standing" USING btree ("officer_id","tu
 CREATE INDEX "standing_mend" ON "file_standing" USING btree ("turn","mend_until");--> statement-breakpoint
 CREATE INDEX "standing_valid" ON "file_standing" USING btree ("valid_until");--> statement-breakpoint
 CREATE INDEX "standing_office" ON "file_standing" USING btree ("office_version");--> statement-breakpoint
+CREATE INDEX "file_trouble_next" ON "file_trouble" USING btree ("next_try_at");--> statement-breakpoint
 CREATE INDEX "message_due" ON "message" USING btree ("due_at") WHERE "message"."state" = 'queued';--> statement-breakpoint
 CREATE INDEX "message_claimed" ON "message" USING btree ("claimed_at") WHERE "message"."state" = 'sending';--> statement-breakpoint
 CREATE INDEX "message_person" ON "message" USING btree ("person_id","queued_at");--> statement-breakpoint

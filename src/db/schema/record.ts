@@ -91,8 +91,8 @@ export const fileStanding = pgTable(
     mendUntil: instant("mend_until"),
     assessedAt: instant("assessed_at").notNull(),
     officeVersion: integer("office_version").notNull(),
-    /** What the result rests on of the reference set, and the rulebooks; null: not worked out yet. */
-    restsOn: text("rests_on").array(),
+    /** What the result rests on of the reference set, and the rulebooks. */
+    restsOn: text("rests_on").array().notNull(),
   },
   (t) => [
     index("standing_turn").on(t.turn, t.orderAt, t.number),
@@ -102,6 +102,23 @@ export const fileStanding = pgTable(
     index("standing_valid").on(t.validUntil),
     index("standing_office").on(t.officeVersion),
   ],
+);
+
+/** A file that could not be assessed again: what went wrong, and when it is looked at next. Gone once it could be. */
+export const fileTrouble = pgTable(
+  "file_trouble",
+  {
+    applicationId: uuid("application_id")
+      .primaryKey()
+      .references(() => application.id),
+    firstAt: instant("first_at").notNull(),
+    lastAt: instant("last_at").notNull(),
+    tries: integer("tries").notNull(),
+    /** As it stands in the log: nothing that anybody typed. */
+    error: jsonb("error").$type<{ readonly name: string; readonly message: string }>().notNull(),
+    nextTryAt: instant("next_try_at").notNull(),
+  },
+  (t) => [index("file_trouble_next").on(t.nextTryAt)],
 );
 
 export const choiceStanding = pgTable(

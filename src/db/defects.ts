@@ -1,4 +1,32 @@
-import { withoutValues } from "./db/connection";
+import { DrizzleQueryError } from "drizzle-orm";
+import pg from "pg";
+
+/** A failure of the database as it may be logged: its SQLSTATE and constraint. */
+export class DatabaseFailure extends Error {
+  constructor(
+    readonly code: string,
+    readonly constraint: string | null,
+  ) {
+    super(`the database refused a statement: ${code}${constraint ? `, ${constraint}` : ""}`);
+  }
+}
+
+/** The texts of the ORM and of the server carry the values of the statement, which must never reach a log. */
+export function withoutValues(error: unknown): unknown {
+  const inner = error instanceof DrizzleQueryError ? error.cause : error;
+  if (inner instanceof pg.DatabaseError) return new DatabaseFailure(inner.code ?? "unknown", inner.constraint ?? null);
+  return error instanceof DrizzleQueryError ? new DatabaseFailure("connection", null) : error;
+}
+
+/** Connection lost or refused, server going down or out of room: nothing is wrong with what was asked. */
+const AWAY = /^(?:08|53|57|ECONN|EPIPE|ETIMEDOUT)|^connection$/u;
+
+/** Whether the database is away, rather than that it refused something. */
+export function isOutage(error: unknown): boolean {
+  const safe = withoutValues(error);
+  if (!(safe instanceof Error)) return false;
+  return "code" in safe ? AWAY.test(String(safe.code)) : /^connection terminated/iu.test(safe.message);
+}
 
 /** What a log may hold of a defect: enough to find it, and nothing that a person typed. */
 export interface DefectNote {

@@ -1,3 +1,4 @@
+import { DrizzleQueryError } from "drizzle-orm";
 import pg from "pg";
 import { describe, expect, it } from "vitest";
 import { describeDefect } from "./defects";
@@ -29,8 +30,7 @@ describe("the note of a defect", () => {
       detail: "Key (email)=(ann@people.example) already exists.",
       constraint: "person_email_unique",
     });
-    const query = new Error("Failed query: insert into person\nparams: Ann Smith,ann@people.example");
-    query.cause = refused;
+    const query = new DrizzleQueryError("insert into person", ["Ann Smith", "ann@people.example"], refused);
     const note = describeDefect(query);
     expect(note).toMatchObject({ code: "23505" });
     expect(note.message).toContain("person_email_unique");

@@ -1,0 +1,117 @@
+import { combText } from "../assessment/comb";
+import type { Turn } from "../assessment/facts";
+import { reasonOf } from "../assessment/reason";
+import type { Assessment, AwaitedKind, ChoiceResult, Stage } from "../assessment/result";
+import { fold } from "../identity/fold";
+import { personOf } from "../identity/person-of";
+import { candidateKeys } from "../identity/same-person";
+import { shownName } from "../identity/shown-name";
+import type { Instant } from "../ids";
+import { claimKey, numberedClaims } from "../language/numbered-claims";
+import type { Office } from "../office/reference-set";
+import { restsOn } from "../office/touch";
+import { toInstant } from "../time/zone";
+import type { LoadedFile } from "./loaded-file";
+
+/** What is kept of a file's latest result: what lists show, what it is found by, and how long it holds. */
+export interface FileRow {
+  readonly applicationId: string;
+  readonly number: string;
+  /** As the applicant wrote it; empty while there is none. */
+  readonly name: string;
+  readonly stage: Stage;
+  readonly turn: Turn;
+  readonly reason: string;
+  readonly requirement: string | null;
+  readonly nextTitle: string | null;
+  readonly nextCount: number | null;
+  readonly dueAt: Instant | null;
+  /** `dueAt`, or the far future: one value to order by. */
+  readonly orderAt: Instant;
+  readonly mendUntil: Instant | null;
+  readonly comb: string;
+  readonly programmes: string;
+  readonly validUntil: Instant | null;
+  readonly assessedAt: Instant;
+  readonly officeVersion: number;
+  /** What of the reference set it rests on, and the rulebooks; in order. */
+  readonly restsOn: readonly string[];
+  /** In the order of their ids. */
+  readonly choices: readonly ChoiceRow[];
+  /** The names by which it is found, and its number. */
+  readonly folded: string;
+  /** The keys under which other files of the same person are found; in order. */
+  readonly keys: readonly string[];
+  /** What is still to come: in order. */
+  readonly awaited: readonly AwaitedRow[];
+}
+
+export interface ChoiceRow extends Pick<ChoiceResult, "stage" | "closedAs" | "eligibility"> {
+  readonly choiceId: string;
+  readonly findings: readonly Pick<ChoiceResult["findings"][number], "key" | "finding" | "basis">[];
+}
+
+/** `due` is empty where no day was stated. */
+export interface AwaitedRow {
+  readonly kind: AwaitedKind;
+  readonly about: string;
+  readonly due: string;
+}
+
+/** Files without a date are ordered after all others. */
+const NO_DUE = "9999-12-31T00:00:00.000Z" as Instant; // in the branded shape
+
+const byText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+
+function keysOf({ facts, rulebooks }: LoadedFile): readonly string[] {
+  const sections = Object.values(rulebooks).flatMap((r) => r.body.sections);
+  const claims = numberedClaims(facts.answers, sections).map(claimKey);
+  return [...new Set([...candidateKeys(personOf(facts.answers, null)), ...claims])].sort();
+}
+
+const choiceRow = ({ id, stage, closedAs, eligibility, findings }: ChoiceResult): ChoiceRow => ({
+  choiceId: id,
+  stage,
+  closedAs,
+  eligibility,
+  findings: findings.map(({ key, finding, basis }) => ({ key, finding, basis })),
+});
+
+function awaitedRows({ awaited }: Assessment): readonly AwaitedRow[] {
+  const textOf = (a: AwaitedRow) => `${a.kind}|${a.about}|${a.due}`;
+  const rows = awaited.map(({ kind, about, due }) => ({ kind, about, due: due ?? "" }));
+  const once = new Map(rows.map((row) => [textOf(row), row]));
+  return [...once.values()].sort((a, b) => byText(textOf(a), textOf(b)));
+}
+
+/** @param at when it was assessed, in epoch milliseconds */
+export function fileRow(loaded: LoadedFile, assessment: Assessment, office: Office, at: number): FileRow {
+  const { file } = assessment;
+  const { id, number } = loaded.facts.application;
+  const name = shownName(loaded.facts);
+  const { formerNames = [] } = personOf(loaded.facts.answers, null);
+  return {
+    applicationId: id,
+    number,
+    name,
+    stage: file.stage,
+    turn: file.turn,
+    reason: reasonOf(assessment),
+    requirement: file.next?.requirement ?? null,
+    nextTitle: file.next?.title?.en ?? null,
+    nextCount: file.next?.count ?? null,
+    dueAt: file.dueAt,
+    orderAt: file.dueAt ?? NO_DUE,
+    mendUntil: file.mendUntil,
+    comb: combText(file.comb),
+    programmes: loaded.facts.choices.map((c) => c.programme).join(" "),
+    validUntil: file.validUntil,
+    assessedAt: toInstant(at),
+    officeVersion: office.version,
+    restsOn: restsOn(loaded.facts.answers, loaded.facts.confirmations, loaded.rulebooks),
+    choices: assessment.choices.map(choiceRow).sort((a, b) => byText(a.choiceId, b.choiceId)),
+    folded: `${fold([name, ...formerNames].join(" "))} ${number}`,
+    keys: keysOf(loaded),
+    awaited: awaitedRows(assessment),
+  };
+}
