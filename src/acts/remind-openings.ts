@@ -37,6 +37,7 @@ export const remindOpenings = defineAct({
       [ctx.now, DAYS_BEFORE],
     );
     if (rows.length === 0) return done({ told: 0 });
+    const { zone } = await ctx.office();
     const groups = set.groups.map((g) => g.key);
     let told = 0;
     for (const { code, en, fr, opens_at, programme, start } of rows) {
@@ -45,7 +46,7 @@ export const remindOpenings = defineAct({
         programmeFr: fr,
         moment: opens_at.toISOString(),
         zone: set.zone,
-        gaps: String(planGaps(programme, start, groups).length),
+        gaps: String(planGaps(programme, start, groups, zone).length),
         link: `/office/programmes/${code}`,
       };
       const written = await ctx.client.query(

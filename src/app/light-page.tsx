@@ -3,13 +3,13 @@ import type { Locale } from "../core/text/local-text";
 import { say } from "../text/say";
 import { Library } from "../ui/library.client";
 import { setLanguage } from "./language.action";
-import { nonce } from "./request";
+import { nonce, officeZone } from "./request";
 
 /** The frame of a page that somebody without an account reaches by a link: the brand, the other language, and one sheet. */
 export async function LightPage({ language, children }: { language: Locale; children: ReactNode }) {
   const other = language === "en" ? "fr" : "en";
   return (
-    <Library nonce={await nonce()} locale={language} face="applicant">
+    <Library nonce={await nonce()} locale={language} face="applicant" zone={await officeZone()}>
       <div className="light">
         <header className="light-band">
           <span className="light-brand">

@@ -12,6 +12,7 @@ import { describeDefect } from "../db/defects";
 import { webRuntime } from "../runtime";
 import { pickLocale } from "../text/say";
 import { type Identity, identityOf } from "../views/identity";
+import { officeNow } from "../views/office-now";
 import { readView, type View } from "../views/view";
 
 /** What a page needs to know of the request it answers, worked out once a request. */
@@ -60,6 +61,9 @@ export const locale = cache(async (): Promise<Locale> => {
   const chosen = (await cookies()).get(LOCALE_COOKIE)?.value;
   return pickLocale(chosen, (await headers()).get("accept-language"));
 });
+
+/** The zone on whose clock the office lives. */
+export const officeZone = cache(() => numbered(async () => (await officeNow((await webRuntime()).pool)).set.zone));
 
 export const VISITOR: Actor = { kind: "visitor" };
 export const SYSTEM: Actor = { kind: "system" };

@@ -43,6 +43,16 @@ export function formatMoment(locale: Locale, instant: string, zone: string): str
   }).format(new Date(instant));
 }
 
+/** The day of an instant in a named zone: 3 Feb 2027. */
+export function formatDayOf(locale: Locale, instant: string, zone: string): string {
+  const options = { day: "numeric", month: "short", year: "numeric", timeZone: zone } as const;
+  return dateFormat(locale, `day ${zone}`, options).format(new Date(instant));
+}
+
+/** The same with the zone named, for people who live in another one: 3 Feb 2027 (Europe/Dublin). */
+export const formatDayInZone = (locale: Locale, instant: string, zone: string): string =>
+  `${formatDayOf(locale, instant, zone)} (${formatZone(zone)})`;
+
 /** The zone's name without its region's underscore: Port of Spain. */
 export function formatZone(zone: string): string {
   return zone.replace(/_/gu, " ");

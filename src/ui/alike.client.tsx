@@ -5,8 +5,9 @@ import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useId, useState, useTransition } from "react";
 import type { Piece } from "../core/likeness/pieces";
-import { formatDate, formatMoment } from "../text/format";
+import { formatMoment } from "../text/format";
 import type { AlikeStatements, StatementComparison } from "../views/likeness";
+import { OfficeDay } from "./office-day.client";
 
 type Verdict = "harmless" | "copied" | "undecided";
 export type JudgeLikeness = (input: {
@@ -32,7 +33,7 @@ function Line({ number, alike, current }: { number: string; alike: AlikeStatemen
         {said ? (
           <span className="quiet">
             {" "}
-            · {SAID[said.verdict].toLowerCase()}, said {said.by} on {formatDate("en", said.at.slice(0, 10))}
+            · {SAID[said.verdict].toLowerCase()}, said {said.by} on <OfficeDay at={said.at} />
             {said.note ? `: ${said.note}` : ""}
           </span>
         ) : null}
@@ -177,7 +178,7 @@ function Judge({
     return (
       <div className="presses">
         <span>
-          {SAID[said.verdict]}, said {said.by} on {formatDate("en", said.at.slice(0, 10))}
+          {SAID[said.verdict]}, said {said.by} on <OfficeDay at={said.at} />
           {said.note ? `: ${said.note}` : "."}
         </span>
         <Button loading={busy} onClick={() => say("undecided")}>

@@ -4,10 +4,11 @@ import { Button } from "antd";
 import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
 import type { RequirementResult } from "../core/assessment/result";
-import { countryName, formatDate } from "../text/format";
+import { countryName } from "../text/format";
 import type { FileData } from "../views/file-data";
 import type { FileCase } from "../views/rulings";
 import type { FileActs } from "./file-acts";
+import { OfficeDay } from "./office-day.client";
 import { WithReason } from "./with-reason.client";
 
 type Acts = Pick<FileActs, "ruleOn" | "endCaseRuling">;
@@ -17,8 +18,6 @@ interface Props {
   readonly one: FileCase;
   readonly acts: Acts;
 }
-
-const day = (at: string): string => formatDate("en", at.slice(0, 10));
 
 const NEAR_WORDS = {
   same: "The same case",
@@ -41,7 +40,7 @@ function Earlier({ one, rule }: { one: FileCase; rule: (earlier: string) => void
           <span className="quiet">{NEAR_WORDS[e.nearness]}:</span> <strong>{e.verdict}</strong>
           {e.nearness === "same" ? "" : ` · ${[e.title, e.institution].filter(Boolean).join(", ")}`} · {e.reason}{" "}
           <span className="quiet">
-            {e.by}, {day(e.at)}; holds in {e.files} {e.files === 1 ? "file" : "files"}
+            {e.by}, <OfficeDay at={e.at} />; holds in {e.files} {e.files === 1 ? "file" : "files"}
           </span>{" "}
           {one.answer === e.verdict && one.by === "ruling" ? null : (
             <Button size="small" onClick={() => rule(e.id)}>
@@ -85,7 +84,7 @@ function Case({ applicationId, one, acts }: Props) {
           <>
             <strong>{one.ruling.verdict === "accepted" ? "Accepted" : "Refused"}</strong>: {one.ruling.reason}{" "}
             <span className="quiet">
-              {one.ruling.by}, {day(one.ruling.at)}
+              {one.ruling.by}, <OfficeDay at={one.ruling.at} />
             </span>
           </>
         ) : null}

@@ -6,6 +6,7 @@ import { formatDate } from "../text/format";
 import type { FileData } from "../views/file-data";
 import type { FileActs } from "./file-acts";
 import { useDialogs } from "./library.client";
+import { OfficeDay } from "./office-day.client";
 
 interface Props {
   readonly data: FileData;
@@ -36,8 +37,7 @@ function Prepared({ data, me, acts, after, choice }: Props & { choice: Choice })
   return (
     <>
       <p>
-        <strong>{decision.kind}</strong>, prepared by {decision.preparedBy} on{" "}
-        {formatDate("en", decision.preparedAt.slice(0, 10))}
+        <strong>{decision.kind}</strong>, prepared by {decision.preparedBy} on <OfficeDay at={decision.preparedAt} />
         {decision.reason ? `: ${decision.reason}` : ""}
       </p>
       {decision.conditions.map((c) => (
@@ -47,7 +47,7 @@ function Prepared({ data, me, acts, after, choice }: Props & { choice: Choice })
       ))}
       {decision.releasedAt ? (
         <p>
-          Released by {decision.releasedBy} on {formatDate("en", decision.releasedAt.slice(0, 10))}
+          Released by {decision.releasedBy} on <OfficeDay at={decision.releasedAt} />
           {decision.answer
             ? `; the applicant ${decision.answer} it.`
             : decision.answerBy

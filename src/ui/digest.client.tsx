@@ -3,8 +3,8 @@
 import { Button, Input } from "antd";
 import { useRouter } from "next/navigation";
 import { useId, useState, useTransition } from "react";
-import { formatDate } from "../text/format";
 import type { FileData } from "../views/file-data";
+import { OfficeDay } from "./office-day.client";
 
 interface Place {
   readonly scope: string;
@@ -47,7 +47,7 @@ export function Digest({
         <p>
           <span className="strong">In short:</span> {said.text}{" "}
           <span className="quiet">
-            {said.by}, {formatDate("en", said.at.slice(0, 10))}
+            {said.by}, <OfficeDay at={said.at} />
           </span>
         </p>
       ) : null}

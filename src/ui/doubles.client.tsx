@@ -5,8 +5,8 @@ import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
 import { doubleReasons } from "../text/doubles";
-import { formatDate } from "../text/format";
 import type { Double } from "../views/doubles";
+import { OfficeDay } from "./office-day.client";
 
 type Verdict = "same" | "different" | "undecided";
 type Judge = (otherNumber: string, verdict: Verdict) => Promise<string | null>;
@@ -38,7 +38,12 @@ function Line({ double, judge }: { double: Double; judge: Judge }) {
         <span className="quiet">
           {" "}
           · {doubleReasons(double.seen).join(", ")}
-          {said ? ` · ${said.by}, ${formatDate("en", said.at.slice(0, 10))}` : ""}
+          {said ? (
+            <>
+              {" "}
+              · {said.by}, <OfficeDay at={said.at} />
+            </>
+          ) : null}
         </span>
       </span>
       <span className="presses">

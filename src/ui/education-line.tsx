@@ -9,6 +9,7 @@ import {
   studyOf,
 } from "../core/education/studies";
 import { type Episode, type Timeline, timeline } from "../core/education/timeline";
+import { dateIn } from "../core/time/date-in";
 import { type Day, formatDay, parseDay, yearOf } from "../core/time/day";
 import { countryName, formatDate } from "../text/format";
 import type { ClaimedValue } from "../views/file-data";
@@ -94,13 +95,16 @@ function Studies({ studies, start }: { studies: readonly Study[]; start: Day | n
 export function EducationLine({
   values,
   now,
+  zone,
   start,
 }: {
   values: readonly ClaimedValue[];
   now: string;
+  /** The office's. */
+  zone: string;
   start: string | null;
 }) {
-  const today = parseDay(now.slice(0, 10)) ?? 0;
+  const today = parseDay(dateIn(zone, now)) ?? 0;
   const entries = entriesIn(values);
   const studies = [...entries.values()].flatMap((entry) => studyOf(entry) ?? []);
   const line = timeline(episodesIn(entries), today);

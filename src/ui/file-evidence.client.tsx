@@ -4,11 +4,12 @@ import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { RequirementResult } from "../core/assessment/result";
-import { formatDate, formatMoney } from "../text/format";
+import { formatDayOf, formatMoney } from "../text/format";
 import type { FileData } from "../views/file-data";
 import { Deed } from "./deed.client";
 import type { FileActs } from "./file-acts";
 import { FilePress } from "./file-press.client";
+import { OfficeDay, useOfficeZone } from "./office-day.client";
 
 const DocumentViewer = dynamic(() => import("./document-viewer.client"), {
   ssr: false,
@@ -33,9 +34,10 @@ function Signing({
   remind: FileActs["remindSignature"];
 }) {
   const [said, setSaid] = useState<string | null>(null);
+  const zone = useOfficeZone();
+  const day = (instant: string) => formatDayOf("en", instant, zone);
   const last = data.signatures.filter((s) => s.requirement === requirement.key).at(-1);
   if (!last) return null;
-  const day = (instant: string) => formatDate("en", instant.slice(0, 10));
   const press = async () => {
     const refused = await remind({ applicationId: data.id, requirement: requirement.key });
     setSaid(refused ?? "A new link is on its way; the earlier one ends.");
@@ -104,8 +106,13 @@ export function Evidence({
       <div className="reference">
         <h2>{reference.name}</h2>
         <p className="quiet">
-          {reference.email} · asked {formatDate("en", reference.askedAt.slice(0, 10))} · {reference.state}
-          {reference.givenAt ? ` on ${formatDate("en", reference.givenAt.slice(0, 10))}` : ""}
+          {reference.email} · asked <OfficeDay at={reference.askedAt} /> · {reference.state}
+          {reference.givenAt ? (
+            <>
+              {" "}
+              on <OfficeDay at={reference.givenAt} />
+            </>
+          ) : null}
         </p>
         {reference.answers ? (
           <>
@@ -119,7 +126,7 @@ export function Evidence({
           </>
         ) : (
           <p>
-            The referee has not answered yet. The link works until {formatDate("en", reference.endsAt.slice(0, 10))}.
+            The referee has not answered yet. The link works until <OfficeDay at={reference.endsAt} />.
           </p>
         )}
         {reference.uploadId ? (

@@ -1,26 +1,24 @@
 import type { ChoiceResult, FindingResult, RequirementResult } from "../core/assessment/result";
 import { becauseOf, waysToMeet } from "../core/rules/verdict";
-import { formatDate } from "../text/format";
 import { detailLines, type FactTitles, leafSentence } from "../text/trace";
 import type { FileData, FileOverride } from "../views/file-data";
 import type { FileActs } from "./file-acts";
+import { OfficeDay } from "./office-day.client";
 import { TraceTree } from "./trace-tree";
 import { WithReason } from "./with-reason.client";
 
 const WORDS = { met: "Met", "not met": "Not met", open: "Open" } as const;
 
-const day = (at: string): string => formatDate("en", at.slice(0, 10));
-
 /** An override stays to be read for ever, also once it was taken back. */
 function OverrideLine({ override: o }: { override: FileOverride }) {
   return (
     <p className="override">
-      {o.ended ? "Was counted" : "Counts"} as {o.finding} by decision of {o.by}, {day(o.at)}: {o.reason}{" "}
+      {o.ended ? "Was counted" : "Counts"} as {o.finding} by decision of {o.by}, <OfficeDay at={o.at} />: {o.reason}{" "}
       <span className="quiet">The rule itself came to: {o.worked}.</span>
       {o.ended ? (
         <>
           {" "}
-          Taken back by {o.ended.by}, {day(o.ended.at)}: {o.ended.reason}
+          Taken back by {o.ended.by}, <OfficeDay at={o.ended.at} />: {o.ended.reason}
         </>
       ) : null}
     </p>

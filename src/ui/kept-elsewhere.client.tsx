@@ -3,9 +3,9 @@
 import { Button, Input } from "antd";
 import { useId, useState } from "react";
 import { keeperLink } from "../core/sections/definition";
-import { formatDate } from "../text/format";
 import type { ClaimedValue, FileData } from "../views/file-data";
 import type { FileActs } from "./file-acts";
+import { OfficeDay } from "./office-day.client";
 
 /** A value that another system owns: where it is changed, and the change that waits there. */
 export function KeptElsewhere({
@@ -44,7 +44,7 @@ export function KeptElsewhere({
       </span>
       {pending ? (
         <span>
-          change asked for on {formatDate("en", pending.at.slice(0, 10))} by {pending.by}: {pending.text}{" "}
+          change asked for on <OfficeDay at={pending.at} /> by {pending.by}: {pending.text}{" "}
           <button type="button" className="link-button" onClick={() => void note("")}>
             take this back
           </button>

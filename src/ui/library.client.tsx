@@ -7,6 +7,7 @@ import frFR from "antd/locale/fr_FR";
 import "dayjs/locale/fr";
 import { createContext, type ReactNode, useContext } from "react";
 import type { Locale } from "../core/text/local-text";
+import { OfficeZoneProvider } from "./office-day.client";
 import { applicantTheme, theme } from "./theme";
 
 type Dialogs = ReturnType<typeof Modal.useModal>[0];
@@ -35,11 +36,14 @@ export function Library({
   nonce,
   locale,
   face,
+  zone,
   children,
 }: {
   nonce: string;
   locale: Locale;
   face: "applicant" | "office";
+  /** The office's. */
+  zone: string;
   children: ReactNode;
 }) {
   return (
@@ -51,7 +55,9 @@ export function Library({
         wave={{ disabled: true }}
         button={{ autoInsertSpace: false }}
       >
-        <DialogProvider>{children}</DialogProvider>
+        <OfficeZoneProvider zone={zone}>
+          <DialogProvider>{children}</DialogProvider>
+        </OfficeZoneProvider>
       </ConfigProvider>
     </StyleProvider>
   );

@@ -4,6 +4,7 @@ import { Button } from "antd";
 import { useState } from "react";
 import { formatDate } from "../text/format";
 import type { FileData } from "../views/file-data";
+import { OfficeDay } from "./office-day.client";
 
 type Ask = FileData["asks"][number];
 
@@ -29,7 +30,7 @@ export function OpenAsks({ asks, onSettle }: { asks: readonly Ask[]; onSettle: (
           <li key={ask.id}>
             {ask.text || "Another document, for the one that was sent back"}
             <span className="quiet note">
-              asked on {formatDate("en", ask.askedAt.slice(0, 10))}, to be answered by {formatDate("en", ask.due)}
+              asked on <OfficeDay at={ask.askedAt} />, to be answered by {formatDate("en", ask.due)}
             </span>
             {asks.slice(i + 1).some((later) => samePlace(ask, later)) ? null : (
               <Button size="small" loading={busy} onClick={() => void settle(ask)}>

@@ -1,5 +1,5 @@
 import type { Locale } from "../core/text/local-text";
-import { formatDate } from "../text/format";
+import { formatDayInZone } from "../text/format";
 import { isTextKey, say } from "../text/say";
 import type { MyApplication } from "../views/application-data";
 import { ConfirmPress } from "./confirm-press.client";
@@ -9,11 +9,14 @@ export function SignerBox({
   signer,
   open,
   locale,
+  zone,
   ask,
 }: {
   signer: NonNullable<MyApplication["documents"][number]["signer"]>;
   open: boolean;
   locale: Locale;
+  /** The office's. */
+  zone: string;
   ask: () => Promise<string | null>;
 }) {
   const { name, email, sentence, last } = signer;
@@ -31,7 +34,7 @@ export function SignerBox({
       )}
       {last && isTextKey(state) ? (
         <p className={last.state === "declined" || last.state === "undeliverable" ? "notice" : "quiet"}>
-          {say(locale, state, { date: formatDate(locale, last.askedAt.slice(0, 10)), email: last.email })}
+          {say(locale, state, { date: formatDayInZone(locale, last.askedAt, zone), email: last.email })}
         </p>
       ) : null}
       {open && !waits && last?.state !== "signed" && name !== "" && email !== "" ? (

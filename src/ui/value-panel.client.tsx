@@ -2,13 +2,13 @@
 
 import { useState } from "react";
 import type { RequirementResult } from "../core/assessment/result";
-import { formatDate } from "../text/format";
 import { valueText } from "../text/value-text";
 import type { ClaimedValue, FileData } from "../views/file-data";
 import type { FileActs } from "./file-acts";
 import { KeptElsewhere } from "./kept-elsewhere.client";
 import { LinkList } from "./link-list.client";
 import { type Confirm, MENDABLE, Mend } from "./mend.client";
+import { OfficeDay } from "./office-day.client";
 import { PapersThatCount } from "./papers-that-count";
 import { RegistryCheck } from "./registry-check.client";
 import { type TakeBack, TranscriptGrid } from "./transcript-grid.client";
@@ -52,7 +52,7 @@ function Line({
         ) : null}
         {value.note ? (
           <span className="quiet note">
-            {value.note.text} {value.note.by}, {formatDate("en", value.note.at.slice(0, 10))}
+            {value.note.text} {value.note.by}, <OfficeDay at={value.note.at} />
           </span>
         ) : null}
         <KeptElsewhere value={value} data={data} noteKeeper={acts.noteKeeper} />

@@ -4,6 +4,7 @@ import { Button, Input } from "antd";
 import { useId, useState } from "react";
 import { compareZone, type DocumentClaims, type ZoneLine } from "../core/identity/compare-zone";
 import { readZone, type ZoneError } from "../core/identity/travel-document";
+import { dateIn } from "../core/time/date-in";
 import { countryName, formatDate } from "../text/format";
 import type { ClaimedValue, FileData } from "../views/file-data";
 import { type Confirm, placeOf } from "./mend.client";
@@ -56,7 +57,7 @@ export function ZoneCheck({ data, onConfirm }: { data: FileData; onConfirm: Conf
   const [text, setText] = useState("");
   const { at, claims } = claimsIn(data.values);
   const zone = text.trim() === "" ? null : readZone(text);
-  const lines = zone ? compareZone(zone, claims, data.now.slice(0, 10)) : [];
+  const lines = zone ? compareZone(zone, claims, dateIn(data.zone, data.now)) : [];
   const sound = zone !== null && zone.errors.length === 0;
   const fitting = lines.flatMap((line) => {
     const value = at(line.what);

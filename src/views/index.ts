@@ -33,6 +33,7 @@ import { staff } from "./staff";
 import { standards } from "./standards";
 import { submissions } from "./submissions";
 import { template } from "./template";
+import { troubledFiles } from "./troubled-files";
 import { turnContacts, turns } from "./turns";
 import { whatIf } from "./what-if";
 
@@ -84,6 +85,7 @@ export const VIEWS = {
   submissions,
   template,
   tray,
+  troubledFiles,
   turnContacts,
   turns,
   whatIf,

@@ -7,6 +7,7 @@ import type { IntakeInput, ProgrammeInput } from "../core/programmes/programme";
 import { holds } from "../core/rights/actor";
 import { type RoundState, roundState } from "../core/rounds/round-state";
 import type { LocalText } from "../core/text/local-text";
+import type { ZoneTable } from "../core/time/zone";
 import { officeNow } from "./office-now";
 import { defineView } from "./view";
 
@@ -91,6 +92,7 @@ async function planned(
   pool: pg.Pool,
   code: string | null,
   groups: readonly string[],
+  zone: ZoneTable,
   now: number,
 ): Promise<readonly PlannedProgramme[]> {
   const { rows } = await pool.query<{ programme: Stored }>(PROGRAMMES, [code]);
@@ -104,7 +106,7 @@ async function planned(
       }));
       const ahead = rounds.filter((r) => r.state !== "closed");
       const over = rounds.length > 0 && ahead.length === 0;
-      return { ...intake, rounds, gaps: over ? [] : planGaps(programme, { ...intake, rounds: ahead }, groups) };
+      return { ...intake, rounds, gaps: over ? [] : planGaps(programme, { ...intake, rounds: ahead }, groups, zone) };
     }),
   }));
 }
@@ -134,6 +136,7 @@ export const plans = defineView({
         pool,
         code,
         office.set.groups.map((g) => g.key),
+        office.zone,
         now.getTime(),
       ),
       searches: searches.rows.map(({ words, times, last_at }) => ({ words, times, lastAt: last_at.toISOString() })),

@@ -337,6 +337,7 @@ describe("rights", () => {
       sites: { code: "MTE" },
       sharedParts: {},
       staff: {},
+      troubledFiles: {},
       statementComparison: { number, otherId: randomUUID() },
       writerLikeness: { applicationId, scope: "file", section: "person", field: "givenName", text: "Ada" },
       submissions: { number },

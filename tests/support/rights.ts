@@ -219,6 +219,7 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   selfCheck: ROLES,
   sharedParts: ["officer", "officer elsewhere", "lead officer", "administrator"],
   staff: ["administrator"],
+  troubledFiles: ["administrator"],
   // No statement of this file is like another: likeness.test.ts asks for one that is.
   statementComparison: [],
   writerLikeness: [],

@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 import { say } from "../../text/say";
 import { Library } from "../../ui/library.client";
 import { setLanguage } from "../language.action";
-import { identity, isOffice, locale, nonce } from "../request";
+import { identity, isOffice, locale, nonce, officeZone } from "../request";
 import { signOut } from "./account/sign-out.action";
 
 /** The applicant's face: light, calm, one thing at a time. */
@@ -11,7 +11,7 @@ export default async function ApplicantLayout({ children }: { children: ReactNod
   const [language, person, token] = await Promise.all([locale(), identity(), nonce()]);
   const t = (key: Parameters<typeof say>[1]) => say(language, key);
   return (
-    <Library nonce={token} locale={language} face="applicant">
+    <Library nonce={token} locale={language} face="applicant" zone={await officeZone()}>
       <div className="light">
         <a className="skip" href="#page">
           {t("nav.skip")}

@@ -3,11 +3,11 @@ import { holds, OFFICE } from "../../core/rights/actor";
 import { Band } from "../../ui/band.client";
 import { Library } from "../../ui/library.client";
 import { signOut } from "../(applicant)/account/sign-out.action";
-import { nonce, requirePerson } from "../request";
+import { nonce, officeZone, requirePerson } from "../request";
 
 /** The office's face: a dark band of words, and below it the whole page is work. */
 export default async function OfficeLayout({ children }: { children: ReactNode }) {
-  const [person, token] = await Promise.all([requirePerson("/office"), nonce()]);
+  const [person, token, zone] = await Promise.all([requirePerson("/office"), nonce(), officeZone()]);
   const words = [
     ...(holds(person.actor, OFFICE)
       ? [
@@ -36,7 +36,7 @@ export default async function OfficeLayout({ children }: { children: ReactNode }
       ]
     : [];
   return (
-    <Library nonce={token} locale="en" face="office">
+    <Library nonce={token} locale="en" face="office" zone={zone}>
       <div className="office" lang="en">
         <a className="skip" href="#page">
           Skip to the page

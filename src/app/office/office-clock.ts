@@ -1,6 +1,6 @@
 import "server-only";
 import { webRuntime } from "../../runtime";
-import { formatDate, formatMoment } from "../../text/format";
+import { formatDayOf, formatMoment } from "../../text/format";
 import { shortTimeLeft, TURN_WORDS } from "../../text/office";
 import type { TurnLine } from "../../ui/turn-list.client";
 import { officeNow } from "../../views/office-now";
@@ -8,11 +8,12 @@ import type { TurnRow } from "../../views/turns";
 import { turnDeed } from "./turn-deed";
 
 /** A day of this cycle: the year goes without saying. */
-export const dayMonth = (instant: string): string => formatDate("en", instant.slice(0, 10)).replace(/ \d{4}$/u, "");
+const dayMonth = (instant: string, zone: string): string => formatDayOf("en", instant, zone).replace(/ \d{4}$/u, "");
 
 /** Turns rows of the list into lines that are ready to be read: time left in working days, deeds as sentences. */
 export async function officeClock() {
   const office = await officeNow((await webRuntime()).pool);
+  const day = (instant: string) => dayMonth(instant, office.set.zone);
   const timeTo = (dueAt: string | null, now: number) => {
     const left = shortTimeLeft(dueAt, now, office.calendar, office.zone);
     return {
@@ -33,10 +34,10 @@ export async function officeClock() {
       comb: row.comb,
       deed: turnDeed(row),
       mend: row.mendUntil ? formatMoment("en", row.mendUntil, office.set.zone) : null,
-      mendDay: row.mendUntil ? dayMonth(row.mendUntil) : "",
-      last: dayMonth(row.lastEventAt),
+      mendDay: row.mendUntil ? day(row.mendUntil) : "",
+      last: day(row.lastEventAt),
       officer: row.officer,
     };
   };
-  return { line, timeTo };
+  return { line, timeTo, day };
 }

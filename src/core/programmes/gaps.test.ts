@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { zoneTable } from "../time/zone";
 import { type PlannedStart, planGaps } from "./gaps";
 
 const WHOLE = {
@@ -15,7 +16,12 @@ const START: PlannedStart = {
   rounds: [{ key: "main", closings: [closing("home"), closing("overseas")] }],
 };
 const gaps = (programme: Partial<typeof WHOLE> | Record<string, null>, start: Partial<PlannedStart> = {}) =>
-  planGaps({ ...WHOLE, ...programme } as typeof WHOLE, { ...START, ...start }, ["home", "overseas"]);
+  planGaps(
+    { ...WHOLE, ...programme } as typeof WHOLE,
+    { ...START, ...start },
+    ["home", "overseas"],
+    zoneTable("Europe/Dublin"),
+  );
 
 describe("what a start lacks before it opens", () => {
   it("is nothing where everything is there", () => expect(gaps({})).toEqual([]));

@@ -1,3 +1,5 @@
+import { parseDay } from "../time/day";
+import { startOfDay, type ZoneTable } from "../time/zone";
 import type { ProgrammeInput } from "./programme";
 
 /** What a programme, one of its starts or a round still lacks before people come. */
@@ -24,8 +26,15 @@ type Described = Pick<ProgrammeInput, "fields" | "prerequisites" | "contact" | "
  * What is missing in one start of a programme. Nothing of it is wrong by itself: a programme without a field is not found by its
  * field, a group without a closing cannot apply, a contact is missed when somebody has a question.
  * @param groups the keys of the office's applicant groups
+ * @param zone the office's, in which the first day of study is a day
  */
-export function planGaps(programme: Described, start: PlannedStart, groups: readonly string[]): readonly PlanGap[] {
+export function planGaps(
+  programme: Described,
+  start: PlannedStart,
+  groups: readonly string[],
+  zone: ZoneTable,
+): readonly PlanGap[] {
+  const studiesBegin = startOfDay(zone, (parseDay(start.startsOn) ?? 0) + 1);
   const lacks: readonly (PlanGap["code"] | null)[] = [
     programme.fields.length === 0 ? "no-field" : null,
     programme.prerequisites === null ? "no-prerequisites" : null,
@@ -40,7 +49,7 @@ export function planGaps(programme: Described, start: PlannedStart, groups: read
       ...groups
         .filter((group) => !closings.some((c) => c.group === group))
         .map((group) => ({ code: "no-closing" as const, round: key, group })),
-      ...(closings.some((c) => c.at.slice(0, 10) > start.startsOn)
+      ...(closings.some((c) => Date.parse(c.at) > studiesBegin)
         ? [{ code: "starts-before-closing" as const, round: key }]
         : []),
     ]),

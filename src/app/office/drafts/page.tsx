@@ -4,7 +4,7 @@ import { OFFICE } from "../../../core/rights/actor";
 import { DraftList } from "../../../ui/draft-list.client";
 import { DRAFT_KINDS, type DraftKind, drafts } from "../../../views/drafts";
 import { requireStaff, see } from "../../request";
-import { dayMonth, officeClock } from "../office-clock";
+import { officeClock } from "../office-clock";
 import { tellAll } from "./drafts.action";
 
 const KIND_WORDS: Readonly<Record<DraftKind, { readonly name: string; readonly none: string }>> = {
@@ -79,8 +79,8 @@ export default async function Drafts({ searchParams }: { searchParams: Promise<Q
             comb: row.comb,
             missing: row.missing,
             stoppedAt: row.stoppedAt,
-            saved: row.savedAt ? dayMonth(row.savedAt) : null,
-            told: row.toldAt ? dayMonth(row.toldAt) : null,
+            saved: row.savedAt ? clock.day(row.savedAt) : null,
+            told: row.toldAt ? clock.day(row.toldAt) : null,
           }))}
           stopped={page.stopped}
           nextHref={page.next ? address({ kind: page.kind, programme, after: page.next }) : null}

@@ -1,12 +1,18 @@
+import { formatMoment } from "../../../text/format";
 import { StaffForm } from "../../../ui/staff-form.client";
 import { staff } from "../../../views/staff";
-import { requireStaff, see } from "../../request";
-import { changeHeldRole, invite } from "./people.action";
+import { troubledFiles } from "../../../views/troubled-files";
+import { officeZone, requireStaff, see } from "../../request";
+import { changeHeldRole, invite, tryAgain } from "./people.action";
 
 /** People and roles, for an administrator. */
 export default async function PeoplePage() {
   const person = await requireStaff("/office/people", ["administrator"]);
-  const people = (await see(staff, person.actor, {})) ?? [];
+  const [people, troubled, zone] = await Promise.all([
+    see(staff, person.actor, {}),
+    see(troubledFiles, person.actor, {}),
+    officeZone(),
+  ]).then(([all, files, name]) => [all ?? [], files ?? [], name] as const);
   return (
     <div className="office-sheet">
       <h1>People and roles</h1>
@@ -45,6 +51,46 @@ export default async function PeoplePage() {
       </table>
       <h2>Invite somebody</h2>
       <StaffForm action={invite} />
+      <h2>Files that could not be assessed</h2>
+      {troubled.length === 0 ? (
+        <p className="quiet">
+          None. A file that cannot be assessed again is set aside, named here and tried again by itself.
+        </p>
+      ) : (
+        <table className="plain-table">
+          <thead>
+            <tr>
+              <th>File</th>
+              <th>What went wrong</th>
+              <th>Tried</th>
+              <th>Since</th>
+              <th>Next try</th>
+              <th>
+                <span className="hidden-text">Act</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {troubled.map((file) => (
+              <tr key={file.applicationId}>
+                <td>{file.number}</td>
+                <td>{file.error}</td>
+                <td>{file.tries === 1 ? "once" : `${file.tries} times`}</td>
+                <td>{formatMoment("en", file.firstAt, zone)}</td>
+                <td>{formatMoment("en", file.nextTryAt, zone)}</td>
+                <td>
+                  <form action={tryAgain}>
+                    <input type="hidden" name="applicationId" value={file.applicationId} />
+                    <button type="submit" className="link-button" aria-label={`Try ${file.number} again now`}>
+                      try again now
+                    </button>
+                  </form>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
     </div>
   );
 }

@@ -2,6 +2,7 @@
 
 import { revalidatePath } from "next/cache";
 import { changeRole, makeStaff } from "../../../acts/accounts";
+import { tryFileAgain } from "../../../acts/reassess";
 import { REFUSED_WORDS } from "../../../text/office";
 import { perform, requirePerson } from "../../request";
 
@@ -32,5 +33,12 @@ export async function changeHeldRole(form: FormData): Promise<void> {
     scope: text(form, "scope"),
     held: false,
   }); // the act checks the role
+  revalidatePath("/office/people");
+}
+
+/** Has a file that was set aside looked at again at once. */
+export async function tryAgain(form: FormData): Promise<void> {
+  const person = await requirePerson("/office/people");
+  await perform(tryFileAgain, person.actor, { applicationId: text(form, "applicationId") });
   revalidatePath("/office/people");
 }

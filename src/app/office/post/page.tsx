@@ -3,7 +3,7 @@ import { notFound } from "next/navigation";
 import { registersOf } from "../../../core/office/reference-set";
 import { OFFICE } from "../../../core/rights/actor";
 import { webRuntime } from "../../../runtime";
-import { formatDate } from "../../../text/format";
+import { formatDayOf } from "../../../text/format";
 import { valueText } from "../../../text/value-text";
 import { PostList } from "../../../ui/post-list.client";
 import { officeNow } from "../../../views/office-now";
@@ -18,9 +18,8 @@ const KIND_WORDS: Readonly<Record<PostKind, { readonly name: string; readonly no
   holds: { name: "Confirmed", none: "Nobody has confirmed an address yet." },
 };
 
-const day = (at: Date) => formatDate("en", at.toISOString().slice(0, 10));
-
-function stateWords({ reached, since, askedAt }: PostRow): string {
+function stateWords({ reached, since, askedAt }: PostRow, zone: string): string {
+  const day = (at: Date) => formatDayOf("en", at.toISOString(), zone);
   const asked = askedAt ? `, asked on ${day(askedAt)}` : "";
   if (since === null) return `not confirmed${asked}`;
   return reached === "fails" ? `a letter came back on ${day(since)}${asked}` : `confirmed on ${day(since)}`;
@@ -32,7 +31,8 @@ export default async function Post({ searchParams }: { searchParams: Promise<{ k
   const { kind = "all", after = null } = await searchParams;
   const page = await see(post, person.actor, { kind: kind as PostKind, after }); // another word leads to the first list
   if (!page) notFound();
-  const registers = registersOf((await officeNow((await webRuntime()).pool)).set);
+  const { set } = await officeNow((await webRuntime()).pool);
+  const registers = registersOf(set);
   const address = (query: Readonly<Record<string, string>>) => `/office/post?${new URLSearchParams(query)}`;
   return (
     <div className="office-sheet wide">
@@ -64,7 +64,7 @@ export default async function Post({ searchParams }: { searchParams: Promise<{ k
             place: { scope: row.scope, section: row.section, entry: row.entry, field: row.field },
             purpose: row.purpose.en,
             address: valueText("en", { kind: "address", options: undefined }, row.address, registers),
-            state: stateWords(row),
+            state: stateWords(row, set.zone),
             reached: row.reached,
           }))}
           ask={askAll}

@@ -1,5 +1,5 @@
 import Link from "next/link";
-import { formatDate, formatMoment } from "../../../text/format";
+import { formatDate, formatDayOf, formatMoment } from "../../../text/format";
 import { planGapWords } from "../../../text/office";
 import { SearchesWithout } from "../../../ui/plans/searches-without.client";
 import { type PlannedIntake, type PlannedProgramme, plans } from "../../../views/plans";
@@ -102,7 +102,7 @@ export default async function ProgrammesPage() {
       )}
       {data.searches.length > 0 ? (
         <SearchesWithout
-          searches={data.searches.map((s) => ({ ...s, last: formatDate("en", s.lastAt.slice(0, 10)) }))}
+          searches={data.searches.map((s) => ({ ...s, last: formatDayOf("en", s.lastAt, data.zone) }))}
           programmes={data.programmes.map((p) => ({ value: p.code, label: `${p.code} ${p.title.en}` }))}
           mayChange={data.mayChange}
           settle={settleSearch}

@@ -1,12 +1,11 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { countryName, formatDate } from "../../../text/format";
+import { countryName } from "../../../text/format";
+import { OfficeDay } from "../../../ui/office-day.client";
 import { WithReason } from "../../../ui/with-reason.client";
 import { type RulingLine, rulings } from "../../../views/rulings";
 import { requireStaff, see } from "../../request";
 import { end } from "./rulings.action";
-
-const day = (at: string) => formatDate("en", at.slice(0, 10));
 
 function Line({ ruling: r }: { ruling: RulingLine }) {
   return (
@@ -24,11 +23,11 @@ function Line({ ruling: r }: { ruling: RulingLine }) {
       <td>
         {r.reason}
         <span className="quiet note">
-          {r.by}, {day(r.at)}
+          {r.by}, <OfficeDay at={r.at} />
         </span>
         {r.ended ? (
           <span className="quiet note">
-            Offered no more since {day(r.ended.at)} ({r.ended.by}): {r.ended.reason}
+            Offered no more since <OfficeDay at={r.ended.at} /> ({r.ended.by}): {r.ended.reason}
           </span>
         ) : null}
       </td>

@@ -1,5 +1,5 @@
 import type { Locale } from "../../../../core/text/local-text";
-import { formatDate, formatMoment, formatZone } from "../../../../text/format";
+import { formatDayInZone, formatMoment, formatZone } from "../../../../text/format";
 import { isTextKey, say } from "../../../../text/say";
 import { valueText } from "../../../../text/value-text";
 import { applicantStep } from "../../../../ui/applicant-step";
@@ -68,7 +68,7 @@ export function Others({ application, language }: PartProps) {
               <span className="strong">{String(name ?? "—")}</span>{" "}
               <span className="quiet">
                 {isTextKey(state)
-                  ? say(language, state, { date: formatDate(language, request.askedAt.slice(0, 10)) })
+                  ? say(language, state, { date: formatDayInZone(language, request.askedAt, application.zone) })
                   : ""}
               </span>
             </li>

@@ -1,7 +1,7 @@
 import Link from "next/link";
 import type { ChoiceResult, RequirementResult } from "../../../../core/assessment/result";
 import type { Locale } from "../../../../core/text/local-text";
-import { formatDate, formatMoment } from "../../../../text/format";
+import { formatDate, formatDayInZone, formatMoment } from "../../../../text/format";
 import { isTextKey, say } from "../../../../text/say";
 import { standingWord } from "../../../../text/standing";
 import { gapHref, requirementHref } from "../../../../ui/applicant-step";
@@ -49,7 +49,7 @@ function Decisions({ application, language }: PartProps) {
         {decision.answer ? (
           <p className="strong">
             {say(language, decision.answer === "accepted" ? "decision.accepted" : "decision.declined", {
-              date: decision.answeredAt ? formatDate(language, decision.answeredAt.slice(0, 10)) : "",
+              date: decision.answeredAt ? formatDayInZone(language, decision.answeredAt, application.zone) : "",
             })}
           </p>
         ) : application.assessment.choices.some((c) => c.id === choice.id && c.closedAs === "offer lapsed") ? (

@@ -165,7 +165,7 @@ export function Form({
       {data.request ? reopen : null}
       <Submissions data={data} lines={lines} />
       {data.request ? null : reopen}
-      <EducationLine values={data.values} now={data.now} start={data.choices[0]?.start ?? null} />
+      <EducationLine zone={data.zone} values={data.values} now={data.now} start={data.choices[0]?.start ?? null} />
       <Answers data={data} write={digest} />
     </div>
   );

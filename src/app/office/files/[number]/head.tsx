@@ -1,7 +1,7 @@
 import Link from "next/link";
 import { workingCalendar } from "../../../../core/calendar/working-days";
 import { zoneTable } from "../../../../core/time/zone";
-import { formatDate, formatMoment } from "../../../../text/format";
+import { formatDate, formatDayOf, formatMoment } from "../../../../text/format";
 import { REASON_WORDS, stepDeed, TURN_WORDS, timeLeft } from "../../../../text/office";
 import type { FileData } from "../../../../views/file-data";
 
@@ -71,7 +71,7 @@ export function Head({ data, show }: { data: FileData; show: string }) {
           {STAGE_WORDS.map((word) => (
             <span key={word} aria-current={word === stage ? "step" : undefined}>
               {word.charAt(0).toUpperCase() + word.slice(1)}
-              {word === "submitted" && submitted ? ` ${formatDate("en", submitted.slice(0, 10))}` : ""}
+              {word === "submitted" && submitted ? ` ${formatDayOf("en", submitted, data.zone)}` : ""}
             </span>
           ))}
           {stage === "closed" ? (

@@ -1,7 +1,7 @@
 import Link from "next/link";
 import type { ChoiceResult } from "../../../../../core/assessment/result";
 import type { Locale } from "../../../../../core/text/local-text";
-import { formatDate, formatMoment, formatZone } from "../../../../../text/format";
+import { formatDayInZone, formatMoment, formatZone } from "../../../../../text/format";
 import { say } from "../../../../../text/say";
 import { type ChoiceLine, ChoiceList } from "../../../../../ui/choice-list.client";
 import { ConfirmPress } from "../../../../../ui/confirm-press.client";
@@ -22,7 +22,9 @@ function timeLine(
     `${formatMoment(language, instant, application.zone)} (${formatZone(application.zone)})`;
   if (choice.withdrawn) return say(language, "choices.withdrawn");
   if (choice.submittedAt)
-    return say(language, "choices.submitted", { date: formatDate(language, choice.submittedAt.slice(0, 10)) });
+    return say(language, "choices.submitted", {
+      date: formatDayInZone(language, choice.submittedAt, application.zone),
+    });
   if (!result) return "";
   if (result.closedAs === "lapsed") return say(language, "choices.lapsed");
   if (result.round === "not yet open") return say(language, "finder.opens", { when: moment(result.opensAt) });

@@ -67,6 +67,7 @@ export function DocumentsPage({ application, language }: { application: MyApplic
             ) : null}
             {document.signer ? (
               <SignerBox
+                zone={application.zone}
                 signer={document.signer}
                 open={document.open && !["accepted", "to check", "excused"].includes(result.standing)}
                 locale={language}

@@ -1,5 +1,5 @@
 import type { Locale } from "../../../../../core/text/local-text";
-import { formatDate } from "../../../../../text/format";
+import { formatDayInZone } from "../../../../../text/format";
 import { isTextKey, say } from "../../../../../text/say";
 import { ConfirmPress } from "../../../../../ui/confirm-press.client";
 import type { MyApplication } from "../../../../../views/application-data";
@@ -22,7 +22,7 @@ export function RefereeRequests({ application, language }: { application: MyAppl
           <li key={entry.id}>
             <span className="strong">{value("name") || "—"}</span> <span className="quiet">{value("email")}</span>
             {last && isTextKey(state) ? (
-              <p>{say(language, state, { date: formatDate(language, last.askedAt.slice(0, 10)) })}</p>
+              <p>{say(language, state, { date: formatDayInZone(language, last.askedAt, application.zone) })}</p>
             ) : null}
             {live || !ready ? null : (
               <ConfirmPress
