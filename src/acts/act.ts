@@ -3,6 +3,8 @@ import type PgBoss from "pg-boss";
 import type { z } from "zod";
 import type { Json } from "../core/assessment/facts";
 import type { Office } from "../core/office/reference-set";
+import { type Outcome, refuse } from "../core/outcome";
+import type { FileEvent } from "../core/record/file-events";
 import { type Actor, actorKey } from "../core/rights/actor";
 import { type Database, inTransaction } from "../db/connection";
 import { currentOffice } from "../db/office";
@@ -27,49 +29,14 @@ export interface ActContext {
   readonly now: Date;
   /** The office's reference set, read once an act. */
   readonly office: () => Promise<Office>;
-  readonly emit: (act: string, applicationId: string | null, about: Readonly<Record<string, Json>>) => Promise<void>;
+  /** Leaves an event. What happened to a file has a word in its history. */
+  readonly emit: {
+    (act: FileEvent, applicationId: string, about: Readonly<Record<string, Json>>): Promise<void>;
+    (act: string, applicationId: null, about: Readonly<Record<string, Json>>): Promise<void>;
+  };
 }
 
-export const REASONS = [
-  "invalid-input",
-  "not-yours",
-  "not-found",
-  "round-closed",
-  "round-not-open",
-  "not-complete",
-  "locked",
-  "already-done",
-  "link-ended",
-  "document-refused",
-  "too-large",
-  "check-failed",
-  "needs-reason",
-  "needs-second-person",
-  "not-eligible",
-  "not-confirmed",
-  "already-applied",
-  "choice-rule",
-  "not-open-to-you",
-  "undertaking-missing",
-  "said-twice",
-  "kept-elsewhere",
-  "not-offered",
-  "nothing-due",
-  "changed-meanwhile",
-  "too-late-to-undo",
-] as const;
-export type Reason = (typeof REASONS)[number];
-
-export type Outcome<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly reason: Reason; readonly details?: Readonly<Record<string, Json>> };
-
-export const done = <T>(value: T): Outcome<T> => ({ ok: true, value });
-export const refuse = (reason: Reason, details?: Readonly<Record<string, Json>>): Outcome<never> => ({
-  ok: false,
-  reason,
-  ...(details ? { details } : {}),
-});
+export { done, type Outcome, type Reason, refuse } from "../core/outcome";
 
 export interface Act<Schema extends z.ZodType, Value> {
   readonly name: string;
@@ -113,7 +80,7 @@ export async function runAct<Schema extends z.ZodType, Value>(
           office ??= currentOffice(db);
           return office;
         },
-        emit: async (name, applicationId, about) => {
+        emit: async (name: string, applicationId: string | null, about: Readonly<Record<string, Json>>) => {
           await db.insert(event).values({ at: now, act: name, actor: actorKey(actor), applicationId, about });
         },
       };

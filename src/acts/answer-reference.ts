@@ -1,5 +1,6 @@
 import { eq } from "drizzle-orm";
 import { z } from "zod";
+import type { FileEvent } from "../core/record/file-events";
 import { storeContent } from "../db/content";
 import { application, person, referenceRequest, upload } from "../db/schema";
 import { type Act, type ActContext, defineAct, done, type Outcome, refuse } from "./act";
@@ -26,7 +27,7 @@ function isOpen(request: Request, now: Date): boolean {
 }
 
 function refereeAct<Schema extends z.ZodType>(
-  name: string,
+  name: FileEvent,
   input: Schema,
   write: (ctx: ActContext, request: Request, input: z.output<Schema>) => Promise<Outcome<null>>,
 ): Act<Schema, null> {

@@ -3,6 +3,7 @@ import { assess } from "../core/assessment/assess";
 import type { Json } from "../core/assessment/facts";
 import type { Assessment } from "../core/assessment/result";
 import type { Office } from "../core/office/reference-set";
+import type { FileEvent } from "../core/record/file-events";
 import { type Actor, holds, OFFICE } from "../core/rights/actor";
 import type { LoadedFile } from "../core/settlement/loaded-file";
 import { loadFile } from "../db/load-file";
@@ -62,7 +63,8 @@ export async function openFile(ctx: ActContext, id: string): Promise<OpenFile | 
 }
 
 export interface FileActDefinition<Schema extends z.ZodType<{ applicationId: string }>, Value> {
-  readonly name: string;
+  /** The event that it leaves has the same name. */
+  readonly name: FileEvent;
   readonly input: Schema;
   readonly right: FileRight;
   /** What the event tells about the act: ids, keys and versions, never values. */

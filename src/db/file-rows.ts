@@ -10,6 +10,7 @@ const STANDING = [
   "stage",
   "turn",
   "reason",
+  "owes",
   "requirement",
   "nextTitle",
   "nextCount",

@@ -80,6 +80,7 @@ export const en = {
   "mine.title": "My applications",
   "mine.none": "You have not begun an application. Choose a programme to begin.",
   "mine.choose": "See the programmes",
+  "mine.yours": "there is something for you to do",
   "mine.number": "No. {number}",
 
   "app.next": "What comes next",
@@ -237,8 +238,9 @@ export const en = {
   "closed.lapsed": "not submitted in time",
   "closed.offer lapsed": "the offer was not answered in time",
 
-  "next.fill": "You fill in {count, plural, one {one more part} other {# more parts}} and submit, by {due}.",
-  "next.submit": "You submit, by {due}.",
+  "next.fill":
+    "You fill in {count, plural, one {one more part} other {# more parts}} and submit{programme, select, none {} other { {programme}}}, by {due}.",
+  "next.submit": "You submit{programme, select, none {} other { {programme}}}, by {due}.",
   "next.check": "We check your documents. You need to do nothing.",
   "next.confirm": "We work through your documents. You need to do nothing.",
   "next.do": "We see to this: {title}. You need to do nothing.",
@@ -257,6 +259,16 @@ export const en = {
   "next.answer offer": "You answer our offer, by {due}.",
   "next.prove": "You show the original: {title}, by {due}.",
   "next.load calendar": "We look into your file. You need to do nothing.",
+  "meanwhile.check": "Meanwhile we check your documents.",
+  "meanwhile.confirm": "Meanwhile we work through your documents.",
+  "meanwhile.do": "Meanwhile we see to this: {title}.",
+  "meanwhile.rule": "Meanwhile we look into your case: {title}.",
+  "meanwhile.decide": "Meanwhile we decide.",
+  "meanwhile.release": "Meanwhile we decide.",
+  "meanwhile.read changes": "Meanwhile we read what you corrected.",
+  "meanwhile.answer request": "Meanwhile we look at what you asked us to open.",
+  "meanwhile.load calendar": "Meanwhile we look into your file.",
+  "meanwhile.await registry": "Meanwhile the registry gives us your marks.",
   "next.none": "Nothing is to be done at present.",
   "next.closed": "This application is closed.",
 

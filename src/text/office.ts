@@ -1,10 +1,14 @@
+import type { Turn } from "../core/assessment/facts";
+import type { FileReason } from "../core/assessment/reason";
 import type { Step } from "../core/assessment/result";
 import { addWorking, type WorkingCalendar, workingBetween } from "../core/calendar/working-days";
+import type { Reason } from "../core/outcome";
 import type { PlanGap } from "../core/programmes/gaps";
+import type { FileEvent } from "../core/record/file-events";
 import { dayAt, type ZoneTable } from "../core/time/zone";
 
 /** The office side's sentences, in English. */
-export const TURN_WORDS: Readonly<Record<string, string>> = {
+export const TURN_WORDS: Readonly<Record<Turn, string>> = {
   office: "Office",
   faculty: "Faculty",
   applicant: "Applicant",
@@ -14,7 +18,7 @@ export const TURN_WORDS: Readonly<Record<string, string>> = {
 };
 
 /** Under each turn, why files are held there. */
-export const REASON_WORDS: Readonly<Record<string, string>> = {
+export const REASON_WORDS: Readonly<Record<FileReason, string>> = {
   check: "Evidence to check",
   confirm: "Values to confirm",
   do: "To see to",
@@ -47,6 +51,11 @@ export const REASON_WORDS: Readonly<Record<string, string>> = {
   decided: "Waiting list",
   answered: "Accepted our offer",
   closed: "Closed",
+  preparing: "Preparing",
+  submitted: "Submitted",
+  complete: "Complete",
+  "in review": "In review",
+  "load calendar": "Working days to load",
 };
 
 /** A title inside a sentence: "Proof of English" becomes "proof of English". */
@@ -146,7 +155,7 @@ export function proposedDay(calendar: WorkingCalendar, zone: ZoneTable, now: num
 }
 
 /** Acts in the history, as something that somebody did. */
-export const EVENT_WORDS: Readonly<Record<string, string>> = {
+export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "start-application": "began the application",
   "add-choice": "added a programme",
   "save-answers": "filled in",
@@ -225,9 +234,10 @@ export const EVENT_WORDS: Readonly<Record<string, string>> = {
   "take-file": "took the file in hand",
   withdraw: "withdrew",
   "time-passed": "time passed",
+  "set-file-aside": "could not be assessed again, and was set aside to be tried later",
 };
 
-export const REFUSED_WORDS: Readonly<Record<string, string>> = {
+export const REFUSED_WORDS: Readonly<Record<Reason, string>> = {
   "not-yours": "You may not do this with your role.",
   "not-found": "This is no longer here. Load the page again.",
   "already-done": "Somebody has done this already. Load the page again to see it.",
@@ -247,6 +257,13 @@ export const REFUSED_WORDS: Readonly<Record<string, string>> = {
   "not-complete": "The file is not complete yet.",
   "too-late-to-undo": "Ten seconds have passed: this can no longer be undone.",
   "invalid-input": "Something in the form is not right.",
+  "round-closed": "The round has closed.",
+  "round-not-open": "The round is not open yet.",
+  "link-ended": "This link has ended.",
+  "document-refused": "This file cannot be taken.",
+  "too-large": "This is too large.",
+  "nothing-due": "Nothing is due.",
+  "changed-meanwhile": "This was changed meanwhile. Load the page again.",
 };
 
 /** What a start lacks before it opens, as one would tell a colleague. */

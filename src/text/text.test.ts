@@ -1,9 +1,9 @@
 import { IntlMessageFormat } from "intl-messageformat";
 import { describe, expect, it } from "vitest";
-import { REASONS } from "../acts/act";
 import { RETURN_REASONS } from "../acts/judge-evidence";
 import { TEMPLATES } from "../acts/mail";
 import { STEP_KINDS } from "../core/assessment/result";
+import { REASONS } from "../core/outcome";
 import { STANDINGS } from "../core/requirements/definition";
 import { countryOptions } from "./code-lists";
 import { en } from "./en";

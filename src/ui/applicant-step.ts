@@ -1,19 +1,43 @@
-import type { Assessment, RequirementResult } from "../core/assessment/result";
+import type { ApplicantAssessment } from "../core/assessment/applicants-share";
+import type { RequirementResult, Step } from "../core/assessment/result";
 import type { Locale } from "../core/text/local-text";
 import { formatDate } from "../text/format";
 import { isTextKey, say } from "../text/say";
 
 /** The one next step, as a sentence to the applicant. */
-export function applicantStep(locale: Locale, assessment: Assessment): string {
+export function applicantStep(locale: Locale, assessment: ApplicantAssessment, programmeOf: ProgrammeOf): string {
   const { next, stage } = assessment.file;
   // Nobody is sent to fill in what cannot be submitted.
   if (stage === "preparing" && assessment.choices.every((c) => c.stage !== "preparing" || c.barredBy.length > 0))
     return say(locale, "next.barred");
   if (!next) return say(locale, stage === "closed" ? "next.closed" : "next.none");
-  const key = `next.${next.kind}`;
-  if (!isTextKey(key)) return say(locale, "next.none");
-  const title = next.title?.[locale] ?? "";
-  return say(locale, key, { count: next.count ?? 1, due: next.due ? formatDate(locale, next.due) : "—", title });
+  return stepSentence(locale, next, programmeOf);
+}
+
+/** What a choice is called where a file has several, by its id; null where there is nothing to tell apart. */
+type ProgrammeOf = (scope: string) => string | null;
+
+/** One step, as a sentence to the applicant. */
+export function stepSentence(
+  locale: Locale,
+  { kind, count, due, title, scope }: Step,
+  programmeOf: ProgrammeOf,
+): string {
+  const values = {
+    count: count ?? 1,
+    due: due ? formatDate(locale, due) : "—",
+    title: title?.[locale] ?? "",
+    programme: programmeOf(scope ?? "") ?? "none",
+  };
+  return say(locale, `next.${kind}`, values);
+}
+
+/** What others do while the applicant has something to do: nobody is told that there is nothing to do for them. */
+export function othersSentence(locale: Locale, step: Step, programmeOf: ProgrammeOf): string {
+  const key = `meanwhile.${step.kind}`;
+  return isTextKey(key)
+    ? say(locale, key, { title: step.title?.[locale] ?? "" })
+    : stepSentence(locale, step, programmeOf);
 }
 
 const ID_LETTERS = 8;
@@ -62,7 +86,7 @@ export function gapHref(
 }
 
 /** Where somebody who comes back goes on: the first thing that is missing, or the overview where nothing is. */
-export function landingHref(number: string, { choices, requirements }: Assessment): string {
+export function landingHref(number: string, { choices, requirements }: ApplicantAssessment): string {
   const draft = choices.find((c) => c.stage === "preparing");
   const missing = requirements.find((r) =>
     draft?.missing.some((m) => m.requirement === r.key && m.scope === r.scope && m.entry === r.entry),

@@ -21,6 +21,8 @@ export interface TurnLine {
   readonly programmes: string;
   readonly turn: string;
   readonly turnWord: string;
+  /** Who else owes a step in it. */
+  readonly also: readonly { readonly turn: string; readonly word: string }[];
   /** As `combText` wrote it. */
   readonly comb: string;
   readonly deed: string;
@@ -197,6 +199,11 @@ export function TurnList({
                   </>
                 )}
                 {line.deed}
+                {line.also.map(({ turn, word }) => (
+                  <span key={turn} className="also" data-turn={turn}>
+                    + {word}
+                  </span>
+                ))}
                 {round === "open" && line.mend ? <span className="quiet"> · until {line.mendDay}</span> : null}
               </span>
               <span className="quiet last">{line.last}</span>

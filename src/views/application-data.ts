@@ -1,5 +1,5 @@
+import type { ApplicantAssessment } from "../core/assessment/applicants-share";
 import type { Json } from "../core/assessment/facts";
-import type { Assessment } from "../core/assessment/result";
 import type { WithdrawnFee } from "../core/fees/after-withdrawal";
 import type { Registers } from "../core/office/reference-set";
 import type { Mode, ProgrammeInput, Track } from "../core/programmes/programme";
@@ -24,7 +24,7 @@ export interface MyApplication {
   readonly number: string;
   readonly zone: string;
   readonly now: string;
-  readonly assessment: Assessment;
+  readonly assessment: ApplicantAssessment;
   /** What facts are called, by the names that rules use. */
   readonly factTitles: Readonly<Record<string, LocalText>>;
   readonly groupTitle: LocalText | null;
@@ -46,6 +46,8 @@ export interface MyApplication {
       readonly sentence: LocalText;
       readonly last: { readonly state: string; readonly email: string; readonly askedAt: string } | null;
     } | null;
+    /** The fields, as `section.field`, whose values it shows. */
+    readonly shows: readonly string[];
     /** Copies that the office passes on leave it out. */
     readonly keptBack: boolean;
     /** The size of the picture that is asked for; null where any document is. */

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { Turn } from "../core/assessment/facts";
 import { AWAITED_KINDS, type AwaitedKind } from "../core/assessment/result";
 import { fileInScope, programmesOf, scopeParameter } from "./scope";
 import { defineView } from "./view";
@@ -7,7 +8,7 @@ export interface AwaitedRow {
   readonly number: string;
   readonly name: string;
   readonly programmes: string;
-  readonly turn: string;
+  readonly turn: Turn;
   readonly kind: AwaitedKind;
   readonly about: string;
   /** `2027-06-30`, `2027-06` or `2027`; empty where no day was stated. */

@@ -3,6 +3,7 @@ import type { Assessment } from "../core/assessment/result";
 import type { RegistryResult } from "../core/education/registry-answer";
 import type { ReferenceSet, Registers } from "../core/office/reference-set";
 import type { ReachNote } from "../core/reach/reach";
+import type { FileEvent as HistoryEvent } from "../core/record/file-events";
 import type { Field, Keeper } from "../core/sections/definition";
 import type { LocalText } from "../core/text/local-text";
 import type { ChoiceOffer } from "./choice-offer";
@@ -76,7 +77,7 @@ export interface FileReference {
 export interface FileEvent {
   readonly id: number;
   readonly at: string;
-  readonly act: string;
+  readonly act: HistoryEvent;
   readonly who: string;
   readonly about: { readonly [key: string]: Json };
 }

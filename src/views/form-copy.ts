@@ -67,14 +67,13 @@ const titleIn =
     ] ?? requirement;
 
 /** The documents that a reader may see: one that only shows what the reader may not see is left out, and one that stays with the office. */
-function documentsFor({ documents, sections, assessment }: MyApplication, reader: CopyReader) {
+function documentsFor({ documents, sections }: MyApplication, reader: CopyReader) {
   if (reader === "applicant") return documents;
   const fields = new Map<string, Pick<Field, "seenBy">>(
     sections.flatMap((s) => s.fields.map((f) => [`${s.key}.${f.key}`, f])),
   );
-  return documents.filter(({ keptBack, requirement }) => {
-    const shown = assessment.requirements.find((r) => r.key === requirement)?.shows ?? [];
-    const known = shown.flatMap((place) => fields.get(place) ?? []);
+  return documents.filter(({ keptBack, shows }) => {
+    const known = shows.flatMap((place) => fields.get(place) ?? []);
     return !keptBack && (known.length === 0 || known.some((f) => sees(reader, f)));
   });
 }

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { applicantsShare } from "../core/assessment/applicants-share";
 import { assess } from "../core/assessment/assess";
 import { casesAsked, earlyWish } from "../core/assessment/cases-asked";
 import { type ChoiceContext, contexts } from "../core/assessment/context";
@@ -14,7 +15,6 @@ import { factName } from "../core/sections/definition";
 import { reopenable } from "../core/sections/reopening";
 import type { LoadedFile } from "../core/settlement/loaded-file";
 import { loadFile } from "../db/load-file";
-import { applicantsShare } from "./applicants-share";
 import type { MyApplication } from "./application-data";
 import { EXTRAS, type Extras, SHOWN_EVENTS } from "./application-extras";
 import { entryTitles, titlesOf } from "./fact-titles";
@@ -143,6 +143,7 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
         entry: r.entry,
         open: maySupply(loaded.facts, assessment, { requirement: r.key, scope: r.scope, entry: r.entry }, growing),
         fails: r.checks.filter((c) => c.trace.truth === "not met").map((c) => c.title),
+        shows: r.shows,
         help: asked.get(r.key)?.help ?? null,
         signer: signerOf(documentOf(r.key), index, extras),
         keptBack: documentOf(r.key)?.keptBack ?? false,

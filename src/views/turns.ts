@@ -1,6 +1,9 @@
 import { createHash, randomUUID } from "node:crypto";
 import type pg from "pg";
 import { z } from "zod";
+import type { Turn } from "../core/assessment/facts";
+import type { FileReason } from "../core/assessment/reason";
+import type { Stage } from "../core/assessment/result";
 import { settle } from "../core/settlement/settle";
 import { loadFiles } from "../db/load-file";
 import { answeredSo, type KnownAnswer, knownAnswer, saysSo } from "./answered-so";
@@ -10,9 +13,19 @@ import { fileInScope, programmesOf, scopeParameter } from "./scope";
 import { defineView, type ViewContext } from "./view";
 
 export interface TurnCount {
-  readonly turn: string;
-  readonly reason: string;
+  readonly turn: Turn;
+  readonly reason: FileReason;
   readonly count: number;
+}
+
+export interface AlsoCount {
+  readonly turn: Turn;
+  readonly count: number;
+}
+
+interface Counts {
+  readonly counts: readonly TurnCount[];
+  readonly also: readonly AlsoCount[];
 }
 
 export interface TurnRow {
@@ -20,9 +33,11 @@ export interface TurnRow {
   readonly number: string;
   readonly name: string;
   readonly programmes: string;
-  readonly stage: string;
-  readonly turn: string;
-  readonly reason: string;
+  readonly stage: Stage;
+  readonly turn: Turn;
+  readonly reason: FileReason;
+  /** Who else owes a step. */
+  readonly also: readonly Turn[];
   readonly title: string | null;
   readonly count: number | null;
   readonly comb: string;
@@ -37,6 +52,8 @@ export interface TurnsData {
   readonly now: string;
   readonly zone: string;
   readonly counts: readonly TurnCount[];
+  /** How many files owe a step under a turn while they are in another one. */
+  readonly also: readonly AlsoCount[];
   /** The answer that the list is narrowed to, in words. */
   readonly said: string | null;
   readonly rows: readonly TurnRow[];
@@ -63,6 +80,8 @@ const ALIKE = `s.application_id in (select t.application_id from likeness l cros
 const input = z.object({
   turn: z.string().max(20).nullable().default(null),
   reason: z.string().max(40).nullable().default(null),
+  /** Those alone that owe a step under this turn while they are in another one. */
+  also: z.string().max(20).nullable().default(null),
   mine: z.boolean().default(false),
   /** Those alone whose gaps can still be mended before the round closes, or those that were left with gaps when it had closed. */
   round: z.enum(ROUND_FILTERS).nullable().default(null),
@@ -79,9 +98,10 @@ interface Row {
   number: string;
   name: string;
   programmes: string;
-  stage: string;
-  turn: string;
-  reason: string;
+  stage: Stage;
+  turn: Turn;
+  reason: FileReason;
+  owes: readonly Turn[];
   title: string | null;
   count: number | null;
   comb: string;
@@ -99,7 +119,7 @@ interface Row {
  */
 const BIG_OFFICE = 5000;
 const KEPT_MS = 5000;
-const kept = new WeakMap<pg.Pool, Map<string, { readonly until: number; readonly counts: readonly TurnCount[] }>>();
+const kept = new WeakMap<pg.Pool, Map<string, { readonly until: number; readonly counts: Counts }>>();
 
 /** A filter that was read, with the answer that it asks for as the rulebook knows it. */
 type Filter = z.output<typeof input> & { readonly known: KnownAnswer | null };
@@ -115,7 +135,7 @@ async function counts(
   scope: readonly string[] | null,
   mine: string | null,
   filter: Filter,
-): Promise<readonly TurnCount[]> {
+): Promise<Counts> {
   if (mine !== null || filter.round !== null || filter.alike || filter.known) return count(ctx, scope, mine, filter);
   const known = kept.get(ctx.pool) ?? new Map();
   kept.set(ctx.pool, known);
@@ -123,7 +143,7 @@ async function counts(
   const before = known.get(key);
   if (before && before.until > performance.now()) return before.counts;
   const fresh = await count(ctx, scope, null, filter);
-  if (fresh.reduce((sum, c) => sum + c.count, 0) > BIG_OFFICE)
+  if (fresh.counts.reduce((sum, c) => sum + c.count, 0) > BIG_OFFICE)
     known.set(key, { until: performance.now() + KEPT_MS, counts: fresh });
   return fresh;
 }
@@ -133,18 +153,21 @@ async function count(
   scope: readonly string[] | null,
   mine: string | null,
   filter: Filter,
-): Promise<readonly TurnCount[]> {
-  const { where, values } = shownWhere(
-    ctx,
-    scope,
-    { ...filter, turn: null, reason: null, find: null, after: null },
-    mine,
-  );
-  const { rows } = await ctx.pool.query<TurnCount>(
-    `select s.turn, s.reason, count(*)::int as count from file_standing s ${where} group by s.turn, s.reason`,
-    [...values],
-  );
-  return rows;
+): Promise<Counts> {
+  const all = { ...filter, turn: null, reason: null, also: null, find: null, after: null };
+  const { where, values } = shownWhere(ctx, scope, all, mine);
+  const [counted, also] = await Promise.all([
+    ctx.pool.query<TurnCount>(
+      `select s.turn, s.reason, count(*)::int as count from file_standing s ${where} group by s.turn, s.reason`,
+      [...values],
+    ),
+    ctx.pool.query<AlsoCount>(
+      `select x.turn, count(*)::int as count from file_standing s cross join lateral unnest(s.owes) as x (turn)
+       ${where === "" ? "where" : `${where} and`} x.turn <> s.turn and cardinality(s.owes) > 1 group by x.turn`,
+      [...values],
+    ),
+  ]);
+  return { counts: counted.rows, also: also.rows };
 }
 
 /**
@@ -166,6 +189,7 @@ function shownWhere(
   };
   const from = readOrderKey(filter.after);
   only((p) => `s.turn = ${p}`, filter.turn);
+  only((p) => `s.owes @> array[${p}] and s.turn <> ${p}`, filter.also);
   only((p) => `s.reason = ${p}`, filter.reason);
   only((p) => `s.officer_id = ${p}`, mine);
   only(
@@ -194,7 +218,7 @@ async function page(
   const { where, values } = shownWhere(ctx, scope, filter, mine);
   const { rows } = await ctx.pool.query<Row>({
     name: `turns ${createHash("sha1").update(where).digest("base64url")}`,
-    text: `select s.application_id as id, s.number, s.name, s.programmes, s.stage, s.turn, s.reason, s.next_title as title, s.next_count as count, s.comb, s.due_at, s.order_at,
+    text: `select s.application_id as id, s.number, s.name, s.programmes, s.stage, s.turn, s.reason, s.owes, s.next_title as title, s.next_count as count, s.comb, s.due_at, s.order_at,
        s.last_event_at, s.valid_until, s.mend_until, o.name as officer
      from file_standing s left join person o on o.id = s.officer_id
      ${where} order by s.order_at, s.number limit ${PAGE + 1}`,
@@ -218,11 +242,16 @@ async function refreshed(ctx: ViewContext, rows: readonly Row[]): Promise<readon
   return rows.map((stored) => {
     const row = fresh.get(stored.id);
     if (!row) return stored;
-    const { name, programmes, stage, turn, reason, nextTitle: title, nextCount: count, comb } = row;
+    const { name, programmes, stage, turn, reason, owes, nextTitle: title, nextCount: count, comb } = row;
     const due = { due_at: asDate(row.dueAt), mend_until: asDate(row.mendUntil) };
-    return { ...stored, name, programmes, stage, turn, reason, title, count, comb, ...due };
+    return { ...stored, name, programmes, stage, turn, reason, owes, title, count, comb, ...due };
   });
 }
+
+const totalOf = (counts: readonly TurnCount[], { turn, reason }: Filter): number =>
+  counts
+    .filter((c) => (turn === null || c.turn === turn) && (reason === null || c.reason === reason))
+    .reduce((sum, c) => sum + c.count, 0);
 
 /** The officer's home: whose turn it is, with counts, and the files of one turn or reason, the most urgent first. */
 export const turns = defineView({
@@ -244,21 +273,18 @@ export const turns = defineView({
     return {
       now: ctx.now.toISOString(),
       zone: office.set.zone,
-      counts: all,
+      counts: all.counts,
+      also: all.also,
       said: filter.known ? `${filter.known.title} ${filter.known.label}` : null,
-      rows: shown.map(({ due_at, mend_until, order_at: _order, last_event_at, valid_until: _valid, ...row }) => ({
+      rows: shown.map(({ due_at, mend_until, order_at: _order, last_event_at, valid_until: _valid, owes, ...row }) => ({
         ...row,
+        also: owes.filter((turn) => turn !== row.turn),
         dueAt: due_at?.toISOString() ?? null,
         mendUntil: mend_until?.toISOString() ?? null,
         lastEventAt: last_event_at.toISOString(),
       })),
       next: found.length > PAGE && last ? orderKeyOf(last.order_at, last.number) : null,
-      total: all
-        .filter(
-          (c) =>
-            (filter.turn === null || c.turn === filter.turn) && (filter.reason === null || c.reason === filter.reason),
-        )
-        .reduce((sum, c) => sum + c.count, 0),
+      total: filter.also ? (all.also.find((a) => a.turn === filter.also)?.count ?? 0) : totalOf(all.counts, filter),
     };
   },
 });
@@ -287,7 +313,7 @@ export const turnContacts = defineView({
     const mine = filter.mine ? ctx.actor.id : null;
     const { where, values } = shownWhere(ctx, scopeParameter(scope), { ...filter, after: null }, mine);
     const { rows } = await ctx.pool.query<TurnContact>(
-      `select s.number, s.name, s.programmes, s.stage, s.turn, s.reason, s.next_title as title, s.next_count as count, s.due_at, o.name as officer, p.email,
+      `select s.number, s.name, s.programmes, s.stage, s.turn, s.reason, s.owes, s.next_title as title, s.next_count as count, s.due_at, o.name as officer, p.email,
          x.value #>> '{}' as phone, coalesce((select r.kind = 'dead' from reach_note r where r.application_id = s.application_id
            and (r.scope, r.section, r.entry, r.field, r.version) = (x.scope, x.section, x.entry, x.field, x.version) and r.kind in ('talked', 'confirmed', 'dead')
            order by r.at desc limit 1), false) as phone_dead

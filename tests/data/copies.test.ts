@@ -11,9 +11,11 @@ import { runJob } from "../../src/jobs/handlers";
 import { trayMail } from "../../src/outside/mail";
 import { copies, copyBytes, readyCopies } from "../../src/views/copies";
 import { file as fileView } from "../../src/views/file";
+import { suppliedInOrder } from "../../src/views/form-copy";
+import { readApplication } from "../../src/views/my-application";
 import { readView } from "../../src/views/view";
 import { lookAt, submittedFile, type TestFile } from "../support/files";
-import { DAY, makePerson, must, NO_REGISTRY, openWorld, reasonOf, type World } from "../support/world";
+import { DAY, makePerson, must, NO_REGISTRY, openWorld, reasonOf, SYSTEM, type World } from "../support/world";
 
 /** Copies of several applications, made by a job, for readers who see different things. */
 describe("copies of several applications", () => {
@@ -106,6 +108,29 @@ describe("copies of several applications", () => {
     expect(assessors).toContain("Aoife");
     expect(office?.replaceAll(" ", "")).toContain("+35317001234");
     expect(assessors?.replaceAll(" ", "")).not.toContain("+35317001234");
+  });
+
+  it("leave out a document that shows nothing but what their readers may not see", async () => {
+    const application = await readApplication(
+      { pool: world.runtime.pool, now: world.runtime.now(), actor: SYSTEM },
+      files[0]?.applicationId ?? "",
+    );
+    if (!application) throw new Error("no application");
+    const hidden = application.documents.find((d) => d.requirement === "passport");
+    const sections = application.sections.map((s) => ({
+      ...s,
+      fields: s.fields.map((f) =>
+        hidden?.shows.includes(`${s.key}.${f.key}`) ? { ...f, seenBy: "office" as const } : f,
+      ),
+    }));
+    const titles = (reader: "office" | "assessors") =>
+      suppliedInOrder({ ...application, sections }, "en", reader).map((d) => d.title);
+    const passport = application.assessment.requirements.find((r) => r.key === "passport")?.title.en;
+    expect(hidden?.shows.length).toBeGreaterThan(0);
+    expect([titles("office").includes(passport ?? ""), titles("assessors").includes(passport ?? "")]).toEqual([
+      true,
+      false,
+    ]);
   });
 
   it("give those who assess what the office says in short, without the pages that it leaves out", async () => {

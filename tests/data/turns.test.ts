@@ -52,6 +52,16 @@ describe("the turn list", () => {
     return pages;
   };
 
+  it("counts under a turn what is owed there while the file is in another one, and lists it", async () => {
+    const all = await read({ turn: "office" });
+    const owing = all.rows.filter((r) => r.also.includes("third party"));
+    expect(owing.length).toBe(2);
+    expect(all.also).toEqual([{ turn: "third party", count: 2 }]);
+    const also = await read({ also: "third party" });
+    expect(also.rows.map((r) => [r.number, r.turn])).toEqual(owing.map((r) => [r.number, "office"]));
+    expect([also.total, (await read({ also: "applicant" })).total]).toEqual([2, 0]);
+  });
+
   it("shows every file once, however many pages it takes, in one order", async () => {
     const pages = await walk({ turn: "applicant" });
     expect(pages.map((p) => p.length)).toEqual([PAGE, PAGE, 7]);

@@ -13,7 +13,7 @@ export async function takeInHand(applicationIds: readonly string[]): Promise<str
   let refused: string | null = null;
   for (const applicationId of applicationIds.slice(0, 200)) {
     const outcome = await perform(takeFile, person.actor, { applicationId, mine: true });
-    if (!outcome.ok) refused ??= REFUSED_WORDS[outcome.reason] ?? outcome.reason;
+    if (!outcome.ok) refused ??= REFUSED_WORDS[outcome.reason];
   }
   revalidatePath("/office");
   return refused;
@@ -27,5 +27,5 @@ export async function copyThem(
 ): Promise<string | null> {
   const person = await requirePerson("/office");
   const outcome = await perform(orderCopies, person.actor, { applicationIds: [...applicationIds], reader, documents });
-  return outcome.ok ? null : (REFUSED_WORDS[outcome.reason] ?? outcome.reason);
+  return outcome.ok ? null : REFUSED_WORDS[outcome.reason];
 }

@@ -1,6 +1,7 @@
 import Link from "next/link";
 import { redirect } from "next/navigation";
-import { TURNS } from "../../core/assessment/facts";
+import { isTurn, TURNS, type Turn } from "../../core/assessment/facts";
+import { isFileReason } from "../../core/assessment/reason";
 import { holds, OFFICE } from "../../core/rights/actor";
 import { REASON_WORDS, TURN_WORDS } from "../../text/office";
 import { TurnList } from "../../ui/turn-list.client";
@@ -17,6 +18,16 @@ function address(query: TurnQuery, change: TurnQuery): string {
   return merged.length === 0 ? "/office" : `/office?${new URLSearchParams(merged)}`;
 }
 
+/** Turns in which a file can owe something while it is another one's turn, and somebody would look for it. */
+const ALSO_COUNTED: readonly Turn[] = ["applicant", "payment"];
+
+/** What the list holds, as its heading. */
+function titleOf(reason: string, turn: string | null): string {
+  if (isFileReason(reason)) return REASON_WORDS[reason];
+  if (turn === "office") return "Ours";
+  return isTurn(turn) ? TURN_WORDS[turn] : "All";
+}
+
 /** Any round, then those still open, then those that have closed, and round again. */
 const NEXT_ROUND: Readonly<Record<string, string>> = { "": "1", "1": "2" };
 
@@ -28,18 +39,30 @@ function TurnNav({ data, query }: { data: TurnsData; query: TurnQuery }) {
       {TURNS.map((turn) => {
         const reasons = data.counts.filter((c) => c.turn === turn).sort((a, b) => b.count - a.count);
         const total = reasons.reduce((sum, r) => sum + r.count, 0);
-        const open = (query.turn ?? (query.said ? "" : "office")) === turn && query.find === undefined;
+        const shown = query.also ?? query.turn ?? (query.said ? "" : "office");
+        const open = shown === turn && query.find === undefined;
+        const also = ALSO_COUNTED.includes(turn) ? (data.also.find((a) => a.turn === turn)?.count ?? 0) : 0;
         return (
           <div key={turn}>
             <Link
               href={address(kept, { turn })}
-              aria-current={open && !query.reason ? "page" : undefined}
+              aria-current={open && !query.reason && !query.also ? "page" : undefined}
               className="turn-line"
             >
               <span className="turn-mark" data-turn={turn} />
               <span>{turn === "office" ? "Ours" : TURN_WORDS[turn]}</span>
               <span className="count">{total}</span>
             </Link>
+            {also > 0 ? (
+              <Link
+                href={address(kept, { also: turn })}
+                aria-current={query.also === turn ? "page" : undefined}
+                className="also-line"
+              >
+                <span>{turn === "payment" ? "also to be paid" : "also with them"}</span>
+                <span className="count">+{also}</span>
+              </Link>
+            ) : null}
             {open ? (
               <ul>
                 {reasons.map((r) => (
@@ -49,7 +72,7 @@ function TurnNav({ data, query }: { data: TurnsData; query: TurnQuery }) {
                       aria-current={query.reason === r.reason ? "page" : undefined}
                       data-turn={turn}
                     >
-                      <span>{REASON_WORDS[r.reason] ?? r.reason}</span>
+                      <span>{REASON_WORDS[r.reason]}</span>
                       <span className="count">{r.count}</span>
                     </Link>
                   </li>
@@ -82,11 +105,9 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
   if (!data) redirect("/office/no-permission");
   const title = finding
     ? `Found: ${query.find}`
-    : query.reason
-      ? (REASON_WORDS[query.reason] ?? query.reason)
-      : turn === "office"
-        ? "Ours"
-        : (TURN_WORDS[turn ?? ""] ?? "All");
+    : query.also && isTurn(query.also)
+      ? `${TURN_WORDS[query.also]}, too`
+      : titleOf(query.reason ?? "", turn);
   const clock = await officeClock();
   return (
     <div className="turns">

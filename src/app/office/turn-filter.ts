@@ -5,6 +5,8 @@ import type { RoundFilter } from "../../views/turns";
 export interface TurnQuery {
   readonly turn?: string;
   readonly reason?: string;
+  /** A turn under which a step is owed while it is another one's turn. */
+  readonly also?: string;
   readonly mine?: string;
   /** `1`: only what can still be mended before its round closes; `2`: only what was left with gaps when it had closed. */
   readonly mend?: string;
@@ -19,12 +21,13 @@ export interface TurnQuery {
 const ROUNDS: Readonly<Record<string, RoundFilter>> = { "1": "open", "2": "closed" };
 
 /** The same as the views of turns read it: whoever looks for a name looks through all turns. */
-export function turnFilter({ turn, reason, mine, mend, alike, said, find, after }: TurnQuery) {
+export function turnFilter({ turn, reason, also, mine, mend, alike, said, find, after }: TurnQuery) {
   const finding = find !== undefined && find !== "";
   const [start = "", section = "", field = "", ...value] = (said ?? "").split(",");
   return {
-    turn: finding ? null : (turn ?? (said ? null : "office")),
+    turn: finding || also ? null : (turn ?? (said ? null : "office")),
     reason: reason ?? null,
+    also: finding ? null : (also ?? null),
     mine: mine === "1",
     round: ROUNDS[mend ?? ""] ?? null,
     said: said ? { start, section, field, value: value.join(",") } : null,

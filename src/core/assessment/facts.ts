@@ -184,6 +184,7 @@ export interface ReopeningFact {
 
 export const TURNS = ["office", "faculty", "applicant", "payment", "third party", "nobody"] as const;
 export type Turn = (typeof TURNS)[number];
+export const isTurn = (word: string | null): word is Turn => TURNS.some((turn) => turn === word);
 
 /** A round as a choice sees it: closings by applicant group, exclusive instants. */
 export interface Round {

@@ -100,12 +100,15 @@ export interface FindingResult {
 
 export type Eligibility = "eligible" | "eligible on conditions" | "not eligible" | "open";
 
+/** How a choice ended without an answer that was accepted. */
+export const CLOSED_AS = ["withdrawn", "refused", "declined", "lapsed", "offer lapsed"] as const;
+
 export interface ChoiceResult {
   readonly id: string;
   readonly programme: string;
   readonly rank: number;
   readonly stage: Stage;
-  readonly closedAs: "withdrawn" | "refused" | "declined" | "lapsed" | "offer lapsed" | null;
+  readonly closedAs: (typeof CLOSED_AS)[number] | null;
   readonly findings: readonly FindingResult[];
   readonly eligibility: Eligibility;
   readonly opensAt: Instant;

@@ -1,6 +1,6 @@
 import { combText } from "../assessment/comb";
-import type { Turn } from "../assessment/facts";
-import { reasonOf } from "../assessment/reason";
+import { TURNS, type Turn } from "../assessment/facts";
+import { type FileReason, reasonOf } from "../assessment/reason";
 import type { Assessment, AwaitedKind, ChoiceResult, Stage } from "../assessment/result";
 import { fold } from "../identity/fold";
 import { personOf } from "../identity/person-of";
@@ -21,7 +21,9 @@ export interface FileRow {
   readonly name: string;
   readonly stage: Stage;
   readonly turn: Turn;
-  readonly reason: string;
+  readonly reason: FileReason;
+  /** Everybody who owes a step, in the order of the turns: the turn is the first of them. */
+  readonly owes: readonly Turn[];
   readonly requirement: string | null;
   readonly nextTitle: string | null;
   readonly nextCount: number | null;
@@ -97,6 +99,7 @@ export function fileRow(loaded: LoadedFile, assessment: Assessment, office: Offi
     stage: file.stage,
     turn: file.turn,
     reason: reasonOf(assessment),
+    owes: TURNS.filter((turn) => file.owed.some((s) => s.turn === turn)),
     requirement: file.next?.requirement ?? null,
     nextTitle: file.next?.title?.en ?? null,
     nextCount: file.next?.count ?? null,

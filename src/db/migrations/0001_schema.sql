@@ -761,6 +761,7 @@ CREATE TABLE "file_standing" (
 	"stage" text NOT NULL,
 	"turn" text NOT NULL,
 	"reason" text NOT NULL,
+	"owes" text[] NOT NULL,
 	"requirement" text,
 	"next_title" text,
 	"next_count" integer,
@@ -1058,6 +1059,7 @@ CREATE INDEX "file_name_trigram" ON "file_name" USING gin ("folded" gin_trgm_ops
 CREATE INDEX "standing_turn" ON "file_standing" USING btree ("turn","order_at","number");--> statement-breakpoint
 CREATE INDEX "standing_reason" ON "file_standing" USING btree ("turn","reason","order_at","number");--> statement-breakpoint
 CREATE INDEX "standing_officer" ON "file_standing" USING btree ("officer_id","turn","reason");--> statement-breakpoint
+CREATE INDEX "standing_owes" ON "file_standing" USING gin ("owes");--> statement-breakpoint
 CREATE INDEX "standing_mend" ON "file_standing" USING btree ("turn","mend_until");--> statement-breakpoint
 CREATE INDEX "standing_valid" ON "file_standing" USING btree ("valid_until");--> statement-breakpoint
 CREATE INDEX "standing_office" ON "file_standing" USING btree ("office_version");--> statement-breakpoint

@@ -76,6 +76,8 @@ export const fileStanding = pgTable(
     stage: text("stage").notNull(),
     turn: text("turn").notNull(),
     reason: text("reason").notNull(),
+    /** Everybody who owes a step; the turn is the first of them. */
+    owes: text("owes").array().notNull(),
     requirement: text("requirement"),
     nextTitle: text("next_title"),
     nextCount: integer("next_count"),
@@ -98,6 +100,7 @@ export const fileStanding = pgTable(
     index("standing_turn").on(t.turn, t.orderAt, t.number),
     index("standing_reason").on(t.turn, t.reason, t.orderAt, t.number),
     index("standing_officer").on(t.officerId, t.turn, t.reason),
+    index("standing_owes").using("gin", t.owes),
     index("standing_mend").on(t.turn, t.mendUntil),
     index("standing_valid").on(t.validUntil),
     index("standing_office").on(t.officeVersion),

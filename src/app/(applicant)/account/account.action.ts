@@ -78,9 +78,7 @@ async function wantedBefore(): Promise<string | null> {
 /** Where an applicant who comes back goes on: in the application that waits for them, the one due first before the others. */
 async function landing(person: Identity | null): Promise<string> {
   const lines = person ? ((await see(myApplications, person.actor, {})) ?? []) : [];
-  const [next] = lines
-    .filter((line) => line.turn === "applicant")
-    .sort((a, b) => ((a.dueAt ?? "9999") < (b.dueAt ?? "9999") ? -1 : 1));
+  const [next] = lines.filter((line) => line.owed).sort((a, b) => ((a.dueAt ?? "9999") < (b.dueAt ?? "9999") ? -1 : 1));
   const application = person && next ? await see(myApplication, person.actor, { number: next.number }) : null;
   return application ? landingHref(application.number, application.assessment) : "/my";
 }

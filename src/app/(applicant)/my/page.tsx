@@ -32,6 +32,7 @@ export default async function MyPage() {
               <span className="quiet">
                 {say(language, "mine.number", { number: line.number })} ·{" "}
                 {isTextKey(key) ? say(language, key) : line.stage}
+                {line.owed ? <strong> · {say(language, "mine.yours")}</strong> : null}
               </span>
               <Comb text={line.comb} turn={line.turn} words={isTextKey(key) ? say(language, key) : line.stage} />
             </li>

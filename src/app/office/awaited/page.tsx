@@ -75,7 +75,7 @@ export default async function AwaitedList({ searchParams }: { searchParams: Prom
                   </Link>
                 </td>
                 <td>{row.programmes}</td>
-                <td>{TURN_WORDS[row.turn] ?? row.turn}</td>
+                <td>{TURN_WORDS[row.turn]}</td>
               </tr>
             ))}
           </tbody>

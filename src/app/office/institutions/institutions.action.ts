@@ -24,7 +24,7 @@ function refused(outcome: Extract<Outcome<unknown>, { ok: false }>): string {
   const name = outcome.details?.name;
   if (outcome.reason === "already-done" && typeof name === "string")
     return `One of these names leads to “${name}” already, in the same country. Make the two one, or take the name out.`;
-  return REFUSED_WORDS[outcome.reason] ?? outcome.reason;
+  return REFUSED_WORDS[outcome.reason];
 }
 
 /** How many files are corrected at once at most. */
@@ -43,7 +43,7 @@ export async function correctScales(institutionId: string): Promise<string> {
       note: "The scale on which the institution grades, as the register has it.",
     });
     if (outcome.ok) corrected += 1;
-    else refusals.push(`${number} (${REFUSED_WORDS[outcome.reason] ?? outcome.reason})`);
+    else refusals.push(`${number} (${REFUSED_WORDS[outcome.reason]})`);
   }
   revalidatePath("/office/institutions", "layout");
   const done = corrected === 1 ? "Confirmed in one file." : `Confirmed in ${corrected} files.`;

@@ -22,7 +22,7 @@ export async function invite(_: string | null, form: FormData): Promise<string> 
   if (outcome.reason === "invalid-input") return "Look at the name and the address again.";
   return outcome.reason === "already-done"
     ? "This address belongs to somebody already."
-    : (REFUSED_WORDS[outcome.reason] ?? outcome.reason);
+    : REFUSED_WORDS[outcome.reason];
 }
 
 export async function changeHeldRole(form: FormData): Promise<void> {

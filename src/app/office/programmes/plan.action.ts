@@ -25,7 +25,7 @@ function answer(outcome: Outcome<unknown>): Said {
   if (outcome.ok) return null;
   const fields = outcome.details?.fields;
   if (outcome.reason === "invalid-input" && Array.isArray(fields)) return `Look at: ${fields.join(", ")}.`;
-  return REFUSED_WORDS[outcome.reason] ?? outcome.reason;
+  return REFUSED_WORDS[outcome.reason];
 }
 
 const actor = async () => (await requirePerson("/office/programmes")).actor;

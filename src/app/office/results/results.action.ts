@@ -19,7 +19,7 @@ export async function takeList(test: string, fileName: string, text: string): Pr
     text,
   });
   revalidatePath("/office/results");
-  return outcome.ok ? null : (REFUSED_WORDS[outcome.reason] ?? outcome.reason);
+  return outcome.ok ? null : REFUSED_WORDS[outcome.reason];
 }
 
 /** Says whether a result under another name is the applicant’s. @returns why not, or null */
@@ -27,5 +27,5 @@ export async function settleResult(applicationId: string, resultId: string, thei
   const person = await requirePerson("/office/results");
   const outcome = await perform(settleOwnerResult, person.actor, { applicationId, resultId, theirs });
   revalidatePath("/office/results");
-  return outcome.ok ? null : (REFUSED_WORDS[outcome.reason] ?? outcome.reason);
+  return outcome.ok ? null : REFUSED_WORDS[outcome.reason];
 }

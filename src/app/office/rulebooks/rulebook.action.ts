@@ -20,7 +20,7 @@ const refusedText = (outcome: Extract<Outcome<unknown>, { ok: false }>): string 
   const fields = outcome.details?.fields;
   return outcome.reason === "invalid-input" && Array.isArray(fields)
     ? `It cannot be published yet: ${fields.slice(0, 5).join("; ")}${fields.length > 5 ? " and more" : ""}.`
-    : (REFUSED_WORDS[outcome.reason] ?? outcome.reason);
+    : REFUSED_WORDS[outcome.reason];
 };
 
 export async function beginDraft(form: FormData): Promise<void> {

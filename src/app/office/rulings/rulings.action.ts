@@ -9,5 +9,5 @@ export async function end(rulingId: string, reason: string): Promise<string | nu
   const person = await requirePerson("/office/rulings");
   const outcome = await perform(endRuling, person.actor, { rulingId, reason });
   revalidatePath("/office/rulings");
-  return outcome.ok ? null : (REFUSED_WORDS[outcome.reason] ?? outcome.reason);
+  return outcome.ok ? null : REFUSED_WORDS[outcome.reason];
 }

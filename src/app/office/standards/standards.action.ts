@@ -20,7 +20,7 @@ const actor = async () => (await requirePerson("/office/standards")).actor;
 const refused = (outcome: Extract<Outcome<unknown>, { ok: false }>): string =>
   outcome.reason === "invalid-input"
     ? "Something has to be mended first; the list above says what."
-    : (REFUSED_WORDS[outcome.reason] ?? outcome.reason);
+    : REFUSED_WORDS[outcome.reason];
 
 export async function beginStandards(): Promise<void> {
   await perform(draftReferenceSet, await actor(), {});

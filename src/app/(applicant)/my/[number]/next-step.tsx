@@ -2,7 +2,7 @@ import type { Locale } from "../../../../core/text/local-text";
 import { formatDayInZone, formatMoment, formatZone } from "../../../../text/format";
 import { isTextKey, say } from "../../../../text/say";
 import { valueText } from "../../../../text/value-text";
-import { applicantStep } from "../../../../ui/applicant-step";
+import { applicantStep, othersSentence, stepSentence } from "../../../../ui/applicant-step";
 import { LocalMoment } from "../../../../ui/local-moment.client";
 import type { MyApplication } from "../../../../views/application-data";
 
@@ -31,11 +31,28 @@ function Group({ application, language }: PartProps) {
 /** The one next step, the time that is left for it, and the group that deadlines and fees follow. */
 export function NextStep({ application, language }: PartProps) {
   const { assessment, now, zone } = application;
+  const several = application.choices.filter((c) => !c.withdrawn);
+  const programmeOf = (scope: string) => {
+    const choice = several.length > 1 ? several.find((c) => c.id === scope) : undefined;
+    return choice ? `${choice.award} ${choice.title[language]}` : null;
+  };
   const drafts = assessment.choices.filter((c) => c.stage === "preparing");
   return (
     <section className="next-step" data-turn={assessment.file.turn} aria-label={say(language, "app.next")}>
       <h2>{say(language, "app.next")}</h2>
-      <p className="serif next-sentence">{applicantStep(language, assessment)}</p>
+      <p className="serif next-sentence">{applicantStep(language, assessment, programmeOf)}</p>
+      {assessment.file.besides.length > 0 ? (
+        <ul className="dashes then">
+          {assessment.file.besides.map((step) => (
+            <li key={`${step.kind}-${step.requirement ?? ""}-${step.scope ?? ""}-${step.entry ?? ""}`}>
+              {stepSentence(language, step, programmeOf)}
+            </li>
+          ))}
+        </ul>
+      ) : null}
+      {assessment.file.others ? (
+        <p className="quiet">{othersSentence(language, assessment.file.others, programmeOf)}</p>
+      ) : null}
       {drafts.map((c) => {
         const days = Math.floor((Date.parse(c.closesAt) - Date.parse(now)) / DAY);
         return (

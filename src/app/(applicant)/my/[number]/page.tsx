@@ -1,5 +1,5 @@
 import Link from "next/link";
-import type { ChoiceResult, RequirementResult } from "../../../../core/assessment/result";
+import type { ApplicantChoice, ApplicantRequirement } from "../../../../core/assessment/applicants-share";
 import type { Locale } from "../../../../core/text/local-text";
 import { formatDate, formatDayInZone, formatMoment } from "../../../../text/format";
 import { isTextKey, say } from "../../../../text/say";
@@ -108,7 +108,7 @@ function Asks({ application, language }: PartProps) {
   );
 }
 
-function RequirementLine({ application, language, requirement }: PartProps & { requirement: RequirementResult }) {
+function RequirementLine({ application, language, requirement }: PartProps & { requirement: ApplicantRequirement }) {
   const entry = application.documents.find(
     (d) => d.requirement === requirement.key && d.entry === requirement.entry && d.scope === requirement.scope,
   )?.entryTitle;
@@ -141,7 +141,7 @@ function RequirementLine({ application, language, requirement }: PartProps & { r
 function missingLines(
   application: MyApplication,
   language: Locale,
-  choice: ChoiceResult,
+  choice: ApplicantChoice,
 ): readonly { readonly href: string; readonly text: string }[] {
   const wanted = application.assessment.requirements.filter((r) =>
     choice.missing.some((m) => m.requirement === r.key && m.scope === r.scope && m.entry === r.entry),
@@ -177,7 +177,7 @@ function missingLines(
 }
 
 /** Said in place of what is missing: nobody is to fill in what cannot be submitted. */
-function Barred({ application, language, choice, title }: PartProps & { choice: ChoiceResult; title: string }) {
+function Barred({ application, language, choice, title }: PartProps & { choice: ApplicantChoice; title: string }) {
   return (
     <section className="submission">
       <h2>{title}</h2>
@@ -195,7 +195,7 @@ function Barred({ application, language, choice, title }: PartProps & { choice: 
   );
 }
 
-function Submission({ application, language, choice }: PartProps & { choice: ChoiceResult }) {
+function Submission({ application, language, choice }: PartProps & { choice: ApplicantChoice }) {
   const lines = missingLines(application, language, choice);
   const programme = application.choices.find((c) => c.id === choice.id);
   const title = programme ? `${programme.award} ${programme.title[language]}` : choice.programme;

@@ -15,7 +15,7 @@ function standing(data: FileData, choice: Choice, result: ChoiceResult | undefin
   if (choice.withdrawnAt) return `withdrawn on ${moment(choice.withdrawnAt)}`;
   if (choice.submittedAt) return `submitted on ${moment(choice.submittedAt)}`;
   if (!result) return "";
-  if (result.closedAs) return (REASON_WORDS[result.closedAs] ?? result.closedAs).toLowerCase();
+  if (result.closedAs) return REASON_WORDS[result.closedAs].toLowerCase();
   return `in preparation, closes ${moment(result.closesAt)} (${formatZone(data.zone)})`;
 }
 

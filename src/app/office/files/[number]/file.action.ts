@@ -51,7 +51,7 @@ async function run<Schema extends z.ZodType, Value>(
   revalidatePath(`/office/files/${number}`);
   if (outcome.ok) return null;
   const more = outcome.details?.check ? ` (${String(outcome.details.check)})` : "";
-  return (REFUSED_WORDS[outcome.reason] ?? outcome.reason) + more;
+  return REFUSED_WORDS[outcome.reason] + more;
 }
 
 export const accept = async (number: string, input: z.input<(typeof acceptEvidence)["input"]>): Promise<Said> =>

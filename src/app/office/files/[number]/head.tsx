@@ -75,7 +75,7 @@ export function Head({ data, show }: { data: FileData; show: string }) {
             </span>
           ))}
           {stage === "closed" ? (
-            <span aria-current="step">Closed{reason ? `, ${(REASON_WORDS[reason] ?? reason).toLowerCase()}` : ""}</span>
+            <span aria-current="step">Closed{reason ? `, ${REASON_WORDS[reason].toLowerCase()}` : ""}</span>
           ) : null}
         </p>
       </div>

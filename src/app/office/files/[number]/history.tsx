@@ -32,7 +32,7 @@ export function History({ data }: { data: FileData }) {
           <span className="quiet">{formatMoment("en", e.at, data.zone)}</span>
           <span className="strong">{e.who === "system" ? "Unvex" : e.who}</span>
           <span>
-            {EVENT_WORDS[e.act] ?? e.act} <span className="quiet">{eventAbout(data, e.about)}</span>
+            {EVENT_WORDS[e.act]} <span className="quiet">{eventAbout(data, e.about)}</span>
           </span>
         </li>
       ))}

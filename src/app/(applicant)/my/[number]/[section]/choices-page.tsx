@@ -1,5 +1,5 @@
 import Link from "next/link";
-import type { ChoiceResult } from "../../../../../core/assessment/result";
+import type { ApplicantChoice } from "../../../../../core/assessment/applicants-share";
 import type { Locale } from "../../../../../core/text/local-text";
 import { formatDayInZone, formatMoment, formatZone } from "../../../../../text/format";
 import { say } from "../../../../../text/say";
@@ -15,7 +15,7 @@ type Choice = MyApplication["choices"][number];
 function timeLine(
   application: MyApplication,
   choice: Choice,
-  result: ChoiceResult | undefined,
+  result: ApplicantChoice | undefined,
   language: Locale,
 ): string {
   const moment = (instant: string) =>
@@ -54,7 +54,7 @@ function lineOf(application: MyApplication, choice: Choice, language: Locale): C
     lacks:
       result?.stage === "preparing"
         ? missing === 0
-          ? say(language, "next.submit", { count: 0, due: "", title: "" })
+          ? say(language, "choices.ready")
           : say(language, "app.missing", { count: missing }).replace(/ ?:$/u, "")
         : null,
     live: !choice.withdrawn,

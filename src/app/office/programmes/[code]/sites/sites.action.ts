@@ -27,7 +27,7 @@ export async function moveAll(
   const asked = choices.slice(0, MOST);
   for (const { applicationId, choiceId, number, mode, track } of asked) {
     const outcome = await perform(moveChoice, person.actor, { applicationId, choiceId, campus, mode, track, reason });
-    if (!outcome.ok) refused.push({ number, why: REFUSED_WORDS[outcome.reason] ?? outcome.reason });
+    if (!outcome.ok) refused.push({ number, why: REFUSED_WORDS[outcome.reason] });
   }
   revalidatePath(`/office/programmes/${code}/sites`);
   return { moved: asked.length - refused.length, refused };

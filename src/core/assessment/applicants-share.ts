@@ -1,0 +1,81 @@
+import { nextStep } from "./assess";
+import type { Assessment, ChoiceResult, FileResult, FindingResult, RequirementResult, Step } from "./result";
+
+/**
+ * How the entry rules stand that the rulebook lets applicants see, once it is submitted: before, the check before applying says it, and
+ * only who may not choose the programme at all reads why.
+ * What a lead officer decided is said without the working, which would contradict it.
+ */
+function toldFindings({ findings, stage }: Pick<ChoiceResult, "findings" | "stage">): readonly FindingResult[] {
+  if (stage === "preparing") return findings.filter((f) => f.gate && f.finding === "not met");
+  return findings
+    .filter((f) => f.told)
+    .map((f) =>
+      f.overrides === null
+        ? f
+        : { ...f, overrides: null, ifPassed: false, trace: { op: "all", truth: f.finding, confirmed: true } },
+    );
+}
+
+declare const cut: unique symbol;
+
+/**
+ * What an applicant may see of an assessment. It is another type than the office's whole one, in both directions: a page that shows an
+ * applicant the whole, or that works for the office with what was cut, does not compile.
+ */
+export interface ApplicantAssessment {
+  readonly [cut]: true;
+  readonly file: ApplicantFile;
+  readonly choices: readonly ApplicantChoice[];
+  readonly requirements: readonly ApplicantRequirement[];
+  readonly fees: Assessment["fees"];
+}
+
+export type ApplicantChoice = Omit<ChoiceResult, "eligibility">;
+export type ApplicantRequirement = Omit<RequirementResult, "shows" | "checks">;
+
+export interface ApplicantFile extends Omit<FileResult, "owed" | "next"> {
+  /** What the applicant owes, by the nearest day, or else what others do next; null where nobody has to do anything. */
+  readonly next: Step | null;
+  /** Whatever else the applicant owes, by the nearest day. */
+  readonly besides: readonly Step[];
+  /** What others do meanwhile; null where nobody does, or where it is the next step itself. */
+  readonly others: Step | null;
+}
+
+const byDay = (a: Step, b: Step): number => ((a.dueAt ?? "9999") < (b.dueAt ?? "9999") ? -1 : 1);
+
+/** What the applicant has to do: their own steps, and what is to be paid; by the nearest day, without a day last. */
+export const owedByApplicant = (owed: readonly Step[]): readonly Step[] =>
+  [...owed.filter((s) => s.turn === "applicant" || s.kind === "pay")].sort(byDay);
+
+/** The applicant reads first what they owe themselves, whoever's turn the file is in the office's list. */
+function fileShare({ owed, next, ...file }: FileResult): ApplicantFile {
+  const [first, ...besides] = owedByApplicant(owed);
+  const others =
+    file.stage === "preparing"
+      ? null
+      : nextStep(
+          owed.filter((s) => s.turn !== "applicant" && s.kind !== "pay"),
+          false,
+        );
+  if (first) return { ...file, turn: first.turn, dueAt: first.dueAt, next: first, besides, others };
+  return file.stage === "preparing"
+    ? { ...file, turn: "applicant", next: null, besides: [], others: null }
+    : { ...file, next, besides: [], others: null };
+}
+
+/** What the applicant may know of the assessment: of the entry rules what the rulebook tells, and nothing of a decision before its release. */
+export function applicantsShare(assessment: Assessment, released: ReadonlySet<string>): ApplicantAssessment {
+  const share: Omit<ApplicantAssessment, typeof cut> = {
+    fees: assessment.fees,
+    file: fileShare(assessment.file),
+    choices: assessment.choices.map(({ eligibility: _eligibility, ...c }) => ({
+      ...c,
+      findings: toldFindings({ ...c }),
+      promise: released.has(c.id) ? null : c.promise,
+    })),
+    requirements: assessment.requirements.map(({ shows: _shows, checks: _checks, ...r }) => r),
+  };
+  return share as ApplicantAssessment; // only this function cuts, so only it gives the mark
+}
