@@ -1,10 +1,10 @@
 /** `./unvex bench`: speed as ratios against floors that are measured in the same run, on a PostgreSQL of its own. */
 import { spawnSync } from "node:child_process";
 import { randomBytes } from "node:crypto";
-import { rmSync } from "node:fs";
+import { mkdirSync, rmSync } from "node:fs";
 import path from "node:path";
 import { build } from "./build.mjs";
-import { freePort, startCluster } from "./cluster.mjs";
+import { freePort, removeCluster, startCluster } from "./cluster.mjs";
 import { installPackages, installSystem } from "./install.mjs";
 import { program } from "./programs.mjs";
 
@@ -15,6 +15,7 @@ export async function run(args) {
   await installPackages();
   if (args.length === 0 || args.includes("page") || args.includes("form")) await build();
   const folder = path.resolve(".unvex", `bench-${process.pid}`);
+  mkdirSync(folder, { recursive: true });
   const cluster = await startCluster(folder);
   cluster.createDatabase("bench");
   try {
@@ -31,7 +32,7 @@ export async function run(args) {
       }).status ?? 1
     );
   } finally {
-    cluster.stop("immediate");
+    removeCluster(folder);
     rmSync(folder, { recursive: true, force: true });
   }
 }

@@ -8,4 +8,6 @@ export interface Cluster {
 }
 export function findPostgres(): string | null;
 export function freePort(): Promise<number>;
+export function clusterPlace(folder: string): string;
 export function startCluster(folder: string): Promise<Cluster>;
+export function removeCluster(folder: string): void;

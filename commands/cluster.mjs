@@ -3,7 +3,7 @@
  * unprivileged user `postgres`, otherwise as the person who calls. Plain JavaScript, because it runs before anything is installed.
  */
 import { spawnSync } from "node:child_process";
-import { randomBytes } from "node:crypto";
+import { createHash, randomBytes } from "node:crypto";
 import {
   accessSync,
   chmodSync,
@@ -69,11 +69,23 @@ function postgresUser() {
   return { uid: Number(uid), gid: Number(gid) };
 }
 
-function checkTraversable(folder) {
-  for (let at = folder; at !== path.dirname(at); at = path.dirname(at)) {
-    if (existsSync(at) && isRoot && !(statSync(at).mode & 0o001))
-      throw new Trouble(`The folder ${at} is closed to the user \`postgres\`. Open it with: chmod o+x ${at}`);
-  }
+/** Whether everybody may walk through a folder and all that it stands in. */
+function isOpen(folder) {
+  for (let at = folder; at !== path.dirname(at); at = path.dirname(at))
+    if (existsSync(at) && !(statSync(at).mode & 0o001)) return false;
+  return true;
+}
+
+/** Where clusters live whose own place PostgreSQL's user cannot reach. */
+const OPEN_PLACE = "/var/lib/unvex";
+
+/**
+ * Where the cluster of a folder lives. As root it runs as the user `postgres`, who may be shut out of the checkout (root's own home is
+ * closed by default): then it lives in a place of its own that everybody may walk through, found again by the folder's name.
+ */
+export function clusterPlace(folder) {
+  if (!isRoot || isOpen(path.dirname(folder))) return folder;
+  return path.join(OPEN_PLACE, createHash("sha256").update(folder).digest("hex").slice(0, 16));
 }
 
 function initialise(bin, data, passwordFile) {
@@ -149,19 +161,25 @@ function stopServer(bin, data, mode) {
 /** Stops the cluster in `folder` at once, where there is one. */
 export function stopCluster(folder) {
   const bin = findPostgres();
-  const data = path.join(folder, "data");
+  const data = path.join(clusterPlace(folder), "data");
   if (bin && existsSync(path.join(data, "postmaster.pid"))) stopServer(bin, data, "immediate");
 }
 
+/** Stops the cluster in `folder` and takes all that it holds away. */
+export function removeCluster(folder) {
+  stopCluster(folder);
+  rmSync(clusterPlace(folder), { recursive: true, force: true });
+}
+
 /**
- * Starts the cluster in `folder`, making it on the first call. One that already runs is used as it is; one whose server was
+ * Starts the cluster of a folder (`clusterPlace` says where it lives), making it on the first call. One that already runs is used as it is; one whose server was
  * killed recovers by itself.
  * @returns the address for a database name, and a function that stops the cluster
  */
-export async function startCluster(folder) {
+export async function startCluster(home) {
+  const folder = clusterPlace(home);
   const bin = findPostgres();
   if (!bin) throw new Trouble("PostgreSQL is not installed. Install it with: apt-get install postgresql");
-  checkTraversable(path.dirname(folder));
   const { data, passwordFile } = makeFolders(folder);
   requireRoom(folder, ROOM_MB);
   try {

@@ -1,6 +1,6 @@
 /** `./unvex demo`: from whatever state this machine is in to a running demo. */
-import { randomBytes } from "node:crypto";
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { createHash, randomBytes } from "node:crypto";
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import net from "node:net";
 import path from "node:path";
 import { build } from "./build.mjs";
@@ -41,10 +41,22 @@ function secret() {
   return readFileSync(file, "utf8");
 }
 
+/** What the database was made by: data of other tables cannot be used. */
+function schemaPrint() {
+  const folder = path.join("src", "db", "migrations");
+  const hash = createHash("sha256");
+  for (const file of readdirSync(folder)
+    .sort()
+    .filter((f) => f.endsWith(".sql")))
+    hash.update(readFileSync(path.join(folder, file)));
+  return hash.digest("hex");
+}
+
 /** Loads the demo data once. A load that was cut short leaves no mark, and is done anew on an empty database. */
 async function loadOnce(cluster, env, fresh) {
   const mark = path.join(FOLDER, "loaded");
-  if (fresh || !existsSync(mark)) {
+  const print = schemaPrint();
+  if (fresh || !existsSync(mark) || readFileSync(mark, "utf8") !== print) {
     rmSync(mark, { force: true });
     cluster.dropDatabase(DATABASE);
     cluster.createDatabase(DATABASE);
@@ -55,7 +67,7 @@ async function loadOnce(cluster, env, fresh) {
     });
     if (result.status !== 0)
       throw new Trouble("The demo data could not be loaded; the lines above say why. Try again with --fresh.");
-    writeFileSync(mark, new Date().toISOString());
+    writeFileSync(mark, print);
   }
 }
 

@@ -1,7 +1,7 @@
 /** What test and bench runs that were killed have left: processes, clusters and folders of runs that no longer are. */
 import { existsSync, readdirSync, rmSync } from "node:fs";
 import path from "node:path";
-import { stopCluster } from "./cluster.mjs";
+import { removeCluster } from "./cluster.mjs";
 import { endLeftovers, isAlive } from "./processes.mjs";
 
 const OF_A_RUN = /^(?:browser|crash|test|bench)-(\d+)/u;
@@ -15,7 +15,7 @@ export function clearLeftovers(folder) {
     const place = path.join(folder, name);
     for (const noted of readdirSync(place).filter((file) => file.startsWith("processes")))
       endLeftovers(path.join(place, noted));
-    for (const cluster of [place, path.join(place, "postgres")]) stopCluster(cluster);
+    for (const cluster of [place, path.join(place, "postgres")]) removeCluster(cluster);
     rmSync(place, { recursive: true, force: true });
   }
 }

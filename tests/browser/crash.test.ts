@@ -4,7 +4,7 @@ import { mkdirSync, readFileSync, rmSync } from "node:fs";
 import path from "node:path";
 import type { Browser } from "playwright-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { freePort, startCluster } from "../../commands/cluster.mjs";
+import { freePort, removeCluster, startCluster } from "../../commands/cluster.mjs";
 import { launchWeb, launchWorker, noteProcesses, stopAll, untilWell } from "../../commands/processes.mjs";
 import { requestReference } from "../../src/acts/request-reference";
 import { startApplication } from "../../src/acts/start-application";
@@ -95,7 +95,7 @@ describe("kill -9 in the middle", () => {
   afterAll(async () => {
     await browser?.close();
     await stopAll([web, worker].filter(Boolean));
-    cluster.stop("immediate");
+    removeCluster(path.join(folder, "postgres"));
     rmSync(folder, { recursive: true, force: true });
   });
 

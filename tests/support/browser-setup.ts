@@ -3,7 +3,7 @@ import { randomBytes } from "node:crypto";
 import { mkdirSync, rmSync } from "node:fs";
 import path from "node:path";
 import type { TestProject } from "vitest/node";
-import { startCluster } from "../../commands/cluster.mjs";
+import { removeCluster, startCluster } from "../../commands/cluster.mjs";
 import { program } from "../../commands/programs.mjs";
 
 /** The database that the copies are made of; nothing stays connected to it. */
@@ -45,7 +45,7 @@ export default async function setup(project: TestProject): Promise<() => void> {
   project.provide("demoFolder", folder);
   project.provide("demoSecret", secret);
   return () => {
-    cluster.stop("immediate");
+    removeCluster(path.join(folder, "postgres"));
     rmSync(folder, { recursive: true, force: true });
   };
 }

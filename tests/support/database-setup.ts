@@ -1,8 +1,8 @@
 import { randomBytes } from "node:crypto";
-import { rmSync } from "node:fs";
+import { mkdirSync, rmSync } from "node:fs";
 import path from "node:path";
 import type { TestProject } from "vitest/node";
-import { type Cluster, startCluster } from "../../commands/cluster.mjs";
+import { type Cluster, removeCluster, startCluster } from "../../commands/cluster.mjs";
 import { migrateDatabase } from "../../src/db/migrate";
 import { openQueue, startQueue } from "../../src/db/queue";
 
@@ -28,11 +28,12 @@ declare module "vitest" {
 export default async function setup(project: TestProject): Promise<() => void> {
   process.env.UNVEX_TEST = "1";
   const folder = path.join(process.cwd(), ".unvex", `test-${process.pid}-${randomBytes(3).toString("hex")}`);
+  mkdirSync(folder, { recursive: true });
   const cluster = await startCluster(folder);
   await makeEmptyWorld(cluster);
   project.provide("clusterFolder", folder);
   return () => {
-    cluster.stop("immediate");
+    removeCluster(folder);
     rmSync(folder, { recursive: true, force: true });
   };
 }
