@@ -8,7 +8,6 @@ import type { FileEvent } from "../core/record/file-events";
 import { type Actor, actorKey } from "../core/rights/actor";
 import { type Database, inTransaction } from "../db/connection";
 import { currentOffice } from "../db/office";
-import { event } from "../db/schema";
 
 /**
  * Acts are the only way to write. An act names its input, who may do it, and what it writes; everything happens in one
@@ -27,8 +26,8 @@ export interface ActContext {
   readonly boss: PgBoss;
   readonly actor: Actor;
   readonly now: Date;
-  /** The office's reference set, read once an act. */
-  readonly office: () => Promise<Office>;
+  /** The office's reference set, read once an act; `newest` is its version where that was read already. */
+  readonly office: (newest?: number) => Promise<Office>;
   /** Leaves an event. What happened to a file has a word in its history. */
   readonly emit: {
     (act: FileEvent, applicationId: string, about: Readonly<Record<string, Json>>): Promise<void>;
@@ -76,12 +75,16 @@ export async function runAct<Schema extends z.ZodType, Value>(
         boss: runtime.boss,
         actor,
         now,
-        office: () => {
-          office ??= currentOffice(db);
+        office: (newest) => {
+          office ??= currentOffice(db, newest);
           return office;
         },
         emit: async (name: string, applicationId: string | null, about: Readonly<Record<string, Json>>) => {
-          await db.insert(event).values({ at: now, act: name, actor: actorKey(actor), applicationId, about });
+          await client.query({
+            name: "leave-event",
+            text: "insert into event (at, act, actor, application_id, about) values ($1, $2, $3, $4, $5)",
+            values: [now, name, actorKey(actor), applicationId, JSON.stringify(about)],
+          });
         },
       };
       if (!(await act.may(ctx, parsed.data))) throw new Refusal(refuse("not-yours"));

@@ -6,8 +6,9 @@ import type { Office } from "../core/office/reference-set";
 import type { FileEvent } from "../core/record/file-events";
 import { type Actor, holds, OFFICE } from "../core/rights/actor";
 import type { LoadedFile } from "../core/settlement/loaded-file";
+import type { Settled } from "../core/settlement/settle";
 import { loadFile } from "../db/load-file";
-import { type Act, type ActContext, defineAct, type Outcome, refuse } from "./act";
+import { type Act, type ActContext, defineAct, done, type Outcome, refuse } from "./act";
 import { settleFile } from "./settle";
 
 /** A locked file, loaded at the moment of the act, and assessed where the act asks for it. */
@@ -17,6 +18,8 @@ export interface OpenFile extends LoadedFile {
   readonly programmes: readonly string[];
   readonly office: Office;
   readonly assessment: Assessment;
+  /** The file as the act has left it, where the act knows: else it is loaded anew before what follows is settled. */
+  after?: LoadedFile;
 }
 
 export type FileRight = "applicant" | "office" | "lead officer" | "system";
@@ -40,14 +43,15 @@ export function mayOnFile(right: FileRight, actor: Actor, file: Pick<OpenFile, "
  * @returns null when there is no such file
  */
 export async function openFile(ctx: ActContext, id: string): Promise<OpenFile | null> {
-  const { rows } = await ctx.client.query<{ person_id: string }>(
-    "select person_id from application where id = $1 for update",
-    [id],
-  );
+  const { rows } = await ctx.client.query<{ person_id: string; office: number | null }>({
+    name: "lock-file",
+    text: "select person_id, (select max(version) from office_reference) as office from application where id = $1 for update",
+    values: [id],
+  });
   const [row] = rows;
   const loaded = row ? await loadFile(ctx.client, id) : null;
   if (!row || !loaded) return null;
-  const office = await ctx.office();
+  const office = await ctx.office(row.office ?? undefined);
   let assessment: Assessment | null = null;
   return {
     ...loaded,
@@ -70,6 +74,8 @@ export interface FileActDefinition<Schema extends z.ZodType<{ applicationId: str
   /** What the event tells about the act: ids, keys and versions, never values. */
   readonly about?: (input: z.output<Schema>) => Readonly<Record<string, Json>>;
   readonly run: (ctx: ActContext, file: OpenFile, input: z.output<Schema>) => Promise<Outcome<Value>>;
+  /** What the act answers beyond what `run` knows: from the file once everything that follows is settled. */
+  readonly answer?: (settled: Settled, value: Value, input: z.output<Schema>, office: Office) => Value;
 }
 
 /** An act on one file: locks it, checks the right, writes, leaves its event and rewrites the assessment, all in one transaction. */
@@ -92,8 +98,8 @@ export function defineFileAct<Schema extends z.ZodType<{ applicationId: string }
       const outcome = await definition.run(ctx, file, input);
       if (!outcome.ok) return outcome;
       await ctx.emit(definition.name, file.id, definition.about?.(input) ?? {});
-      await settleFile(ctx, file.id);
-      return outcome;
+      const settled = await settleFile(ctx, file.id, file.after);
+      return definition.answer ? done(definition.answer(settled, outcome.value, input, file.office)) : outcome;
     },
   });
 }

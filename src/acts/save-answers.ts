@@ -1,18 +1,22 @@
 import { dequal } from "dequal";
-import { and, eq, inArray, max, sql } from "drizzle-orm";
+import { and, eq, inArray, max } from "drizzle-orm";
 import { z } from "zod";
 import type { Json } from "../core/assessment/facts";
-import { actorKey } from "../core/rights/actor";
+import type { Office } from "../core/office/reference-set";
 import { checkValue } from "../core/sections/check-value";
 import type { Field, Section } from "../core/sections/definition";
+import { type FormSection, formSections } from "../core/sections/form-sections";
 import { mayChange, reopenedOf } from "../core/sections/lock";
 import type { SaveRefusal, SaveResult } from "../core/sections/save-result";
 import { COMPLETE_FIELD } from "../core/sections/typed-facts";
+import type { Settled } from "../core/settlement/settle";
+import { withAnswers } from "../core/settlement/with-answers";
 import { enqueue } from "../db/queue";
-import { answer, answerVersion } from "../db/schema";
+import { answerVersion } from "../db/schema";
 import { type ActContext, done } from "./act";
 import { defineFileAct, type OpenFile } from "./file-act";
 import { namedBeside } from "./named-beside";
+import { storeAnswers, takeOutEntry } from "./store-answers";
 
 const LONGEST_VALUE = 24_000;
 
@@ -44,9 +48,19 @@ const input = z.object({
     .array(z.object({ scope: placeSchema.scope, section: placeSchema.section, entry: z.string().min(1).max(40) }))
     .max(200)
     .default([]),
+  /** The sections on the page that asks, as `scope|section`: only these come back. */
+  page: z.array(z.string().max(101)).max(100).default([]),
 });
 
 type Change = z.output<typeof input>["changes"][number];
+
+/** For each change how it went, for each entry whether it was taken out, and the sections of the page as they are now. */
+interface Saved {
+  readonly results: readonly SaveResult[];
+  readonly removals: readonly boolean[];
+  readonly savedAt: string;
+  readonly sections: readonly FormSection[];
+}
 
 const refused = (why: SaveRefusal): SaveResult => ({ state: "refused", why });
 
@@ -133,23 +147,6 @@ async function formState(ctx: ActContext, file: OpenFile, changes: readonly Chan
   return { stored, former: new Map(former.map((row) => [key(row), row.version ?? 0])) };
 }
 
-/** Entries keep the order in which they were added. */
-function positions(file: OpenFile): (scope: string, section: string, entry: string) => number {
-  const known = new Map<string, number>();
-  const last = new Map<string, number>();
-  const remember = (scope: string, section: string, entry: string, position: number) => {
-    known.set(`${scope}|${section}|${entry}`, position);
-    last.set(`${scope}|${section}`, Math.max(last.get(`${scope}|${section}`) ?? 0, position));
-  };
-  for (const a of file.facts.answers) remember(a.scope, a.section, a.entry, a.position);
-  return (scope, section, entry) => {
-    if (entry === "") return 0;
-    const position = known.get(`${scope}|${section}|${entry}`) ?? (last.get(`${scope}|${section}`) ?? 0) + 1;
-    remember(scope, section, entry, position);
-    return position;
-  };
-}
-
 interface Write extends Change {
   readonly version: number;
 }
@@ -189,50 +186,17 @@ function judge(
   return { state: "saved", version, issue };
 }
 
-async function store(ctx: ActContext, file: OpenFile, writes: readonly Write[]): Promise<void> {
-  if (writes.length === 0) return;
-  const positionOf = positions(file);
-  const rows = writes.map(({ scope, section, entry, field, value, version }) => ({
-    applicationId: file.id,
-    scope,
-    section,
-    entry,
-    field,
-    value,
-    version,
-    savedAt: ctx.now,
-  }));
-  await ctx.db
-    .insert(answer)
-    .values(rows.map((row) => ({ ...row, position: positionOf(row.scope, row.section, row.entry) })))
-    .onConflictDoUpdate({
-      target: [answer.applicationId, answer.scope, answer.section, answer.entry, answer.field],
-      set: { value: sql`excluded.value`, version: sql`excluded.version`, savedAt: ctx.now, dormant: false },
-    });
-  await ctx.db.insert(answerVersion).values(rows.map((row) => ({ ...row, savedBy: actorKey(ctx.actor) })));
-}
-
-/** Takes an entry out of a list; its answers stay in the history. */
-async function removeEntry(
-  ctx: ActContext,
-  file: OpenFile,
-  place: { scope: string; section: string; entry: string },
-): Promise<boolean> {
-  if (!mayChange(place.scope, usedBy(file, place.section), false, reopenedAt(file, place))) return false;
-  const where = and(
-    eq(answer.applicationId, file.id),
-    eq(answer.scope, place.scope),
-    eq(answer.section, place.section),
-    eq(answer.entry, place.entry),
+/** The sections that the page shows which asked, as they are once everything that follows is settled. */
+function sectionsOf({ file, assessment, prepared }: Settled, office: Office, page: readonly string[]) {
+  const live = prepared.all.filter((c) => c.choice.withdrawnAt === null);
+  return formSections(
+    prepared.index,
+    live.length > 0 ? live : prepared.all,
+    assessment.requirements.flatMap((r) => r.gaps),
+    file.facts,
+    office.set,
+    ({ scope, key }) => page.includes(`${scope}|${key}`),
   );
-  const gone = await ctx.db.delete(answer).where(where).returning();
-  for (const row of gone) {
-    const version = row.version + 1; // under the file's lock nobody else counts on
-    await ctx.db
-      .insert(answerVersion)
-      .values({ ...row, value: null, version, savedAt: ctx.now, savedBy: actorKey(ctx.actor) });
-  }
-  return true;
 }
 
 /**
@@ -252,14 +216,18 @@ export const saveAnswers = defineFileAct({
     const writes = new Map<string, Write>();
     const state = await formState(ctx, file, changes);
     const results = changes.map((change) => judge(file, state, changes, change, writes));
-    await store(ctx, file, [...writes.values()]);
+    const written = await storeAnswers(ctx, file, [...writes.values()]);
     // Results that come later are looked for in the lists of their owners, too.
     const later = file.facts.choices.some((c) => c.submittedAt !== null);
     if (later && [...writes.values()].some((w) => findTarget(file, w)?.section.core === "tests"))
       await enqueue(ctx.boss, ctx.client, "match-results", { applicationId: file.id });
-    const removals: boolean[] = [];
-    for (const place of removed) removals.push(await removeEntry(ctx, file, place));
-    /** For each change how it went, and for each entry whether it was taken out. */
-    return done({ results, removals, savedAt: ctx.now.toISOString() });
+    const gone = removed.filter((place) =>
+      mayChange(place.scope, usedBy(file, place.section), false, reopenedAt(file, place)),
+    );
+    for (const place of gone) await takeOutEntry(ctx, file.id, place);
+    file.after = withAnswers(file, written, gone);
+    const removals = removed.map((place) => gone.includes(place));
+    return done<Saved>({ results, removals, savedAt: ctx.now.toISOString(), sections: [] });
   },
+  answer: (settled, saved, { page }, office) => ({ ...saved, sections: sectionsOf(settled, office, page) }),
 });

@@ -1,13 +1,12 @@
 import { drizzle, type NodePgDatabase } from "drizzle-orm/node-postgres";
 import pg from "pg";
 import { withoutValues } from "./defects";
-import * as schema from "./schema";
 
 /**
  * The connection to PostgreSQL. A transaction runs on one client of the pool, so that a job can be enqueued on the same
  * client and commits or goes away with the rest.
  */
-export type Database = NodePgDatabase<typeof schema>;
+export type Database = NodePgDatabase;
 
 export interface Transaction {
   readonly db: Database;
@@ -25,7 +24,7 @@ export function openPool(url: string, max = 10): pg.Pool {
 }
 
 export function database(pool: pg.Pool): Database {
-  return drizzle(pool, { schema });
+  return drizzle(pool);
 }
 
 /** Runs `work` in one transaction; an exception rolls everything back and is passed on. */
@@ -34,7 +33,7 @@ export async function inTransaction<T>(pool: pg.Pool, work: (tx: Transaction) =>
   let broken = false;
   try {
     await client.query("begin");
-    const result = await work({ db: drizzle(client, { schema }), client });
+    const result = await work({ db: drizzle(client), client });
     await client.query("commit");
     return result;
   } catch (error) {

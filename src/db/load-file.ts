@@ -2,6 +2,7 @@ import type pg from "pg";
 import type { AnswerFact, ConfirmationFact, FileFacts, Round } from "../core/assessment/facts";
 import type { Rulebook } from "../core/rulebook/rulebook";
 import type { LoadedFile } from "../core/settlement/loaded-file";
+import { inFileOrder } from "../core/settlement/with-answers";
 
 type Queryable = Pick<pg.Pool, "query"> | Pick<pg.PoolClient, "query">;
 
@@ -14,15 +15,14 @@ const list = (object: string, from: string, order: string) =>
 type Columns<Row, Names extends readonly (keyof Row)[]> = {
   readonly [I in keyof Names]: Names[I] extends keyof Row ? readonly Row[Names[I]][] : never;
 };
-const byColumns = (names: readonly string[], from: string, order: string) =>
-  `(select json_build_array(${names.map((name) => `coalesce(json_agg(y.${name}), '[]'::json)`).join(", ")})
-    from (select * from ${from} order by ${order}) y)`;
+const byColumns = (names: readonly string[], from: string) =>
+  `(select json_build_array(${names.map((name) => `coalesce(json_agg(y.${name}), '[]'::json)`).join(", ")}) from ${from} y)`;
 
 const ANSWER = ["scope", "section", "entry", "field", "value", "version", "position", "dormant"] as const;
 type StoredAnswer = AnswerFact & { readonly dormant: boolean };
 type AnswerColumns = Columns<StoredAnswer, typeof ANSWER>;
 
-/** The answers that are awake, and those that are kept aside. */
+/** The answers that are awake, and those that are kept aside; put in order here, which costs a third of what it costs in the statement. */
 function readAnswers([scope, section, entry, field, value, version, position, dormant]: AnswerColumns) {
   const awake: AnswerFact[] = [];
   const asleep: AnswerFact[] = [];
@@ -36,7 +36,7 @@ function readAnswers([scope, section, entry, field, value, version, position, do
       version: version[i] ?? 0,
       position: position[i] ?? 0,
     });
-  return { awake, asleep };
+  return { awake: inFileOrder(awake), asleep: inFileOrder(asleep) };
 }
 
 const CONFIRMATION = ["scope", "section", "entry", "field", "value", "at", "answerVersion"] as const;
@@ -122,12 +122,11 @@ select json_build_object(
   )},
   'turns', ${list(`json_build_object('turn', x.turn, 'from', ${iso("x.at")})`, "turn_change x where x.application_id = a.id", "x.at")}
 ) as facts,
-${byColumns(ANSWER, "answer x where x.application_id = a.id", "x.section, x.position, x.entry, x.field")} as answers,
+${byColumns(ANSWER, "(select * from answer x where x.application_id = a.id)")} as answers,
 ${byColumns(
   CONFIRMATION.map((name) => `"${name}"`),
   `(select c.scope, c.section, c.entry, c.field, c.value, ${iso("c.at")} as at, c.answer_version as "answerVersion"
-    from confirmation c where c.application_id = a.id) x`,
-  "x.section, x.entry, x.field",
+    from confirmation c where c.application_id = a.id order by c.section, c.entry, c.field)`,
 )} as confirmations,
 coalesce((select json_agg(json_build_object('id', r.id, 'opensAt', ${iso("r.opens_at")}, 'closings', r.closings, 'closedAt', ${iso("r.closed_at")}, 'promiseDays', r.promise_days))
   from round r where r.id in (select round_id from choice where application_id = a.id)), '[]'::json) as rounds,

@@ -19,15 +19,23 @@ const EMPTY = makeOffice(0, NOTHING_LOADED);
 
 const ready = new Map<number, Office>();
 
-/** The newest reference set, made ready once a process and version: published versions never change. */
-export async function currentOffice(db: Database): Promise<Office> {
+async function newestVersion(db: Database): Promise<number | null> {
   const [newest] = await db
     .select({ version: officeReference.version })
     .from(officeReference)
     .orderBy(desc(officeReference.version))
     .limit(1);
-  if (!newest) return EMPTY;
-  const known = ready.get(newest.version);
+  return newest?.version ?? null;
+}
+
+/**
+ * The newest reference set, made ready once a process and version: published versions never change.
+ * @param newest its version, for whoever has read that already in the same transaction
+ */
+export async function currentOffice(db: Database, newest?: number): Promise<Office> {
+  const version = newest ?? (await newestVersion(db));
+  if (version === null) return EMPTY;
+  const known = ready.get(version);
   if (known) return known;
   const [row] = await db.select().from(officeReference).orderBy(desc(officeReference.version)).limit(1);
   if (!row) throw new Error("the office reference set went away");

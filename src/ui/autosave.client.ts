@@ -4,8 +4,8 @@ import { dequal } from "dequal";
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { Json } from "../core/assessment/facts";
 import type { ValueIssue } from "../core/sections/check-value";
+import type { FormSection } from "../core/sections/form-sections";
 import type { SaveRefusal, SaveResult } from "../core/sections/save-result";
-import type { FormSection } from "../views/form-sections";
 import {
   type Change,
   type HeldChange,
@@ -82,7 +82,6 @@ async function post(body: string, leaving: boolean): Promise<Sent> {
 
 export function useAutosave(input: {
   readonly applicationId: string;
-  readonly number: string;
   readonly personId: string;
   readonly versions: Readonly<Record<string, number>>;
   /** The sections on this page, as `scope|section`. */
@@ -158,10 +157,10 @@ export function useAutosave(input: {
       if ((sending.current && !leaving) || !waits(unsent.current)) return;
       const changes = Object.values(unsent.current.changes).slice(0, most.current);
       const removed = unsent.current.removed.slice(0, most.current - changes.length);
-      const { applicationId, number, page } = latest.current;
+      const { applicationId, page } = latest.current;
       sending.current = true;
       setStatus({ kind: "saving" });
-      const sent = await post(JSON.stringify({ applicationId, number, changes, removed, page }), leaving);
+      const sent = await post(JSON.stringify({ applicationId, changes, removed, page }), leaving);
       sending.current = false;
       if (sent.kind === "answered") {
         most.current = MOST_AT_ONCE;

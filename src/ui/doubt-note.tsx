@@ -2,11 +2,11 @@ import type { Json } from "../core/assessment/facts";
 import type { ReferenceSet } from "../core/office/reference-set";
 import type { Field } from "../core/sections/definition";
 import { doubtOf } from "../core/sections/doubts";
+import type { FormSection } from "../core/sections/form-sections";
 import { usualScales } from "../core/sections/usual-scales";
 import type { Locale } from "../core/text/local-text";
 import { formatDate } from "../text/format";
 import { say } from "../text/say";
-import type { FormSection } from "../views/form-sections";
 import { entryValues } from "./entry-values";
 import { placeKey } from "./unsent";
 

@@ -1,5 +1,5 @@
 import type { Json } from "../core/assessment/facts";
-import type { FormSection } from "../views/form-sections";
+import type { FormSection } from "../core/sections/form-sections";
 import { placeKey } from "./unsent";
 
 /** The fields of one entry as they stand in the form now, typed or stored. */

@@ -1,7 +1,7 @@
 import type { Json } from "../core/assessment/facts";
 import type { Registers } from "../core/office/reference-set";
+import type { FormSection } from "../core/sections/form-sections";
 import type { Locale } from "../core/text/local-text";
-import type { FormSection } from "../views/form-sections";
 import type { FieldState } from "./autosave.client";
 import type { LookForLikeness } from "./likeness-note.client";
 import type { Place } from "./unsent";

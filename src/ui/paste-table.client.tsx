@@ -4,6 +4,7 @@ import { Button, Input, Progress, Select } from "antd";
 import { useEffect, useId, useMemo, useState } from "react";
 import type { Json } from "../core/assessment/facts";
 import type { Field } from "../core/sections/definition";
+import type { FormSection } from "../core/sections/form-sections";
 import { MOST_CHARACTERS, readTable, type TextTable } from "../core/tables/read-table";
 import {
   guessMapping,
@@ -15,7 +16,6 @@ import {
 } from "../core/tables/to-entries";
 import type { Locale } from "../core/text/local-text";
 import { say } from "../text/say";
-import type { FormSection } from "../views/form-sections";
 import type { ResultsFile } from "../views/results-file";
 import { columnsOf } from "./entry-grid.client";
 import type { FieldContext } from "./field-context";

@@ -4,10 +4,10 @@ import { Button } from "antd";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Json } from "../core/assessment/facts";
 import type { Registers } from "../core/office/reference-set";
+import type { FormSection } from "../core/sections/form-sections";
 import type { Locale } from "../core/text/local-text";
 import { formatMoment } from "../text/format";
 import { say } from "../text/say";
-import type { FormSection } from "../views/form-sections";
 import { type SaveStatus, useAutosave } from "./autosave.client";
 import { DegreeFile } from "./degree-file.client";
 import { EntryGrid, fitsGrid } from "./entry-grid.client";
@@ -119,7 +119,6 @@ export function SectionForm({
   const page = useMemo(() => initial.map((s) => `${s.scope}|${s.key}`), [initial]);
   const autosave = useAutosave({
     applicationId,
-    number,
     personId,
     versions: useMemo(() => versionsOf(initial), [initial]),
     page,

@@ -5,8 +5,8 @@ import type { Registers } from "../core/office/reference-set";
 import type { Mode, ProgrammeInput, Track } from "../core/programmes/programme";
 import type { Picture, Template } from "../core/requirements/definition";
 import type { Field } from "../core/sections/definition";
+import type { FormSection } from "../core/sections/form-sections";
 import type { LocalText } from "../core/text/local-text";
-import type { FormSection } from "./form-sections";
 import type { ReachPlace } from "./reach";
 
 export interface Supplied {

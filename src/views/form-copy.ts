@@ -1,5 +1,6 @@
 import type { Field } from "../core/sections/definition";
 import type { CopiedSection, FormCopy } from "../core/sections/form-copy";
+import type { FormSection } from "../core/sections/form-sections";
 import { type CopyReader, sees } from "../core/sections/readers";
 import type { Locale } from "../core/text/local-text";
 import { formatMoment, formatMoney } from "../text/format";
@@ -7,7 +8,6 @@ import { say } from "../text/say";
 import { standingWord } from "../text/standing";
 import { NOTHING_SAID, valueText } from "../text/value-text";
 import type { MyApplication } from "./application-data";
-import type { FormSection } from "./form-sections";
 
 /** What the office says of a section in short. */
 export interface Digest {

@@ -8,6 +8,8 @@ import type { Actor } from "../../src/core/rights/actor";
 import type { SaveResult } from "../../src/core/sections/save-result";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { verifyAll } from "../../src/verify";
+import { myApplication } from "../../src/views/my-application";
+import { readView } from "../../src/views/view";
 import { begunFile, lookAt, submittedFile } from "../support/files";
 import { must, openWorld, type World } from "../support/world";
 
@@ -198,6 +200,38 @@ describe("saving the form", () => {
     expect(outcome).toMatchObject({ results: [{ state: "saved" }], removals: [false, true] });
     expect(await stored("contact")).toEqual({ town: ["Paramaribo", 1] });
   });
+
+  it("answers with the sections of the page that asks, as a page that is loaded anew shows them", async () => {
+    const entry = randomUUID();
+    await save(change("person//familyName", "Okpara"), change("person//givenNames", "Chidi"));
+    const saved = await must(world, saveAnswers, owner, {
+      applicationId,
+      changes: [change("person//oneName", true), change(`courses/${entry}/title`, "Hydrology")],
+      page: ["file|person", "file|courses", "file|boats"],
+    });
+    const { number } = (await lookAt(world, applicationId)).loaded.facts.application;
+    const shown = await readView(world.runtime, myApplication, owner, { number });
+    expect(saved.sections.map((s) => s.key).sort()).toEqual(["courses", "person"]);
+    expect(saved.sections).toEqual(shown?.sections.filter((s) => ["person", "courses"].includes(s.key)));
+    expect(saved.sections.find((s) => s.key === "person")?.entries[0]?.values).not.toHaveProperty("givenNames");
+  });
+
+  it.each(["a field", "an entry that is taken out", "an entry that comes back", "an answer that slept"])(
+    "leaves the file as it is loaded anew after %s",
+    async (what) => {
+      const entry = randomUUID();
+      const field = change(`courses/${entry}/title`, "Hydrology");
+      await save(field, change("person//givenNames", "Chidi"), change("contact//town", "Enugu"));
+      const removed = [{ scope: "file", section: "courses", entry }];
+      if (what === "a field") await save(change("contact//town", "Lagos", 1));
+      else if (what === "an answer that slept") {
+        await save(change("person//oneName", true));
+        await save(change("person//givenNames", "Emeka", 1), change("person//oneName", false, 1));
+      } else await must(world, saveAnswers, owner, { applicationId, removed });
+      if (what === "an entry that comes back") await save(field);
+      expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
+    },
+  );
 
   it("leaves one event for each save, which names fields and never values", async () => {
     await save(change("person//familyName", "Okpara"), change("contact//town", "Enugu"));

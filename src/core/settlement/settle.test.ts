@@ -4,7 +4,8 @@ import { ALL, accepted, NOW, office, person, SUBMITTED } from "../../../tests/su
 import { type SampleChange, sampleFile, sampleRound, sampleRulebook } from "../../demo/sample-file";
 import type { AnswerFact, Json } from "../assessment/facts";
 import type { LoadedFile } from "./loaded-file";
-import { inFileOrder, isAtRest, placeOf, settle } from "./settle";
+import { isAtRest, settle } from "./settle";
+import { inFileOrder, placeOf } from "./with-answers";
 
 /** What follows from a file's facts is found in memory, whole: once it is written nothing more follows. */
 describe("settling a file", () => {

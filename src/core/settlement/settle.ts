@@ -7,6 +7,7 @@ import { toInstant } from "../time/zone";
 import { type Adjustment, chargeChanges, withCharges } from "./charges";
 import { type FileRow, fileRow } from "./file-row";
 import type { LoadedFile } from "./loaded-file";
+import { inFileOrder, placeOf } from "./with-answers";
 
 /**
  * What follows from a file's facts, worked out in memory until nothing follows any more: which answers apply, what is charged, which
@@ -17,6 +18,8 @@ export interface Settled {
   /** The file with everything in it that follows. */
   readonly file: LoadedFile;
   readonly assessment: Assessment;
+  /** What the assessment was worked out from, for whoever shows more of it. */
+  readonly prepared: Prepared;
   readonly effects: Effects;
   readonly row: FileRow;
 }
@@ -35,21 +38,6 @@ export interface Effects {
 
 /** So often a file may change itself before it is a defect. */
 const MOST_PASSES = 12;
-
-export const placeOf = (a: Pick<AnswerFact, "scope" | "section" | "entry" | "field">): string =>
-  `${a.scope}|${a.section}|${a.entry}|${a.field}`;
-
-const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
-
-/** Answers in the order in which a file holds them: section by section, entries as they were added, fields by name. */
-export const inFileOrder = (answers: readonly AnswerFact[]): readonly AnswerFact[] =>
-  [...answers].sort(
-    (a, b) =>
-      compare(a.section, b.section) ||
-      a.position - b.position ||
-      compare(a.entry, b.entry) ||
-      compare(a.field, b.field),
-  );
 
 /** The answers that are awake and do not apply, or asleep and apply again. Nothing turns in what was submitted and not opened again. */
 function wronglyAwake({ facts, asleep }: LoadedFile, { all }: Prepared): readonly AnswerFact[] {
@@ -124,7 +112,7 @@ export function settle(loaded: LoadedFile, office: Office, at: number, newId: ()
     const next = nextFacts(file, assessment, at, newId);
     if (!next) {
       const effects = { turned: turnedBetween(loaded, file), made, adjusted, completed, turn };
-      return { file, assessment, effects, row: fileRow(file, assessment, office, at) };
+      return { file, assessment, prepared, effects, row: fileRow(file, assessment, office, at) };
     }
     file = { ...file, facts: next.facts };
     made = [...made, ...(next.effects.made ?? [])];

@@ -1,8 +1,8 @@
 import type { Json } from "../../core/assessment/facts";
 import type { Registers } from "../../core/office/reference-set";
 import type { Field } from "../../core/sections/definition";
+import type { FormSection } from "../../core/sections/form-sections";
 import type { Locale } from "../../core/text/local-text";
-import type { FormSection } from "../../views/form-sections";
 
 /** One input for each kind of field. `onLeave` is called with the value as soon as the person is done with it. */
 export interface FieldInputProps {

@@ -1,6 +1,5 @@
 import { saveAnswers } from "../../../acts/save-answers";
-import { myApplication } from "../../../views/my-application";
-import { identity, perform, see } from "../../request";
+import { identity, perform } from "../../request";
 import { isSameOrigin } from "../same-origin";
 
 const MOST_BYTES = 2_000_000;
@@ -12,11 +11,7 @@ export async function POST(request: Request): Promise<Response> {
   if (!person) return Response.json({ reason: "signed-out" }, { status: 401 });
   const body = await request.text();
   if (body.length > MOST_BYTES) return Response.json({ reason: "too-large" }, { status: 413 });
-  let input: Parameters<typeof perform<(typeof saveAnswers)["input"], unknown>>[2] & {
-    number?: string;
-    /** The sections on the page that asks, as `scope|section`: only these come back. */
-    page?: readonly string[];
-  };
+  let input: Parameters<typeof perform<(typeof saveAnswers)["input"], unknown>>[2];
   try {
     input = JSON.parse(body);
   } catch {
@@ -24,10 +19,5 @@ export async function POST(request: Request): Promise<Response> {
   }
   const outcome = await perform(saveAnswers, person.actor, input);
   if (!outcome.ok) return Response.json(outcome, { status: outcome.reason === "not-yours" ? 403 : 422 });
-  const application = await see(myApplication, person.actor, { number: String(input.number ?? "") });
-  return Response.json({
-    ...outcome.value,
-    sections: (application?.sections ?? []).filter((s) => input.page?.includes(`${s.scope}|${s.key}`)),
-    officeZone: application?.zone ?? "UTC",
-  });
+  return Response.json(outcome.value);
 }

@@ -1,11 +1,11 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { shownName } from "../../../../../core/identity/shown-name";
+import type { FormSection } from "../../../../../core/sections/form-sections";
 import { say } from "../../../../../text/say";
 import { sectionPage } from "../../../../../ui/applicant-step";
 import { SectionForm } from "../../../../../ui/section-form.client";
 import type { MyApplication } from "../../../../../views/application-data";
-import type { FormSection } from "../../../../../views/form-sections";
 import { locale } from "../../../../request";
 import { lookForLikeness } from "../application.action";
 import { EarlyCases } from "../early-cases";

@@ -1,19 +1,19 @@
-import type { ChoiceContext } from "../core/assessment/context";
-import type { FileFacts, Json } from "../core/assessment/facts";
-import { papersFor } from "../core/identity/papers";
-import type { Registers } from "../core/office/reference-set";
-import { testsCounted } from "../core/rulebook/conditions";
-import { type RunningSum, runningSums } from "../core/rulebook/running-sums";
-import type { AnswerIndex } from "../core/sections/answer-index";
-import type { Gap } from "../core/sections/completeness";
-import { applies, fieldsThatApply } from "../core/sections/completeness";
-import { type Field, factName, type Section } from "../core/sections/definition";
-import { withEntries } from "../core/sections/entry-title";
-import { isWhollyFed } from "../core/sections/fed";
-import { type Openness, openness, reopenedOf } from "../core/sections/lock";
-import { COMPLETE_FIELD } from "../core/sections/typed-facts";
-import { joinSections } from "../core/sections/union";
-import type { LocalText } from "../core/text/local-text";
+import type { ChoiceContext } from "../assessment/context";
+import type { FileFacts, Json } from "../assessment/facts";
+import { papersFor } from "../identity/papers";
+import type { Registers } from "../office/reference-set";
+import { testsCounted } from "../rulebook/conditions";
+import { type RunningSum, runningSums } from "../rulebook/running-sums";
+import type { LocalText } from "../text/local-text";
+import type { AnswerIndex } from "./answer-index";
+import type { Gap } from "./completeness";
+import { applies, fieldsThatApply } from "./completeness";
+import { type Field, factName, type Section } from "./definition";
+import { withEntries } from "./entry-title";
+import { isWhollyFed } from "./fed";
+import { type Openness, openness, reopenedOf } from "./lock";
+import { COMPLETE_FIELD } from "./typed-facts";
+import { joinSections } from "./union";
 
 /** A section as the applicant's page shows it: definitions, answers, and which fields apply at present. */
 export interface FormSection {
@@ -116,17 +116,22 @@ function withCounting(field: Field, { papers, tests }: Pick<Registers, "papers" 
   return counted.size > 0 ? offer(tests.filter((t) => counted.has(t.key))) : field;
 }
 
-/** All sections of the form of a file: those of the file once, the union over its choices, and those of each choice. */
+/**
+ * All sections of the form of a file: those of the file once, the union over its choices, and those of each choice.
+ * @param wanted leaves out sections that nobody looks at now
+ */
 export function formSections(
   index: AnswerIndex,
   live: readonly ChoiceContext[],
   gaps: readonly Gap[],
   facts: Pick<FileFacts, "reopenings">,
   registers: Pick<Registers, "papers" | "tests">,
+  wanted: (section: Pick<FormSection, "scope" | "key">) => boolean = () => true,
 ): readonly FormSection[] {
   const all = askedSections(live);
   const sections = all.map((a) => a.section);
-  return all.map(({ section, scope, by }) => {
+  const shown = all.filter((a) => wanted({ scope: a.scope, key: a.section.key }));
+  return shown.map(({ section, scope, by }) => {
     const own = by.filter(({ context, section: s }) => applies(s.when, context.source));
     const ownGaps = gaps.filter((g) => g.scope === scope && g.section === section.key);
     const reopened = reopenedOf(facts, { scope, section: section.key }, ownGaps.length > 0);
