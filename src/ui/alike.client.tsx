@@ -2,7 +2,6 @@
 
 import { Button, Input } from "antd";
 import Link from "next/link";
-import { useRouter } from "next/navigation";
 import { useId, useState, useTransition } from "react";
 import type { Piece } from "../core/likeness/pieces";
 import { formatMoment } from "../text/format";
@@ -162,7 +161,6 @@ function Judge({
   judge: JudgeLikeness;
 }) {
   const id = useId();
-  const router = useRouter();
   const [note, setNote] = useState(alike.said?.note ?? "");
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useTransition();
@@ -172,7 +170,6 @@ function Judge({
       setWrong(
         await judge({ applicationId, statementId, otherId, verdict, note: verdict === "undecided" ? "" : note }),
       );
-      router.refresh();
     });
   if (said)
     return (

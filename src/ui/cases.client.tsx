@@ -1,7 +1,6 @@
 "use client";
 
 import { Button } from "antd";
-import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
 import type { RequirementResult } from "../core/assessment/result";
 import { countryName } from "../text/format";
@@ -54,7 +53,6 @@ function Earlier({ one, rule }: { one: FileCase; rule: (earlier: string) => void
 }
 
 function Case({ applicationId, one, acts }: Props) {
-  const router = useRouter();
   const [said, setSaid] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const { question, scope, section, entry } = one;
@@ -62,7 +60,6 @@ function Case({ applicationId, one, acts }: Props) {
   const run = (act: () => Promise<string | null>) =>
     begin(async () => {
       setSaid(await act());
-      router.refresh();
     });
   const rule = (verdict: "accepted" | "refused", consequence: string) => (
     <WithReason

@@ -1,7 +1,6 @@
 "use client";
 
 import { Button } from "antd";
-import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { Locale } from "../core/text/local-text";
 import { useDialogs } from "./library.client";
@@ -23,7 +22,6 @@ export function ConfirmPress({
   locale: Locale;
 }) {
   const dialogs = useDialogs();
-  const router = useRouter();
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const run = async () => {
@@ -31,7 +29,6 @@ export function ConfirmPress({
     const refused = await action();
     setBusy(false);
     setWrong(refused);
-    router.refresh();
   };
   return (
     <span>

@@ -1,7 +1,6 @@
 "use client";
 
 import { Button, Checkbox, Input } from "antd";
-import { useRouter } from "next/navigation";
 import { useId, useState, useTransition } from "react";
 import type { Locale } from "../core/text/local-text";
 import { say } from "../text/say";
@@ -22,7 +21,6 @@ export function CorrectionForm({
   ask: (sections: Part[], text: string) => Promise<string | null>;
 }) {
   const id = useId();
-  const router = useRouter();
   const [chosen, setChosen] = useState<readonly number[]>([]);
   const [text, setText] = useState("");
   const [wrong, setWrong] = useState<string | null>(null);
@@ -34,7 +32,6 @@ export function CorrectionForm({
         return part ? [{ scope: part.scope, section: part.section }] : [];
       });
       setWrong(await ask(sections, text));
-      router.refresh();
     });
   return (
     <div className="account-form">

@@ -1,7 +1,6 @@
 "use client";
 
 import { Button, Input } from "antd";
-import { useRouter } from "next/navigation";
 import { useId, useState, useTransition } from "react";
 import type { FileData } from "../views/file-data";
 import { OfficeDay } from "./office-day.client";
@@ -28,7 +27,6 @@ export function Digest({
   write: WriteDigest;
 }) {
   const id = useId();
-  const router = useRouter();
   const [open, setOpen] = useState(false);
   const [text, setText] = useState(said?.text ?? "");
   const [wrong, setWrong] = useState<string | null>(null);
@@ -39,7 +37,6 @@ export function Digest({
       setWrong(refused);
       if (refused !== null) return;
       setOpen(false);
-      router.refresh();
     });
   return (
     <div className="digest">

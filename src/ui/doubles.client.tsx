@@ -2,7 +2,6 @@
 
 import { Button } from "antd";
 import Link from "next/link";
-import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
 import { doubleReasons } from "../text/doubles";
 import type { Double } from "../views/doubles";
@@ -12,13 +11,11 @@ type Verdict = "same" | "different" | "undecided";
 type Judge = (otherNumber: string, verdict: Verdict) => Promise<string | null>;
 
 function Line({ double, judge }: { double: Double; judge: Judge }) {
-  const router = useRouter();
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const say = (verdict: Verdict) =>
     begin(async () => {
       setWrong(await judge(double.number, verdict));
-      router.refresh();
     });
   const { said } = double;
   const link = (

@@ -2,7 +2,6 @@
 
 import { Button, Input } from "antd";
 import Link from "next/link";
-import { useRouter } from "next/navigation";
 import { startTransition, useId, useState, useTransition } from "react";
 import type { DraftRow, DraftsPage } from "../views/drafts";
 import { Comb } from "./comb";
@@ -33,7 +32,6 @@ interface Props {
 /** Drafts as a table: marked ones are written to, each with what is missing in its own. */
 export function DraftList({ rows, stopped, nextHref, firstHref, tell }: Props) {
   const id = useId();
-  const router = useRouter();
   const marks = useMarks();
   const [words, setWords] = useState("");
   const [said, setSaid] = useState<string | null>(null);
@@ -50,7 +48,6 @@ export function DraftList({ rows, stopped, nextHref, firstHref, tell }: Props) {
         setSaid(`${told === 0 ? "Nobody was written to." : `We wrote to ${people(told)}.`} ${kept}`.trim());
         marks.set([]);
         if (refused.length === 0) setWords("");
-        router.refresh();
       });
     });
   return (

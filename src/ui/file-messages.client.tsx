@@ -1,7 +1,6 @@
 "use client";
 
 import { Button } from "antd";
-import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
 import { formatMoment } from "../text/format";
 import type { FileMessage } from "../views/messages";
@@ -23,14 +22,12 @@ export function FileMessages({
   zone: string;
   send: (messageId: string) => Promise<string | null>;
 }) {
-  const router = useRouter();
   const [said, setSaid] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   if (messages.length === 0) return <p className="empty">Nothing was written about this file yet.</p>;
   const again = ({ id, subject }: FileMessage) =>
     begin(async () => {
       setSaid((await send(id)) ?? `“${subject}” is on its way once more.`);
-      router.refresh();
     });
   return (
     <>

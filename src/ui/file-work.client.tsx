@@ -100,7 +100,6 @@ export function FileWork({ data, me, askDay, acts }: Props) {
     setSaid(refused ?? done);
     setUndoable(refused ? null : undo);
     if (!refused) setForm("none");
-    router.refresh();
     return refused;
   };
   const choose = (index: number) => {

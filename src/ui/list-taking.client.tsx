@@ -1,7 +1,6 @@
 "use client";
 
 import { Button, Select } from "antd";
-import { useRouter } from "next/navigation";
 import { useId, useState, useTransition } from "react";
 import type { ListProblem } from "../core/language/owner-list";
 import { formatDate } from "../text/format";
@@ -114,7 +113,6 @@ export function ListTaking({
   take: (test: string, fileName: string, text: string) => Promise<string | null>;
 }) {
   const id = useId();
-  const router = useRouter();
   const [test, setTest] = useState<string | null>(null);
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [seen, setSeen] = useState<LookedAt | null>(null);
@@ -142,7 +140,6 @@ export function ListTaking({
       if (refused !== null) return;
       setChosen(null);
       setSeen(null);
-      router.refresh();
     });
   return (
     <section className="list-taking" aria-label="Take in a list">

@@ -2,7 +2,6 @@
 
 import { Button } from "antd";
 import Link from "next/link";
-import { useRouter } from "next/navigation";
 import { startTransition, useState, useTransition } from "react";
 import type { Reached } from "../core/reach/reach";
 import { MarkAll, MarkOne, people, useMarks } from "./marks.client";
@@ -38,7 +37,6 @@ interface Props {
 
 /** Addresses as a table: marked ones are asked about. */
 export function PostList({ rows, ask }: Props) {
-  const router = useRouter();
   const marks = useMarks();
   const [said, setSaid] = useState<string | null>(null);
   const [busy, begin] = useTransition();
@@ -50,7 +48,6 @@ export function PostList({ rows, ask }: Props) {
       startTransition(() => {
         setSaid(`${asked === 0 ? "Nobody was asked." : `We asked ${people(asked)} by mail.`} ${kept}`.trim());
         marks.set([]);
-        router.refresh();
       });
     });
   return (

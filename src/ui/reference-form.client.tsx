@@ -1,7 +1,6 @@
 "use client";
 
 import { Button, Input, Radio } from "antd";
-import { useRouter } from "next/navigation";
 import { useId, useRef, useState } from "react";
 import type { Locale } from "../core/text/local-text";
 import { say } from "../text/say";
@@ -27,7 +26,6 @@ interface Props {
 
 /** The short form of a reference. Opening the link does nothing by itself; "begin" is pressed by a person. */
 export function ReferenceForm({ token, begun, locale, applicant, begin, give, decline }: Props) {
-  const router = useRouter();
   const id = useId();
   const file = useRef<HTMLInputElement>(null);
   const [open, setOpen] = useState(begun);
@@ -58,7 +56,6 @@ export function ReferenceForm({ token, begun, locale, applicant, begin, give, de
     setBusy(true);
     try {
       setWrong(letter ? await withLetter(letter) : await give({ known, rating, text }));
-      router.refresh();
     } catch {
       setWrong(say(locale, "doc.failed"));
     } finally {

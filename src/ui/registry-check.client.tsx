@@ -95,7 +95,6 @@ export function RegistryCheck({
   const doing = (run: () => Promise<string | null>) =>
     begin(async () => {
       setWrong(await run());
-      router.refresh();
     });
   return (
     <section className="registry-check" aria-label="Registry of examinations">

@@ -1,7 +1,6 @@
 "use client";
 
 import { Button, Checkbox } from "antd";
-import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
 import { MomentField } from "./plans/fields.client";
 import { WithReason } from "./with-reason.client";
@@ -81,13 +80,11 @@ export function ReopenForm({
 
 /** What can be done with a reopening: take it back while it is open, or say that the corrections were read. */
 export function ReopenPresses({ sent, acts }: { sent: boolean; acts: ReopenActs }) {
-  const router = useRouter();
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const run = (act: () => Promise<string | null>) =>
     begin(async () => {
       setWrong(await act());
-      router.refresh();
     });
   return (
     <div className="presses">

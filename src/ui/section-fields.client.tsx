@@ -85,16 +85,18 @@ export function fieldProps(context: FieldContext, entry: string, field: Field, i
   const beside = fieldBeside(field);
   const named = beside === null ? null : values[placeKey({ ...place, field: beside })];
   // What was left is judged here at once, by the same check as on the server, also while the line is down.
+  const isGap = section.gaps.some((g) => g.entry === entry && g.field === field.key && g.code === "wrong");
+  const judged = left[key] ?? (state.issue === undefined && isGap ? value : undefined);
   const issue =
-    left[key] === undefined
+    judged === undefined
       ? state.issue
-      : checkValue(field, office, left[key], typeof named === "string" ? named : undefined);
+      : checkValue(field, office, judged, typeof named === "string" ? named : undefined);
   const { taken, twice } = onceIn(section, values, field, entry);
   const wrong = issue
     ? issueText(locale, issue)
     : twice
       ? say(locale, "issue.twice")
-      : section.gaps.some((g) => g.entry === entry && g.field === field.key && g.code === "wrong")
+      : isGap
         ? say(locale, "refused.invalid-input")
         : null;
   return {

@@ -1,7 +1,6 @@
 "use client";
 
 import { Button, Checkbox, Input } from "antd";
-import { useRouter } from "next/navigation";
 import { useId, useState, useTransition } from "react";
 import type { Locale } from "../core/text/local-text";
 import { say } from "../text/say";
@@ -23,7 +22,6 @@ export function SignForm({
   decline: () => Promise<string | null>;
 }) {
   const id = useId();
-  const router = useRouter();
   const [agreed, setAgreed] = useState(false);
   const [typed, setTyped] = useState("");
   const [wrong, setWrong] = useState<string | null>(null);
@@ -32,7 +30,6 @@ export function SignForm({
     if (!agreed || typed.trim() === "") return setWrong(say(locale, "sign.nameMissing"));
     begin(async () => {
       setWrong(await sign(typed));
-      router.refresh();
     });
   };
   return (

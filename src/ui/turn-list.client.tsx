@@ -111,7 +111,6 @@ export function TurnList({
     const refused = await take(ids);
     setSaid(refused ?? `${ids.length} ${ids.length === 1 ? "file is" : "files are"} in your hands.`);
     setMarked(new Set());
-    router.refresh();
   };
   const copyThem = async (reader: Reader, documents: boolean) => {
     const refused = await copy([...marked], reader, documents);
@@ -200,8 +199,8 @@ export function TurnList({
                 )}
                 {line.deed}
                 {line.also.map(({ turn, word }) => (
-                  <span key={turn} className="also" data-turn={turn}>
-                    + {word}
+                  <span key={turn} className="turn-word also" data-turn={turn}>
+                    {word}, too
                   </span>
                 ))}
                 {round === "open" && line.mend ? <span className="quiet"> · until {line.mendDay}</span> : null}

@@ -1,7 +1,6 @@
 "use client";
 
 import { Button, Input } from "antd";
-import { useRouter } from "next/navigation";
 import { type ReactNode, useId, useState, useTransition } from "react";
 
 /**
@@ -33,7 +32,6 @@ export function WithReason({
   children?: ReactNode;
 }) {
   const id = useId();
-  const router = useRouter();
   const [shown, setShown] = useState(unfolded);
   const [reason, setReason] = useState("");
   const [wrong, setWrong] = useState<string | null>(null);
@@ -51,7 +49,6 @@ export function WithReason({
       if (refused !== null) return;
       setShown(false);
       setReason("");
-      router.refresh();
     });
   return (
     <div className="return-form">

@@ -1,13 +1,13 @@
 import { z } from "zod";
-import { assess } from "../core/assessment/assess";
-import { type ChoiceContext, contexts } from "../core/assessment/context";
+import { assessIn, prepare } from "../core/assessment/assess";
+import type { ChoiceContext } from "../core/assessment/context";
 import { unconfirmed } from "../core/assessment/steps";
 import { type CountingPaper, joinCounting, papersFor } from "../core/identity/papers";
 import { shownName } from "../core/identity/shown-name";
 import { signedOtherwise } from "../core/identity/signed-name";
 import { type Office, registersOf } from "../core/office/reference-set";
 import { planOf } from "../core/rulebook/plan";
-import { AnswerIndex } from "../core/sections/answer-index";
+import type { AnswerIndex } from "../core/sections/answer-index";
 import type { Field, Section } from "../core/sections/definition";
 import { entriesInOrder } from "../core/sections/entry-order";
 import { withEntries } from "../core/sections/entry-title";
@@ -160,14 +160,22 @@ function countingPapers(all: readonly ChoiceContext[], office: Office): FileData
 }
 
 async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly string[]): Promise<FileData | null> {
-  const office = await officeNow(ctx.pool);
-  const loaded = await loadFile(ctx.pool, id);
-  const { rows } = await ctx.pool.query<Extras>(EXTRAS, [id]);
-  const extras = rows[0];
+  const [office, loaded, found] = await Promise.all([
+    officeNow(ctx.pool),
+    loadFile(ctx.pool, id),
+    ctx.pool.query<Extras>(EXTRAS, [id]),
+  ]);
+  const extras = found.rows[0];
   if (!loaded || !extras) return null;
-  const assessment = assess({ ...loaded, office, at: ctx.now.getTime() });
-  const index = new AnswerIndex(loaded.facts);
-  const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office);
+  const input = { ...loaded, office, at: ctx.now.getTime() };
+  const prepared = prepare(input);
+  const { index, all } = prepared;
+  const assessment = assessIn(prepared, input);
+  const [cases, doubles, likenesses] = await Promise.all([
+    casesOfFile(ctx.pool, loaded.facts, all, office),
+    doublesOf(ctx.pool, { id, answers: loaded.facts.answers, email: extras.email }, scope),
+    likenessesOf(ctx.pool, loaded, scope),
+  ]);
   const place = (r: { scope: string; key: string; entry: string }) => `${r.scope}|${r.key}|${r.entry}`;
   const sections = new Map(
     all.flatMap((c) =>
@@ -195,10 +203,10 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     otherNames: otherNamesOf(values),
     signedAs: signedAs(values, shownName(loaded.facts)),
     underAge: underAgeOf(values, dayAt(office.zone, ctx.now.getTime())),
-    cases: await casesOfFile(ctx.pool, loaded.facts, all, office),
+    cases,
     reach: reachPlaces(loaded, extras.reachNotes),
-    doubles: await doublesOf(ctx.pool, { id, answers: loaded.facts.answers, email: extras.email }, scope),
-    likenesses: await likenessesOf(ctx.pool, loaded, scope),
+    doubles,
+    likenesses,
     values,
     shows: Object.fromEntries(
       assessment.requirements.map((r) => [

@@ -1,7 +1,11 @@
 import { z } from "zod";
+import { assess } from "../core/assessment/assess";
+import { shownName } from "../core/identity/shown-name";
 import type { Standing } from "../core/requirements/definition";
 import type { LocalText } from "../core/text/local-text";
-import { file } from "./file";
+import { loadFile } from "../db/load-file";
+import { officeNow } from "./office-now";
+import { fileInScope, programmesOf, scopeParameter } from "./scope";
 import { defineView } from "./view";
 
 export interface PeekData {
@@ -24,36 +28,52 @@ export interface PeekData {
   readonly promise: { readonly days: number; readonly used: number } | null;
 }
 
-/** A short look at a file from the list: what is here and what is missing. */
+interface ChoiceLine {
+  readonly id: string;
+  readonly code: string;
+  readonly title: LocalText;
+}
+
+/** A short look at a file from the list: what is here and what is missing, and nothing else is asked for. */
 export const peek = defineView({
   name: "peek",
   input: z.object({ number: z.string().max(20) }),
   read: async (ctx, { number }): Promise<PeekData | null> => {
-    const data = await file.read(ctx, { number });
-    if (!data) return null;
-    const birth = data.values.find((v) => v.field === "birthDate")?.claim;
-    const english = (text: LocalText) => text.en;
+    const scope = programmesOf(ctx.actor);
+    if (scope === null) return null;
+    const { rows } = await ctx.pool.query<{ id: string; choices: readonly ChoiceLine[] }>(
+      `select a.id, coalesce((select json_agg(json_build_object('id', c.id, 'code', p.code, 'title', p.title) order by c.rank)
+         from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id where c.application_id = a.id), '[]') as choices
+       from application a where a.number = $2 and ${fileInScope("a.id", "$1")}`,
+      [scopeParameter(scope), number],
+    );
+    const [found] = rows;
+    if (!found) return null;
+    const [office, loaded] = await Promise.all([officeNow(ctx.pool), loadFile(ctx.pool, found.id)]);
+    if (!loaded) return null;
+    const { file, choices, requirements } = assess({ ...loaded, office, at: ctx.now.getTime() });
+    const birth = loaded.facts.answers.find((a) => a.section === "person" && a.field === "birthDate")?.value;
     return {
       number,
-      name: data.name,
-      group: data.groupTitle ? english(data.groupTitle) : null,
+      name: shownName(loaded.facts),
+      group: office.set.groups.find((g) => g.key === file.group)?.title.en ?? null,
       birthDate: typeof birth === "string" ? birth : null,
-      choices: data.choices.map((c, i) => {
-        const result = data.assessment.choices.find((r) => r.id === c.id);
+      choices: found.choices.map(({ id, code, title }, i) => {
+        const result = choices.find((r) => r.id === id);
         return {
           rank: i + 1,
-          code: c.code,
-          title: english(c.title),
+          code,
+          title: title.en,
           eligibility: result?.eligibility ?? "open",
           stage: result?.stage ?? "preparing",
         };
       }),
-      requirements: data.assessment.requirements.map((r) => ({
-        title: english(r.title),
+      requirements: requirements.map((r) => ({
+        title: r.title.en,
         standing: r.standing,
         note: r.gaps.length > 0 ? `${r.gaps.length} open` : null,
       })),
-      promise: data.assessment.choices.find((c) => c.promise)?.promise ?? null,
+      promise: choices.find((c) => c.promise)?.promise ?? null,
     };
   },
 });

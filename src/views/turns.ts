@@ -23,6 +23,9 @@ export interface AlsoCount {
   readonly count: number;
 }
 
+/** What others still do is no news on a line; that somebody else owes a step there is, where one would look for the file under their turn. */
+const ALSO_SHOWN: readonly Turn[] = ["applicant", "payment"];
+
 interface Counts {
   readonly counts: readonly TurnCount[];
   readonly also: readonly AlsoCount[];
@@ -163,7 +166,7 @@ async function count(
     ),
     ctx.pool.query<AlsoCount>(
       `select x.turn, count(*)::int as count from file_standing s cross join lateral unnest(s.owes) as x (turn)
-       ${where === "" ? "where" : `${where} and`} x.turn <> s.turn and cardinality(s.owes) > 1 group by x.turn`,
+       ${where === "" ? "where" : `${where} and`} x.turn <> s.turn and x.turn = any(array[${ALSO_SHOWN.map((turn) => `'${turn}'`).join(", ")}]) group by x.turn`,
       [...values],
     ),
   ]);
@@ -278,7 +281,7 @@ export const turns = defineView({
       said: filter.known ? `${filter.known.title} ${filter.known.label}` : null,
       rows: shown.map(({ due_at, mend_until, order_at: _order, last_event_at, valid_until: _valid, owes, ...row }) => ({
         ...row,
-        also: owes.filter((turn) => turn !== row.turn),
+        also: owes.filter((turn) => turn !== row.turn && ALSO_SHOWN.includes(turn)),
         dueAt: due_at?.toISOString() ?? null,
         mendUntil: mend_until?.toISOString() ?? null,
         lastEventAt: last_event_at.toISOString(),

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { askApplicant } from "../../src/acts/asks";
 import { takeFile, withdraw } from "../../src/acts/keep-files";
 import { saveAnswers } from "../../src/acts/save-answers";
 import { startApplication } from "../../src/acts/start-application";
@@ -53,13 +54,22 @@ describe("the turn list", () => {
   };
 
   it("counts under a turn what is owed there while the file is in another one, and lists it", async () => {
-    const all = await read({ turn: "office" });
-    const owing = all.rows.filter((r) => r.also.includes("third party"));
-    expect(owing.length).toBe(2);
-    expect(all.also).toEqual([{ turn: "third party", count: 2 }]);
-    const also = await read({ also: "third party" });
-    expect(also.rows.map((r) => [r.number, r.turn])).toEqual(owing.map((r) => [r.number, "office"]));
-    expect([also.total, (await read({ also: "applicant" })).total]).toEqual([2, 0]);
+    expect((await read({ turn: "office" })).also).toEqual([]);
+    const [submitted] = (await read({ turn: "office" })).rows;
+    await must(world, askApplicant, officer, {
+      applicationId: submitted?.id ?? "",
+      requirement: "passport",
+      scope: "file",
+      entry: "",
+      text: "Where did you study in 2020?",
+      due: "2026-12-20",
+    });
+    const { rows, also } = await read({ turn: "office" });
+    expect(rows.map((r) => r.also)).toContainEqual(["applicant"]);
+    expect(also).toEqual([{ turn: "applicant", count: 1 }]);
+    const listed = await read({ also: "applicant" });
+    expect(listed.rows.map((r) => [r.number, r.turn])).toEqual([[submitted?.number, "office"]]);
+    expect([listed.total, (await read({ also: "payment" })).total]).toEqual([1, 0]);
   });
 
   it("shows every file once, however many pages it takes, in one order", async () => {

@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { redirect } from "next/navigation";
-import { isTurn, TURNS, type Turn } from "../../core/assessment/facts";
+import { isTurn, TURNS } from "../../core/assessment/facts";
 import { isFileReason } from "../../core/assessment/reason";
 import { holds, OFFICE } from "../../core/rights/actor";
 import { REASON_WORDS, TURN_WORDS } from "../../text/office";
@@ -17,9 +17,6 @@ function address(query: TurnQuery, change: TurnQuery): string {
   );
   return merged.length === 0 ? "/office" : `/office?${new URLSearchParams(merged)}`;
 }
-
-/** Turns in which a file can owe something while it is another one's turn, and somebody would look for it. */
-const ALSO_COUNTED: readonly Turn[] = ["applicant", "payment"];
 
 /** What the list holds, as its heading. */
 function titleOf(reason: string, turn: string | null): string {
@@ -41,7 +38,7 @@ function TurnNav({ data, query }: { data: TurnsData; query: TurnQuery }) {
         const total = reasons.reduce((sum, r) => sum + r.count, 0);
         const shown = query.also ?? query.turn ?? (query.said ? "" : "office");
         const open = shown === turn && query.find === undefined;
-        const also = ALSO_COUNTED.includes(turn) ? (data.also.find((a) => a.turn === turn)?.count ?? 0) : 0;
+        const also = data.also.find((a) => a.turn === turn)?.count ?? 0;
         return (
           <div key={turn}>
             <Link

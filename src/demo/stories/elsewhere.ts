@@ -334,6 +334,20 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
     expects: { stage: "submitted", turn: "office", next: "check" },
   },
   {
+    key: "second-unsent",
+    tells:
+      "One master is sent and with the office; the second was added since and is not sent yet, so its applicant owes it, too.",
+    profile: who("Pilar", "Etxeberria Lasa", {
+      citizenships: ["ES"],
+      residence: "ES",
+      country: "ES",
+      town: "Zumaia",
+      birthPlace: "Zumaia",
+    }),
+    moments: [...sent(-5), { do: "add choice", day: -2, at: "21:10", round: "MTE 1" }],
+    expects: { stage: "submitted", turn: "office", next: "check" },
+  },
+  {
     key: "corrected",
     tells: "The office opened a section for correction; the applicant has sent it, and it is to be read.",
     profile: who("Tuuli", "Lehmusvirta", {

@@ -2,7 +2,6 @@
 
 import { Button } from "antd";
 import Link from "next/link";
-import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
 import { countryName } from "../../text/format";
 import type { UnknownName } from "../../views/institutions";
@@ -11,7 +10,6 @@ import { type Chosen, InstitutionSelect } from "./institution-select.client";
 type LinkName = (institutionId: string, written: string, country: string) => Promise<string | null>;
 
 function Row({ unknown, link }: { unknown: UnknownName; link: LinkName }) {
-  const router = useRouter();
   const [chosen, setChosen] = useState<Chosen | null>(unknown.like);
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useTransition();
@@ -33,7 +31,6 @@ function Row({ unknown, link }: { unknown: UnknownName; link: LinkName }) {
             begin(async () => {
               if (chosen === null) return;
               setWrong(await link(chosen.id, unknown.name, unknown.country));
-              router.refresh();
             })
           }
         >

@@ -1,7 +1,6 @@
 "use client";
 
 import { Button, Select } from "antd";
-import { useRouter } from "next/navigation";
 import { useState, useTransition } from "react";
 
 interface Props {
@@ -13,14 +12,12 @@ interface Props {
 
 /** What visitors looked for and did not find: words become words by which a programme is found, or are put away. */
 export function SearchesWithout({ searches, programmes, mayChange, settle }: Props) {
-  const router = useRouter();
   const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const end = (words: string, code: string | null) =>
     begin(async () => {
       setWrong(await settle(words, code));
-      router.refresh();
     });
   return (
     <section className="plan-part">

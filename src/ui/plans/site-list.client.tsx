@@ -2,7 +2,6 @@
 
 import { Button, Input, Select } from "antd";
 import Link from "next/link";
-import { useRouter } from "next/navigation";
 import { startTransition, useId, useState, useTransition } from "react";
 import { formatMoment } from "../../text/format";
 import type { Placed, StartSites } from "../../views/sites";
@@ -24,7 +23,6 @@ interface Props {
 /** The people of one start with their campuses; marked ones are moved together, each told by a mail of their own. */
 export function SiteList({ start, zone, move }: Props) {
   const id = useId();
-  const router = useRouter();
   const [shown, setShown] = useState<string | null>(null);
   const marks = useMarks();
   const [campus, setCampus] = useState<string | null>(null);
@@ -45,7 +43,6 @@ export function SiteList({ start, zone, move }: Props) {
         );
         marks.set([]);
         if (refused.length === 0) setReason("");
-        router.refresh();
       });
     });
   return (

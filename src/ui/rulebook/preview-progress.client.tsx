@@ -40,7 +40,6 @@ export function PreviewProgress({
             onClick={() =>
               start(async () => {
                 setWrong(await begin());
-                router.refresh();
               })
             }
           >

@@ -32,15 +32,19 @@ export default async function FilePage({
 }) {
   const [{ number }, { show = "", with: otherId = "" }] = await Promise.all([params, searchParams]);
   const person = await requireStaff(`/office/files/${number}`, OFFICE);
-  const data = await see(file, person.actor, { number });
+  const { actor } = person;
+  // What each part shows beside the file is asked for at the same time as the file itself.
+  const [data, lines, mails, supposed, alike] = await Promise.all([
+    see(file, actor, { number }),
+    show === "form" ? see(submissions, actor, { number }) : null,
+    show === "messages" ? see(fileMessages, actor, { number }) : null,
+    show === "what-if" ? see(whatIf, actor, { number }) : null,
+    show === "alike" ? see(statementComparison, actor, { number, otherId }) : null,
+  ]);
   if (!data) notFound();
   const calendar = workingCalendar(data.calendar);
   const askDay = formatDay(proposedDay(calendar, zoneTable(data.zone), Date.parse(data.now), data.office.targets.ask));
-  const lead = holds(person.actor, ["lead officer"]);
-  const lines = show === "form" ? await see(submissions, person.actor, { number }) : null;
-  const mails = show === "messages" ? ((await see(fileMessages, person.actor, { number })) ?? []) : [];
-  const supposed = show === "what-if" ? await see(whatIf, person.actor, { number }) : null;
-  const alike = show === "alike" ? await see(statementComparison, person.actor, { number, otherId }) : null;
+  const lead = holds(actor, ["lead officer"]);
   return (
     <div className="file">
       <Head data={data} show={show} />
@@ -59,7 +63,7 @@ export default async function FilePage({
       ) : null}
       {show === "history" ? <History data={data} /> : null}
       {show === "messages" ? (
-        <FileMessages messages={mails} zone={data.zone} send={actions.mailAgain.bind(null, number, data.id)} />
+        <FileMessages messages={mails ?? []} zone={data.zone} send={actions.mailAgain.bind(null, number, data.id)} />
       ) : null}
       {show === "reach" ? (
         <Reach data={data} note={actions.noteReachOf.bind(null, number)} ask={actions.askReachOf.bind(null, number)} />
@@ -104,7 +108,7 @@ export default async function FilePage({
       {show === "" ? (
         <FileWork
           data={data}
-          me={{ id: person.actor.id, lead }}
+          me={{ id: actor.id, lead }}
           askDay={askDay}
           acts={{
             accept: actions.accept.bind(null, number),
