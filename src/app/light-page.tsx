@@ -1,12 +1,12 @@
 import type { ReactNode } from "react";
-import type { Locale } from "../core/text/local-text";
 import { say } from "../text/say";
 import { Library } from "../ui/library.client";
 import { setLanguage } from "./language.action";
-import { nonce, officeZone } from "./request";
+import { locale, nonce, officeZone } from "./request";
 
 /** The frame of a page that somebody without an account reaches by a link: the brand, the other language, and one sheet. */
-export async function LightPage({ language, children }: { language: Locale; children: ReactNode }) {
+export async function LightPage({ children }: { children: ReactNode }) {
+  const language = await locale();
   const other = language === "en" ? "fr" : "en";
   return (
     <Library nonce={await nonce()} locale={language} face="applicant" zone={await officeZone()}>

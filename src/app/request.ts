@@ -42,6 +42,13 @@ export async function logDefect(error: unknown): Promise<void> {
   runtime?.log.error({ requestId: id, error: describeDefect(error) }, "defect");
 }
 
+/** What a route answers where something went wrong on our side: the number under which it stands in the log. */
+export async function failed(error: unknown): Promise<Response> {
+  await logDefect(error);
+  const id = await requestId();
+  return Response.json({ reason: "failed", id }, { status: 500, headers: { "x-request-id": id } });
+}
+
 export const currentSession = cache(() =>
   numbered(async () => {
     const { auth } = await webRuntime();

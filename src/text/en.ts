@@ -348,6 +348,7 @@ export const en = {
   "refused.changed-meanwhile": "This was changed meanwhile. Load the page again.",
   "refused.too-late-to-undo": "It is too late to undo this.",
 
+  "page.loading": "Loading …",
   "error.title": "Something went wrong on our side",
   "error.text": "What you typed is kept. Try again; if it happens again, tell us the number {id}.",
   "error.again": "Try again",

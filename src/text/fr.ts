@@ -341,6 +341,7 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   "refused.nothing-due": "Rien n’est dû.",
   "refused.changed-meanwhile": "Ceci a changé entre-temps. Rechargez la page.",
   "refused.too-late-to-undo": "Il est trop tard pour annuler.",
+  "page.loading": "Chargement …",
   "error.title": "Quelque chose n’a pas marché chez nous",
   "error.text": "Ce que vous avez écrit est gardé. Réessayez ; si cela se répète, dites-nous le numéro {id}.",
   "error.again": "Réessayer",

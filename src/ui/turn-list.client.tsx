@@ -90,6 +90,8 @@ export function TurnList({
   const [cursor, setCursor] = useState(0);
   const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
   const [said, setSaid] = useState<string | null>(null);
+  /** The line on which the cursor has come to stand, for those who hear the page. */
+  const [spoken, setSpoken] = useState("");
   const [copying, setCopying] = useState(false);
   const list = useRef<HTMLOListElement>(null);
   const row = rows[cursor];
@@ -97,6 +99,7 @@ export function TurnList({
   const move = (by: number) => {
     const to = Math.max(0, Math.min(rows.length - 1, cursor + by));
     setCursor(to);
+    setSpoken(inWords(rows[to], to, rows.length));
     list.current?.children[to]?.scrollIntoView({ block: "nearest" });
   };
   const open = () => row && router.push(`/office/files/${row.number}`);
@@ -220,6 +223,9 @@ export function TurnList({
           <KeyList keys={KEYS} />
         </footer>
       </section>
+      <p className="hidden-text" aria-live="polite">
+        {spoken}
+      </p>
       <aside className="peek" aria-label="A look at the file">
         {row ? (
           <Peek key={row.number} line={row} onOpen={open} onTake={() => void takeThem()} />
@@ -228,6 +234,16 @@ export function TurnList({
         )}
       </aside>
     </>
+  );
+}
+
+/** A line as one would read it out. */
+function inWords(line: TurnLine | undefined, at: number, of: number): string {
+  if (!line) return "";
+  const { name, programmes, turn, turnWord, deed, left, also } = line;
+  const who = turn === "office" ? deed : `${turnWord}: ${deed}`;
+  return [`${name}, ${programmes}`, who, ...also.map((a) => `${a.word}, too`), left, `line ${at + 1} of ${of}`].join(
+    ". ",
   );
 }
 
@@ -240,13 +256,16 @@ function combWords(comb: string): string {
 
 function Peek({ line, onOpen, onTake }: { line: TurnLine; onOpen: () => void; onTake: () => void }) {
   const [data, setData] = useState<PeekData | null>(null);
+  const [failed, setFailed] = useState<string | null>(null);
   useEffect(() => {
     const stop = new AbortController();
     const wait = setTimeout(() => {
       fetch(`/api/peek/${line.number}`, { signal: stop.signal })
-        .then((r) => (r.ok ? (r.json() as Promise<PeekData>) : null))
-        .then(setData)
-        .catch(() => undefined);
+        .then(async (r) => {
+          if (r.ok) setData((await r.json()) as PeekData);
+          else setFailed(r.headers.get("x-request-id") ?? "—");
+        })
+        .catch(() => (stop.signal.aborted ? undefined : setFailed("no connection")));
     }, 120);
     return () => {
       clearTimeout(wait);
@@ -309,8 +328,12 @@ function Peek({ line, onOpen, onTake }: { line: TurnLine; onOpen: () => void; on
           ) : null}
           {line.officer ? <p className="quiet">In the hands of {line.officer}.</p> : null}
         </>
-      ) : (
+      ) : failed === null ? (
         <p className="quiet">Looking …</p>
+      ) : (
+        <p className="wrong" role="alert">
+          This file could not be looked into ({failed}). The list stays as it is; opening the file tries again.
+        </p>
       )}
     </>
   );

@@ -1,3 +1,4 @@
+import { existsSync, readFileSync } from "node:fs";
 import path from "node:path";
 import type { Browser } from "playwright-core";
 import { inject } from "vitest";
@@ -11,6 +12,8 @@ export interface Demo {
   readonly browser: Browser;
   readonly url: string;
   readonly databaseUrl: string;
+  /** What its processes have written to their log. */
+  readonly log: () => string;
   readonly close: () => Promise<void>;
 }
 
@@ -38,6 +41,7 @@ export async function openDemo(name: string): Promise<Demo> {
     browser,
     url,
     databaseUrl: env.DATABASE_URL,
+    log: () => (existsSync(log) ? readFileSync(log, "utf8") : ""),
     close: async () => {
       await browser.close();
       await stopAll(children);

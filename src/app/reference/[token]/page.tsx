@@ -4,7 +4,6 @@ import { formatMoment, formatZone } from "../../../text/format";
 import { say } from "../../../text/say";
 import { ReferenceForm } from "../../../ui/reference-form.client";
 import { referencePage, requestOfLink } from "../../../views/reference-page";
-import { LightPage } from "../../light-page";
 import { locale, see } from "../../request";
 import { begin, decline, give } from "./reference.action";
 
@@ -16,7 +15,7 @@ export default async function ReferencePage({ params }: { params: Promise<{ toke
   const data = requestId ? await see(referencePage, { kind: "link", requestId }, {}) : null;
   const state = data?.state ?? "ended";
   return (
-    <LightPage language={language}>
+    <>
       {data && state !== "ended" ? (
         <>
           <h1>{say(language, "reference.title", { applicant: data.applicant })}</h1>
@@ -50,6 +49,6 @@ export default async function ReferencePage({ params }: { params: Promise<{ toke
           />
         </>
       ) : null}
-    </LightPage>
+    </>
   );
 }

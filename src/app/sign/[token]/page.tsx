@@ -4,7 +4,6 @@ import { formatMoment, formatZone } from "../../../text/format";
 import { say } from "../../../text/say";
 import { SignForm } from "../../../ui/sign-form.client";
 import { signatureOfLink, signaturePage } from "../../../views/signature-page";
-import { LightPage } from "../../light-page";
 import { locale, see } from "../../request";
 import { decline, sign } from "./sign.action";
 
@@ -16,7 +15,7 @@ export default async function SignPage({ params }: { params: Promise<{ token: st
   const data = requestId ? await see(signaturePage, { kind: "link", requestId }, {}) : null;
   const state = data?.state ?? "ended";
   return (
-    <LightPage language={language}>
+    <>
       {data && state !== "ended" ? (
         <>
           <h1>{data.title[language]}</h1>
@@ -51,6 +50,6 @@ export default async function SignPage({ params }: { params: Promise<{ token: st
           </p>
         </>
       ) : null}
-    </LightPage>
+    </>
   );
 }

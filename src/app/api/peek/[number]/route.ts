@@ -1,9 +1,13 @@
 import { peek } from "../../../../views/peek";
-import { identity, see } from "../../../request";
+import { failed, identity, see } from "../../../request";
 
 export async function GET(_: Request, { params }: { params: Promise<{ number: string }> }): Promise<Response> {
   const { number } = await params;
-  const person = await identity();
-  const data = person ? await see(peek, person.actor, { number }) : null;
-  return data ? Response.json(data) : Response.json({ reason: "not-found" }, { status: 404 });
+  try {
+    const person = await identity();
+    const data = person ? await see(peek, person.actor, { number }) : null;
+    return data ? Response.json(data) : Response.json({ reason: "not-found" }, { status: 404 });
+  } catch (error) {
+    return failed(error);
+  }
 }

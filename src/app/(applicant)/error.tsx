@@ -1,0 +1,11 @@
+"use client";
+
+import { type CaughtError, ErrorSheet } from "../../ui/error-sheet.client";
+
+export default function ApplicantError(caught: CaughtError) {
+  return (
+    <div className="sheet narrow">
+      <ErrorSheet {...caught} />
+    </div>
+  );
+}

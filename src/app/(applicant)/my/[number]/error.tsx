@@ -1,0 +1,8 @@
+"use client";
+
+import { type CaughtError, ErrorSheet } from "../../../../ui/error-sheet.client";
+
+/** The parts of the application stay beside it. */
+export default function ApplicationError(caught: CaughtError) {
+  return <ErrorSheet {...caught} />;
+}

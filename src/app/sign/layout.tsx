@@ -1,0 +1,1 @@
+export { LightPage as default } from "../light-page";

@@ -1,0 +1,11 @@
+"use client";
+
+import { type CaughtError, ErrorSheet } from "../../ui/error-sheet.client";
+
+export default function StandInError(caught: CaughtError) {
+  return (
+    <main className="stand-in">
+      <ErrorSheet {...caught} language="en" />
+    </main>
+  );
+}
