@@ -40,12 +40,12 @@ describe("errors and slow pages", () => {
     const alert = page.getByRole("alert").filter({ hasText: "Something went wrong on our side" });
     await alert.waitFor();
     const id = /number ([0-9a-f]{16})/u.exec(await alert.innerText())?.[1] ?? "";
-    await expect.poll(() => demo.log()).toContain(id);
+    await expect.poll(() => demo.log()).toContain(`"digest":"${id}"`);
     const line =
       demo
         .log()
         .split("\n")
-        .find((l) => l.includes(id)) ?? "";
+        .find((l) => l.startsWith("{") && l.includes(id)) ?? "{}";
     const note = JSON.parse(line);
     expect(note).toMatchObject({ msg: "defect", digest: id, error: { name: "TypeError" } });
     expect(note.error.stack.length).toBeGreaterThan(0);
