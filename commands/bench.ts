@@ -1,4 +1,4 @@
-import { startApplication } from "../src/acts/start-application";
+import { startApplication } from "../src/acts/application/start-application";
 import { makeAuth } from "../src/auth/better-auth";
 import { database, openPool } from "../src/db/connection";
 import { migrateDatabase } from "../src/db/migrate";

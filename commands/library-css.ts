@@ -4,7 +4,7 @@ import { StyleProvider } from "@ant-design/cssinjs";
 import { extractStyle } from "@ant-design/static-style-extract";
 import { ConfigProvider } from "antd";
 import { createElement as h } from "react";
-import { applicantTheme, theme } from "../src/ui/theme";
+import { applicantTheme, theme } from "../src/ui/frame/theme";
 
 /**
  * Writes the styles of the library's components that we use into a file of our own, once a build, as both faces have them. No page

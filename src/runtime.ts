@@ -1,6 +1,6 @@
 import type PgBoss from "pg-boss";
 import pino from "pino";
-import type { Runtime } from "./acts/act";
+import type { Runtime } from "./acts/act/act";
 import { type Auth, makeAuth } from "./auth/better-auth";
 import { database, openPool } from "./db/connection";
 import { openQueue, startQueue } from "./db/queue";

@@ -1,10 +1,10 @@
 import { dequal } from "dequal";
 import type pg from "pg";
-import { makeOffice, type Office, referenceSetSchema } from "./core/office/reference-set";
 import type { FileRow } from "./core/settlement/file-row";
 import { isAtRest, type Settled, settle } from "./core/settlement/settle";
-import { readFileRows } from "./db/file-rows";
-import { loadFiles } from "./db/load-file";
+import { makeOffice, type Office, referenceSetSchema } from "./core/standards/reference-set";
+import { readFileRows } from "./db/queries/file-rows";
+import { loadFiles } from "./db/queries/load-file";
 
 /**
  * Recomputes every stored assessment at its own instant and with its own versions, and reports rows that differ. The

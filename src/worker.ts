@@ -1,7 +1,7 @@
 import PgBoss from "pg-boss";
 import pino from "pino";
-import { type Runtime, runAct } from "./acts/act";
-import { keepTrayMail } from "./acts/messages";
+import { type Runtime, runAct } from "./acts/act/act";
+import { keepTrayMail } from "./acts/mail/messages";
 import { openPool } from "./db/connection";
 import { describeDefect } from "./db/defects";
 import { JOB_NAMES, startQueue } from "./db/queue";
@@ -9,7 +9,7 @@ import { type JobContext, runJob } from "./jobs/handlers";
 import { smtpMail, trayMail } from "./outside/mail";
 import { simulatedRegistry } from "./outside/registry";
 import { readSettings } from "./settings";
-import { registryStore } from "./views/registry-store";
+import { registryStore } from "./views/results/registry-store";
 
 /** The worker process: takes jobs from the queue and runs them. Any number of them can work on one database. */
 const POLL_SECONDS = 0.5;

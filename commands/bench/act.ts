@@ -1,6 +1,6 @@
 import type pg from "pg";
-import { type Runtime, runAct } from "../../src/acts/act";
-import { saveAnswers } from "../../src/acts/save-answers";
+import { type Runtime, runAct } from "../../src/acts/act/act";
+import { saveAnswers } from "../../src/acts/form/save-answers";
 import type { Actor } from "../../src/core/rights/actor";
 import { report, time } from "./measure";
 

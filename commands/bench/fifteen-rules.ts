@@ -1,5 +1,5 @@
 import jsonLogic from "json-logic-js";
-import type { AnswerFact, FileFacts } from "../../src/core/assessment/facts";
+import type { AnswerFact, FileFacts } from "../../src/core/file/facts";
 import type { RulebookBody } from "../../src/core/rulebook/rulebook";
 import type { Condition } from "../../src/core/rules/condition";
 import { courses, someone } from "../../src/demo/people";

@@ -1,8 +1,8 @@
 import type pg from "pg";
 import { assess } from "../../src/core/assessment/assess";
 import { database } from "../../src/db/connection";
-import { loadFiles } from "../../src/db/load-file";
-import { currentOffice } from "../../src/db/office";
+import { loadFiles } from "../../src/db/queries/load-file";
+import { currentOffice } from "../../src/db/queries/office";
 
 const BATCH = 200;
 

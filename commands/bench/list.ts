@@ -1,7 +1,7 @@
 import type pg from "pg";
 import type { Actor } from "../../src/core/rights/actor";
-import { turns } from "../../src/views/turns";
-import { readView } from "../../src/views/view";
+import { turns } from "../../src/views/assessment/turns";
+import { readView } from "../../src/views/view/view";
 import { report, time } from "./measure";
 
 const FILES = 100_000;

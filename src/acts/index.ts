@@ -1,52 +1,54 @@
-import * as accounts from "./accounts";
-import * as reference from "./answer-reference";
-import { askApplicant, settleAsk } from "./asks";
-import { arrangeChoices, changeChoice, moveChoice } from "./change-choices";
-import { confirmValues } from "./confirm-values";
-import { eraseCopies, orderCopies, reportCopy } from "./copies";
-import { copyCycle } from "./copy-cycle";
-import { refuseCorrection, requestCorrection } from "./correction-requests";
-import * as decisions from "./decisions";
-import { doDeed, undoDeed } from "./deeds";
-import { answerSearch, noteEmptySearch } from "./empty-searches";
-import { eraseDrafts } from "./erase-drafts";
-import { leaveOutPage, writeDigest } from "./for-assessors";
-import * as institutions from "./institutions";
-import { announceOpenings, forgetInterest, noteInterest } from "./interest";
-import * as evidence from "./judge-evidence";
-import * as files from "./keep-files";
-import { compareStatements, judgeLikeness } from "./likeness";
-import * as messages from "./messages";
-import { moveProgramme, suggestMove } from "./move-programme";
-import { noteKeeper } from "./note-keeper";
-import { keepLinkCopy, noteLink } from "./note-link";
-import * as overriding from "./override-finding";
-import { matchResults, settleOwnerResult, takeOwnerList } from "./owner-lists";
-import * as payments from "./payments";
-import { askPreview, askReferencePreview, reportPreview } from "./previews";
-import * as programmes from "./programmes";
-import { askReach, confirmReach, noteReach } from "./reach";
-import { passOverFiles, reassessFiles, setFileAside, tryFileAgain } from "./reassess";
-import * as referenceSet from "./reference-set";
-import * as registry from "./registry";
-import { remindDrafts, tellMissing } from "./remind-drafts";
-import { remindOpenings } from "./remind-openings";
-import { removeDocument, setAsideTwin } from "./remove-document";
-import * as reopening from "./reopen-sections";
-import * as requests from "./request-reference";
-import * as rounds from "./rounds";
-import * as rulebooks from "./rulebooks";
-import * as rulings from "./rulings";
-import { judgeSamePerson } from "./same-person";
-import { saveAnswers } from "./save-answers";
-import { dropPart, savePart, shareElement } from "./shared-parts";
-import * as signatures from "./signatures";
-import { startApplication } from "./start-application";
-import { submitApplication } from "./submit-application";
-import { takeBackLine } from "./take-back-line";
-import { storeTemplate } from "./templates";
-import { giveUndertaking } from "./undertaking";
-import { supplyForApplicant, uploadDocument } from "./upload-document";
+import { arrangeChoices, changeChoice, moveChoice } from "./application/change-choices";
+import { eraseDrafts } from "./application/erase-drafts";
+import { moveProgramme, suggestMove } from "./application/move-programme";
+import { remindDrafts, tellMissing } from "./application/remind-drafts";
+import * as reopening from "./application/reopen-sections";
+import { refuseCorrection, requestCorrection } from "./application/request-correction";
+import { startApplication } from "./application/start-application";
+import { submitApplication } from "./application/submit-application";
+import { giveUndertaking } from "./application/undertaking";
+import { withdraw } from "./application/withdraw";
+import * as overriding from "./assessment/override-finding";
+import { passOverFiles, reassessFiles, setFileAside, tryFileAgain } from "./assessment/reassess";
+import { takeFile } from "./assessment/take-file";
+import { copyCycle } from "./catalogue/copy-cycle";
+import { answerSearch, noteEmptySearch } from "./catalogue/empty-searches";
+import { announceOpenings, forgetInterest, noteInterest } from "./catalogue/interest";
+import * as programmes from "./catalogue/programmes";
+import { remindOpenings } from "./catalogue/remind-openings";
+import * as rounds from "./catalogue/rounds";
+import { askReach, confirmReach, noteReach } from "./contact/contact-notes";
+import { eraseCopies, orderCopies, reportCopy } from "./copies/copies";
+import { leaveOutPage, writeDigest } from "./copies/section-summary";
+import * as decisions from "./decision/decisions";
+import { askApplicant, settleAsk } from "./evidence/asks";
+import { confirmValues } from "./evidence/confirm-values";
+import { doDeed, undoDeed } from "./evidence/deeds";
+import { excuseRequirement } from "./evidence/excuse-requirement";
+import * as evidence from "./evidence/judge-evidence";
+import { noteKeeper } from "./evidence/note-keeper";
+import { keepLinkCopy, noteLink } from "./evidence/note-link";
+import { removeDocument, setAsideTwin } from "./evidence/remove-document";
+import * as signatures from "./evidence/signatures";
+import { supplyForApplicant, uploadDocument } from "./evidence/upload-document";
+import { saveAnswers } from "./form/save-answers";
+import { takeBackLine } from "./form/take-back-line";
+import * as messages from "./mail/messages";
+import * as payments from "./payments/payments";
+import * as accounts from "./people/accounts";
+import { judgeSamePerson } from "./people/same-person";
+import * as reference from "./references/answer-reference";
+import * as requests from "./references/request-reference";
+import { matchResults, settleOwnerResult, takeOwnerList } from "./results/owner-lists";
+import * as registry from "./results/registry";
+import { askPreview, askReferencePreview, reportPreview } from "./rulebook/previews";
+import * as rulebooks from "./rulebook/rulebooks";
+import { dropPart, savePart, shareElement } from "./rulebook/shared-parts";
+import { storeTemplate } from "./rulebook/templates";
+import * as rulings from "./rulings/rulings";
+import * as institutions from "./standards/institutions";
+import * as referenceSet from "./standards/reference-set";
+import { compareStatements, judgeLikeness } from "./statements/likeness";
 
 /** Every act there is: a test walks them with every role. */
 export const ACTS = {
@@ -74,7 +76,7 @@ export const ACTS = {
   copyCycle,
   declineReference: reference.declineReference,
   dropDecision: decisions.dropDecision,
-  excuseRequirement: files.excuseRequirement,
+  excuseRequirement,
   overrideFinding: overriding.overrideFinding,
   endOverride: overriding.endOverride,
   extendChoice: rounds.extendChoice,
@@ -180,12 +182,12 @@ export const ACTS = {
   startPayment: payments.startPayment,
   storeTemplate,
   submitApplication,
-  takeFile: files.takeFile,
+  takeFile,
   tellAlreadyHasAccount: accounts.tellAlreadyHasAccount,
   tieAccount: accounts.tieAccount,
   undoJudgement: evidence.undoJudgement,
   uploadDocument,
   supplyForApplicant,
-  withdraw: files.withdraw,
+  withdraw,
   withdrawReference: requests.withdrawReference,
 } as const;

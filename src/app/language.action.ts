@@ -1,7 +1,7 @@
 "use server";
 
 import { cookies } from "next/headers";
-import { chooseLanguage } from "../acts/accounts";
+import { chooseLanguage } from "../acts/people/accounts";
 import { identity, LOCALE_COOKIE, perform } from "./request";
 
 const YEAR_SECONDS = 365 * 24 * 3600;

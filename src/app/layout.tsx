@@ -6,7 +6,7 @@ import "../ui/styles/plans.css";
 import "../ui/styles/office.css";
 import type { Metadata } from "next";
 import type { ReactNode } from "react";
-import { fontClasses } from "../ui/fonts";
+import { fontClasses } from "../ui/frame/fonts";
 import { locale } from "./request";
 
 export const metadata: Metadata = {

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import { say } from "../text/say";
-import { Library } from "../ui/library.client";
+import { Library } from "../ui/frame/library.client";
 import { setLanguage } from "./language.action";
 import { locale, nonce, officeZone } from "./request";
 

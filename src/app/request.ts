@@ -4,16 +4,16 @@ import { cookies, headers } from "next/headers";
 import { redirect } from "next/navigation";
 import { cache } from "react";
 import type { z } from "zod";
-import type { Act, Outcome } from "../acts/act";
-import { runAct } from "../acts/act";
+import type { Act, Outcome } from "../acts/act/act";
+import { runAct } from "../acts/act/act";
 import { type Actor, holds, OFFICE, type Role } from "../core/rights/actor";
 import type { Locale } from "../core/text/local-text";
 import { describeDefect } from "../db/defects";
 import { webRuntime } from "../runtime";
 import { pickLocale } from "../text/say";
-import { type Identity, identityOf } from "../views/identity";
-import { officeNow } from "../views/office-now";
-import { readView, type View } from "../views/view";
+import { type Identity, identityOf } from "../views/people/identity";
+import { officeNow } from "../views/view/office-now";
+import { readView, type View } from "../views/view/view";
 
 /** What a page needs to know of the request it answers, worked out once a request. */
 export const LOCALE_COOKIE = "unvex-locale";

@@ -1,5 +1,6 @@
 import { isAPIError } from "better-auth/api";
 import { z } from "zod";
+import { type Runtime, runAct } from "../acts/act/act";
 import {
   acceptLink,
   beginGuess,
@@ -9,8 +10,7 @@ import {
   sendLink,
   tellAlreadyHasAccount,
   tieAccount,
-} from "../acts/accounts";
-import { type Runtime, runAct } from "../acts/act";
+} from "../acts/people/accounts";
 import type { Locale } from "../core/text/local-text";
 import { type Auth, LEAST_PASSWORD } from "./better-auth";
 

@@ -1,9 +1,9 @@
 import { randomUUID } from "node:crypto";
 import type { z } from "zod";
-import { type Act, type Runtime, runAct } from "../acts/act";
-import { saveAnswers } from "../acts/save-answers";
-import { uploadDocument } from "../acts/upload-document";
-import type { Json } from "../core/assessment/facts";
+import { type Act, type Runtime, runAct } from "../acts/act/act";
+import { uploadDocument } from "../acts/evidence/upload-document";
+import { saveAnswers } from "../acts/form/save-answers";
+import type { Json } from "../core/file/facts";
 import type { Actor } from "../core/rights/actor";
 import { inspectDocument } from "../formats/document/inspect";
 import type { Profile } from "./profile";

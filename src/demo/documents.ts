@@ -3,7 +3,7 @@ import path from "node:path";
 import { PDFDocument, type PDFFont, type PDFPage, rgb, StandardFonts } from "@cantoo/pdf-lib";
 import * as fontkit from "fontkit";
 import sharp from "sharp";
-import type { Picture } from "../core/requirements/definition";
+import type { Picture } from "../core/rulebook/requirement";
 import type { Profile } from "./profile";
 import { zoneLines } from "./zone-lines";
 

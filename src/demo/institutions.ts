@@ -1,4 +1,4 @@
-import type { InstitutionInput } from "../core/institutions/institution";
+import type { InstitutionInput } from "../core/standards/institution";
 
 /** The invented institutions of the demo's register. */
 const place = (

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { PlainDate } from "../core/ids";
-import { comparedWords } from "../core/likeness/compared-words";
-import { likenessOf } from "../core/likeness/likeness";
+import { comparedWords } from "../core/statements/compared-words";
+import { likenessOf } from "../core/statements/likeness";
 import { startOfStudies } from "./catalogue";
 import { ownWords } from "./own-words";
 import { stories } from "./stories";

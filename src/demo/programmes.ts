@@ -1,4 +1,4 @@
-import type { ProgrammeInput } from "../core/programmes/programme";
+import type { ProgrammeInput } from "../core/catalogue/programme";
 import type { RulebookBody } from "../core/rulebook/rulebook";
 import { schoolReportForm, taughtInEnglishForm } from "./documents";
 import { bht, bmr } from "./rulebooks/from-school";

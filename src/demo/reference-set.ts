@@ -1,4 +1,4 @@
-import type { ReferenceSet } from "../core/office/reference-set";
+import type { ReferenceSet } from "../core/standards/reference-set";
 
 /** The countries of the European Economic Area and Switzerland. */
 const HOME_COUNTRIES =

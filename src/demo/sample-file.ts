@@ -1,4 +1,4 @@
-import type { AnswerFact, EvidenceFact, FileFacts, Json, Round } from "../core/assessment/facts";
+import type { AnswerFact, EvidenceFact, FileFacts, Json, Round } from "../core/file/facts";
 import type { Instant, PlainDate } from "../core/ids";
 import type { Rulebook } from "../core/rulebook/rulebook";
 import { formOf } from "./applicant";

@@ -1,11 +1,11 @@
-import type { AnswerFact, ChoiceFact, ConfirmationFact, Json } from "../core/assessment/facts";
+import { AnswerIndex } from "../core/answers/answer-index";
+import { typedFacts } from "../core/answers/typed-facts";
+import type { AnswerFact, ChoiceFact, ConfirmationFact, Json } from "../core/file/facts";
 import type { Instant, PlainDate } from "../core/ids";
 import { planSection, scalarPlaces } from "../core/rulebook/plan";
+import { type Field, type Section, sectionSchema } from "../core/rulebook/section";
 import type { Condition } from "../core/rules/condition";
 import type { FactSource } from "../core/rules/fact";
-import { AnswerIndex } from "../core/sections/answer-index";
-import { type Field, type Section, sectionSchema } from "../core/sections/definition";
-import { typedFacts } from "../core/sections/typed-facts";
 import { sampleRound } from "./sample-file";
 
 const title = { en: "x", fr: "x" };

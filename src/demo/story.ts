@@ -1,4 +1,4 @@
-import type { Json } from "../core/assessment/facts";
+import type { Json } from "../core/file/facts";
 import type { Profile } from "./profile";
 
 /** One thing that happens to a file, on a day counted from the demo's anchor. */

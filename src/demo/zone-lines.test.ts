@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { compareZone } from "../core/identity/compare-zone";
-import { readZone } from "../core/identity/travel-document";
+import { compareZone } from "../core/people/compare-zone";
+import { readZone } from "../core/people/travel-document";
 import { someone } from "./people";
 import type { Profile } from "./profile";
 import { zoneLines } from "./zone-lines";

@@ -1,5 +1,5 @@
-import { zoneCountry } from "../core/identity/compare-zone";
-import { checkDigit, zoneNames } from "../core/identity/travel-document";
+import { zoneCountry } from "../core/people/compare-zone";
+import { checkDigit, zoneNames } from "../core/people/travel-document";
 import type { Profile } from "./profile";
 
 const LINE = 44;

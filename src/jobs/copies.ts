@@ -1,10 +1,10 @@
-import { type Runtime, runAct } from "../acts/act";
-import { reportCopy } from "../acts/copies";
+import { type Runtime, runAct } from "../acts/act/act";
+import { reportCopy } from "../acts/copies/copies";
 import { printDossier } from "../formats/print/dossier";
 import { printFormCopy } from "../formats/print/form-copy";
 import { say } from "../text/say";
-import { applicationOfCopy, type CopyWork, copyWork, forAssessors, uploadedBytes } from "../views/copy-work";
-import { formCopy, suppliedInOrder } from "../views/form-copy";
+import { formCopy, suppliedInOrder } from "../views/application/form-copy";
+import { applicationOfCopy, type CopyWork, copyWork, forAssessors, uploadedBytes } from "../views/copies/copy-work";
 
 /** Copies that are made for the office are in its language. */
 const LOCALE = "en";

@@ -1,4 +1,4 @@
-import type { Money } from "../core/fees/fee-item";
+import type { Money } from "../core/rulebook/fee-item";
 import type { Locale } from "../core/text/local-text";
 
 /** Dates, moments, numbers and money as people read them. Month names, never month numbers; deadlines with time and zone. */

@@ -1,7 +1,7 @@
 import { IntlMessageFormat } from "intl-messageformat";
 import type { Locale } from "../core/text/local-text";
-import { en } from "./en";
-import { fr } from "./fr";
+import { en } from "./sentences/en";
+import { fr } from "./sentences/fr";
 
 /** Sentences by language and key, in ICU message format. Both catalogues hold every key: the types see to it. */
 export type TextKey = keyof typeof en;

@@ -1,16 +1,16 @@
 import { IntlMessageFormat } from "intl-messageformat";
 import { describe, expect, it } from "vitest";
-import { RETURN_REASONS } from "../acts/judge-evidence";
-import { TEMPLATES } from "../acts/mail";
-import { STEP_KINDS } from "../core/assessment/result";
-import { REASONS } from "../core/outcome";
-import { STANDINGS } from "../core/requirements/definition";
-import { countryOptions } from "./code-lists";
-import { en } from "./en";
+import { RETURN_REASONS } from "../acts/evidence/judge-evidence";
+import { TEMPLATES } from "../acts/mail/queue-mail";
+import { STEP_KINDS } from "../core/file/result";
+import { REASONS } from "../core/record/outcome";
+import { STANDINGS } from "../core/rulebook/requirement";
 import { formatDate, formatMoment, formatMoney } from "./format";
-import { fr } from "./fr";
-import { renderMail } from "./mail";
 import { isTextKey, pickLocale, say } from "./say";
+import { en } from "./sentences/en";
+import { fr } from "./sentences/fr";
+import { countryOptions } from "./words/code-lists";
+import { renderMail } from "./words/render-mail";
 
 interface Element {
   readonly type: number;

@@ -1,41 +1,47 @@
-import { applyOffer } from "./apply";
-import { awaited } from "./awaited";
-import { copies, readyCopies } from "./copies";
-import { document } from "./document";
-import { drafts } from "./drafts";
-import { elsewhere } from "./elsewhere";
-import { figures } from "./figures";
-import { file } from "./file";
-import { finder } from "./finder";
-import { formPreview } from "./form-preview";
-import { institutionPage, institutionSuggestions, institutions, knownNames, registerTable } from "./institutions";
-import { statementComparison, writerLikeness } from "./likeness";
-import { linkCopy } from "./link-copy";
-import { linkPurpose } from "./link-purpose";
-import { fileMessages, myMessages, tray } from "./messages";
-import { myApplication, officeCopy } from "./my-application";
-import { myApplications } from "./my-applications";
-import { nextCycle } from "./next-cycle";
-import { otherScales } from "./other-scales";
-import { ownerListLook, ownerLists } from "./owner-lists";
-import { peek } from "./peek";
-import { plans } from "./plans";
-import { post, postTable } from "./post";
-import { referencePage } from "./reference-page";
-import { resultsFile } from "./results-file";
-import { rulebookPage, rulebooks } from "./rulebooks";
-import { rulings } from "./rulings";
-import { selfCheck } from "./self-check";
-import { sharedParts } from "./shared-parts";
-import { signaturePage } from "./signature-page";
-import { sites } from "./sites";
-import { staff } from "./staff";
-import { standards } from "./standards";
-import { submissions } from "./submissions";
-import { template } from "./template";
-import { troubledFiles } from "./troubled-files";
-import { turnContacts, turns } from "./turns";
-import { whatIf } from "./what-if";
+import { applyOffer } from "./application/apply-offer";
+import { drafts } from "./application/drafts";
+import { myApplication, officeCopy } from "./application/my-application";
+import { myApplications } from "./application/my-applications";
+import { nextCycle } from "./application/next-cycle";
+import { submissions } from "./application/submissions";
+import { awaited } from "./assessment/awaited";
+import { elsewhere } from "./assessment/elsewhere";
+import { file } from "./assessment/file";
+import { peek } from "./assessment/peek";
+import { troubledFiles } from "./assessment/troubled-files";
+import { turnContacts, turns } from "./assessment/turns";
+import { whatIf } from "./assessment/what-if";
+import { finder } from "./catalogue/finder";
+import { plans } from "./catalogue/plans";
+import { sites } from "./catalogue/sites";
+import { post, postTable } from "./contact/post";
+import { copies, readyCopies } from "./copies/copies";
+import { document } from "./evidence/document";
+import { linkCopy } from "./evidence/link-copy";
+import { signaturePage } from "./evidence/signature-page";
+import { figures } from "./figures/figures";
+import { formPreview } from "./form/form-preview";
+import { selfCheck } from "./form/self-check";
+import { linkPurpose } from "./mail/link-purpose";
+import { fileMessages, myMessages, tray } from "./mail/messages";
+import { staff } from "./people/staff";
+import { referencePage } from "./references/reference-page";
+import { ownerListLook, ownerLists } from "./results/owner-lists";
+import { resultsFile } from "./results/results-file";
+import { rulebookPage, rulebooks } from "./rulebook/rulebooks";
+import { sharedParts } from "./rulebook/shared-parts";
+import { template } from "./rulebook/template";
+import { rulings } from "./rulings/rulings";
+import {
+  institutionPage,
+  institutionSuggestions,
+  institutions,
+  knownNames,
+  registerTable,
+} from "./standards/institutions";
+import { otherScales } from "./standards/other-scales";
+import { standards } from "./standards/standards";
+import { statementComparison, writerLikeness } from "./statements/likeness";
 
 /** Every view there is: a test walks them with every role. */
 export const VIEWS = {

@@ -81,7 +81,7 @@ describe("errors and slow pages", () => {
     await applicant.context.close();
   });
 
-  it("a slow page shows its frame at once, and comes", async () => {
+  it("a slow page is said to be on its way at once, the frame can be used, and it comes", async () => {
     const { page } = office;
     await page.goto("/office/rulings");
     await page
@@ -91,8 +91,14 @@ describe("errors and slow pages", () => {
     await database.query("begin");
     await database.query("lock table file_standing in access exclusive mode");
     await page.getByRole("link", { name: "Turns" }).click();
-    await page.getByText("Loading …").waitFor();
+    await page.getByRole("status").filter({ hasText: "Loading …" }).waitFor();
     expect(await page.getByRole("link", { name: "Rulebooks" }).isVisible()).toBe(true);
+    expect(
+      await page
+        .getByRole("heading", { name: /Rulings/u })
+        .first()
+        .isVisible(),
+    ).toBe(true);
     await database.query("rollback");
     await page.locator(".turn-list li").first().waitFor();
   });

@@ -4,10 +4,10 @@ import path from "node:path";
 import type pg from "pg";
 import type PgBoss from "pg-boss";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { type Runtime, runAct } from "../../src/acts/act";
-import { giveReference } from "../../src/acts/answer-reference";
-import { requestReference } from "../../src/acts/request-reference";
-import { publishRulebook } from "../../src/acts/rulebooks";
+import { type Runtime, runAct } from "../../src/acts/act/act";
+import { giveReference } from "../../src/acts/references/answer-reference";
+import { requestReference } from "../../src/acts/references/request-reference";
+import { publishRulebook } from "../../src/acts/rulebook/rulebooks";
 import { openPool } from "../../src/db/connection";
 import { openQueue, startQueue } from "../../src/db/queue";
 import { act, fillForm, supply } from "../../src/demo/applicant";
@@ -15,7 +15,7 @@ import { planProgramme } from "../../src/demo/catalogue";
 import * as documents from "../../src/demo/documents";
 import { someone } from "../../src/demo/people";
 import { verifyAll } from "../../src/verify";
-import { identityOf } from "../../src/views/identity";
+import { identityOf } from "../../src/views/people/identity";
 import {
   followMail,
   goToApply,

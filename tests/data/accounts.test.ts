@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { changeRole, makeStaff, removeOldGuesses } from "../../src/acts/accounts";
-import { runAct } from "../../src/acts/act";
+import { runAct } from "../../src/acts/act/act";
+import { changeRole, makeStaff, removeOldGuesses } from "../../src/acts/people/accounts";
 import {
   type AccountContext,
   askForLink,

@@ -1,14 +1,14 @@
 import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { confirmValues } from "../../src/acts/confirm-values";
-import { takeBackLine } from "../../src/acts/take-back-line";
+import { runAct } from "../../src/acts/act/act";
+import { confirmValues } from "../../src/acts/evidence/confirm-values";
+import { takeBackLine } from "../../src/acts/form/take-back-line";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { verifyAll } from "../../src/verify";
-import { file as fileView } from "../../src/views/file";
-import { myApplication } from "../../src/views/my-application";
-import { readView } from "../../src/views/view";
+import { myApplication } from "../../src/views/application/my-application";
+import { file as fileView } from "../../src/views/assessment/file";
+import { readView } from "../../src/views/view/view";
 import { lookAt, submittedFile, type TestFile } from "../support/files";
 import { makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 

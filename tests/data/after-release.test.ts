@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { answerDecision, dropDecision, prepareDecision, releaseDecision } from "../../src/acts/decisions";
-import { withdraw } from "../../src/acts/keep-files";
-import { requestReference, withdrawReference } from "../../src/acts/request-reference";
+import { runAct } from "../../src/acts/act/act";
+import { withdraw } from "../../src/acts/application/withdraw";
+import { answerDecision, dropDecision, prepareDecision, releaseDecision } from "../../src/acts/decision/decisions";
+import { requestReference, withdrawReference } from "../../src/acts/references/request-reference";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { runJob } from "../../src/jobs/handlers";

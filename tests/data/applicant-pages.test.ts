@@ -1,16 +1,16 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { changeChoice } from "../../src/acts/change-choices";
-import { saveAnswers } from "../../src/acts/save-answers";
-import { startApplication } from "../../src/acts/start-application";
+import { changeChoice } from "../../src/acts/application/change-choices";
+import { startApplication } from "../../src/acts/application/start-application";
+import { saveAnswers } from "../../src/acts/form/save-answers";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { courses, someone } from "../../src/demo/people";
-import { landingHref } from "../../src/ui/applicant-step";
-import { withdrawalFees } from "../../src/ui/withdrawal";
-import type { MyApplication } from "../../src/views/application-data";
-import { formCopy } from "../../src/views/form-copy";
-import { myApplication } from "../../src/views/my-application";
-import { readView } from "../../src/views/view";
+import { landingHref } from "../../src/ui/application/applicant-step";
+import { withdrawalFees } from "../../src/ui/application/withdrawal";
+import type { MyApplication } from "../../src/views/application/application-data";
+import { formCopy } from "../../src/views/application/form-copy";
+import { myApplication } from "../../src/views/application/my-application";
+import { readView } from "../../src/views/view/view";
 import { anybody, begunFile, filledFile, lookAt, submittedFile } from "../support/files";
 import { must, openWorld, type World } from "../support/world";
 

@@ -1,9 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { confirmValues } from "../../src/acts/confirm-values";
+import { confirmValues } from "../../src/acts/evidence/confirm-values";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { awaited } from "../../src/views/awaited";
-import { readView } from "../../src/views/view";
+import { awaited } from "../../src/views/assessment/awaited";
+import { readView } from "../../src/views/view/view";
 import { submittedFile, type TestFile } from "../support/files";
 import { makePerson, must, openWorld, type World } from "../support/world";
 

@@ -1,14 +1,14 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { answerSearch, noteEmptySearch } from "../../src/acts/empty-searches";
-import { remindOpenings } from "../../src/acts/remind-openings";
-import { addRound, changeRound } from "../../src/acts/rounds";
+import { runAct } from "../../src/acts/act/act";
+import { answerSearch, noteEmptySearch } from "../../src/acts/catalogue/empty-searches";
+import { remindOpenings } from "../../src/acts/catalogue/remind-openings";
+import { addRound, changeRound } from "../../src/acts/catalogue/rounds";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { renderMail } from "../../src/text/mail";
-import { finder } from "../../src/views/finder";
-import { plans } from "../../src/views/plans";
-import { readView } from "../../src/views/view";
+import { renderMail } from "../../src/text/words/render-mail";
+import { finder } from "../../src/views/catalogue/finder";
+import { plans } from "../../src/views/catalogue/plans";
+import { readView } from "../../src/views/view/view";
 import { DAY, makePerson, must, openWorld, reasonOf, SYSTEM, VISITOR, type World } from "../support/world";
 
 /** What an office looks at before people come. */

@@ -1,12 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { withdraw } from "../../src/acts/keep-files";
-import { recordPayment, startPayment } from "../../src/acts/payments";
-import { startApplication } from "../../src/acts/start-application";
-import { submitApplication } from "../../src/acts/submit-application";
+import { runAct } from "../../src/acts/act/act";
+import { startApplication } from "../../src/acts/application/start-application";
+import { submitApplication } from "../../src/acts/application/submit-application";
+import { withdraw } from "../../src/acts/application/withdraw";
+import { recordPayment, startPayment } from "../../src/acts/payments/payments";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { myApplication } from "../../src/views/my-application";
-import { readView } from "../../src/views/view";
+import { myApplication } from "../../src/views/application/my-application";
+import { readView } from "../../src/views/view/view";
 import { filledFile, lookAt, submittedFile } from "../support/files";
 import { must, openWorld, SYSTEM, type World } from "../support/world";
 

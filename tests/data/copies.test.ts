@@ -1,19 +1,19 @@
 import { PDFDocument } from "@cantoo/pdf-lib";
 import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { eraseCopies, KEPT_DAYS, orderCopies } from "../../src/acts/copies";
-import { leaveOutPage, writeDigest } from "../../src/acts/for-assessors";
+import { runAct } from "../../src/acts/act/act";
+import { eraseCopies, KEPT_DAYS, orderCopies } from "../../src/acts/copies/copies";
+import { leaveOutPage, writeDigest } from "../../src/acts/copies/section-summary";
+import type { Reader } from "../../src/core/form/readers";
 import type { Actor } from "../../src/core/rights/actor";
-import type { Reader } from "../../src/core/sections/readers";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { runJob } from "../../src/jobs/handlers";
 import { trayMail } from "../../src/outside/mail";
-import { copies, copyBytes, readyCopies } from "../../src/views/copies";
-import { file as fileView } from "../../src/views/file";
-import { suppliedInOrder } from "../../src/views/form-copy";
-import { readApplication } from "../../src/views/my-application";
-import { readView } from "../../src/views/view";
+import { suppliedInOrder } from "../../src/views/application/form-copy";
+import { readApplication } from "../../src/views/application/my-application";
+import { file as fileView } from "../../src/views/assessment/file";
+import { copies, copyBytes, readyCopies } from "../../src/views/copies/copies";
+import { readView } from "../../src/views/view/view";
 import { lookAt, submittedFile, type TestFile } from "../support/files";
 import { DAY, makePerson, must, NO_REGISTRY, openWorld, reasonOf, SYSTEM, type World } from "../support/world";
 

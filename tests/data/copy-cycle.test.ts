@@ -1,13 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { copyCycle } from "../../src/acts/copy-cycle";
+import { runAct } from "../../src/acts/act/act";
+import { copyCycle } from "../../src/acts/catalogue/copy-cycle";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { finder } from "../../src/views/finder";
-import { nextCycle } from "../../src/views/next-cycle";
-import { plans } from "../../src/views/plans";
-import { rulebooks } from "../../src/views/rulebooks";
-import { readView } from "../../src/views/view";
+import { nextCycle } from "../../src/views/application/next-cycle";
+import { finder } from "../../src/views/catalogue/finder";
+import { plans } from "../../src/views/catalogue/plans";
+import { rulebooks } from "../../src/views/rulebook/rulebooks";
+import { readView } from "../../src/views/view/view";
 import { makePerson, must, openWorld, VISITOR, type World } from "../support/world";
 
 describe("a cycle copied to the next year", () => {

@@ -1,13 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { doDeed, undoDeed } from "../../src/acts/deeds";
-import { startApplication } from "../../src/acts/start-application";
+import { runAct } from "../../src/acts/act/act";
+import { startApplication } from "../../src/acts/application/start-application";
+import { doDeed, undoDeed } from "../../src/acts/evidence/deeds";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { fillAny } from "../../src/demo/filling";
 import { someone } from "../../src/demo/people";
-import { file as fileView } from "../../src/views/file";
-import { readView } from "../../src/views/view";
+import { file as fileView } from "../../src/views/assessment/file";
+import { readView } from "../../src/views/view/view";
 import { anybody, lookAt } from "../support/files";
 import { DAY, makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 

@@ -1,16 +1,16 @@
 import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { askApplicant } from "../../src/acts/asks";
-import { acceptEvidence, returnEvidence } from "../../src/acts/judge-evidence";
-import { removeDocument, setAsideTwin } from "../../src/acts/remove-document";
+import { runAct } from "../../src/acts/act/act";
+import { askApplicant } from "../../src/acts/evidence/asks";
+import { acceptEvidence, returnEvidence } from "../../src/acts/evidence/judge-evidence";
+import { removeDocument, setAsideTwin } from "../../src/acts/evidence/remove-document";
 
-import { supplyForApplicant, uploadDocument } from "../../src/acts/upload-document";
+import { supplyForApplicant, uploadDocument } from "../../src/acts/evidence/upload-document";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { document, documentBytes } from "../../src/views/document";
-import { file } from "../../src/views/file";
-import { readView } from "../../src/views/view";
+import { file } from "../../src/views/assessment/file";
+import { document, documentBytes } from "../../src/views/evidence/document";
+import { readView } from "../../src/views/view/view";
 import { begunFile, filledFile, lookAt, submittedFile, type TestFile } from "../support/files";
 import { makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 

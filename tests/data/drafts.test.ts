@@ -1,12 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { reassessFiles } from "../../src/acts/reassess";
-import { tellMissing } from "../../src/acts/remind-drafts";
+import { runAct } from "../../src/acts/act/act";
+import { tellMissing } from "../../src/acts/application/remind-drafts";
+import { reassessFiles } from "../../src/acts/assessment/reassess";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { renderMail } from "../../src/text/mail";
-import { type DraftKind, drafts } from "../../src/views/drafts";
-import { readView } from "../../src/views/view";
+import { renderMail } from "../../src/text/words/render-mail";
+import { type DraftKind, drafts } from "../../src/views/application/drafts";
+import { readView } from "../../src/views/view/view";
 import { begunFile, filledFile, lookAt, submittedFile } from "../support/files";
 import { DAY, makePerson, must, openWorld, reasonOf, SYSTEM, type World } from "../support/world";
 

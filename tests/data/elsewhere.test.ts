@@ -1,12 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { withdraw } from "../../src/acts/keep-files";
-import { moveProgramme, suggestMove } from "../../src/acts/move-programme";
-import { overrideFinding } from "../../src/acts/override-finding";
+import { runAct } from "../../src/acts/act/act";
+import { moveProgramme, suggestMove } from "../../src/acts/application/move-programme";
+import { withdraw } from "../../src/acts/application/withdraw";
+import { overrideFinding } from "../../src/acts/assessment/override-finding";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { elsewhere, type OtherPlace } from "../../src/views/elsewhere";
-import { readView } from "../../src/views/view";
+import { elsewhere, type OtherPlace } from "../../src/views/assessment/elsewhere";
+import { readView } from "../../src/views/view/view";
 import { filledFile, lookAt, submittedFile, type TestFile } from "../support/files";
 import { makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 

@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { eraseDrafts } from "../../src/acts/erase-drafts";
-import { withdraw } from "../../src/acts/keep-files";
-import { loadReferenceSet } from "../../src/acts/reference-set";
-import { extendChoice } from "../../src/acts/rounds";
+import { eraseDrafts } from "../../src/acts/application/erase-drafts";
+import { withdraw } from "../../src/acts/application/withdraw";
+import { extendChoice } from "../../src/acts/catalogue/rounds";
+import { loadReferenceSet } from "../../src/acts/standards/reference-set";
 import type { Actor } from "../../src/core/rights/actor";
 import { supply } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
@@ -10,11 +10,11 @@ import * as documents from "../../src/demo/documents";
 import { someone } from "../../src/demo/people";
 import { referenceSet } from "../../src/demo/reference-set";
 import { runJob } from "../../src/jobs/handlers";
-import { renderMail } from "../../src/text/mail";
+import { renderMail } from "../../src/text/words/render-mail";
 import { verifyAll } from "../../src/verify";
-import { file as fileView } from "../../src/views/file";
-import { myApplication } from "../../src/views/my-application";
-import { readView } from "../../src/views/view";
+import { myApplication } from "../../src/views/application/my-application";
+import { file as fileView } from "../../src/views/assessment/file";
+import { readView } from "../../src/views/view/view";
 import { lookAt, readyFile, submittedFile, type TestFile } from "../support/files";
 import { DAY, makePerson, must, NO_REGISTRY, openWorld, SYSTEM, type World } from "../support/world";
 

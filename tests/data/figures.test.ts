@@ -1,11 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { startApplication } from "../../src/acts/start-application";
-import type { Json } from "../../src/core/assessment/facts";
+import { startApplication } from "../../src/acts/application/start-application";
+import type { Json } from "../../src/core/file/facts";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { figures } from "../../src/views/figures";
-import { turnContacts, turns } from "../../src/views/turns";
-import { readView } from "../../src/views/view";
+import { turnContacts, turns } from "../../src/views/assessment/turns";
+import { figures } from "../../src/views/figures/figures";
+import { readView } from "../../src/views/view/view";
 import { anybody, lookAt } from "../support/files";
 import { makePerson, must, openWorld, type World } from "../support/world";
 

@@ -1,11 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { sendAgain } from "../../src/acts/messages";
+import { runAct } from "../../src/acts/act/act";
+import { sendAgain } from "../../src/acts/mail/messages";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { type JobContext, runJob } from "../../src/jobs/handlers";
-import { fileMessages } from "../../src/views/messages";
-import { readView } from "../../src/views/view";
+import { fileMessages } from "../../src/views/mail/messages";
+import { readView } from "../../src/views/view/view";
 import { lookAt, submittedFile, type TestFile } from "../support/files";
 import { makePerson, must, NO_REGISTRY, openWorld, reasonOf, type World } from "../support/world";
 

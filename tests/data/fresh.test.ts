@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { finder } from "../../src/views/finder";
-import { turns } from "../../src/views/turns";
-import { readView } from "../../src/views/view";
+import { turns } from "../../src/views/assessment/turns";
+import { finder } from "../../src/views/catalogue/finder";
+import { readView } from "../../src/views/view/view";
 import { makePerson, openWorld, VISITOR, type World } from "../support/world";
 
 describe("a fresh installation", () => {

@@ -1,9 +1,9 @@
 import { readFileSync } from "node:fs";
 import path from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { claimMessage, LEASE_MS, reportMessage } from "../../src/acts/messages";
-import { saveAnswers } from "../../src/acts/save-answers";
-import { startApplication } from "../../src/acts/start-application";
+import { startApplication } from "../../src/acts/application/start-application";
+import { saveAnswers } from "../../src/acts/form/save-answers";
+import { claimMessage, LEASE_MS, reportMessage } from "../../src/acts/mail/messages";
 import type { Actor } from "../../src/core/rights/actor";
 import { inTransaction } from "../../src/db/connection";
 import { CHUNK_BYTES, readContent, storeContent } from "../../src/db/content";

@@ -1,15 +1,15 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { confirmValues } from "../../src/acts/confirm-values";
+import { runAct } from "../../src/acts/act/act";
+import { confirmValues } from "../../src/acts/evidence/confirm-values";
 import {
   linkInstitution,
   mergeInstitutions,
   saveInstitution,
   takeRegister,
   unlinkInstitution,
-} from "../../src/acts/institutions";
-import type { InstitutionInput } from "../../src/core/institutions/institution";
+} from "../../src/acts/standards/institutions";
 import type { Actor } from "../../src/core/rights/actor";
+import type { InstitutionInput } from "../../src/core/standards/institution";
 import { type LoadedCatalogue, loadCatalogue } from "../../src/demo/catalogue";
 import { someone } from "../../src/demo/people";
 import {
@@ -18,9 +18,9 @@ import {
   institutions,
   knownNames,
   registerTable,
-} from "../../src/views/institutions";
-import { otherScales } from "../../src/views/other-scales";
-import { readView } from "../../src/views/view";
+} from "../../src/views/standards/institutions";
+import { otherScales } from "../../src/views/standards/other-scales";
+import { readView } from "../../src/views/view/view";
 import { filledFile, submittedFile } from "../support/files";
 import { makePerson, must, openWorld, reasonOf, VISITOR, type World } from "../support/world";
 

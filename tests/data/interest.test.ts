@@ -1,12 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { announceOpenings, forgetInterest, noteInterest } from "../../src/acts/interest";
-import { addRound } from "../../src/acts/rounds";
-import { startApplication } from "../../src/acts/start-application";
+import { runAct } from "../../src/acts/act/act";
+import { startApplication } from "../../src/acts/application/start-application";
+import { announceOpenings, forgetInterest, noteInterest } from "../../src/acts/catalogue/interest";
+import { addRound } from "../../src/acts/catalogue/rounds";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { renderMail } from "../../src/text/mail";
-import { plans } from "../../src/views/plans";
-import { readView } from "../../src/views/view";
+import { renderMail } from "../../src/text/words/render-mail";
+import { plans } from "../../src/views/catalogue/plans";
+import { readView } from "../../src/views/view/view";
 import { anybody } from "../support/files";
 import { makePerson, must, openWorld, SYSTEM, VISITOR, type World } from "../support/world";
 

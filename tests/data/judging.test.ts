@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { askApplicant, settleAsk, UNDO_MS } from "../../src/acts/asks";
-import { acceptEvidence, returnEvidence, undoJudgement } from "../../src/acts/judge-evidence";
-import { excuseRequirement } from "../../src/acts/keep-files";
+import { runAct } from "../../src/acts/act/act";
+import { askApplicant, settleAsk, UNDO_MS } from "../../src/acts/evidence/asks";
+import { excuseRequirement } from "../../src/acts/evidence/excuse-requirement";
+import { acceptEvidence, returnEvidence, undoJudgement } from "../../src/acts/evidence/judge-evidence";
 import type { Actor } from "../../src/core/rights/actor";
 import { supply } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";

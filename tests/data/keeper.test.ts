@@ -1,14 +1,14 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { confirmValues } from "../../src/acts/confirm-values";
-import { noteKeeper } from "../../src/acts/note-keeper";
-import { startApplication } from "../../src/acts/start-application";
+import { runAct } from "../../src/acts/act/act";
+import { startApplication } from "../../src/acts/application/start-application";
+import { confirmValues } from "../../src/acts/evidence/confirm-values";
+import { noteKeeper } from "../../src/acts/evidence/note-keeper";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { fillAny } from "../../src/demo/filling";
 import { someone } from "../../src/demo/people";
-import { file as fileView } from "../../src/views/file";
-import { readView } from "../../src/views/view";
+import { file as fileView } from "../../src/views/assessment/file";
+import { readView } from "../../src/views/view/view";
 import { anybody } from "../support/files";
 import { makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 

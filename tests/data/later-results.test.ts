@@ -1,17 +1,17 @@
 import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { acceptEvidence } from "../../src/acts/judge-evidence";
-import { saveAnswers } from "../../src/acts/save-answers";
-import { startApplication } from "../../src/acts/start-application";
+import { runAct } from "../../src/acts/act/act";
+import { startApplication } from "../../src/acts/application/start-application";
+import { acceptEvidence } from "../../src/acts/evidence/judge-evidence";
+import { saveAnswers } from "../../src/acts/form/save-answers";
 import type { Actor } from "../../src/core/rights/actor";
 import { supply } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { transcript } from "../../src/demo/documents";
 import { fillAny } from "../../src/demo/filling";
 import { someone } from "../../src/demo/people";
-import { myApplication } from "../../src/views/my-application";
-import { readView } from "../../src/views/view";
+import { myApplication } from "../../src/views/application/my-application";
+import { readView } from "../../src/views/view/view";
 import { anybody, lookAt, submittedFile, type TestFile } from "../support/files";
 import { DAY, makePerson, must, openWorld, type World } from "../support/world";
 

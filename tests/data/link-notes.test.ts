@@ -1,16 +1,16 @@
 import { PDFDocument } from "@cantoo/pdf-lib";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { keepLinkCopy, noteLink } from "../../src/acts/note-link";
-import { startApplication } from "../../src/acts/start-application";
+import { runAct } from "../../src/acts/act/act";
+import { startApplication } from "../../src/acts/application/start-application";
+import { keepLinkCopy, noteLink } from "../../src/acts/evidence/note-link";
 import type { Actor } from "../../src/core/rights/actor";
 import { sha256 } from "../../src/db/content";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { fillAny } from "../../src/demo/filling";
 import { someone } from "../../src/demo/people";
-import { file as fileView } from "../../src/views/file";
-import { linkCopy } from "../../src/views/link-copy";
-import { readView } from "../../src/views/view";
+import { file as fileView } from "../../src/views/assessment/file";
+import { linkCopy } from "../../src/views/evidence/link-copy";
+import { readView } from "../../src/views/view/view";
 import { anybody, lookAt } from "../support/files";
 import { DAY, makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { claimMessage, LEASE_MS, releaseStuckMessages, reportMessage } from "../../src/acts/messages";
+import { claimMessage, LEASE_MS, releaseStuckMessages, reportMessage } from "../../src/acts/mail/messages";
 import { openPool } from "../../src/db/connection";
 import { type JobContext, runJob } from "../../src/jobs/handlers";
 import { type MailService, smtpMail } from "../../src/outside/mail";

@@ -1,11 +1,11 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { endOverride, overrideFinding } from "../../src/acts/override-finding";
+import { runAct } from "../../src/acts/act/act";
+import { endOverride, overrideFinding } from "../../src/acts/assessment/override-finding";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { file as fileView } from "../../src/views/file";
-import { myApplication } from "../../src/views/my-application";
-import { readView } from "../../src/views/view";
+import { myApplication } from "../../src/views/application/my-application";
+import { file as fileView } from "../../src/views/assessment/file";
+import { readView } from "../../src/views/view/view";
 import { begunFile, lookAt, submittedFile, type TestFile } from "../support/files";
 import { DAY, makePerson, must, openWorld, type World } from "../support/world";
 

@@ -1,15 +1,15 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { settleOwnerResult, takeOwnerList } from "../../src/acts/owner-lists";
-import { saveAnswers } from "../../src/acts/save-answers";
-import { submitApplication } from "../../src/acts/submit-application";
+import { runAct } from "../../src/acts/act/act";
+import { submitApplication } from "../../src/acts/application/submit-application";
+import { saveAnswers } from "../../src/acts/form/save-answers";
+import { settleOwnerResult, takeOwnerList } from "../../src/acts/results/owner-lists";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { runJob } from "../../src/jobs/handlers";
 import { trayMail } from "../../src/outside/mail";
-import { file as fileView } from "../../src/views/file";
-import { ownerListLook, ownerLists } from "../../src/views/owner-lists";
-import { readView } from "../../src/views/view";
+import { file as fileView } from "../../src/views/assessment/file";
+import { ownerListLook, ownerLists } from "../../src/views/results/owner-lists";
+import { readView } from "../../src/views/view/view";
 import { lookAt, readyFile, type TestFile } from "../support/files";
 import { makePerson, must, NO_REGISTRY, openWorld, reasonOf, type World } from "../support/world";
 

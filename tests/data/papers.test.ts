@@ -1,13 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { confirmValues } from "../../src/acts/confirm-values";
-import { saveAnswers } from "../../src/acts/save-answers";
-import { startApplication } from "../../src/acts/start-application";
+import { runAct } from "../../src/acts/act/act";
+import { startApplication } from "../../src/acts/application/start-application";
+import { confirmValues } from "../../src/acts/evidence/confirm-values";
+import { saveAnswers } from "../../src/acts/form/save-answers";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { file as fileView } from "../../src/views/file";
-import { myApplication } from "../../src/views/my-application";
-import { readView } from "../../src/views/view";
+import { myApplication } from "../../src/views/application/my-application";
+import { file as fileView } from "../../src/views/assessment/file";
+import { readView } from "../../src/views/view/view";
 import { anybody, lookAt, submittedFile } from "../support/files";
 import { makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 

@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { recordPayment, startPayment } from "../../src/acts/payments";
+import { runAct } from "../../src/acts/act/act";
+import { recordPayment, startPayment } from "../../src/acts/payments/payments";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { readOrder, sign, simulatedCard } from "../../src/outside/card";

@@ -1,16 +1,16 @@
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { startApplication } from "../../src/acts/start-application";
-import { uploadDocument } from "../../src/acts/upload-document";
+import { runAct } from "../../src/acts/act/act";
+import { startApplication } from "../../src/acts/application/start-application";
+import { uploadDocument } from "../../src/acts/evidence/upload-document";
+import type { CopyReader } from "../../src/core/form/readers";
 import type { Actor } from "../../src/core/rights/actor";
-import type { CopyReader } from "../../src/core/sections/readers";
 import { readContent } from "../../src/db/content";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { inspectDocument } from "../../src/formats/document/inspect";
-import { suppliedInOrder } from "../../src/views/form-copy";
-import { myApplication } from "../../src/views/my-application";
-import { readView } from "../../src/views/view";
+import { suppliedInOrder } from "../../src/views/application/form-copy";
+import { myApplication } from "../../src/views/application/my-application";
+import { readView } from "../../src/views/view/view";
 import { anybody } from "../support/files";
 import { must, openWorld, reasonOf, type World } from "../support/world";
 

@@ -1,17 +1,17 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { askReach, confirmReach, noteReach } from "../../src/acts/reach";
-import { saveAnswers } from "../../src/acts/save-answers";
-import { startApplication } from "../../src/acts/start-application";
+import { runAct } from "../../src/acts/act/act";
+import { startApplication } from "../../src/acts/application/start-application";
+import { askReach, confirmReach, noteReach } from "../../src/acts/contact/contact-notes";
+import { saveAnswers } from "../../src/acts/form/save-answers";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { fillAny } from "../../src/demo/filling";
 import { someone } from "../../src/demo/people";
-import { file as fileView } from "../../src/views/file";
-import { myApplication } from "../../src/views/my-application";
-import { post, postTable } from "../../src/views/post";
-import { turnContacts } from "../../src/views/turns";
-import { readView } from "../../src/views/view";
+import { myApplication } from "../../src/views/application/my-application";
+import { file as fileView } from "../../src/views/assessment/file";
+import { turnContacts } from "../../src/views/assessment/turns";
+import { post, postTable } from "../../src/views/contact/post";
+import { readView } from "../../src/views/view/view";
 import { anybody, lookAt, submittedFile, type TestFile } from "../support/files";
 import { DAY, makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 

@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { passOverFiles, reassessFiles, tryFileAgain } from "../../src/acts/reassess";
-import { draftReferenceSet, editReferenceSet, publishReferenceSet } from "../../src/acts/reference-set";
-import type { ReferenceSet } from "../../src/core/office/reference-set";
+import { passOverFiles, reassessFiles, tryFileAgain } from "../../src/acts/assessment/reassess";
+import { draftReferenceSet, editReferenceSet, publishReferenceSet } from "../../src/acts/standards/reference-set";
 import type { Actor } from "../../src/core/rights/actor";
+import type { ReferenceSet } from "../../src/core/standards/reference-set";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { referenceSet } from "../../src/demo/reference-set";
 import { runJob } from "../../src/jobs/handlers";

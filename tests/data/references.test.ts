@@ -1,16 +1,16 @@
 import { createHash, randomUUID } from "node:crypto";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { declineReference, giveReference, openReference } from "../../src/acts/answer-reference";
-import { withdraw } from "../../src/acts/keep-files";
-import { requestReference, withdrawReference } from "../../src/acts/request-reference";
-import { saveAnswers } from "../../src/acts/save-answers";
+import { runAct } from "../../src/acts/act/act";
+import { withdraw } from "../../src/acts/application/withdraw";
+import { saveAnswers } from "../../src/acts/form/save-answers";
+import { declineReference, giveReference, openReference } from "../../src/acts/references/answer-reference";
+import { requestReference, withdrawReference } from "../../src/acts/references/request-reference";
 import type { Actor } from "../../src/core/rights/actor";
 import type { Filled } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { document } from "../../src/views/document";
-import { referencePage, requestOfLink } from "../../src/views/reference-page";
-import { readView } from "../../src/views/view";
+import { document } from "../../src/views/evidence/document";
+import { referencePage, requestOfLink } from "../../src/views/references/reference-page";
+import { readView } from "../../src/views/view/view";
 import { filledFile, lookAt } from "../support/files";
 import { makePerson, must, openWorld, type World } from "../support/world";
 

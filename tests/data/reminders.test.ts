@@ -1,9 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { remindDrafts } from "../../src/acts/remind-drafts";
-import { extendChoice } from "../../src/acts/rounds";
+import { remindDrafts } from "../../src/acts/application/remind-drafts";
+import { extendChoice } from "../../src/acts/catalogue/rounds";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { runJob } from "../../src/jobs/handlers";
-import { renderMail } from "../../src/text/mail";
+import { renderMail } from "../../src/text/words/render-mail";
 import { begunFile, filledFile, lookAt, submittedFile } from "../support/files";
 import { DAY, makePerson, must, NO_REGISTRY, openWorld, SYSTEM, type World } from "../support/world";
 

@@ -1,15 +1,20 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { refuseCorrection, requestCorrection } from "../../src/acts/correction-requests";
-import { withdraw } from "../../src/acts/keep-files";
-import { endReopening, readCorrections, reopenSections, sendCorrections } from "../../src/acts/reopen-sections";
-import { saveAnswers } from "../../src/acts/save-answers";
-import type { Json } from "../../src/core/assessment/facts";
+import { runAct } from "../../src/acts/act/act";
+import {
+  endReopening,
+  readCorrections,
+  reopenSections,
+  sendCorrections,
+} from "../../src/acts/application/reopen-sections";
+import { refuseCorrection, requestCorrection } from "../../src/acts/application/request-correction";
+import { withdraw } from "../../src/acts/application/withdraw";
+import { saveAnswers } from "../../src/acts/form/save-answers";
+import type { Json } from "../../src/core/file/facts";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { myApplication } from "../../src/views/my-application";
-import { submissions } from "../../src/views/submissions";
-import { readView } from "../../src/views/view";
+import { myApplication } from "../../src/views/application/my-application";
+import { submissions } from "../../src/views/application/submissions";
+import { readView } from "../../src/views/view/view";
 import { filledFile, lookAt, submittedFile, type TestFile } from "../support/files";
 import { makePerson, must, openWorld, type World } from "../support/world";
 

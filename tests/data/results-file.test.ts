@@ -2,13 +2,13 @@ import { randomUUID, X509Certificate } from "node:crypto";
 import { readFileSync } from "node:fs";
 import path from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { saveInstitution } from "../../src/acts/institutions";
-import { saveAnswers } from "../../src/acts/save-answers";
+import { saveAnswers } from "../../src/acts/form/save-answers";
+import { saveInstitution } from "../../src/acts/standards/institutions";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { fingerprintOf } from "../../src/formats/elmo/verify-signature";
-import { resultsFile } from "../../src/views/results-file";
-import { readView } from "../../src/views/view";
+import { resultsFile } from "../../src/views/results/results-file";
+import { readView } from "../../src/views/view/view";
 import { begunFile, lookAt } from "../support/files";
 import { makePerson, must, openWorld, VISITOR, type World } from "../support/world";
 

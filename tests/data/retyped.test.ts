@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { confirmValues } from "../../src/acts/confirm-values";
+import { confirmValues } from "../../src/acts/evidence/confirm-values";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { lookAt, submittedFile, type TestFile } from "../support/files";

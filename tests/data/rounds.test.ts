@@ -1,16 +1,16 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { answerDecision } from "../../src/acts/decisions";
-import { reassessFiles } from "../../src/acts/reassess";
-import { changeRound, closeRound, extendChoice, reopenRound } from "../../src/acts/rounds";
-import { startApplication } from "../../src/acts/start-application";
-import { submitApplication } from "../../src/acts/submit-application";
+import { runAct } from "../../src/acts/act/act";
+import { startApplication } from "../../src/acts/application/start-application";
+import { submitApplication } from "../../src/acts/application/submit-application";
+import { reassessFiles } from "../../src/acts/assessment/reassess";
+import { changeRound, closeRound, extendChoice, reopenRound } from "../../src/acts/catalogue/rounds";
+import { answerDecision } from "../../src/acts/decision/decisions";
 import type { Actor } from "../../src/core/rights/actor";
 import { type LoadedCatalogue, loadCatalogue } from "../../src/demo/catalogue";
 import { verifyAll } from "../../src/verify";
-import { finder } from "../../src/views/finder";
-import { turns } from "../../src/views/turns";
-import { readView } from "../../src/views/view";
+import { turns } from "../../src/views/assessment/turns";
+import { finder } from "../../src/views/catalogue/finder";
+import { readView } from "../../src/views/view/view";
 import { anybody, begunFile, lookAt, readyFile, submittedFile } from "../support/files";
 import { DAY, makePerson, must, openWorld, SYSTEM, VISITOR, type World } from "../support/world";
 

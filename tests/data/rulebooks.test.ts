@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { askPreview } from "../../src/acts/previews";
-import { reassessFiles } from "../../src/acts/reassess";
+import { runAct } from "../../src/acts/act/act";
+import { reassessFiles } from "../../src/acts/assessment/reassess";
+import { askPreview } from "../../src/acts/rulebook/previews";
 import {
   draftRulebook,
   dropRulebook,
@@ -9,14 +9,14 @@ import {
   moveToRulebook,
   publishDraft,
   publishRulebook,
-} from "../../src/acts/rulebooks";
+} from "../../src/acts/rulebook/rulebooks";
 import type { Actor } from "../../src/core/rights/actor";
 import type { RulebookBody } from "../../src/core/rulebook/rulebook";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { runJob } from "../../src/jobs/handlers";
 import { verifyAll } from "../../src/verify";
-import { rulebookPage } from "../../src/views/rulebooks";
-import { readView } from "../../src/views/view";
+import { rulebookPage } from "../../src/views/rulebook/rulebooks";
+import { readView } from "../../src/views/view/view";
 import { filledFile, lookAt, submittedFile, type TestFile } from "../support/files";
 import { makePerson, must, NO_REGISTRY, openWorld, reasonOf, SYSTEM, type World } from "../support/world";
 

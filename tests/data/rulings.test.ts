@@ -1,16 +1,16 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { confirmValues } from "../../src/acts/confirm-values";
-import { saveInstitution } from "../../src/acts/institutions";
-import { askEarlyRuling, endCaseRuling, endRuling, ruleOnCase } from "../../src/acts/rulings";
-import { submitApplication } from "../../src/acts/submit-application";
+import { runAct } from "../../src/acts/act/act";
+import { submitApplication } from "../../src/acts/application/submit-application";
+import { confirmValues } from "../../src/acts/evidence/confirm-values";
+import { askEarlyRuling, endCaseRuling, endRuling, ruleOnCase } from "../../src/acts/rulings/rulings";
+import { saveInstitution } from "../../src/acts/standards/institutions";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { INSTITUTIONS } from "../../src/demo/institutions";
-import { file as fileView } from "../../src/views/file";
-import { myApplication } from "../../src/views/my-application";
-import { rulings as rulingsView } from "../../src/views/rulings";
-import { readView } from "../../src/views/view";
+import { myApplication } from "../../src/views/application/my-application";
+import { file as fileView } from "../../src/views/assessment/file";
+import { rulings as rulingsView } from "../../src/views/rulings/rulings";
+import { readView } from "../../src/views/view/view";
 import { lookAt, readyFile, submittedFile, type TestFile } from "../support/files";
 import { DAY, makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 

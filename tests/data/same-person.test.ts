@@ -1,12 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { judgeSamePerson } from "../../src/acts/same-person";
-import { saveAnswers } from "../../src/acts/save-answers";
+import { runAct } from "../../src/acts/act/act";
+import { saveAnswers } from "../../src/acts/form/save-answers";
+import { judgeSamePerson } from "../../src/acts/people/same-person";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { someone } from "../../src/demo/people";
-import { file as fileView } from "../../src/views/file";
-import { readView } from "../../src/views/view";
+import { file as fileView } from "../../src/views/assessment/file";
+import { readView } from "../../src/views/view/view";
 import { filledFile, lookAt } from "../support/files";
 import { DAY, makePerson, must, openWorld, type World } from "../support/world";
 

@@ -1,15 +1,15 @@
 import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { type Outcome, runAct } from "../../src/acts/act";
-import { withdraw } from "../../src/acts/keep-files";
-import { saveAnswers } from "../../src/acts/save-answers";
-import type { Json } from "../../src/core/assessment/facts";
+import { type Outcome, runAct } from "../../src/acts/act/act";
+import { withdraw } from "../../src/acts/application/withdraw";
+import { saveAnswers } from "../../src/acts/form/save-answers";
+import type { Json } from "../../src/core/file/facts";
+import type { SaveResult } from "../../src/core/form/save-result";
 import type { Actor } from "../../src/core/rights/actor";
-import type { SaveResult } from "../../src/core/sections/save-result";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { verifyAll } from "../../src/verify";
-import { myApplication } from "../../src/views/my-application";
-import { readView } from "../../src/views/view";
+import { myApplication } from "../../src/views/application/my-application";
+import { readView } from "../../src/views/view/view";
 import { begunFile, lookAt, submittedFile } from "../support/files";
 import { must, openWorld, type World } from "../support/world";
 

@@ -1,13 +1,13 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { draftRulebook, dropRulebook, editRulebook, publishDraft } from "../../src/acts/rulebooks";
-import { dropPart, savePart, shareElement } from "../../src/acts/shared-parts";
+import { runAct } from "../../src/acts/act/act";
+import { draftRulebook, dropRulebook, editRulebook, publishDraft } from "../../src/acts/rulebook/rulebooks";
+import { dropPart, savePart, shareElement } from "../../src/acts/rulebook/shared-parts";
 import type { Actor } from "../../src/core/rights/actor";
 import type { RulebookBody } from "../../src/core/rulebook/rulebook";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { rulebookPage } from "../../src/views/rulebooks";
-import { sharedParts } from "../../src/views/shared-parts";
-import { readView } from "../../src/views/view";
+import { rulebookPage } from "../../src/views/rulebook/rulebooks";
+import { sharedParts } from "../../src/views/rulebook/shared-parts";
+import { readView } from "../../src/views/view/view";
 import { makePerson, must, openWorld, type World } from "../support/world";
 
 let world: World;

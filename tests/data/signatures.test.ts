@@ -1,18 +1,18 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { claimMessage, reportMessage } from "../../src/acts/messages";
-import { saveAnswers } from "../../src/acts/save-answers";
-import { declineSignature, remindSignature, requestSignature, signByLink } from "../../src/acts/signatures";
-import { startApplication } from "../../src/acts/start-application";
-import { hashToken } from "../../src/acts/token";
+import { runAct } from "../../src/acts/act/act";
+import { hashToken } from "../../src/acts/act/token";
+import { startApplication } from "../../src/acts/application/start-application";
+import { declineSignature, remindSignature, requestSignature, signByLink } from "../../src/acts/evidence/signatures";
+import { saveAnswers } from "../../src/acts/form/save-answers";
+import { claimMessage, reportMessage } from "../../src/acts/mail/messages";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { fillAny } from "../../src/demo/filling";
 import { someone } from "../../src/demo/people";
-import { file as fileView } from "../../src/views/file";
-import { myApplication } from "../../src/views/my-application";
-import { signatureOfLink, signaturePage } from "../../src/views/signature-page";
-import { readView } from "../../src/views/view";
+import { myApplication } from "../../src/views/application/my-application";
+import { file as fileView } from "../../src/views/assessment/file";
+import { signatureOfLink, signaturePage } from "../../src/views/evidence/signature-page";
+import { readView } from "../../src/views/view/view";
 import { anybody, lookAt } from "../support/files";
 import { DAY, makePerson, must, openWorld, reasonOf, SYSTEM, type World } from "../support/world";
 

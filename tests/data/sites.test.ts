@@ -1,11 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { moveChoice } from "../../src/acts/change-choices";
-import { reassessFiles } from "../../src/acts/reassess";
-import { startApplication } from "../../src/acts/start-application";
+import { moveChoice } from "../../src/acts/application/change-choices";
+import { startApplication } from "../../src/acts/application/start-application";
+import { reassessFiles } from "../../src/acts/assessment/reassess";
 import type { Actor } from "../../src/core/rights/actor";
 import { type LoadedCatalogue, loadCatalogue } from "../../src/demo/catalogue";
-import { sites } from "../../src/views/sites";
-import { readView } from "../../src/views/view";
+import { sites } from "../../src/views/catalogue/sites";
+import { readView } from "../../src/views/view/view";
 import { anybody } from "../support/files";
 import { makePerson, must, openWorld, SYSTEM, type World } from "../support/world";
 

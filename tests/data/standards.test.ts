@@ -1,20 +1,20 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { askReferencePreview } from "../../src/acts/previews";
+import { runAct } from "../../src/acts/act/act";
+import { askReferencePreview } from "../../src/acts/rulebook/previews";
 import {
   draftReferenceSet,
   dropReferenceDraft,
   editReferenceSet,
   publishReferenceSet,
-} from "../../src/acts/reference-set";
-import type { ReferenceSet } from "../../src/core/office/reference-set";
+} from "../../src/acts/standards/reference-set";
 import type { Actor } from "../../src/core/rights/actor";
+import type { ReferenceSet } from "../../src/core/standards/reference-set";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { referenceSet } from "../../src/demo/reference-set";
 import { runJob } from "../../src/jobs/handlers";
 import { verifyAll } from "../../src/verify";
-import { standards } from "../../src/views/standards";
-import { readView } from "../../src/views/view";
+import { standards } from "../../src/views/standards/standards";
+import { readView } from "../../src/views/view/view";
 import { filledFile, lookAt, submittedFile, type TestFile } from "../support/files";
 import { makePerson, must, NO_REGISTRY, openWorld, reasonOf, type World } from "../support/world";
 

@@ -1,16 +1,16 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act";
-import { draftRulebook, editRulebook, publishDraft } from "../../src/acts/rulebooks";
-import { startApplication } from "../../src/acts/start-application";
-import { storeTemplate } from "../../src/acts/templates";
+import { runAct } from "../../src/acts/act/act";
+import { startApplication } from "../../src/acts/application/start-application";
+import { draftRulebook, editRulebook, publishDraft } from "../../src/acts/rulebook/rulebooks";
+import { storeTemplate } from "../../src/acts/rulebook/templates";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { schoolReportForm } from "../../src/demo/documents";
-import { documentBytes } from "../../src/views/document";
-import { myApplication } from "../../src/views/my-application";
-import { rulebookPage } from "../../src/views/rulebooks";
-import { template } from "../../src/views/template";
-import { readView } from "../../src/views/view";
+import { myApplication } from "../../src/views/application/my-application";
+import { documentBytes } from "../../src/views/evidence/document";
+import { rulebookPage } from "../../src/views/rulebook/rulebooks";
+import { template } from "../../src/views/rulebook/template";
+import { readView } from "../../src/views/view/view";
 import { makePerson, must, openWorld, VISITOR, type World } from "../support/world";
 
 /** Forms that the office offers for download, such as one for a school to fill in. */

@@ -1,12 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { askApplicant } from "../../src/acts/asks";
-import { takeFile, withdraw } from "../../src/acts/keep-files";
-import { saveAnswers } from "../../src/acts/save-answers";
-import { startApplication } from "../../src/acts/start-application";
+import { startApplication } from "../../src/acts/application/start-application";
+import { withdraw } from "../../src/acts/application/withdraw";
+import { takeFile } from "../../src/acts/assessment/take-file";
+import { askApplicant } from "../../src/acts/evidence/asks";
+import { saveAnswers } from "../../src/acts/form/save-answers";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { PAGE, type TurnsData, turns } from "../../src/views/turns";
-import { readView } from "../../src/views/view";
+import { PAGE, type TurnsData, turns } from "../../src/views/assessment/turns";
+import { readView } from "../../src/views/view/view";
 import { anybody, submittedFile } from "../support/files";
 import { makePerson, must, openWorld, type World } from "../support/world";
 

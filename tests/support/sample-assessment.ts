@@ -1,7 +1,7 @@
 import { assess } from "../../src/core/assessment/assess";
-import type { FileFacts } from "../../src/core/assessment/facts";
+import type { FileFacts } from "../../src/core/file/facts";
 import type { Instant } from "../../src/core/ids";
-import { makeOffice } from "../../src/core/office/reference-set";
+import { makeOffice } from "../../src/core/standards/reference-set";
 import { someone } from "../../src/demo/people";
 import type { Profile } from "../../src/demo/profile";
 import { referenceSet } from "../../src/demo/reference-set";

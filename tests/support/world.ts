@@ -1,7 +1,7 @@
 import { inject } from "vitest";
 import type { z } from "zod";
 import { startCluster } from "../../commands/cluster.mjs";
-import { type Act, type Outcome, type Runtime, runAct } from "../../src/acts/act";
+import { type Act, type Outcome, type Runtime, runAct } from "../../src/acts/act/act";
 import type { Actor, Role } from "../../src/core/rights/actor";
 import { openPool } from "../../src/db/connection";
 import { openQueue, startQueue } from "../../src/db/queue";

@@ -1,6 +1,6 @@
 "use server";
 
-import { noteEmptySearch } from "../../acts/empty-searches";
+import { noteEmptySearch } from "../../acts/catalogue/empty-searches";
 import { perform, VISITOR } from "../request";
 
 /** Notes words by which nothing was found; nothing is said to the visitor. */

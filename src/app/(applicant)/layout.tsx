@@ -1,7 +1,7 @@
-import Link from "next/link";
 import type { ReactNode } from "react";
 import { say } from "../../text/say";
-import { Library } from "../../ui/library.client";
+import { Library } from "../../ui/frame/library.client";
+import { Way } from "../../ui/frame/way.client";
 import { setLanguage } from "../language.action";
 import { identity, isOffice, locale, nonce, officeZone } from "../request";
 import { signOut } from "./account/sign-out.action";
@@ -17,16 +17,30 @@ export default async function ApplicantLayout({ children }: { children: ReactNod
           {t("nav.skip")}
         </a>
         <header className="light-band">
-          <Link href="/" className="light-brand">
+          <Way loading={t("page.loading")} href="/" className="light-brand">
             Unvex <span>{t("brand.line")}</span>
-          </Link>
+          </Way>
           <nav aria-label="Unvex">
-            <Link href="/">{t("nav.programmes")}</Link>
+            <Way loading={t("page.loading")} href="/">
+              {t("nav.programmes")}
+            </Way>
             {person ? (
               <>
-                {isOffice(person) ? <Link href="/office">Office</Link> : <Link href="/my">{t("nav.mine")}</Link>}
-                <Link href="/messages">{t("nav.messages")}</Link>
-                <Link href="/account">{t("nav.account")}</Link>
+                {isOffice(person) ? (
+                  <Way loading={t("page.loading")} href="/office">
+                    Office
+                  </Way>
+                ) : (
+                  <Way loading={t("page.loading")} href="/my">
+                    {t("nav.mine")}
+                  </Way>
+                )}
+                <Way loading={t("page.loading")} href="/messages">
+                  {t("nav.messages")}
+                </Way>
+                <Way loading={t("page.loading")} href="/account">
+                  {t("nav.account")}
+                </Way>
                 <form action={signOut}>
                   <button type="submit" className="link-button">
                     {t("nav.signOut")}
@@ -35,8 +49,12 @@ export default async function ApplicantLayout({ children }: { children: ReactNod
               </>
             ) : (
               <>
-                <Link href="/sign-in">{t("nav.signIn")}</Link>
-                <Link href="/sign-up">{t("nav.signUp")}</Link>
+                <Way loading={t("page.loading")} href="/sign-in">
+                  {t("nav.signIn")}
+                </Way>
+                <Way loading={t("page.loading")} href="/sign-up">
+                  {t("nav.signUp")}
+                </Way>
               </>
             )}
             <form action={setLanguage}>

@@ -1,14 +1,14 @@
 import Link from "next/link";
-import { countryOptions, fieldName } from "../../text/code-lists";
 import { formatDate, languageName } from "../../text/format";
 import { say } from "../../text/say";
-import { CampusMap } from "../../ui/finder/campus-map";
-import { FinderForm } from "../../ui/finder/finder-form.client";
-import { Hit } from "../../ui/finder/hit";
-import { NotFoundNote } from "../../ui/finder/not-found.client";
-import { personString, queryString, readQuery, type SearchParams } from "../../ui/finder/query";
-import { ZoneNote } from "../../ui/programme";
-import { finder } from "../../views/finder";
+import { countryOptions, fieldName } from "../../text/words/code-lists";
+import { CampusMap } from "../../ui/catalogue/finder/campus-map";
+import { FinderForm } from "../../ui/catalogue/finder/finder-form.client";
+import { Hit } from "../../ui/catalogue/finder/hit";
+import { NotFoundNote } from "../../ui/catalogue/finder/not-found.client";
+import { personString, queryString, readQuery, type SearchParams } from "../../ui/catalogue/finder/query";
+import { ZoneNote } from "../../ui/catalogue/programme";
+import { finder } from "../../views/catalogue/finder";
 import { locale, see, VISITOR } from "../request";
 import { noteNotFound } from "./finder.action";
 

@@ -1,6 +1,6 @@
 import "server-only";
 import pLimit from "p-limit";
-import { DEFAULT_MOST_BYTES } from "../../core/documents/limits";
+import { DEFAULT_MOST_BYTES } from "../../core/evidence/limits";
 import { inspectDocument } from "../../formats/document/inspect";
 import type { Inspection } from "../../formats/document/inspection";
 import { readForm } from "./read-form";

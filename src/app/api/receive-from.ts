@@ -1,6 +1,6 @@
 import "server-only";
-import type { Outcome } from "../../acts/act";
-import type { Identity } from "../../views/identity";
+import type { Outcome } from "../../acts/act/act";
+import type { Identity } from "../../views/people/identity";
 import { identity } from "../request";
 import { type Received, receiveFile } from "./receive-file";
 import { isSameOrigin } from "./same-origin";

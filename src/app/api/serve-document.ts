@@ -1,6 +1,6 @@
 import "server-only";
 import { webRuntime } from "../../runtime";
-import { type DocumentData, documentBytes } from "../../views/document";
+import { type DocumentData, documentBytes } from "../../views/evidence/document";
 import { disposition } from "./disposition";
 
 /**

@@ -1,7 +1,7 @@
 "use client";
 
 import Link from "next/link";
-import { type CaughtError, ErrorSheet } from "../../ui/error-sheet.client";
+import { type CaughtError, ErrorSheet } from "../../ui/frame/error-sheet.client";
 
 /** The head stays, with its words and the find field. */
 export default function OfficeError(caught: CaughtError) {

@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import { holds, OFFICE } from "../../core/rights/actor";
-import { Band } from "../../ui/band.client";
-import { Library } from "../../ui/library.client";
+import { Band } from "../../ui/frame/band.client";
+import { Library } from "../../ui/frame/library.client";
 import { signOut } from "../(applicant)/account/sign-out.action";
 import { nonce, officeZone, requirePerson } from "../request";
 

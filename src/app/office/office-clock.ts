@@ -1,10 +1,10 @@
 import "server-only";
 import { webRuntime } from "../../runtime";
 import { formatDayOf, formatMoment } from "../../text/format";
-import { shortTimeLeft, TURN_WORDS } from "../../text/office";
-import type { TurnLine } from "../../ui/turn-list.client";
-import { officeNow } from "../../views/office-now";
-import type { TurnRow } from "../../views/turns";
+import { shortTimeLeft, TURN_WORDS } from "../../text/words/office";
+import type { TurnLine } from "../../ui/assessment/turn-list.client";
+import type { TurnRow } from "../../views/assessment/turns";
+import { officeNow } from "../../views/view/office-now";
 import { turnDeed } from "./turn-deed";
 
 /** A day of this cycle: the year goes without saying. */

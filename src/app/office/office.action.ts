@@ -1,10 +1,10 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
-import { orderCopies } from "../../acts/copies";
-import { takeFile } from "../../acts/keep-files";
-import type { Reader } from "../../core/sections/readers";
-import { REFUSED_WORDS } from "../../text/office";
+import { takeFile } from "../../acts/assessment/take-file";
+import { orderCopies } from "../../acts/copies/copies";
+import type { Reader } from "../../core/form/readers";
+import { REFUSED_WORDS } from "../../text/words/office";
 import { perform, requirePerson } from "../request";
 
 /** Takes files in hand, each in a transaction of its own; gives the sentence for the first that was refused. */

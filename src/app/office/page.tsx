@@ -1,11 +1,11 @@
 import Link from "next/link";
 import { redirect } from "next/navigation";
-import { isTurn, TURNS } from "../../core/assessment/facts";
-import { isFileReason } from "../../core/assessment/reason";
+import { isTurn, TURNS } from "../../core/file/facts";
+import { isFileReason } from "../../core/file/reason";
 import { holds, OFFICE } from "../../core/rights/actor";
-import { REASON_WORDS, TURN_WORDS } from "../../text/office";
-import { TurnList } from "../../ui/turn-list.client";
-import { type TurnsData, turns } from "../../views/turns";
+import { REASON_WORDS, TURN_WORDS } from "../../text/words/office";
+import { TurnList } from "../../ui/assessment/turn-list.client";
+import { type TurnsData, turns } from "../../views/assessment/turns";
 import { identity, requirePerson, see } from "../request";
 import { copyThem, takeInHand } from "./office.action";
 import { officeClock } from "./office-clock";

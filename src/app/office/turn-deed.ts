@@ -1,6 +1,6 @@
-import type { FileReason } from "../../core/assessment/reason";
-import { STEP_KINDS, type StepKind } from "../../core/assessment/result";
-import { REASON_WORDS, stepDeed } from "../../text/office";
+import type { FileReason } from "../../core/file/reason";
+import { STEP_KINDS, type StepKind } from "../../core/file/result";
+import { REASON_WORDS, stepDeed } from "../../text/words/office";
 
 const isStep = (reason: FileReason): reason is StepKind => STEP_KINDS.some((kind) => kind === reason);
 

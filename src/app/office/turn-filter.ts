@@ -1,5 +1,5 @@
-import { fold } from "../../core/identity/fold";
-import type { RoundFilter } from "../../views/turns";
+import { fold } from "../../core/people/fold";
+import type { RoundFilter } from "../../views/assessment/turns";
 
 /** What the address of the list of turns says. */
 export interface TurnQuery {

@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { ALL, look, person, SUBMITTED } from "../../../tests/support/sample-assessment";
 import { sampleFile } from "../../demo/sample-file";
+import type { FileFacts } from "../file/facts";
+import type { Assessment } from "../file/result";
 import type { Instant, PlainDate } from "../ids";
 import { type ApplicantAssessment, applicantsShare } from "./applicants-share";
-import type { FileFacts } from "./facts";
-import type { Assessment } from "./result";
 
 const documents = ALL.map((requirement) => ({ requirement }));
 const submitted = (facts: Partial<FileFacts> = {}): FileFacts =>

@@ -1,5 +1,5 @@
+import type { Assessment, ChoiceResult, FileResult, FindingResult, RequirementResult, Step } from "../file/result";
 import { nextStep } from "./assess";
-import type { Assessment, ChoiceResult, FileResult, FindingResult, RequirementResult, Step } from "./result";
 
 /**
  * How the entry rules stand that the rulebook lets applicants see, once it is submitted: before, the check before applying says it, and

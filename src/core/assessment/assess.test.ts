@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { ALL, accepted, look, of, office, person, SUBMITTED } from "../../../tests/support/sample-assessment";
 import { sampleFile, sampleRound, sampleRulebook } from "../../demo/sample-file";
+import type { FileFacts } from "../file/facts";
 import type { Instant, PlainDate } from "../ids";
 import { assess } from "./assess";
-import type { FileFacts } from "./facts";
 
 describe("the language of teaching", () => {
   it("decides whether English is asked for", () => {

@@ -1,18 +1,9 @@
+import { AnswerIndex } from "../answers/answer-index";
 import { readClock } from "../calendar/clock";
+import { closingOf } from "../catalogue/round-state";
 import { feesDue } from "../fees/fees-due";
-import type { Office } from "../office/reference-set";
-import { reachedBy } from "../requirements/definition";
-import { enoughToSubmit, isSettled, requirementResults } from "../requirements/standings";
-import { closingOf } from "../rounds/round-state";
-import type { Rulebook } from "../rulebook/rulebook";
-import { AnswerIndex } from "../sections/answer-index";
-import { formatDay } from "../time/day";
-import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
-import { awaitedOf } from "./awaited";
-import { comb } from "./comb";
-import { type ChoiceContext, contexts } from "./context";
-import { type DecisionFact, type FileFacts, type Round, TURNS } from "./facts";
-import { eligibilityOf, findingsOf } from "./findings";
+import type { ChoiceContext } from "../file/choice-context";
+import { type DecisionFact, type FileFacts, type Round, TURNS } from "../file/facts";
 import {
   type Assessment,
   type ChoiceResult,
@@ -21,7 +12,17 @@ import {
   STAGES,
   type Stage,
   type Step,
-} from "./result";
+} from "../file/result";
+import { enoughToSubmit, isSettled, requirementResults } from "../requirements/standings";
+import { reachedBy } from "../rulebook/requirement";
+import type { Rulebook } from "../rulebook/rulebook";
+import type { Office } from "../standards/reference-set";
+import { formatDay } from "../time/day";
+import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
+import { awaitedOf } from "./awaited";
+import { comb } from "./comb";
+import { contexts } from "./context";
+import { eligibilityOf, findingsOf } from "./findings";
 import { owedSteps, pausesOf } from "./steps";
 
 export interface AssessInput {

@@ -3,11 +3,11 @@ import { courses, type ProfileChange, someone } from "../../demo/people";
 import { referenceSet } from "../../demo/reference-set";
 import { mmh } from "../../demo/rulebooks/mmh";
 import { sampleFile, sampleRound, sampleRulebook } from "../../demo/sample-file";
+import type { FileFacts } from "../file/facts";
 import type { Instant } from "../ids";
-import { makeOffice } from "../office/reference-set";
 import type { Rulebook } from "../rulebook/rulebook";
+import { makeOffice } from "../standards/reference-set";
 import { assess } from "./assess";
-import type { FileFacts } from "./facts";
 
 const office = makeOffice(1, referenceSet);
 const SUBMITTED = "2026-11-20T09:00:00.000Z" as Instant;

@@ -1,15 +1,15 @@
-import type { Office } from "../office/reference-set";
+import { applies } from "../answers/completeness";
+import { stillUnfed } from "../answers/given-by-registry";
+import type { ChoiceContext } from "../file/choice-context";
+import { isRunning, text } from "../file/entries";
+import type { Awaited, ChoiceResult } from "../file/result";
 import { planOf } from "../rulebook/plan";
+import { factName } from "../rulebook/section";
 import { show } from "../rules/compare";
 import type { Entry, Fact } from "../rules/fact";
 import type { Trace } from "../rules/trace";
-import { applies } from "../sections/completeness";
-import { factName } from "../sections/definition";
-import { stillUnfed } from "../sections/fed";
+import type { Office } from "../standards/reference-set";
 import { addMonths, formatDay, parseDay } from "../time/day";
-import type { ChoiceContext } from "./context";
-import { isRunning, text } from "./entries";
-import type { Awaited, ChoiceResult } from "./result";
 
 const stated = (entry: Entry, ...fields: readonly string[]): string | null =>
   fields.map((f) => text(entry, f)?.value ?? null).find((value) => value !== null) ?? null;

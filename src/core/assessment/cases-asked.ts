@@ -1,7 +1,7 @@
-import type { Office } from "../office/reference-set";
+import type { ChoiceContext } from "../file/choice-context";
+import type { FileFacts } from "../file/facts";
 import { planOf } from "../rulebook/plan";
-import type { ChoiceContext } from "./context";
-import type { FileFacts } from "./facts";
+import type { Office } from "../standards/reference-set";
 import { type CaseResult, casesOf, type RulingMeasure } from "./ruling";
 
 /** Everything that a choice's rulebook asks a ruling on, measure by measure. */

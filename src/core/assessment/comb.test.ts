@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { someone } from "../../demo/people";
 import { referenceSet } from "../../demo/reference-set";
 import { sampleFile, sampleRound, sampleRulebook } from "../../demo/sample-file";
-import { makeOffice } from "../office/reference-set";
+import { makeOffice } from "../standards/reference-set";
 import { assess } from "./assess";
 import { comb, combText, MOST_BARS, readComb } from "./comb";
 

@@ -1,5 +1,5 @@
-import type { Standing } from "../requirements/definition";
-import type { Bar, RequirementResult, Step } from "./result";
+import type { Bar, RequirementResult, Step } from "../file/result";
+import type { Standing } from "../rulebook/requirement";
 
 /** Worst first: a bar shared by repeated entries shows the worst of them. */
 const WORST: readonly Standing[] = ["returned", "missing", "to check", "promised", "accepted", "excused", "not needed"];

@@ -2,10 +2,10 @@ import { describe, expect, it } from "vitest";
 import { someone } from "../../demo/people";
 import { referenceSet } from "../../demo/reference-set";
 import { sampleFile, sampleRound, sampleRulebook } from "../../demo/sample-file";
+import type { FileFacts } from "../file/facts";
 import type { Instant } from "../ids";
-import { makeOffice } from "../office/reference-set";
+import { makeOffice } from "../standards/reference-set";
 import { assess } from "./assess";
-import type { FileFacts } from "./facts";
 
 const office = makeOffice(1, referenceSet);
 const NOW = "2026-11-25T09:00:00.000Z";

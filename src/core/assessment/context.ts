@@ -1,25 +1,17 @@
+import type { AnswerIndex } from "../answers/answer-index";
+import { typedFacts } from "../answers/typed-facts";
+import { closingOf } from "../catalogue/round-state";
+import type { ChoiceContext } from "../file/choice-context";
+import type { ChoiceFact, FileFacts, Round } from "../file/facts";
 import { whole } from "../numbers/ratio";
-import type { Office } from "../office/reference-set";
-import { closingOf } from "../rounds/round-state";
 import { planOf } from "../rulebook/plan";
 import type { Rulebook } from "../rulebook/rulebook";
 import { judge } from "../rules/evaluate";
 import { type Fact, type FactList, type FactSource, UNKNOWN } from "../rules/fact";
-import type { AnswerIndex } from "../sections/answer-index";
-import { typedFacts } from "../sections/typed-facts";
+import type { Office } from "../standards/reference-set";
 import { dayAt, requireDay } from "../time/zone";
 import type { ChoiceDays } from "./days";
-import type { ChoiceFact, FileFacts, Round } from "./facts";
 import { measureFact } from "./measures";
-
-/** One choice with the versions it stands on and the facts that its rules see. */
-export interface ChoiceContext {
-  readonly choice: ChoiceFact;
-  readonly rulebook: Rulebook;
-  readonly round: Round;
-  readonly source: FactSource;
-  readonly group: string | null;
-}
 
 const NO_LIST: FactList = { entries: [], open: true };
 

@@ -3,8 +3,8 @@ import { finding, look, NOW, office, person, SUBMITTED } from "../../../tests/su
 import { courses, type someone } from "../../demo/people";
 import type { Profile } from "../../demo/profile";
 import { sampleFile, sampleRound, sampleRulebook } from "../../demo/sample-file";
+import type { FileFacts } from "../file/facts";
 import { assess } from "./assess";
-import type { FileFacts } from "./facts";
 
 describe("entry rules", () => {
   it.each([

@@ -1,11 +1,11 @@
+import type { ChoiceContext } from "../file/choice-context";
+import { isRunning } from "../file/entries";
+import type { FileFacts } from "../file/facts";
+import type { Eligibility, FindingResult } from "../file/result";
 import type { Condition } from "../rules/condition";
 import { evaluate, judge } from "../rules/evaluate";
 import type { Fact, FactSource } from "../rules/fact";
 import { certainTruth } from "../rules/verdict";
-import type { ChoiceContext } from "./context";
-import { isRunning } from "./entries";
-import type { FileFacts } from "./facts";
-import type { Eligibility, FindingResult } from "./result";
 
 const COMPLETED: Fact = { kind: "value", value: "completed", confirmed: false };
 

@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { referenceSet } from "../../demo/reference-set";
 import { parseDecimal, toFixed, toShort } from "../numbers/ratio";
-import { makeOffice } from "../office/reference-set";
 import type { Measure } from "../rulebook/rulebook";
 import { type Entry, entryOf, type Fact, type FactSource } from "../rules/fact";
+import { makeOffice } from "../standards/reference-set";
 import { gradeMeasure } from "./grade";
 
 type Grade = Extract<Measure, { kind: "grade" }>;

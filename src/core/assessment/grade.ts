@@ -1,15 +1,15 @@
+import { degreeOf } from "../answers/typed-facts";
+import { countingDegree, number, text } from "../file/entries";
 import { localCredits } from "../grades/ects";
 import { type Carried, carryOver, isHigherBetter, type SourceScale, USUAL_METHOD } from "../grades/method";
 import { percentageOf } from "../grades/percentage";
 import { onScale, readMark } from "../grades/scale";
 import { type Attempt, type Summary, summarise, USUAL_MEAN } from "../grades/summary";
 import { add, compare, parseDecimal, type Ratio, round, toFixed, toShort, ZERO } from "../numbers/ratio";
-import type { Office } from "../office/reference-set";
 import type { Measure } from "../rulebook/rulebook";
 import type { Entry, Fact, FactSource } from "../rules/fact";
 import { UNKNOWN } from "../rules/fact";
-import { degreeOf } from "../sections/typed-facts";
-import { countingDegree, number, text } from "./entries";
+import type { Office } from "../standards/reference-set";
 
 type GradeMeasure = Extract<Measure, { kind: "grade" }>;
 

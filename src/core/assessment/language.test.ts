@@ -3,12 +3,12 @@ import { INVENTED_TESTS } from "../../../tests/support/invented-tests";
 import { vectorsOf } from "../../../tests/support/vectors";
 import { referenceSet } from "../../demo/reference-set";
 import { toShort, whole } from "../numbers/ratio";
-import { makeOffice } from "../office/reference-set";
 import type { Measure } from "../rulebook/rulebook";
 import { compareFact, readyLimit } from "../rules/compare";
 import type { Condition } from "../rules/condition";
 import { judge } from "../rules/evaluate";
 import { entryOf, type Fact, type FactSource } from "../rules/fact";
+import { makeOffice } from "../standards/reference-set";
 import { addMonths, formatDay, parseDay } from "../time/day";
 import { levelMeasure, monthsMeasure, proofMeasure } from "./language";
 

@@ -1,3 +1,4 @@
+import { endOf, text } from "../file/entries";
 import {
   countable,
   judgeSittings,
@@ -9,16 +10,15 @@ import {
 } from "../language/sittings";
 import { type Result, resultOf, type Scores, type TestDefinition } from "../language/test-definition";
 import { toShort, whole } from "../numbers/ratio";
-import type { Office } from "../office/reference-set";
 import type { Measure } from "../rulebook/rulebook";
 import { CEFR } from "../rules/compare";
 import { withEntry } from "../rules/compile";
 import { judge } from "../rules/evaluate";
 import { columnOf, type Detail, type Fact, type FactSource, type ProofPart, UNKNOWN } from "../rules/fact";
 import type { Truth } from "../rules/truth";
+import type { Office } from "../standards/reference-set";
 import { formatDay, monthsBetween, parseDay } from "../time/day";
 import { type ChoiceDays, dayOf } from "./days";
-import { endOf, text } from "./entries";
 
 /** The claimed or confirmed scores of a sitting. */
 export type ScoresOf = (entry: string) => { readonly value: unknown; readonly confirmed: boolean };

@@ -1,6 +1,6 @@
-import type { Office } from "../office/reference-set";
 import type { Measure } from "../rulebook/rulebook";
 import type { Fact, FactSource } from "../rules/fact";
+import type { Office } from "../standards/reference-set";
 import { ageMeasure } from "./age";
 import type { ChoiceDays } from "./days";
 import { gradeMeasure } from "./grade";

@@ -2,10 +2,10 @@ import { describe, expect, it } from "vitest";
 import { referenceSet } from "../../demo/reference-set";
 import { language } from "../../demo/rulebooks/parts/language";
 import { education } from "../../demo/rulebooks/parts/studies";
-import { makeOffice } from "../office/reference-set";
+import type { FileFacts } from "../file/facts";
 import { planSection } from "../rulebook/plan";
 import { entryOf, type Fact, type FactSource } from "../rules/fact";
-import type { FileFacts } from "./facts";
+import { makeOffice } from "../standards/reference-set";
 import { type RulingMeasure, rulingMeasure } from "./ruling";
 
 const office = makeOffice(1, referenceSet);

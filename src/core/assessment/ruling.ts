@@ -1,11 +1,6 @@
-import type { Office } from "../office/reference-set";
+import type { FileFacts } from "../file/facts";
 import type { PlannedSection } from "../rulebook/plan";
 import type { Measure } from "../rulebook/rulebook";
-import { withEntry } from "../rules/compile";
-import { judge } from "../rules/evaluate";
-import type { Entry, Fact, FactSource } from "../rules/fact";
-import { UNKNOWN } from "../rules/fact";
-import type { Truth } from "../rules/truth";
 import {
   caseFields,
   caseOf,
@@ -14,10 +9,15 @@ import {
   entitledBy,
   nearnessOf,
   type RuledCase,
-} from "../rulings/ruled-case";
-import { factName, type Section } from "../sections/definition";
+} from "../rulebook/ruled-case";
+import { factName, type Section } from "../rulebook/section";
+import { withEntry } from "../rules/compile";
+import { judge } from "../rules/evaluate";
+import type { Entry, Fact, FactSource } from "../rules/fact";
+import { UNKNOWN } from "../rules/fact";
+import type { Truth } from "../rules/truth";
+import type { Office } from "../standards/reference-set";
 import type { LocalText } from "../text/local-text";
-import type { FileFacts } from "./facts";
 
 export type RulingMeasure = Extract<Measure, { kind: "ruling" }>;
 

@@ -4,12 +4,12 @@ import { referenceSet } from "../../demo/reference-set";
 import { bmr } from "../../demo/rulebooks/from-school";
 import { sampleFile, sampleRound, sampleRulebook } from "../../demo/sample-file";
 import { AT } from "../../demo/sample-sections";
+import { AnswerIndex } from "../answers/answer-index";
+import type { AnswerFact } from "../file/facts";
 import type { Instant } from "../ids";
-import { makeOffice } from "../office/reference-set";
-import { AnswerIndex } from "../sections/answer-index";
+import { makeOffice } from "../standards/reference-set";
 import { assess } from "./assess";
 import { contexts } from "./context";
-import type { AnswerFact } from "./facts";
 import { unconfirmed } from "./steps";
 
 const office = makeOffice(1, referenceSet);

@@ -1,17 +1,17 @@
+import type { AnswerIndex, AnswerRow } from "../answers/answer-index";
+import { stillUnfed } from "../answers/given-by-registry";
 import type { Pause } from "../calendar/clock";
 import { addWorking } from "../calendar/working-days";
-import type { Office } from "../office/reference-set";
-import { reachedBy } from "../requirements/definition";
+import type { ChoiceContext } from "../file/choice-context";
+import { text } from "../file/entries";
+import type { FileFacts, Turn } from "../file/facts";
+import type { ChoiceResult, FindingResult, RequirementResult, Step, StepKind } from "../file/result";
 import { planOf } from "../rulebook/plan";
-import type { AnswerIndex, AnswerRow } from "../sections/answer-index";
-import { stillUnfed } from "../sections/fed";
+import { reachedBy } from "../rulebook/requirement";
+import type { Office } from "../standards/reference-set";
 import { type Day, formatDay, parseDay } from "../time/day";
 import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
 import { type CasePlace, casesAsked, earlyWish } from "./cases-asked";
-import type { ChoiceContext } from "./context";
-import { text } from "./entries";
-import type { FileFacts, Turn } from "./facts";
-import type { ChoiceResult, FindingResult, RequirementResult, Step, StepKind } from "./result";
 
 export interface StepInput {
   readonly facts: FileFacts;

@@ -1,8 +1,8 @@
 import { assess } from "../assessment/assess";
-import type { FileFacts, Round } from "../assessment/facts";
-import type { Assessment, ChoiceResult } from "../assessment/result";
-import type { Office } from "../office/reference-set";
+import type { FileFacts, Round } from "../file/facts";
+import type { Assessment, ChoiceResult } from "../file/result";
 import type { Rulebook } from "../rulebook/rulebook";
+import type { Office } from "../standards/reference-set";
 
 /**
  * What would change for one choice if its rulebook, or what the office goes by, became another: its group, eligibility, findings, what is

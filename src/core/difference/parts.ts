@@ -1,4 +1,4 @@
-import type { Json } from "../assessment/facts";
+import type { Json } from "../file/facts";
 import type { LocalText } from "../text/local-text";
 
 /** What differs between two versions of something that is kept as data, part by part, so that it can be read. */

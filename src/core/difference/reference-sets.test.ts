@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { referenceSet } from "../../demo/reference-set";
-import type { ReferenceSet } from "../office/reference-set";
+import type { ReferenceSet } from "../standards/reference-set";
 import { compareReferenceSets } from "./reference-sets";
 
 const differ = (change: Partial<ReferenceSet>) =>

@@ -1,4 +1,4 @@
-import type { ReferenceSet } from "../office/reference-set";
+import type { ReferenceSet } from "../standards/reference-set";
 import { compareLists, type Difference, partsChanged } from "./parts";
 
 /** What differs between two reference sets of the office. */

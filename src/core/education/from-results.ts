@@ -1,6 +1,6 @@
-import type { Json } from "../assessment/facts";
-import { checkValue } from "../sections/check-value";
-import type { Field } from "../sections/definition";
+import { checkValue } from "../answers/check-value";
+import type { Json } from "../file/facts";
+import type { Field } from "../rulebook/section";
 
 /** A degree as a file of student results names it; what it does not say is empty. Days as `2026-07-01`. */
 export interface NamedDegree {

@@ -1,5 +1,5 @@
-import { nameLikeness } from "../identity/likeness";
 import { compare, parseDecimal } from "../numbers/ratio";
+import { nameLikeness } from "../people/name-likeness";
 
 /** One result as a registry of examinations knows it. */
 export interface RegistryResult {

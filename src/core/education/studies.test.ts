@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Json } from "../assessment/facts";
+import type { Json } from "../file/facts";
 import { parseDay } from "../time/day";
 import { lastPlaceOfStudy, notableIn, type Study, studyOf } from "./studies";
 

@@ -1,4 +1,4 @@
-import type { Json } from "../assessment/facts";
+import type { Json } from "../file/facts";
 import { type Day, parseDay, parseRough, type RoughDate } from "../time/day";
 
 /** One entry of a form's lists by its fields, confirmed values before claimed ones. */

@@ -1,4 +1,4 @@
-import type { ChargeFact, FileFacts } from "../assessment/facts";
+import type { ChargeFact, FileFacts } from "../file/facts";
 import type { Rulebook } from "../rulebook/rulebook";
 
 /** What becomes of a paid fee when what it was paid for is withdrawn. */

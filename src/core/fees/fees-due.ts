@@ -1,6 +1,6 @@
-import type { ChoiceContext } from "../assessment/context";
-import type { FeeDue } from "../assessment/result";
-import { applies } from "../sections/completeness";
+import { applies } from "../answers/completeness";
+import type { ChoiceContext } from "../file/choice-context";
+import type { FeeDue } from "../file/result";
 
 /**
  * What is due by the fee items of all choices. An item for the file that comes from several choices is due once, at the

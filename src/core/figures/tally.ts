@@ -1,6 +1,6 @@
-import type { Json } from "../assessment/facts";
-import type { Field, Section } from "../sections/definition";
-import { isNotKnown } from "../sections/not-known";
+import { isNotKnown } from "../answers/not-known";
+import type { Json } from "../file/facts";
+import type { Field, Section } from "../rulebook/section";
 
 /** Kinds of which there are few enough answers to count each. */
 const COUNTABLE: readonly Field["kind"][] = [

@@ -3,13 +3,13 @@ import { someone } from "../../demo/people";
 import { referenceSet } from "../../demo/reference-set";
 import { sampleFile, sampleRound } from "../../demo/sample-file";
 import { assess } from "../assessment/assess";
-import type { ChargeFact, ChoiceFact, EvidenceFact, FileFacts, ReferenceFact } from "../assessment/facts";
-import type { RequirementResult } from "../assessment/result";
+import type { ChargeFact, ChoiceFact, EvidenceFact, FileFacts, ReferenceFact } from "../file/facts";
+import type { RequirementResult } from "../file/result";
 import type { Instant } from "../ids";
-import { makeOffice } from "../office/reference-set";
+import { type Requirement, requirementSchema } from "../rulebook/requirement";
 import { type RulebookBody, rulebookSchema } from "../rulebook/rulebook";
 import type { Condition } from "../rules/condition";
-import { type Requirement, requirementSchema } from "./definition";
+import { makeOffice } from "../standards/reference-set";
 
 const office = makeOffice(1, referenceSet);
 const AT = "2026-11-20T09:00:00.000Z" as Instant;

@@ -1,16 +1,11 @@
-import type { ChoiceContext } from "../assessment/context";
-import type { EvidenceFact, FileFacts, ReferenceFact } from "../assessment/facts";
-import type { FeeDue, RequirementResult } from "../assessment/result";
+import type { AnswerIndex } from "../answers/answer-index";
+import { applies, sectionGaps } from "../answers/completeness";
+import { stillUnfed } from "../answers/given-by-registry";
+import type { ChoiceContext } from "../file/choice-context";
+import type { EvidenceFact, FileFacts, ReferenceFact } from "../file/facts";
+import type { Gap } from "../file/gap";
+import type { FeeDue, RequirementResult } from "../file/result";
 import type { PlainDate } from "../ids";
-import type { Office } from "../office/reference-set";
-import { withEntry } from "../rules/compile";
-import { evaluate, judge } from "../rules/evaluate";
-import type { FactSource } from "../rules/fact";
-import type { AnswerIndex } from "../sections/answer-index";
-import { applies, type Gap, sectionGaps } from "../sections/completeness";
-import { factName } from "../sections/definition";
-import { stillUnfed } from "../sections/fed";
-import { parseDay } from "../time/day";
 import {
   atLeastProof,
   type DocumentRequirement,
@@ -19,7 +14,13 @@ import {
   type ProofLevel,
   type Requirement,
   type Standing,
-} from "./definition";
+} from "../rulebook/requirement";
+import { factName } from "../rulebook/section";
+import { withEntry } from "../rules/compile";
+import { evaluate, judge } from "../rules/evaluate";
+import type { FactSource } from "../rules/fact";
+import type { Office } from "../standards/reference-set";
+import { parseDay } from "../time/day";
 
 /** What the standings of one choice are read from. */
 export interface StandingInput {

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import type { RequirementResult } from "../assessment/result";
-import { atLeastProof, MOMENTS, PROOF_LEVELS, reachedBy, STANDINGS } from "./definition";
+import type { RequirementResult } from "../file/result";
+import { atLeastProof, MOMENTS, PROOF_LEVELS, reachedBy, STANDINGS } from "../rulebook/requirement";
 import { enoughToSubmit, isSettled } from "./standings";
 
 describe("what may be submitted", () => {

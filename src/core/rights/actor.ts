@@ -37,3 +37,6 @@ export function holds(actor: Actor, roles: readonly Role[], programmes?: readonl
 
 /** The roles that work on files. A lead officer may do all that an officer may. */
 export const OFFICE: readonly Role[] = ["officer", "lead officer"];
+
+/** The roles that may read how files are judged: rulebooks, standards, institutions and rulings. */
+export const RULEBOOK_READERS: readonly Role[] = ["officer", "lead officer", "administrator"];

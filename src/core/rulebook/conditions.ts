@@ -1,7 +1,7 @@
-import type { Requirement } from "../requirements/definition";
 import type { Condition, Limit } from "../rules/condition";
-import { type FieldKind, factName, reachedFrom } from "../sections/definition";
+import type { Requirement } from "./requirement";
 import type { Measure, RulebookBody } from "./rulebook";
+import { type FieldKind, factName, reachedFrom } from "./section";
 
 export interface PlacedCondition {
   /** The key of the part in which it stands. */

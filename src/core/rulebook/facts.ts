@@ -1,7 +1,7 @@
 import { CEFR } from "../rules/compare";
 import type { Comparison } from "../rules/condition";
-import { type Field, type FieldKind, factName, reachedFrom } from "../sections/definition";
 import type { RulebookBody } from "./rulebook";
+import { type Field, type FieldKind, factName, reachedFrom } from "./section";
 
 /**
  * The facts that a rule of this rulebook may read, each with its type, so that a builder offers only what exists and only

@@ -1,7 +1,7 @@
 import { factNames } from "../rules/names";
-import { caseFields } from "../rulings/ruled-case";
-import { type Field, factName, reachedFrom, type Section } from "../sections/definition";
 import type { Measure, RulebookBody } from "./rulebook";
+import { caseFields } from "./ruled-case";
+import { type Field, factName, reachedFrom, type Section } from "./section";
 
 /** One section as an assessment reads it: the name that rules know it by, and the fields that may become facts. */
 export interface PlannedSection {

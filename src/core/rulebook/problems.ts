@@ -1,11 +1,11 @@
 import { factNames } from "../rules/names";
 import { canBeMet } from "../rules/possible";
-import { type FieldKind, factName, keeperLink, reachedFrom } from "../sections/definition";
 import type { LocalText } from "../text/local-text";
 import { conditionsOf } from "./conditions";
 import { measureProblems } from "./measure-problems";
 import type { RulebookProblem } from "./problem";
 import type { RulebookBody } from "./rulebook";
+import { type FieldKind, factName, keeperLink, reachedFrom } from "./section";
 
 const GIVEN = new Set([
   "start",

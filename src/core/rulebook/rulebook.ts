@@ -1,14 +1,14 @@
 import { z } from "zod";
-import { feeItemSchema } from "../fees/fee-item";
 import { gradeMethodSchema } from "../grades/method";
 import { meanPolicySchema } from "../grades/summary";
 import { minimumSchema } from "../language/sittings";
-import { requirementSchema } from "../requirements/definition";
 import { conditionSchema } from "../rules/condition";
-import { sectionSchema } from "../sections/definition";
 import { localTextSchema } from "../text/local-text";
 import { LEAP_BIRTHDAYS } from "../time/age";
+import { feeItemSchema } from "./fee-item";
 import { partKeySchema } from "./part-key";
+import { requirementSchema } from "./requirement";
+import { sectionSchema } from "./section";
 
 const resultDays = {
   /** The day on which a result still has to be valid; the start of studies where nothing is said. */

@@ -1,9 +1,9 @@
 import type { Condition } from "../rules/condition";
 import { evaluate } from "../rules/evaluate";
 import type { FactSource } from "../rules/fact";
-import { factName, type Section } from "../sections/definition";
 import type { LocalText } from "../text/local-text";
 import type { RulebookBody } from "./rulebook";
+import { factName, type Section } from "./section";
 
 type Asked = Extract<Condition, { sum: string }> | Extract<Condition, { fact: string }>;
 

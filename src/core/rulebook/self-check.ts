@@ -1,7 +1,7 @@
 import { factNames } from "../rules/names";
-import { factName, type Section } from "../sections/definition";
 import { planOf } from "./plan";
 import type { RulebookBody } from "./rulebook";
+import { factName, type Section } from "./section";
 
 /**
  * The part of a form that the entry rules read, for a check before applying: the fields whose values some rule uses, and those

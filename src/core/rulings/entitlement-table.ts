@@ -1,7 +1,7 @@
 import Papa from "papaparse";
-import { fold } from "../identity/fold";
+import { fold } from "../people/fold";
+import { type Entitlement, entitlementListSchema } from "../rulebook/ruled-case";
 import { readCell, writeTable } from "../tables/write-table";
-import { type Entitlement, entitlementListSchema } from "./ruled-case";
 
 /** A list of what is accepted, as a table with a line an entry: how offices send such lists to each other. */
 const COLUMNS = ["country", "institution", "title", "level"] as const;

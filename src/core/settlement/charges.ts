@@ -1,7 +1,7 @@
-import type { ChargeFact, FileFacts } from "../assessment/facts";
-import type { FeeDue } from "../assessment/result";
 import { chargeAfterWithdrawal, isWithdrawn, withdrawnFee } from "../fees/after-withdrawal";
-import type { LoadedFile } from "./loaded-file";
+import type { ChargeFact, FileFacts } from "../file/facts";
+import type { LoadedFile } from "../file/loaded-file";
+import type { FeeDue } from "../file/result";
 
 /** By how much a charge changes, in minor units of its currency, and why. */
 export interface Adjustment {

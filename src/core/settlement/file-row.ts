@@ -1,17 +1,17 @@
 import { combText } from "../assessment/comb";
-import { TURNS, type Turn } from "../assessment/facts";
-import { type FileReason, reasonOf } from "../assessment/reason";
-import type { Assessment, AwaitedKind, ChoiceResult, Stage } from "../assessment/result";
-import { fold } from "../identity/fold";
-import { personOf } from "../identity/person-of";
-import { candidateKeys } from "../identity/same-person";
-import { shownName } from "../identity/shown-name";
+import { restsOn } from "../difference/touched-by-change";
+import { TURNS, type Turn } from "../file/facts";
+import type { LoadedFile } from "../file/loaded-file";
+import { type FileReason, reasonOf } from "../file/reason";
+import type { Assessment, AwaitedKind, ChoiceResult, Stage } from "../file/result";
 import type { Instant } from "../ids";
-import { claimKey, numberedClaims } from "../language/numbered-claims";
-import type { Office } from "../office/reference-set";
-import { restsOn } from "../office/touch";
+import { fold } from "../people/fold";
+import { personOf } from "../people/person-of";
+import { candidateKeys } from "../people/same-person";
+import { shownName } from "../people/shown-name";
+import { claimKey, numberedClaims } from "../results/numbered-claims";
+import type { Office } from "../standards/reference-set";
 import { toInstant } from "../time/zone";
-import type { LoadedFile } from "./loaded-file";
 
 /** What is kept of a file's latest result: what lists show, what it is found by, and how long it holds. */
 export interface FileRow {

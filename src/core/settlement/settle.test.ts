@@ -2,10 +2,10 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { ALL, accepted, NOW, office, person, SUBMITTED } from "../../../tests/support/sample-assessment";
 import { type SampleChange, sampleFile, sampleRound, sampleRulebook } from "../../demo/sample-file";
-import type { AnswerFact, Json } from "../assessment/facts";
-import type { LoadedFile } from "./loaded-file";
+import { inFileOrder, placeOf } from "../answers/with-answers";
+import type { AnswerFact, Json } from "../file/facts";
+import type { LoadedFile } from "../file/loaded-file";
 import { isAtRest, settle } from "./settle";
-import { inFileOrder, placeOf } from "./with-answers";
 
 /** What follows from a file's facts is found in memory, whole: once it is written nothing more follows. */
 describe("settling a file", () => {

@@ -1,13 +1,13 @@
+import { dormancyChanges } from "../answers/dormancy";
+import { inFileOrder, placeOf } from "../answers/with-answers";
 import { assessIn, type Prepared, prepare } from "../assessment/assess";
-import type { AnswerFact, FileFacts, Turn } from "../assessment/facts";
-import type { Assessment, FeeDue } from "../assessment/result";
-import type { Office } from "../office/reference-set";
-import { dormancyChanges } from "../sections/dormancy";
+import type { AnswerFact, FileFacts, Turn } from "../file/facts";
+import type { LoadedFile } from "../file/loaded-file";
+import type { Assessment, FeeDue } from "../file/result";
+import type { Office } from "../standards/reference-set";
 import { toInstant } from "../time/zone";
 import { type Adjustment, chargeChanges, withCharges } from "./charges";
 import { type FileRow, fileRow } from "./file-row";
-import type { LoadedFile } from "./loaded-file";
-import { inFileOrder, placeOf } from "./with-answers";
 
 /**
  * What follows from a file's facts, worked out in memory until nothing follows any more: which answers apply, what is charged, which

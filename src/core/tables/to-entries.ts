@@ -1,7 +1,7 @@
-import type { Json } from "../assessment/facts";
-import { fold } from "../identity/fold";
-import { checkValue, type ValueIssue } from "../sections/check-value";
-import type { Field } from "../sections/definition";
+import { checkValue, type ValueIssue } from "../answers/check-value";
+import type { Json } from "../file/facts";
+import { fold } from "../people/fold";
+import type { Field } from "../rulebook/section";
 import { readTypedDate } from "../time/typed-date";
 import type { TextTable } from "./read-table";
 

@@ -1,4 +1,4 @@
-import { fold } from "../identity/fold";
+import { fold } from "../people/fold";
 import { parseDay, parseRough } from "./day";
 
 /**

@@ -13,7 +13,7 @@ import {
   uniqueIndex,
   uuid,
 } from "drizzle-orm/pg-core";
-import type { Json } from "../../core/assessment/facts";
+import type { Json } from "../../core/file/facts";
 import { cycle, intake, procedure, round, rulebook } from "./catalogue";
 import { instant } from "./columns";
 import { person } from "./people";

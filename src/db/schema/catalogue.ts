@@ -13,11 +13,11 @@ import {
   uniqueIndex,
   uuid,
 } from "drizzle-orm/pg-core";
-import type { ChoiceRules } from "../../core/choices/choice-rules";
+import type { ChoiceRules } from "../../core/catalogue/choice-rules";
+import type { IntakeInput, Level, Mode, ProgrammeInput, Track } from "../../core/catalogue/programme";
 import type { FileEffect } from "../../core/difference/effect";
-import type { ReferenceSet } from "../../core/office/reference-set";
-import type { IntakeInput, Level, Mode, ProgrammeInput, Track } from "../../core/programmes/programme";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
+import type { ReferenceSet } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
 import { instant } from "./columns";
 import { content } from "./content";

@@ -1,6 +1,6 @@
 import { sql } from "drizzle-orm";
 import { bigserial, check, index, integer, jsonb, pgTable, primaryKey, text, uuid } from "drizzle-orm/pg-core";
-import type { Json } from "../../core/assessment/facts";
+import type { Json } from "../../core/file/facts";
 import { application, choice } from "./application";
 import { instant } from "./columns";
 import { person } from "./people";

@@ -1,6 +1,6 @@
 import { sql } from "drizzle-orm";
 import { check, index, jsonb, pgTable, primaryKey, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
-import type { RuledCase } from "../../core/rulings/ruled-case";
+import type { RuledCase } from "../../core/rulebook/ruled-case";
 import { application } from "./application";
 import { instant } from "./columns";
 import { person } from "./people";

@@ -1,4 +1,4 @@
-import type { Requirement } from "../../core/requirements/definition";
+import type { Requirement } from "../../core/rulebook/requirement";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { Condition } from "../../core/rules/condition";
 

@@ -1,6 +1,6 @@
 import type { Measure, RulebookBody } from "../../core/rulebook/rulebook";
+import type { Section } from "../../core/rulebook/section";
 import type { Condition } from "../../core/rules/condition";
-import type { Section } from "../../core/sections/definition";
 import {
   ABOUT_YOU,
   AROUND,

@@ -1,5 +1,5 @@
 import { fileTypeFromBuffer } from "file-type";
-import { DEFAULT_MOST_BYTES } from "../../core/documents/limits";
+import { DEFAULT_MOST_BYTES } from "../../core/evidence/limits";
 import { inspectImage } from "./image";
 import type { Inspection } from "./inspection";
 import { inspectPdf } from "./pdf";

@@ -1,5 +1,5 @@
 import sharp from "sharp";
-import type { Picture } from "../../core/requirements/definition";
+import type { Picture } from "../../core/rulebook/requirement";
 import { MOST_PIXELS } from "./image";
 
 const QUALITY = 88;

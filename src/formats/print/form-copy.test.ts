@@ -1,6 +1,6 @@
 import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
 import { describe, expect, it } from "vitest";
-import type { FormCopy } from "../../core/sections/form-copy";
+import type { FormCopy } from "../../core/form/form-copy";
 import { printable } from "./fonts";
 import { printFormCopy } from "./form-copy";
 

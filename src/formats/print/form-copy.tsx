@@ -1,5 +1,5 @@
 import { Document, Page, renderToBuffer, StyleSheet, Text, View } from "@react-pdf/renderer";
-import type { CopiedSection, FormCopy } from "../../core/sections/form-copy";
+import type { CopiedSection, FormCopy } from "../../core/form/form-copy";
 import { printable, printFonts } from "./fonts";
 
 const INK = "#1b2430";

@@ -4,7 +4,7 @@ import { Button, InputNumber, Select } from "antd";
 import { factsIn, firstLimit, newCondition, type Shape, shapeOf } from "../../core/rulebook/building";
 import { comparisonsFor, type KnownFact } from "../../core/rulebook/facts";
 import type { Comparison, Condition, Limit } from "../../core/rules/condition";
-import { COMPARISON_WORDS } from "../../text/condition";
+import { COMPARISON_WORDS } from "../../text/words/condition";
 import { type BuilderContext, LimitInput, titleOf } from "./limit-input.client";
 
 /** A condition put together as a sentence: words to choose from, only facts that exist, only comparisons that can be judged. */

@@ -1,7 +1,7 @@
 "use client";
 
 import { Checkbox, Select } from "antd";
-import type { Field } from "../../core/sections/definition";
+import type { Field } from "../../core/rulebook/section";
 import type { FormProps } from "./part-fields.client";
 
 /** Which of the office's papers count, and for which applicant groups. */

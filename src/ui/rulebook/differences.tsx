@@ -1,10 +1,10 @@
-import type { Json } from "../../core/assessment/facts";
 import type { ReferenceDifference } from "../../core/difference/reference-sets";
 import type { RulebookDifference } from "../../core/difference/rulebooks";
+import type { Json } from "../../core/file/facts";
 import { conditionSchema } from "../../core/rules/condition";
-import { conditionSentence } from "../../text/condition";
 import { formatMoney } from "../../text/format";
-import type { FactTitles } from "../../text/trace";
+import { conditionSentence } from "../../text/words/condition";
+import type { FactTitles } from "../../text/words/trace";
 import { AREA_WORDS } from "./words";
 
 /** A readable difference between two versions: what was, what is. */

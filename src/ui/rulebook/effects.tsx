@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { formatDate, formatMoney } from "../../text/format";
-import type { PreviewState } from "../../views/preview-state";
+import type { PreviewState } from "../../views/rulebook/preview-state";
 import { PreviewProgress } from "./preview-progress.client";
 
 type Effect = PreviewState["effects"][number];

@@ -1,9 +1,9 @@
 "use client";
 
 import { Button, Checkbox, Input, Select } from "antd";
+import { takesNotKnown } from "../../core/answers/not-known";
 import { canBeCounted } from "../../core/figures/tally";
-import { FIELD_KINDS, type Field, factName } from "../../core/sections/definition";
-import { takesNotKnown } from "../../core/sections/not-known";
+import { FIELD_KINDS, type Field, factName } from "../../core/rulebook/section";
 import type { LocalText } from "../../core/text/local-text";
 import { AppliesWhen } from "./applies-when.client";
 import { CountingPapers } from "./counting-papers.client";

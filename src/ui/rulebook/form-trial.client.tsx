@@ -3,9 +3,9 @@
 import { useRef, useState, useTransition } from "react";
 import type { Locale } from "../../core/text/local-text";
 import { formatMoney } from "../../text/format";
-import type { FormPreview } from "../../views/form-preview";
-import { PickField } from "../plans/fields.client";
-import { type TrialAnswer, TrialSections, useTrialForm } from "../trial-form.client";
+import type { FormPreview } from "../../views/form/form-preview";
+import { PickField } from "../catalogue/fields.client";
+import { type TrialAnswer, TrialSections, useTrialForm } from "../form/trial-form.client";
 
 const FOUND = "found";
 const LANGUAGES = [

@@ -1,7 +1,7 @@
 "use client";
 
 import { Checkbox, Input } from "antd";
-import type { Field } from "../../core/sections/definition";
+import type { Field } from "../../core/rulebook/section";
 import { EMPTY_WORDS, Labelled, Words } from "./part-fields.client";
 
 /** Whether another system owns a value: what it is called, and where changes are made. */

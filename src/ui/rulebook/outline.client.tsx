@@ -3,9 +3,9 @@
 import { Button } from "antd";
 import type { RulebookProblem } from "../../core/rulebook/problem";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
-import type { Field, Section } from "../../core/sections/definition";
-import { moved } from "../fields/ranked-input.client";
-import { Moves } from "../moves.client";
+import type { Field, Section } from "../../core/rulebook/section";
+import { Moves } from "../application/choice-moves.client";
+import { moved } from "../form/fields/ranked-input.client";
 import { requirementOf } from "./requirement-part.client";
 
 /** The chosen part of a rulebook, by its place. */

@@ -2,8 +2,8 @@
 
 import { Input, InputNumber, Select } from "antd";
 import { type ReactNode, useId } from "react";
-import type { ReferenceSet, Registers } from "../../core/office/reference-set";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
+import type { ReferenceSet, Registers } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
 import type { BuilderContext } from "./limit-input.client";
 

@@ -1,5 +1,5 @@
 import Link from "next/link";
-import type { PartUse } from "../../views/shared-parts";
+import type { PartUse } from "../../views/rulebook/shared-parts";
 
 /** The rulebooks that hold a copy of a part; those whose copy is older say so. */
 export function PartUses({ uses }: { uses: readonly PartUse[] }) {

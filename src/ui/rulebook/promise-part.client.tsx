@@ -1,5 +1,5 @@
-import type { DocumentRequirement } from "../../core/requirements/definition";
 import { listOf } from "../../core/rulebook/conditions";
+import type { DocumentRequirement } from "../../core/rulebook/requirement";
 import { OptionalCondition } from "./condition-builder.client";
 import { type FormProps, Pick, put } from "./part-fields.client";
 

@@ -1,8 +1,8 @@
 "use client";
 
 import { Button, Checkbox, Select } from "antd";
-import { MOMENTS, type Picture, PROOF_LEVELS, type Requirement } from "../../core/requirements/definition";
 import { listOf } from "../../core/rulebook/conditions";
+import { MOMENTS, type Picture, PROOF_LEVELS, type Requirement } from "../../core/rulebook/requirement";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { AppliesWhen } from "./applies-when.client";
 import { ConditionBuilder } from "./condition-builder.client";

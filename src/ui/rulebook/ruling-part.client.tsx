@@ -2,7 +2,7 @@
 
 import { Input } from "antd";
 import type { Measure } from "../../core/rulebook/rulebook";
-import { factName } from "../../core/sections/definition";
+import { factName } from "../../core/rulebook/section";
 import { OptionalCondition } from "./condition-builder.client";
 import { type FormProps, Labelled, Pick, put } from "./part-fields.client";
 

@@ -1,7 +1,7 @@
 "use client";
 
 import { Checkbox } from "antd";
-import { CORE_KINDS, factName, type Section } from "../../core/sections/definition";
+import { CORE_KINDS, factName, type Section } from "../../core/rulebook/section";
 import { AppliesWhen } from "./applies-when.client";
 import { ConditionBuilder } from "./condition-builder.client";
 import {

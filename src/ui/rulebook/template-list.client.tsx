@@ -2,8 +2,8 @@
 
 import { Button } from "antd";
 import { useState } from "react";
-import type { Template } from "../../core/requirements/definition";
-import { refusedText, sendForm } from "../upload-box.client";
+import type { Template } from "../../core/rulebook/requirement";
+import { refusedText, sendForm } from "../frame/send-form";
 
 /** The forms that applicants download for a document, such as one for a school to fill in. */
 export function TemplateList({

@@ -1,7 +1,7 @@
 import type { ReferenceDifference } from "../../core/difference/reference-sets";
 import type { RulebookDifference } from "../../core/difference/rulebooks";
 import type { RulebookProblem } from "../../core/rulebook/problem";
-import type { FieldKind } from "../../core/sections/definition";
+import type { FieldKind } from "../../core/rulebook/section";
 
 /** The words of the rulebook pages, for the office. */
 export const FIELD_KIND_WORDS: Readonly<Record<FieldKind, string>> = {

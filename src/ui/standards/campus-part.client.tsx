@@ -1,7 +1,7 @@
 "use client";
 
 import { InputNumber } from "antd";
-import type { ReferenceSet } from "../../core/office/reference-set";
+import type { ReferenceSet } from "../../core/standards/reference-set";
 import { EMPTY_WORDS, KeyBox, Labelled, orNothing, put, Words } from "../rulebook/part-fields.client";
 
 type Campus = ReferenceSet["campuses"][number];

@@ -2,18 +2,18 @@
 
 import { Button, Checkbox, Input } from "antd";
 import { useMemo, useRef, useState } from "react";
-import { readReferenceSet } from "../../core/office/read-reference-set";
-import type { ReferenceProblem } from "../../core/office/reference-problems";
-import type { ReferenceSet } from "../../core/office/reference-set";
 import type { KnownFact } from "../../core/rulebook/facts";
-import { conditionSentence } from "../../text/condition";
-import { DraftTools, ImportFile } from "../draft-tools.client";
-import { moved } from "../fields/ranked-input.client";
-import { intoView } from "../into-view";
-import { Moves } from "../moves.client";
+import { readReferenceSet } from "../../core/standards/read-reference-set";
+import type { ReferenceProblem } from "../../core/standards/reference-problems";
+import type { ReferenceSet } from "../../core/standards/reference-set";
+import { conditionSentence } from "../../text/words/condition";
+import { Moves } from "../application/choice-moves.client";
+import { moved } from "../form/fields/ranked-input.client";
+import { DraftTools, ImportFile } from "../frame/draft-tools.client";
+import { intoView } from "../frame/into-view";
+import { type StoreDraft, useDraft } from "../frame/use-draft.client";
 import { ConditionBuilder } from "../rulebook/condition-builder.client";
 import { EMPTY_WORDS, KeyBox, Labelled, NumberBox, put, Words } from "../rulebook/part-fields.client";
-import { type StoreDraft, useDraft } from "../use-draft.client";
 import { CampusPart } from "./campus-part.client";
 import { EntitlementPart } from "./entitlement-part.client";
 import { FreeDays } from "./free-days.client";

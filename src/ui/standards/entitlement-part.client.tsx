@@ -2,12 +2,12 @@
 
 import { AutoComplete, Button, Input, Select } from "antd";
 import { useState } from "react";
-import { fold } from "../../core/identity/fold";
+import { fold } from "../../core/people/fold";
+import type { Entitlement, EntitlementList } from "../../core/rulebook/ruled-case";
 import { type EntitlementLines, readEntitlements, writeEntitlements } from "../../core/rulings/entitlement-table";
-import type { Entitlement, EntitlementList } from "../../core/rulings/ruled-case";
-import { countryOptions } from "../../text/code-lists";
 import { countryName } from "../../text/format";
-import { useRegister } from "../fields/use-register.client";
+import { countryOptions } from "../../text/words/code-lists";
+import { useRegister } from "../form/fields/use-register.client";
 import { KeyBox, put, Words } from "../rulebook/part-fields.client";
 
 interface Props {

@@ -2,8 +2,8 @@
 
 import { Input, Select } from "antd";
 import { useState } from "react";
-import { looksLike, type Paper } from "../../core/identity/papers";
-import { countryOptions } from "../../text/code-lists";
+import { looksLike, type Paper } from "../../core/people/papers";
+import { countryOptions } from "../../text/words/code-lists";
 import { KeyBox, Labelled, Words } from "../rulebook/part-fields.client";
 
 interface Props {

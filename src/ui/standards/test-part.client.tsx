@@ -3,7 +3,7 @@
 import { Button, Input, InputNumber, Select } from "antd";
 import type { TestDefinition } from "../../core/language/test-definition";
 import { CEFR } from "../../core/rules/compare";
-import { languageOptions } from "../../text/code-lists";
+import { languageOptions } from "../../text/words/code-lists";
 import { EMPTY_WORDS, KeyBox, NumberBox, Pick, Words } from "../rulebook/part-fields.client";
 
 interface Props {

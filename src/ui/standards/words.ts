@@ -1,5 +1,5 @@
-import type { ReferenceProblem } from "../../core/office/reference-problems";
-import type { ReferenceSet } from "../../core/office/reference-set";
+import type { ReferenceProblem } from "../../core/standards/reference-problems";
+import type { ReferenceSet } from "../../core/standards/reference-set";
 
 /** The lists of the office's standards, in the order in which they are shown. */
 export const LISTS = ["groups", "scales", "tests", "areas", "entitlements", "papers", "campuses"] as const;

@@ -13,10 +13,10 @@ import {
 } from "../../../auth/accounts";
 import { LEAST_PASSWORD } from "../../../auth/better-auth";
 import { webRuntime } from "../../../runtime";
-import { landingHref } from "../../../ui/applicant-step";
-import { type Identity, identityOf } from "../../../views/identity";
-import { myApplication } from "../../../views/my-application";
-import { myApplications } from "../../../views/my-applications";
+import { landingHref } from "../../../ui/application/applicant-step";
+import { myApplication } from "../../../views/application/my-application";
+import { myApplications } from "../../../views/application/my-applications";
+import { type Identity, identityOf } from "../../../views/people/identity";
 import { LOCALE_COOKIE, locale, logDefect, networkAddress, see } from "../../request";
 
 /** What a form of the account pages answers: problems by code, or that it is done. What was typed stays in the form. */

@@ -1,6 +1,6 @@
 "use server";
 
-import { forgetInterest, noteInterest } from "../../../acts/interest";
+import { forgetInterest, noteInterest } from "../../../acts/catalogue/interest";
 import { locale, perform, VISITOR } from "../../request";
 
 interface FormState {

@@ -1,5 +1,5 @@
 import { say } from "../../../text/say";
-import { AccountForm } from "../../../ui/account-form.client";
+import { AccountForm } from "../../../ui/people/account-form.client";
 import { locale } from "../../request";
 import { lostPasswordAction } from "../account/account.action";
 

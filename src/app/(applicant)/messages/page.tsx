@@ -1,7 +1,7 @@
 import { formatMoment } from "../../../text/format";
-import { renderMail } from "../../../text/mail";
 import { say } from "../../../text/say";
-import { myMessages } from "../../../views/messages";
+import { renderMail } from "../../../text/words/render-mail";
+import { myMessages } from "../../../views/mail/messages";
 import { locale, requirePerson, see } from "../../request";
 
 /** Every message that we sent to the person, readable without a mailbox. */

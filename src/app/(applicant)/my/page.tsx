@@ -1,8 +1,8 @@
 import Link from "next/link";
 import { redirect } from "next/navigation";
 import { isTextKey, say } from "../../../text/say";
-import { Comb } from "../../../ui/comb";
-import { myApplications } from "../../../views/my-applications";
+import { Comb } from "../../../ui/assessment/comb";
+import { myApplications } from "../../../views/application/my-applications";
 import { isOffice, locale, requirePerson, see } from "../../request";
 
 export default async function MyPage() {

@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { say } from "../../../text/say";
-import { AccountForm } from "../../../ui/account-form.client";
+import { AccountForm } from "../../../ui/people/account-form.client";
 import { locale } from "../../request";
 import { signInAction } from "../account/account.action";
 

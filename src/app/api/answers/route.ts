@@ -1,4 +1,4 @@
-import { saveAnswers } from "../../../acts/save-answers";
+import { saveAnswers } from "../../../acts/form/save-answers";
 import { identity, perform } from "../../request";
 import { isSameOrigin } from "../same-origin";
 

@@ -1,4 +1,4 @@
-import { recordPayment } from "../../../acts/payments";
+import { recordPayment } from "../../../acts/payments/payments";
 import { webRuntime } from "../../../runtime";
 import { perform, SYSTEM } from "../../request";
 

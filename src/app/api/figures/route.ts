@@ -1,5 +1,5 @@
 import { writeTable } from "../../../core/tables/write-table";
-import { figures } from "../../../views/figures";
+import { figures } from "../../../views/figures/figures";
 import { identity, see } from "../../request";
 
 const HEADS = ["section", "question", "answer", "people"];

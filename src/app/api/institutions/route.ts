@@ -1,4 +1,4 @@
-import { institutionSuggestions } from "../../../views/institutions";
+import { institutionSuggestions } from "../../../views/standards/institutions";
 import { identity, see, VISITOR } from "../../request";
 
 /** Institutions of the register for what somebody has typed so far. Whoever fills in the check before applying may ask, too. */

@@ -1,4 +1,4 @@
-import { keepLinkCopy } from "../../../acts/note-link";
+import { keepLinkCopy } from "../../../acts/evidence/note-link";
 import { perform } from "../../request";
 import { answerTo, receiveFrom } from "../receive-from";
 

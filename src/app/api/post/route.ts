@@ -1,6 +1,6 @@
 import { writeTable } from "../../../core/tables/write-table";
 import { countryName } from "../../../text/format";
-import { type PostKind, postTable } from "../../../views/post";
+import { type PostKind, postTable } from "../../../views/contact/post";
 import { identity, see } from "../../request";
 
 const HEADS = ["number", "name", "programmes", "street", "postcode", "town", "region", "country", "from", "state"];

@@ -1,7 +1,7 @@
-import { giveReference } from "../../../acts/answer-reference";
-import { hashToken } from "../../../acts/token";
+import { hashToken } from "../../../acts/act/token";
+import { giveReference } from "../../../acts/references/answer-reference";
 import { webRuntime } from "../../../runtime";
-import { requestOfLink } from "../../../views/reference-page";
+import { requestOfLink } from "../../../views/references/reference-page";
 import { perform } from "../../request";
 import { receiveFile } from "../receive-file";
 import { isSameOrigin } from "../same-origin";

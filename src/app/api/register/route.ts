@@ -1,5 +1,5 @@
-import { writeRegister } from "../../../core/institutions/register-table";
-import { registerTable } from "../../../views/institutions";
+import { writeRegister } from "../../../core/standards/register-table";
+import { registerTable } from "../../../views/standards/institutions";
 import { identity, see } from "../../request";
 
 /** The register of institutions as CSV: to be worked on in a spreadsheet and taken back in. */

@@ -1,6 +1,6 @@
 import pLimit from "p-limit";
 import { MOST_XML_BYTES } from "../../../formats/elmo/read-xml";
-import { resultsFile } from "../../../views/results-file";
+import { resultsFile } from "../../../views/results/results-file";
 import { identity, see } from "../../request";
 import { readForm } from "../read-form";
 import { isSameOrigin } from "../same-origin";

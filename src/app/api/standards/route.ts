@@ -1,4 +1,4 @@
-import { standards } from "../../../views/standards";
+import { standards } from "../../../views/standards/standards";
 import { identity, see } from "../../request";
 
 /** What the office goes by, as JSON: the draft where there is one, else the version in force, or the version asked for. */

@@ -1,4 +1,4 @@
-import { storeTemplate } from "../../../acts/templates";
+import { storeTemplate } from "../../../acts/rulebook/templates";
 import { perform } from "../../request";
 import { answerTo, receiveFrom } from "../receive-from";
 

@@ -1,8 +1,8 @@
 import { writeTable } from "../../../core/tables/write-table";
 import { webRuntime } from "../../../runtime";
 import { formatMoment } from "../../../text/format";
-import { officeNow } from "../../../views/office-now";
-import { turnContacts } from "../../../views/turns";
+import { turnContacts } from "../../../views/assessment/turns";
+import { officeNow } from "../../../views/view/office-now";
 import { turnDeed } from "../../office/turn-deed";
 import { turnFilter } from "../../office/turn-filter";
 import { identity, see } from "../../request";

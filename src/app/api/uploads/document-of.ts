@@ -1,5 +1,5 @@
 import type { z } from "zod";
-import type { uploadDocument } from "../../../acts/upload-document";
+import type { uploadDocument } from "../../../acts/evidence/upload-document";
 import type { SentFile } from "../receive-from";
 
 /** A document for a requirement, as acts take it. */

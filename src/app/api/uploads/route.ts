@@ -1,4 +1,4 @@
-import { uploadDocument } from "../../../acts/upload-document";
+import { uploadDocument } from "../../../acts/evidence/upload-document";
 import { perform } from "../../request";
 import { answerTo, receiveFrom } from "../receive-from";
 import { documentOf } from "./document-of";

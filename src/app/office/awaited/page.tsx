@@ -1,10 +1,10 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { AWAITED_KINDS, type AwaitedKind } from "../../../core/assessment/result";
+import { AWAITED_KINDS, type AwaitedKind } from "../../../core/file/result";
 import { OFFICE } from "../../../core/rights/actor";
 import { formatDate } from "../../../text/format";
-import { TURN_WORDS } from "../../../text/office";
-import { awaited } from "../../../views/awaited";
+import { TURN_WORDS } from "../../../text/words/office";
+import { awaited } from "../../../views/assessment/awaited";
 import { requireStaff, see } from "../../request";
 
 const KIND_WORDS: Readonly<Record<AwaitedKind, { readonly name: string; readonly none: string }>> = {

@@ -1,9 +1,9 @@
 import { notFound } from "next/navigation";
 import { OFFICE } from "../../../core/rights/actor";
 import { webRuntime } from "../../../runtime";
-import { CopyOrders } from "../../../ui/copy-orders.client";
-import { copies } from "../../../views/copies";
-import { officeNow } from "../../../views/office-now";
+import { CopyOrders } from "../../../ui/copies/copy-orders.client";
+import { copies } from "../../../views/copies/copies";
+import { officeNow } from "../../../views/view/office-now";
 import { requireStaff, see } from "../../request";
 
 /** The copies that this officer asked for: how far they are, and where they are. */

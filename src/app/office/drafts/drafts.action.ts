@@ -1,8 +1,8 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
-import { tellMissing } from "../../../acts/remind-drafts";
-import { REFUSED_WORDS } from "../../../text/office";
+import { tellMissing } from "../../../acts/application/remind-drafts";
+import { REFUSED_WORDS } from "../../../text/words/office";
 import { perform, requirePerson } from "../../request";
 
 /** How many drafts are written about at once at most: those of one page. */

@@ -1,8 +1,8 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { OFFICE } from "../../../core/rights/actor";
-import { DraftList } from "../../../ui/draft-list.client";
-import { DRAFT_KINDS, type DraftKind, drafts } from "../../../views/drafts";
+import { DraftList } from "../../../ui/application/draft-list.client";
+import { DRAFT_KINDS, type DraftKind, drafts } from "../../../views/application/drafts";
 import { requireStaff, see } from "../../request";
 import { officeClock } from "../office-clock";
 import { tellAll } from "./drafts.action";

@@ -2,9 +2,9 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { OFFICE } from "../../../core/rights/actor";
 import { formatDate } from "../../../text/format";
-import { FigureBars } from "../../../ui/figure-bars.client";
-import { StartPick } from "../../../ui/start-pick.client";
-import { type Figure, figures } from "../../../views/figures";
+import { StartPick } from "../../../ui/application/start-pick.client";
+import { FigureBars } from "../../../ui/figures/figure-bars.client";
+import { type Figure, figures } from "../../../views/figures/figures";
 import { requireStaff, see } from "../../request";
 
 const WITHHELD = "fewer than five, or withheld with them";

@@ -2,20 +2,20 @@
 
 import { revalidatePath } from "next/cache";
 import { redirect } from "next/navigation";
-import type { Outcome } from "../../../acts/act";
-import { confirmValues } from "../../../acts/confirm-values";
+import type { Outcome } from "../../../acts/act/act";
+import { confirmValues } from "../../../acts/evidence/confirm-values";
 import {
   linkInstitution,
   mergeInstitutions,
   saveInstitution,
   takeRegister,
   unlinkInstitution,
-} from "../../../acts/institutions";
-import type { InstitutionInput } from "../../../core/institutions/institution";
-import { REFUSED_WORDS } from "../../../text/office";
-import type { TakenLines } from "../../../ui/institutions/take-register.client";
-import { knownNames } from "../../../views/institutions";
-import { otherScales } from "../../../views/other-scales";
+} from "../../../acts/standards/institutions";
+import type { InstitutionInput } from "../../../core/standards/institution";
+import { REFUSED_WORDS } from "../../../text/words/office";
+import type { TakenLines } from "../../../ui/standards/take-register.client";
+import { knownNames } from "../../../views/standards/institutions";
+import { otherScales } from "../../../views/standards/other-scales";
 import { perform, requirePerson, see } from "../../request";
 
 const actor = async () => (await requirePerson("/office/institutions")).actor;

@@ -1,9 +1,9 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { countryName } from "../../../text/format";
-import { TakeRegister } from "../../../ui/institutions/take-register.client";
-import { UnknownNames } from "../../../ui/institutions/unknown-names.client";
-import { institutions } from "../../../views/institutions";
+import { TakeRegister } from "../../../ui/standards/take-register.client";
+import { UnknownNames } from "../../../ui/standards/unknown-names.client";
+import { institutions } from "../../../views/standards/institutions";
 import { requireStaff, see } from "../../request";
 import { linkName, lookAtNames, takeLines } from "./institutions.action";
 

@@ -1,7 +1,7 @@
 import { formatMoment } from "../../../text/format";
-import { StaffForm } from "../../../ui/staff-form.client";
-import { staff } from "../../../views/staff";
-import { troubledFiles } from "../../../views/troubled-files";
+import { StaffForm } from "../../../ui/people/staff-form.client";
+import { troubledFiles } from "../../../views/assessment/troubled-files";
+import { staff } from "../../../views/people/staff";
 import { officeZone, requireStaff, see } from "../../request";
 import { changeHeldRole, invite, tryAgain } from "./people.action";
 

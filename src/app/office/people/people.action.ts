@@ -1,9 +1,9 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
-import { changeRole, makeStaff } from "../../../acts/accounts";
-import { tryFileAgain } from "../../../acts/reassess";
-import { REFUSED_WORDS } from "../../../text/office";
+import { tryFileAgain } from "../../../acts/assessment/reassess";
+import { changeRole, makeStaff } from "../../../acts/people/accounts";
+import { REFUSED_WORDS } from "../../../text/words/office";
 import { perform, requirePerson } from "../../request";
 
 const text = (form: FormData, name: string): string => String(form.get(name) ?? "");

@@ -1,13 +1,13 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { registersOf } from "../../../core/office/reference-set";
 import { OFFICE } from "../../../core/rights/actor";
+import { registersOf } from "../../../core/standards/reference-set";
 import { webRuntime } from "../../../runtime";
 import { formatDayOf } from "../../../text/format";
-import { valueText } from "../../../text/value-text";
-import { PostList } from "../../../ui/post-list.client";
-import { officeNow } from "../../../views/office-now";
-import { POST_KINDS, type PostKind, type PostRow, post } from "../../../views/post";
+import { valueText } from "../../../text/words/value-text";
+import { PostList } from "../../../ui/contact/post-list.client";
+import { POST_KINDS, type PostKind, type PostRow, post } from "../../../views/contact/post";
+import { officeNow } from "../../../views/view/office-now";
 import { requireStaff, see } from "../../request";
 import { askAll } from "./post.action";
 

@@ -1,9 +1,9 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
-import { askReach } from "../../../acts/reach";
-import { REFUSED_WORDS } from "../../../text/office";
-import type { PostPlace } from "../../../ui/post-list.client";
+import { askReach } from "../../../acts/contact/contact-notes";
+import { REFUSED_WORDS } from "../../../text/words/office";
+import type { PostPlace } from "../../../ui/contact/post-list.client";
 import { perform, requirePerson } from "../../request";
 
 /** How many are asked at once at most: those of one page. */

@@ -1,8 +1,8 @@
 import Link from "next/link";
 import { formatDate, formatDayOf, formatMoment } from "../../../text/format";
-import { planGapWords } from "../../../text/office";
-import { SearchesWithout } from "../../../ui/plans/searches-without.client";
-import { type PlannedIntake, type PlannedProgramme, plans } from "../../../views/plans";
+import { planGapWords } from "../../../text/words/office";
+import { SearchesWithout } from "../../../ui/catalogue/searches-without.client";
+import { type PlannedIntake, type PlannedProgramme, plans } from "../../../views/catalogue/plans";
 import { requireStaff, see } from "../../request";
 import { settleSearch } from "./plan.action";
 

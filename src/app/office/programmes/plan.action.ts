@@ -2,19 +2,19 @@
 
 import { revalidatePath } from "next/cache";
 import { redirect } from "next/navigation";
-import type { Outcome } from "../../../acts/act";
-import { copyCycle } from "../../../acts/copy-cycle";
-import { answerSearch } from "../../../acts/empty-searches";
-import { saveCycle, saveIntake, saveProcedure, saveProgramme } from "../../../acts/programmes";
-import { addRound, changeRound, closeRound, reopenRound } from "../../../acts/rounds";
-import type { IntakeInput, ProgrammeInput } from "../../../core/programmes/programme";
+import type { Outcome } from "../../../acts/act/act";
+import { copyCycle } from "../../../acts/catalogue/copy-cycle";
+import { answerSearch } from "../../../acts/catalogue/empty-searches";
+import { saveCycle, saveIntake, saveProcedure, saveProgramme } from "../../../acts/catalogue/programmes";
+import { addRound, changeRound, closeRound, reopenRound } from "../../../acts/catalogue/rounds";
+import type { IntakeInput, ProgrammeInput } from "../../../core/catalogue/programme";
 import { toUtc } from "../../../core/time/zone";
 import { webRuntime } from "../../../runtime";
-import { REFUSED_WORDS } from "../../../text/office";
-import type { RoundDraft } from "../../../ui/plans/drafts";
-import type { ProcedureDraft } from "../../../ui/plans/procedure-form.client";
-import { officeNow } from "../../../views/office-now";
-import { plans } from "../../../views/plans";
+import { REFUSED_WORDS } from "../../../text/words/office";
+import type { RoundDraft } from "../../../ui/catalogue/drafts";
+import type { ProcedureDraft } from "../../../ui/catalogue/procedure-form.client";
+import { plans } from "../../../views/catalogue/plans";
+import { officeNow } from "../../../views/view/office-now";
 import { perform, requirePerson, see } from "../../request";
 
 /** Null when it worked, else the sentence that says what to do. */

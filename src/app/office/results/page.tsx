@@ -2,10 +2,10 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { OFFICE } from "../../../core/rights/actor";
 import { formatDate, formatMoment } from "../../../text/format";
-import { scoresInOrder } from "../../../text/office";
-import { ListTaking } from "../../../ui/list-taking.client";
-import { SettleResult } from "../../../ui/settle-result.client";
-import { type OwnerListsPage, ownerLists } from "../../../views/owner-lists";
+import { scoresInOrder } from "../../../text/words/office";
+import { ListTaking } from "../../../ui/results/list-taking.client";
+import { SettleResult } from "../../../ui/results/settle-result.client";
+import { type OwnerListsPage, ownerLists } from "../../../views/results/owner-lists";
 import { requireStaff, see } from "../../request";
 import { lookAtList, settleResult, takeList } from "./results.action";
 

@@ -1,9 +1,9 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
-import { settleOwnerResult, takeOwnerList } from "../../../acts/owner-lists";
-import { REFUSED_WORDS } from "../../../text/office";
-import { type LookedAt, ownerListLook } from "../../../views/owner-lists";
+import { settleOwnerResult, takeOwnerList } from "../../../acts/results/owner-lists";
+import { REFUSED_WORDS } from "../../../text/words/office";
+import { type LookedAt, ownerListLook } from "../../../views/results/owner-lists";
 import { perform, requirePerson, see } from "../../request";
 
 /** Reads a list without taking it in. */

@@ -1,8 +1,8 @@
 import Link from "next/link";
 import { webRuntime } from "../../../runtime";
 import { formatDate, formatMoment } from "../../../text/format";
-import { officeNow } from "../../../views/office-now";
-import { type RulebookLine, rulebooks } from "../../../views/rulebooks";
+import { type RulebookLine, rulebooks } from "../../../views/rulebook/rulebooks";
+import { officeNow } from "../../../views/view/office-now";
 import { requireStaff, see } from "../../request";
 import { beginDraft } from "./rulebook.action";
 

@@ -3,15 +3,15 @@
 import { revalidatePath } from "next/cache";
 import { redirect } from "next/navigation";
 import type { z } from "zod";
-import type { Outcome } from "../../../acts/act";
-import { askPreview } from "../../../acts/previews";
-import { draftRulebook, dropRulebook, editRulebook, publishDraft } from "../../../acts/rulebooks";
-import { dropPart, savePart, shareElement } from "../../../acts/shared-parts";
+import type { Outcome } from "../../../acts/act/act";
+import { askPreview } from "../../../acts/rulebook/previews";
+import { draftRulebook, dropRulebook, editRulebook, publishDraft } from "../../../acts/rulebook/rulebooks";
+import { dropPart, savePart, shareElement } from "../../../acts/rulebook/shared-parts";
 import { EMPTY_RULEBOOK, type RulebookBody } from "../../../core/rulebook/rulebook";
 import type { LocalText } from "../../../core/text/local-text";
-import { REFUSED_WORDS } from "../../../text/office";
-import { type FormPreview, formPreview } from "../../../views/form-preview";
-import { rulebookPage } from "../../../views/rulebooks";
+import { REFUSED_WORDS } from "../../../text/words/office";
+import { type FormPreview, formPreview } from "../../../views/form/form-preview";
+import { rulebookPage } from "../../../views/rulebook/rulebooks";
 import { perform, requirePerson, see } from "../../request";
 
 const actor = async () => (await requirePerson("/office/rulebooks")).actor;

@@ -1,9 +1,9 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { countryName } from "../../../text/format";
-import { OfficeDay } from "../../../ui/office-day.client";
-import { WithReason } from "../../../ui/with-reason.client";
-import { type RulingLine, rulings } from "../../../views/rulings";
+import { WithReason } from "../../../ui/assessment/with-reason.client";
+import { OfficeDay } from "../../../ui/frame/office-day.client";
+import { type RulingLine, rulings } from "../../../views/rulings/rulings";
 import { requireStaff, see } from "../../request";
 import { end } from "./rulings.action";
 

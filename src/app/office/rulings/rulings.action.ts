@@ -1,8 +1,8 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
-import { endRuling } from "../../../acts/rulings";
-import { REFUSED_WORDS } from "../../../text/office";
+import { endRuling } from "../../../acts/rulings/rulings";
+import { REFUSED_WORDS } from "../../../text/words/office";
 import { perform, requirePerson } from "../../request";
 
 export async function end(rulingId: string, reason: string): Promise<string | null> {

@@ -1,10 +1,10 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { formatMoment } from "../../../text/format";
-import { ConfirmPress } from "../../../ui/confirm-press.client";
+import { ConfirmPress } from "../../../ui/frame/confirm-press.client";
 import { StandardsEditor } from "../../../ui/standards/editor.client";
 import { standardsProblem } from "../../../ui/standards/words";
-import { type StandardsPage, standards } from "../../../views/standards";
+import { type StandardsPage, standards } from "../../../views/standards/standards";
 import { requireStaff, see } from "../../request";
 import { beginStandards, dropStandards, storeStandards } from "./standards.action";
 

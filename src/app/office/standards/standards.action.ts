@@ -2,17 +2,17 @@
 
 import { revalidatePath } from "next/cache";
 import { redirect } from "next/navigation";
-import type { Outcome } from "../../../acts/act";
-import { askReferencePreview } from "../../../acts/previews";
+import type { Outcome } from "../../../acts/act/act";
+import { askReferencePreview } from "../../../acts/rulebook/previews";
 import {
   draftReferenceSet,
   dropReferenceDraft,
   editReferenceSet,
   publishReferenceSet,
-} from "../../../acts/reference-set";
-import type { ReferenceSet } from "../../../core/office/reference-set";
-import { REFUSED_WORDS } from "../../../text/office";
-import { standards } from "../../../views/standards";
+} from "../../../acts/standards/reference-set";
+import type { ReferenceSet } from "../../../core/standards/reference-set";
+import { REFUSED_WORDS } from "../../../text/words/office";
+import { standards } from "../../../views/standards/standards";
 import { perform, requirePerson, see } from "../../request";
 
 const actor = async () => (await requirePerson("/office/standards")).actor;

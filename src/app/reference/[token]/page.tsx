@@ -1,9 +1,9 @@
-import { hashToken } from "../../../acts/token";
+import { hashToken } from "../../../acts/act/token";
 import { webRuntime } from "../../../runtime";
 import { formatMoment, formatZone } from "../../../text/format";
 import { say } from "../../../text/say";
-import { ReferenceForm } from "../../../ui/reference-form.client";
-import { referencePage, requestOfLink } from "../../../views/reference-page";
+import { ReferenceForm } from "../../../ui/references/reference-form.client";
+import { referencePage, requestOfLink } from "../../../views/references/reference-page";
 import { locale, see } from "../../request";
 import { begin, decline, give } from "./reference.action";
 

@@ -1,13 +1,13 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
-import type { Outcome } from "../../../acts/act";
-import { declineReference, giveReference, openReference } from "../../../acts/answer-reference";
-import { hashToken } from "../../../acts/token";
+import type { Outcome } from "../../../acts/act/act";
+import { hashToken } from "../../../acts/act/token";
+import { declineReference, giveReference, openReference } from "../../../acts/references/answer-reference";
 import type { Actor } from "../../../core/rights/actor";
 import { webRuntime } from "../../../runtime";
 import { say } from "../../../text/say";
-import { requestOfLink } from "../../../views/reference-page";
+import { requestOfLink } from "../../../views/references/reference-page";
 import { locale, perform, VISITOR } from "../../request";
 
 async function holder(token: string): Promise<Actor> {

@@ -1,9 +1,9 @@
-import { hashToken } from "../../../acts/token";
+import { hashToken } from "../../../acts/act/token";
 import { webRuntime } from "../../../runtime";
 import { formatMoment, formatZone } from "../../../text/format";
 import { say } from "../../../text/say";
-import { SignForm } from "../../../ui/sign-form.client";
-import { signatureOfLink, signaturePage } from "../../../views/signature-page";
+import { SignForm } from "../../../ui/evidence/sign-form.client";
+import { signatureOfLink, signaturePage } from "../../../views/evidence/signature-page";
 import { locale, see } from "../../request";
 import { decline, sign } from "./sign.action";
 

@@ -2,16 +2,16 @@
 
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
-import type { Outcome } from "../../../acts/act";
-import { declineSignature, signByLink } from "../../../acts/signatures";
-import { hashToken } from "../../../acts/token";
-import type { FormCopy } from "../../../core/sections/form-copy";
+import type { Outcome } from "../../../acts/act/act";
+import { hashToken } from "../../../acts/act/token";
+import { declineSignature, signByLink } from "../../../acts/evidence/signatures";
+import type { FormCopy } from "../../../core/form/form-copy";
 import { inspectDocument } from "../../../formats/document/inspect";
 import { printFormCopy } from "../../../formats/print/form-copy";
 import { webRuntime } from "../../../runtime";
 import { formatMoment, formatZone } from "../../../text/format";
 import { say } from "../../../text/say";
-import { type SignaturePage, signatureOfLink, signaturePage } from "../../../views/signature-page";
+import { type SignaturePage, signatureOfLink, signaturePage } from "../../../views/evidence/signature-page";
 import { locale, perform, see } from "../../request";
 
 async function answer(token: string, outcome: Outcome<unknown>): Promise<string | null> {

@@ -2,7 +2,7 @@
 
 import { randomUUID } from "node:crypto";
 import { notFound, redirect } from "next/navigation";
-import { recordPayment } from "../../../acts/payments";
+import { recordPayment } from "../../../acts/payments/payments";
 import { readOrder, sign } from "../../../outside/card";
 import { webRuntime } from "../../../runtime";
 import { perform, SYSTEM } from "../../request";

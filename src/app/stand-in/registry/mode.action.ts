@@ -2,7 +2,7 @@
 
 import { revalidatePath } from "next/cache";
 import { notFound } from "next/navigation";
-import { setRegistryMode } from "../../../acts/registry";
+import { setRegistryMode } from "../../../acts/results/registry";
 import { webRuntime } from "../../../runtime";
 import { perform, SYSTEM } from "../../request";
 

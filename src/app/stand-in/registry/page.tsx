@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
 import { webRuntime } from "../../../runtime";
-import { registryRecords, registryStore } from "../../../views/registry-store";
+import { registryRecords, registryStore } from "../../../views/results/registry-store";
 import { changeMode } from "./mode.action";
 
 /** The registry stand-in's own page: what it holds, and whether it is slow or down. */

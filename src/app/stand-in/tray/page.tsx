@@ -2,7 +2,7 @@ import { notFound } from "next/navigation";
 import { holds } from "../../../core/rights/actor";
 import { webRuntime } from "../../../runtime";
 import { formatMoment } from "../../../text/format";
-import { tray } from "../../../views/messages";
+import { tray } from "../../../views/mail/messages";
 import { identity, SYSTEM, see, VISITOR } from "../../request";
 
 function linked(body: string) {

@@ -1,6 +1,6 @@
-import type { Requirement } from "../../../core/requirements/definition";
+import type { Requirement } from "../../../core/rulebook/requirement";
+import type { Section } from "../../../core/rulebook/section";
 import type { Condition } from "../../../core/rules/condition";
-import type { Section } from "../../../core/sections/definition";
 import { field, option } from "./field";
 
 /** What surrounds an application: guardian, emergency contact, visa, helpers, money, and what only the office may know. */

@@ -1,4 +1,4 @@
-import type { Section } from "../../../core/sections/definition";
+import type { Section } from "../../../core/rulebook/section";
 import { field } from "./field";
 
 /** What everybody declares at the end. */

@@ -1,4 +1,4 @@
-import type { Field } from "../../../core/sections/definition";
+import type { Field } from "../../../core/rulebook/section";
 
 /**
  * Fields as the demo's rulebooks write them. The standard sections of this folder are shared by several rulebooks; publishing

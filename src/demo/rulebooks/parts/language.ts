@@ -1,4 +1,4 @@
-import type { Section } from "../../../core/sections/definition";
+import type { Section } from "../../../core/rulebook/section";
 import { field, option } from "./field";
 
 const claimed = { fact: "answers.english.way", is: "equals", value: "exempt" } as const;

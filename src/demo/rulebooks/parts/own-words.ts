@@ -1,4 +1,4 @@
-import type { LengthLimit, Section } from "../../../core/sections/definition";
+import type { LengthLimit, Section } from "../../../core/rulebook/section";
 import { field } from "./field";
 
 /** A statement for one choice, with its prompt where it is written and its limits counted live. */

@@ -1,5 +1,5 @@
+import type { Section } from "../../../core/rulebook/section";
 import type { Condition } from "../../../core/rules/condition";
-import type { Section } from "../../../core/sections/definition";
 import { field, option } from "./field";
 
 /** Who somebody is, how to reach them, and what decides their applicant group. */

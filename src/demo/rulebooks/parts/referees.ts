@@ -1,4 +1,4 @@
-import type { Section } from "../../../core/sections/definition";
+import type { Section } from "../../../core/rulebook/section";
 import { field, option } from "./field";
 
 /** Who writes about the applicant. */

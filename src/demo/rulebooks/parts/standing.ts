@@ -1,6 +1,6 @@
-import type { Requirement } from "../../../core/requirements/definition";
+import type { Requirement } from "../../../core/rulebook/requirement";
+import type { Section } from "../../../core/rulebook/section";
 import type { Condition } from "../../../core/rules/condition";
-import type { Section } from "../../../core/sections/definition";
 import { field, option } from "./field";
 
 /** What somebody is to us or to others: where they live, whom they work for, what they hold already. Asked only where it changes something. */

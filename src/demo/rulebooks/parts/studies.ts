@@ -1,6 +1,6 @@
-import type { Requirement } from "../../../core/requirements/definition";
+import type { Requirement } from "../../../core/rulebook/requirement";
+import type { Section } from "../../../core/rulebook/section";
 import type { Condition } from "../../../core/rules/condition";
-import type { Section } from "../../../core/sections/definition";
 import { document } from "../ask";
 import { field, option } from "./field";
 

@@ -2,8 +2,8 @@
 
 import { redirect } from "next/navigation";
 import { z } from "zod";
-import { saveAnswers } from "../../../../acts/save-answers";
-import { startApplication } from "../../../../acts/start-application";
+import { startApplication } from "../../../../acts/application/start-application";
+import { saveAnswers } from "../../../../acts/form/save-answers";
 import { perform, requirePerson } from "../../../request";
 
 /** What a self-check left in the browser; it is checked again field by field as it is saved. */

@@ -1,11 +1,11 @@
 import Link from "next/link";
 import { notFound, redirect } from "next/navigation";
-import { choiceRefusalText, choiceRuleLines } from "../../../../text/choice-rules";
 import { formatMoment } from "../../../../text/format";
 import { isTextKey, say } from "../../../../text/say";
-import { CarryAnswers } from "../../../../ui/finder/carry-answers.client";
-import { ProgrammeFacts, programmeName } from "../../../../ui/programme";
-import { applyOffer } from "../../../../views/apply";
+import { choiceRefusalText, choiceRuleLines } from "../../../../text/words/choice-rules";
+import { CarryAnswers } from "../../../../ui/catalogue/finder/carry-answers.client";
+import { ProgrammeFacts, programmeName } from "../../../../ui/catalogue/programme";
+import { applyOffer } from "../../../../views/application/apply-offer";
 import { isOffice, locale, requirePerson, see } from "../../../request";
 import { begin } from "./begin.action";
 

@@ -1,7 +1,7 @@
 import Link from "next/link";
 import { say } from "../../../../text/say";
-import { AccountForm } from "../../../../ui/account-form.client";
-import { linkPurpose } from "../../../../views/link-purpose";
+import { AccountForm } from "../../../../ui/people/account-form.client";
+import { linkPurpose } from "../../../../views/mail/link-purpose";
 import { locale, see, VISITOR } from "../../../request";
 import { confirmAction, setPasswordAction } from "../../account/account.action";
 

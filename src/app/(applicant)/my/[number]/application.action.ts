@@ -2,23 +2,23 @@
 
 import { revalidatePath } from "next/cache";
 import type { z } from "zod";
-import type { Outcome } from "../../../../acts/act";
-import { arrangeChoices, changeChoice } from "../../../../acts/change-choices";
-import { requestCorrection } from "../../../../acts/correction-requests";
-import { answerDecision } from "../../../../acts/decisions";
-import { withdraw } from "../../../../acts/keep-files";
-import { startPayment } from "../../../../acts/payments";
-import { confirmReach } from "../../../../acts/reach";
-import { removeDocument } from "../../../../acts/remove-document";
-import { sendCorrections } from "../../../../acts/reopen-sections";
-import { requestReference, withdrawReference } from "../../../../acts/request-reference";
-import { askEarlyRuling } from "../../../../acts/rulings";
-import { requestSignature } from "../../../../acts/signatures";
-import { submitApplication } from "../../../../acts/submit-application";
-import { giveUndertaking } from "../../../../acts/undertaking";
+import type { Outcome } from "../../../../acts/act/act";
+import { arrangeChoices, changeChoice } from "../../../../acts/application/change-choices";
+import { sendCorrections } from "../../../../acts/application/reopen-sections";
+import { requestCorrection } from "../../../../acts/application/request-correction";
+import { submitApplication } from "../../../../acts/application/submit-application";
+import { giveUndertaking } from "../../../../acts/application/undertaking";
+import { withdraw } from "../../../../acts/application/withdraw";
+import { confirmReach } from "../../../../acts/contact/contact-notes";
+import { answerDecision } from "../../../../acts/decision/decisions";
+import { removeDocument } from "../../../../acts/evidence/remove-document";
+import { requestSignature } from "../../../../acts/evidence/signatures";
+import { startPayment } from "../../../../acts/payments/payments";
+import { requestReference, withdrawReference } from "../../../../acts/references/request-reference";
+import { askEarlyRuling } from "../../../../acts/rulings/rulings";
 import { webRuntime } from "../../../../runtime";
 import { say } from "../../../../text/say";
-import { type WriterLikeness, writerLikeness } from "../../../../views/likeness";
+import { type WriterLikeness, writerLikeness } from "../../../../views/statements/likeness";
 import { locale, perform, requirePerson, see } from "../../../request";
 
 /** What a press answers: nothing when it worked, else the sentence that says what to do. */

@@ -2,12 +2,12 @@ import Link from "next/link";
 import type { Locale } from "../../../../core/text/local-text";
 import { formatDate, formatMoment } from "../../../../text/format";
 import { say } from "../../../../text/say";
-import { gapHref, sectionPage } from "../../../../ui/applicant-step";
-import { ChangedAnswers } from "../../../../ui/changed-answers";
-import { ConfirmPress } from "../../../../ui/confirm-press.client";
-import { CorrectionForm } from "../../../../ui/correction-form.client";
-import type { MyApplication } from "../../../../views/application-data";
-import type { SubmissionLine } from "../../../../views/submissions";
+import { gapHref, sectionPage } from "../../../../ui/application/applicant-step";
+import { ChangedAnswers } from "../../../../ui/application/changed-answers";
+import { CorrectionForm } from "../../../../ui/application/correction-form.client";
+import { ConfirmPress } from "../../../../ui/frame/confirm-press.client";
+import type { MyApplication } from "../../../../views/application/application-data";
+import type { SubmissionLine } from "../../../../views/application/submissions";
 import { askCorrection, sendCorrected } from "./application.action";
 
 export interface PartProps {

@@ -1,8 +1,8 @@
 import type { Locale } from "../../../../core/text/local-text";
 import { formatMoment } from "../../../../text/format";
 import { say } from "../../../../text/say";
-import { ReachPress } from "../../../../ui/reach-press.client";
-import type { MyApplication } from "../../../../views/application-data";
+import { ReachPress } from "../../../../ui/contact/contact-press.client";
+import type { MyApplication } from "../../../../views/application/application-data";
 import { askEarly } from "./application.action";
 
 /** What an entry rule leaves to the office, case by case: it may be asked before anything is submitted. */

@@ -2,9 +2,9 @@ import Link from "next/link";
 import type { ReactNode } from "react";
 import type { Locale } from "../../../../core/text/local-text";
 import { say } from "../../../../text/say";
-import { sectionPage } from "../../../../ui/applicant-step";
-import { SectionNav } from "../../../../ui/section-nav.client";
-import type { MyApplication } from "../../../../views/application-data";
+import { sectionPage } from "../../../../ui/application/applicant-step";
+import { SectionNav } from "../../../../ui/form/section-nav.client";
+import type { MyApplication } from "../../../../views/application/application-data";
 import { locale } from "../../../request";
 import { loadApplication } from "./load";
 

@@ -1,9 +1,9 @@
 import "server-only";
 import { notFound } from "next/navigation";
 import { cache } from "react";
-import type { MyApplication } from "../../../../views/application-data";
-import type { Identity } from "../../../../views/identity";
-import { myApplication } from "../../../../views/my-application";
+import type { MyApplication } from "../../../../views/application/application-data";
+import { myApplication } from "../../../../views/application/my-application";
+import type { Identity } from "../../../../views/people/identity";
 import { requirePerson, see } from "../../../request";
 
 interface Loaded {

@@ -1,10 +1,10 @@
 import type { Locale } from "../../../../core/text/local-text";
 import { formatDayInZone, formatMoment, formatZone } from "../../../../text/format";
 import { isTextKey, say } from "../../../../text/say";
-import { valueText } from "../../../../text/value-text";
-import { applicantStep, othersSentence, stepSentence } from "../../../../ui/applicant-step";
-import { LocalMoment } from "../../../../ui/local-moment.client";
-import type { MyApplication } from "../../../../views/application-data";
+import { valueText } from "../../../../text/words/value-text";
+import { applicantStep, othersSentence, stepSentence } from "../../../../ui/application/applicant-step";
+import { LocalMoment } from "../../../../ui/frame/local-moment.client";
+import type { MyApplication } from "../../../../views/application/application-data";
 
 interface PartProps {
   readonly application: MyApplication;

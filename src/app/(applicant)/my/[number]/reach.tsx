@@ -1,8 +1,8 @@
 import { formatMoment } from "../../../../text/format";
 import { say } from "../../../../text/say";
-import { valueText } from "../../../../text/value-text";
-import { ReachPress } from "../../../../ui/reach-press.client";
-import type { MyApplication } from "../../../../views/application-data";
+import { valueText } from "../../../../text/words/value-text";
+import { ReachPress } from "../../../../ui/contact/contact-press.client";
+import type { MyApplication } from "../../../../views/application/application-data";
 import { confirmPlace } from "./application.action";
 import type { PartProps } from "./corrections";
 

@@ -1,9 +1,9 @@
-import type { FindingResult } from "../../../../core/assessment/result";
+import type { FindingResult } from "../../../../core/file/result";
 import type { Locale } from "../../../../core/text/local-text";
 import { say } from "../../../../text/say";
-import { localTitles } from "../../../../text/trace";
-import { TraceTree } from "../../../../ui/trace-tree";
-import type { MyApplication } from "../../../../views/application-data";
+import { localTitles } from "../../../../text/words/trace";
+import { TraceTree } from "../../../../ui/assessment/trace-tree";
+import type { MyApplication } from "../../../../views/application/application-data";
 
 /** One rule as it stands, with the numbers behind it. */
 export function ToldFinding({

@@ -1,14 +1,14 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { choiceRuleLines } from "../../../../text/choice-rules";
-import { fieldName } from "../../../../text/code-lists";
 import { say } from "../../../../text/say";
-import { AcceptedList } from "../../../../ui/accepted-list";
-import { AccountForm } from "../../../../ui/account-form.client";
-import { AlikeNotes } from "../../../../ui/finder/hit";
-import { personString, readQuery, type SearchParams } from "../../../../ui/finder/query";
-import { Deadlines, programmeLine, programmeName, ResultsDue, ZoneNote } from "../../../../ui/programme";
-import { finder } from "../../../../views/finder";
+import { choiceRuleLines } from "../../../../text/words/choice-rules";
+import { fieldName } from "../../../../text/words/code-lists";
+import { AlikeNotes } from "../../../../ui/catalogue/finder/hit";
+import { personString, readQuery, type SearchParams } from "../../../../ui/catalogue/finder/query";
+import { Deadlines, programmeLine, programmeName, ResultsDue, ZoneNote } from "../../../../ui/catalogue/programme";
+import { AcceptedList } from "../../../../ui/form/accepted-list";
+import { AccountForm } from "../../../../ui/people/account-form.client";
+import { finder } from "../../../../views/catalogue/finder";
 import { locale, see, VISITOR } from "../../../request";
 import { noteInterestAction } from "../../interest/interest.action";
 

@@ -1,11 +1,11 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
-import { fieldName } from "../../../../text/code-lists";
 import { formatDate, languageName } from "../../../../text/format";
 import { say } from "../../../../text/say";
-import { personString, readQuery, type SearchParams } from "../../../../ui/finder/query";
-import { Deadlines, programmeName } from "../../../../ui/programme";
-import { type FinderHit, finder } from "../../../../views/finder";
+import { fieldName } from "../../../../text/words/code-lists";
+import { personString, readQuery, type SearchParams } from "../../../../ui/catalogue/finder/query";
+import { Deadlines, programmeName } from "../../../../ui/catalogue/programme";
+import { type FinderHit, finder } from "../../../../views/catalogue/finder";
 import { locale, see, VISITOR } from "../../../request";
 
 const MOST = 4;

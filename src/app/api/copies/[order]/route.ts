@@ -1,6 +1,6 @@
 import { Zip, ZipPassThrough } from "fflate";
 import { webRuntime } from "../../../../runtime";
-import { copyBytes, type ReadyCopy, readyCopies } from "../../../../views/copies";
+import { copyBytes, type ReadyCopy, readyCopies } from "../../../../views/copies/copies";
 import { identity, see } from "../../../request";
 import { disposition } from "../../disposition";
 

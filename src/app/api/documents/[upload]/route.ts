@@ -1,4 +1,4 @@
-import { document } from "../../../../views/document";
+import { document } from "../../../../views/evidence/document";
 import { identity, see } from "../../../request";
 import { serveDocument } from "../../serve-document";
 

@@ -1,4 +1,4 @@
-import { linkCopy } from "../../../../views/link-copy";
+import { linkCopy } from "../../../../views/evidence/link-copy";
 import { identity, see } from "../../../request";
 import { serveDocument } from "../../serve-document";
 

@@ -1,4 +1,4 @@
-import { peek } from "../../../../views/peek";
+import { peek } from "../../../../views/assessment/peek";
 import { failed, identity, see } from "../../../request";
 
 export async function GET(_: Request, { params }: { params: Promise<{ number: string }> }): Promise<Response> {

@@ -1,4 +1,4 @@
-import { rulebookPage } from "../../../../views/rulebooks";
+import { rulebookPage } from "../../../../views/rulebook/rulebooks";
 import { identity, see } from "../../../request";
 
 /** A rulebook as JSON, in the form that the published schema describes. */

@@ -1,4 +1,4 @@
-import { template } from "../../../../views/template";
+import { template } from "../../../../views/rulebook/template";
 import { see, VISITOR } from "../../../request";
 import { serveDocument } from "../../serve-document";
 

@@ -1,4 +1,4 @@
-import { supplyForApplicant } from "../../../../acts/upload-document";
+import { supplyForApplicant } from "../../../../acts/evidence/upload-document";
 import { perform } from "../../../request";
 import { answerTo, receiveFrom } from "../../receive-from";
 import { documentOf } from "../document-of";

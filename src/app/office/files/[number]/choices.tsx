@@ -1,11 +1,11 @@
 import Link from "next/link";
-import type { ChoiceResult } from "../../../../core/assessment/result";
-import { standsFor } from "../../../../core/choices/choice-rules";
+import { standsFor } from "../../../../core/catalogue/choice-rules";
+import type { ChoiceResult } from "../../../../core/file/result";
 import { formatDate, formatMoment, formatZone } from "../../../../text/format";
-import { REASON_WORDS } from "../../../../text/office";
-import { type ChoiceActs, ExtendForm, MoveForm, PlaceForm } from "../../../../ui/choice-acts.client";
-import { Elsewhere } from "../../../../ui/elsewhere.client";
-import type { FileData } from "../../../../views/file-data";
+import { REASON_WORDS } from "../../../../text/words/office";
+import { type ChoiceActs, ExtendForm, MoveForm, PlaceForm } from "../../../../ui/application/choice-acts.client";
+import { Elsewhere } from "../../../../ui/application/elsewhere.client";
+import type { FileData } from "../../../../views/assessment/file-data";
 
 type Choice = FileData["choices"][number];
 

@@ -1,12 +1,12 @@
 import { formatDate, formatMoment } from "../../../../text/format";
-import { valueText } from "../../../../text/value-text";
-import { ChangedAnswers } from "../../../../ui/changed-answers";
-import { Digest, type WriteDigest } from "../../../../ui/digest.client";
-import { EducationLine } from "../../../../ui/education-line";
-import { type ReopenActs, ReopenForm, ReopenPresses } from "../../../../ui/reopen-form.client";
-import { WithReason } from "../../../../ui/with-reason.client";
-import type { FileData, FileReopening } from "../../../../views/file-data";
-import type { SubmissionLine } from "../../../../views/submissions";
+import { valueText } from "../../../../text/words/value-text";
+import { ChangedAnswers } from "../../../../ui/application/changed-answers";
+import { type ReopenActs, ReopenForm, ReopenPresses } from "../../../../ui/application/reopen-form.client";
+import { EducationLine } from "../../../../ui/assessment/education-line";
+import { WithReason } from "../../../../ui/assessment/with-reason.client";
+import { Digest, type WriteDigest } from "../../../../ui/copies/section-summary.client";
+import type { SubmissionLine } from "../../../../views/application/submissions";
+import type { FileData, FileReopening } from "../../../../views/assessment/file-data";
 
 const LONG_TEXT = 200;
 

@@ -2,8 +2,8 @@ import Link from "next/link";
 import { workingCalendar } from "../../../../core/calendar/working-days";
 import { zoneTable } from "../../../../core/time/zone";
 import { formatDate, formatDayOf, formatMoment } from "../../../../text/format";
-import { REASON_WORDS, stepDeed, TURN_WORDS, timeLeft } from "../../../../text/office";
-import type { FileData } from "../../../../views/file-data";
+import { REASON_WORDS, stepDeed, TURN_WORDS, timeLeft } from "../../../../text/words/office";
+import type { FileData } from "../../../../views/assessment/file-data";
 
 const STAGE_WORDS = ["preparing", "submitted", "complete", "in review", "decided", "answered"] as const;
 /** Steps that are done on the form’s page, and the words of the way there. */

@@ -1,6 +1,6 @@
 import { formatMoment } from "../../../../text/format";
-import { EVENT_WORDS, inSentence } from "../../../../text/office";
-import type { FileData } from "../../../../views/file-data";
+import { EVENT_WORDS, inSentence } from "../../../../text/words/office";
+import type { FileData } from "../../../../views/assessment/file-data";
 
 /** What an event was about, in words: the titles of what it names. */
 function eventAbout(data: FileData, about: FileData["events"][number]["about"]): string {

@@ -1,13 +1,13 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { webRuntime } from "../../../../runtime";
-import { ConfirmPress } from "../../../../ui/confirm-press.client";
-import { CorrectScales } from "../../../../ui/institutions/correct-scales.client";
-import { InstitutionForm } from "../../../../ui/institutions/institution-form.client";
-import { MergeForm } from "../../../../ui/institutions/merge-form.client";
-import { institutionPage } from "../../../../views/institutions";
-import { officeNow } from "../../../../views/office-now";
-import { otherScales } from "../../../../views/other-scales";
+import { ConfirmPress } from "../../../../ui/frame/confirm-press.client";
+import { CorrectScales } from "../../../../ui/standards/correct-scales.client";
+import { InstitutionForm } from "../../../../ui/standards/institution-form.client";
+import { MergeForm } from "../../../../ui/standards/merge-form.client";
+import { institutionPage } from "../../../../views/standards/institutions";
+import { otherScales } from "../../../../views/standards/other-scales";
+import { officeNow } from "../../../../views/view/office-now";
 import { requireStaff, see } from "../../../request";
 import { correctScales, merge, storeInstitution, unlinkName } from "../institutions.action";
 

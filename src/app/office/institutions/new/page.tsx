@@ -1,7 +1,7 @@
 import Link from "next/link";
 import { webRuntime } from "../../../../runtime";
-import { InstitutionForm } from "../../../../ui/institutions/institution-form.client";
-import { officeNow } from "../../../../views/office-now";
+import { InstitutionForm } from "../../../../ui/standards/institution-form.client";
+import { officeNow } from "../../../../views/view/office-now";
 import { requireStaff } from "../../../request";
 import { storeInstitution } from "../institutions.action";
 

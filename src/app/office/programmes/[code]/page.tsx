@@ -1,12 +1,12 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { formatDate, formatMoment } from "../../../../text/format";
-import { planGapWords } from "../../../../text/office";
-import { wallTime } from "../../../../ui/plans/drafts";
-import { IntakeForm } from "../../../../ui/plans/intake-form.client";
-import { ProgrammeForm } from "../../../../ui/plans/programme-form.client";
-import { RoundForm } from "../../../../ui/plans/round-form.client";
-import { type PlannedIntake, type PlannedRound, type PlansData, plans } from "../../../../views/plans";
+import { planGapWords } from "../../../../text/words/office";
+import { wallTime } from "../../../../ui/catalogue/drafts";
+import { IntakeForm } from "../../../../ui/catalogue/intake-form.client";
+import { ProgrammeForm } from "../../../../ui/catalogue/programme-form.client";
+import { RoundForm } from "../../../../ui/catalogue/round-form.client";
+import { type PlannedIntake, type PlannedRound, type PlansData, plans } from "../../../../views/catalogue/plans";
 import { requireStaff, see } from "../../../request";
 import { endRound, openAgain, storeIntake, storeProgramme, storeRound } from "../plan.action";
 

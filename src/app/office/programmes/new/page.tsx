@@ -1,5 +1,5 @@
-import { ProgrammeForm } from "../../../../ui/plans/programme-form.client";
-import { plans } from "../../../../views/plans";
+import { ProgrammeForm } from "../../../../ui/catalogue/programme-form.client";
+import { plans } from "../../../../views/catalogue/plans";
 import { requireStaff, see } from "../../../request";
 import { storeProgramme } from "../plan.action";
 

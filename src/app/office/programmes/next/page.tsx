@@ -1,8 +1,8 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { formatDate, formatMoment } from "../../../../text/format";
-import { CopyCycle } from "../../../../ui/plans/copy-cycle.client";
-import { type NextStart, nextCycle } from "../../../../views/next-cycle";
+import { CopyCycle } from "../../../../ui/catalogue/copy-cycle.client";
+import { type NextStart, nextCycle } from "../../../../views/application/next-cycle";
 import { requireStaff, see } from "../../../request";
 import { copyToNext } from "../plan.action";
 

@@ -1,6 +1,6 @@
 import Link from "next/link";
-import { ProcedureForm } from "../../../../ui/plans/procedure-form.client";
-import { plans } from "../../../../views/plans";
+import { ProcedureForm } from "../../../../ui/catalogue/procedure-form.client";
+import { plans } from "../../../../views/catalogue/plans";
 import { requireStaff, see } from "../../../request";
 import { storeProcedure } from "../plan.action";
 

@@ -1,13 +1,13 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { registersOf } from "../../../../core/office/reference-set";
+import { registersOf } from "../../../../core/standards/reference-set";
 import { webRuntime } from "../../../../runtime";
 import { formatDate } from "../../../../text/format";
-import { ConfirmPress } from "../../../../ui/confirm-press.client";
+import { ConfirmPress } from "../../../../ui/frame/confirm-press.client";
 import { RulebookEditor } from "../../../../ui/rulebook/editor.client";
-import { officeNow } from "../../../../views/office-now";
-import { rulebookPage } from "../../../../views/rulebooks";
-import { sharedParts } from "../../../../views/shared-parts";
+import { rulebookPage } from "../../../../views/rulebook/rulebooks";
+import { sharedParts } from "../../../../views/rulebook/shared-parts";
+import { officeNow } from "../../../../views/view/office-now";
 import { requireStaff, see } from "../../../request";
 import { shareOne, storeDraft, throwAway } from "../rulebook.action";
 

@@ -1,9 +1,9 @@
 import Link from "next/link";
+import { RULEBOOK_READERS } from "../../../../core/rights/actor";
 import { AREA_KEYS, type SharedPart } from "../../../../core/rulebook/parts";
 import { NewPart } from "../../../../ui/rulebook/new-part.client";
 import { PartUses } from "../../../../ui/rulebook/part-uses";
-import { RULEBOOK_READERS } from "../../../../views/rulebooks";
-import { sharedParts } from "../../../../views/shared-parts";
+import { sharedParts } from "../../../../views/rulebook/shared-parts";
 import { requireStaff, see } from "../../../request";
 import { beginPart } from "../rulebook.action";
 

@@ -4,7 +4,7 @@ import { Differences } from "../../../../ui/rulebook/differences";
 import { Effects } from "../../../../ui/rulebook/effects";
 import { PublishForm } from "../../../../ui/rulebook/publish-form.client";
 import { standardsProblem } from "../../../../ui/standards/words";
-import { standards } from "../../../../views/standards";
+import { standards } from "../../../../views/standards/standards";
 import { requireStaff, see } from "../../../request";
 import { previewStandards, publishStandards } from "../standards.action";
 

@@ -3,10 +3,10 @@ import type { ApplicantChoice } from "../../../../../core/assessment/applicants-
 import type { Locale } from "../../../../../core/text/local-text";
 import { formatDayInZone, formatMoment, formatZone } from "../../../../../text/format";
 import { say } from "../../../../../text/say";
-import { type ChoiceLine, ChoiceList } from "../../../../../ui/choice-list.client";
-import { ConfirmPress } from "../../../../../ui/confirm-press.client";
-import { withdrawalFees } from "../../../../../ui/withdrawal";
-import type { MyApplication } from "../../../../../views/application-data";
+import { type ChoiceLine, ChoiceList } from "../../../../../ui/application/choice-list.client";
+import { withdrawalFees } from "../../../../../ui/application/withdrawal";
+import { ConfirmPress } from "../../../../../ui/frame/confirm-press.client";
+import type { MyApplication } from "../../../../../views/application/application-data";
 import { arrange, change, promiseOrder, withdrawChoice } from "../application.action";
 
 type Choice = MyApplication["choices"][number];

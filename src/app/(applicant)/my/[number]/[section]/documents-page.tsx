@@ -1,12 +1,12 @@
-import { DEFAULT_MOST_BYTES } from "../../../../../core/documents/limits";
+import { DEFAULT_MOST_BYTES } from "../../../../../core/evidence/limits";
 import type { Locale } from "../../../../../core/text/local-text";
 import { formatBytes, formatDate } from "../../../../../text/format";
 import { isTextKey, say } from "../../../../../text/say";
-import { standingWord } from "../../../../../text/standing";
-import { CombBar } from "../../../../../ui/comb";
-import { SignerBox } from "../../../../../ui/signer-box";
-import { UploadBox } from "../../../../../ui/upload-box.client";
-import type { MyApplication } from "../../../../../views/application-data";
+import { standingWord } from "../../../../../text/words/standing";
+import { CombBar } from "../../../../../ui/assessment/comb";
+import { SignerBox } from "../../../../../ui/evidence/signer-box";
+import { UploadBox } from "../../../../../ui/evidence/upload-box.client";
+import type { MyApplication } from "../../../../../views/application/application-data";
 import { askSignature, takeOutDocument } from "../application.action";
 
 /** Every document that the rulebook asks for, with what was supplied and what was sent back. */

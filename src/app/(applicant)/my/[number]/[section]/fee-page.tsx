@@ -1,8 +1,8 @@
 import type { Locale } from "../../../../../core/text/local-text";
 import { formatMoney } from "../../../../../text/format";
 import { say } from "../../../../../text/say";
-import { PayPress } from "../../../../../ui/pay-press.client";
-import type { MyApplication } from "../../../../../views/application-data";
+import { PayPress } from "../../../../../ui/payments/pay-press.client";
+import type { MyApplication } from "../../../../../views/application/application-data";
 import { pay } from "../application.action";
 
 /** What is due, by charge, each with its own payment reference. */

@@ -1,11 +1,11 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { shownName } from "../../../../../core/identity/shown-name";
-import type { FormSection } from "../../../../../core/sections/form-sections";
+import type { FormSection } from "../../../../../core/form/form-sections";
+import { shownName } from "../../../../../core/people/shown-name";
 import { say } from "../../../../../text/say";
-import { sectionPage } from "../../../../../ui/applicant-step";
-import { SectionForm } from "../../../../../ui/section-form.client";
-import type { MyApplication } from "../../../../../views/application-data";
+import { sectionPage } from "../../../../../ui/application/applicant-step";
+import { SectionForm } from "../../../../../ui/form/section-form.client";
+import type { MyApplication } from "../../../../../views/application/application-data";
 import { locale } from "../../../../request";
 import { lookForLikeness } from "../application.action";
 import { EarlyCases } from "../early-cases";

@@ -1,8 +1,8 @@
 import type { Locale } from "../../../../../core/text/local-text";
 import { formatDayInZone } from "../../../../../text/format";
 import { isTextKey, say } from "../../../../../text/say";
-import { ConfirmPress } from "../../../../../ui/confirm-press.client";
-import type { MyApplication } from "../../../../../views/application-data";
+import { ConfirmPress } from "../../../../../ui/frame/confirm-press.client";
+import type { MyApplication } from "../../../../../views/application/application-data";
 import { askReferee, withdrawRequest } from "../application.action";
 
 /** Each referee with the state of the request, and the press that sends or withdraws it. */

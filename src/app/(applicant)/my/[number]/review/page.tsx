@@ -1,6 +1,6 @@
-import type { CopiedSection } from "../../../../../core/sections/form-copy";
+import type { CopiedSection } from "../../../../../core/form/form-copy";
 import { say } from "../../../../../text/say";
-import { formCopy } from "../../../../../views/form-copy";
+import { formCopy } from "../../../../../views/application/form-copy";
 import { locale } from "../../../../request";
 import { loadApplication } from "../load";
 

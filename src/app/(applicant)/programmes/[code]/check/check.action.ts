@@ -1,7 +1,7 @@
 "use server";
 
 import type { z } from "zod";
-import { type SelfCheckData, selfCheck } from "../../../../../views/self-check";
+import { type SelfCheckData, selfCheck } from "../../../../../views/form/self-check";
 import { see, VISITOR } from "../../../../request";
 
 /** Answers a check; nothing is stored. */

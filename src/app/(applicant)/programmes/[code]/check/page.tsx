@@ -1,10 +1,10 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
 import { say } from "../../../../../text/say";
-import { SelfCheck } from "../../../../../ui/finder/self-check.client";
-import { programmeName } from "../../../../../ui/programme";
-import { finder } from "../../../../../views/finder";
-import { selfCheck } from "../../../../../views/self-check";
+import { SelfCheck } from "../../../../../ui/catalogue/finder/self-check.client";
+import { programmeName } from "../../../../../ui/catalogue/programme";
+import { finder } from "../../../../../views/catalogue/finder";
+import { selfCheck } from "../../../../../views/form/self-check";
 import { locale, see, VISITOR } from "../../../../request";
 import { answerCheck } from "./check.action";
 

@@ -1,13 +1,13 @@
-import type { CopyReader } from "../../../../../core/sections/readers";
+import type { CopyReader } from "../../../../../core/form/readers";
 import { printDossier } from "../../../../../formats/print/dossier";
 import { printFormCopy } from "../../../../../formats/print/form-copy";
 import { webRuntime } from "../../../../../runtime";
 import { say } from "../../../../../text/say";
-import type { MyApplication } from "../../../../../views/application-data";
-import { document, documentBytes } from "../../../../../views/document";
-import { formCopy, suppliedInOrder } from "../../../../../views/form-copy";
-import type { Identity } from "../../../../../views/identity";
-import { myApplication, officeCopy } from "../../../../../views/my-application";
+import type { MyApplication } from "../../../../../views/application/application-data";
+import { formCopy, suppliedInOrder } from "../../../../../views/application/form-copy";
+import { myApplication, officeCopy } from "../../../../../views/application/my-application";
+import { document, documentBytes } from "../../../../../views/evidence/document";
+import type { Identity } from "../../../../../views/people/identity";
 import { identity, locale, see } from "../../../../request";
 import { disposition } from "../../../disposition";
 

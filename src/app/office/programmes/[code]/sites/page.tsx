@@ -2,8 +2,8 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { OFFICE } from "../../../../../core/rights/actor";
 import { formatDate } from "../../../../../text/format";
-import { SiteList } from "../../../../../ui/plans/site-list.client";
-import { sites } from "../../../../../views/sites";
+import { SiteList } from "../../../../../ui/catalogue/site-list.client";
+import { sites } from "../../../../../views/catalogue/sites";
 import { requireStaff, see } from "../../../../request";
 import { moveAll } from "./sites.action";
 

@@ -1,9 +1,9 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
-import { moveChoice } from "../../../../../acts/change-choices";
-import { REFUSED_WORDS } from "../../../../../text/office";
-import type { Placed } from "../../../../../views/sites";
+import { moveChoice } from "../../../../../acts/application/change-choices";
+import { REFUSED_WORDS } from "../../../../../text/words/office";
+import type { Placed } from "../../../../../views/catalogue/sites";
 import { perform, requirePerson } from "../../../../request";
 
 /** How many are moved at once at most. */

@@ -4,8 +4,8 @@ import { Differences } from "../../../../../ui/rulebook/differences";
 import { Effects } from "../../../../../ui/rulebook/effects";
 import { PublishForm } from "../../../../../ui/rulebook/publish-form.client";
 import { problemSentence } from "../../../../../ui/rulebook/words";
-import type { RulebookPage } from "../../../../../views/rulebooks";
-import { rulebookPage } from "../../../../../views/rulebooks";
+import type { RulebookPage } from "../../../../../views/rulebook/rulebooks";
+import { rulebookPage } from "../../../../../views/rulebook/rulebooks";
 import { requireStaff, see } from "../../../../request";
 import { beginPreview, publish } from "../../rulebook.action";
 

@@ -1,8 +1,9 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { RULEBOOK_READERS } from "../../../../../core/rights/actor";
 import { FormTrial } from "../../../../../ui/rulebook/form-trial.client";
-import { formPreview } from "../../../../../views/form-preview";
-import { RULEBOOK_READERS, rulebookPage } from "../../../../../views/rulebooks";
+import { formPreview } from "../../../../../views/form/form-preview";
+import { rulebookPage } from "../../../../../views/rulebook/rulebooks";
 import { requireStaff, see } from "../../../../request";
 import { tryForm } from "../../rulebook.action";
 

@@ -1,14 +1,15 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { registersOf } from "../../../../../core/office/reference-set";
+import { RULEBOOK_READERS } from "../../../../../core/rights/actor";
+import { registersOf } from "../../../../../core/standards/reference-set";
 import { webRuntime } from "../../../../../runtime";
 import { formatMoment } from "../../../../../text/format";
-import { ConfirmPress } from "../../../../../ui/confirm-press.client";
+import { ConfirmPress } from "../../../../../ui/frame/confirm-press.client";
 import { RulebookEditor } from "../../../../../ui/rulebook/editor.client";
 import { PartUses } from "../../../../../ui/rulebook/part-uses";
-import { officeNow } from "../../../../../views/office-now";
-import { RULEBOOK_READERS, rulebookFactTitles } from "../../../../../views/rulebooks";
-import { sharedParts } from "../../../../../views/shared-parts";
+import { rulebookFactTitles } from "../../../../../views/rulebook/rulebooks";
+import { sharedParts } from "../../../../../views/rulebook/shared-parts";
+import { officeNow } from "../../../../../views/view/office-now";
 import { requireStaff, see } from "../../../../request";
 import { giveUpPart, storePart } from "../../rulebook.action";
 

@@ -1,0 +1,140 @@
+import { and, gte, inArray, isNull } from "drizzle-orm";
+import { z } from "zod";
+import { atLeastProof, proofLevelSchema } from "../../core/rulebook/requirement";
+import { ask, evidence, referenceRequest } from "../../db/schema";
+import { done, refuse } from "../act/act";
+import { defineFileAct } from "../act/file-act";
+import { mailApplicant } from "../mail/queue-mail";
+import { openAsk, UNDO_MS, withdrawAskMail } from "./asks";
+import { isSubmitted, placeFields, placeOf, resultAt, rowsAt } from "./place";
+
+/** Why a document goes back; the sentences stand in the catalogues as `return.<reason>`. */
+export const RETURN_REASONS = [
+  "unreadable",
+  "incomplete",
+  "wrong-document",
+  "not-matching",
+  "expired",
+  "translation-needed",
+  "other",
+] as const;
+
+/** Accepts what was supplied for a requirement. A check that fails refuses it: such a document goes back with an ask. */
+export const acceptEvidence = defineFileAct({
+  name: "accept-evidence",
+  input: z.object({ applicationId: z.uuid(), ...placeFields, proof: proofLevelSchema.default("copy") }),
+  right: "office",
+  about: ({ requirement, scope, entry, proof }) => ({ requirement, scope, entry, proof }),
+  run: async (ctx, file, input) => {
+    const result = resultAt(file, input);
+    if (!result || result.evidence.length === 0) return refuse("not-found");
+    if (!isSubmitted(file, result)) return refuse("locked");
+    const judged = {
+      judgement: "accepted",
+      judgedAt: ctx.now,
+      judgedById: ctx.actor.kind === "person" ? ctx.actor.id : null,
+    };
+    if (result.kind === "reference") {
+      await ctx.db
+        .update(referenceRequest)
+        .set(judged)
+        .where(inArray(referenceRequest.id, [...result.evidence]));
+      return done(null);
+    }
+    const failed = result.checks.find((c) => c.trace.truth === "not met");
+    if (failed) return refuse("check-failed", { check: failed.title.en });
+    const raises = file.facts.evidence.some(
+      (e) => result.evidence.includes(e.id) && (e.judgement !== "accepted" || !atLeastProof(e.proof, input.proof)),
+    );
+    if (!raises) return refuse("already-done");
+    await ctx.db
+      .update(evidence)
+      .set({ ...judged, proof: input.proof, reason: null })
+      .where(inArray(evidence.id, [...result.evidence]));
+    return done(null);
+  },
+});
+
+/** Sends a document back with a reason and an ask with a date. The mail waits for the time in which it can be undone. */
+export const returnEvidence = defineFileAct({
+  name: "return-evidence",
+  input: z.object({
+    applicationId: z.uuid(),
+    ...placeFields,
+    reason: z.enum(RETURN_REASONS),
+    text: z.string().trim().max(2000).default(""),
+    due: z.iso.date(),
+  }),
+  right: "office",
+  about: ({ requirement, scope, entry, reason }) => ({ requirement, scope, entry, reason }),
+  run: async (ctx, file, input) => {
+    const result = resultAt(file, input);
+    if (result?.kind !== "document" || result.evidence.length === 0) return refuse("not-found");
+    if (!isSubmitted(file, result)) return refuse("locked");
+    if (input.reason === "other" && input.text === "") return refuse("needs-reason");
+    const judged = {
+      judgement: "returned",
+      judgedAt: ctx.now,
+      judgedById: ctx.actor.kind === "person" ? ctx.actor.id : null,
+      reason: input.reason,
+    };
+    await ctx.db
+      .update(evidence)
+      .set(judged)
+      .where(inArray(evidence.id, [...result.evidence]));
+    const askId = await openAsk(ctx, file, placeOf(input), input.text, input.due);
+    await mailApplicant(
+      ctx,
+      file.id,
+      file.ownerId,
+      "evidence-returned",
+      {
+        ask: askId,
+        number: file.facts.application.number,
+        documentEn: result.title.en,
+        documentFr: result.title.fr,
+        reason: input.reason,
+        text: input.text,
+        due: input.due,
+        link: `/my/${file.facts.application.number}`,
+      },
+      new Date(ctx.now.getTime() + UNDO_MS),
+    );
+    return done({ askId });
+  },
+});
+
+/** Takes a judgement or an ask back within the undo time: the waiting mail is withdrawn, the evidence is to check again. */
+export const undoJudgement = defineFileAct({
+  name: "undo-judgement",
+  input: z.object({ applicationId: z.uuid(), ...placeFields }),
+  right: "office",
+  about: placeOf,
+  run: async (ctx, file, input) => {
+    const since = new Date(ctx.now.getTime() - UNDO_MS);
+    const judged = resultAt(file, input)?.evidence ?? [];
+    const recent = file.facts.evidence.filter(
+      (e) => judged.includes(e.id) && e.judgedAt !== null && Date.parse(e.judgedAt) >= since.getTime(),
+    );
+    const asks = await ctx.db
+      .delete(ask)
+      .where(and(rowsAt(ask, file.id, input), isNull(ask.answeredAt), gte(ask.askedAt, since)))
+      .returning({ id: ask.id });
+    if (recent.length === 0 && asks.length === 0) return refuse("too-late-to-undo");
+    await withdrawAskMail(
+      ctx,
+      file.id,
+      asks.map((a) => a.id),
+    );
+    await ctx.db
+      .update(evidence)
+      .set({ judgement: null, judgedAt: null, judgedById: null, reason: null, proof: "copy" })
+      .where(
+        inArray(
+          evidence.id,
+          recent.map((e) => e.id),
+        ),
+      );
+    return done(null);
+  },
+});

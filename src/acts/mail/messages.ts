@@ -1,0 +1,129 @@
+import { and, eq, lte, sql } from "drizzle-orm";
+import { z } from "zod";
+import { message, trayMail } from "../../db/schema";
+import { type ActContext, defineAct, done, refuse } from "../act/act";
+import { defineFileAct } from "../act/file-act";
+import { settleFile } from "../act/settle";
+import { mailApplicant, type Template } from "./queue-mail";
+
+const MOST_ATTEMPTS = 8;
+
+/** So long a claimed mail belongs to its sender. The mail service gives up long before. */
+export const LEASE_MS = 15 * 60_000;
+
+/** Claims a mail that is due: whoever changes its state to "sending" sends it, nobody else. */
+export const claimMessage = defineAct({
+  name: "claim-message",
+  input: z.object({ messageId: z.uuid() }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, { messageId }) => {
+    const [row] = await ctx.db
+      .update(message)
+      .set({ state: "sending", claimedAt: ctx.now, attempts: sql`${message.attempts} + 1` })
+      .where(and(eq(message.id, messageId), eq(message.state, "queued"), lte(message.dueAt, ctx.now)))
+      .returning();
+    return done(row ?? null);
+  },
+});
+
+/** A person without an account who could not be reached: what they were asked for is undeliverable, and the file says so. */
+async function giveUp(ctx: ActContext, applicationId: string, template: string, address: string): Promise<void> {
+  if (template !== "reference-asked" && template !== "signature-asked") return;
+  await ctx.client.query("select 1 from application where id = $1 for update", [applicationId]);
+  const [table, closed, event] =
+    template === "reference-asked"
+      ? (["reference_request", "closed_at", "reference-undeliverable"] as const)
+      : (["signature_request", "answered_at", "signature-undeliverable"] as const);
+  const { rows } = await ctx.client.query<{ id: string }>(
+    `update ${table} set state = 'undeliverable', ${closed} = $3 where application_id = $1 and email = $2 and state = 'asked' returning id`,
+    [applicationId, address, ctx.now],
+  );
+  await ctx.emit(event, applicationId, { requests: rows.map((r) => r.id) });
+  await settleFile(ctx, applicationId);
+}
+
+/**
+ * Reports how sending went. A sent mail keeps its words but no longer its link; a refused address makes what was asked there
+ * undeliverable, which puts the turn back to the applicant; any other failure is tried again, up to a limit. That it was sent counts
+ * whoever says it; that it was not, only from the sender whose claim it is.
+ */
+export const reportMessage = defineAct({
+  name: "report-message",
+  input: z.object({
+    messageId: z.uuid(),
+    /** Which attempt it was, as the claim counted it. */
+    attempt: z.int().min(1),
+    result: z.enum(["sent", "failed", "refused"]),
+    failure: z.string().max(500).nullable().default(null),
+  }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, { messageId, attempt, result, failure }) => {
+    const [row] = await ctx.db.select().from(message).where(eq(message.id, messageId)).for("update");
+    if (!row || (row.state !== "sending" && row.state !== "queued")) return done(null);
+    if (result !== "sent" && (row.state !== "sending" || row.attempts !== attempt)) return done(null);
+    const { link: _link, ...kept } = row.values;
+    if (result === "sent")
+      await ctx.db
+        .update(message)
+        .set({ state: "sent", sentAt: ctx.now, values: kept })
+        .where(eq(message.id, messageId));
+    else {
+      const over = result === "refused" || row.attempts >= MOST_ATTEMPTS;
+      await ctx.db
+        .update(message)
+        .set({ state: over ? "failed" : "queued", failure })
+        .where(eq(message.id, messageId));
+      if (over && row.applicationId) await giveUp(ctx, row.applicationId, row.template, row.toAddress);
+    }
+    return done(null);
+  },
+});
+
+/** Wakes mails whose sender was killed in the middle: whose claim is older than a sender ever needs is queued again. */
+export const releaseStuckMessages = defineAct({
+  name: "release-stuck-messages",
+  input: z.object({}),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx) => {
+    const released = await ctx.db
+      .update(message)
+      .set({ state: "queued" })
+      .where(and(eq(message.state, "sending"), lte(message.claimedAt, new Date(ctx.now.getTime() - LEASE_MS))))
+      .returning({ id: message.id });
+    return done({ count: released.length });
+  },
+});
+
+/** The mail stand-in keeps what it received, once for each message. */
+export const keepTrayMail = defineAct({
+  name: "keep-tray-mail",
+  input: z.object({ messageId: z.uuid(), toAddress: z.string(), subject: z.string(), body: z.string() }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, mail) => {
+    await ctx.db
+      .insert(trayMail)
+      .values({ ...mail, receivedAt: ctx.now })
+      .onConflictDoNothing();
+    return done(null);
+  },
+});
+
+/** Sends a mail to the applicant of a file once more, as it was; its link leads into the application, as it did. */
+export const sendAgain = defineFileAct({
+  name: "send-again",
+  input: z.object({ applicationId: z.uuid(), messageId: z.uuid() }),
+  right: "office",
+  about: ({ messageId }) => ({ message: messageId }),
+  run: async (ctx, file, { messageId }) => {
+    const [sent] = await ctx.db
+      .select()
+      .from(message)
+      .where(and(eq(message.id, messageId), eq(message.applicationId, file.id), eq(message.personId, file.ownerId)));
+    if (!sent) return refuse("not-found");
+    if (sent.state !== "sent" && sent.state !== "failed") return refuse("locked");
+    const { number } = file.facts.application;
+    const template = sent.template as Template; // acts write no other
+    await mailApplicant(ctx, file.id, file.ownerId, template, { ...sent.values, link: `/my/${number}` });
+    return done(null);
+  },
+});

@@ -1,0 +1,99 @@
+import { eq } from "drizzle-orm";
+import { enqueue } from "../../db/queue";
+import { message, person } from "../../db/schema";
+import type { ActContext } from "../act/act";
+
+/** Templates of mails; their sentences stand in the catalogues as `mail.<template>.subject` and `.body`. */
+export const TEMPLATES = [
+  "confirm-address",
+  "already-has-account",
+  "set-password",
+  "staff-invited",
+  "reference-asked",
+  "reference-withdrawn",
+  "reference-given",
+  "reference-declined",
+  "signature-asked",
+  "signature-given",
+  "signature-declined",
+  "submitted",
+  "evidence-returned",
+  "asked",
+  "decision-released",
+  "answer-received",
+  "withdrawn",
+  "round-changed",
+  "round-closed",
+  "round-full",
+  "round-reopened",
+  "extended",
+  "rulebook-changed",
+  "case-accepted",
+  "case-refused",
+  "choice-moved",
+  "programme-moved",
+  "move-suggested",
+  "rulebook-moved",
+  "interest-noted",
+  "interest-opened",
+  "round-opened",
+  "round-opens-soon",
+  "draft-closes",
+  "draft-missing",
+  "draft-erased-soon",
+  "reopened",
+  "corrected",
+  "correction-refused",
+  "reopening-ended",
+  "reach-asked",
+  "reach-failed",
+] as const;
+export type Template = (typeof TEMPLATES)[number];
+
+export interface Mail {
+  readonly applicationId: string | null;
+  readonly personId: string | null;
+  readonly toAddress: string;
+  readonly locale: string;
+  readonly template: Template;
+  readonly values: Readonly<Record<string, string>>;
+  /** A later moment leaves time to undo. */
+  readonly dueAt?: Date;
+}
+
+/** Writes a message row, which is the truth of the mail, and wakes the sender, all in the act's transaction. */
+export async function queueMail(ctx: ActContext, mail: Mail): Promise<string> {
+  const dueAt = mail.dueAt ?? ctx.now;
+  const [row] = await ctx.db
+    .insert(message)
+    .values({ ...mail, state: "queued", dueAt, queuedAt: ctx.now })
+    .returning({ id: message.id });
+  if (!row) throw new Error("the message was not written");
+  await enqueue(ctx.boss, ctx.client, "send-message", { messageId: row.id }, mail.dueAt);
+  return row.id;
+}
+
+/** Writes to the applicant of a file, in their language. */
+export async function mailApplicant(
+  ctx: ActContext,
+  applicationId: string,
+  personId: string,
+  template: Template,
+  values: Readonly<Record<string, string>>,
+  dueAt?: Date,
+): Promise<string> {
+  const [to] = await ctx.db
+    .select({ email: person.email, locale: person.locale, name: person.name })
+    .from(person)
+    .where(eq(person.id, personId));
+  if (!to) throw new Error("a file has no applicant");
+  return queueMail(ctx, {
+    applicationId,
+    personId,
+    toAddress: to.email,
+    locale: to.locale,
+    template,
+    values: { name: to.name, ...values },
+    ...(dueAt ? { dueAt } : {}),
+  });
+}

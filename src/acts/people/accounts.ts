@@ -1,0 +1,312 @@
+import { and, eq, gt, inArray, isNull, lte, or, sql } from "drizzle-orm";
+import { z } from "zod";
+import { localeSchema } from "../../core/text/local-text";
+import { consent, grant, mailLink, passwordGuess, person } from "../../db/schema";
+import { type ActContext, defineAct, done, refuse } from "../act/act";
+import { hashToken, newToken } from "../act/token";
+import { queueMail } from "../mail/queue-mail";
+
+const HOUR = 3_600_000;
+const LIFETIME = { "confirm address": 24 * HOUR, "set password": HOUR } as const;
+/** An invitation of staff is read later than a mail that somebody has just asked for. */
+const INVITATION_LIFETIME = 72 * HOUR;
+type Purpose = keyof typeof LIFETIME;
+
+interface LinkMail {
+  readonly personId: string;
+  readonly email: string;
+  readonly name: string;
+  readonly locale: string;
+}
+
+/** Mails a link; a newer one replaces what was mailed before for the same purpose. */
+async function mailNewLink(
+  ctx: ActContext,
+  to: LinkMail,
+  purpose: Purpose,
+  template: "confirm-address" | "set-password" | "staff-invited",
+): Promise<void> {
+  const { token, hash } = newToken();
+  await ctx.db
+    .update(mailLink)
+    .set({ replacedAt: ctx.now })
+    .where(
+      and(
+        eq(mailLink.personId, to.personId),
+        eq(mailLink.purpose, purpose),
+        isNull(mailLink.usedAt),
+        isNull(mailLink.replacedAt),
+      ),
+    );
+  const lifetime = template === "staff-invited" ? INVITATION_LIFETIME : LIFETIME[purpose];
+  await ctx.db.insert(mailLink).values({
+    tokenHash: hash,
+    purpose,
+    personId: to.personId,
+    createdAt: ctx.now,
+    endsAt: new Date(ctx.now.getTime() + lifetime),
+  });
+  await queueMail(ctx, {
+    applicationId: null,
+    personId: to.personId,
+    toAddress: to.email,
+    locale: to.locale,
+    template,
+    values: { name: to.name, link: `/link/${token}` },
+  });
+}
+
+/** Makes the person behind a new account, records the consent and mails the link that confirms the address. Runs twice without harm. */
+export const openAccount = defineAct({
+  name: "open-account",
+  input: z.object({
+    accountId: z.string(),
+    name: z.string().trim().min(1).max(200),
+    email: z.email(),
+    locale: localeSchema,
+    consentVersion: z.string(),
+  }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, { accountId, name, email, locale, consentVersion }) => {
+    const [made] = await ctx.db
+      .insert(person)
+      .values({ accountId, name, email, locale, createdAt: ctx.now })
+      .onConflictDoNothing()
+      .returning({ id: person.id });
+    if (!made) return done({ made: false });
+    await ctx.db
+      .insert(consent)
+      .values({ personId: made.id, textKey: "terms", textVersion: consentVersion, at: ctx.now });
+    await ctx.emit("open-account", null, { person: made.id });
+    await mailNewLink(ctx, { personId: made.id, email, name, locale }, "confirm address", "confirm-address");
+    return done({ made: true });
+  },
+});
+
+/** Mails a fresh link to a known person; for an unknown address nothing happens, and the answer is the same. */
+export const sendLink = defineAct({
+  name: "send-link",
+  input: z.object({ email: z.string().max(320), purpose: z.enum(["confirm address", "set password"]) }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, { email, purpose }) => {
+    const [to] = await ctx.db.select().from(person).where(eq(person.email, email));
+    if (!to) return done(null);
+    if (purpose === "confirm address" && to.confirmedAt !== null) return done(null);
+    await mailNewLink(
+      ctx,
+      { personId: to.id, email: to.email, name: to.name, locale: to.locale },
+      purpose,
+      purpose === "set password" ? "set-password" : "confirm-address",
+    );
+    return done(null);
+  },
+});
+
+/** Tells the owner of an address that somebody tried to open a second account with it, and us whether there is an owner. */
+export const tellAlreadyHasAccount = defineAct({
+  name: "tell-already-has-account",
+  input: z.object({ email: z.email() }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, { email }) => {
+    const [to] = await ctx.db.select().from(person).where(eq(person.email, email));
+    if (to)
+      await queueMail(ctx, {
+        applicationId: null,
+        personId: to.id,
+        toAddress: to.email,
+        locale: to.locale,
+        template: "already-has-account",
+        values: { name: to.name, link: "/lost-password" },
+      });
+    return done({ known: to !== undefined });
+  },
+});
+
+/** Uses a mailed link, once: whoever comes second, or late, or with a replaced one, is told that it has ended. */
+export const acceptLink = defineAct({
+  name: "accept-link",
+  input: z.object({ token: z.string().min(20).max(100), purpose: z.enum(["confirm address", "set password"]) }),
+  may: (ctx) => ctx.actor.kind === "visitor",
+  run: async (ctx, { token, purpose }) => {
+    const [link] = await ctx.db
+      .update(mailLink)
+      .set({ usedAt: ctx.now })
+      .where(
+        and(
+          eq(mailLink.tokenHash, hashToken(token)),
+          eq(mailLink.purpose, purpose),
+          isNull(mailLink.usedAt),
+          isNull(mailLink.replacedAt),
+          gt(mailLink.endsAt, ctx.now),
+        ),
+      )
+      .returning();
+    if (!link) return refuse("link-ended");
+    // A link that arrived proves the address as well.
+    await ctx.db
+      .update(person)
+      .set({ confirmedAt: sql`coalesce(${person.confirmedAt}, ${ctx.now})` })
+      .where(eq(person.id, link.personId));
+    const [owner] = await ctx.db.select().from(person).where(eq(person.id, link.personId));
+    if (!owner) return refuse("not-found");
+    await ctx.emit("accept-link", null, { person: owner.id, purpose });
+    return done({ personId: owner.id, accountId: owner.accountId, email: owner.email, name: owner.name });
+  },
+});
+
+/** Ties an account of the auth package to a person whom an administrator has made. */
+export const tieAccount = defineAct({
+  name: "tie-account",
+  input: z.object({ personId: z.uuid(), accountId: z.string() }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, { personId, accountId }) => {
+    await ctx.db
+      .update(person)
+      .set({ accountId })
+      .where(and(eq(person.id, personId), isNull(person.accountId)));
+    return done(null);
+  },
+});
+
+const GUESSES = 10;
+const GUESS_WINDOW = 15 * 60_000;
+/** So long a guess is looked at, at most. */
+const GUESS_LASTS = 60_000;
+
+/**
+ * Counts a guess at a password before it is looked at, so that guesses at the same moment are counted too. The lock makes
+ * guessers of one account, and from one network address, wait for each other.
+ */
+export const beginGuess = defineAct({
+  name: "begin-guess",
+  input: z.object({ email: z.string().max(320), network: z.string().max(100).nullable() }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, { email, network }) => {
+    const subjects = [`account:${email.trim().toLowerCase()}`, ...(network ? [`network:${network}`] : [])];
+    for (const subject of [...subjects].sort())
+      await ctx.client.query("select pg_advisory_xact_lock(hashtextextended($1, 0))", [subject]);
+    const ago = (ms: number) => new Date(ctx.now.getTime() - ms);
+    const counts = await ctx.db
+      .select({ subject: passwordGuess.subject, count: sql<number>`count(*)::int` })
+      .from(passwordGuess)
+      .where(
+        and(
+          inArray(passwordGuess.subject, subjects),
+          gt(passwordGuess.at, ago(GUESS_WINDOW)),
+          or(passwordGuess.wrong, gt(passwordGuess.at, ago(GUESS_LASTS))),
+        ),
+      )
+      .groupBy(passwordGuess.subject);
+    if (counts.some((c) => c.count >= GUESSES)) return refuse("locked");
+    const rows = await ctx.db
+      .insert(passwordGuess)
+      .values(subjects.map((subject) => ({ subject, at: ctx.now })))
+      .returning({ id: passwordGuess.id });
+    return done({ guessIds: rows.map((r) => r.id) });
+  },
+});
+
+/** The guess was right: it no longer counts. */
+export const forgetGuess = defineAct({
+  name: "forget-guess",
+  input: z.object({ guessIds: z.array(z.uuid()).max(2) }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, { guessIds }) => {
+    if (guessIds.length > 0) await ctx.db.delete(passwordGuess).where(inArray(passwordGuess.id, guessIds));
+    return done(null);
+  },
+});
+
+/** The guess was wrong: it counts until its time is over. */
+export const countGuess = defineAct({
+  name: "count-guess",
+  input: z.object({ guessIds: z.array(z.uuid()).max(2) }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, { guessIds }) => {
+    if (guessIds.length > 0)
+      await ctx.db.update(passwordGuess).set({ wrong: true }).where(inArray(passwordGuess.id, guessIds));
+    return done(null);
+  },
+});
+
+/** Guesses that no longer count are removed. */
+export const removeOldGuesses = defineAct({
+  name: "remove-old-guesses",
+  input: z.object({}),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx) => {
+    const old = new Date(ctx.now.getTime() - GUESS_WINDOW);
+    const { rowCount } = await ctx.db.delete(passwordGuess).where(lte(passwordGuess.at, old));
+    return done({ removed: rowCount ?? 0 });
+  },
+});
+
+const role = z.enum(["officer", "lead officer", "finance", "assessor", "administrator", "agent"]);
+const isAdministrator = (ctx: ActContext) =>
+  ctx.actor.kind === "system" ||
+  (ctx.actor.kind === "person" && ctx.actor.grants.some((g) => g.role === "administrator"));
+
+/** Makes a member of staff and invites them to set a password. Staff are never made by sign-up. */
+export const makeStaff = defineAct({
+  name: "make-staff",
+  input: z.object({
+    name: z.string().trim().min(1).max(200),
+    email: z.email(),
+    role,
+    scope: z.string().min(1).max(20).default("*"),
+  }),
+  may: isAdministrator,
+  run: async (ctx, input) => {
+    const [made] = await ctx.db
+      .insert(person)
+      .values({ name: input.name, email: input.email, createdAt: ctx.now })
+      .onConflictDoNothing()
+      .returning({ id: person.id });
+    if (!made) return refuse("already-done");
+    await ctx.db.insert(grant).values({ personId: made.id, role: input.role, scope: input.scope, grantedAt: ctx.now });
+    await ctx.emit("make-staff", null, { person: made.id, role: input.role, scope: input.scope });
+    await mailNewLink(
+      ctx,
+      { personId: made.id, email: input.email, name: input.name, locale: "en" },
+      "set password",
+      "staff-invited",
+    );
+    return done({ personId: made.id });
+  },
+});
+
+/** Gives a role to a member of staff, or takes one away. Nobody takes the last administrator's role. */
+export const changeRole = defineAct({
+  name: "change-role",
+  input: z.object({ personId: z.uuid(), role, scope: z.string().min(1).max(20).default("*"), held: z.boolean() }),
+  may: isAdministrator,
+  run: async (ctx, { personId, role: name, scope, held }) => {
+    const [staff] = await ctx.db.select({ id: grant.personId }).from(grant).where(eq(grant.personId, personId));
+    if (!staff) return refuse("not-found");
+    if (held)
+      await ctx.db.insert(grant).values({ personId, role: name, scope, grantedAt: ctx.now }).onConflictDoNothing();
+    else {
+      await ctx.db.execute(sql`lock table role_grant in share row exclusive mode`);
+      await ctx.db.delete(grant).where(and(eq(grant.personId, personId), eq(grant.role, name), eq(grant.scope, scope)));
+      const administrators = await ctx.db
+        .select({ id: grant.personId })
+        .from(grant)
+        .where(eq(grant.role, "administrator"));
+      if (administrators.length === 0) return refuse("locked");
+    }
+    await ctx.emit("change-role", null, { person: personId, role: name, scope, held });
+    return done(null);
+  },
+});
+
+/** Chooses the language of correspondence. */
+export const chooseLanguage = defineAct({
+  name: "choose-language",
+  input: z.object({ locale: localeSchema }),
+  may: (ctx) => ctx.actor.kind === "person",
+  run: async (ctx, { locale }) => {
+    if (ctx.actor.kind !== "person") return refuse("not-yours");
+    await ctx.db.update(person).set({ locale }).where(eq(person.id, ctx.actor.id));
+    return done(null);
+  },
+});

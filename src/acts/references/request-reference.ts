@@ -1,0 +1,141 @@
+import { and, eq, inArray } from "drizzle-orm";
+import { z } from "zod";
+import { shownName } from "../../core/people/shown-name";
+import type { Locale, LocalText } from "../../core/text/local-text";
+import { formatDay } from "../../core/time/day";
+import { dayAt } from "../../core/time/zone";
+import { person, referenceRequest, round } from "../../db/schema";
+import { type ActContext, done, refuse } from "../act/act";
+import { defineFileAct, type OpenFile } from "../act/file-act";
+import { newToken } from "../act/token";
+import { queueMail } from "../mail/queue-mail";
+
+/** A link serves its request for so long after the latest closing among the choices it serves. */
+const DAYS_AFTER_CLOSING = 30;
+const DAY_MS = 86_400_000;
+
+function answerOf(file: OpenFile, entry: string, field: string): string {
+  const value = file.facts.answers.find(
+    (a) => a.section === refereeSection(file) && a.entry === entry && a.field === field,
+  )?.value;
+  return typeof value === "string" ? value.trim() : "";
+}
+
+function refereeSection(file: OpenFile): string | undefined {
+  return Object.values(file.rulebooks)
+    .flatMap((r) => r.body.sections)
+    .find((s) => s.core === "referees")?.key;
+}
+
+async function latestClosing(ctx: ActContext, roundIds: readonly string[]): Promise<number> {
+  const rows = await ctx.db
+    .select({ closings: round.closings })
+    .from(round)
+    .where(inArray(round.id, [...roundIds]));
+  return Math.max(...rows.flatMap((r) => r.closings.map((c) => Date.parse(c.at))));
+}
+
+async function programmeTitles(
+  ctx: ActContext,
+  applicationId: string,
+): Promise<{ readonly programmeEn: string; readonly programmeFr: string }> {
+  const { rows } = await ctx.client.query<{ title: LocalText }>(
+    "select p.title from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id where c.application_id = $1 and c.withdrawn_at is null order by c.rank",
+    [applicationId],
+  );
+  const titles = (locale: Locale) => rows.map((r) => r.title[locale]).join(", ");
+  return { programmeEn: titles("en"), programmeFr: titles("fr") };
+}
+
+/** Referees are written to in the language of the applicant, who knows them. */
+async function ownersLocale(ctx: ActContext, file: OpenFile): Promise<string> {
+  const [owner] = await ctx.db.select({ locale: person.locale }).from(person).where(eq(person.id, file.ownerId));
+  return owner?.locale ?? "en";
+}
+
+/** Sends a referee the link to one request. It shows nothing of the applicant beyond the name and the programme. */
+export const requestReference = defineFileAct({
+  name: "request-reference",
+  input: z.object({ applicationId: z.uuid(), referee: z.string().max(40) }),
+  right: "applicant",
+  about: ({ referee }) => ({ referee }),
+  run: async (ctx, file, { referee }) => {
+    const live = file.facts.choices.filter((c) => c.withdrawnAt === null);
+    if (live.length === 0 || file.facts.application.withdrawnAt !== null) return refuse("locked");
+    const name = answerOf(file, referee, "name");
+    const email = answerOf(file, referee, "email");
+    if (name === "" || !z.email().safeParse(email).success || answerOf(file, referee, "role") === "")
+      return refuse("not-complete");
+    if (file.facts.references.some((r) => r.referee === referee && ["asked", "opened", "given"].includes(r.state)))
+      return refuse("already-done");
+    const { token, hash } = newToken();
+    const endsAt = new Date(
+      (await latestClosing(
+        ctx,
+        live.map((c) => c.roundId),
+      )) +
+        DAYS_AFTER_CLOSING * DAY_MS,
+    );
+    const [row] = await ctx.db
+      .insert(referenceRequest)
+      .values({
+        applicationId: file.id,
+        referee,
+        scopes: ["file"],
+        name,
+        email,
+        tokenHash: hash,
+        state: "asked",
+        askedAt: ctx.now,
+        endsAt,
+      })
+      .returning({ id: referenceRequest.id });
+    await queueMail(ctx, {
+      applicationId: file.id,
+      personId: null,
+      toAddress: email,
+      locale: await ownersLocale(ctx, file),
+      template: "reference-asked",
+      values: {
+        name,
+        applicant: shownName(file.facts),
+        ...(await programmeTitles(ctx, file.id)),
+        link: `/reference/${token}`,
+        until: formatDay(dayAt(file.office.zone, endsAt.getTime())),
+      },
+    });
+    return done({ requestId: row?.id ?? "" });
+  },
+});
+
+/** Takes a request back: its link ends at once. */
+export const withdrawReference = defineFileAct({
+  name: "withdraw-reference",
+  input: z.object({ applicationId: z.uuid(), requestId: z.uuid() }),
+  right: "applicant",
+  about: ({ requestId }) => ({ request: requestId }),
+  run: async (ctx, file, { requestId }) => {
+    const open = ["asked", "opened"];
+    const [row] = await ctx.db
+      .update(referenceRequest)
+      .set({ state: "withdrawn", closedAt: ctx.now })
+      .where(
+        and(
+          eq(referenceRequest.id, requestId),
+          eq(referenceRequest.applicationId, file.id),
+          inArray(referenceRequest.state, open),
+        ),
+      )
+      .returning();
+    if (!row) return refuse("already-done");
+    await queueMail(ctx, {
+      applicationId: file.id,
+      personId: null,
+      toAddress: row.email,
+      locale: await ownersLocale(ctx, file),
+      template: "reference-withdrawn",
+      values: { name: row.name, applicant: shownName(file.facts) },
+    });
+    return done(null);
+  },
+});

@@ -1,0 +1,300 @@
+import { randomUUID } from "node:crypto";
+import { and, eq, inArray } from "drizzle-orm";
+import { z } from "zod";
+import { AnswerIndex } from "../../core/answers/answer-index";
+import { checkValue } from "../../core/answers/check-value";
+import { fedEntries } from "../../core/answers/given-by-registry";
+import { contexts } from "../../core/assessment/context";
+import {
+  type ClaimedResult,
+  isSameCandidate,
+  matchResults,
+  type RegistryQuestion,
+  type RegistryResult,
+} from "../../core/education/registry-answer";
+import { shownName } from "../../core/people/shown-name";
+import { factName } from "../../core/rulebook/section";
+import { enqueue } from "../../db/queue";
+import { confirmation, registryMode, registryQuery, registryRecord } from "../../db/schema";
+import { type ActContext, defineAct, done, refuse } from "../act/act";
+import { defineFileAct, type OpenFile, openFile } from "../act/file-act";
+import { settleFile } from "../act/settle";
+import { confirmFromIssuer } from "../evidence/issuer-values";
+
+const resultSchema = z.object({ subject: z.string().max(60), mark: z.string().max(20) });
+const OPEN = ["asked", "down"];
+
+/** A sitting by what a registry is asked by, as the office knows it; null while a part is missing. */
+function questionOf(
+  index: AnswerIndex,
+  { scope, section, entry }: { readonly scope: string; readonly section: string; readonly entry: string },
+): RegistryQuestion | null {
+  const known = (field: string): string => {
+    const value = index.confirmed(scope, section, entry, field)?.value ?? index.claim(scope, section, entry, field);
+    return typeof value === "string" ? value.trim() : "";
+  };
+  const question = { board: known("board"), year: known("year"), candidate: known("candidate") };
+  return Object.values(question).some((part) => part === "") ? null : question;
+}
+
+/** The sittings of a file whose lines the registry gives, each with the section that takes them. */
+function feedsOf(file: OpenFile, choices: readonly string[]) {
+  const { facts, rulebooks, rounds, office } = file;
+  return contexts(facts, new AnswerIndex(facts), rulebooks, rounds, office)
+    .filter(({ choice }) => choices.includes(choice.id))
+    .flatMap(({ choice, rulebook, source }) =>
+      rulebook.body.sections.flatMap((lines) => {
+        const list = rulebook.body.sections.find((s) => factName(s) === lines.fedBy?.list);
+        if (list?.core !== "sittings") return [];
+        const scope = list.scope === "file" ? "file" : choice.id;
+        return fedEntries(lines, source).map((entry) => ({ scope, section: list.key, entry, lines }));
+      }),
+    );
+}
+
+/** On submission the registry is asked by itself for what nobody types, once a sitting. */
+export async function askForFed(ctx: ActContext, file: OpenFile, choices: readonly string[]): Promise<void> {
+  const index = new AnswerIndex(file.facts);
+  const asked = await ctx.db
+    .select({ entry: registryQuery.entry })
+    .from(registryQuery)
+    .where(eq(registryQuery.applicationId, file.id));
+  const known = new Set(asked.map((q) => q.entry));
+  for (const { scope, section, entry } of feedsOf(file, choices)) {
+    const question = questionOf(index, { scope, section, entry });
+    if (!question || known.has(entry)) continue;
+    known.add(entry);
+    await ask(ctx, { applicationId: file.id, scope, section, entry, ...question, byId: null });
+  }
+}
+
+async function ask(
+  ctx: ActContext,
+  query: Omit<typeof registryQuery.$inferInsert, "state" | "askedAt">,
+): Promise<string> {
+  const [made] = await ctx.db
+    .insert(registryQuery)
+    .values({ ...query, state: "asked", askedAt: ctx.now })
+    .returning({ id: registryQuery.id });
+  if (!made) throw new Error("the question was not written");
+  await enqueue(ctx.boss, ctx.client, "ask-registry", { queryId: made.id });
+  return made.id;
+}
+
+/** Asks the registry of examinations for the results of one sitting; a job asks, and another act reports. */
+export const askRegistry = defineFileAct({
+  name: "ask-registry",
+  input: z.object({
+    applicationId: z.uuid(),
+    scope: z.string().max(40),
+    section: z.string().max(60),
+    entry: z.string().max(40),
+  }),
+  right: "office",
+  about: ({ section, entry }) => ({ section, entry }),
+  run: async (ctx, file, { scope, section, entry }) => {
+    if (ctx.actor.kind !== "person") return refuse("not-yours");
+    if (file.facts.choices.every((c) => c.submittedAt === null)) return refuse("locked");
+    const question = questionOf(new AnswerIndex(file.facts), { scope, section, entry });
+    if (!question) return refuse("invalid-input", { fields: ["candidate"] });
+    const at = and(eq(registryQuery.applicationId, file.id), eq(registryQuery.entry, entry));
+    const waiting = await ctx.db
+      .select()
+      .from(registryQuery)
+      .where(and(at, inArray(registryQuery.state, OPEN)));
+    if (waiting.some((q) => q.state === "asked")) return refuse("already-done");
+    const [down] = waiting;
+    if (down) {
+      // The queue gives up after a while: a person may wake it.
+      await enqueue(ctx.boss, ctx.client, "ask-registry", { queryId: down.id });
+      return done({ queryId: down.id });
+    }
+    const queryId = await ask(ctx, { applicationId: file.id, scope, section, entry, ...question, byId: ctx.actor.id });
+    return done({ queryId });
+  },
+});
+
+/** The question as the job asks it; null once it was answered. */
+export const claimRegistryQuery = defineAct({
+  name: "claim-registry-query",
+  input: z.object({ queryId: z.uuid() }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, { queryId }) => {
+    const [query] = await ctx.db
+      .select()
+      .from(registryQuery)
+      .where(and(eq(registryQuery.id, queryId), inArray(registryQuery.state, OPEN)));
+    return done(query ? { board: query.board, year: query.year, candidate: query.candidate } : null);
+  },
+});
+
+type Query = typeof registryQuery.$inferSelect;
+
+/** The lines that belong to the sitting: of the form, and those that were added since. */
+function claimsOf({ facts }: OpenFile, { scope, entry }: Pick<Query, "scope" | "entry">): readonly ClaimedResult[] {
+  const index = new AnswerIndex(facts);
+  const at = (field: string, of: string): string => {
+    const claim = index.claim(scope, "subjects", of, field);
+    return String(claim ?? index.confirmed(scope, "subjects", of, field)?.value ?? "");
+  };
+  return index
+    .lines(scope, "subjects")
+    .ids.filter((line) => at("sitting", line) === entry)
+    .map((line) => ({ entry: line, subject: at("subject", line), mark: at("mark", line) }));
+}
+
+/** The lines of a sitting that nobody types, as the registry has them; a subject that the form does not know stays with the registry. */
+async function addFed(
+  ctx: ActContext,
+  file: OpenFile,
+  { entry }: Pick<Query, "entry">,
+  unclaimed: readonly RegistryResult[],
+  note: string,
+): Promise<void> {
+  const submitted = file.facts.choices.filter((c) => c.submittedAt !== null).map((c) => c.id);
+  const fed = feedsOf(file, submitted).find((f) => f.entry === entry);
+  if (!fed?.lines.fedBy) return;
+  const { lines, scope } = fed;
+  const by = fed.lines.fedBy.by;
+  const fits = (field: string, value: string) => {
+    const definition = lines.fields.find((f) => f.key === field);
+    return definition !== undefined && checkValue(definition, file.office.set, value) === null;
+  };
+  const rows = unclaimed
+    .filter(({ subject, mark }) => fits("subject", subject) && fits("mark", mark))
+    .flatMap(({ subject, mark }) => {
+      const line = randomUUID();
+      return Object.entries({ [by]: entry, subject, mark }).map(([field, value]) => ({
+        ...{ applicationId: file.id, scope, section: lines.key, entry: line, field, value },
+        ...{ answerVersion: 0, note, byId: null, at: ctx.now },
+      }));
+    });
+  if (rows.length > 0) await ctx.db.insert(confirmation).values(rows);
+}
+
+const FROM_REGISTRY = "From the registry of examinations.";
+
+/** What the registry says becomes the confirmed value; what it does not have stays claimed. */
+async function confirmResults(
+  ctx: ActContext,
+  file: OpenFile,
+  query: Pick<Query, "scope" | "section" | "entry" | "board" | "year" | "candidate">,
+  results: readonly RegistryResult[],
+  byId: string | null,
+): Promise<void> {
+  const { scope } = query;
+  const { known, unclaimed } = matchResults(claimsOf(file, query), results);
+  await confirmFromIssuer(
+    ctx,
+    file,
+    [
+      // What was asked by, not what the applicant may have changed it to since.
+      ...(["board", "year", "candidate"] as const).map((field) => ({
+        scope,
+        section: query.section,
+        entry: query.entry,
+        field,
+        value: query[field],
+      })),
+      ...known.flatMap(({ entry, subject, awarded }) => [
+        { scope, section: "subjects", entry, field: "subject", value: subject },
+        { scope, section: "subjects", entry, field: "mark", value: awarded },
+      ]),
+    ],
+    FROM_REGISTRY,
+    byId,
+  );
+  await addFed(ctx, file, query, unclaimed, FROM_REGISTRY);
+}
+
+/** Reports what the registry answered: results under the applicant's name are confirmed, those under another wait for a person. */
+export const reportRegistry = defineAct({
+  name: "report-registry",
+  input: z.object({
+    queryId: z.uuid(),
+    answer: z.discriminatedUnion("kind", [
+      z.object({ kind: z.literal("down") }),
+      z.object({ kind: z.literal("not found") }),
+      z.object({ kind: z.literal("found"), name: z.string().max(200), results: z.array(resultSchema).max(60) }),
+    ]),
+  }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, { queryId, answer }) => {
+    const [query] = await ctx.db.select().from(registryQuery).where(eq(registryQuery.id, queryId));
+    const file = query ? await openFile(ctx, query.applicationId) : null;
+    if (!query || !file || !OPEN.includes(query.state)) return refuse("already-done");
+    const same = answer.kind === "found" && isSameCandidate(shownName(file.facts), answer.name);
+    const state = answer.kind !== "found" ? answer.kind : same ? "found" : "other name";
+    await ctx.db
+      .update(registryQuery)
+      .set({
+        state,
+        answeredAt: answer.kind === "down" ? null : ctx.now,
+        ...(answer.kind === "found" ? { name: answer.name, results: answer.results } : {}),
+      })
+      .where(eq(registryQuery.id, queryId));
+    if (state === query.state) return done({ state });
+    if (answer.kind === "found" && same) await confirmResults(ctx, file, query, answer.results, query.byId);
+    await ctx.emit("report-registry", file.id, { entry: query.entry, result: state });
+    await settleFile(ctx, file.id);
+    return done({ state });
+  },
+});
+
+/** An officer says that results under another name are this applicant's after all; they are confirmed then. */
+export const takeRegistryResults = defineFileAct({
+  name: "take-registry-results",
+  input: z.object({ applicationId: z.uuid(), queryId: z.uuid() }),
+  right: "office",
+  about: ({ queryId }) => ({ query: queryId }),
+  run: async (ctx, file, { queryId }) => {
+    if (ctx.actor.kind !== "person") return refuse("not-yours");
+    const [query] = await ctx.db
+      .select()
+      .from(registryQuery)
+      .where(and(eq(registryQuery.id, queryId), eq(registryQuery.applicationId, file.id)));
+    if (!query) return refuse("not-found");
+    if (query.state !== "other name" || !query.results) return refuse("already-done");
+    await ctx.db.update(registryQuery).set({ state: "found" }).where(eq(registryQuery.id, queryId));
+    await confirmResults(ctx, file, query, query.results, ctx.actor.id);
+    return done(null);
+  },
+});
+
+/** The stand-in of the registry keeps a record. */
+export const keepRegistryRecord = defineAct({
+  name: "keep-registry-record",
+  input: z.object({
+    board: z.string().max(60),
+    year: z.string().max(4),
+    candidate: z.string().max(30),
+    name: z.string().max(200),
+    results: z.array(resultSchema).max(60),
+  }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, record) => {
+    const { name, results } = record;
+    await ctx.db
+      .insert(registryRecord)
+      .values(record)
+      .onConflictDoUpdate({
+        target: [registryRecord.board, registryRecord.year, registryRecord.candidate],
+        set: { name, results },
+      });
+    return done(null);
+  },
+});
+
+/** How the stand-in of the registry behaves from now on. */
+export const setRegistryMode = defineAct({
+  name: "set-registry-mode",
+  input: z.object({ down: z.boolean(), delayMs: z.int().min(0).max(60_000) }),
+  may: (ctx) => ctx.actor.kind === "system",
+  run: async (ctx, mode) => {
+    await ctx.db
+      .insert(registryMode)
+      .values({ id: 1, ...mode })
+      .onConflictDoUpdate({ target: registryMode.id, set: mode });
+    return done(null);
+  },
+});

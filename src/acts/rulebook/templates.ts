@@ -1,0 +1,34 @@
+import { z } from "zod";
+import { actorKey } from "../../core/rights/actor";
+import { storeContent } from "../../db/content";
+import { template } from "../../db/schema";
+import { defineAct, done, refuse } from "../act/act";
+import { displayName } from "../evidence/display-name";
+import { drafts } from "./rulebooks";
+
+/**
+ * Keeps a form that applicants, schools or doctors fill in. Everybody can download it, so it has to be a PDF that runs nothing; the same
+ * bytes are kept once.
+ */
+export const storeTemplate = defineAct({
+  name: "store-template",
+  input: z.object({
+    name: z.string().max(255),
+    bytes: z.instanceof(Buffer),
+    mediaType: z.enum(["application/pdf", "image/jpeg", "image/png"]),
+    marks: z.array(z.string()),
+  }),
+  may: drafts,
+  run: async (ctx, { name, bytes, mediaType, marks }) => {
+    if (mediaType !== "application/pdf") return refuse("document-refused", { document: "not_a_form" });
+    if (marks.includes("active_content")) return refuse("document-refused", { document: "active_content" });
+    const sha256 = await storeContent(ctx.client, bytes, mediaType);
+    const shown = displayName(name);
+    await ctx.db
+      .insert(template)
+      .values({ sha256, name: shown, storedAt: ctx.now, storedBy: actorKey(ctx.actor) })
+      .onConflictDoNothing();
+    await ctx.emit("store-template", null, { sha256 });
+    return done({ sha256, name: shown });
+  },
+});

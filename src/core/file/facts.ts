@@ -1,0 +1,198 @@
+import type { Instant, PlainDate } from "../ids";
+import type { ProofLevel } from "../rulebook/requirement";
+import type { RuledCase, Verdict } from "../rulebook/ruled-case";
+
+/**
+ * One file's facts, whole, as plain JSON: claims and confirmations side by side. Nothing here is derived; `assess` derives.
+ * `scope` is `file` or the id of a choice; `entry` is the stable id of a list entry, or "" outside lists.
+ */
+export interface FileFacts {
+  readonly application: {
+    readonly id: string;
+    readonly number: string;
+    readonly createdAt: Instant;
+    readonly withdrawnAt: Instant | null;
+    /** The applicant group as it was at the first submission. */
+    readonly groupAtSubmission: string | null;
+  };
+  readonly answers: readonly AnswerFact[];
+  readonly confirmations: readonly ConfirmationFact[];
+  readonly choices: readonly ChoiceFact[];
+  readonly evidence: readonly EvidenceFact[];
+  readonly excuses: readonly {
+    readonly requirement: string;
+    readonly scope: string;
+    readonly entry: string;
+    readonly at: Instant;
+  }[];
+  /** Findings that a lead officer overrode, in force. */
+  readonly overrides: readonly {
+    readonly choice: string;
+    readonly rule: string;
+    readonly finding: "met" | "not met";
+  }[];
+  /** Rulings that were applied to this file, in force. */
+  readonly rulings: readonly {
+    readonly question: string;
+    readonly scope: string;
+    readonly section: string;
+    readonly entry: string;
+    readonly verdict: Verdict;
+    /** The case as it stood when it was ruled on. */
+    readonly about: RuledCase;
+  }[];
+  /** Cases that the applicant asks to have ruled on before submitting. */
+  readonly earlyCases: readonly {
+    readonly question: string;
+    readonly scope: string;
+    readonly section: string;
+    readonly entry: string;
+    readonly askedAt: Instant;
+  }[];
+  readonly references: readonly ReferenceFact[];
+  /** What the office has done itself, by requirement. */
+  readonly deeds: readonly {
+    readonly requirement: string;
+    readonly scope: string;
+    readonly entry: string;
+    readonly at: Instant;
+  }[];
+  /** Entries that a registry was asked for and could not give: nobody is known there, or somebody else. */
+  readonly registryMisses: readonly string[];
+  /** Entries of the form whose values came from whoever issued them. */
+  readonly issued: readonly { readonly scope: string; readonly section: string; readonly entry: string }[];
+  /** Signatures that were asked for by a link and have not come yet. */
+  readonly signatures: readonly { readonly requirement: string; readonly askedAt: Instant }[];
+  readonly charges: readonly ChargeFact[];
+  readonly asks: readonly AskFact[];
+  readonly reopenings: readonly ReopeningFact[];
+  /** What the applicant asked to have opened for correction and nobody has answered. */
+  readonly correctionRequests: readonly { readonly id: string; readonly askedAt: Instant }[];
+  /** Whose turn it was from when on, as recorded by the acts. */
+  readonly turns: readonly { readonly turn: Turn; readonly from: Instant }[];
+}
+
+export type Json = string | number | boolean | null | readonly Json[] | { readonly [key: string]: Json };
+
+export interface AnswerFact {
+  readonly scope: string;
+  readonly section: string;
+  readonly entry: string;
+  readonly field: string;
+  readonly value: Json;
+  readonly version: number;
+  readonly position: number;
+}
+
+export interface ConfirmationFact {
+  readonly scope: string;
+  readonly section: string;
+  readonly entry: string;
+  readonly field: string;
+  readonly value: Json;
+  readonly at: Instant;
+  /** The version of the answer that was confirmed: a newer claim makes the confirmation stale. */
+  readonly answerVersion: number;
+}
+
+export interface ChoiceFact {
+  readonly id: string;
+  readonly rank: number;
+  readonly rulebookId: string;
+  readonly roundId: string;
+  readonly programme: string;
+  /** The language in which the programme is taught: ISO 639-1. */
+  readonly language: string;
+  /** The first day of study: the reference day of validities. */
+  readonly start: PlainDate;
+  readonly campus: string | null;
+  readonly mode: string | null;
+  readonly track: string | null;
+  /** The closing for this person alone, where the office gave an extension. */
+  readonly extendedTo: Instant | null;
+  readonly submittedAt: Instant | null;
+  readonly withdrawnAt: Instant | null;
+  readonly completeAt: Instant | null;
+  readonly decision: DecisionFact | null;
+}
+
+export interface DecisionFact {
+  readonly kind: "offer" | "offer on conditions" | "waiting list" | "refusal";
+  readonly preparedAt: Instant;
+  readonly preparedBy: string;
+  readonly releasedAt: Instant | null;
+  readonly answerBy: PlainDate | null;
+  readonly answer: "accepted" | "declined" | null;
+  readonly answeredAt: Instant | null;
+}
+
+export interface EvidenceFact {
+  readonly id: string;
+  readonly requirement: string;
+  readonly scope: string;
+  readonly entry: string;
+  readonly suppliedAt: Instant;
+  readonly judgement: "accepted" | "returned" | null;
+  readonly judgedAt: Instant | null;
+  readonly reason: string | null;
+  readonly proof: ProofLevel;
+}
+
+export interface ReferenceFact {
+  readonly id: string;
+  readonly referee: string;
+  readonly scopes: readonly string[];
+  readonly state: "asked" | "opened" | "given" | "declined" | "withdrawn" | "undeliverable";
+  readonly askedAt: Instant;
+  readonly givenAt: Instant | null;
+  readonly judgement: "accepted" | "returned" | null;
+}
+
+export interface ChargeFact {
+  readonly id: string;
+  readonly item: string;
+  readonly scope: string;
+  readonly minor: number;
+  readonly currency: string;
+  /** Sum of booked payments. */
+  readonly paidMinor: number;
+  /** When a payment was announced and is not yet booked. */
+  readonly announcedAt: Instant | null;
+}
+
+export interface AskFact {
+  readonly id: string;
+  readonly requirement: string;
+  readonly scope: string;
+  readonly entry: string;
+  readonly askedAt: Instant;
+  readonly due: PlainDate;
+  readonly answeredAt: Instant | null;
+}
+
+/** Sections that the office opened again after submission; one that was taken back is not among the facts. */
+export interface ReopeningFact {
+  readonly id: string;
+  readonly sections: readonly { readonly scope: string; readonly section: string }[];
+  readonly openedAt: Instant;
+  readonly due: PlainDate;
+  /** When the applicant sent the corrected sections. */
+  readonly answeredAt: Instant | null;
+  /** When an officer had read what was corrected. */
+  readonly readAt: Instant | null;
+}
+
+export const TURNS = ["office", "faculty", "applicant", "payment", "third party", "nobody"] as const;
+export type Turn = (typeof TURNS)[number];
+export const isTurn = (word: string | null): word is Turn => TURNS.some((turn) => turn === word);
+
+/** A round as a choice sees it: closings by applicant group, exclusive instants. */
+export interface Round {
+  readonly id: string;
+  readonly opensAt: Instant;
+  readonly closings: readonly { readonly group: string; readonly at: Instant }[];
+  /** When the office closed it early, or its last place went. */
+  readonly closedAt: Instant | null;
+  /** Working days from complete to the decision. */
+  readonly promiseDays: number;
+}

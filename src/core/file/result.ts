@@ -1,0 +1,171 @@
+import type { Instant, PlainDate } from "../ids";
+import type { Money } from "../rulebook/fee-item";
+import type { Moment, ProofLevel, Requirement, Standing } from "../rulebook/requirement";
+import type { Trace } from "../rules/trace";
+import type { LocalText } from "../text/local-text";
+import type { Turn } from "./facts";
+import type { Gap } from "./gap";
+
+export const STAGES = ["preparing", "submitted", "complete", "in review", "decided", "answered", "closed"] as const;
+export type Stage = (typeof STAGES)[number];
+
+export const STEP_KINDS = [
+  "fill",
+  "submit",
+  "check",
+  "confirm",
+  "rule",
+  "decide",
+  "release",
+  "supply",
+  "supply again",
+  "answer ask",
+  "correct",
+  "read changes",
+  "answer request",
+  "name referee",
+  "pay",
+  "book payment",
+  "give reference",
+  "await result",
+  "await signature",
+  "await paper",
+  "await registry",
+  "do",
+  "answer offer",
+  "prove",
+  "load calendar",
+] as const;
+export type StepKind = (typeof STEP_KINDS)[number];
+
+/** One open step: who must do what by when. A step names ids and keys, never sentences. */
+export interface Step {
+  readonly turn: Turn;
+  readonly kind: StepKind;
+  readonly requirement?: string;
+  readonly title?: LocalText;
+  readonly scope?: string;
+  readonly entry?: string;
+  /** How many things are open in it (fields to fill, values to confirm). */
+  readonly count?: number;
+  readonly due: PlainDate | null;
+  /** The instant after which it is late. */
+  readonly dueAt: Instant | null;
+}
+
+export interface RequirementResult {
+  readonly key: string;
+  readonly kind: Requirement["kind"];
+  readonly title: LocalText;
+  readonly scope: string;
+  readonly entry: string;
+  readonly standing: Standing;
+  readonly neededBy: Moment;
+  readonly toSubmit: Standing | null;
+  readonly proof: ProofLevel;
+  /** A higher level that is still to come by a later moment. */
+  /** The day for which it is promised, where one was stated. */
+  readonly promisedFor: PlainDate | null;
+  readonly owedProof: { readonly level: ProofLevel; readonly neededBy: Moment } | null;
+  readonly evidence: readonly string[];
+  /** The sections that answer it, for one of kind `sections`. */
+  readonly sections: readonly string[];
+  readonly checks: readonly { readonly key: string; readonly title: LocalText; readonly trace: Trace }[];
+  readonly gaps: readonly Gap[];
+  readonly shows: readonly string[];
+  /** For a returned one: the reason code or the text that the officer gave. */
+  readonly reason: string | null;
+  readonly amount: Money | null;
+  readonly choices: readonly string[];
+}
+
+export interface FindingResult {
+  readonly key: string;
+  readonly title: LocalText;
+  readonly finding: "met" | "not met" | "open";
+  /** What the rule itself came to, where a lead officer overrode it. */
+  readonly overrides: "met" | "not met" | "open" | null;
+  readonly canChange: boolean;
+  readonly basis: "claimed" | "confirmed";
+  readonly trace: Trace;
+  /** Whether the rulebook lets the applicant see it. */
+  readonly told: boolean;
+  /** Whether it decides who may choose the programme at all. */
+  readonly gate: boolean;
+  /** It is not met yet and would be if the courses in progress are passed. */
+  readonly ifPassed: boolean;
+  /** How it may still be met, while that is possible. */
+  readonly way: LocalText | null;
+}
+
+export type Eligibility = "eligible" | "eligible on conditions" | "not eligible" | "open";
+
+/** How a choice ended without an answer that was accepted. */
+export const CLOSED_AS = ["withdrawn", "refused", "declined", "lapsed", "offer lapsed"] as const;
+
+export interface ChoiceResult {
+  readonly id: string;
+  readonly programme: string;
+  readonly rank: number;
+  readonly stage: Stage;
+  readonly closedAs: (typeof CLOSED_AS)[number] | null;
+  readonly findings: readonly FindingResult[];
+  readonly eligibility: Eligibility;
+  readonly opensAt: Instant;
+  readonly closesAt: Instant;
+  /** The same with the office's grace. */
+  readonly acceptsUntil: Instant;
+  readonly round: "not yet open" | "open" | "closed";
+  /** The rules about who may choose the programme that are not met: while there is one, it cannot be submitted. */
+  readonly barredBy: readonly string[];
+  /** What still keeps it from being submitted. */
+  readonly missing: readonly { readonly requirement: string; readonly scope: string; readonly entry: string }[];
+  /** The day by which the decision was promised; null while the clock stands still or has not begun. */
+  readonly promise: { readonly days: number; readonly used: number; readonly due: PlainDate | null } | null;
+}
+
+export interface FileResult {
+  readonly group: string | null;
+  readonly stage: Stage;
+  readonly turn: Turn;
+  readonly next: Step | null;
+  readonly owed: readonly Step[];
+  readonly dueAt: Instant | null;
+  readonly validUntil: Instant | null;
+  /** Until when a submitted choice that is not complete can still be mended before its round closes; null where none can. */
+  readonly mendUntil: Instant | null;
+  readonly comb: readonly Bar[];
+}
+
+export interface Bar {
+  readonly key: string;
+  readonly title: LocalText;
+  readonly standing: Standing;
+  readonly holds: boolean;
+}
+
+export interface FeeDue {
+  readonly item: string;
+  readonly title: LocalText;
+  readonly scope: string;
+  readonly amount: Money;
+}
+
+export const AWAITED_KINDS = ["result", "degree", "courses", "feed", "one part short", "paper ends"] as const;
+export type AwaitedKind = (typeof AWAITED_KINDS)[number];
+
+/** Something of a submitted file that the office waits for, or follows: by kind, in words that stand in the file, and by when. */
+export interface Awaited {
+  readonly kind: AwaitedKind;
+  readonly about: string;
+  /** The day that was stated, `2027-06`, `2027` or whole; null where none was. */
+  readonly due: string | null;
+}
+
+export interface Assessment {
+  readonly file: FileResult;
+  readonly requirements: readonly RequirementResult[];
+  readonly choices: readonly ChoiceResult[];
+  readonly fees: readonly FeeDue[];
+  readonly awaited: readonly Awaited[];
+}

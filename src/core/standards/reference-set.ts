@@ -1,0 +1,121 @@
+import { z } from "zod";
+import { calendarSchema, type WorkingCalendar, workingCalendar } from "../calendar/working-days";
+import { gradeScaleSchema } from "../grades/scale";
+import { testDefinitionSchema } from "../language/test-definition";
+import { paperSchema } from "../people/papers";
+import { entitlementListSchema } from "../rulebook/ruled-case";
+import { conditionSchema } from "../rules/condition";
+import { localTextSchema, writtenTextSchema } from "../text/local-text";
+import { type ZoneTable, zoneTable } from "../time/zone";
+
+const pathData = z
+  .string()
+  .max(4000)
+  .regex(/^[MmLlHhVvCcSsQqTtAaZz\d\s.,-]+$/u);
+
+/**
+ * The office's versioned, immutable reference set: its zone and calendar, the applicant groups in order, grade scales,
+ * tests, subject areas and targets. Every assessment names the version that it used.
+ */
+export const referenceSetSchema = z.object({
+  name: writtenTextSchema,
+  zone: z.string(),
+  currency: z.string().length(3),
+  calendar: calendarSchema,
+  /** Best for the applicant first; the first group whose condition is met counts. */
+  groups: z
+    .array(
+      z.object({
+        key: z.string(),
+        title: writtenTextSchema,
+        when: conditionSchema,
+        /** Its people need no visa to study here; left out, they may. */
+        visaFree: z.boolean().optional(),
+      }),
+    )
+    .min(1),
+  scales: z.array(gradeScaleSchema),
+  tests: z.array(testDefinitionSchema),
+  areas: z.array(z.object({ key: z.string(), title: writtenTextSchema })),
+  /** What is accepted without further reading, by the lists that rulebooks name. */
+  entitlements: z.array(entitlementListSchema).default([]),
+  /** Identity papers, of which each rulebook says which count. */
+  papers: z.array(paperSchema).default([]),
+  /** Where the office teaches. `x` and `y` are the place on the office's drawn map, 0 to 100 from its upper left corner. */
+  campuses: z
+    .array(
+      z.object({
+        key: z.string(),
+        title: writtenTextSchema,
+        note: writtenTextSchema.optional(),
+        x: z.number().min(0).max(100),
+        y: z.number().min(0).max(100),
+      }),
+    )
+    .default([]),
+  /** The drawn map under the campuses: outlines as SVG path data in the same coordinates, land and the water that runs through it. */
+  map: z
+    .object({ land: z.array(pathData), water: z.array(pathData) })
+    .nullable()
+    .default(null),
+  /** Minutes after a closing within which what was begun before is still taken. */
+  graceMinutes: z.int().min(0).max(1440).default(0),
+  /** Days after which drafts that were never submitted are erased, counted from when they last could be; null: they are kept. */
+  keepDraftsDays: z.int().min(30).max(3650).nullable().default(null),
+  /** Working days. */
+  targets: z.object({ check: z.int(), answer: z.int(), ask: z.int(), acceptOffer: z.int() }),
+});
+export type ReferenceSet = z.infer<typeof referenceSetSchema>;
+
+/** What a form needs of it, to offer answers and to check them: little enough to stand in the browser. */
+export type Registers = Pick<ReferenceSet, "scales" | "tests" | "areas" | "papers">;
+
+export const registersOf = ({ scales, tests, areas, papers }: ReferenceSet): Registers => ({
+  scales,
+  tests,
+  areas,
+  papers,
+});
+
+/** The same while it is being written: its texts may still be empty. */
+export const referenceDraftSchema = referenceSetSchema.extend({
+  name: localTextSchema,
+  groups: z.array(referenceSetSchema.shape.groups.element.extend({ title: localTextSchema })),
+  areas: z.array(referenceSetSchema.shape.areas.element.extend({ title: localTextSchema })),
+  campuses: z.array(
+    referenceSetSchema.shape.campuses
+      .unwrap()
+      .element.extend({ title: localTextSchema, note: localTextSchema.optional() }),
+  ),
+});
+
+/** What holds before an office has loaded anything: nothing is known, so nothing can be decided, but every page has something to say. */
+export const NOTHING_LOADED: ReferenceSet = {
+  name: { en: "The admissions office", fr: "Le bureau des admissions" },
+  zone: "UTC",
+  currency: "EUR",
+  calendar: { weekend: [6, 7], holidays: {} },
+  groups: [],
+  scales: [],
+  tests: [],
+  areas: [],
+  entitlements: [],
+  papers: [],
+  campuses: [],
+  map: null,
+  graceMinutes: 0,
+  keepDraftsDays: null,
+  targets: { check: 5, answer: 5, ask: 10, acceptOffer: 15 },
+};
+
+/** A reference set made ready for many assessments. */
+export interface Office {
+  readonly version: number;
+  readonly set: ReferenceSet;
+  readonly calendar: WorkingCalendar;
+  readonly zone: ZoneTable;
+}
+
+export function makeOffice(version: number, set: ReferenceSet): Office {
+  return { version, set, calendar: workingCalendar(set.calendar), zone: zoneTable(set.zone) };
+}

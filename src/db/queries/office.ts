@@ -1,0 +1,89 @@
+import { desc } from "drizzle-orm";
+import type pg from "pg";
+import { namedInRulebook } from "../../core/rulebook/conditions";
+import { factsForGroups, type KnownFact } from "../../core/rulebook/facts";
+import type { RulebookBody } from "../../core/rulebook/rulebook";
+import { type ReferenceProblem, referenceProblems, type Uses } from "../../core/standards/reference-problems";
+import {
+  makeOffice,
+  NOTHING_LOADED,
+  type Office,
+  type ReferenceSet,
+  referenceSetSchema,
+} from "../../core/standards/reference-set";
+import type { Database } from "../connection";
+import { officeReference } from "../schema";
+
+/** A fresh installation has a front page, too. */
+const EMPTY = makeOffice(0, NOTHING_LOADED);
+
+const ready = new Map<number, Office>();
+
+async function newestVersion(db: Database): Promise<number | null> {
+  const [newest] = await db
+    .select({ version: officeReference.version })
+    .from(officeReference)
+    .orderBy(desc(officeReference.version))
+    .limit(1);
+  return newest?.version ?? null;
+}
+
+/**
+ * The newest reference set, made ready once a process and version: published versions never change.
+ * @param newest its version, for whoever has read that already in the same transaction
+ */
+export async function currentOffice(db: Database, newest?: number): Promise<Office> {
+  const version = newest ?? (await newestVersion(db));
+  if (version === null) return EMPTY;
+  const known = ready.get(version);
+  if (known) return known;
+  const [row] = await db.select().from(officeReference).orderBy(desc(officeReference.version)).limit(1);
+  if (!row) throw new Error("the office reference set went away");
+  const office = makeOffice(row.version, referenceSetSchema.parse(row.body));
+  ready.set(row.version, office);
+  return office;
+}
+
+/** The facts that published forms ask for, outside lists; null while there is no form. Where one form does not ask, its group stays open. */
+export async function factsOfForms(client: pg.Pool | pg.PoolClient): Promise<readonly KnownFact[] | null> {
+  const { rows } = await client.query<{ body: RulebookBody }>("select body from rulebook where status = 'published'");
+  if (rows.length === 0) return null;
+  const byName = new Map<string, KnownFact>();
+  for (const { body } of rows)
+    for (const fact of factsForGroups(body)) if (!byName.has(fact.name)) byName.set(fact.name, fact);
+  return [...byName.values()];
+}
+
+/** What rulebooks name of the reference set, those that files still stand on among them, and programmes and rounds. */
+async function usesOfReferenceSet(client: pg.Pool | pg.PoolClient): Promise<Uses> {
+  const { rows } = await client.query<{
+    bodies: RulebookBody[] | null;
+    campuses: string[] | null;
+    groups: string[] | null;
+  }>(
+    `select (select json_agg(b.body) from rulebook b where b.status <> 'superseded'
+          or exists (select 1 from choice c where c.rulebook_id = b.id and c.withdrawn_at is null)) as bodies,
+       (select json_agg(distinct c) from programme p, jsonb_array_elements_text(p.campuses) c) as campuses,
+       (select json_agg(distinct x->>'group') from round r, jsonb_array_elements(r.closings) x) as groups`,
+  );
+  const [row] = rows;
+  const named = (row?.bodies ?? []).map(namedInRulebook);
+  const all = (list: keyof (typeof named)[number]) => named.flatMap((n) => n[list]);
+  return {
+    groups: new Set([...(row?.groups ?? []), ...all("groups")]),
+    campuses: new Set(row?.campuses ?? []),
+    areas: new Set(all("areas")),
+    scales: new Set(all("scales")),
+    tests: new Set(all("tests")),
+    entitlements: new Set(all("entitlements")),
+    papers: new Set(all("papers")),
+  };
+}
+
+export async function problemsOfReferenceSet(
+  client: pg.Pool | pg.PoolClient,
+  set: ReferenceSet,
+): Promise<readonly ReferenceProblem[]> {
+  const facts = await factsOfForms(client);
+  return referenceProblems(set, facts && new Set(facts.map((f) => f.name)), await usesOfReferenceSet(client));
+}

@@ -1,0 +1,12 @@
+/** Copies of an application, in English. */
+export const copies = {
+  "copy.references": "References",
+  "copy.fees": "Fees",
+  "copy.download": "Download as PDF",
+  "copy.downloadAll": "With all documents in one PDF",
+  "copy.leftOut": "This document could not be put in. Open it by itself.",
+  "copy.under": "No. {number} · {name}",
+  "copy.foot": "No. {number} · {name} · page {page} of {pages}",
+  "copy.submitted": "submitted on {when}",
+  "copy.draft": "not yet submitted",
+} as const;

@@ -1,0 +1,46 @@
+/** Accounts, in English. */
+export const people = {
+  "account.email": "E-mail",
+  "account.name": "Your name",
+  "account.nameHelp": "As you would like to be addressed. The name in your passport is asked for in the application.",
+  "account.password": "Password",
+  "account.passwordHelp": "At least 12 characters. Three or four words are good.",
+  "account.consent": "I agree that my data is kept for my application (terms of 1 September 2026).",
+  "account.signUp": "Open an account",
+  "account.signUpTitle": "Open an account",
+  "account.signUpDone":
+    "Look into your mailbox. If the address is right, a mail with a link is on its way. The link works for a day.",
+  "account.noMail": "No mail after a few minutes? Look among unwanted mail, or ask for another one.",
+  "account.sendAgain": "Send the link again",
+  "account.sentAgain": "If the address is right, another mail is on its way.",
+  "account.signIn": "Sign in",
+  "account.signInTitle": "Sign in",
+  "account.lost": "I lost my password",
+  "account.lostTitle": "A new password",
+  "account.lostIntro":
+    "Tell us your address. If it has an account, we mail a link with which you set a new password. It works for an hour.",
+  "account.lostSend": "Mail me a link",
+  "account.newPassword": "New password",
+  "account.setPassword": "Set the password",
+  "account.setPasswordDone": "Your new password is set, and you were signed out everywhere. Sign in with it now.",
+  "account.confirmTitle": "Confirm your address",
+  "account.confirmIntro": "Press the button to confirm that this mailbox is yours.",
+  "account.confirm": "Confirm my address",
+  "account.confirmed": "Your address is confirmed. Sign in to begin.",
+  "account.title": "Your account",
+  "account.everywhere": "Sign out everywhere",
+  "account.everywhereHelp": "Ends all sessions on all devices, this one included.",
+  "account.languageTitle": "Language of our letters and mails",
+  "account.wrong":
+    "This address and password do not belong together, or the address is not confirmed yet. Look at both, or set a new password.",
+  "account.unavailable":
+    "We cannot reach our own records at the moment. Nothing is wrong with what you typed: try again in a minute.",
+  "account.locked": "There were too many wrong guesses. Wait a quarter of an hour, or set a new password by mail.",
+  "account.linkEnded":
+    "This link has ended: it was used before, replaced by a newer one, or is too old. Ask for a new one.",
+  "account.badEmail": "This is not an e-mail address. It needs a name, an @ and a domain.",
+  "account.badPassword": "The password needs at least 12 characters.",
+  "account.passwordFromForm": "The password must not contain your name or your e-mail address.",
+  "account.badName": "Write your name.",
+  "account.noConsent": "Without your agreement we may not keep an application. Tick the box to go on.",
+} as const;

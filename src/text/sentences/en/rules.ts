@@ -1,0 +1,40 @@
+/** Entry rules as applicants read them, and the check before applying, in English. */
+export const rules = {
+  "rules.least": "At least {least} programmes.",
+  "rules.most": "{procedure}: at most {most, plural, one {one programme} other {# programmes}} in one application.",
+  "rules.ranked": "You put them in the order in which you prefer them.",
+  "rules.undertaking": "Whoever chooses several promises: “{promise}”",
+  "rules.level": "Of them at most {most} of the level {level}.",
+  "rules.field": "Of them at most {most} of the field {field}.",
+  "rules.exclusive": "{one} and {other} exclude each other.",
+  "rule.held": "You have chosen this programme already.",
+  "rule.too-many":
+    "Your application holds {most, plural, one {one programme} other {# programmes}} already, which is the limit. Withdraw one to choose this.",
+  "rule.too-many-of-level":
+    "Only {most} of the level {level} can be chosen in one application. Withdraw the other to choose this.",
+  "rule.too-many-of-field":
+    "Only {most} of the field {field} can be chosen in one application. Withdraw the other to choose this.",
+  "rule.excluded-by": "This programme cannot be chosen beside {other}. Withdraw that one to choose this.",
+  "check.title": "Can I apply for {programme}?",
+  "check.intro":
+    "These are the entry rules that the office uses. Enter what you have; the answer is worked out from what stands here. Nothing is sent to the office, and it stays in this browser.",
+  "check.ask": "See the answer",
+  "check.again": "See the answer again",
+  "check.answer": "The answer",
+  "check.eligible": "By what you entered, all entry rules are met.",
+  "check.eligible on conditions": "By what you entered, you could be admitted on conditions: {ways}.",
+  "check.not eligible": "By what you entered, an entry rule is not met.",
+  "check.open": "More answers are needed before this can be said.",
+  "check.claims": "This stands on what you typed. The office decides on what your papers show.",
+  "check.carry": "Apply, and take these answers along",
+  "check.clear": "Clear what I entered",
+  "check.carried": "What you entered in the self-check was carried over. Look it over.",
+  "check.finding.met": "Met",
+  "check.finding.not met": "Not met",
+  "check.finding.open": "Open",
+  "check.why": "Why",
+  "accepted.level": "level {level}",
+  "accepted.all": "all of them",
+  "accepted.else": "These are accepted without further reading. Anything else is looked at by us, case by case.",
+  "sum.soFar": "{now} so far, {least} needed",
+} as const;

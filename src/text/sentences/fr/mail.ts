@@ -1,0 +1,130 @@
+import type { mail as english } from "../en/mail";
+
+/** Mails and messages, in French. */
+export const mail: Readonly<Record<keyof typeof english, string>> = {
+  "mail.round-changed.subject": "No {number} : une date a changé",
+  "mail.round-changed.body":
+    "La session de {programme} a été modifiée. Motif : {text}\n\nVos dates se trouvent ici :\n\n{link}",
+  "mail.round-closed.subject": "No {number} : la session a été fermée plus tôt",
+  "mail.round-closed.body":
+    "La session de {programme} a été fermée avant sa date. Motif : {text}\n\nVotre candidature est conservée. Voyez ce que vous pouvez faire :\n\n{link}",
+  "mail.round-full.subject": "No {number} : toutes les places sont prises",
+  "mail.round-full.body":
+    "La dernière place de {programme} est prise et la session est fermée. Votre candidature est conservée. Vous pouvez choisir un autre programme :\n\n{link}",
+  "mail.round-reopened.subject": "No {number} : la session est de nouveau ouverte",
+  "mail.round-reopened.body":
+    "La session de {programme} est de nouveau ouverte. Motif : {text}\n\nContinuez ici :\n\n{link}",
+  "mail.extended.subject": "No {number} : vous avez plus de temps",
+  "mail.extended.body": "Vous avez jusqu’au {moment} pour {programme}. Motif : {text}\n\nContinuez ici :\n\n{link}",
+  "mail.rulebook-changed.subject": "No {number} : ce que demande {programme} a changé",
+  "mail.rulebook-changed.body":
+    "Votre candidature suit la nouvelle version. Ce qui est ajouté (+), retiré (−) ou modifié (·) :\n\n{changes}\n\nCe que vous avez écrit est conservé. Voyez ce que cela change pour vous :\n\n{link}",
+  "mail.choice-moved.subject": "No {number} : votre choix {programme} a été modifié",
+  "mail.choice-moved.body":
+    "Le bureau des admissions a modifié ce que vous aviez choisi pour {programme}.\n\nPourquoi : {text}\n\nVotre candidature dit ce qu’il en est maintenant, et si quelque chose vous est demandé :\n\n{link}",
+  "mail.programme-moved.subject": "No {number} : votre candidature vise désormais {programme}",
+  "mail.programme-moved.body":
+    "Le bureau des admissions a placé votre choix {from} sur une autre formation : {programme}. Tout ce que vous avez envoyé y reste joint.\n\nPourquoi : {text}\n\nVotre candidature dit si autre chose vous est demandé. Si ce n’est pas ce que vous souhaitez, répondez-y :\n\n{link}",
+  "mail.move-suggested.subject": "No {number} : {programme} pourrait vous convenir",
+  "mail.move-suggested.body":
+    "Vous avez candidaté à {from}. Nous pensons que {programme} pourrait vous convenir mieux, ou aussi bien.\n\nPourquoi : {text}\n\nRien n’a changé. Si vous le souhaitez, ouvrez « Quelque chose à corriger ? » dans votre candidature et dites-le :\n\n{link}",
+  "mail.rulebook-moved.subject": "No {number} : votre candidature suit des règles plus récentes",
+  "mail.rulebook-moved.body":
+    "Le bureau a placé votre candidature pour {programme} sous la version plus récente de ses règles. Motif : {text}\n\nCe qui est ajouté (+), retiré (−) ou modifié (·) :\n\n{changes}\n\n{link}",
+  "mail.case-accepted.subject": "No {number} : cela compte",
+  "mail.case-accepted.body":
+    "Vous avez demandé si ceci compte : {title}.\n\nC’est le cas. Ce que vous avez indiqué reste à prouver, comme le dit votre liste de documents. Si vous le modifiez, la réponse ne vaut plus.\n\n{link}",
+  "mail.case-refused.subject": "No {number} : cela ne compte pas",
+  "mail.case-refused.body":
+    "Vous avez demandé si ceci compte : {title}.\n\nCe n’est pas le cas. Votre candidature reste ouverte : veuillez chercher une autre façon de remplir la condition.\n\n{link}",
+  "mail.reach-asked.subject": "No {number} : est-ce toujours juste ?",
+  "mail.reach-asked.body":
+    "Avant d’écrire ou d’appeler : veuillez vérifier que ce que vous avez indiqué est toujours juste ({what}). Un clic suffit pour le dire :\n\n{link}",
+  "mail.reach-failed.subject": "No {number} : nous n’avons pas pu vous joindre",
+  "mail.reach-failed.body":
+    "Notre envoi n’est pas arrivé, ou le numéro n’a pas répondu ({what}). Veuillez regarder et dire si c’est juste ou si cela a changé :\n\n{link}",
+  "mail.interest-noted.subject": "{programme} : nous vous préviendrons de l’ouverture",
+  "mail.interest-noted.body":
+    "Vous avez demandé à être prévenu de l’ouverture de {programme}. Nous écrivons une seule fois, puis oublions votre adresse.\n\nSi ce n’était pas vous, ou si vous avez changé d’avis, retirez votre adresse :\n\n{link}",
+  "mail.interest-opened.subject": "{programme} est ouvert",
+  "mail.interest-opened.body":
+    "Vous aviez demandé à être prévenu : {programme} accepte les candidatures. {count, plural, =0 {} other {\n\nPréparez ceci ; la page dit de chaque pièce quand et à qui elle est demandée :\n\n{list}\n\n}}Votre adresse est oubliée avec ce courriel.\n\n{link}",
+  "mail.draft-closes.subject": "No {number} : la clôture approche",
+  "mail.draft-closes.body":
+    "Votre candidature peut être déposée jusqu’au {moment}. {missing, plural, =0 {Il ne manque rien ; il ne reste qu’à déposer.} one {Il manque encore une chose.} other {Il manque encore # choses.}}\n\nContinuez ici :\n\n{link}",
+  "mail.draft-missing.subject":
+    "No {number} : {count, plural, =0 {il ne reste qu’à déposer} other {ce qui manque encore}}",
+  "mail.draft-missing.body":
+    "{count, plural, =0 {Il ne manque plus rien à votre candidature, mais elle n’a pas été déposée.} other {Votre candidature n’est pas encore déposée. Il manque encore, avec le nombre de champs ouverts :\n\n{list}}}\n\n{said, plural, =0 {} other {Notre service ajoute :\n\n{words}\n\n}}Elle peut être déposée jusqu’au {moment}. Continuez ici :\n\n{link}",
+  "mail.draft-erased-soon.subject": "No {number} va être effacé",
+  "mail.draft-erased-soon.body":
+    "Votre candidature n’a jamais été déposée, et sa session est close. Nous gardons ces brouillons {days} jours, puis nous effaçons ce qui y a été écrit et joint : au plus tôt le {moment}.\n\nD’ici là, vous pouvez la lire et l’enregistrer en PDF :\n\n{link}\n\nVotre compte demeure. Pour candidater à nouveau, choisissez un programme comme la première fois.",
+  "mail.round-opens-soon.subject": "{programme} ouvre le {moment}",
+  "mail.round-opens-soon.body":
+    "{gaps, plural, =0 {Tout ce que nous vérifions est là.} one {Il manque encore une chose dans ce qui est prévu.} other {Il manque encore # choses dans ce qui est prévu.}}\n\nRegardez la formation, ses sessions et ce que voient les visiteurs avant l’ouverture :\n\n{link}",
+  "mail.round-opened.subject": "No {number} : vous pouvez déposer",
+  "mail.round-opened.body":
+    "La session de {programme} est ouverte. Dès que rien ne manque, vous pouvez déposer :\n\n{link}",
+  "mail.reopened.subject": "No {number} : veuillez corriger votre candidature",
+  "mail.reopened.body":
+    "Nous avons rouvert ces parties de votre candidature : {sections}.\n\n{text}\n\nVeuillez les corriger et les envoyer avant le {due} :\n\n{link}",
+  "mail.correction-refused.subject": "No {number} : la correction que vous avez demandée",
+  "mail.correction-refused.body":
+    "Nous n’avons pas rouvert votre candidature pour la correction demandée.\n\n{text}\n\n{link}",
+  "mail.corrected.subject": "No {number} : nous avons vos corrections",
+  "mail.corrected.body":
+    "Vos réponses corrigées sont arrivées. Elles forment le dépôt {no} de votre candidature :\n\n{link}",
+  "mail.reopening-ended.subject": "No {number} : plus rien à corriger",
+  "mail.reopening-ended.body":
+    "Nous avons refermé les parties rouvertes de votre candidature. Elle reste telle que vous l’avez déposée :\n\n{link}",
+  "mail.signature-asked.subject": "Une signature pour {applicant} : {document}",
+  "mail.signature-asked.body":
+    "{applicant} candidate chez nous et vous nomme. Une pièce attend votre signature : {document}.\n\nSuivez ce lien, lisez, et signez de votre nom. Aucun compte n’est nécessaire. Il vaut jusqu’au {until} :\n\n{link}\n\nSi vous ne connaissez pas {applicant}, dites-le là, ou ne faites rien.",
+  "mail.signature-given.subject": "{signer} a signé : {document}",
+  "mail.signature-given.body": "{document} : signé par {signer}. Vous n’avez plus rien à faire à ce sujet.",
+  "mail.signature-declined.subject": "{signer} n’a pas signé : {document}",
+  "mail.signature-declined.body":
+    "{signer} dit ne pas signer {document}. Parlez-lui, nommez quelqu’un d’autre dans le formulaire, ou déposez la pièce signée sur papier.",
+  "messages.title": "Messages",
+  "messages.none": "Nous ne vous avons pas encore écrit.",
+  "messages.linkGone": "(Le lien était dans le courriel lui-même.)",
+  "messages.queued": "en route",
+  "mail.greeting": "Bonjour {name},",
+  "mail.closing": "Le bureau des admissions, Institut Merrow du littoral et de l’eau",
+  "mail.confirm-address.subject": "Confirmez votre adresse",
+  "mail.confirm-address.body":
+    "Quelqu’un a ouvert un compte avec cette adresse. Si c’était vous, suivez ce lien et appuyez sur le bouton. Il vaut une fois, pendant un jour :\n\n{link}\n\nSi ce n’était pas vous, ne faites rien.",
+  "mail.already-has-account.subject": "Vous avez déjà un compte",
+  "mail.already-has-account.body":
+    "Quelqu’un a voulu ouvrir un compte avec cette adresse. Elle en a déjà un. Si vous avez perdu votre mot de passe, choisissez-en un nouveau ici :\n\n{link}\n\nSi ce n’était pas vous, ne faites rien.",
+  "mail.set-password.subject": "Choisissez un nouveau mot de passe",
+  "mail.set-password.body":
+    "Suivez ce lien pour choisir un nouveau mot de passe. Il vaut une fois, pendant une heure :\n\n{link}\n\nSi vous ne l’avez pas demandé, ne faites rien.",
+  "mail.staff-invited.subject": "Votre compte au bureau des admissions",
+  "mail.staff-invited.body":
+    "Un compte a été créé pour vous. Suivez ce lien pour choisir votre mot de passe. Il vaut une fois, pendant trois jours :\n\n{link}",
+  "mail.reference-asked.subject": "Une recommandation pour {applicant}",
+  "mail.reference-asked.body":
+    "{applicant} postule à {programme} et vous nomme comme référent. Suivez ce lien pour répondre à un court formulaire ou déposer une lettre. Aucun compte n’est nécessaire. Il vaut jusqu’au {until}, pour cette seule demande :\n\n{link}",
+  "mail.reference-withdrawn.subject": "La demande de recommandation a été retirée",
+  "mail.reference-withdrawn.body": "{applicant} a retiré la demande. Vous n’avez rien à faire.",
+  "mail.reference-given.subject": "Votre référent a répondu",
+  "mail.reference-given.body": "{referee} a donné la recommandation.",
+  "mail.reference-declined.subject": "Votre référent ne peut pas donner de recommandation",
+  "mail.reference-declined.body":
+    "{referee} nous a dit ne pas pouvoir donner de recommandation. Nommez un autre référent dans votre candidature.",
+  "mail.submitted.subject": "Nous avons votre candidature no {number}",
+  "mail.submitted.body":
+    "Votre candidature no {number} pour {programmes} est arrivée. Nous écrivons quand il nous faut quelque chose et quand nous avons décidé.",
+  "mail.evidence-returned.subject": "No {number} : à fournir de nouveau : {document}",
+  "mail.evidence-returned.body":
+    "Nous ne pouvons pas accepter ce document : {document}. {reasonText} {text}\n\nMerci de le fournir de nouveau jusqu’au {due} :\n\n{link}",
+  "mail.asked.subject": "No {number} : nous vous demandons quelque chose",
+  "mail.asked.body": "{document} : {text}\n\nMerci de répondre jusqu’au {due} :\n\n{link}",
+  "mail.decision-released.subject": "No {number} : nous avons décidé",
+  "mail.decision-released.body": "Il y a une décision sur votre candidature. Lisez-la ici :\n\n{link}",
+  "mail.answer-received.subject": "No {number} : votre réponse est arrivée",
+  "mail.answer-received.body": "Vous avez {answer, select, accepted {accepté} other {décliné}} notre offre.",
+  "mail.withdrawn.subject": "No {number} : retirée",
+  "mail.withdrawn.body": "Vous avez retiré votre candidature no {number}.",
+};

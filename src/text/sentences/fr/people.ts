@@ -1,0 +1,51 @@
+import type { people as english } from "../en/people";
+
+/** Accounts, in French. */
+export const people: Readonly<Record<keyof typeof english, string>> = {
+  "account.email": "Courriel",
+  "account.name": "Votre nom",
+  "account.nameHelp": "Comme vous souhaitez être appelé. Le nom du passeport est demandé dans la candidature.",
+  "account.password": "Mot de passe",
+  "account.passwordHelp": "Au moins 12 signes. Trois ou quatre mots conviennent.",
+  "account.consent":
+    "J’accepte que mes données soient conservées pour ma candidature (conditions du 1er septembre 2026).",
+  "account.signUp": "Ouvrir un compte",
+  "account.signUpTitle": "Ouvrir un compte",
+  "account.signUpDone":
+    "Regardez votre boîte aux lettres. Si l’adresse est juste, un courriel avec un lien est en route. Le lien vaut un jour.",
+  "account.noMail": "Pas de courriel après quelques minutes ? Regardez parmi les indésirables ou demandez-en un autre.",
+  "account.sendAgain": "Renvoyer le lien",
+  "account.sentAgain": "Si l’adresse est juste, un autre courriel est en route.",
+  "account.signIn": "Se connecter",
+  "account.signInTitle": "Se connecter",
+  "account.lost": "J’ai perdu mon mot de passe",
+  "account.lostTitle": "Un nouveau mot de passe",
+  "account.lostIntro":
+    "Indiquez votre adresse. Si elle a un compte, nous envoyons un lien pour choisir un nouveau mot de passe. Il vaut une heure.",
+  "account.lostSend": "Envoyez-moi un lien",
+  "account.newPassword": "Nouveau mot de passe",
+  "account.setPassword": "Enregistrer le mot de passe",
+  "account.setPasswordDone":
+    "Votre nouveau mot de passe est enregistré et vous avez été déconnecté partout. Connectez-vous maintenant.",
+  "account.confirmTitle": "Confirmez votre adresse",
+  "account.confirmIntro": "Appuyez sur le bouton pour confirmer que cette boîte est la vôtre.",
+  "account.confirm": "Confirmer mon adresse",
+  "account.confirmed": "Votre adresse est confirmée. Connectez-vous pour commencer.",
+  "account.title": "Votre compte",
+  "account.everywhere": "Se déconnecter partout",
+  "account.everywhereHelp": "Met fin à toutes les sessions sur tous les appareils, celle-ci comprise.",
+  "account.languageTitle": "Langue de nos lettres et courriels",
+  "account.wrong":
+    "Cette adresse et ce mot de passe ne vont pas ensemble, ou l’adresse n’est pas encore confirmée. Vérifiez les deux ou choisissez un nouveau mot de passe.",
+  "account.unavailable":
+    "Nos propres dossiers ne répondent pas en ce moment. Ce que vous avez écrit n’y est pour rien : réessayez dans une minute.",
+  "account.locked":
+    "Il y a eu trop d’essais faux. Attendez un quart d’heure ou choisissez un nouveau mot de passe par courriel.",
+  "account.linkEnded":
+    "Ce lien a pris fin : il a déjà servi, a été remplacé par un plus récent ou est trop ancien. Demandez-en un nouveau.",
+  "account.badEmail": "Ce n’est pas une adresse de courriel. Il faut un nom, un @ et un domaine.",
+  "account.badPassword": "Le mot de passe doit avoir au moins 12 signes.",
+  "account.passwordFromForm": "Le mot de passe ne doit contenir ni votre nom ni votre adresse.",
+  "account.badName": "Écrivez votre nom.",
+  "account.noConsent": "Sans votre accord nous ne pouvons pas conserver de candidature. Cochez la case pour continuer.",
+};

@@ -1,0 +1,198 @@
+import type { Leaf, Trace } from "../../core/rules/trace";
+import type { Locale, LocalText } from "../../core/text/local-text";
+import { countryName, formatDate, languageName } from "../format";
+import { linesOf } from "./trace-details";
+
+/** Traces of rules as sentences with the numbers, for the office and for applicants alike. */
+
+/** What facts are called: titles from the rulebook's fields and measures, by the names that rules use; their values, by `name=value`; and entries of lists, by `#id`. */
+export type FactTitles = Readonly<Record<string, string>>;
+
+/** The titles of facts in one language. */
+export function localTitles(titles: Readonly<Record<string, LocalText>>, locale: Locale): FactTitles {
+  return Object.fromEntries(Object.entries(titles).map(([name, title]) => [name, title[locale]]));
+}
+
+interface Words {
+  readonly compared: Readonly<Record<Leaf["is"], string>>;
+  readonly facts: FactTitles;
+  readonly unknown: string;
+  readonly yesNo: Readonly<Record<"true" | "false", string>>;
+  readonly atLeast: string;
+  readonly notWhole: string;
+  readonly fit: (seen: string, of: number, what: string) => string;
+  readonly over: (entries: number) => string;
+  readonly joined: Readonly<Record<Trace["op"], string>>;
+  readonly someOf: (needed: number) => string;
+}
+
+const WORDS: Readonly<Record<Locale, Words>> = {
+  en: {
+    compared: {
+      equals: "must be",
+      differs: "must not be",
+      oneOf: "must be one of",
+      includesOneOf: "must include one of",
+      atLeast: "must be at least",
+      atMost: "must be at most",
+      over: "must be over",
+      under: "must be under",
+      known: "must be known",
+    },
+    facts: {
+      "courses.ects": "ECTS",
+      degrees: "degrees",
+      courses: "courses",
+      tests: "test results",
+      referees: "referees",
+      schools: "schools",
+      subjects: "subjects",
+      sittings: "sittings",
+      experience: "entries of practice",
+      start: "start of studies",
+      group: "applicant group",
+      "choice.language": "language of teaching",
+      "choice.campus": "campus chosen",
+      "choice.mode": "mode chosen",
+      "choice.track": "track chosen",
+      "choice.rank": "rank of the choice",
+      "choice.answer": "answer to the offer",
+    },
+    unknown: "not known",
+    yesNo: { true: "yes", false: "no" },
+    atLeast: "at least ",
+    notWhole: "; the list is not whole yet",
+    fit: (seen, of, what) => `${seen} of ${of} ${what} fit`,
+    over: (entries) => ` over ${entries} ${entries === 1 ? "entry" : "entries"}`,
+    joined: {
+      all: "all of these",
+      any: "one of these",
+      atLeast: "some of these",
+      not: "not this",
+      some: "in the list",
+      count: "counted",
+      sum: "added up",
+      fact: "",
+    },
+    someOf: (needed) => `at least ${needed} of these`,
+  },
+  fr: {
+    compared: {
+      equals: "doit être",
+      differs: "ne doit pas être",
+      oneOf: "doit être l’un de",
+      includesOneOf: "doit comprendre l’un de",
+      atLeast: "doit être au moins",
+      atMost: "doit être au plus",
+      over: "doit dépasser",
+      under: "doit rester sous",
+      known: "doit être connu",
+    },
+    facts: {
+      "courses.ects": "ECTS",
+      degrees: "diplômes",
+      courses: "cours",
+      tests: "résultats de tests",
+      referees: "référents",
+      schools: "écoles",
+      subjects: "matières",
+      sittings: "sessions",
+      experience: "entrées de pratique",
+      start: "début des études",
+      group: "groupe de candidats",
+      "choice.language": "langue d’enseignement",
+      "choice.campus": "campus choisi",
+      "choice.mode": "rythme choisi",
+      "choice.track": "parcours choisi",
+      "choice.rank": "rang du vœu",
+      "choice.answer": "réponse à l’offre",
+    },
+    unknown: "pas connu",
+    yesNo: { true: "oui", false: "non" },
+    atLeast: "au moins ",
+    notWhole: " ; la liste n’est pas encore complète",
+    fit: (seen, of, what) => `${seen} sur ${of} ${what} conviennent`,
+    over: (entries) => ` sur ${entries} ${entries === 1 ? "entrée" : "entrées"}`,
+    joined: {
+      all: "tout ceci",
+      any: "l’un de ceux-ci",
+      atLeast: "certains de ceux-ci",
+      not: "pas ceci",
+      some: "dans la liste",
+      count: "compté",
+      sum: "additionné",
+      fact: "",
+    },
+    someOf: (needed) => `au moins ${needed} de ceux-ci`,
+  },
+};
+
+export function factWord(named: string, titles: FactTitles, list = "it", locale: Locale = "en"): string {
+  const name = named.replace(/^it\./u, `${list}.`);
+  return WORDS[locale].facts[name] ?? titles[name] ?? name.replace(/^(answers|it)\./u, "").replace(/\./gu, ", ");
+}
+
+/** A value that was picked in the words of the form; any other as it is. */
+export function valueWord(value: string, fact: string, titles: FactTitles, list = "it"): string {
+  return titles[`${fact.replace(/^it\./u, `${list}.`)}=${value}`] ?? value;
+}
+
+const COUNTRIES_SHOWN = 3;
+
+/** @param fact by its full name, with the list that it stands in */
+function shown(value: string | null, locale: Locale, fact: string, titles: FactTitles): string {
+  if (value === null) return WORDS[locale].unknown;
+  const picked = titles[`${fact}=${value}`];
+  if (picked !== undefined) return picked;
+  if (value === "true" || value === "false") return WORDS[locale].yesNo[value];
+  if (/^\d{4}-\d{2}-\d{2}$/u.test(value)) return formatDate(locale, value);
+  if (/^[a-z]{2}$/u.test(value) && fact.endsWith("language")) return languageName(locale, value);
+  if (/^([A-Z]{2}, )+[A-Z]{2}$/u.test(value))
+    return `${value
+      .split(", ")
+      .slice(0, COUNTRIES_SHOWN)
+      .map((c) => countryName(locale, c))
+      .join(", ")} …`;
+  return value;
+}
+
+/** A limit is one value, or several with commas between them. */
+function limitWord(limit: string | null, locale: Locale, fact: string, titles: FactTitles): string {
+  const whole = shown(limit, locale, fact, titles);
+  if (limit === null || whole !== limit || !limit.includes(", ")) return whole;
+  return limit
+    .split(", ")
+    .map((value) => titles[`${fact}=${value}`] ?? value)
+    .join(", ");
+}
+
+/** How a measured value came about: the formula with its numbers. */
+export function detailLines(leaf: Leaf, locale: Locale = "en"): readonly string[] {
+  return leaf.detail ? linesOf(leaf.detail, locale) : [];
+}
+
+/** One leaf as a sentence with the numbers; inside a list, the list says what `it` is. */
+export function leafSentence(trace: Trace, titles: FactTitles, list = "it", locale: Locale = "en"): string {
+  const { leaf } = trace;
+  if (!leaf) return "";
+  const words = WORDS[locale];
+  const fact = leaf.fact.replace(/^it\./u, `${list}.`);
+  const seen = shown(leaf.seen, locale, fact, titles);
+  const name = factWord(leaf.fact, titles, list, locale);
+  const must =
+    `${words.compared[leaf.is]} ${leaf.is === "known" ? "" : limitWord(leaf.limit, locale, fact, titles)}`.trim();
+  const from = leaf.open && leaf.seen !== null && (trace.op === "sum" || trace.op === "count") ? words.atLeast : "";
+  if (trace.op === "some") return `${words.fit(seen, leaf.entries ?? 0, name)}${leaf.open ? words.notWhole : ""}`;
+  if (trace.op === "sum") return `${from}${seen} ${name}${words.over(leaf.entries ?? 0)}; ${must}`;
+  if (trace.op === "count") return `${from}${seen} ${name}; ${must}`;
+  return `${name}: ${seen}; ${must}`;
+}
+
+/** What the entry that a trace looked at is called; null where it looked at none, or nobody knows what it is called. */
+export const entryWord = (trace: Trace, titles: FactTitles): string | null =>
+  trace.entry === undefined ? null : (titles[`#${trace.entry}`] ?? null);
+
+/** How the parts of a trace are joined: "all of these". */
+export function joinWord(trace: Trace, locale: Locale = "en"): string {
+  return trace.op === "atLeast" ? WORDS[locale].someOf(trace.needed ?? 0) : WORDS[locale].joined[trace.op];
+}

@@ -1,0 +1,95 @@
+import type { ApplicantAssessment } from "../../core/assessment/applicants-share";
+import type { RequirementResult, Step } from "../../core/file/result";
+import type { Locale } from "../../core/text/local-text";
+import { formatDate } from "../../text/format";
+import { isTextKey, say } from "../../text/say";
+
+/** The one next step, as a sentence to the applicant. */
+export function applicantStep(locale: Locale, assessment: ApplicantAssessment, programmeOf: ProgrammeOf): string {
+  const { next, stage } = assessment.file;
+  // Nobody is sent to fill in what cannot be submitted.
+  if (stage === "preparing" && assessment.choices.every((c) => c.stage !== "preparing" || c.barredBy.length > 0))
+    return say(locale, "next.barred");
+  if (!next) return say(locale, stage === "closed" ? "next.closed" : "next.none");
+  return stepSentence(locale, next, programmeOf);
+}
+
+/** What a choice is called where a file has several, by its id; null where there is nothing to tell apart. */
+type ProgrammeOf = (scope: string) => string | null;
+
+/** One step, as a sentence to the applicant. */
+export function stepSentence(
+  locale: Locale,
+  { kind, count, due, title, scope }: Step,
+  programmeOf: ProgrammeOf,
+): string {
+  const values = {
+    count: count ?? 1,
+    due: due ? formatDate(locale, due) : "—",
+    title: title?.[locale] ?? "",
+    programme: programmeOf(scope ?? "") ?? "none",
+  };
+  return say(locale, `next.${kind}`, values);
+}
+
+/** What others do while the applicant has something to do: nobody is told that there is nothing to do for them. */
+export function othersSentence(locale: Locale, step: Step, programmeOf: ProgrammeOf): string {
+  const key = `meanwhile.${step.kind}`;
+  return isTextKey(key)
+    ? say(locale, key, { title: step.title?.[locale] ?? "" })
+    : stepSentence(locale, step, programmeOf);
+}
+
+const ID_LETTERS = 8;
+
+/** The address of a section's page: a section of one choice carries the beginning of the choice's id. */
+export function sectionPage(section: string, scope: string): string {
+  return scope === "file" ? section : `${section}.${scope.slice(0, ID_LETTERS)}`;
+}
+
+/** Where on the applicant's side a requirement is answered. */
+export function requirementHref(
+  number: string,
+  requirement: Pick<RequirementResult, "kind" | "key" | "scope" | "entry" | "gaps" | "sections" | "standing">,
+): string {
+  const base = `/my/${number}`;
+  switch (requirement.kind) {
+    case "sections": {
+      const gap = requirement.gaps[0];
+      return gap ? gapHref(number, gap) : `${base}/${sectionPage(requirement.sections[0] ?? "", requirement.scope)}`;
+    }
+    case "document":
+      return `${base}/documents#${requirement.key}-${requirement.entry}`;
+    case "reference":
+      return `${base}/referees`;
+    case "fee":
+      return `${base}/fee`;
+    case "deed":
+      return base;
+  }
+}
+
+/** The field that a gap is about: an entry that is missing leads to its section. */
+export function gapHref(
+  number: string,
+  gap: {
+    readonly scope: string;
+    readonly section: string;
+    readonly entry: string;
+    readonly field: string;
+    readonly code: string;
+  },
+): string {
+  const anchor =
+    gap.code === "missing" || gap.code === "wrong" ? `${gap.section}-${gap.entry}-${gap.field}` : gap.section;
+  return `/my/${number}/${sectionPage(gap.section, gap.scope)}#${anchor}`;
+}
+
+/** Where somebody who comes back goes on: the first thing that is missing, or the overview where nothing is. */
+export function landingHref(number: string, { choices, requirements }: ApplicantAssessment): string {
+  const draft = choices.find((c) => c.stage === "preparing");
+  const missing = requirements.find((r) =>
+    draft?.missing.some((m) => m.requirement === r.key && m.scope === r.scope && m.entry === r.entry),
+  );
+  return missing ? requirementHref(number, missing) : `/my/${number}`;
+}

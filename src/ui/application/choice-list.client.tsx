@@ -1,0 +1,158 @@
+"use client";
+
+import { Button, Select } from "antd";
+import { useState, useTransition } from "react";
+import type { Locale } from "../../core/text/local-text";
+import { say } from "../../text/say";
+import { moved, OrderedList } from "../form/fields/ranked-input.client";
+import { ConfirmPress } from "../frame/confirm-press.client";
+
+export interface ChoiceLine {
+  readonly id: string;
+  readonly label: string;
+  readonly code: string;
+  readonly note: string;
+  readonly lacks: string | null;
+  readonly live: boolean;
+  /** What withdrawing it means for the fees. */
+  readonly fees: string;
+  /** Options may still be changed. */
+  readonly editable: boolean;
+  readonly picks: readonly {
+    readonly name: "campus" | "mode" | "track";
+    readonly label: string;
+    readonly value: string | null;
+    readonly options: readonly { readonly value: string; readonly label: string }[];
+  }[];
+}
+
+type Pressed = string | null;
+
+/** Choices in the order of preference, each with its options; a change counts as soon as it is made. */
+export function ChoiceList({
+  lines,
+  ranked,
+  locale,
+  arrange,
+  change,
+  withdraw,
+}: {
+  lines: readonly ChoiceLine[];
+  ranked: boolean;
+  locale: Locale;
+  arrange: (order: string[]) => Promise<Pressed>;
+  change: (choiceId: string, part: "campus" | "mode" | "track", value: string) => Promise<Pressed>;
+  withdraw: (choiceId: string) => Promise<Pressed>;
+}) {
+  const live = lines.filter((l) => l.live);
+  const [order, setOrder] = useState<readonly string[] | null>(null);
+  const [said, setSaid] = useState("");
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [, begin] = useTransition();
+  const ids = order ?? live.map((l) => l.id);
+  const shown = ids.flatMap((id) => live.find((l) => l.id === id) ?? []);
+
+  const put = (next: readonly string[], subject: string) => {
+    setOrder(next);
+    setSaid("");
+    begin(async () => {
+      const refused = await arrange([...next]);
+      setWrong(refused);
+      setOrder(refused ? null : next);
+      if (refused) return;
+      // Said once it is kept: whoever has read it may leave the page.
+      const programme = live.find((l) => l.id === subject)?.label ?? "";
+      setSaid(say(locale, "choices.moved", { programme, rank: next.indexOf(subject) + 1 }));
+    });
+  };
+  const pick = (id: string, part: "campus" | "mode" | "track", value: string) =>
+    begin(async () => {
+      const refused = await change(id, part, value);
+      setWrong(refused);
+      setSaid(refused ? "" : say(locale, "choices.saved"));
+    });
+
+  const body = (line: ChoiceLine, i: number) => (
+    <div className="choice-line">
+      <div className="choice-head">
+        <span className="serif grow">
+          {line.label} <span className="code">{line.code}</span>
+        </span>
+        {ranked && live.length > 1 ? (
+          <span className="moves">
+            <Button
+              disabled={i === 0}
+              aria-label={say(locale, "choices.up", { programme: line.label })}
+              onClick={() => put(moved(ids, i, i - 1), line.id)}
+            >
+              ↑
+            </Button>
+            <Button
+              disabled={i === ids.length - 1}
+              aria-label={say(locale, "choices.down", { programme: line.label })}
+              onClick={() => put(moved(ids, i, i + 1), line.id)}
+            >
+              ↓
+            </Button>
+          </span>
+        ) : null}
+      </div>
+      <p className="quiet">{line.note}</p>
+      {line.lacks ? <p>{line.lacks}</p> : null}
+      {line.picks.map((p) => (
+        <div key={p.name} className="choice-pick">
+          <label htmlFor={`${line.id}-${p.name}`}>{p.label}</label>
+          <Select
+            id={`${line.id}-${p.name}`}
+            disabled={!line.editable}
+            value={p.value ?? undefined}
+            options={p.options.map((o) => ({ ...o }))}
+            onChange={(value: string) => pick(line.id, p.name, value)}
+          />
+        </div>
+      ))}
+      {live.length > 1 ? (
+        <ConfirmPress
+          action={withdraw.bind(null, line.id)}
+          label={say(locale, "choices.withdraw")}
+          question={`${say(locale, "choices.withdrawAsk", { programme: line.label })} ${line.fees}`}
+          locale={locale}
+        />
+      ) : null}
+    </div>
+  );
+
+  const gone = lines.filter((l) => !l.live);
+  return (
+    <div className="choices">
+      {ranked && live.length > 1 ? <p className="quiet">{say(locale, "choices.intro")}</p> : null}
+      <OrderedList
+        items={shown.map((l) => ({ id: l.id, label: l.label }))}
+        disabled={!ranked || live.length < 2}
+        label={say(locale, "choices.title")}
+        gripLabel={(item) => item.label}
+        onOrder={(next) => {
+          const subject = next.find((id, i) => ids[i] !== id) ?? "";
+          put(next, subject);
+        }}
+        render={(item, i) => {
+          const line = shown.find((l) => l.id === item.id);
+          return line ? body(line, i) : null;
+        }}
+      />
+      <p role="status" className="quiet">
+        {said}
+      </p>
+      {wrong ? (
+        <p role="alert" className="wrong">
+          {wrong}
+        </p>
+      ) : null}
+      {gone.map((l) => (
+        <p key={l.id} className="quiet">
+          {l.label} ({l.code}): {l.note}
+        </p>
+      ))}
+    </div>
+  );
+}

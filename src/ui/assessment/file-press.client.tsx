@@ -1,0 +1,58 @@
+"use client";
+
+import { useState } from "react";
+import { refusedText, sendForm } from "../frame/send-form";
+
+/** Chooses one file of the office's and sends it at once, with what belongs to it; says how far it is, and why it was not taken. */
+export function FilePress({
+  label,
+  to,
+  told,
+  onSent,
+}: {
+  label: string;
+  to: string;
+  told: Readonly<Record<string, string>>;
+  onSent: () => void;
+}) {
+  const [percent, setPercent] = useState<number | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const send = async (file: File) => {
+    setWrong(null);
+    setPercent(0);
+    const form = new FormData();
+    for (const [key, value] of Object.entries(told)) form.set(key, value);
+    form.set("file", file);
+    try {
+      const { status, body } = await sendForm(to, form, setPercent);
+      if (status === 200) onSent();
+      else setWrong(refusedText("en", body));
+    } catch {
+      setWrong("There is no connection. Choose the file again.");
+    }
+    setPercent(null);
+  };
+  return (
+    <>
+      <label className="file-press">
+        {percent === null ? label : `Sending … ${percent} %`}
+        <input
+          type="file"
+          accept="application/pdf,image/png,image/jpeg"
+          disabled={percent !== null}
+          onChange={(e) => {
+            const [file] = e.target.files ?? [];
+            e.target.value = "";
+            if (file) void send(file);
+          }}
+        />
+      </label>
+      {wrong ? (
+        <span role="alert" className="wrong">
+          {" "}
+          {wrong}
+        </span>
+      ) : null}
+    </>
+  );
+}

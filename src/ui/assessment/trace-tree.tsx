@@ -1,0 +1,61 @@
+import type { Trace } from "../../core/rules/trace";
+import type { Locale } from "../../core/text/local-text";
+import { say } from "../../text/say";
+import { detailLines, entryWord, type FactTitles, joinWord, leafSentence } from "../../text/words/trace";
+
+/** Of a list with more entries only those that fit are unfolded, so many of them. */
+const MOST_ENTRIES = 4;
+const CONNECTIVES: readonly Trace["op"][] = ["all", "any", "atLeast", "not"];
+
+interface Props {
+  readonly trace: Trace;
+  readonly titles: FactTitles;
+  readonly locale: Locale;
+  /** Whether to say which values are only claimed; an applicant's own values always are. */
+  readonly marksClaims: boolean;
+  readonly list?: string | undefined;
+}
+
+/** The parts that are shown below a trace. */
+function unfolded({ op, parts = [] }: Trace): readonly Trace[] {
+  if (CONNECTIVES.includes(op)) return parts;
+  if (op !== "some") return [];
+  return parts.length <= MOST_ENTRIES ? parts : parts.filter((p) => p.truth === "met").slice(0, MOST_ENTRIES);
+}
+
+/** A trace unfolded: every condition with its value, down to the numbers. */
+export function TraceTree({ trace, titles, locale, marksClaims, list }: Props) {
+  const { leaf } = trace;
+  const parts = unfolded(trace);
+  const entry = entryWord(trace, titles);
+  return (
+    <li>
+      <span data-truth={trace.truth}>{say(locale, `check.finding.${trace.truth}`)}</span>{" "}
+      {entry === null ? null : <strong>{entry}: </strong>}
+      {leaf ? leafSentence(trace, titles, list, locale) : joinWord(trace, locale)}
+      {marksClaims && leaf && !trace.confirmed ? <span className="quiet"> · claimed</span> : null}
+      {leaf
+        ? detailLines(leaf, locale).map((line) => (
+            <span key={line} className="quiet formula">
+              {line}
+            </span>
+          ))
+        : null}
+      {parts.length > 0 ? (
+        <ul>
+          {parts.map((part, i) => (
+            <TraceTree
+              // biome-ignore lint/suspicious/noArrayIndexKey: the parts of a rule have a fixed order
+              key={i}
+              trace={part}
+              titles={titles}
+              locale={locale}
+              marksClaims={marksClaims}
+              list={trace.op === "some" ? leaf?.fact : list}
+            />
+          ))}
+        </ul>
+      ) : null}
+    </li>
+  );
+}

@@ -1,0 +1,56 @@
+import Link from "next/link";
+import type { ReferenceSet } from "../../../core/standards/reference-set";
+import type { Locale } from "../../../core/text/local-text";
+import { say } from "../../../text/say";
+import { type FinderQuery, queryString } from "./query";
+
+/** The campuses on the office's drawn map: each is a link that narrows the list to it, or leaves it again. */
+export function CampusMap({
+  map,
+  campuses,
+  query,
+  counts,
+  locale,
+}: {
+  map: ReferenceSet["map"];
+  campuses: ReferenceSet["campuses"];
+  query: FinderQuery;
+  counts: Readonly<Record<string, number>>;
+  locale: Locale;
+}) {
+  if (campuses.length === 0) return null;
+  return (
+    <figure className="campus-map">
+      <svg viewBox="0 12 100 60">
+        <title>{say(locale, "finder.map")}</title>
+        <rect className="sea" y="12" width="100" height="60" />
+        {map?.land.map((d) => (
+          <path key={d} className="land" d={d} />
+        ))}
+        {map?.water.map((d) => (
+          <path key={d} className="river" d={d} />
+        ))}
+        {campuses.map((campus) => {
+          const chosen = query.campus === campus.key;
+          const left = campus.x > 60;
+          return (
+            <Link
+              key={campus.key}
+              href={`/${queryString(query, { campus: chosen ? null : campus.key })}`}
+              scroll={false}
+              prefetch={false}
+              aria-current={chosen}
+              aria-label={`${campus.title[locale]}, ${say(locale, "finder.found", { count: counts[campus.key] ?? 0 })}`}
+            >
+              <circle className="reach" cx={campus.x} cy={campus.y} r="8" />
+              <circle className="dot" cx={campus.x} cy={campus.y} r={chosen ? 3.4 : 2.4} />
+              <text x={campus.x + (left ? -5 : 5)} y={campus.y + 1.7} textAnchor={left ? "end" : "start"}>
+                {campus.title[locale]}
+              </text>
+            </Link>
+          );
+        })}
+      </svg>
+    </figure>
+  );
+}

@@ -1,0 +1,60 @@
+import Link from "next/link";
+import type { Locale } from "../../../core/text/local-text";
+import { say } from "../../../text/say";
+import type { FinderHit } from "../../../views/catalogue/finder";
+import { Deadlines, programmeLine, programmeName } from "../programme";
+
+/** What tells two similar programmes apart, as a sentence. */
+export function AlikeNotes({ hit, language }: { hit: FinderHit; language: Locale }) {
+  return hit.alike.map((other) => (
+    <p key={other.code} className="alike">
+      {say(language, "finder.alike", {
+        programme: `${programmeName(other, language)} (${other.code})`,
+        by: other.by.map((by) => say(language, `finder.by.${by}`)).join(", "),
+      })}
+    </p>
+  ));
+}
+
+/** One programme in the finder's list. */
+export function Hit({
+  hit,
+  zone,
+  office,
+  person,
+  language,
+}: {
+  hit: FinderHit;
+  zone: string;
+  office: string;
+  /** What the visitor says of themselves, for the links. */
+  person: string;
+  language: Locale;
+}) {
+  const { round } = hit;
+  return (
+    <article className="hit" data-state={round.state}>
+      <div className="hit-what">
+        <h2>
+          <Link href={`/programmes/${hit.code}${person}`} prefetch={false}>
+            {programmeName(hit, language)}
+          </Link>{" "}
+          <span className="code">{hit.code}</span>
+        </h2>
+        <p className="quiet">{programmeLine(hit, language)}</p>
+        {hit.partner ? (
+          <p className="quiet">{say(language, "finder.partner", { partner: hit.partner, office })}</p>
+        ) : null}
+        <p className="measure">{hit.description[language]}</p>
+        <AlikeNotes hit={hit} language={language} />
+      </div>
+      <div className="hit-when">
+        <p className="state">{say(language, `finder.state.${round.state}`)}</p>
+        <Deadlines round={round} zone={zone} language={language} />
+        <label className="tick">
+          <input type="checkbox" name="code" value={hit.code} /> {say(language, "finder.compare")}
+        </label>
+      </div>
+    </article>
+  );
+}

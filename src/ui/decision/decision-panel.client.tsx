@@ -1,0 +1,143 @@
+"use client";
+
+import { Button, Input } from "antd";
+import { useState } from "react";
+import { formatDate } from "../../text/format";
+import type { FileData } from "../../views/assessment/file-data";
+import type { FileActs } from "../assessment/file-acts";
+import { useDialogs } from "../frame/library.client";
+import { OfficeDay } from "../frame/office-day.client";
+
+interface Props {
+  readonly data: FileData;
+  readonly me: { readonly id: string; readonly lead: boolean };
+  readonly acts: FileActs;
+  readonly after: (refused: string | null, done: string) => string | null;
+}
+
+type Choice = FileData["choices"][number];
+
+function Prepared({ data, me, acts, after, choice }: Props & { choice: Choice }) {
+  const dialogs = useDialogs();
+  const { decision } = choice;
+  if (!decision) return null;
+  const target = { applicationId: data.id, choiceId: choice.id };
+  const mayRelease = me.lead && decision.preparedById !== me.id;
+  const release = () =>
+    void dialogs.confirm({
+      title: "Release the decision",
+      icon: null,
+      content: `This tells ${data.name} at ${data.email}: ${decision.kind}, ${choice.code} ${choice.title.en}. It cannot be taken back.`,
+      okText: "Release",
+      cancelText: "Not now",
+      onOk: async () => {
+        after(await acts.release(target), "Released. The applicant is told now.");
+      },
+    });
+  return (
+    <>
+      <p>
+        <strong>{decision.kind}</strong>, prepared by {decision.preparedBy} on <OfficeDay at={decision.preparedAt} />
+        {decision.reason ? `: ${decision.reason}` : ""}
+      </p>
+      {decision.conditions.map((c) => (
+        <p key={c.rule} className="quiet">
+          on condition: {c.way.en}
+        </p>
+      ))}
+      {decision.releasedAt ? (
+        <p>
+          Released by {decision.releasedBy} on <OfficeDay at={decision.releasedAt} />
+          {decision.answer
+            ? `; the applicant ${decision.answer} it.`
+            : decision.answerBy
+              ? `; to be answered by ${formatDate("en", decision.answerBy)}.`
+              : "."}
+        </p>
+      ) : (
+        <div className="presses">
+          {mayRelease ? (
+            <Button type="primary" onClick={release}>
+              Release
+            </Button>
+          ) : (
+            <p className="quiet">
+              {me.lead ? "You prepared it; another lead officer releases it." : "A lead officer releases it."}
+            </p>
+          )}
+          <Button onClick={() => void acts.drop(target).then((r) => after(r, "Taken back."))}>Take back</Button>
+        </div>
+      )}
+    </>
+  );
+}
+
+function Preparing({ data, acts, after, choice }: Props & { choice: Choice }) {
+  const [reason, setReason] = useState("");
+  const result = data.assessment.choices.find((c) => c.id === choice.id);
+  if (!result) return null;
+  const confirmed = result.findings.every((f) => f.basis === "confirmed");
+  const prepare = async (kind: Parameters<FileActs["prepare"]>[0]["kind"]) =>
+    after(
+      await acts.prepare({ applicationId: data.id, choiceId: choice.id, kind, reason: reason.trim() || null }),
+      `Prepared: ${kind}.`,
+    );
+  const complete = result.stage === "complete";
+  return (
+    <>
+      <p>
+        <strong>{result.eligibility}</strong>
+        {confirmed ? ", on confirmed values" : ", on claimed values"}
+        {result.promise ? ` · ${result.promise.used} of ${result.promise.days} working days used` : ""}
+        {result.promise?.due ? ` · promised by ${formatDate("en", result.promise.due)}` : ""}
+      </p>
+      {complete ? null : (
+        <p className="quiet">
+          The file is not complete: {result.stage}. Only a refusal can be prepared once it is submitted.
+        </p>
+      )}
+      <div className="field">
+        <label htmlFor={`reason-${choice.id}`}>Reason or note (needed for a refusal)</label>
+        <Input.TextArea
+          id={`reason-${choice.id}`}
+          autoSize={{ minRows: 2 }}
+          value={reason}
+          onChange={(e) => setReason(e.target.value)}
+        />
+      </div>
+      <div className="presses">
+        <Button
+          type="primary"
+          disabled={!complete || result.eligibility !== "eligible" || !confirmed}
+          onClick={() => void prepare("offer")}
+        >
+          Prepare offer
+        </Button>
+        <Button
+          disabled={!complete || result.eligibility !== "eligible on conditions"}
+          onClick={() => void prepare("offer on conditions")}
+        >
+          Prepare offer on conditions
+        </Button>
+        <Button disabled={!complete} onClick={() => void prepare("waiting list")}>
+          Prepare waiting list
+        </Button>
+        <Button disabled={result.stage === "preparing" || reason.trim() === ""} onClick={() => void prepare("refusal")}>
+          Prepare refusal
+        </Button>
+      </div>
+    </>
+  );
+}
+
+/** Decisions: prepared by one person, released by another. */
+export function DecisionPanel(props: Props) {
+  return props.data.choices.map((choice) => (
+    <div key={choice.id} className="decision-panel">
+      <h2>
+        Decision · {choice.code} {choice.title.en}
+      </h2>
+      {choice.decision ? <Prepared {...props} choice={choice} /> : <Preparing {...props} choice={choice} />}
+    </div>
+  ));
+}

@@ -1,0 +1,87 @@
+"use client";
+
+import { Button, Input, Select } from "antd";
+import { useEffect, useRef, useState } from "react";
+import { DayInput } from "../form/fields/day-input.client";
+
+const REASONS = [
+  { value: "unreadable", label: "It cannot be read" },
+  { value: "incomplete", label: "Pages are missing" },
+  { value: "wrong-document", label: "It is another document" },
+  { value: "not-matching", label: "It does not match what was typed" },
+  { value: "expired", label: "It is no longer valid, or ends too early" },
+  { value: "translation-needed", label: "It needs a translation" },
+  { value: "other", label: "Another reason: see the note" },
+] as const;
+
+export type ReturnReason = (typeof REASONS)[number]["value"];
+
+/** Sends something back or asks for something, with a date; it says what will happen before it does. */
+export function ReturnForm({
+  kind,
+  due,
+  onSend,
+  onCancel,
+}: {
+  kind: "return" | "ask";
+  due: string;
+  onSend: (input: {
+    readonly reason: ReturnReason;
+    readonly text: string;
+    readonly due: string;
+  }) => Promise<string | null>;
+  onCancel: () => void;
+}) {
+  const [reason, setReason] = useState<ReturnReason>("incomplete");
+  const [text, setText] = useState("");
+  const [day, setDay] = useState(due);
+  const [busy, setBusy] = useState(false);
+  const box = useRef<HTMLDivElement>(null);
+  useEffect(() => box.current?.querySelector<HTMLElement>("input, textarea")?.focus(), []);
+  const send = async () => {
+    setBusy(true);
+    await onSend({ reason, text, due: day });
+    setBusy(false);
+  };
+  return (
+    <div ref={box} className="return-form">
+      {kind === "return" ? (
+        <div className="field">
+          <label htmlFor="return-reason">Why it goes back</label>
+          <Select<ReturnReason>
+            id="return-reason"
+            value={reason}
+            onChange={setReason}
+            options={[...REASONS]}
+            style={{ width: "100%" }}
+          />
+        </div>
+      ) : null}
+      <div className="field">
+        <label htmlFor="return-text">{kind === "return" ? "Note to the applicant" : "What we ask for"}</label>
+        <Input.TextArea
+          id="return-text"
+          autoSize={{ minRows: 2 }}
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          maxLength={2000}
+        />
+      </div>
+      <div className="field">
+        <label htmlFor="return-due">By</label>
+        <DayInput id="return-due" value={day} precision="day" locale="en" onTake={setDay} />
+      </div>
+      <div className="presses">
+        <Button
+          type="primary"
+          loading={busy}
+          onClick={() => void send()}
+          disabled={day === "" || (kind === "ask" && text.trim() === "")}
+        >
+          {kind === "return" ? "Send it back" : "Send the question"}
+        </Button>
+        <Button onClick={onCancel}>Not now</Button>
+      </div>
+    </div>
+  );
+}

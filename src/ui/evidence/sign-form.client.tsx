@@ -1,0 +1,85 @@
+"use client";
+
+import { Button, Checkbox, Input } from "antd";
+import { useId, useState, useTransition } from "react";
+import type { Locale } from "../../core/text/local-text";
+import { say } from "../../text/say";
+import { ConfirmPress } from "../frame/confirm-press.client";
+
+/** A signature by hand of the keyboard: the box that is ticked, the name that is typed, and the press. Opening the link signs nothing. */
+export function SignForm({
+  locale,
+  name,
+  applicant,
+  sign,
+  decline,
+}: {
+  locale: Locale;
+  /** Whom the form names. */
+  name: string;
+  applicant: string;
+  sign: (typed: string) => Promise<string | null>;
+  decline: () => Promise<string | null>;
+}) {
+  const id = useId();
+  const [agreed, setAgreed] = useState(false);
+  const [typed, setTyped] = useState("");
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  const send = () => {
+    if (!agreed || typed.trim() === "") return setWrong(say(locale, "sign.nameMissing"));
+    begin(async () => {
+      setWrong(await sign(typed));
+    });
+  };
+  return (
+    <form
+      className="account-form"
+      onSubmit={(e) => {
+        e.preventDefault();
+        send();
+      }}
+    >
+      <div className="field">
+        <Checkbox
+          checked={agreed}
+          onChange={(e) => {
+            setAgreed(e.target.checked);
+            setWrong(null);
+          }}
+        >
+          {say(locale, "sign.agree", { name })}
+        </Checkbox>
+      </div>
+      <div className="field">
+        <label htmlFor={id}>{say(locale, "sign.typed")}</label>
+        <Input
+          id={id}
+          value={typed}
+          maxLength={200}
+          autoComplete="name"
+          onChange={(e) => {
+            setTyped(e.target.value);
+            setWrong(null);
+          }}
+        />
+      </div>
+      {wrong ? (
+        <p className="wrong" role="alert">
+          {wrong}
+        </p>
+      ) : null}
+      <div className="presses">
+        <Button type="primary" htmlType="submit" loading={busy}>
+          {say(locale, "sign.press")}
+        </Button>
+        <ConfirmPress
+          action={decline}
+          label={say(locale, "sign.decline")}
+          question={say(locale, "sign.declineAsk", { applicant })}
+          locale={locale}
+        />
+      </div>
+    </form>
+  );
+}

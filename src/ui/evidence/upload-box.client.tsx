@@ -1,0 +1,176 @@
+"use client";
+
+import { Button, Progress } from "antd";
+import dynamic from "next/dynamic";
+import { useRouter } from "next/navigation";
+import { type DragEvent, useId, useRef, useState } from "react";
+import { DEFAULT_MOST_BYTES } from "../../core/evidence/limits";
+import type { Picture } from "../../core/rulebook/requirement";
+import type { Locale } from "../../core/text/local-text";
+import { isTextKey, say } from "../../text/say";
+import { refusedText, sendForm } from "../frame/send-form";
+
+const CropPicture = dynamic(() => import("./crop-picture.client"), { ssr: false });
+
+interface Shown {
+  readonly evidenceId: string;
+  readonly uploadId: string;
+  readonly name: string;
+  readonly pagesText: string;
+  readonly sizeText: string;
+  readonly marks: readonly string[];
+  readonly judged: boolean;
+}
+
+interface Props {
+  readonly applicationId: string;
+  readonly requirement: string;
+  readonly scope: string;
+  readonly entry: string;
+  readonly open: boolean;
+  readonly locale: Locale;
+  readonly title: string;
+  /** The size of the picture that is asked for; null where any document is. */
+  readonly picture: Picture | null;
+  readonly supplied: readonly Shown[];
+  readonly remove: (evidenceId: string) => Promise<string | null>;
+}
+
+/** Supplies a document for one requirement: choose it or drop it, see it go, see it here. */
+export function UploadBox(props: Props) {
+  const { applicationId, requirement, scope, entry, open, locale, title, picture, supplied, remove } = props;
+  const id = useId();
+  const input = useRef<HTMLInputElement>(null);
+  const router = useRouter();
+  const [percent, setPercent] = useState<number | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [over, setOver] = useState(false);
+  const [cropped, setCropped] = useState<File | null>(null);
+
+  const send = async (file: File | undefined) => {
+    if (!file) return;
+    setWrong(null);
+    if (file.size > DEFAULT_MOST_BYTES) return setWrong(refusedText(locale, { document: "too_large" }));
+    const form = new FormData();
+    for (const [name, value] of Object.entries({ applicationId, requirement, scope, entry })) form.set(name, value);
+    form.set("file", file);
+    setPercent(0);
+    try {
+      const { status, body } = await sendForm("/api/uploads", form, setPercent);
+      if (status >= 400) setWrong(refusedText(locale, body, picture));
+      router.refresh();
+    } catch {
+      setWrong(say(locale, "doc.failed"));
+    } finally {
+      setPercent(null);
+      if (input.current) input.current.value = "";
+    }
+  };
+
+  /** A picture is cropped first; what is none is sent, and the answer says what is asked for. */
+  const choose = (file: File | undefined) => {
+    if (picture && file && /^image\/(jpeg|png)$/u.test(file.type)) {
+      setWrong(null);
+      setCropped(file);
+    } else void send(file);
+  };
+
+  const drop = (e: DragEvent) => {
+    e.preventDefault();
+    setOver(false);
+    choose(e.dataTransfer.files[0]);
+  };
+
+  return (
+    <div>
+      <ul className="supplied">
+        {supplied.map((document) => (
+          <li key={document.evidenceId}>
+            <a href={`/api/documents/${document.uploadId}`}>{document.name}</a>{" "}
+            <span className="quiet">
+              {document.pagesText}, {document.sizeText}
+            </span>
+            {open && !document.judged ? (
+              <Button
+                type="text"
+                size="small"
+                onClick={() =>
+                  void remove(document.evidenceId)
+                    .then(setWrong)
+                    .then(() => router.refresh())
+                }
+                aria-label={`${say(locale, "doc.remove")}: ${document.name}`}
+              >
+                {say(locale, "doc.remove")}
+              </Button>
+            ) : null}
+            {document.marks.map((mark) => {
+              const key = `doc.mark.${mark}`;
+              return isTextKey(key) ? (
+                <p key={mark} className="quiet">
+                  {say(locale, key)}
+                </p>
+              ) : null;
+            })}
+          </li>
+        ))}
+      </ul>
+      {open && picture ? <p className="quiet">{say(locale, "doc.picture", picture)}</p> : null}
+      {picture && cropped ? (
+        <CropPicture
+          file={cropped}
+          picture={picture}
+          locale={locale}
+          onCut={(file) => {
+            setCropped(null);
+            void send(file);
+          }}
+          onLeave={() => {
+            setCropped(null);
+            if (input.current) input.current.value = "";
+            input.current?.click();
+          }}
+        />
+      ) : null}
+      {open && !cropped ? (
+        // biome-ignore lint/a11y/noStaticElementInteractions: dropping is a second way; the button below is the first
+        <div
+          className="drop"
+          data-over={over}
+          onDragOver={(e) => {
+            e.preventDefault();
+            setOver(true);
+          }}
+          onDragLeave={() => setOver(false)}
+          onDrop={drop}
+        >
+          <input
+            ref={input}
+            id={id}
+            type="file"
+            className="hidden-text"
+            tabIndex={-1}
+            accept={picture ? ".jpg,.jpeg,.png" : ".pdf,.jpg,.jpeg,.png"}
+            aria-label={title}
+            onChange={(e) => choose(e.target.files?.[0])}
+          />
+          <Button
+            onClick={() => input.current?.click()}
+            disabled={percent !== null}
+            aria-label={`${say(locale, "doc.upload")}: ${title}`}
+          >
+            {say(locale, "doc.upload")}
+          </Button>
+          {percent !== null ? (
+            <Progress percent={percent} size="small" aria-label={say(locale, "doc.uploading", { percent })} />
+          ) : null}
+        </div>
+      ) : null}
+      {wrong ? (
+        <p className="wrong" role="alert">
+          {wrong}
+        </p>
+      ) : null}
+    </div>
+  );
+}

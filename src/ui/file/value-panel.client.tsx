@@ -1,0 +1,191 @@
+"use client";
+
+import { useState } from "react";
+import type { RequirementResult } from "../../core/file/result";
+import { valueText } from "../../text/words/value-text";
+import type { ClaimedValue, FileData } from "../../views/assessment/file-data";
+import { PapersThatCount } from "../application/papers-that-count";
+import type { FileActs } from "../assessment/file-acts";
+import { KeptElsewhere } from "../evidence/kept-elsewhere.client";
+import { LinkList } from "../evidence/link-list.client";
+import { ZoneCheck } from "../evidence/zone-check.client";
+import { type Confirm, MENDABLE, Mend } from "../form/correct-line.client";
+import { type TakeBack, TranscriptGrid } from "../form/transcript-grid.client";
+import { OfficeDay } from "../frame/office-day.client";
+import { RegistryCheck } from "../results/registry-check.client";
+
+function Line({
+  value,
+  data,
+  onConfirm,
+  judged,
+  acts,
+}: {
+  value: ClaimedValue;
+  data: FileData;
+  onConfirm: Confirm;
+  judged: boolean;
+  acts: Pick<FileActs, "noteLink" | "noteKeeper">;
+}) {
+  const [open, setOpen] = useState(false);
+  const claim = valueText("en", value, value.claim, data.office);
+  return (
+    <li data-state={value.state}>
+      <span className="quiet">{value.title.en}</span>
+      <span>
+        {value.kind === "links" ? (
+          <LinkList value={value} data={data} noteLink={acts.noteLink} />
+        ) : value.state === "changed" || value.state === "stale" ? (
+          <>
+            <strong>{valueText("en", value, value.confirmed, data.office)}</strong> <s className="quiet">{claim}</s>
+          </>
+        ) : (
+          claim
+        )}
+        {value.from ? (
+          <>
+            {" "}
+            <a className="quiet" href={`/office/files/${value.from}?show=form`}>
+              from No. {value.from}
+            </a>
+          </>
+        ) : null}
+        {value.note ? (
+          <span className="quiet note">
+            {value.note.text} {value.note.by}, <OfficeDay at={value.note.at} />
+          </span>
+        ) : null}
+        <KeptElsewhere value={value} data={data} noteKeeper={acts.noteKeeper} />
+      </span>
+      <span className="quiet">
+        {value.state === "stale" ? "changed since" : value.state === "claimed" && !value.used ? "" : value.state}
+        {judged && MENDABLE.has(value.kind) && value.keptBy === null ? (
+          <button
+            type="button"
+            className="link-button"
+            onClick={() => setOpen(!open)}
+            aria-label={`Mend ${value.title.en}`}
+          >
+            mend
+          </button>
+        ) : null}
+      </span>
+      {open ? <Mend value={value} data={data} onConfirm={onConfirm} onDone={() => setOpen(false)} /> : null}
+    </li>
+  );
+}
+
+/** The lines of a list that name another entry than the one whose document is looked at, such as the courses of another degree. */
+function elsewhere(data: FileData, entry: string): ReadonlySet<string> {
+  const others = data.values.filter((v) => {
+    const named = v.confirmed ?? v.claim;
+    return v.kind === "entry" && named !== null && named !== entry && v.options?.some((o) => o.value === entry);
+  });
+  return new Set(others.map((v) => v.entry));
+}
+
+/** The sittings that a registry can be asked for here: that of the document, or those of the form whose results need none. */
+function sittingsAskedFor(
+  data: FileData,
+  { kind, shows, entry }: RequirementResult,
+  own: readonly ClaimedValue[],
+): readonly string[] {
+  if (shows.includes("sittings.candidate")) return entry === "" ? [] : [entry];
+  if (kind !== "sections") return [];
+  const withPaper = (sitting: string) =>
+    data.assessment.requirements.some((r) => r.entry === sitting && r.shows.includes("sittings.candidate"));
+  const asked = [...new Set(data.registry.map((q) => q.entry))];
+  return asked.filter((sitting) => own.some((v) => v.entry === sitting) && !withPaper(sitting));
+}
+
+/** The claim beside what was confirmed, for the fields that a requirement shows. */
+export function ValuePanel({
+  data,
+  requirement,
+  onConfirm,
+  onTakeBack,
+  acts,
+}: {
+  data: FileData;
+  requirement: RequirementResult;
+  onConfirm: Confirm;
+  onTakeBack: TakeBack;
+  acts: Pick<FileActs, "askRegistry" | "takeRegistry" | "noteLink" | "noteKeeper">;
+}) {
+  const names =
+    requirement.kind === "sections"
+      ? data.values.filter((v) => requirement.sections.includes(v.section)).map((v) => `${v.section}.${v.field}`)
+      : requirement.shows;
+  const others = elsewhere(data, requirement.entry);
+  const here = data.values
+    .filter((v) => !others.has(v.entry))
+    .filter(
+      (v) =>
+        names.includes(`${v.section}.${v.field}`) &&
+        (requirement.entry === "" ||
+          v.entry === requirement.entry ||
+          !data.values.some((o) => o.section === v.section && o.entry === requirement.entry)),
+    );
+  const own = here.filter((v) => v.claim !== null || v.confirmed !== null);
+  if (own.length === 0) return null;
+  const open = data.shows[`${requirement.scope}|${requirement.key}|${requirement.entry}`] ?? [];
+  const judged =
+    data.assessment.file.stage !== "preparing" &&
+    (requirement.kind === "document" || requirement.standing === "promised" || open.length > 0);
+  const sections = [...new Set(own.map((v) => v.section))];
+  return (
+    <div className="claimed">
+      {sections.map((key) => {
+        const values = own.filter((v) => v.section === key);
+        const many = new Set(values.map((v) => v.entry)).size > 1;
+        return (
+          <div key={key}>
+            <h3>Claimed: {data.sections.find((s) => s.key === key)?.title.en}</h3>
+            {many ? (
+              <TranscriptGrid
+                // With the cells that nobody has filled yet, but for columns that are empty throughout.
+                values={here.filter(
+                  (v) =>
+                    values.some((o) => o.entry === v.entry && o.section === v.section) &&
+                    values.some((o) => o.field === v.field && o.section === v.section),
+                )}
+                data={data}
+                onConfirm={onConfirm}
+                onTakeBack={onTakeBack}
+                judged={judged}
+              />
+            ) : (
+              <ul className="value-list">
+                {values.map((v) => (
+                  <Line
+                    key={`${v.entry}-${v.field}`}
+                    value={v}
+                    data={data}
+                    onConfirm={onConfirm}
+                    judged={judged}
+                    acts={acts}
+                  />
+                ))}
+              </ul>
+            )}
+          </div>
+        );
+      })}
+      <PapersThatCount data={data} shows={requirement.shows} />
+      {judged && requirement.shows.includes("citizenship.passportNumber") ? (
+        <ZoneCheck data={data} onConfirm={onConfirm} />
+      ) : null}
+      {judged
+        ? sittingsAskedFor(data, requirement, own).map((entry) => (
+            <RegistryCheck key={entry} data={data} entry={entry} acts={acts} />
+          ))
+        : null}
+      {requirement.checks.map((check) => (
+        <p key={check.key} className={check.trace.truth === "not met" ? "wrong strong" : "quiet"}>
+          {check.trace.truth === "met" ? "Holds" : check.trace.truth === "not met" ? "Does not hold" : "Open"}:{" "}
+          {check.title.en}
+        </p>
+      ))}
+    </div>
+  );
+}

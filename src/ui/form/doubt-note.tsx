@@ -1,0 +1,50 @@
+import type { Json } from "../../core/file/facts";
+import { doubtOf } from "../../core/form/doubts";
+import type { FormSection } from "../../core/form/form-sections";
+import { usualScales } from "../../core/form/usual-scales";
+import type { Field } from "../../core/rulebook/section";
+import type { ReferenceSet } from "../../core/standards/reference-set";
+import type { Locale } from "../../core/text/local-text";
+import { formatDate } from "../../text/format";
+import { say } from "../../text/say";
+import { entryValues } from "./entry-values";
+import { placeKey } from "./unsent";
+
+interface Props {
+  readonly context: {
+    readonly section: FormSection;
+    readonly locale: Locale;
+    readonly office: Pick<ReferenceSet, "scales" | "tests">;
+    readonly starts: string | null;
+    readonly legalName: string;
+    readonly values: Readonly<Record<string, Json>>;
+    readonly left: Readonly<Record<string, Json>>;
+  };
+  readonly entry: string;
+  readonly field: Field;
+}
+
+/** What is said under a field whose answer looks wrong and may be right; it never stops anybody. */
+export function DoubtNote({ context, entry, field }: Props) {
+  const { section, office, values, left, starts, legalName, locale } = context;
+  const keyOf = (name: string) => placeKey({ scope: section.scope, section: section.key, entry, field: name });
+  // What is still being typed is not doubted.
+  const settled = left[keyOf(field.key)] ?? section.entries.find((e) => e.id === entry)?.values[field.key]?.value;
+  if (settled === undefined || settled !== (values[keyOf(field.key)] ?? null)) return null;
+  const own = entryValues(context, entry);
+  const doubt = doubtOf(field, own, {
+    scales: office.scales,
+    tests: office.tests,
+    start: starts,
+    name: legalName,
+    usual: usualScales(section.fields, own),
+  });
+  if (!doubt) return null;
+  const { code, ...rest } = doubt;
+  const words = "start" in rest ? { start: formatDate(locale, rest.start) } : rest;
+  return (
+    <p className="doubt" role="status">
+      {say(locale, `doubt.${code}`, words)}
+    </p>
+  );
+}

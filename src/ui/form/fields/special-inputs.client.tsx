@@ -1,0 +1,275 @@
+"use client";
+
+import { Button, Checkbox, Input, Select } from "antd";
+import type { Json } from "../../../core/file/facts";
+import { countIn } from "../../../core/text/counting";
+import { say } from "../../../text/say";
+import { countryOptions } from "../../../text/words/code-lists";
+import type { FieldInputProps } from "./field-input-props";
+import { moved, OrderedList } from "./ranked-input.client";
+
+/** Inputs of the field kinds that hold more than one plain value. */
+const textsOf = (value: Json): readonly string[] =>
+  Array.isArray(value) ? value.filter((v): v is string => typeof v === "string") : [];
+
+/** A longer text with its length counted while it is written, as people count. */
+export function StatementInput({
+  id,
+  field,
+  value,
+  locale,
+  disabled,
+  invalid,
+  describedBy,
+  onChange,
+  onLeave,
+}: FieldInputProps) {
+  const text = typeof value === "string" ? value : "";
+  const { length } = field;
+  const now = length ? countIn(length.unit, text) : 0;
+  const outside = length !== undefined && now > 0 && (now > length.most || now < (length.least ?? 0));
+  return (
+    <>
+      <Input.TextArea
+        id={id}
+        disabled={disabled}
+        status={invalid ? "error" : ""}
+        aria-describedby={[describedBy, `${id}-count`].filter(Boolean).join(" ")}
+        aria-required={field.required}
+        value={text}
+        autoSize={{ minRows: 8, maxRows: 28 }}
+        onChange={(e) => onChange(e.target.value)}
+        onBlur={() => onLeave(value)}
+      />
+      {length ? (
+        <p id={`${id}-count`} className="count" data-outside={outside}>
+          {say(locale, length.unit === "words" ? "field.words" : "field.characters", {
+            now,
+            least: length.least ?? 0,
+            most: length.most,
+          })}
+          {length.strict ? "" : ` · ${say(locale, "field.advice")}`}
+        </p>
+      ) : null}
+    </>
+  );
+}
+
+/** Several answers to tick. */
+export function SeveralInput({ id, field, value, locale, disabled, onChange, onLeave }: FieldInputProps) {
+  return (
+    <Checkbox.Group
+      className="ticks"
+      disabled={disabled}
+      value={[...textsOf(value)]}
+      options={(field.options ?? []).map((o, i) => ({
+        value: o.value,
+        label: o.title[locale],
+        ...(i === 0 ? { id } : {}),
+      }))}
+      onChange={(picked) => {
+        onChange(picked);
+        onLeave(picked);
+      }}
+    />
+  );
+}
+
+/** Picks in the order of preference. */
+export function RankedInput({ id, field, value, locale, disabled, onChange, onLeave }: FieldInputProps) {
+  const picked = textsOf(value);
+  const options = field.options ?? [];
+  const titleOf = (key: string) => options.find((o) => o.value === key)?.title[locale] ?? key;
+  const set = (next: readonly string[]) => {
+    onChange(next);
+    onLeave(next);
+  };
+  const left = options.filter((o) => !picked.includes(o.value));
+  const full = field.most !== undefined && picked.length >= field.most;
+  return (
+    <div className="ranked">
+      {picked.length > 0 ? (
+        <OrderedList
+          items={picked.map((key) => ({ id: key, label: titleOf(key) }))}
+          disabled={disabled}
+          label={say(locale, "field.picked")}
+          gripLabel={(item) => item.label}
+          onOrder={set}
+          render={(item, i) => (
+            <>
+              <span className="grow">{item.label}</span>
+              {disabled ? null : (
+                <>
+                  <Button
+                    size="small"
+                    disabled={i === 0}
+                    aria-label={say(locale, "field.up", { option: item.label })}
+                    onClick={() => set(moved(picked, i, i - 1))}
+                  >
+                    ↑
+                  </Button>
+                  <Button
+                    size="small"
+                    disabled={i === picked.length - 1}
+                    aria-label={say(locale, "field.down", { option: item.label })}
+                    onClick={() => set(moved(picked, i, i + 1))}
+                  >
+                    ↓
+                  </Button>
+                  <Button
+                    size="small"
+                    aria-label={say(locale, "field.takeOut", { option: item.label })}
+                    onClick={() => set(picked.filter((key) => key !== item.id))}
+                  >
+                    ×
+                  </Button>
+                </>
+              )}
+            </>
+          )}
+        />
+      ) : null}
+      {disabled || left.length === 0 ? null : (
+        <Select
+          id={id}
+          disabled={full}
+          value={null}
+          placeholder={say(locale, "field.pick")}
+          style={{ width: "100%" }}
+          options={left.map((o) => ({ value: o.value, label: o.title[locale] }))}
+          onChange={(key: string | null) => key && set([...picked, key])}
+        />
+      )}
+    </div>
+  );
+}
+
+/** Addresses of pages, one a line. */
+export function LinksInput({
+  id,
+  field,
+  value,
+  locale,
+  disabled,
+  invalid,
+  describedBy,
+  onChange,
+  onLeave,
+}: FieldInputProps) {
+  const known = textsOf(value);
+  const rows = known.length === 0 ? [""] : known;
+  const most = field.most ?? 20;
+  const set = (index: number, text: string) => rows.map((r, i) => (i === index ? text : r));
+  const settled = (all: readonly string[]) => all.map((r) => r.trim()).filter((r) => r !== "");
+  return (
+    <div className="links">
+      {rows.map((row, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a line has no other name than its number
+        <div key={i} className="link-row">
+          <Input
+            id={i === 0 ? id : `${id}-${i}`}
+            type="url"
+            inputMode="url"
+            disabled={disabled}
+            status={invalid ? "error" : ""}
+            aria-describedby={describedBy}
+            aria-label={say(locale, "field.link", { no: i + 1 })}
+            value={row}
+            onChange={(e) => onChange(set(i, e.target.value))}
+            onBlur={() => onLeave(settled(rows))}
+          />
+          {disabled || rows.length === 1 ? null : (
+            <Button
+              aria-label={say(locale, "field.removeLink", { no: i + 1 })}
+              onClick={() => {
+                const rest = rows.filter((_, j) => j !== i);
+                onChange(rest);
+                onLeave(settled(rest));
+              }}
+            >
+              ×
+            </Button>
+          )}
+        </div>
+      ))}
+      {disabled || rows.length >= most ? null : (
+        <Button size="small" onClick={() => onChange([...rows, ""])}>
+          {say(locale, "field.addLink")}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+const ADDRESS_LINES = ["street", "postcode", "town", "region"] as const;
+
+/** A postal address, or that it is the same as another one of the form. */
+export function AddressInput({
+  id,
+  field,
+  value,
+  named,
+  locale,
+  disabled,
+  invalid,
+  describedBy,
+  onChange,
+  onLeave,
+}: FieldInputProps) {
+  const address =
+    typeof value === "object" && value !== null && !Array.isArray(value)
+      ? (value as Readonly<Record<string, Json>>)
+      : {};
+  const other = field.sameAs ? named[field.sameAs.split(".")[0] ?? ""] : undefined;
+  const same = address.same === true;
+  const leave = (next: Json) => {
+    onChange(next);
+    onLeave(next);
+  };
+  const line = (part: string) => (typeof address[part] === "string" ? (address[part] as string) : "");
+  return (
+    <div className="address" aria-describedby={describedBy}>
+      {other ? (
+        <Checkbox
+          id={`${id}-same`}
+          disabled={disabled}
+          checked={same}
+          onChange={(e) => leave(e.target.checked ? { same: true } : null)}
+        >
+          {say(locale, "field.sameAs", { section: other[locale] })}
+        </Checkbox>
+      ) : null}
+      {same ? null : (
+        <>
+          {ADDRESS_LINES.map((part, i) => (
+            <div key={part} data-part={part}>
+              <label htmlFor={i === 0 ? id : `${id}-${part}`}>{say(locale, `field.${part}`)}</label>
+              <Input
+                id={i === 0 ? id : `${id}-${part}`}
+                disabled={disabled}
+                status={invalid ? "error" : ""}
+                value={line(part)}
+                onChange={(e) => onChange({ ...address, [part]: e.target.value })}
+                onBlur={() => onLeave(address)}
+              />
+            </div>
+          ))}
+          <div data-part="country">
+            <label htmlFor={`${id}-country`}>{say(locale, "field.country")}</label>
+            <Select
+              id={`${id}-country`}
+              disabled={disabled}
+              status={invalid ? "error" : ""}
+              style={{ width: "100%" }}
+              showSearch={{ optionFilterProp: "label" }}
+              placeholder={say(locale, "form.choose")}
+              options={countryOptions(locale)}
+              value={line("country") || undefined}
+              onChange={(country?: string) => leave({ ...address, country: country ?? "" })}
+            />
+          </div>
+        </>
+      )}
+    </div>
+  );
+}

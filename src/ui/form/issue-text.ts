@@ -1,0 +1,17 @@
+import type { ValueIssue } from "../../core/answers/check-value";
+import type { Locale } from "../../core/text/local-text";
+import { formatDate } from "../../text/format";
+import { isTextKey, say } from "../../text/say";
+import { numberShapes } from "../../text/words/number-shapes";
+
+/** What is wrong with a value, as a sentence that says what is expected. */
+export function issueText(locale: Locale, issue: ValueIssue): string {
+  const key = `issue.${issue.code}`;
+  if (!isTextKey(key)) return "";
+  const values: Record<string, string | number> = {};
+  for (const [name, value] of Object.entries(issue))
+    if (name === "days") values.days = (value as readonly string[]).map((day) => formatDate(locale, day)).join(" / ");
+    else if (name === "like") values.like = numberShapes(locale, value as readonly string[]);
+    else if (name !== "code") values[name] = Array.isArray(value) ? value.join(", ") : String(value);
+  return say(locale, key, values);
+}

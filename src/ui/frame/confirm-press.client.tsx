@@ -1,0 +1,59 @@
+"use client";
+
+import { Button } from "antd";
+import { useState } from "react";
+import type { Locale } from "../../core/text/local-text";
+import { useDialogs } from "./library.client";
+
+const CANCEL: Readonly<Record<Locale, string>> = { en: "Not now", fr: "Pas maintenant" };
+
+/** A button for what cannot be taken back: it says exactly what will happen before it does it. */
+export function ConfirmPress({
+  action,
+  label,
+  question,
+  primary = false,
+  locale,
+}: {
+  action: () => Promise<string | null>;
+  label: string;
+  question: string;
+  primary?: boolean;
+  locale: Locale;
+}) {
+  const dialogs = useDialogs();
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const run = async () => {
+    setBusy(true);
+    const refused = await action();
+    setBusy(false);
+    setWrong(refused);
+  };
+  return (
+    <span>
+      <Button
+        type={primary ? "primary" : "default"}
+        loading={busy}
+        onClick={() =>
+          void dialogs.confirm({
+            title: label,
+            content: question,
+            icon: null,
+            okText: label,
+            cancelText: CANCEL[locale],
+            onOk: () => void run(),
+          })
+        }
+      >
+        {label}
+      </Button>
+      {wrong ? (
+        <span className="wrong" role="alert">
+          {" "}
+          {wrong}
+        </span>
+      ) : null}
+    </span>
+  );
+}

@@ -1,0 +1,141 @@
+"use client";
+
+import { Button, Input, Radio } from "antd";
+import { useId, useRef, useState } from "react";
+import type { Locale } from "../../core/text/local-text";
+import { say } from "../../text/say";
+import { ConfirmPress } from "../frame/confirm-press.client";
+import { refusedText, sendForm } from "../frame/send-form";
+
+const RATINGS = ["outstanding", "very good", "good", "fair", "cannot say"] as const;
+const LEAST_WORDS = 20;
+
+interface Props {
+  readonly token: string;
+  readonly begun: boolean;
+  readonly locale: Locale;
+  readonly applicant: string;
+  readonly begin: () => Promise<string | null>;
+  readonly give: (answers: {
+    readonly known: string;
+    readonly rating: string;
+    readonly text: string;
+  }) => Promise<string | null>;
+  readonly decline: () => Promise<string | null>;
+}
+
+/** The short form of a reference. Opening the link does nothing by itself; "begin" is pressed by a person. */
+export function ReferenceForm({ token, begun, locale, applicant, begin, give, decline }: Props) {
+  const id = useId();
+  const file = useRef<HTMLInputElement>(null);
+  const [open, setOpen] = useState(begun);
+  const [known, setKnown] = useState("");
+  const [rating, setRating] = useState<(typeof RATINGS)[number]>("cannot say");
+  const [text, setText] = useState("");
+  const [letter, setLetter] = useState<File | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+
+  const start = async () => {
+    const refused = await begin();
+    setWrong(refused);
+    if (!refused) setOpen(true);
+  };
+
+  const withLetter = async (chosen: File): Promise<string | null> => {
+    const form = new FormData();
+    for (const [name, value] of Object.entries({ token, known, rating, text })) form.set(name, value);
+    form.set("file", chosen);
+    const { status, body } = await sendForm("/api/reference-letter", form, () => undefined);
+    return status >= 400 ? refusedText(locale, body) : null;
+  };
+
+  const send = async () => {
+    if (known.trim() === "") return setWrong(say(locale, "reference.knownMissing"));
+    if (!letter && text.trim().length < LEAST_WORDS) return setWrong(say(locale, "reference.tooShort"));
+    setBusy(true);
+    try {
+      setWrong(letter ? await withLetter(letter) : await give({ known, rating, text }));
+    } catch {
+      setWrong(say(locale, "doc.failed"));
+    } finally {
+      setBusy(false);
+    }
+  };
+
+  const declining = (
+    <ConfirmPress
+      action={decline}
+      label={say(locale, "reference.decline")}
+      question={say(locale, "reference.declineAsk", { applicant })}
+      locale={locale}
+    />
+  );
+  if (!open)
+    return (
+      <div className="presses">
+        <Button type="primary" onClick={() => void start()}>
+          {say(locale, "reference.begin")}
+        </Button>
+        {declining}
+        {wrong ? (
+          <p className="wrong" role="alert">
+            {wrong}
+          </p>
+        ) : null}
+      </div>
+    );
+  return (
+    <div className="account-form">
+      <div className="field">
+        <label htmlFor={`${id}-known`}>{say(locale, "reference.known")}</label>
+        <Input id={`${id}-known`} value={known} maxLength={500} onChange={(e) => setKnown(e.target.value)} />
+      </div>
+      <fieldset className="field">
+        <legend>{say(locale, "reference.rating")}</legend>
+        <Radio.Group
+          value={rating}
+          onChange={(e) => setRating(e.target.value)}
+          options={RATINGS.map((value) => ({ value, label: say(locale, `reference.rating.${value}`) }))}
+        />
+      </fieldset>
+      <div className="field">
+        <label htmlFor={`${id}-text`}>{say(locale, "reference.text")}</label>
+        <p className="help">{say(locale, "reference.textHelp")}</p>
+        <Input.TextArea
+          id={`${id}-text`}
+          autoSize={{ minRows: 6 }}
+          maxLength={20_000}
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+        />
+      </div>
+      <div className="field">
+        <span>{say(locale, "reference.letter")}</span>
+        <input
+          ref={file}
+          type="file"
+          className="hidden-text"
+          tabIndex={-1}
+          accept=".pdf,.jpg,.jpeg,.png"
+          aria-label={say(locale, "reference.letter")}
+          onChange={(e) => setLetter(e.target.files?.[0] ?? null)}
+        />
+        <Button onClick={() => file.current?.click()}>{say(locale, "doc.upload")}</Button>{" "}
+        {letter ? <span className="quiet">{letter.name}</span> : null}
+      </div>
+      {wrong ? (
+        <p className="wrong" role="alert">
+          {wrong}
+        </p>
+      ) : null}
+      <p className="help">{say(locale, "reference.giveHelp")}</p>
+      <div className="presses">
+        <Button type="primary" loading={busy} onClick={() => void send()}>
+          {say(locale, "reference.give")}
+        </Button>
+        {declining}
+      </div>
+    </div>
+  );
+}

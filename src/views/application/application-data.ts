@@ -1,0 +1,148 @@
+import type { ApplicantAssessment } from "../../core/assessment/applicants-share";
+import type { Mode, ProgrammeInput, Track } from "../../core/catalogue/programme";
+import type { WithdrawnFee } from "../../core/fees/after-withdrawal";
+import type { Json } from "../../core/file/facts";
+import type { FormSection } from "../../core/form/form-sections";
+import type { Picture, Template } from "../../core/rulebook/requirement";
+import type { Field } from "../../core/rulebook/section";
+import type { Registers } from "../../core/standards/reference-set";
+import type { LocalText } from "../../core/text/local-text";
+import type { ReachPlace } from "../contact/contact-places";
+
+export interface Supplied {
+  readonly evidenceId: string;
+  readonly uploadId: string;
+  readonly name: string;
+  readonly pages: number;
+  readonly marks: readonly string[];
+  readonly size: number;
+  readonly judged: boolean;
+}
+
+export interface MyApplication {
+  readonly id: string;
+  readonly number: string;
+  readonly zone: string;
+  readonly now: string;
+  readonly assessment: ApplicantAssessment;
+  /** What facts are called, by the names that rules use. */
+  readonly factTitles: Readonly<Record<string, LocalText>>;
+  readonly groupTitle: LocalText | null;
+  /** What was stated that decides the group, as the rules of the groups read it. */
+  readonly groupBecause: readonly { readonly field: Pick<Field, "title" | "kind" | "options">; readonly value: Json }[];
+  readonly sections: readonly FormSection[];
+  readonly documents: readonly {
+    readonly requirement: string;
+    readonly scope: string;
+    readonly entry: string;
+    readonly open: boolean;
+    /** What the document has to show and, from what was stated, would not. */
+    readonly fails: readonly LocalText[];
+    readonly help: LocalText | null;
+    /** Who may sign it by a link: whom the form names, and what became of the last request; null where nobody signs it. */
+    readonly signer: {
+      readonly name: string;
+      readonly email: string;
+      readonly sentence: LocalText;
+      readonly last: { readonly state: string; readonly email: string; readonly askedAt: string } | null;
+    } | null;
+    /** The fields, as `section.field`, whose values it shows. */
+    readonly shows: readonly string[];
+    /** Copies that the office passes on leave it out. */
+    readonly keptBack: boolean;
+    /** The size of the picture that is asked for; null where any document is. */
+    readonly picture: Picture | null;
+    /** Forms to download and have filled in. */
+    readonly templates: readonly Template[];
+    readonly entryTitle: string | null;
+    readonly supplied: readonly Supplied[];
+  }[];
+  readonly references: readonly {
+    readonly id: string;
+    readonly referee: string;
+    readonly state: string;
+    readonly askedAt: string;
+  }[];
+  readonly charges: readonly {
+    readonly id: string;
+    readonly scope: string;
+    readonly item: string;
+    readonly minor: number;
+    readonly paidMinor: number;
+    readonly currency: string;
+    readonly reference: string;
+    readonly last: string | null;
+    /** What becomes of it when what it was paid for is withdrawn. */
+    readonly whenWithdrawn: WithdrawnFee;
+  }[];
+  readonly asks: readonly {
+    readonly requirement: string;
+    readonly scope: string;
+    readonly entry: string;
+    readonly text: string;
+    readonly due: string;
+  }[];
+  /** What an entry rule asks a ruling on while nothing is submitted: it may be asked for before. */
+  readonly cases: readonly {
+    readonly question: string;
+    readonly scope: string;
+    readonly section: string;
+    readonly entry: string;
+    readonly asks: LocalText;
+    readonly title: LocalText;
+    readonly answer: "accepted" | "refused" | null;
+    readonly askedAt: string | null;
+  }[];
+  /** What the office opened again and the applicant has not yet sent. */
+  readonly reopening: { readonly reason: string; readonly due: string } | null;
+  /** What the applicant asked to have opened, and when, while nobody has answered. */
+  readonly request: { readonly text: string; readonly askedAt: string } | null;
+  /** The parts whose correction may be asked for. */
+  readonly correctable: readonly { readonly scope: string; readonly section: string }[];
+  readonly choices: readonly {
+    readonly id: string;
+    readonly code: string;
+    readonly title: LocalText;
+    readonly award: string;
+    /** Whom people may ask about the programme. */
+    readonly contact: ProgrammeInput["contact"];
+    readonly start: string;
+    readonly decision: MyDecision | null;
+    readonly submittedAt: string | null;
+    readonly withdrawn: boolean;
+    readonly rank: number;
+    readonly round: string;
+    readonly campus: string | null;
+    readonly mode: string | null;
+    readonly track: string | null;
+    readonly extendedTo: string | null;
+    /** What this start offers, to change to while the choice is not submitted. */
+    readonly offered: {
+      readonly campuses: readonly { readonly key: string; readonly title: LocalText }[];
+      readonly modes: readonly Mode[];
+      readonly tracks: readonly Track[];
+    };
+  }[];
+  readonly ranked: boolean;
+  /** All sections but the declaration stand on one page: the form of the one programme that is chosen is that short. */
+  readonly onePage: boolean;
+  /** How many choices are still needed before any can be submitted. */
+  readonly lackingChoices: number;
+  /** What is promised of the order of the choices, and when it was for the order of now; null where nothing is. */
+  readonly undertaking: { readonly text: LocalText; readonly givenAt: string | null } | null;
+  /** The addresses and numbers at which the applicant is reached. */
+  readonly reach: readonly ReachPlace[];
+  /** The application from which answers were carried over, and the sections that they are in. */
+  readonly carried: { readonly from: string; readonly sections: readonly string[] } | null;
+  readonly events: readonly { readonly act: string; readonly at: string }[];
+  readonly office: Registers;
+}
+
+export interface MyDecision {
+  readonly kind: string;
+  readonly reason: string | null;
+  readonly conditions: readonly LocalText[];
+  readonly answerBy: string | null;
+  readonly answer: string | null;
+  readonly answeredAt: string | null;
+}

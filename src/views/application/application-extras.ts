@@ -1,0 +1,109 @@
+import type { ChoiceRules } from "../../core/catalogue/choice-rules";
+import type { IntakeInput, ProgrammeInput } from "../../core/catalogue/programme";
+import type { ReachNote } from "../../core/contact/contact-notes";
+import type { LocalText } from "../../core/text/local-text";
+import { REACH_NOTES } from "../contact/contact-places";
+import type { MyApplication, MyDecision } from "./application-data";
+
+/** What has happened, as far as applicants see it. */
+export const SHOWN_EVENTS = [
+  "start-application",
+  "add-choice",
+  "carry-over",
+  "change-choice",
+  "arrange-choices",
+  "give-undertaking",
+  "extend-choice",
+  "move-choice",
+  "move-programme",
+  "suggest-move",
+  "submit-application",
+  "upload-document",
+  "request-reference",
+  "request-signature",
+  "remind-signature",
+  "sign-by-link",
+  "decline-signature",
+  "give-reference",
+  "decline-reference",
+  "record-payment",
+  "accept-evidence",
+  "return-evidence",
+  "ask-applicant",
+  "settle-ask",
+  "tell-missing",
+  "confirm-reach",
+  "request-correction",
+  "refuse-correction",
+  "reopen-sections",
+  "send-corrections",
+  "ask-early-ruling",
+  "end-reopening",
+  "release-decision",
+  "answer-decision",
+  "withdraw",
+  "erase-draft",
+];
+
+/** What an application shows beside the facts and their assessment. */
+export interface Extras {
+  uploads:
+    | {
+        evidence_id: string;
+        requirement: string;
+        scope: string;
+        entry: string;
+        upload_id: string;
+        name: string;
+        pages: number;
+        marks: string[];
+        size: number;
+        judged: boolean;
+      }[]
+    | null;
+  charges: Omit<MyApplication["charges"][number], "whenWithdrawn">[] | null;
+  asks: MyApplication["asks"] | null;
+  signatures: { requirement: string; state: string; email: string; askedAt: string }[] | null;
+  choices:
+    | (Omit<MyApplication["choices"][number], "decision" | "offered"> & {
+        programme: Pick<ProgrammeInput, "campuses" | "modes" | "tracks" | "onePage">;
+        options: IntakeInput["options"];
+        decision: (Omit<MyDecision, "conditions"> & { conditions: { way: LocalText }[]; released: boolean }) | null;
+      })[]
+    | null;
+  events: MyApplication["events"] | null;
+  rules: ChoiceRules;
+  promise: { at: string; order: string[] } | null;
+  carried: MyApplication["carried"];
+  reopening: MyApplication["reopening"];
+  request: MyApplication["request"];
+  reachNotes: ReachNote[] | null;
+}
+
+/** All of it in one round trip. */
+export const EXTRAS = `select
+  (select json_agg(json_build_object('evidence_id', e.id, 'requirement', e.requirement, 'scope', e.scope, 'entry', e.entry, 'upload_id', u.id, 'name', u.name, 'pages', u.pages,
+     'marks', u.marks, 'size', c.size, 'judged', e.judgement is not null) order by e.supplied_at)
+   from evidence e join upload u on u.id = e.upload_id join content c on c.sha256 = u.sha256 where e.application_id = $1 and e.replaced_at is null) as uploads,
+  (select json_agg(json_build_object('id', c.id, 'scope', c.scope, 'item', c.item, 'minor', c.minor + coalesce((select sum(j.minor) from charge_adjustment j where j.charge_id = c.id), 0),
+     'paidMinor', coalesce((select sum(p.minor) from payment p where p.charge_id = c.id and p.state = 'booked'), 0), 'currency', c.currency, 'reference', c.payment_reference,
+     'last', (select p.state from payment p where p.charge_id = c.id order by p.started_at desc limit 1))) from charge c where c.application_id = $1) as charges,
+  (select json_agg(json_build_object('requirement', a.requirement, 'scope', a.scope, 'entry', a.entry, 'text', a.text, 'due', a.due) order by a.due) from ask a
+   where a.application_id = $1 and a.answered_at is null) as asks,
+  (select json_agg(json_build_object('id', c.id, 'code', p.code, 'title', p.title, 'award', p.award, 'contact', p.contact, 'start', i.starts_on, 'submittedAt', c.submitted_at,
+     'withdrawn', c.withdrawn_at is not null, 'rank', c.rank, 'round', r.key, 'campus', c.campus, 'mode', c.mode, 'track', c.track, 'extendedTo', c.extended_to,
+     'programme', json_build_object('campuses', p.campuses, 'modes', p.modes, 'tracks', p.tracks, 'onePage', p.one_page), 'options', i.options,
+     'decision', (select json_build_object('kind', d.kind, 'reason', d.reason, 'conditions', d.conditions, 'answerBy', d.answer_by, 'answer', d.answer, 'answeredAt', d.answered_at, 'released', d.released_at is not null)
+       from decision d where d.choice_id = c.id)) order by c.rank)
+   from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id join round r on r.id = c.round_id
+   where c.application_id = $1) as choices,
+  (select json_agg(json_build_object('requirement', s.requirement, 'state', s.state, 'email', s.email, 'askedAt', s.asked_at) order by s.asked_at) from signature_request s
+   where s.application_id = $1 and s.state <> 'replaced') as signatures,
+  (select json_build_object('text', q.text, 'askedAt', q.asked_at) from correction_request q where q.application_id = $1 and q.answered_at is null) as request,
+  (select json_build_object('reason', o.reason, 'due', o.due) from reopening o where o.application_id = $1 and o.answered_at is null and o.ended_at is null) as reopening,
+  (select f.rules from application a join procedure f on f.id = a.procedure_id where a.id = $1) as rules,
+  (select json_build_object('at', u.at, 'order', (select json_agg(c->>'id') from jsonb_array_elements(u.choices) c)) from undertaking u
+   where u.application_id = $1 order by u.at desc limit 1) as promise,
+  (select ${REACH_NOTES} from application a where a.id = $1) as "reachNotes",
+  (select v.about from event v where v.application_id = $1 and v.act = 'carry-over' limit 1) as carried,
+  (select json_agg(json_build_object('act', v.act, 'at', v.at) order by v.id) from event v where v.application_id = $1 and v.act = any($2::text[])) as events`;

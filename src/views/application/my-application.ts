@@ -1,0 +1,232 @@
+import { z } from "zod";
+import { AnswerIndex } from "../../core/answers/answer-index";
+import { reopenable } from "../../core/answers/reopening";
+import { applicantsShare } from "../../core/assessment/applicants-share";
+import { assess } from "../../core/assessment/assess";
+import { casesAsked, earlyWish } from "../../core/assessment/cases-asked";
+import { contexts } from "../../core/assessment/context";
+import { lackingChoices, orderOf, standsFor, undertakingFor } from "../../core/catalogue/choice-rules";
+import { offeredOptions } from "../../core/catalogue/programme";
+import { growingSections, maySupply } from "../../core/evidence/may-supply";
+import { withdrawnFee } from "../../core/fees/after-withdrawal";
+import type { ChoiceContext } from "../../core/file/choice-context";
+import type { LoadedFile } from "../../core/file/loaded-file";
+import { formSections } from "../../core/form/form-sections";
+import type { DocumentRequirement } from "../../core/rulebook/requirement";
+import { factName } from "../../core/rulebook/section";
+import { factNames } from "../../core/rules/names";
+import { type Office, type ReferenceSet, registersOf } from "../../core/standards/reference-set";
+import { loadFile } from "../../db/queries/load-file";
+import { reachPlaces } from "../contact/contact-places";
+import { entryTitles, titlesOf } from "../form/fact-titles";
+import { officeNow } from "../view/office-now";
+import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
+import { defineView, type ViewContext } from "../view/view";
+import type { MyApplication } from "./application-data";
+import { EXTRAS, type Extras, SHOWN_EVENTS } from "./application-extras";
+
+/** The stated values that the rules of the groups have read, up to the one that was met: what decides which group somebody is in. */
+function groupBecause(
+  { groups }: ReferenceSet,
+  group: string | null,
+  index: AnswerIndex,
+  context: ChoiceContext | undefined,
+): MyApplication["groupBecause"] {
+  const last = groups.findIndex((g) => g.key === group);
+  if (last < 0 || !context) return [];
+  const names = new Set(groups.slice(0, last + 1).flatMap((g) => factNames(g.when)));
+  return context.rulebook.body.sections.flatMap((section) =>
+    section.fields
+      .filter((field) => names.has(`${factName(section)}.${field.key}`))
+      .map((field) => ({ field, value: index.claim("file", section.key, "", field.key) }))
+      .filter(({ value }) => value !== null && value !== ""),
+  );
+}
+
+/** Whom the form names as signer of a document, by the fields of that section. */
+function signerOf(
+  requirement: DocumentRequirement | null,
+  index: AnswerIndex,
+  extras: Extras | undefined,
+): MyApplication["documents"][number]["signer"] {
+  if (!requirement?.signedBy) return null;
+  const { section, sentence } = requirement.signedBy;
+  const stated = (field: string): string => {
+    const value = index.claim("file", section, "", field);
+    return typeof value === "string" ? value.trim() : "";
+  };
+  const last = extras?.signatures?.filter((s) => s.requirement === requirement.key).at(-1) ?? null;
+  return { name: stated("name"), email: stated("email"), sentence, last };
+}
+
+function promiseOf({ rules, promise }: Extras, order: readonly string[]): MyApplication["undertaking"] {
+  const text = undertakingFor(rules, order.length);
+  return text && { text, givenAt: promise && standsFor(promise.order, order) ? promise.at : null };
+}
+
+/** What a draft asks rulings on: what nobody has to rule on stands in no list of the office. */
+function casesOfDraft({ facts }: LoadedFile, live: readonly ChoiceContext[], office: Office): MyApplication["cases"] {
+  if (facts.choices.some((c) => c.submittedAt !== null)) return [];
+  const cases = live.flatMap((context) =>
+    casesAsked(context, facts.rulings, office).flatMap(({ measure, cases: found }) =>
+      found
+        .filter((c) => c.by !== "list" && Object.values(c.about).some((part) => part !== ""))
+        .map(({ scope, section, entry, title, answer }) => {
+          const { question } = measure;
+          const early = earlyWish(facts, question, { scope, section, entry });
+          return {
+            question,
+            scope,
+            section,
+            entry,
+            asks: measure.title,
+            title,
+            answer,
+            askedAt: early?.askedAt ?? null,
+          };
+        }),
+    ),
+  );
+  return [...new Map(cases.map((c) => [`${c.question}|${c.scope}|${c.section}|${c.entry}`, c])).values()];
+}
+
+export async function readApplication(ctx: ViewContext, id: string): Promise<MyApplication | null> {
+  const office = await officeNow(ctx.pool);
+  const loaded = await loadFile(ctx.pool, id);
+  if (!loaded) return null;
+  const assessment = assess({ ...loaded, office, at: ctx.now.getTime() });
+  const index = new AnswerIndex(loaded.facts);
+  const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office);
+  const live = all.filter((c) => c.choice.withdrawnAt === null);
+  const { rows } = await ctx.pool.query<Extras>(EXTRAS, [id, SHOWN_EVENTS]);
+  const extras = rows[0];
+  const choices = (extras?.choices ?? []).map(({ decision, programme, options, ...plain }) => {
+    const own = offeredOptions(programme, { options });
+    const campuses = office.set.campuses.filter((c) => own.campuses.includes(c.key));
+    const choice = { ...plain, offered: { ...own, campuses } };
+    if (!decision?.released) return { ...choice, decision: null };
+    const { released: _released, conditions, ...shown } = decision;
+    return { ...choice, decision: { ...shown, conditions: conditions.map((c) => c.way) } };
+  });
+  const asked = new Map(
+    Object.values(loaded.rulebooks).flatMap((r) => r.body.requirements.map((q) => [q.key, q] as const)),
+  );
+  const growing = growingSections(loaded.facts, loaded.rulebooks);
+  const documentOf = (key: string) => {
+    const requirement = asked.get(key);
+    return requirement?.kind === "document" ? requirement : null;
+  };
+  return {
+    id,
+    number: loaded.facts.application.number,
+    zone: office.set.zone,
+    now: ctx.now.toISOString(),
+    assessment: applicantsShare(assessment, new Set(choices.filter((c) => c.decision).map((c) => c.id))),
+    factTitles: Object.assign(
+      {},
+      ...Object.values(loaded.rulebooks).map((r) => titlesOf(r.body, office.set)),
+      ...all.map(({ rulebook }) => entryTitles(index, rulebook.body.sections)),
+    ),
+    groupTitle: office.set.groups.find((g) => g.key === assessment.file.group)?.title ?? null,
+    groupBecause: groupBecause(office.set, assessment.file.group, index, all[0]),
+    sections: formSections(
+      index,
+      live.length > 0 ? live : all,
+      assessment.requirements.flatMap((r) => r.gaps),
+      loaded.facts,
+      office.set,
+    ),
+    documents: assessment.requirements
+      .filter((r) => r.kind === "document")
+      .map((r) => ({
+        requirement: r.key,
+        scope: r.scope,
+        entry: r.entry,
+        open: maySupply(loaded.facts, assessment, { requirement: r.key, scope: r.scope, entry: r.entry }, growing),
+        fails: r.checks.filter((c) => c.trace.truth === "not met").map((c) => c.title),
+        shows: r.shows,
+        help: asked.get(r.key)?.help ?? null,
+        signer: signerOf(documentOf(r.key), index, extras),
+        keptBack: documentOf(r.key)?.keptBack ?? false,
+        picture: documentOf(r.key)?.picture ?? null,
+        templates: documentOf(r.key)?.templates ?? [],
+        entryTitle: entryTitle(loaded, r.entry),
+        supplied: (extras?.uploads ?? [])
+          .filter((u) => u.requirement === r.key && u.scope === r.scope && u.entry === r.entry)
+          .map((u) => ({
+            evidenceId: u.evidence_id,
+            uploadId: u.upload_id,
+            name: u.name,
+            pages: u.pages,
+            marks: u.marks,
+            size: u.size,
+            judged: u.judged,
+          })),
+      })),
+    references: loaded.facts.references.map(({ id: requestId, referee, state, askedAt }) => ({
+      id: requestId,
+      referee,
+      state,
+      askedAt,
+    })),
+    charges: (extras?.charges ?? []).map((c) => ({ ...c, whenWithdrawn: withdrawnFee(loaded.rulebooks, c.item) })),
+    asks: extras?.asks ?? [],
+    cases: casesOfDraft(loaded, live, office),
+    // Nothing is corrected any more in what is closed.
+    ...(assessment.file.stage === "closed"
+      ? { reopening: null, request: null, correctable: [] }
+      : { reopening: extras?.reopening ?? null, request: extras?.request ?? null, correctable: reopenable(loaded) }),
+    choices,
+    onePage: live.length === 1 && (extras?.choices ?? []).some((c) => !c.withdrawn && c.programme.onePage),
+    ranked: extras?.rules.ranked ?? false,
+    lackingChoices: extras ? lackingChoices(extras.rules, live.length) : 0,
+    undertaking: extras
+      ? promiseOf(
+          extras,
+          orderOf(loaded.facts.choices).map((c) => c.id),
+        )
+      : null,
+    reach: reachPlaces(loaded, extras?.reachNotes ?? []),
+    carried: extras?.carried ?? null,
+    events: extras?.events ?? [],
+    office: registersOf(office.set),
+  };
+}
+
+/** What an entry is called where a document belongs to it: its title or its institution. */
+function entryTitle(loaded: LoadedFile, entry: string): string | null {
+  if (entry === "") return null;
+  const value = (field: string) => loaded.facts.answers.find((a) => a.entry === entry && a.field === field)?.value;
+  const title = value("title") ?? value("institution");
+  return typeof title === "string" && title !== "" ? title : null;
+}
+
+/** One application, for the person whose it is. */
+export const myApplication = defineView({
+  name: "my-application",
+  input: z.object({ number: z.string().max(20) }),
+  read: async (ctx, { number }) => {
+    if (ctx.actor.kind !== "person") return null;
+    const { rows } = await ctx.pool.query<{ id: string }>(
+      "select id from application where number = $1 and person_id = $2",
+      [number, ctx.actor.id],
+    );
+    return rows[0] ? readApplication(ctx, rows[0].id) : null;
+  },
+});
+
+/** The same for the office that works on it, with the name of the person whose it is. */
+export const officeCopy = defineView({
+  name: "office-copy",
+  input: z.object({ number: z.string().max(20) }),
+  read: async (ctx, { number }): Promise<{ readonly application: MyApplication; readonly name: string } | null> => {
+    const scope = programmesOf(ctx.actor);
+    if (scope === null) return null;
+    const { rows } = await ctx.pool.query<{ id: string; name: string }>(
+      `select a.id, p.name from application a join person p on p.id = a.person_id where a.number = $2 and ${fileInScope("a.id", "$1")}`,
+      [scopeParameter(scope), number],
+    );
+    const application = rows[0] ? await readApplication(ctx, rows[0].id) : null;
+    return application && rows[0] ? { application, name: rows[0].name } : null;
+  },
+});

@@ -1,0 +1,277 @@
+import type { ReachNote } from "../../core/contact/contact-notes";
+import type { RegistryResult } from "../../core/education/registry-answer";
+import type { Json } from "../../core/file/facts";
+import type { FileEvent as HistoryEvent } from "../../core/file/file-events";
+import type { Assessment } from "../../core/file/result";
+import type { Field, Keeper } from "../../core/rulebook/section";
+import type { ReferenceSet, Registers } from "../../core/standards/reference-set";
+import type { LocalText } from "../../core/text/local-text";
+import type { ChoiceOffer } from "../application/choice-offer";
+import type { ReachPlace } from "../contact/contact-places";
+import type { Double } from "../people/doubles";
+import type { FileCase } from "../rulings/rulings";
+import type { AlikeStatements } from "../statements/likeness";
+
+/** What the file's page shows. */
+
+/** A claimed value beside what the office confirmed. */
+export interface ClaimedValue {
+  readonly scope: string;
+  readonly section: string;
+  readonly entry: string;
+  readonly field: string;
+  readonly title: LocalText;
+  readonly kind: Field["kind"];
+  readonly options: Field["options"];
+  readonly claim: Json;
+  readonly confirmed: Json;
+  readonly state: "claimed" | "confirmed" | "changed" | "stale";
+  /** What was said of it when it was confirmed; null where nothing was, or the claim has changed since. */
+  readonly note: { readonly text: string; readonly by: string; readonly at: string } | null;
+  /** The system that owns it. */
+  readonly keptBy: Keeper | null;
+  /** What was asked to be changed there, while the claim is still the same. */
+  readonly pending: { readonly text: string; readonly by: string; readonly at: string } | null;
+  /** The number of the earlier application from which it was carried over as it stands. */
+  readonly from: string | null;
+  /** Whether an entry rule uses it, so that somebody has to confirm it. */
+  readonly used: boolean;
+}
+
+export interface FileDocument {
+  readonly evidenceId: string;
+  readonly requirement: string;
+  readonly scope: string;
+  readonly entry: string;
+  readonly uploadId: string;
+  readonly name: string;
+  readonly pages: number;
+  readonly mediaType: string;
+  readonly marks: readonly string[];
+  readonly suppliedAt: string;
+  readonly replacedAt: string | null;
+  readonly judgement: string | null;
+  readonly reason: string | null;
+  readonly proof: string;
+  /** Other files that hold the same bytes. */
+  readonly alsoIn: readonly string[];
+  /** The requirements of this file under which the same document stands, too. */
+  readonly twice: readonly string[];
+  /** Pages that are left out of the copies of those who assess, counted from 1. */
+  readonly leftOut: readonly number[];
+}
+
+export interface FileReference {
+  readonly id: string;
+  readonly name: string;
+  readonly email: string;
+  readonly state: string;
+  readonly askedAt: string;
+  readonly endsAt: string;
+  readonly givenAt: string | null;
+  readonly answers: { readonly known: string; readonly rating: string; readonly text: string } | null;
+  readonly uploadId: string | null;
+  readonly judgement: string | null;
+}
+
+export interface FileEvent {
+  readonly id: number;
+  readonly at: string;
+  readonly act: HistoryEvent;
+  readonly who: string;
+  readonly about: { readonly [key: string]: Json };
+}
+
+export interface FileData {
+  readonly id: string;
+  readonly number: string;
+  readonly name: string;
+  readonly email: string;
+  readonly now: string;
+  readonly zone: string;
+  readonly calendar: ReferenceSet["calendar"];
+  readonly officer: { readonly id: string; readonly name: string } | null;
+  readonly groupTitle: LocalText | null;
+  readonly otherNames: {
+    readonly called: string | null;
+    readonly former: string | null;
+    readonly onCertificates: string | null;
+  };
+  /** What was typed as signature, where it is another name than the form's. */
+  readonly signedAs: string | null;
+  /** For somebody who is under age today. */
+  readonly underAge: { readonly age: number; readonly until: string } | null;
+  readonly assessment: Assessment;
+  /** Other files that look like the same person’s. */
+  readonly doubles: readonly Double[];
+  readonly likenesses: readonly AlikeStatements[];
+  readonly choices: readonly {
+    readonly id: string;
+    readonly code: string;
+    readonly title: LocalText;
+    readonly award: string;
+    readonly start: string;
+    readonly round: string;
+    readonly campus: string | null;
+    readonly mode: string | null;
+    readonly track: LocalText | null;
+    /** What else it could be, by key: what the start offers. */
+    readonly offered: ChoiceOffer;
+    readonly extendedTo: string | null;
+    readonly submittedAt: string | null;
+    readonly withdrawnAt: string | null;
+    /** The version of the rulebook that it stands on, and the one that is published now. */
+    readonly rulebook: FileRulebook;
+    readonly newest: FileRulebook;
+    readonly decision: FileDecision | null;
+  }[];
+  /** Sections that were opened again, the oldest first; those taken back are not among them. */
+  readonly reopenings: readonly FileReopening[];
+  /** What the applicant asked to have opened and nobody has answered. */
+  readonly request: {
+    readonly sections: readonly { readonly scope: string; readonly section: string }[];
+    readonly text: string;
+    readonly askedAt: string;
+  } | null;
+  /** The sections that may be opened again. */
+  readonly reopenable: readonly { readonly scope: string; readonly section: string; readonly title: string }[];
+  readonly values: readonly ClaimedValue[];
+  readonly shows: Readonly<Record<string, readonly string[]>>;
+  readonly sections: readonly { readonly key: string; readonly title: LocalText; readonly repeats: boolean }[];
+  readonly documents: readonly FileDocument[];
+  readonly references: readonly FileReference[];
+  readonly charges: readonly {
+    readonly id: string;
+    readonly item: string;
+    readonly scope: string;
+    readonly minor: number;
+    readonly paidMinor: number;
+    readonly currency: string;
+    readonly reference: string;
+  }[];
+  /** What was promised last of the order of the choices, and for which order; null where nothing was. */
+  readonly undertaking: {
+    readonly at: string;
+    readonly text: string;
+    readonly choices: readonly { readonly id: string; readonly code: string }[];
+  } | null;
+  /** Signatures that were asked for by a link, the last one last. */
+  readonly signatures: readonly {
+    readonly requirement: string;
+    readonly name: string;
+    readonly email: string;
+    readonly state: string;
+    readonly askedAt: string;
+    readonly answeredAt: string | null;
+    readonly signedAs: string | null;
+  }[];
+  /** Numbers and addresses, and what was noted of them, the first note first. */
+  readonly reach: readonly ReachPlace[];
+  readonly reachNotes: readonly (ReachNote & { readonly text: string; readonly by: string | null })[];
+  /** What the office says of sections in short, for those who assess. */
+  readonly digests: readonly {
+    readonly scope: string;
+    readonly section: string;
+    readonly text: string;
+    readonly by: string;
+    readonly at: string;
+  }[];
+  /** What the office has done itself, by requirement. */
+  readonly deeds: readonly {
+    readonly requirement: string;
+    readonly scope: string;
+    readonly entry: string;
+    readonly note: string;
+    readonly by: string;
+    readonly at: string;
+  }[];
+  /** Whether the links that the applicant gave opened. */
+  readonly linkNotes: readonly {
+    readonly scope: string;
+    readonly section: string;
+    readonly entry: string;
+    readonly field: string;
+    readonly url: string;
+    readonly opens: boolean;
+    /** What stood there, as it was kept, and when. */
+    readonly copy: { readonly sha256: string; readonly name: string; readonly at: string } | null;
+    readonly by: string;
+    readonly at: string;
+  }[];
+  /** What the applicant was asked for and has not answered. */
+  readonly asks: readonly {
+    readonly id: string;
+    readonly requirement: string;
+    readonly scope: string;
+    readonly entry: string;
+    readonly text: string;
+    readonly due: string;
+    readonly askedAt: string;
+  }[];
+  /** What a registry of examinations was asked and answered, the newest first. */
+  readonly registry: readonly RegistryQuery[];
+  /** What the rulebooks ask rulings on, with what was ruled on cases like it. */
+  readonly cases: readonly FileCase[];
+  /** Findings that a lead officer overrode, also those taken back since. */
+  readonly overrides: readonly FileOverride[];
+  readonly events: readonly FileEvent[];
+  /** The identity papers that count for this person, by the field (`section.field`) that asks which one it is. */
+  readonly counting: Readonly<Record<string, readonly { readonly key: string; readonly title: LocalText }[]>>;
+  readonly ruleFields: Readonly<Record<string, readonly string[]>>;
+  /** What facts are called, by the names that rules use. */
+  readonly factTitles: Readonly<Record<string, string>>;
+  readonly office: Registers & Pick<ReferenceSet, "targets">;
+}
+
+export interface FileRulebook {
+  readonly id: string;
+  readonly version: number;
+}
+
+export interface RegistryQuery {
+  readonly id: string;
+  readonly entry: string;
+  readonly state: "asked" | "down" | "not found" | "other name" | "found";
+  readonly candidate: string;
+  readonly askedAt: string;
+  readonly by: string;
+  readonly answeredAt: string | null;
+  readonly name: string | null;
+  readonly results: readonly RegistryResult[] | null;
+}
+
+export interface FileOverride {
+  readonly choice: string;
+  readonly rule: string;
+  readonly finding: "met" | "not met";
+  /** What had been worked out. */
+  readonly worked: string;
+  readonly reason: string;
+  readonly by: string;
+  readonly at: string;
+  readonly ended: { readonly at: string; readonly by: string; readonly reason: string } | null;
+}
+
+export interface FileReopening {
+  readonly id: string;
+  readonly sections: readonly { readonly scope: string; readonly section: string }[];
+  readonly reason: string;
+  readonly due: string;
+  readonly openedAt: string;
+  readonly by: string;
+  readonly answeredAt: string | null;
+  readonly readAt: string | null;
+}
+
+export interface FileDecision {
+  readonly kind: string;
+  readonly reason: string | null;
+  readonly conditions: readonly { readonly rule: string; readonly way: LocalText }[];
+  readonly preparedBy: string;
+  readonly preparedById: string;
+  readonly preparedAt: string;
+  readonly releasedBy: string | null;
+  readonly releasedAt: string | null;
+  readonly answerBy: string | null;
+  readonly answer: string | null;
+}

@@ -1,0 +1,131 @@
+import type { PlannedChoice } from "../application/choice-offer";
+import { REACH_NOTES } from "../contact/contact-places";
+import type { FileData, FileDocument, FileEvent, FileReference, FileReopening } from "./file-data";
+
+interface ValueKey {
+  scope: string;
+  section: string;
+  entry: string;
+  field: string;
+}
+
+/** What the file's page shows beside the facts and their assessment. */
+export interface Extras {
+  name: string;
+  email: string;
+  officer: FileData["officer"];
+  choices: (Omit<FileData["choices"][number], "offered"> & PlannedChoice)[];
+  reopenings: FileReopening[];
+  request: FileData["request"];
+  documents: FileDocument[];
+  references: FileReference[];
+  charges: FileData["charges"];
+  asks: FileData["asks"];
+  undertaking: FileData["undertaking"];
+  linkNotes: FileData["linkNotes"];
+  deeds: FileData["deeds"];
+  digests: FileData["digests"];
+  reachNotes: FileData["reachNotes"];
+  keeperNotes: (ValueKey & { version: number; text: string; by: string; at: string })[];
+  valueNotes: (ValueKey & { version: number; text: string; by: string; at: string })[];
+  carried: (ValueKey & { number: string })[];
+  signatures: FileData["signatures"];
+  registry: FileData["registry"];
+  overrides: FileData["overrides"];
+  events: FileEvent[];
+}
+
+const rowsOf = (object: string, from: string) => `coalesce((select json_agg(${object}) from (${from}) x), '[]'::json)`;
+
+/** Everything else that the file's page shows, in one round trip. Names of people are joined in at reading; events hold ids. */
+export const EXTRAS = `select n.name as name, p.email,
+  (select json_build_object('id', o.id, 'name', o.name) from person o where o.id = a.officer_id) as officer,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'code', x.code, 'title', x.title, 'award', x.award, 'start', x.starts_on, 'round', x.round, 'campus', x.campus, 'mode', x.mode,
+      'track', (select t->'title' from jsonb_array_elements(x.tracks) t where t->>'key' = x.track), 'extendedTo', x.extended_to, 'submittedAt', x.submitted_at, 'withdrawnAt', x.withdrawn_at,
+      'rulebook', json_build_object('id', x.rulebook_id, 'version', x.version),
+      'plan', json_build_object('campuses', x.campuses, 'modes', x.modes, 'tracks', x.tracks, 'options', x.options, 'track', x.track),
+      'newest', (select json_build_object('id', n.id, 'version', n.version) from rulebook n where n.intake_id = x.intake_id and n.status = 'published'), 'decision', x.decision)`,
+    `select c.id, g.code, g.title, g.award, g.tracks, g.campuses, g.modes, i.options, i.starts_on, r.key as round, c.campus, c.mode, c.track, c.extended_to, c.submitted_at, c.withdrawn_at, c.rulebook_id, c.intake_id, b.version, (select json_build_object('kind', d.kind, 'reason', d.reason, 'conditions', d.conditions,
+       'preparedBy', (select name from person where id = d.prepared_by_id), 'preparedById', d.prepared_by_id, 'preparedAt', d.prepared_at, 'releasedBy', (select name from person where id = d.released_by_id),
+       'releasedAt', d.released_at, 'answerBy', d.answer_by, 'answer', d.answer) from decision d where d.choice_id = c.id) as decision
+     from choice c join intake i on i.id = c.intake_id join programme g on g.id = i.programme_id join round r on r.id = c.round_id join rulebook b on b.id = c.rulebook_id
+     where c.application_id = a.id order by c.rank`,
+  )} as choices,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'sections', x.sections, 'reason', x.reason, 'due', x.due, 'openedAt', x.opened_at, 'by', x.name, 'answeredAt', x.answered_at, 'readAt', x.read_at)`,
+    "select o.*, w.name from reopening o join person w on w.id = o.opened_by_id where o.application_id = a.id and o.ended_at is null order by o.opened_at",
+  )} as reopenings,
+  (select json_build_object('sections', q.sections, 'text', q.text, 'askedAt', q.asked_at) from correction_request q
+   where q.application_id = a.id and q.answered_at is null) as request,
+  ${rowsOf(
+    `json_build_object('evidenceId', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'uploadId', x.upload_id, 'name', x.name, 'pages', x.pages, 'mediaType', x.media_type, 'marks', x.marks,
+      'suppliedAt', x.supplied_at, 'replacedAt', x.replaced_at, 'judgement', x.judgement, 'reason', x.reason, 'proof', x.proof, 'alsoIn', x.also, 'twice', x.twice, 'leftOut', x.left_out)`,
+    `select e.*, u.name, u.pages, u.marks, c.media_type, coalesce((select array_agg(distinct f.number) from upload y join application f on f.id = y.application_id where y.sha256 = u.sha256 and y.application_id <> a.id), '{}') as also,
+       coalesce((select array_agg(distinct t.requirement) from evidence t join upload y on y.id = t.upload_id where t.application_id = a.id and y.sha256 = u.sha256
+         and t.id <> e.id and t.replaced_at is null), '{}') as twice,
+       coalesce((select array_agg(l.page order by l.page) from page_left_out l where l.upload_id = u.id), '{}') as left_out
+     from evidence e join upload u on u.id = e.upload_id join content c on c.sha256 = u.sha256 where e.application_id = a.id order by e.supplied_at`,
+  )} as documents,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'name', x.name, 'email', x.email, 'state', x.state, 'askedAt', x.asked_at, 'endsAt', x.ends_at, 'givenAt', x.given_at, 'answers', x.answers, 'uploadId', x.upload_id, 'judgement', x.judgement)`,
+    "select * from reference_request r where r.application_id = a.id order by r.asked_at",
+  )} as references,
+  ${rowsOf(
+    `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'url', x.url, 'opens', x.opens, 'copy', case when x.copy_sha256 is not null then json_build_object('sha256', x.copy_sha256, 'name', x.copy_name, 'at', x.copied_at) end, 'by', x.name, 'at', x.at)`,
+    "select l.*, w.name from link_note l join person w on w.id = l.by_id where l.application_id = a.id",
+  )} as "linkNotes",
+  ${rowsOf(
+    `json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'note', x.note, 'by', x.name, 'at', x.at)`,
+    "select d.*, w.name from deed d join person w on w.id = d.by_id where d.application_id = a.id",
+  )} as deeds,
+  ${rowsOf(
+    `json_build_object('scope', x.scope, 'section', x.section, 'text', x.text, 'by', x.name, 'at', x.at)`,
+    "select d.*, w.name from digest d join person w on w.id = d.by_id where d.application_id = a.id",
+  )} as digests,
+  ${REACH_NOTES} as "reachNotes",
+  ${rowsOf(
+    `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'version', x.version, 'text', x.text, 'by', x.name, 'at', x.at)`,
+    "select k.*, w.name from keeper_note k join person w on w.id = k.by_id where k.application_id = a.id",
+  )} as "keeperNotes",
+  ${rowsOf(
+    `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'version', x.answer_version, 'text', x.note, 'by', x.name, 'at', x.at)`,
+    "select k.*, coalesce(w.name, 'by itself') as name from confirmation k left join person w on w.id = k.by_id where k.application_id = a.id and k.note <> ''",
+  )} as "valueNotes",
+  ${rowsOf(
+    `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'number', x.number)`,
+    `select v.scope, v.section, v.entry, v.field, o.number from answer v join answer_version y on (y.application_id, y.scope, y.section, y.entry, y.field, y.version)
+       = (v.application_id, v.scope, v.section, v.entry, v.field, v.version) join application o on y.saved_by = 'application:' || o.id::text where v.application_id = a.id`,
+  )} as carried,
+  ${rowsOf(
+    `json_build_object('requirement', x.requirement, 'name', x.name, 'email', x.email, 'state', x.state, 'askedAt', x.asked_at, 'answeredAt', x.answered_at, 'signedAs', x.signed_as)`,
+    "select * from signature_request r where r.application_id = a.id and r.state <> 'replaced' order by r.asked_at",
+  )} as signatures,
+  (select json_build_object('at', u.at, 'text', u.text, 'choices', u.choices) from undertaking u
+   where u.application_id = a.id order by u.at desc limit 1) as undertaking,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'item', x.item, 'scope', x.scope, 'minor', x.total, 'paidMinor', x.paid, 'currency', x.currency, 'reference', x.payment_reference)`,
+    `select c.*, c.minor + coalesce((select sum(j.minor) from charge_adjustment j where j.charge_id = c.id), 0) as total,
+       coalesce((select sum(y.minor) from payment y where y.charge_id = c.id and y.state = 'booked'), 0) as paid from charge c where c.application_id = a.id order by c.made_at`,
+  )} as charges,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'text', x.text, 'due', x.due, 'askedAt', x.asked_at)`,
+    "select * from ask k where k.application_id = a.id and k.answered_at is null order by k.asked_at",
+  )} as asks,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'entry', x.entry, 'state', x.state, 'candidate', x.candidate, 'askedAt', x.asked_at, 'by', x.by, 'answeredAt', x.answered_at,
+      'name', x.name, 'results', x.results)`,
+    "select q.*, coalesce(w.name, 'by itself') as by from registry_query q left join person w on w.id = q.by_id where q.application_id = a.id order by q.asked_at desc, q.id",
+  )} as registry,
+  ${rowsOf(
+    `json_build_object('choice', x.choice_id, 'rule', x.rule, 'finding', x.finding, 'worked', x.worked, 'reason', x.reason, 'by', x.name, 'at', x.at,
+      'ended', case when x.ended_at is not null then json_build_object('at', x.ended_at, 'by', x.ended_by, 'reason', x.end_reason) end)`,
+    "select o.*, w.name, (select name from person where id = o.ended_by_id) as ended_by from override o join person w on w.id = o.by_id where o.application_id = a.id order by o.at",
+  )} as overrides,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'at', x.at, 'act', x.act, 'who', x.who, 'about', x.about)`,
+    `select v.id, v.at, v.act, v.about, case when v.actor like 'person:%' then (select name from person where id = substr(v.actor, 8)::uuid)
+       when v.actor like 'link:%' then coalesce((select name from reference_request where id = substr(v.actor, 6)::uuid), (select name from signature_request where id = substr(v.actor, 6)::uuid)) else v.actor end as who
+     from event v where v.application_id = a.id order by v.id desc limit 500`,
+  )} as events
+from application a join person p on p.id = a.person_id join file_standing n on n.application_id = a.id where a.id = $1`;

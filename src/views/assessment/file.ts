@@ -1,0 +1,239 @@
+import { z } from "zod";
+import type { AnswerIndex } from "../../core/answers/answer-index";
+import { reopenable } from "../../core/answers/reopening";
+import { assessIn, prepare } from "../../core/assessment/assess";
+import { unconfirmed } from "../../core/assessment/steps";
+import type { ChoiceContext } from "../../core/file/choice-context";
+import type { LoadedFile } from "../../core/file/loaded-file";
+import { entriesInOrder } from "../../core/form/entry-order";
+import { withEntries } from "../../core/form/entry-title";
+import { type CountingPaper, joinCounting, papersFor } from "../../core/people/papers";
+import { shownName } from "../../core/people/shown-name";
+import { signedOtherwise } from "../../core/people/signed-name";
+import { planOf } from "../../core/rulebook/plan";
+import type { Field, Section } from "../../core/rulebook/section";
+import { type Office, registersOf } from "../../core/standards/reference-set";
+import { ageOn, birthday, FULL_AGE } from "../../core/time/age";
+import { type Day, formatDay, parseDay } from "../../core/time/day";
+import { dayAt } from "../../core/time/zone";
+import { loadFile } from "../../db/queries/load-file";
+import { localTitles } from "../../text/words/trace";
+import { choiceOffer } from "../application/choice-offer";
+import { reachPlaces } from "../contact/contact-places";
+import { entryTitles, titlesOf } from "../form/fact-titles";
+import { doublesOf } from "../people/doubles";
+import { casesOfFile } from "../rulings/rulings";
+import { likenessesOf } from "../statements/likeness";
+import { officeNow } from "../view/office-now";
+import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
+import { defineView, type ViewContext } from "../view/view";
+import type { ClaimedValue, FileData } from "./file-data";
+import { EXTRAS, type Extras } from "./file-extras";
+
+const OFFICE_SEES = new Set(["assessment", "office"]);
+
+/** What stands beside the values of a file: where they came from, and what was asked of those who own them. */
+type Beside = Pick<Extras, "keeperNotes" | "valueNotes" | "carried">;
+
+function valuesOf(loaded: LoadedFile, index: AnswerIndex, beside: Beside): readonly ClaimedValue[] {
+  const values = new Map<string, ClaimedValue>();
+  for (const choice of loaded.facts.choices) {
+    const body = loaded.rulebooks[choice.rulebookId]?.body;
+    if (!body) continue;
+    const used = planOf(body).used;
+    for (const section of body.sections) {
+      const fields = section.fields
+        .filter((f) => OFFICE_SEES.has(f.seenBy))
+        .map((f) => withEntries(f, body.sections, index));
+      const scope = section.scope === "file" ? "file" : choice.id;
+      for (const entry of section.repeats ? entriesInOrder(index, scope, section) : [""])
+        for (const field of fields) {
+          const place = `${scope}|${section.key}|${entry}|${field.key}`;
+          if (!values.has(place)) values.set(place, claimed(index, section, field, scope, entry, used, beside));
+        }
+    }
+  }
+  return [...values.values()];
+}
+
+function claimed(
+  index: AnswerIndex,
+  section: Section,
+  field: Field,
+  scope: string,
+  entry: string,
+  used: ReadonlySet<string>,
+  { keeperNotes, valueNotes, carried }: Beside,
+): ClaimedValue {
+  const here = (p: { scope: string; section: string; entry: string; field: string }) =>
+    p.scope === scope && p.section === section.key && p.entry === entry && p.field === field.key;
+  const version = index.row(scope, section.key, entry).version(field.key);
+  const pending = keeperNotes.find((n) => here(n) && n.version === version);
+  const note = valueNotes.find((n) => here(n) && n.version === version);
+  const claim = index.claim(scope, section.key, entry, field.key);
+  const confirmation = index.confirmed(scope, section.key, entry, field.key);
+  const same = confirmation && JSON.stringify(confirmation.value) === JSON.stringify(claim);
+  return {
+    scope,
+    section: section.key,
+    entry,
+    field: field.key,
+    title: field.title,
+    kind: field.kind,
+    options: field.options,
+    claim,
+    confirmed: confirmation?.value ?? null,
+    note: note ? { text: note.text, by: note.by, at: note.at } : null,
+    keptBy: field.keptBy ?? null,
+    pending: pending ? { text: pending.text, by: pending.by, at: pending.at } : null,
+    from: carried.find(here)?.number ?? null,
+    state: !confirmation ? "claimed" : index.isStale(confirmation) ? "stale" : same ? "confirmed" : "changed",
+    used: used.has(`${section.key}.${field.key}`),
+  };
+}
+
+function ruleFields(loaded: LoadedFile): Readonly<Record<string, readonly string[]>> {
+  const bodies = loaded.facts.choices.flatMap((c) => loaded.rulebooks[c.rulebookId]?.body ?? []);
+  return Object.fromEntries(
+    bodies.flatMap((body) => [...planOf(body).inputs].map(([rule, fields]) => [rule, [...fields]])),
+  );
+}
+
+function factTitles(loaded: LoadedFile, index: AnswerIndex, { set }: Office): Readonly<Record<string, string>> {
+  const bodies = loaded.facts.choices.flatMap((c) => loaded.rulebooks[c.rulebookId]?.body ?? []);
+  const titles = bodies.flatMap((body) => [titlesOf(body, set), entryTitles(index, body.sections)]);
+  return localTitles(Object.assign({}, ...titles), "en");
+}
+
+/** What a section is called in the office; one that belongs to a choice names its programme. */
+function titleAt({ facts, rulebooks }: LoadedFile, { scope, section }: { scope: string; section: string }): string {
+  const choices = facts.choices.filter((c) => scope === "file" || c.id === scope);
+  const found = choices
+    .flatMap((c) => rulebooks[c.rulebookId]?.body.sections ?? [])
+    .find((s) => s.key === section && (s.scope === "file") === (scope === "file"));
+  const title = found?.title.en ?? section;
+  return scope === "file" ? title : `${title} · ${choices[0]?.programme ?? ""}`;
+}
+
+/** By what else somebody is known: what they are called, and the names of before. */
+function otherNamesOf(values: readonly ClaimedValue[]): FileData["otherNames"] {
+  const named = (field: string) => {
+    const value = values.find((v) => v.section === "person" && v.field === field);
+    const known = value?.confirmed ?? value?.claim;
+    return typeof known === "string" && known !== "" ? known : null;
+  };
+  return { called: named("calledName"), former: named("formerNames"), onCertificates: named("certificateName") };
+}
+
+function signedAs(values: readonly ClaimedValue[], name: string): string | null {
+  const signed = values.find((v) => v.section === "declaration" && v.field === "signature")?.claim;
+  return typeof signed === "string" && signedOtherwise(signed, name) ? signed : null;
+}
+
+/** Worked out anew each day, so that nobody is written to about somebody who has come of age. */
+function underAgeOf(values: readonly ClaimedValue[], today: Day): FileData["underAge"] {
+  const birth = values.find((v) => v.section === "person" && v.field === "birthDate");
+  const stated = birth?.confirmed ?? birth?.claim;
+  const born = typeof stated === "string" ? parseDay(stated) : null;
+  if (born === null || ageOn(born, today) >= FULL_AGE) return null;
+  return { age: ageOn(born, today), until: formatDay(birthday(born, FULL_AGE)) };
+}
+
+/** Of several programmes, what counts for all of them. */
+function countingPapers(all: readonly ChoiceContext[], office: Office): FileData["counting"] {
+  const lists = new Map<string, readonly CountingPaper[] | undefined>();
+  for (const { rulebook } of all)
+    for (const section of rulebook.body.sections)
+      for (const { key, kind, papers } of section.fields)
+        if (kind === "paper") {
+          const name = `${section.key}.${key}`;
+          lists.set(name, joinCounting(lists.get(name), papers));
+        }
+  const source = all[0]?.source;
+  if (!source) return {};
+  return Object.fromEntries(
+    [...lists].map(([name, counting]) => [
+      name,
+      papersFor(office.set.papers, counting, source).map(({ key, title }) => ({ key, title })),
+    ]),
+  );
+}
+
+async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly string[]): Promise<FileData | null> {
+  const [office, loaded, found] = await Promise.all([
+    officeNow(ctx.pool),
+    loadFile(ctx.pool, id),
+    ctx.pool.query<Extras>(EXTRAS, [id]),
+  ]);
+  const extras = found.rows[0];
+  if (!loaded || !extras) return null;
+  const input = { ...loaded, office, at: ctx.now.getTime() };
+  const prepared = prepare(input);
+  const { index, all } = prepared;
+  const assessment = assessIn(prepared, input);
+  const [cases, doubles, likenesses] = await Promise.all([
+    casesOfFile(ctx.pool, loaded.facts, all, office),
+    doublesOf(ctx.pool, { id, answers: loaded.facts.answers, email: extras.email }, scope),
+    likenessesOf(ctx.pool, loaded, scope),
+  ]);
+  const place = (r: { scope: string; key: string; entry: string }) => `${r.scope}|${r.key}|${r.entry}`;
+  const sections = new Map(
+    all.flatMap((c) =>
+      c.rulebook.body.sections.map(
+        (s) => [s.key, { key: s.key, title: s.title, repeats: s.repeats !== undefined }] as const,
+      ),
+    ),
+  );
+  const values = valuesOf(loaded, index, extras);
+  const campusOf = (key: string | null) => office.set.campuses.find((c) => c.key === key)?.title.en ?? key;
+  return {
+    ...extras,
+    choices: extras.choices.map(({ plan, ...c }) => ({
+      ...c,
+      campus: campusOf(c.campus),
+      offered: choiceOffer(plan, c, (key) => campusOf(key) ?? key),
+    })),
+    id,
+    number: loaded.facts.application.number,
+    now: ctx.now.toISOString(),
+    zone: office.set.zone,
+    calendar: office.set.calendar,
+    groupTitle: office.set.groups.find((g) => g.key === assessment.file.group)?.title ?? null,
+    assessment,
+    otherNames: otherNamesOf(values),
+    signedAs: signedAs(values, shownName(loaded.facts)),
+    underAge: underAgeOf(values, dayAt(office.zone, ctx.now.getTime())),
+    cases,
+    reach: reachPlaces(loaded, extras.reachNotes),
+    doubles,
+    likenesses,
+    values,
+    shows: Object.fromEntries(
+      assessment.requirements.map((r) => [
+        place(r),
+        unconfirmed({ contexts: all, index }, r).map((v) => `${v.scope}|${v.section}|${v.entry}|${v.field}`),
+      ]),
+    ),
+    sections: [...sections.values()],
+    reopenable: reopenable(loaded).map((place) => ({ ...place, title: titleAt(loaded, place) })),
+    counting: countingPapers(all, office),
+    ruleFields: ruleFields(loaded),
+    factTitles: factTitles(loaded, index, office),
+    office: { ...registersOf(office.set), targets: office.set.targets },
+  };
+}
+
+/** One file, whole, for the office over one of its programmes. */
+export const file = defineView({
+  name: "file",
+  input: z.object({ number: z.string().max(20) }),
+  read: async (ctx, { number }) => {
+    const scope = programmesOf(ctx.actor);
+    if (scope === null) return null;
+    const { rows } = await ctx.pool.query<{ id: string }>(
+      `select a.id from application a where a.number = $2 and ${fileInScope("a.id", "$1")}`,
+      [scopeParameter(scope), number],
+    );
+    return rows[0] ? readFile(ctx, rows[0].id, scope) : null;
+  },
+});

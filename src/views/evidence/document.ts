@@ -1,0 +1,33 @@
+import type pg from "pg";
+import { z } from "zod";
+import { readContent } from "../../db/content";
+import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
+import { defineView } from "../view/view";
+
+export interface DocumentData {
+  readonly sha256: string;
+  readonly name: string;
+  readonly mediaType: string;
+  readonly size: number;
+}
+
+/** A document's address: for the office over its file, and for the person who supplied it; never a referee's letter for the applicant. */
+export const document = defineView({
+  name: "document",
+  input: z.object({ uploadId: z.uuid() }),
+  read: async ({ pool, actor }, { uploadId }): Promise<DocumentData | null> => {
+    if (actor.kind !== "person") return null;
+    const scope = programmesOf(actor);
+    const { rows } = await pool.query<DocumentData>(
+      `select u.sha256, u.name, c.media_type as "mediaType", c.size from upload u join content c on c.sha256 = u.sha256 join application a on a.id = u.application_id
+       where u.id = $1 and ((a.person_id = $2 and u.uploaded_by = 'person:' || $2::text) or ($3 and ${fileInScope("a.id", "$4")}))`,
+      [uploadId, actor.id, scope !== null, scope === null ? [] : scopeParameter(scope)],
+    );
+    return rows[0] ?? null;
+  },
+});
+
+/** The bytes of a document that the view has let through, chunk by chunk. */
+export function documentBytes(pool: pg.Pool, document: Pick<DocumentData, "sha256">): AsyncGenerator<Buffer> {
+  return readContent(pool, document.sha256);
+}

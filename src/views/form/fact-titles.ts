@@ -1,0 +1,42 @@
+import type { AnswerIndex } from "../../core/answers/answer-index";
+import { entryNames } from "../../core/form/entry-title";
+import type { RulebookBody } from "../../core/rulebook/rulebook";
+import { type Field, factName, type Section } from "../../core/rulebook/section";
+import type { Registers } from "../../core/standards/reference-set";
+import type { LocalText } from "../../core/text/local-text";
+
+/** What may be picked in a field, with its titles: the field's own options, or what the office's register has. */
+function picks(field: Field, registers: Registers | undefined): readonly (readonly [string, LocalText])[] {
+  const registered = {
+    area: registers?.areas,
+    scale: registers?.scales,
+    test: registers?.tests,
+    paper: registers?.papers,
+  };
+  const items = field.kind in registered ? registered[field.kind as keyof typeof registered] : undefined;
+  return [
+    ...(field.options ?? []).map((o) => [o.value, o.title] as const),
+    ...(items ?? []).map((i) => [i.key, i.title] as const),
+  ];
+}
+
+/**
+ * What facts are called in a rulebook, in each language, by the names that rules use, and what their values are called, by
+ * `name=value`.
+ */
+export function titlesOf(body: RulebookBody, registers?: Registers): Readonly<Record<string, LocalText>> {
+  return Object.fromEntries([
+    ...body.measures.map((m) => [`measure.${m.key}`, m.title] as const),
+    ...body.sections.flatMap((s) =>
+      s.fields.flatMap((f) => {
+        const name = `${factName(s)}.${f.key}`;
+        const values = picks(f, registers).map(([value, title]) => [`${name}=${value}`, title] as const);
+        return [[name, f.title] as const, ...values];
+      }),
+    ),
+  ]);
+}
+
+/** What the entries of lists are called, by `#id`, so that a trace says which of them fit. */
+export const entryTitles = (index: AnswerIndex, sections: readonly Section[]): Readonly<Record<string, LocalText>> =>
+  Object.fromEntries([...entryNames(index, sections)].map(([id, name]) => [`#${id}`, name]));

@@ -1,0 +1,103 @@
+import { z } from "zod";
+import type { Locale } from "../../core/text/local-text";
+import { renderMail } from "../../text/words/render-mail";
+import { officeNow } from "../view/office-now";
+import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
+import { defineView } from "../view/view";
+
+export interface MyMessage {
+  readonly id: string;
+  readonly template: string;
+  readonly locale: string;
+  readonly values: Readonly<Record<string, string>>;
+  readonly at: string;
+  readonly sent: boolean;
+}
+
+/** Every message that was sent to the person who asks, so that no next step depends on a mailbox. */
+export const myMessages = defineView({
+  name: "my-messages",
+  input: z.object({}),
+  read: async ({
+    pool,
+    actor,
+    now,
+  }): Promise<{ readonly zone: string; readonly messages: readonly MyMessage[] } | null> => {
+    if (actor.kind !== "person") return null;
+    const { rows } = await pool.query<MyMessage>(
+      `select id, template, locale, values - 'link' as values, coalesce(sent_at, queued_at) as at, state = 'sent' as sent from message
+       where person_id = $1 and state <> 'withdrawn' and due_at <= $2 order by queued_at desc limit 200`,
+      [actor.id, now],
+    );
+    const { set } = await officeNow(pool);
+    return { zone: set.zone, messages: rows.map((r) => ({ ...r, at: new Date(r.at).toISOString() })) };
+  },
+});
+
+/** A mail about a file, in the words that were sent; links are left out, they are their reader's. */
+export interface FileMessage {
+  readonly id: string;
+  readonly to: string;
+  readonly at: string;
+  readonly state: string;
+  readonly failure: string | null;
+  readonly subject: string;
+  readonly body: string;
+  /** It went to the applicant, so it can be sent to them again. */
+  readonly again: boolean;
+}
+
+interface StoredMessage extends Pick<FileMessage, "id" | "to" | "state" | "failure" | "again"> {
+  readonly template: string;
+  readonly locale: Locale;
+  readonly values: Readonly<Record<string, string>>;
+  readonly at: Date;
+}
+
+/** Every mail about a file, whether it arrived, and what it said. */
+export const fileMessages = defineView({
+  name: "file-messages",
+  input: z.object({ number: z.string().max(20) }),
+  read: async ({ pool, actor }, { number }): Promise<readonly FileMessage[] | null> => {
+    const scope = programmesOf(actor);
+    if (scope === null) return null;
+    const { rows: known } = await pool.query<{ id: string }>(
+      `select a.id from application a where a.number = $2 and ${fileInScope("a.id", "$1")}`,
+      [scopeParameter(scope), number],
+    );
+    if (!known[0]) return null;
+    const { rows } = await pool.query<StoredMessage>(
+      `select m.id, m.to_address as to, coalesce(m.sent_at, m.queued_at) as at, m.state, m.failure, m.template, m.locale, m.values - 'link' as values,
+         coalesce(m.person_id = a.person_id, false) as again
+       from message m join application a on a.id = m.application_id where a.id = $1 order by m.queued_at desc, m.id limit 200`,
+      [known[0].id],
+    );
+    return rows.map(({ template, locale, values, at, ...row }) => ({
+      ...row,
+      at: at.toISOString(),
+      ...renderMail(locale, template, values, null),
+    }));
+  },
+});
+
+export interface TrayMail {
+  readonly id: string;
+  readonly to: string;
+  readonly subject: string;
+  readonly body: string;
+  readonly at: string;
+}
+
+/** What the mail stand-in received. It is an outside service's own page: whoever runs the stand-in reads everything in it. */
+export const tray = defineView({
+  name: "tray",
+  input: z.object({ to: z.string().max(320).nullable().default(null) }),
+  read: async ({ pool, actor }, { to }): Promise<readonly TrayMail[] | null> => {
+    if (actor.kind !== "system") return null;
+    const { rows } = await pool.query<TrayMail>(
+      `select id, to_address as to, subject, body, received_at as at from tray_mail where $1::text is null or to_address ilike '%' || $1 || '%' order by received_at desc, id limit 100`,
+      [to],
+    );
+    return rows.map((r) => ({ ...r, at: new Date(r.at).toISOString() }));
+  },
+});

@@ -1,0 +1,27 @@
+import type pg from "pg";
+import type { Actor, Grant } from "../../core/rights/actor";
+import type { Locale } from "../../core/text/local-text";
+
+export interface Identity {
+  readonly actor: Extract<Actor, { kind: "person" }>;
+  readonly email: string;
+  readonly locale: Locale;
+}
+
+/** The person behind an account, with their grants. */
+export async function identityOf(pool: pg.Pool, accountId: string): Promise<Identity | null> {
+  const { rows } = await pool.query<{ id: string; name: string; email: string; locale: Locale; grants: Grant[] }>(
+    `select p.id, p.name, p.email, p.locale,
+       coalesce((select json_agg(json_build_object('role', g.role, 'scope', g.scope)) from role_grant g where g.person_id = p.id), '[]'::json) as grants
+     from person p where p.account_id = $1`,
+    [accountId],
+  );
+  const [row] = rows;
+  return row
+    ? {
+        actor: { kind: "person", id: row.id, name: row.name, grants: row.grants },
+        email: row.email,
+        locale: row.locale,
+      }
+    : null;
+}

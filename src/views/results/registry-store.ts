@@ -1,0 +1,33 @@
+import type pg from "pg";
+import type { RegistryAnswer, RegistryQuestion, RegistryResult } from "../../core/education/registry-answer";
+
+export interface RegistryRecord extends RegistryQuestion {
+  readonly name: string;
+  readonly results: readonly RegistryResult[];
+}
+
+/** What the stand-in of the registry holds and how it behaves, read from its tables. */
+export function registryStore(pool: pg.Pool) {
+  return {
+    find: async ({ board, year, candidate }: RegistryQuestion): Promise<RegistryAnswer> => {
+      const { rows } = await pool.query<Pick<RegistryRecord, "name" | "results">>(
+        "select name, results from registry_record where board = $1 and year = $2 and lower(candidate) = lower($3)",
+        [board, year, candidate],
+      );
+      return rows[0] ? { found: true, ...rows[0] } : { found: false };
+    },
+    mode: async () => {
+      const { rows } = await pool.query<{ down: boolean; delayMs: number }>(
+        'select down, delay_ms as "delayMs" from registry_mode',
+      );
+      return rows[0] ?? { down: false, delayMs: 0 };
+    },
+  };
+}
+
+export async function registryRecords(pool: pg.Pool): Promise<readonly RegistryRecord[]> {
+  const { rows } = await pool.query<RegistryRecord>(
+    "select board, year, candidate, name, results from registry_record order by board, year, candidate limit 200",
+  );
+  return rows;
+}

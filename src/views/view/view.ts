@@ -1,0 +1,33 @@
+import type pg from "pg";
+import type { z } from "zod";
+import type { Actor } from "../../core/rights/actor";
+
+/**
+ * Views are the only way to read: one screen's data each. Whose data it is, is a condition inside the query, made from the
+ * actor, which every view gets; somebody who may not see a thing gets null, exactly as if it did not exist.
+ */
+export interface ViewContext {
+  readonly pool: pg.Pool;
+  readonly now: Date;
+  readonly actor: Actor;
+}
+
+export interface View<Schema extends z.ZodType, Data> {
+  readonly name: string;
+  readonly input: Schema;
+  readonly read: (ctx: ViewContext, input: z.output<Schema>) => Promise<Data | null>;
+}
+
+export function defineView<Schema extends z.ZodType, Data>(view: View<Schema, Data>): View<Schema, Data> {
+  return view;
+}
+
+export async function readView<Schema extends z.ZodType, Data>(
+  source: { readonly pool: pg.Pool; readonly now: () => Date },
+  view: View<Schema, Data>,
+  actor: Actor,
+  input: z.input<Schema>,
+): Promise<Data | null> {
+  const parsed = view.input.safeParse(input);
+  return parsed.success ? view.read({ pool: source.pool, now: source.now(), actor }, parsed.data) : null;
+}
