@@ -1,5 +1,5 @@
-import { makeStaff } from "../src/acts/people/accounts";
 import { runAct } from "../src/acts/act/act";
+import { makeStaff } from "../src/acts/people/accounts";
 import { openPool } from "../src/db/connection";
 import { migrateDatabase } from "../src/db/migrate";
 import { openQueue, startQueue } from "../src/db/queue";

@@ -35,7 +35,7 @@ export async function benchAct(
     "an act: write, event, assessment, projection",
     `${whole.toFixed(1)} ms (one statement ${single.toFixed(2)})`,
     whole / single,
-    "at most 2, plus the assessment",
-    whole <= single * 2,
+    "at most 4, its assessment included",
+    whole <= single * 4,
   );
 }

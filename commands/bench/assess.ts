@@ -1,8 +1,8 @@
+import { AnswerIndex } from "../../src/core/answers/answer-index";
 import { assess } from "../../src/core/assessment/assess";
 import { contexts } from "../../src/core/assessment/context";
 import { findingsOf } from "../../src/core/assessment/findings";
 import { makeOffice } from "../../src/core/standards/reference-set";
-import { AnswerIndex } from "../../src/core/answers/answer-index";
 import { referenceSet } from "../../src/demo/reference-set";
 import { sampleRound, sampleRulebook } from "../../src/demo/sample-file";
 import { benchFile, byHand, byLibrary, fifteenRules, type Plain, plainFiles } from "./fifteen-rules";

@@ -1,7 +1,7 @@
 import { chromium } from "playwright-core";
 import { type Runtime, runAct } from "../../src/acts/act/act";
-import { saveAnswers } from "../../src/acts/form/save-answers";
 import { startApplication } from "../../src/acts/application/start-application";
+import { saveAnswers } from "../../src/acts/form/save-answers";
 import type { Actor } from "../../src/core/rights/actor";
 import { EMPTY_RULEBOOK, type RulebookBody } from "../../src/core/rulebook/rulebook";
 import { act } from "../../src/demo/applicant";

@@ -1,8 +1,8 @@
 import type pg from "pg";
 import type { Runtime } from "../../src/acts/act/act";
+import { startApplication } from "../../src/acts/application/start-application";
 import { askPreview } from "../../src/acts/rulebook/previews";
 import { draftRulebook, editRulebook } from "../../src/acts/rulebook/rulebooks";
-import { startApplication } from "../../src/acts/application/start-application";
 import type { Actor } from "../../src/core/rights/actor";
 import { act, fillForm } from "../../src/demo/applicant";
 import { someone } from "../../src/demo/people";

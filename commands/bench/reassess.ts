@@ -1,9 +1,9 @@
 import type pg from "pg";
 import type { Runtime } from "../../src/acts/act/act";
-import { draftReferenceSet, editReferenceSet, publishReferenceSet } from "../../src/acts/standards/reference-set";
 import { startApplication } from "../../src/acts/application/start-application";
-import type { ReferenceSet } from "../../src/core/standards/reference-set";
+import { draftReferenceSet, editReferenceSet, publishReferenceSet } from "../../src/acts/standards/reference-set";
 import type { Actor } from "../../src/core/rights/actor";
+import type { ReferenceSet } from "../../src/core/standards/reference-set";
 import { act, fillForm } from "../../src/demo/applicant";
 import { someone } from "../../src/demo/people";
 import { referenceSet } from "../../src/demo/reference-set";

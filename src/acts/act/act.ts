@@ -35,7 +35,7 @@ export interface ActContext {
   };
 }
 
-export { done, type Outcome, type Reason, refuse } from "../../core/record/outcome";
+export { done, type Outcome, refuse } from "../../core/record/outcome";
 
 export interface Act<Schema extends z.ZodType, Value> {
   readonly name: string;
