@@ -12,7 +12,7 @@ export default defineConfig({
           include: ["src/{db,acts,views,jobs,auth,demo,outside}/**/*.test.ts", "tests/data/**/*.test.ts"],
           globalSetup: ["tests/support/database-setup.ts"],
           testTimeout: 60_000,
-          hookTimeout: 120_000,
+          hookTimeout: 600_000,
           maxWorkers: 2,
         },
       },

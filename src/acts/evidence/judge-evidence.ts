@@ -30,7 +30,7 @@ export const acceptEvidence = defineFileAct({
     if (!result || result.evidence.length === 0) return refuse("not-found");
     if (!isSubmitted(file, result)) return refuse("locked");
     const judged = {
-      judgement: "accepted",
+      judgement: "accepted" as const,
       judgedAt: ctx.now,
       judgedById: ctx.actor.kind === "person" ? ctx.actor.id : null,
     };
@@ -73,7 +73,7 @@ export const returnEvidence = defineFileAct({
     if (!isSubmitted(file, result)) return refuse("locked");
     if (input.reason === "other" && input.text === "") return refuse("needs-reason");
     const judged = {
-      judgement: "returned",
+      judgement: "returned" as const,
       judgedAt: ctx.now,
       judgedById: ctx.actor.kind === "person" ? ctx.actor.id : null,
       reason: input.reason,

@@ -115,7 +115,7 @@ export const withdrawReference = defineFileAct({
   right: "applicant",
   about: ({ requestId }) => ({ request: requestId }),
   run: async (ctx, file, { requestId }) => {
-    const open = ["asked", "opened"];
+    const open = ["asked" as const, "opened" as const];
     const [row] = await ctx.db
       .update(referenceRequest)
       .set({ state: "withdrawn", closedAt: ctx.now })

@@ -22,7 +22,7 @@ import { settleFile } from "../act/settle";
 import { confirmFromIssuer } from "../evidence/issuer-values";
 
 const resultSchema = z.object({ subject: z.string().max(60), mark: z.string().max(20) });
-const OPEN = ["asked", "down"];
+const OPEN: (typeof registryQuery.$inferSelect.state)[] = ["asked", "down"];
 
 /** A sitting by what a registry is asked by, as the office knows it; null while a part is missing. */
 function questionOf(

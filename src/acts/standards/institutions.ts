@@ -14,7 +14,7 @@ type Kept = Omit<InstitutionInput, "otherNames">;
 function nameRows(id: string, { name, otherNames, country }: InstitutionInput) {
   const rows = new Map<
     string,
-    { institutionId: string; name: string; folded: string; country: string; kind: string }
+    { institutionId: string; name: string; folded: string; country: string; kind: "own" | "other" }
   >();
   for (const [i, each] of [name, ...otherNames].entries()) {
     const folded = fold(each);

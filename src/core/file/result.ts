@@ -98,7 +98,8 @@ export interface FindingResult {
   readonly way: LocalText | null;
 }
 
-export type Eligibility = "eligible" | "eligible on conditions" | "not eligible" | "open";
+export const ELIGIBILITIES = ["eligible", "eligible on conditions", "not eligible", "open"] as const;
+export type Eligibility = (typeof ELIGIBILITIES)[number];
 
 /** How a choice ended without an answer that was accepted. */
 export const CLOSED_AS = ["withdrawn", "refused", "declined", "lapsed", "offer lapsed"] as const;

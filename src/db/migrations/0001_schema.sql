@@ -48,7 +48,7 @@ CREATE TABLE "ask" (
 	"scope" text NOT NULL,
 	"entry" text DEFAULT '' NOT NULL,
 	"text" text NOT NULL,
-	"due" text NOT NULL,
+	"due" date NOT NULL,
 	"asked_at" timestamp with time zone NOT NULL,
 	"by_id" uuid NOT NULL,
 	"answered_at" timestamp with time zone
@@ -69,7 +69,8 @@ CREATE TABLE "choice" (
 	"submitted_at" timestamp with time zone,
 	"withdrawn_at" timestamp with time zone,
 	"complete_at" timestamp with time zone,
-	CONSTRAINT "choice_once" UNIQUE("application_id","intake_id")
+	CONSTRAINT "choice_once" UNIQUE("application_id","intake_id"),
+	CONSTRAINT "choice_mode" CHECK ("choice"."mode" in ('full time','part time'))
 );
 --> statement-breakpoint
 CREATE TABLE "confirmation" (
@@ -107,7 +108,7 @@ CREATE TABLE "decision" (
 	"prepared_at" timestamp with time zone NOT NULL,
 	"released_by_id" uuid,
 	"released_at" timestamp with time zone,
-	"answer_by" text,
+	"answer_by" date,
 	"answer" text,
 	"answered_at" timestamp with time zone,
 	CONSTRAINT "decision_kind" CHECK ("decision"."kind" in ('offer','offer on conditions','waiting list','refusal')),
@@ -128,7 +129,8 @@ CREATE TABLE "override" (
 	"ended_at" timestamp with time zone,
 	"ended_by_id" uuid,
 	"end_reason" text,
-	CONSTRAINT "override_finding" CHECK ("override"."finding" in ('met','not met'))
+	CONSTRAINT "override_finding" CHECK ("override"."finding" in ('met','not met')),
+	CONSTRAINT "override_worked" CHECK ("override"."worked" in ('met','not met','open'))
 );
 --> statement-breakpoint
 CREATE TABLE "reopening" (
@@ -136,7 +138,7 @@ CREATE TABLE "reopening" (
 	"application_id" uuid NOT NULL,
 	"sections" jsonb NOT NULL,
 	"reason" text NOT NULL,
-	"due" text NOT NULL,
+	"due" date NOT NULL,
 	"opened_at" timestamp with time zone NOT NULL,
 	"opened_by_id" uuid NOT NULL,
 	"answered_at" timestamp with time zone,
@@ -160,7 +162,8 @@ CREATE TABLE "turn_change" (
 	"application_id" uuid NOT NULL,
 	"at" timestamp with time zone NOT NULL,
 	"turn" text NOT NULL,
-	CONSTRAINT "turn_change_application_id_at_pk" PRIMARY KEY("application_id","at")
+	CONSTRAINT "turn_change_application_id_at_pk" PRIMARY KEY("application_id","at"),
+	CONSTRAINT "turn_change_turn" CHECK ("turn_change"."turn" in ('office','faculty','applicant','payment','third party','nobody'))
 );
 --> statement-breakpoint
 CREATE TABLE "undertaking" (
@@ -407,7 +410,8 @@ CREATE TABLE "evidence" (
 	"judged_by_id" uuid,
 	"reason" text,
 	"proof" text DEFAULT 'copy' NOT NULL,
-	CONSTRAINT "evidence_judgement" CHECK ("evidence"."judgement" in ('accepted','returned'))
+	CONSTRAINT "evidence_judgement" CHECK ("evidence"."judgement" in ('accepted','returned')),
+	CONSTRAINT "evidence_proof" CHECK ("evidence"."proof" in ('claimed','copy','certified copy','original seen','from the issuer'))
 );
 --> statement-breakpoint
 CREATE TABLE "reference_request" (
@@ -430,7 +434,8 @@ CREATE TABLE "reference_request" (
 	"judged_at" timestamp with time zone,
 	"judged_by_id" uuid,
 	CONSTRAINT "reference_request_token_hash_unique" UNIQUE("token_hash"),
-	CONSTRAINT "reference_state" CHECK ("reference_request"."state" in ('asked','opened','given','declined','withdrawn','undeliverable'))
+	CONSTRAINT "reference_state" CHECK ("reference_request"."state" in ('asked','opened','given','declined','withdrawn','undeliverable')),
+	CONSTRAINT "reference_judgement" CHECK ("reference_request"."judgement" in ('accepted','returned'))
 );
 --> statement-breakpoint
 CREATE TABLE "registry_mode" (
@@ -520,7 +525,7 @@ CREATE TABLE "institution_name" (
 	"folded" text NOT NULL,
 	"country" text NOT NULL,
 	"kind" text NOT NULL,
-	CONSTRAINT "institution_name_kind" CHECK ("institution_name"."kind" in ('own', 'other', 'written'))
+	CONSTRAINT "institution_name_kind" CHECK ("institution_name"."kind" in ('own','other','written'))
 );
 --> statement-breakpoint
 CREATE TABLE "charge" (
@@ -722,7 +727,8 @@ CREATE TABLE "awaited" (
 	"kind" text NOT NULL,
 	"about" text NOT NULL,
 	"due" text NOT NULL,
-	CONSTRAINT "awaited_application_id_kind_about_due_pk" PRIMARY KEY("application_id","kind","about","due")
+	CONSTRAINT "awaited_application_id_kind_about_due_pk" PRIMARY KEY("application_id","kind","about","due"),
+	CONSTRAINT "awaited_kind_word" CHECK ("awaited"."kind" in ('result','degree','courses','feed','one part short','paper ends'))
 );
 --> statement-breakpoint
 CREATE TABLE "choice_standing" (
@@ -731,7 +737,10 @@ CREATE TABLE "choice_standing" (
 	"stage" text NOT NULL,
 	"closed_as" text,
 	"eligibility" text NOT NULL,
-	"findings" jsonb NOT NULL
+	"findings" jsonb NOT NULL,
+	CONSTRAINT "choice_standing_stage" CHECK ("choice_standing"."stage" in ('preparing','submitted','complete','in review','decided','answered','closed')),
+	CONSTRAINT "choice_standing_closed_as" CHECK ("choice_standing"."closed_as" in ('withdrawn','refused','declined','lapsed','offer lapsed')),
+	CONSTRAINT "choice_standing_eligibility" CHECK ("choice_standing"."eligibility" in ('eligible','eligible on conditions','not eligible','open'))
 );
 --> statement-breakpoint
 CREATE TABLE "event" (
@@ -775,7 +784,10 @@ CREATE TABLE "file_standing" (
 	"mend_until" timestamp with time zone,
 	"assessed_at" timestamp with time zone NOT NULL,
 	"office_version" integer NOT NULL,
-	"rests_on" text[] NOT NULL
+	"rests_on" text[] NOT NULL,
+	CONSTRAINT "standing_stage" CHECK ("file_standing"."stage" in ('preparing','submitted','complete','in review','decided','answered','closed')),
+	CONSTRAINT "standing_turn_word" CHECK ("file_standing"."turn" in ('office','faculty','applicant','payment','third party','nobody')),
+	CONSTRAINT "standing_reason_word" CHECK ("file_standing"."reason" in ('fill','submit','check','confirm','rule','decide','release','supply','supply again','answer ask','correct','read changes','answer request','name referee','pay','book payment','give reference','await result','await signature','await paper','await registry','do','answer offer','prove','load calendar','withdrawn','refused','declined','lapsed','offer lapsed','preparing','submitted','complete','in review','decided','answered','closed'))
 );
 --> statement-breakpoint
 CREATE TABLE "file_trouble" (
@@ -802,7 +814,8 @@ CREATE TABLE "message" (
 	"sent_at" timestamp with time zone,
 	"attempts" integer DEFAULT 0 NOT NULL,
 	"failure" text,
-	CONSTRAINT "message_state" CHECK ("message"."state" in ('queued','sending','sent','failed','withdrawn'))
+	CONSTRAINT "message_state" CHECK ("message"."state" in ('queued','sending','sent','failed','withdrawn')),
+	CONSTRAINT "message_locale" CHECK ("message"."locale" in ('en','fr'))
 );
 --> statement-breakpoint
 CREATE TABLE "tray_mail" (
@@ -898,7 +911,7 @@ CREATE TABLE "likeness" (
 	"at" timestamp with time zone,
 	CONSTRAINT "likeness_first_id_second_id_pk" PRIMARY KEY("first_id","second_id"),
 	CONSTRAINT "likeness_order" CHECK ("likeness"."first_id" < "likeness"."second_id"),
-	CONSTRAINT "likeness_verdict" CHECK ("likeness"."verdict" is null or "likeness"."verdict" in ('harmless','copied'))
+	CONSTRAINT "likeness_verdict" CHECK ("likeness"."verdict" in ('harmless','copied'))
 );
 --> statement-breakpoint
 CREATE TABLE "statement_text" (

@@ -13,10 +13,16 @@ import {
   uniqueIndex,
   uuid,
 } from "drizzle-orm/pg-core";
-import type { Json } from "../../core/file/facts";
+import { MODES } from "../../core/catalogue/programme";
+import { type Json, TURNS } from "../../core/file/facts";
 import { cycle, intake, procedure, round, rulebook } from "./catalogue";
-import { instant } from "./columns";
+import { day, instant, isOneOf, oneOf } from "./columns";
 import { person } from "./people";
+
+const FINDINGS = ["met", "not met", "open"] as const;
+const OVERRIDING = ["met", "not met"] as const;
+const DECISIONS = ["offer", "offer on conditions", "waiting list", "refusal"] as const;
+const ANSWERS = ["accepted", "declined"] as const;
 
 /** One person's application in one cycle and procedure: the office's file. */
 export const application = pgTable(
@@ -72,7 +78,11 @@ export const choice = pgTable(
     withdrawnAt: instant("withdrawn_at"),
     completeAt: instant("complete_at"),
   },
-  (t) => [unique("choice_once").on(t.applicationId, t.intakeId), index("choice_intake").on(t.intakeId)],
+  (t) => [
+    unique("choice_once").on(t.applicationId, t.intakeId),
+    index("choice_intake").on(t.intakeId),
+    isOneOf("choice_mode", t.mode, MODES),
+  ],
 );
 
 /** A numbered version of what was submitted: which choices, and which version of each answer. It holds references, never values. */
@@ -167,9 +177,9 @@ export const override = pgTable(
       .notNull()
       .references(() => choice.id),
     rule: text("rule").notNull(),
-    finding: text("finding").notNull(),
+    finding: oneOf("finding", OVERRIDING).notNull(),
     /** What had been worked out at that moment. */
-    worked: text("worked").notNull(),
+    worked: oneOf("worked", FINDINGS).notNull(),
     reason: text("reason").notNull(),
     byId: uuid("by_id")
       .notNull()
@@ -182,7 +192,8 @@ export const override = pgTable(
   (t) => [
     index("override_application").on(t.applicationId),
     uniqueIndex("override_one_live").on(t.choiceId, t.rule).where(sql`${t.endedAt} is null`),
-    check("override_finding", sql`${t.finding} in ('met','not met')`),
+    isOneOf("override_finding", t.finding, OVERRIDING),
+    isOneOf("override_worked", t.worked, FINDINGS),
   ],
 );
 
@@ -214,7 +225,7 @@ export const ask = pgTable(
     scope: text("scope").notNull(),
     entry: text("entry").notNull().default(""),
     text: text("text").notNull(),
-    due: text("due").notNull(),
+    due: day("due").notNull(),
     askedAt: instant("asked_at").notNull(),
     byId: uuid("by_id")
       .notNull()
@@ -234,7 +245,7 @@ export const reopening = pgTable(
       .references(() => application.id),
     sections: jsonb("sections").$type<readonly { readonly scope: string; readonly section: string }[]>().notNull(),
     reason: text("reason").notNull(),
-    due: text("due").notNull(),
+    due: day("due").notNull(),
     openedAt: instant("opened_at").notNull(),
     openedById: uuid("opened_by_id")
       .notNull()
@@ -276,7 +287,7 @@ export const decision = pgTable(
     choiceId: uuid("choice_id")
       .primaryKey()
       .references(() => choice.id),
-    kind: text("kind").notNull(),
+    kind: oneOf("kind", DECISIONS).notNull(),
     reason: text("reason"),
     conditions: jsonb("conditions")
       .$type<readonly { readonly rule: string; readonly way: { en: string; fr: string } }[]>()
@@ -287,13 +298,13 @@ export const decision = pgTable(
     preparedAt: instant("prepared_at").notNull(),
     releasedById: uuid("released_by_id").references(() => person.id),
     releasedAt: instant("released_at"),
-    answerBy: text("answer_by"),
-    answer: text("answer"),
+    answerBy: day("answer_by"),
+    answer: oneOf("answer", ANSWERS),
     answeredAt: instant("answered_at"),
   },
   (t) => [
-    check("decision_kind", sql`${t.kind} in ('offer','offer on conditions','waiting list','refusal')`),
-    check("decision_answer", sql`${t.answer} in ('accepted','declined')`),
+    isOneOf("decision_kind", t.kind, DECISIONS),
+    isOneOf("decision_answer", t.answer, ANSWERS),
     check("decision_second_person", sql`${t.releasedById} is null or ${t.releasedById} <> ${t.preparedById}`),
   ],
 );
@@ -306,7 +317,7 @@ export const turnChange = pgTable(
       .notNull()
       .references(() => application.id),
     at: instant("at").notNull(),
-    turn: text("turn").notNull(),
+    turn: oneOf("turn", TURNS).notNull(),
   },
-  (t) => [primaryKey({ columns: [t.applicationId, t.at] })],
+  (t) => [primaryKey({ columns: [t.applicationId, t.at] }), isOneOf("turn_change_turn", t.turn, TURNS)],
 );

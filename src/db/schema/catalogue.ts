@@ -19,8 +19,10 @@ import type { FileEffect } from "../../core/difference/effect";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { ReferenceSet } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
-import { instant } from "./columns";
+import { instant, isOneOf, oneOf } from "./columns";
 import { content } from "./content";
+
+const STATUSES = ["draft", "published", "superseded"] as const;
 
 /** One campaign, named after the year of entry; numbers of applications are counted within it. */
 export const cycle = pgTable("cycle", {
@@ -122,7 +124,7 @@ export const rulebook = pgTable(
       .notNull()
       .references(() => intake.id),
     version: integer("version").notNull(),
-    status: text("status").notNull(),
+    status: oneOf("status", STATUSES).notNull(),
     body: jsonb("body").$type<RulebookBody>().notNull(),
     publishedAt: instant("published_at"),
     /** What the version is about, in the words of whoever publishes it. */
@@ -136,7 +138,7 @@ export const rulebook = pgTable(
     unique("rulebook_version").on(t.intakeId, t.version),
     uniqueIndex("rulebook_one_draft").on(t.intakeId).where(sql`${t.status} = 'draft'`),
     uniqueIndex("rulebook_one_published").on(t.intakeId).where(sql`${t.status} = 'published'`),
-    check("rulebook_status", sql`${t.status} in ('draft','published','superseded')`),
+    isOneOf("rulebook_status", t.status, STATUSES),
   ],
 );
 

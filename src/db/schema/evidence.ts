@@ -11,11 +11,17 @@ import {
   uniqueIndex,
   uuid,
 } from "drizzle-orm/pg-core";
+import { PROOF_LEVELS } from "../../core/rulebook/requirement";
 import type { LocalText } from "../../core/text/local-text";
 import { application } from "./application";
-import { instant } from "./columns";
+import { instant, isOneOf, oneOf } from "./columns";
 import { content } from "./content";
 import { person } from "./people";
+
+const JUDGEMENTS = ["accepted", "returned"] as const;
+const QUERY_STATES = ["asked", "down", "not found", "other name", "found"] as const;
+const SIGNATURE_STATES = ["asked", "signed", "declined", "undeliverable", "replaced"] as const;
+const REFERENCE_STATES = ["asked", "opened", "given", "declined", "withdrawn", "undeliverable"] as const;
 
 /** A document of one file: points to its content. A replaced one stays. */
 export const upload = pgTable(
@@ -55,15 +61,16 @@ export const evidence = pgTable(
     lastPage: integer("last_page").notNull(),
     suppliedAt: instant("supplied_at").notNull(),
     replacedAt: instant("replaced_at"),
-    judgement: text("judgement"),
+    judgement: oneOf("judgement", JUDGEMENTS),
     judgedAt: instant("judged_at"),
     judgedById: uuid("judged_by_id").references(() => person.id),
     reason: text("reason"),
-    proof: text("proof").notNull().default("copy"),
+    proof: oneOf("proof", PROOF_LEVELS).notNull().default("copy"),
   },
   (t) => [
     index("evidence_application").on(t.applicationId),
-    check("evidence_judgement", sql`${t.judgement} in ('accepted','returned')`),
+    isOneOf("evidence_judgement", t.judgement, JUDGEMENTS),
+    isOneOf("evidence_proof", t.proof, PROOF_LEVELS),
   ],
 );
 
@@ -81,7 +88,7 @@ export const registryQuery = pgTable(
     board: text("board").notNull(),
     year: text("year").notNull(),
     candidate: text("candidate").notNull(),
-    state: text("state").notNull(),
+    state: oneOf("state", QUERY_STATES).notNull(),
     askedAt: instant("asked_at").notNull(),
     /** Null where it was asked by itself, on submission. */
     byId: uuid("by_id").references(() => person.id),
@@ -92,7 +99,7 @@ export const registryQuery = pgTable(
   },
   (t) => [
     index("registry_query_application").on(t.applicationId, t.askedAt),
-    check("registry_query_state", sql`${t.state} in ('asked','down','not found','other name','found')`),
+    isOneOf("registry_query_state", t.state, QUERY_STATES),
   ],
 );
 
@@ -135,7 +142,7 @@ export const signatureRequest = pgTable(
     sentence: jsonb("sentence").$type<LocalText>().notNull(),
     title: jsonb("title").$type<LocalText>().notNull(),
     tokenHash: text("token_hash").notNull().unique(),
-    state: text("state").notNull(),
+    state: oneOf("state", SIGNATURE_STATES).notNull(),
     askedAt: instant("asked_at").notNull(),
     endsAt: instant("ends_at").notNull(),
     answeredAt: instant("answered_at"),
@@ -145,7 +152,7 @@ export const signatureRequest = pgTable(
   (t) => [
     index("signature_application").on(t.applicationId),
     uniqueIndex("signature_one_open").on(t.applicationId, t.requirement).where(sql`${t.state} = 'asked'`),
-    check("signature_state", sql`${t.state} in ('asked','signed','declined','undeliverable','replaced')`),
+    isOneOf("signature_state", t.state, SIGNATURE_STATES),
   ],
 );
 
@@ -163,7 +170,7 @@ export const referenceRequest = pgTable(
     name: text("name").notNull(),
     email: text("email").notNull(),
     tokenHash: text("token_hash").notNull().unique(),
-    state: text("state").notNull(),
+    state: oneOf("state", REFERENCE_STATES).notNull(),
     askedAt: instant("asked_at").notNull(),
     endsAt: instant("ends_at").notNull(),
     openedAt: instant("opened_at"),
@@ -175,7 +182,7 @@ export const referenceRequest = pgTable(
       readonly text: string;
     } | null>(),
     uploadId: uuid("upload_id").references(() => upload.id),
-    judgement: text("judgement"),
+    judgement: oneOf("judgement", JUDGEMENTS),
     judgedAt: instant("judged_at"),
     judgedById: uuid("judged_by_id").references(() => person.id),
   },
@@ -184,6 +191,7 @@ export const referenceRequest = pgTable(
     uniqueIndex("reference_one_live")
       .on(t.applicationId, t.referee)
       .where(sql`${t.state} in ('asked','opened','given')`),
-    check("reference_state", sql`${t.state} in ('asked','opened','given','declined','withdrawn','undeliverable')`),
+    isOneOf("reference_state", t.state, REFERENCE_STATES),
+    isOneOf("reference_judgement", t.judgement, JUDGEMENTS),
   ],
 );

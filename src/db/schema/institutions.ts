@@ -1,6 +1,7 @@
-import { sql } from "drizzle-orm";
-import { check, index, integer, jsonb, numeric, pgTable, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
-import { instant } from "./columns";
+import { index, integer, jsonb, numeric, pgTable, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import { instant, isOneOf, oneOf } from "./columns";
+
+const NAME_KINDS = ["own", "other", "written"] as const;
 
 /** The register of institutions. What applicants typed stays as they typed it; its names lead here. */
 export const institution = pgTable("institution", {
@@ -31,12 +32,12 @@ export const institutionName = pgTable(
     /** Folded for comparing; the same folded name may stand in two countries, and leads to one institution in each. */
     folded: text("folded").notNull(),
     country: text("country").notNull(),
-    kind: text("kind").notNull(),
+    kind: oneOf("kind", NAME_KINDS).notNull(),
   },
   (t) => [
     uniqueIndex("institution_name_once").on(t.folded, t.country),
     index("institution_name_of").on(t.institutionId),
     index("institution_name_trigram").using("gin", t.folded.op("gin_trgm_ops")),
-    check("institution_name_kind", sql`${t.kind} in ('own', 'other', 'written')`),
+    isOneOf("institution_name_kind", t.kind, NAME_KINDS),
   ],
 );

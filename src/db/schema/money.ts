@@ -1,7 +1,8 @@
-import { sql } from "drizzle-orm";
-import { check, index, integer, pgTable, text, unique, uuid } from "drizzle-orm/pg-core";
+import { index, integer, pgTable, text, unique, uuid } from "drizzle-orm/pg-core";
 import { application } from "./application";
-import { instant } from "./columns";
+import { instant, isOneOf, oneOf } from "./columns";
+
+const PAYMENT_STATES = ["started", "booked", "declined", "abandoned"] as const;
 
 /** An amount that a file owes for a fee item, adjusted (by a further row) when what is due changes. */
 export const charge = pgTable(
@@ -45,13 +46,10 @@ export const payment = pgTable(
       .references(() => charge.id),
     minor: integer("minor").notNull(),
     currency: text("currency").notNull(),
-    state: text("state").notNull(),
+    state: oneOf("state", PAYMENT_STATES).notNull(),
     providerKey: text("provider_key").unique(),
     startedAt: instant("started_at").notNull(),
     settledAt: instant("settled_at"),
   },
-  (t) => [
-    index("payment_charge").on(t.chargeId),
-    check("payment_state", sql`${t.state} in ('started','booked','declined','abandoned')`),
-  ],
+  (t) => [index("payment_charge").on(t.chargeId), isOneOf("payment_state", t.state, PAYMENT_STATES)],
 );

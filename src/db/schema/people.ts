@@ -1,6 +1,10 @@
 import { sql } from "drizzle-orm";
 import { boolean, check, index, pgTable, primaryKey, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
-import { citext, instant } from "./columns";
+import { ROLES } from "../../core/rights/actor";
+import { citext, instant, isOneOf, oneOf } from "./columns";
+
+const SAME = ["same", "different", "undecided"] as const;
+const PURPOSES = ["confirm address", "set password"] as const;
 
 /** Somebody known to the office: an applicant or a member of staff. */
 export const person = pgTable("person", {
@@ -20,15 +24,12 @@ export const grant = pgTable(
     personId: uuid("person_id")
       .notNull()
       .references(() => person.id),
-    role: text("role").notNull(),
+    role: oneOf("role", ROLES).notNull(),
     /** `*`, or the code of a programme. */
     scope: text("scope").notNull().default("*"),
     grantedAt: instant("granted_at").notNull(),
   },
-  (t) => [
-    primaryKey({ columns: [t.personId, t.role, t.scope] }),
-    check("role_grant_role", sql`${t.role} in ('officer','lead officer','finance','assessor','administrator','agent')`),
-  ],
+  (t) => [primaryKey({ columns: [t.personId, t.role, t.scope] }), isOneOf("role_grant_role", t.role, ROLES)],
 );
 
 /** What an officer said of two people who look like one. The newest word counts; the earlier ones stay. */
@@ -43,7 +44,7 @@ export const samePerson = pgTable(
     secondId: uuid("second_id")
       .notNull()
       .references(() => person.id),
-    verdict: text("verdict").notNull(),
+    verdict: oneOf("verdict", SAME).notNull(),
     byId: uuid("by_id")
       .notNull()
       .references(() => person.id),
@@ -52,7 +53,7 @@ export const samePerson = pgTable(
   (t) => [
     index("same_person_pair").on(t.firstId, t.secondId),
     check("same_person_order", sql`${t.firstId} < ${t.secondId}`),
-    check("same_person_verdict", sql`${t.verdict} in ('same','different','undecided')`),
+    isOneOf("same_person_verdict", t.verdict, SAME),
   ],
 );
 
@@ -76,7 +77,7 @@ export const mailLink = pgTable(
   {
     id: uuid("id").primaryKey().defaultRandom(),
     tokenHash: text("token_hash").notNull().unique(),
-    purpose: text("purpose").notNull(),
+    purpose: oneOf("purpose", PURPOSES).notNull(),
     personId: uuid("person_id")
       .notNull()
       .references(() => person.id),
@@ -86,7 +87,7 @@ export const mailLink = pgTable(
     replacedAt: instant("replaced_at"),
   },
   (t) => [
-    check("mail_link_purpose", sql`${t.purpose} in ('confirm address','set password')`),
+    isOneOf("mail_link_purpose", t.purpose, PURPOSES),
     uniqueIndex("mail_link_one_live")
       .on(t.personId, t.purpose)
       .where(sql`${t.usedAt} is null and ${t.replacedAt} is null`),

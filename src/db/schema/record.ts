@@ -1,9 +1,14 @@
 import { sql } from "drizzle-orm";
-import { bigserial, check, index, integer, jsonb, pgTable, primaryKey, text, uuid } from "drizzle-orm/pg-core";
-import type { Json } from "../../core/file/facts";
+import { bigserial, index, integer, jsonb, pgTable, primaryKey, text, uuid } from "drizzle-orm/pg-core";
+import { type Json, TURNS } from "../../core/file/facts";
+import { FILE_REASONS } from "../../core/file/reason";
+import { AWAITED_KINDS, CLOSED_AS, ELIGIBILITIES, STAGES } from "../../core/file/result";
+import { LOCALES } from "../../core/text/local-text";
 import { application, choice } from "./application";
-import { instant } from "./columns";
+import { instant, isOneOf, oneOf } from "./columns";
 import { person } from "./people";
+
+const MESSAGE_STATES = ["queued", "sending", "sent", "failed", "withdrawn"] as const;
 
 /** Everything that was ever done, append-only (a trigger refuses update and delete). Ids, keys and versions, never personal values. */
 export const event = pgTable(
@@ -31,7 +36,7 @@ export const message = pgTable(
     template: text("template").notNull(),
     locale: text("locale").notNull(),
     values: jsonb("values").$type<Readonly<Record<string, string>>>().notNull(),
-    state: text("state").notNull(),
+    state: oneOf("state", MESSAGE_STATES).notNull(),
     dueAt: instant("due_at").notNull(),
     queuedAt: instant("queued_at").notNull(),
     /** When its sender took it. It belongs to that sender until the lease is over, however long ago it was due. */
@@ -41,7 +46,8 @@ export const message = pgTable(
     failure: text("failure"),
   },
   (t) => [
-    check("message_state", sql`${t.state} in ('queued','sending','sent','failed','withdrawn')`),
+    isOneOf("message_state", t.state, MESSAGE_STATES),
+    isOneOf("message_locale", t.locale, LOCALES),
     index("message_due").on(t.dueAt).where(sql`${t.state} = 'queued'`),
     index("message_claimed").on(t.claimedAt).where(sql`${t.state} = 'sending'`),
     index("message_person").on(t.personId, t.queuedAt),
@@ -73,9 +79,9 @@ export const fileStanding = pgTable(
     number: text("number").notNull(),
     /** As the applicant wrote it; empty while there is none. */
     name: text("name").notNull().default(""),
-    stage: text("stage").notNull(),
-    turn: text("turn").notNull(),
-    reason: text("reason").notNull(),
+    stage: oneOf("stage", STAGES).notNull(),
+    turn: oneOf("turn", TURNS).notNull(),
+    reason: oneOf("reason", FILE_REASONS).notNull(),
     /** Everybody who owes a step; the turn is the first of them. */
     owes: text("owes").array().notNull(),
     requirement: text("requirement"),
@@ -97,6 +103,9 @@ export const fileStanding = pgTable(
     restsOn: text("rests_on").array().notNull(),
   },
   (t) => [
+    isOneOf("standing_stage", t.stage, STAGES),
+    isOneOf("standing_turn_word", t.turn, TURNS),
+    isOneOf("standing_reason_word", t.reason, FILE_REASONS),
     index("standing_turn").on(t.turn, t.orderAt, t.number),
     index("standing_reason").on(t.turn, t.reason, t.orderAt, t.number),
     index("standing_officer").on(t.officerId, t.turn, t.reason),
@@ -133,14 +142,19 @@ export const choiceStanding = pgTable(
     applicationId: uuid("application_id")
       .notNull()
       .references(() => application.id),
-    stage: text("stage").notNull(),
-    closedAs: text("closed_as"),
-    eligibility: text("eligibility").notNull(),
+    stage: oneOf("stage", STAGES).notNull(),
+    closedAs: oneOf("closed_as", CLOSED_AS),
+    eligibility: oneOf("eligibility", ELIGIBILITIES).notNull(),
     findings: jsonb("findings")
       .$type<readonly { readonly key: string; readonly finding: string; readonly basis: string }[]>()
       .notNull(),
   },
-  (t) => [index("choice_standing_application").on(t.applicationId)],
+  (t) => [
+    index("choice_standing_application").on(t.applicationId),
+    isOneOf("choice_standing_stage", t.stage, STAGES),
+    isOneOf("choice_standing_closed_as", t.closedAs, CLOSED_AS),
+    isOneOf("choice_standing_eligibility", t.eligibility, ELIGIBILITIES),
+  ],
 );
 
 /** What is still to come in submitted files, or is followed in them: rewritten with the projection. */
@@ -150,13 +164,14 @@ export const awaited = pgTable(
     applicationId: uuid("application_id")
       .notNull()
       .references(() => application.id),
-    kind: text("kind").notNull(),
+    kind: oneOf("kind", AWAITED_KINDS).notNull(),
     about: text("about").notNull(),
     /** The day that was stated, perhaps without its day or month; empty where none was. */
     due: text("due").notNull(),
   },
   (t) => [
     primaryKey({ columns: [t.applicationId, t.kind, t.about, t.due] }),
+    isOneOf("awaited_kind_word", t.kind, AWAITED_KINDS),
     index("awaited_kind").on(t.kind, t.due, t.applicationId),
   ],
 );

@@ -1,8 +1,9 @@
-import { sql } from "drizzle-orm";
-import { check, index, integer, jsonb, pgTable, text, unique, uuid } from "drizzle-orm/pg-core";
+import { index, integer, jsonb, pgTable, text, unique, uuid } from "drizzle-orm/pg-core";
 import { application } from "./application";
-import { instant } from "./columns";
+import { instant, isOneOf, oneOf } from "./columns";
 import { person } from "./people";
+
+const STATES = ["nobody", "found", "other name", "not theirs"] as const;
 
 /** A list of results that the owner of a test sent, as it was taken in. */
 export const ownerList = pgTable("owner_list", {
@@ -32,7 +33,7 @@ export const ownerResult = pgTable(
     takenOn: text("taken_on").notNull(),
     scores: jsonb("scores").$type<Readonly<Record<string, string>>>().notNull(),
     /** `nobody` as long as no submitted file claims the number. */
-    state: text("state").notNull(),
+    state: oneOf("state", STATES).notNull(),
     applicationId: uuid("application_id").references(() => application.id),
     scope: text("scope"),
     section: text("section"),
@@ -44,6 +45,6 @@ export const ownerResult = pgTable(
     unique("owner_result_number").on(t.test, t.numberKey, t.takenOn),
     index("owner_result_application").on(t.applicationId),
     index("owner_result_list").on(t.listId),
-    check("owner_result_state", sql`${t.state} in ('nobody','found','other name','not theirs')`),
+    isOneOf("owner_result_state", t.state, STATES),
   ],
 );

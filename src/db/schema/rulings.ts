@@ -1,8 +1,8 @@
 import { sql } from "drizzle-orm";
-import { check, index, jsonb, pgTable, primaryKey, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
-import type { RuledCase } from "../../core/rulebook/ruled-case";
+import { index, jsonb, pgTable, primaryKey, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import { RULINGS, type RuledCase } from "../../core/rulebook/ruled-case";
 import { application } from "./application";
-import { instant } from "./columns";
+import { instant, isOneOf, oneOf } from "./columns";
 import { person } from "./people";
 
 /** What the office ruled on a case, kept for like cases of this cycle and the next. One that has ended is offered no more. */
@@ -15,7 +15,7 @@ export const ruling = pgTable(
     institution: text("institution").notNull(),
     title: text("title").notNull(),
     level: text("level").notNull(),
-    verdict: text("verdict").notNull(),
+    verdict: oneOf("verdict", RULINGS).notNull(),
     reason: text("reason").notNull(),
     byId: uuid("by_id")
       .notNull()
@@ -25,10 +25,7 @@ export const ruling = pgTable(
     endedById: uuid("ended_by_id").references(() => person.id),
     endReason: text("end_reason"),
   },
-  (t) => [
-    index("ruling_question").on(t.question, t.country),
-    check("ruling_verdict", sql`${t.verdict} in ('accepted','refused')`),
-  ],
+  (t) => [index("ruling_question").on(t.question, t.country), isOneOf("ruling_verdict", t.verdict, RULINGS)],
 );
 
 /** That a ruling holds for a case of a file. One that was taken back stays. */

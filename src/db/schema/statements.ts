@@ -1,8 +1,10 @@
 import { sql } from "drizzle-orm";
 import { bigint, check, index, integer, pgTable, primaryKey, text, unique, uuid } from "drizzle-orm/pg-core";
 import { application } from "./application";
-import { instant } from "./columns";
+import { instant, isOneOf, oneOf } from "./columns";
 import { person } from "./people";
+
+const VERDICTS = ["harmless", "copied"] as const;
 
 /** A statement as it was submitted last, with the marks by which statements that share a passage are found. */
 export const statementText = pgTable(
@@ -41,7 +43,7 @@ export const likeness = pgTable(
     words: integer("words").notNull(),
     foundAt: instant("found_at").notNull(),
     /** Null as long as nobody looked at it. */
-    verdict: text("verdict"),
+    verdict: oneOf("verdict", VERDICTS),
     note: text("note").notNull().default(""),
     byId: uuid("by_id").references(() => person.id),
     at: instant("at"),
@@ -51,6 +53,6 @@ export const likeness = pgTable(
     index("likeness_second").on(t.secondId),
     index("likeness_open").on(t.firstId).where(sql`${t.verdict} is null`),
     check("likeness_order", sql`${t.firstId} < ${t.secondId}`),
-    check("likeness_verdict", sql`${t.verdict} is null or ${t.verdict} in ('harmless','copied')`),
+    isOneOf("likeness_verdict", t.verdict, VERDICTS),
   ],
 );
