@@ -102,7 +102,7 @@ describe("the office's standards", () => {
     await page.getByRole("button", { name: "Remove HET, Harbour English Test" }).click();
     await page.getByText("was taken away, but a rulebook, a programme or a round still names it").waitFor();
     await page.getByRole("link", { name: "Changes and effect" }).click();
-    await page.getByText("Something has to be mended first:").waitFor();
+    await page.getByText("Something has to be corrected first:").waitFor();
     expect(await page.getByRole("button", { name: "Put it in force" }).count()).toBe(0);
     await page.getByRole("link", { name: "Standards" }).first().click();
     await page.getByRole("heading", { name: /draft of version/ }).waitFor();

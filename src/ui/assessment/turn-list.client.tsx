@@ -29,7 +29,7 @@ export interface TurnLine {
   readonly left: string;
   readonly late: boolean;
   readonly due: string;
-  /** Until when gaps can still be mended before the round closes; null where none can. */
+  /** Until when gaps can still be filled before the round closes; null where none can. */
   readonly mend: string | null;
   /** The same as day and month. */
   readonly mendDay: string;
@@ -292,7 +292,7 @@ function Peek({ line, onOpen, onTake }: { line: TurnLine; onOpen: () => void; on
         ) : null}
         .
       </p>
-      {line.mend ? <p className="quiet">Its round is open until {line.mend}: gaps can still be mended.</p> : null}
+      {line.mend ? <p className="quiet">Its round is open until {line.mend}: gaps can still be filled.</p> : null}
       <div className="presses">
         <Button type="primary" onClick={onOpen}>
           Open <span className="key">↵</span>

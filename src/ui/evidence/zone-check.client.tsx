@@ -7,7 +7,7 @@ import { readZone, type ZoneError } from "../../core/people/travel-document";
 import { dateIn } from "../../core/time/date-in";
 import { countryName, formatDate } from "../../text/format";
 import type { ClaimedValue, FileData } from "../../views/assessment/file-data";
-import { type Confirm, placeOf } from "../form/correct-line.client";
+import { type Confirm, placeOf } from "../form/correct-value.client";
 
 /** Where what the zone says is claimed in the form. */
 const FIELDS: Readonly<Record<keyof DocumentClaims, string>> = {

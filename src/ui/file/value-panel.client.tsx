@@ -9,7 +9,7 @@ import type { FileActs } from "../assessment/file-acts";
 import { KeptElsewhere } from "../evidence/kept-elsewhere.client";
 import { LinkList } from "../evidence/link-list.client";
 import { ZoneCheck } from "../evidence/zone-check.client";
-import { type Confirm, MENDABLE, Mend } from "../form/correct-line.client";
+import { CORRECTABLE, type Confirm, CorrectValue } from "../form/correct-value.client";
 import { type TakeBack, TranscriptGrid } from "../form/transcript-grid.client";
 import { OfficeDay } from "../frame/office-day.client";
 import { RegistryCheck } from "../results/registry-check.client";
@@ -59,18 +59,18 @@ function Line({
       </span>
       <span className="quiet">
         {value.state === "stale" ? "changed since" : value.state === "claimed" && !value.used ? "" : value.state}
-        {judged && MENDABLE.has(value.kind) && value.keptBy === null ? (
+        {judged && CORRECTABLE.has(value.kind) && value.keptBy === null ? (
           <button
             type="button"
             className="link-button"
             onClick={() => setOpen(!open)}
-            aria-label={`Mend ${value.title.en}`}
+            aria-label={`Correct ${value.title.en}`}
           >
-            mend
+            correct
           </button>
         ) : null}
       </span>
-      {open ? <Mend value={value} data={data} onConfirm={onConfirm} onDone={() => setOpen(false)} /> : null}
+      {open ? <CorrectValue value={value} data={data} onConfirm={onConfirm} onDone={() => setOpen(false)} /> : null}
     </li>
   );
 }

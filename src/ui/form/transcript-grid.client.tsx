@@ -8,7 +8,7 @@ import { parseDecimal, toShort } from "../../core/numbers/ratio";
 import { valueText } from "../../text/words/value-text";
 import type { ClaimedValue, FileData } from "../../views/assessment/file-data";
 import { AddLine } from "./add-line.client";
-import { type Confirm, MENDABLE, optionsFor, placeOf } from "./correct-line.client";
+import { CORRECTABLE, type Confirm, optionsFor, placeOf } from "./correct-value.client";
 
 /** Takes out a line that the office has added. */
 export type TakeBack = (line: {
@@ -205,7 +205,7 @@ export function TranscriptGrid({ values, data, onConfirm, onTakeBack, judged }: 
     const area = /^[1-9]$/u.test(e.key) ? areas[Number(e.key) - 1] : undefined;
     const act =
       (move ? () => goTo(at.row + move[0], at.column + move[1]) : undefined) ??
-      (judged && e.key === "Enter" && MENDABLE.has(cellAt(at)?.kind ?? "")
+      (judged && e.key === "Enter" && CORRECTABLE.has(cellAt(at)?.kind ?? "")
         ? () => setEditing(true)
         : judged && e.key === "v"
           ? () => void confirmRow(row)
@@ -246,7 +246,9 @@ export function TranscriptGrid({ values, data, onConfirm, onTakeBack, judged }: 
                       tabIndex={here ? 0 : -1}
                       title={value?.state === "changed" ? `claimed: ${claim}` : value?.state}
                       onFocus={() => (here ? undefined : setAt({ row: r, column: c }))}
-                      onDoubleClick={() => (judged && MENDABLE.has(value?.kind ?? "") ? setEditing(true) : undefined)}
+                      onDoubleClick={() =>
+                        judged && CORRECTABLE.has(value?.kind ?? "") ? setEditing(true) : undefined
+                      }
                     >
                       {here && editing && value ? (
                         <CellEditor value={value} data={data} onDone={(next) => void change(value, next)} />

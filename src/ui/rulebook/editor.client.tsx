@@ -192,7 +192,7 @@ export function RulebookEditor({
       {problems.length > 0 ? (
         <aside className="rulebook-problems" aria-label="What keeps it from being published">
           <strong>
-            {problems.length} {problems.length === 1 ? "thing" : "things"} to mend
+            {problems.length} {problems.length === 1 ? "thing" : "things"} to correct
           </strong>
           <ul className="plain-list">
             {problems.map((p) => (

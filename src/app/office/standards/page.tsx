@@ -65,7 +65,7 @@ export default async function Standards({ searchParams }: { searchParams: Promis
       {draft && draft.problems.length > 0 ? (
         <aside className="rulebook-problems" aria-label="What keeps it from being put in force">
           <strong>
-            {draft.problems.length} {draft.problems.length === 1 ? "thing" : "things"} to mend
+            {draft.problems.length} {draft.problems.length === 1 ? "thing" : "things"} to correct
           </strong>
           <ul className="plain-list">
             {draft.problems.map((p) => (

@@ -19,7 +19,7 @@ const actor = async () => (await requirePerson("/office/standards")).actor;
 
 const refused = (outcome: Extract<Outcome<unknown>, { ok: false }>): string =>
   outcome.reason === "invalid-input"
-    ? "Something has to be mended first; the list above says what."
+    ? "Something has to be corrected first; the list above says what."
     : REFUSED_WORDS[outcome.reason];
 
 export async function beginStandards(): Promise<void> {

@@ -57,7 +57,7 @@ export function Head({ data, show }: { data: FileData; show: string }) {
             </span>
           ))}
           {data.assessment.file.mendUntil ? (
-            <> · gaps can be mended until {formatMoment("en", data.assessment.file.mendUntil, data.zone)}</>
+            <> · gaps can be filled until {formatMoment("en", data.assessment.file.mendUntil, data.zone)}</>
           ) : null}
           {data.underAge ? (
             <strong>

@@ -44,7 +44,7 @@ export default async function StandardsChanges({
             <h2>What it would change for the files that are here</h2>
             {draft.problems.length > 0 ? (
               <>
-                <p className="wrong">Something has to be mended first:</p>
+                <p className="wrong">Something has to be corrected first:</p>
                 <ul className="plain-list">
                   {draft.problems.map((p) => (
                     <li key={`${p.code} ${p.area} ${p.about}`}>{standardsProblem(draft.body, p)}</li>

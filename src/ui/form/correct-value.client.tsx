@@ -14,7 +14,7 @@ export interface Confirming {
 }
 export type Confirm = (values: readonly Confirming[], note: string | null) => Promise<string | null>;
 
-export const MENDABLE = new Set([
+export const CORRECTABLE = new Set([
   "text",
   "name",
   "decimal",
@@ -50,7 +50,7 @@ export function optionsFor(value: ClaimedValue, data: FileData) {
 export const placeOf = ({ scope, section, entry, field }: ClaimedValue) => ({ scope, section, entry, field });
 
 /** Changes a value to what the document says, with a note; the claim stays beside it. */
-export function Mend({
+export function CorrectValue({
   value,
   data,
   onConfirm,
@@ -71,7 +71,7 @@ export function Mend({
     if (!refused) onDone();
   };
   return (
-    <div className="mend">
+    <div className="correct-value">
       {options ? (
         <Select
           aria-label={value.title.en}
