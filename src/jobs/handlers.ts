@@ -76,17 +76,27 @@ async function reassessTogether(runtime: Runtime, applicationIds: readonly strin
   }
 }
 
-/** Assesses files again whose result time or new standards may have changed, in batches that each lock their files. */
+/**
+ * Assesses files again whose result time or new standards may have changed, in batches that each lock their files. Passing files over only
+ * saves work: where it fails, all of them are looked at, and the job says afterwards what failed.
+ */
 async function reassessAged({ runtime }: JobContext): Promise<void> {
-  for (;;) {
-    const outcome = await runAct(runtime, passOverFiles, SYSTEM, {});
-    if (!outcome.ok || outcome.value.passed === 0) break;
+  let failure: unknown = null;
+  try {
+    for (;;) {
+      const outcome = await runAct(runtime, passOverFiles, SYSTEM, {});
+      if (!outcome.ok || outcome.value.passed === 0) break;
+    }
+  } catch (error) {
+    if (isOutage(error)) throw error;
+    failure = error;
   }
   for (;;) {
     const applicationIds = await agedFiles(runtime.pool, runtime.now(), BATCH);
-    if (applicationIds.length === 0) return;
+    if (applicationIds.length === 0) break;
     await reassessTogether(runtime, applicationIds);
   }
+  if (failure !== null) throw failure;
 }
 
 /** Erases drafts that the office no longer keeps, some at a time, until none is left. */

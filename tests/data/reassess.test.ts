@@ -152,6 +152,23 @@ describe("assessing files again", () => {
     expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
   });
 
+  it("looks at every file where passing over fails, and says what failed", async () => {
+    await inForce({
+      ...referenceSet,
+      scales: referenceSet.scales.map((s) => ({ ...s, pass: s.key === "to20" ? "13" : s.pass })),
+    });
+    // A rulebook that nobody stands on and that cannot be read: passing over looks at all of them.
+    const { rows: odd } = await world.runtime.pool.query(
+      "insert into rulebook (intake_id, version, status, body) select intake_id, 100, 'superseded', '{}' from rulebook limit 1 returning id",
+    );
+    await expect(runJob(jobs(), "reassess-aged", {})).rejects.toThrow();
+    await world.runtime.pool.query("delete from rulebook where id = $1", [odd[0].id]);
+    const { rows: left } = await world.runtime.pool.query(
+      "select 1 from file_standing where office_version < (select max(version) from office_reference)",
+    );
+    expect(left).toEqual([]);
+  });
+
   it("goes on until every file was looked at by the version in force", async () => {
     await inForce(referenceSet);
     await runJob(jobs(), "reassess-aged", {});
