@@ -22,8 +22,8 @@ export async function fill(pool: pg.Pool): Promise<void> {
      select '99-' || lpad(row_number() over ()::text, 6, '0'), p.id, (select id from cycle limit 1), (select id from procedure limit 1), now() from person p where p.email like '%@bench.example'`,
   );
   await pool.query(
-    `insert into file_standing (application_id, number, name, stage, turn, reason, order_at, due_at, comb, programmes, last_event_at, assessed_at, office_version)
-     select id, number, 'Name ' || number, 'submitted', 'office', (array['check','confirm','decide'])[1 + (random() * 2)::int], t, t, 'acaacaacapan', 'MES', now(), now(), 1
+    `insert into file_standing (application_id, number, name, stage, turn, reason, owes, rests_on, order_at, due_at, comb, programmes, last_event_at, assessed_at, office_version)
+     select id, number, 'Name ' || number, 'submitted', 'office', (array['check','confirm','decide'])[1 + (random() * 2)::int], '{office}', '{}', t, t, 'acaacaacapan', 'MES', now(), now(), 1
      from (select id, number, now() + random() * interval '60 days' as t from application where number like '99-%') x`,
   );
   await pool.query(

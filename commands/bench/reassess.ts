@@ -66,8 +66,8 @@ export async function benchReassess(pool: pg.Pool, runtime: Runtime, roundId: st
   const ctx = { runtime, mail: silent, registry: { lookUp: async () => ({ found: false }) as const }, baseUrl: "" };
   process.stdout.write("\u00b7 assessing them for the first time\n");
   await pool.query(
-    `insert into file_standing (application_id, number, stage, turn, reason, order_at, comb, programmes, last_event_at, assessed_at, office_version)
-     select id, number, '', '', '', now(), '', '', now(), now(), 0 from application on conflict do nothing`,
+    `insert into file_standing (application_id, number, stage, turn, reason, owes, rests_on, order_at, comb, programmes, last_event_at, assessed_at, office_version)
+     select id, number, 'preparing', 'nobody', 'preparing', '{}', '{}', now(), '', '', now(), now(), 0 from application on conflict do nothing`,
   );
   await runJob(ctx, "reassess-aged", {});
   const notMet = async () => {

@@ -9,8 +9,8 @@ import { recordPayment, startPayment } from "../../src/acts/payments/payments";
 import { giveReference, openReference } from "../../src/acts/references/answer-reference";
 import { requestReference } from "../../src/acts/references/request-reference";
 import { AnswerIndex } from "../../src/core/answers/answer-index";
-import { assess } from "../../src/core/assessment/assess";
 import { contexts } from "../../src/core/assessment/context";
+import { assessAndExplain } from "../../src/core/assessment/explain";
 import { unconfirmed } from "../../src/core/assessment/steps";
 import type { Actor } from "../../src/core/rights/actor";
 import { database } from "../../src/db/connection";
@@ -40,7 +40,7 @@ describe("a file travels from its first page to an accepted offer", () => {
     const loaded = await loadFile(world.runtime.pool, applicationId);
     if (!loaded) throw new Error("no file");
     const office = await currentOffice(database(world.runtime.pool));
-    return { loaded, office, result: assess({ ...loaded, office, at: world.runtime.now().getTime() }) };
+    return { loaded, office, result: assessAndExplain({ ...loaded, office, at: world.runtime.now().getTime() }) };
   };
   const turn = async () => {
     const { result } = await look();

@@ -2,9 +2,9 @@ import { startApplication } from "../../src/acts/application/start-application";
 import { submitApplication } from "../../src/acts/application/submit-application";
 import { saveAnswers } from "../../src/acts/form/save-answers";
 import { requestReference } from "../../src/acts/references/request-reference";
-import { assess } from "../../src/core/assessment/assess";
+import { assessAndExplain } from "../../src/core/assessment/explain";
 import type { LoadedFile } from "../../src/core/file/loaded-file";
-import type { Assessment } from "../../src/core/file/result";
+import type { ExplainedAssessment } from "../../src/core/file/result";
 import type { Actor } from "../../src/core/rights/actor";
 import { database } from "../../src/db/connection";
 import { loadFile } from "../../src/db/queries/load-file";
@@ -27,11 +27,11 @@ export interface TestFile {
 export async function lookAt(
   world: World,
   applicationId: string,
-): Promise<{ readonly loaded: LoadedFile; readonly result: Assessment }> {
+): Promise<{ readonly loaded: LoadedFile; readonly result: ExplainedAssessment }> {
   const loaded = await loadFile(world.runtime.pool, applicationId);
   if (!loaded) throw new Error("there is no such file");
   const office = await currentOffice(database(world.runtime.pool));
-  return { loaded, result: assess({ ...loaded, office, at: world.runtime.now().getTime() }) };
+  return { loaded, result: assessAndExplain({ ...loaded, office, at: world.runtime.now().getTime() }) };
 }
 
 /** Every document that the demo's master asks for, supplied from the profile. */

@@ -1,4 +1,4 @@
-import { assess } from "../../src/core/assessment/assess";
+import { assessAndExplain } from "../../src/core/assessment/explain";
 import type { FileFacts } from "../../src/core/file/facts";
 import type { Instant } from "../../src/core/ids";
 import { makeOffice } from "../../src/core/standards/reference-set";
@@ -15,7 +15,7 @@ export const SUBMITTED = "2026-11-20T09:00:00.000Z" as Instant;
 export const home = { citizenships: ["IE"], residence: "IE" };
 
 export function look(facts: FileFacts, at = NOW) {
-  return assess({
+  return assessAndExplain({
     facts,
     rulebooks: { [sampleRulebook.id]: sampleRulebook },
     rounds: { [sampleRound.id]: sampleRound },

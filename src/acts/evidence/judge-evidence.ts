@@ -41,7 +41,7 @@ export const acceptEvidence = defineFileAct({
         .where(inArray(referenceRequest.id, [...result.evidence]));
       return done(null);
     }
-    const failed = result.checks.find((c) => c.trace.truth === "not met");
+    const failed = result.checks.find((c) => c.truth === "not met");
     if (failed) return refuse("check-failed", { check: failed.title.en });
     const raises = file.facts.evidence.some(
       (e) => result.evidence.includes(e.id) && (e.judgement !== "accepted" || !atLeastProof(e.proof, input.proof)),

@@ -138,7 +138,7 @@ function claimsOf({ facts }: OpenFile, { scope, entry }: Pick<Query, "scope" | "
     return String(claim ?? index.confirmed(scope, "subjects", of, field)?.value ?? "");
   };
   return index
-    .lines(scope, "subjects")
+    .list(scope, "subjects")
     .ids.filter((line) => at("sitting", line) === entry)
     .map((line) => ({ entry: line, subject: at("subject", line), mark: at("mark", line) }));
 }

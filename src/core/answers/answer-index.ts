@@ -1,196 +1,231 @@
 import type { AnswerFact, ConfirmationFact, FileFacts, Json } from "../file/facts";
 
-/** The fields of a section's entries in the order in which they were first met: the same place in each of its rows. */
-class Layout {
-  readonly fields: string[] = [];
-  private readonly places = new Map<string, number>();
-
-  /** @returns -1 for a field that nobody has answered in any entry */
-  find(field: string): number {
-    return this.places.get(field) ?? -1;
-  }
-
-  /** @param guess entries are answered field by field in one order, so it is mostly the place after the last one */
-  take(field: string, guess: number): number {
-    if (this.fields[guess] === field) return guess;
-    const known = this.places.get(field);
-    if (known !== undefined) return known;
-    this.places.set(field, this.fields.length);
-    return this.fields.push(field) - 1;
-  }
-}
-
-/** The answers of one entry, or of a section outside lists. */
-export class AnswerRow {
-  private readonly answers: (AnswerFact | undefined)[] = [];
-  private confirmations: (ConfirmationFact | undefined)[] | null = null;
-
-  constructor(readonly layout: Layout) {}
-
-  put(place: number, answer: AnswerFact): void {
-    // Without holes, which would make an array of it that is slow to read.
-    while (this.answers.length < place) this.answers.push(undefined);
-    this.answers[place] = answer;
-  }
-
-  confirm(place: number, confirmation: ConfirmationFact): void {
-    this.confirmations ??= [];
-    this.confirmations[place] = confirmation;
-  }
-
-  answerAt(place: number): AnswerFact | undefined {
-    return this.answers[place];
-  }
-
-  confirmationAt(place: number): ConfirmationFact | undefined {
-    return this.confirmations?.[place];
-  }
-
-  claim(field: string): Json {
-    return this.claimAt(this.layout.find(field));
-  }
-
-  claimAt(place: number): Json {
-    return this.answers[place]?.value ?? null;
-  }
-
-  /** The version of the claim; null where there is none. */
-  version(field: string): number | null {
-    return this.answers[this.layout.find(field)]?.version ?? null;
-  }
-
-  /** What was confirmed, in place of what is claimed. */
-  value(field: string): Json {
-    const place = this.layout.find(field);
-    const confirmation = this.confirmations?.[place];
-    return (confirmation ? confirmation.value : this.answers[place]?.value) ?? null;
-  }
-
-  confirmation(field: string): ConfirmationFact | undefined {
-    return this.confirmations?.[this.layout.find(field)];
-  }
-
-  /** Whether the claim has changed since it was confirmed. */
-  isStale(field: string): boolean {
-    const place = this.layout.find(field);
-    const [answer, confirmation] = [this.answers[place], this.confirmations?.[place]];
-    return answer !== undefined && confirmation !== undefined && answer.version > confirmation.answerVersion;
-  }
-
-  /** Whether the office still owes a look at a value: it is claimed and not confirmed, or the claim has changed since. */
-  isUnconfirmed(field: string): boolean {
-    const place = this.layout.find(field);
-    if (this.confirmations?.[place] !== undefined) return this.isStale(field);
-    const claim = this.claimAt(place);
-    return claim !== null && claim !== "";
-  }
-
-  /** Every answer that there is, by field. */
-  answered(): readonly AnswerFact[] {
-    return this.answers.filter((a) => a !== undefined);
-  }
-}
-
-/** The entries of a list in their order, with their rows. */
-interface Lines {
-  readonly ids: readonly string[];
-  readonly rows: readonly AnswerRow[];
-}
-
-/** One section's answers: the entries that were claimed, in the order in which they were added, and the rows of all ("" outside lists). */
-interface SectionAnswers {
-  readonly layout: Layout;
-  readonly entries: string[];
-  readonly rows: Map<string, AnswerRow>;
-  readonly lines: { readonly ids: string[]; readonly rows: AnswerRow[] };
-}
-
 interface Place {
   readonly scope: string;
   readonly section: string;
   readonly entry: string;
 }
 
-function getOrMake<Key, Value>(map: Map<Key, Value>, key: Key, make: () => Value): Value {
-  const known = map.get(key);
-  if (known !== undefined) return known;
-  const made = make();
-  map.set(key, made);
-  return made;
-}
-
-const makeSection = (): SectionAnswers => ({
-  layout: new Layout(),
-  entries: [],
-  rows: new Map(),
-  lines: { ids: [], rows: [] },
-});
-const makeSections = (): Map<string, SectionAnswers> => new Map();
-
-const NO_ROW = new AnswerRow(new Layout());
-const NO_ROWS: ReadonlyMap<string, AnswerRow> = new Map();
-const NO_ENTRIES: readonly string[] = [];
-const NO_LINES: Lines = { ids: [], rows: [] };
+type Column<Value> = (Value | undefined)[];
 
 /**
- * Answers and confirmations by their place. Looked up thousands of times for one file: the fields of a section have places of their own,
- * and each entry is a row of answers at those places.
+ * The answers of a section, field by field: a column for each field that anybody has answered, a place in it for each entry. Lists and
+ * what stands outside them are sheets of their own; the latter has one entry, "".
  */
+export class AnswerSheet {
+  /** The entries in the order in which they were added; those that an officer added from a document, and that stand in no form, last. */
+  readonly ids: string[] = [];
+  /** How many of them the applicant has. */
+  claimed = 0;
+  /** In the order in which they were first met: the same place in each of the columns. */
+  readonly fields: string[] = [];
+  private readonly claims: Column<AnswerFact>[] = [];
+  /** By the same places; null while nothing of it is confirmed. */
+  private confirmations: (Column<ConfirmationFact> | undefined)[] | null = null;
+  private places: Map<string, number> | null = null;
+
+  /** The place of a field; -1 for one that nobody has answered in any entry. */
+  find(field: string): number {
+    return this.fields.indexOf(field);
+  }
+
+  /** The place of an entry; -1 for one that is not there. */
+  placeOf(entry: string): number {
+    const { ids } = this;
+    if (ids.length <= FEW) return ids.indexOf(entry);
+    this.places ??= new Map();
+    for (let i = this.places.size; i < ids.length; i += 1) this.places.set(ids[i] ?? "", i);
+    return this.places.get(entry) ?? -1;
+  }
+
+  /** @param guess entries are answered field by field in one order, so it is mostly the place after the last one */
+  private take(field: string, guess: number): number {
+    if (this.fields[guess] === field) return guess;
+    const known = this.fields.indexOf(field);
+    if (known >= 0) return known;
+    this.claims.push([]);
+    return this.fields.push(field) - 1;
+  }
+
+  /** The place of an entry, which is made where it is not there. */
+  takeEntry(entry: string): number {
+    const known = this.placeOf(entry);
+    return known >= 0 ? known : this.ids.push(entry) - 1;
+  }
+
+  put(entry: number, guess: number, answer: AnswerFact): number {
+    const place = this.take(answer.field, guess);
+    const column = this.claims[place];
+    if (column !== undefined) {
+      // Without holes, which would make an array of it that is slow to read.
+      while (column.length < entry) column.push(undefined);
+      column[entry] = answer;
+    }
+    return place;
+  }
+
+  confirm(entry: number, confirmation: ConfirmationFact): void {
+    const place = this.take(confirmation.field, -1);
+    this.confirmations ??= [];
+    const column = this.confirmations[place] ?? [];
+    this.confirmations[place] = column;
+    column[entry] = confirmation;
+  }
+
+  /** The claims of a field in the order of the entries, as far as there are any. */
+  claimsOf(field: number): readonly (AnswerFact | undefined)[] {
+    return field < 0 ? NO_CLAIMS : (this.claims[field] ?? NO_CLAIMS);
+  }
+
+  /** Whether nothing of it is confirmed. */
+  get isOnlyClaimed(): boolean {
+    return this.confirmations === null;
+  }
+
+  // A place of -1 is asked for often, and arrays are slow to say that they have none.
+
+  claimAt(field: number, entry: number): AnswerFact | undefined {
+    return field < 0 || entry < 0 ? undefined : this.claims[field]?.[entry];
+  }
+
+  confirmationAt(field: number, entry: number): ConfirmationFact | undefined {
+    return this.confirmations === null || field < 0 || entry < 0 ? undefined : this.confirmations[field]?.[entry];
+  }
+
+  /** What was confirmed, in place of what is claimed. */
+  valueAt(field: number, entry: number): Json {
+    const confirmation = this.confirmationAt(field, entry);
+    return (confirmation === undefined ? this.claimAt(field, entry)?.value : confirmation.value) ?? null;
+  }
+
+  /** Whether the claim has changed since it was confirmed. */
+  isStaleAt(field: number, entry: number): boolean {
+    const [answer, confirmation] = [this.claimAt(field, entry), this.confirmationAt(field, entry)];
+    return answer !== undefined && confirmation !== undefined && answer.version > confirmation.answerVersion;
+  }
+
+  /** Whether the office still owes a look at a value: it is claimed and not confirmed, or the claim has changed since. */
+  isUnconfirmedAt(field: number, entry: number): boolean {
+    if (this.confirmationAt(field, entry) !== undefined) return this.isStaleAt(field, entry);
+    const claim = this.claimAt(field, entry)?.value ?? null;
+    return claim !== null && claim !== "";
+  }
+}
+
+const NO_CLAIMS: readonly undefined[] = [];
+
+/** So many are looked through faster than they are found by a key. */
+const FEW = 6;
+
+/** The answers of one entry, or of a section outside lists. */
+export class AnswerRow {
+  constructor(
+    private readonly sheet: AnswerSheet,
+    private readonly entry: number,
+  ) {}
+
+  claim(field: string): Json {
+    return this.sheet.claimAt(this.sheet.find(field), this.entry)?.value ?? null;
+  }
+
+  /** The version of the claim; null where there is none. */
+  version(field: string): number | null {
+    return this.sheet.claimAt(this.sheet.find(field), this.entry)?.version ?? null;
+  }
+
+  /** What was confirmed, in place of what is claimed. */
+  value(field: string): Json {
+    return this.sheet.valueAt(this.sheet.find(field), this.entry);
+  }
+
+  confirmation(field: string): ConfirmationFact | undefined {
+    return this.sheet.confirmationAt(this.sheet.find(field), this.entry);
+  }
+
+  isStale(field: string): boolean {
+    return this.sheet.isStaleAt(this.sheet.find(field), this.entry);
+  }
+
+  isUnconfirmed(field: string): boolean {
+    return this.sheet.isUnconfirmedAt(this.sheet.find(field), this.entry);
+  }
+
+  /** Every answer that there is, field by field. */
+  answered(): readonly AnswerFact[] {
+    return this.sheet.fields.flatMap((_, field) => this.sheet.claimAt(field, this.entry) ?? []);
+  }
+}
+
+/** One section's answers: what stands outside its list, and its list. */
+interface SectionAnswers {
+  readonly outside: AnswerSheet;
+  readonly list: AnswerSheet;
+}
+
+const NO_SHEET = new AnswerSheet();
+const NO_ROW = new AnswerRow(NO_SHEET, -1);
+
+/** Answers and confirmations by their place. */
 export class AnswerIndex {
   private readonly scopes = new Map<string, Map<string, SectionAnswers>>();
 
   constructor(facts: Pick<FileFacts, "answers" | "confirmations">) {
     let last: Place | null = null;
-    let row = NO_ROW;
-    let place = -1;
+    let sheet = NO_SHEET;
+    let entry = -1;
+    let field = -1;
     for (const answer of facts.answers) {
       // A file's answers come entry by entry.
       if (last?.entry !== answer.entry || last.section !== answer.section || last.scope !== answer.scope) {
-        row = this.makeRow(answer, true);
-        place = -1;
+        sheet = this.take(answer);
+        entry = sheet.takeEntry(answer.entry);
+        sheet.claimed = sheet.ids.length;
+        field = -1;
       }
       last = answer;
-      place = row.layout.take(answer.field, place + 1);
-      row.put(place, answer);
+      field = sheet.put(entry, field + 1, answer);
     }
     for (const confirmation of facts.confirmations) {
-      const confirmed = this.makeRow(confirmation, false);
-      confirmed.confirm(confirmed.layout.take(confirmation.field, -1), confirmation);
+      const confirmed = this.take(confirmation);
+      confirmed.confirm(confirmed.takeEntry(confirmation.entry), confirmation);
     }
   }
 
-  /** @param claimed whether the applicant has the entry: what an officer added from a document stands in no form */
-  private makeRow({ scope, section, entry }: Place, claimed: boolean): AnswerRow {
-    const own = getOrMake(getOrMake(this.scopes, scope, makeSections), section, makeSection);
-    const known = own.rows.get(entry);
-    if (known !== undefined) return known;
-    const made = new AnswerRow(own.layout);
-    own.rows.set(entry, made);
-    if (entry === "") return made;
-    own.lines.ids.push(entry);
-    own.lines.rows.push(made);
-    if (claimed) own.entries.push(entry);
-    return made;
+  private take({ scope, section, entry }: Place): AnswerSheet {
+    let sections = this.scopes.get(scope);
+    if (sections === undefined) {
+      sections = new Map();
+      this.scopes.set(scope, sections);
+    }
+    let own = sections.get(section);
+    if (own === undefined) {
+      own = { outside: new AnswerSheet(), list: new AnswerSheet() };
+      sections.set(section, own);
+    }
+    return entry === "" ? own.outside : own.list;
+  }
+
+  /** What a section holds outside its list; empty where nobody has answered. */
+  outside(scope: string, section: string): AnswerSheet {
+    return this.scopes.get(scope)?.get(section)?.outside ?? NO_SHEET;
+  }
+
+  /** The list of a section; empty where nobody has answered. */
+  list(scope: string, section: string): AnswerSheet {
+    return this.scopes.get(scope)?.get(section)?.list ?? NO_SHEET;
   }
 
   /** The ids of the entries that the applicant made, in the order in which they were added. */
   entries(scope: string, section: string): readonly string[] {
-    return this.scopes.get(scope)?.get(section)?.entries ?? NO_ENTRIES;
-  }
-
-  /** The rows of a section, by entry, with those that an officer added: what a walk over a whole list looks at. */
-  rows(scope: string, section: string): ReadonlyMap<string, AnswerRow> {
-    return this.scopes.get(scope)?.get(section)?.rows ?? NO_ROWS;
-  }
-
-  /** The entries of a list with those that an officer added, and their rows: all of one layout. */
-  lines(scope: string, section: string): Lines {
-    return this.scopes.get(scope)?.get(section)?.lines ?? NO_LINES;
+    const { ids, claimed } = this.list(scope, section);
+    return claimed === ids.length ? ids : ids.slice(0, claimed);
   }
 
   /** The row of one entry, or of a section outside lists; an empty one where nobody has answered. */
   row(scope: string, section: string, entry: string): AnswerRow {
-    return this.scopes.get(scope)?.get(section)?.rows.get(entry) ?? NO_ROW;
+    const sheet = entry === "" ? this.outside(scope, section) : this.list(scope, section);
+    const place = sheet.placeOf(entry);
+    return place < 0 ? NO_ROW : new AnswerRow(sheet, place);
   }
 
   claim(scope: string, section: string, entry: string, field: string): Json {

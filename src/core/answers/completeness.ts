@@ -4,10 +4,12 @@ import { checkScores, type Scores } from "../language/test-definition";
 import { papersFor } from "../people/papers";
 import type { Field, Section } from "../rulebook/section";
 import { withEntry } from "../rules/compile";
-import { judge } from "../rules/evaluate";
-import type { Entry, FactSource } from "../rules/fact";
+import type { Condition } from "../rules/condition";
+import { judge, judgeEach } from "../rules/evaluate";
+import type { FactList, FactSource } from "../rules/fact";
+import type { Judgement } from "../rules/truth";
 import type { ReferenceSet } from "../standards/reference-set";
-import type { AnswerIndex, AnswerRow } from "./answer-index";
+import type { AnswerIndex, AnswerSheet } from "./answer-index";
 import { checkValue, fieldBeside } from "./check-value";
 import { isWhollyFed } from "./given-by-registry";
 import { repeatedEntries } from "./once";
@@ -23,54 +25,69 @@ export function applies(when: Section["when"], facts: FactSource): boolean {
   return when === undefined || judge(when, facts).truth === "met";
 }
 
-/** Short values that were found right, by office and field: courses repeat their credits and states, and an office reads the same form all day. */
-type Right = WeakMap<Field, Set<string>>;
-const right = new WeakMap<ReferenceSet, Right>();
+/** A field with what is kept of it while an office's standards hold. */
+interface FieldCheck {
+  readonly field: Field;
+  readonly beside: string | null;
+  /** Short values that were found right: courses repeat their credits and states, and an office reads the same form all day. */
+  readonly right: Set<string> | null;
+}
+
+type Checks = WeakMap<Section, readonly FieldCheck[]>;
+const checks = new WeakMap<ReferenceSet, Checks>();
 const REPEATING: ReadonlySet<Field["kind"]> = new Set([
   "decimal",
   "whole",
   "money",
   "date",
   "country",
+  "language",
   "choice",
   "area",
   "scale",
   "test",
+  "text",
 ]);
 const MOST_KEPT = 500;
+const LONGEST_KEPT = 40;
 
-function rightIn(office: ReferenceSet): Right {
-  const known = right.get(office);
+function checksOf(section: Section, office: ReferenceSet): readonly FieldCheck[] {
+  let kept = checks.get(office);
+  if (kept === undefined) {
+    kept = new WeakMap();
+    checks.set(office, kept);
+  }
+  const known = kept.get(section);
   if (known !== undefined) return known;
-  const made: Right = new WeakMap();
-  right.set(office, made);
+  const made = section.fields.map((field): FieldCheck => {
+    const beside = fieldBeside(field);
+    return { field, beside, right: beside === null && REPEATING.has(field.kind) ? new Set() : null };
+  });
+  kept.set(section, made);
   return made;
 }
 
-function isRight(field: Field, office: ReferenceSet, value: Json, beside: string | undefined): boolean {
-  if (typeof value !== "string" || !REPEATING.has(field.kind)) return checkValue(field, office, value, beside) === null;
-  const kept = rightIn(office);
-  let known = kept.get(field);
-  if (known?.has(value)) return true;
+function isRight({ field, right }: FieldCheck, office: ReferenceSet, value: Json, beside: string | undefined): boolean {
+  if (right === null || typeof value !== "string") return checkValue(field, office, value, beside) === null;
+  if (right.has(value)) return true;
   if (checkValue(field, office, value, beside) !== null) return false;
-  if (known === undefined || known.size >= MOST_KEPT) {
-    known = new Set();
-    kept.set(field, known);
-  }
-  known.add(value);
+  if (value.length > LONGEST_KEPT) return true;
+  if (right.size >= MOST_KEPT) right.clear();
+  right.add(value);
   return true;
 }
 
 function fieldGap(
-  field: Field,
+  check: FieldCheck,
   office: ReferenceSet,
   value: Json,
   beside: Json,
   facts: FactSource,
 ): Gap["code"] | null {
+  const { field } = check;
   if (missing(field, value)) return field.required ? "missing" : null;
   const named = typeof beside === "string" ? beside : undefined;
-  if (!isRight(field, office, value, named)) return "wrong";
+  if (!isRight(check, office, value, named)) return "wrong";
   if (field.kind === "paper") return countsHere(field, office, value, facts) ? null : "wrong";
   return field.kind === "scores" && lacksScores(office, named, value as Scores) ? "missing" : null; // checkValue let only scores pass
 }
@@ -96,6 +113,54 @@ export function fieldsThatApply(
   return section.fields.filter((field) => applies(field.when, source));
 }
 
+/** How a field's condition comes out for each entry of a list. */
+function judgeEntries(when: Condition, sheet: AnswerSheet, list: FactList, facts: FactSource): readonly Judgement[] {
+  if (list.entries.length === sheet.ids.length && list.entries[0]?.id === sheet.ids[0])
+    return judgeEach(when, list, facts);
+  // Of two sections with one name rules see the first alone.
+  return sheet.ids.map((id) =>
+    judge(
+      when,
+      withEntry(
+        facts,
+        list.entries.find((e) => e.id === id),
+      ),
+    ),
+  );
+}
+
+interface Lack {
+  readonly entry: number;
+  readonly field: number;
+  readonly code: Gap["code"];
+}
+
+/** What is missing or wrong in one field, entry by entry. */
+function fieldLacks(
+  check: FieldCheck,
+  order: number,
+  entries: number,
+  sheet: AnswerSheet,
+  asked: readonly Judgement[] | null,
+  facts: FactSource,
+  office: ReferenceSet,
+  lacks: Lack[],
+): void {
+  const { right } = check;
+  const place = sheet.find(check.field.key);
+  const beside = check.beside === null ? -1 : sheet.find(check.beside);
+  const claims = sheet.claimsOf(place);
+  for (let entry = 0; entry < entries; entry += 1) {
+    if (asked !== null && asked[entry]?.truth !== "met") continue;
+    const claim = (entry < claims.length ? claims[entry]?.value : null) ?? null;
+    if (right !== null && typeof claim === "string" && right.has(claim)) continue;
+    const code = fieldGap(check, office, claim, sheet.claimAt(beside, entry)?.value ?? null, facts);
+    // What the office established itself is not asked of anybody.
+    if (code && !(missing(check.field, claim) && !missing(check.field, sheet.valueAt(place, entry))))
+      lacks.push({ entry, field: order, code });
+  }
+}
+
 /** Everything that a section still lacks. An empty answer is a gap only where the field is required. */
 export function sectionGaps(
   section: Section,
@@ -106,37 +171,44 @@ export function sectionGaps(
   office: ReferenceSet,
 ): readonly Gap[] {
   if (!applies(section.when, facts)) return [];
-  const gaps: Gap[] = [];
-  const add = (entry: string, field: string, code: Gap["code"]) =>
-    gaps.push({ scope, section: section.key, entry, field, code });
-  const read = (entry: string, row: AnswerRow, source: FactSource) => {
-    for (const field of section.fields) {
-      if (!applies(field.when, source)) continue;
-      const beside = fieldBeside(field);
-      const named = beside === null ? null : row.claim(beside);
-      const claim = row.claim(field.key);
-      const code = fieldGap(field, office, claim, named, facts);
-      // What the office established itself is not asked of anybody.
-      if (code && !(missing(field, claim) && !missing(field, row.value(field.key)))) add(entry, field.key, code);
-    }
-  };
-  if (!section.repeats) {
-    read("", index.row(scope, section.key, ""), facts);
-    return gaps;
+  const { repeats } = section;
+  const sheet = repeats ? index.list(scope, section.key) : index.outside(scope, section.key);
+  const lacks: Lack[] = [];
+  for (const [order, check] of checksOf(section, office).entries()) {
+    const { when } = check.field;
+    if (!repeats && !applies(when, facts)) continue;
+    const asked = repeats && when !== undefined ? judgeEntries(when, sheet, facts.list(listName), facts) : null;
+    fieldLacks(check, order, repeats ? sheet.claimed : 1, sheet, asked, facts, office, lacks);
   }
-  const entries = index.entries(scope, section.key);
-  const known = facts.list(listName).entries;
-  const view = { scalar: facts.scalar, list: facts.list, entry: undefined as Entry | undefined };
-  entries.forEach((entry, i) => {
-    view.entry = known[i]?.id === entry ? known[i] : known.find((e) => e.id === entry);
-    read(entry, index.row(scope, section.key, entry), view);
+  const gap = (entry: string, field: string, code: Gap["code"]): Gap => ({
+    scope,
+    section: section.key,
+    entry,
+    field,
+    code,
   });
+  const gaps = lacks
+    .sort((a, b) => a.entry - b.entry || a.field - b.field)
+    .map(({ entry, field, code }) => gap(sheet.ids[entry] ?? "", section.fields[field]?.key ?? "", code));
+  return repeats ? [...gaps, ...listGaps(section, repeats, scope, index, facts, gap)] : gaps;
+}
+
+/** What a list lacks as a whole: values that stand in it twice, entries, the word that these are all. */
+function listGaps(
+  section: Section,
+  repeats: NonNullable<Section["repeats"]>,
+  scope: string,
+  index: AnswerIndex,
+  facts: FactSource,
+  gap: (entry: string, field: string, code: Gap["code"]) => Gap,
+): readonly Gap[] {
+  const entries = index.entries(scope, section.key);
   const value = (entry: string, field: string): Json => index.claim(scope, section.key, entry, field);
-  for (const field of section.fields)
-    for (const entry of repeatedEntries(field, entries, value)) add(entry, field.key, "twice");
-  if (isWhollyFed(section, facts)) return gaps;
-  if (entries.length < section.repeats.min) add("", "entry", "too-few");
-  else if (section.repeats.max > section.repeats.min && index.claim(scope, section.key, "", COMPLETE_FIELD) !== true)
-    add("", COMPLETE_FIELD, "say-complete");
-  return gaps;
+  const twice = section.fields.flatMap((field) =>
+    repeatedEntries(field, entries, value).map((entry) => gap(entry, field.key, "twice")),
+  );
+  if (isWhollyFed(section, facts)) return twice;
+  if (entries.length < repeats.min) return [...twice, gap("", "entry", "too-few")];
+  const saysComplete = repeats.max > repeats.min && index.claim(scope, section.key, "", COMPLETE_FIELD) !== true;
+  return saysComplete ? [...twice, gap("", COMPLETE_FIELD, "say-complete")] : twice;
 }

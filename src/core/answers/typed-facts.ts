@@ -6,7 +6,7 @@ import type { Field, Section } from "../rulebook/section";
 import { judge } from "../rules/evaluate";
 import { columnOf, type Entry, type Fact, type FactList, type FactSource, type Scalar, UNKNOWN } from "../rules/fact";
 import type { Judgement } from "../rules/truth";
-import type { AnswerIndex, AnswerRow } from "./answer-index";
+import type { AnswerIndex, AnswerSheet } from "./answer-index";
 import { unfedEntries } from "./given-by-registry";
 
 /**
@@ -70,14 +70,16 @@ const READERS: Partial<Record<Field["kind"], ReadFact>> = {
 };
 const readerOf = (field: Field): ReadFact => READERS[field.kind] ?? readOther;
 
-function factAt(read: ReadFact, row: AnswerRow, place: number): Fact {
-  const confirmation = row.confirmationAt(place);
-  return confirmation === undefined ? read(row.answerAt(place)?.value ?? null, false) : read(confirmation.value, true);
+function factAt(read: ReadFact, sheet: AnswerSheet, field: number, entry: number): Fact {
+  const confirmation = sheet.confirmationAt(field, entry);
+  return confirmation === undefined
+    ? read(sheet.claimAt(field, entry)?.value ?? null, false)
+    : read(confirmation.value, true);
 }
 
-function fieldFact(field: Field, row: AnswerRow): Fact {
-  const place = row.layout.find(field.key);
-  return place < 0 ? UNKNOWN : factAt(readerOf(field), row, place);
+function fieldFact(field: Field, sheet: AnswerSheet): Fact {
+  const place = sheet.find(field.key);
+  return place < 0 ? UNKNOWN : factAt(readerOf(field), sheet, place, 0);
 }
 
 /** A list kept by its fields: each is read for all entries when it is first asked for. */
@@ -87,8 +89,7 @@ class TypedList implements FactList {
   private made: readonly Entry[] | null = null;
 
   constructor(
-    private readonly ids: readonly string[],
-    private readonly rows: readonly AnswerRow[],
+    private readonly sheet: AnswerSheet,
     readonly open: boolean,
     private readonly planned: PlannedSection,
     /** For courses: the degrees, by which their credits are worth what they are. */
@@ -97,7 +98,7 @@ class TypedList implements FactList {
   ) {}
 
   get entries(): readonly Entry[] {
-    this.made ??= this.ids.map((id, i) => new TypedEntry(id, this, i));
+    this.made ??= this.sheet.ids.map((id, i) => new TypedEntry(id, this, i));
     return this.made;
   }
 
@@ -115,10 +116,11 @@ class TypedList implements FactList {
       return ectsOf(this, this.degrees);
     const dot = name.indexOf(".");
     if (dot > 0) return this.through(name.slice(0, dot), name.slice(dot + 1));
-    const place = this.rows[0]?.layout.find(name) ?? -1; // all rows of a section have one layout
-    if (field === undefined || place < 0) return this.rows.map(() => UNKNOWN);
+    const { sheet } = this;
+    const place = sheet.find(name);
+    if (field === undefined || place < 0) return sheet.ids.map(() => UNKNOWN);
     const read = readerOf(field);
-    return this.rows.map((row) => factAt(read, row, place));
+    return sheet.ids.map((_, i) => factAt(read, sheet, place, i));
   }
 
   /** A field of the entries that are named here, `sitting.board` of a subject: of another list, confirmed where both are. */
@@ -189,9 +191,8 @@ function listFact(
   listOf: (section: string) => FactList | undefined,
 ): FactList {
   const { key } = planned.section;
-  const { ids, rows } = index.lines(scope, key);
   const open = waits || (!closed && index.claim(scope, key, "", COMPLETE_FIELD) !== true);
-  return new TypedList(ids, rows, open, planned, degrees, listOf);
+  return new TypedList(index.list(scope, key), open, planned, degrees, listOf);
 }
 
 /**
@@ -212,7 +213,7 @@ export function typedFacts(
     if (known !== undefined) return known;
     const place = places.get(name);
     if (place === undefined) return undefined;
-    const fact = fieldFact(place.field, index.row(scopeOf(place.section), place.section.key, ""));
+    const fact = fieldFact(place.field, index.outside(scopeOf(place.section), place.section.key));
     scalars.set(name, fact);
     return fact;
   };

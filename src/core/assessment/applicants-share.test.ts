@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { ALL, look, person, SUBMITTED } from "../../../tests/support/sample-assessment";
 import { sampleFile } from "../../demo/sample-file";
 import type { FileFacts } from "../file/facts";
-import type { Assessment } from "../file/result";
+import type { ExplainedAssessment } from "../file/result";
 import type { Instant, PlainDate } from "../ids";
 import { type ApplicantAssessment, applicantsShare } from "./applicants-share";
 
@@ -79,12 +79,12 @@ describe("what an applicant sees of an assessment", () => {
   });
 
   it("is no assessment of the office's, and the office's is none of theirs: a page that forgets to cut does not compile", () => {
-    const whole: Assessment = look(submitted());
+    const whole: ExplainedAssessment = look(submitted());
     const cut: ApplicantAssessment = applicantsShare(whole, new Set());
     // @ts-expect-error the whole assessment is not for applicants
     const forgotten: ApplicantAssessment = whole;
     // @ts-expect-error what was cut is not the whole
-    const mistaken: Assessment = cut;
+    const mistaken: ExplainedAssessment = cut;
     expect(Object.keys(forgotten)).toContain("awaited");
     expect(Object.keys(mistaken)).not.toContain("awaited");
     expect(JSON.stringify(cut)).not.toMatch(/"eligibility"|"shows"|"checks"|"owed"/u);

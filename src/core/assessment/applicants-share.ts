@@ -1,4 +1,12 @@
-import type { Assessment, ChoiceResult, FileResult, FindingResult, RequirementResult, Step } from "../file/result";
+import type {
+  Assessment,
+  ExplainedAssessment,
+  ExplainedChoice,
+  ExplainedFinding,
+  FileResult,
+  RequirementResult,
+  Step,
+} from "../file/result";
 import { nextStep } from "./assess";
 
 /**
@@ -6,7 +14,7 @@ import { nextStep } from "./assess";
  * only who may not choose the programme at all reads why.
  * What a lead officer decided is said without the working, which would contradict it.
  */
-function toldFindings({ findings, stage }: Pick<ChoiceResult, "findings" | "stage">): readonly FindingResult[] {
+function toldFindings({ findings, stage }: Pick<ExplainedChoice, "findings" | "stage">): readonly ExplainedFinding[] {
   if (stage === "preparing") return findings.filter((f) => f.gate && f.finding === "not met");
   return findings
     .filter((f) => f.told)
@@ -31,7 +39,7 @@ export interface ApplicantAssessment {
   readonly fees: Assessment["fees"];
 }
 
-export type ApplicantChoice = Omit<ChoiceResult, "eligibility">;
+export type ApplicantChoice = Omit<ExplainedChoice, "eligibility">;
 export type ApplicantRequirement = Omit<RequirementResult, "shows" | "checks">;
 
 export interface ApplicantFile extends Omit<FileResult, "owed" | "next"> {
@@ -66,7 +74,7 @@ function fileShare({ owed, next, ...file }: FileResult): ApplicantFile {
 }
 
 /** What the applicant may know of the assessment: of the entry rules what the rulebook tells, and nothing of a decision before its release. */
-export function applicantsShare(assessment: Assessment, released: ReadonlySet<string>): ApplicantAssessment {
+export function applicantsShare(assessment: ExplainedAssessment, released: ReadonlySet<string>): ApplicantAssessment {
   const share: Omit<ApplicantAssessment, typeof cut> = {
     fees: assessment.fees,
     file: fileShare(assessment.file),

@@ -6,6 +6,7 @@ import type { Awaited, ChoiceResult } from "../file/result";
 import { planOf } from "../rulebook/plan";
 import { factName } from "../rulebook/section";
 import { show } from "../rules/compare";
+import { evaluate } from "../rules/evaluate";
 import type { Entry, Fact } from "../rules/fact";
 import type { Trace } from "../rules/trace";
 import type { Office } from "../standards/reference-set";
@@ -108,10 +109,11 @@ function leavesOf(trace: Trace): readonly Trace[] {
 }
 
 /** Tests that reach everything but one part: files that an officer may want to see together. */
-function nearly({ findings }: ChoiceResult): readonly Awaited[] {
+function nearly({ findings }: ChoiceResult, { rulebook, source }: ChoiceContext): readonly Awaited[] {
   return findings
     .filter((f) => f.finding === "not met")
-    .flatMap((f) => leavesOf(f.trace))
+    .flatMap((f) => rulebook.body.entryRules.find((r) => r.key === f.key) ?? [])
+    .flatMap(({ rule }) => leavesOf(evaluate(rule, source)))
     .flatMap(({ leaf }) => (leaf?.detail?.kind === "proof" ? leaf.detail.parts : []))
     .flatMap(({ test, truth, short }) => {
       const [only, ...more] = short;
@@ -141,7 +143,7 @@ export function awaitedOf(
     ...degrees(context),
     ...courses(context),
     ...endings(context, office),
-    ...live.flatMap(nearly),
+    ...all.flatMap((c) => live.filter((l) => l.id === c.choice.id).flatMap((l) => nearly(l, c))),
   ];
   const once = new Map(found.map((a) => [`${a.kind}|${a.about}|${a.due}`, a]));
   return [...once.values()];

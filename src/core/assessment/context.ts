@@ -45,10 +45,13 @@ function sourceOf(
   const computed = new Map<string, Fact>();
   const tests = sections.find((s) => s.core === "tests");
   const scope = tests?.scope === "choice" ? choice.id : "file";
-  const sittings = tests ? index.rows(scope, tests.key) : null;
+  const sittings = tests ? index.list(scope, tests.key) : null;
   const scoresOf = (entry: string) => {
-    const row = sittings?.get(entry);
-    return { value: row?.value("scores") ?? null, confirmed: row?.confirmation("scores") !== undefined };
+    const [field, place] = [sittings?.find("scores") ?? -1, sittings?.placeOf(entry) ?? -1];
+    return {
+      value: sittings?.valueAt(field, place) ?? null,
+      confirmed: sittings?.confirmationAt(field, place) !== undefined,
+    };
   };
   let group: string | null = null;
   const days: ChoiceDays = {

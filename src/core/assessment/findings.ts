@@ -3,7 +3,7 @@ import { isRunning } from "../file/entries";
 import type { FileFacts } from "../file/facts";
 import type { Eligibility, FindingResult } from "../file/result";
 import type { Condition } from "../rules/condition";
-import { evaluate, judge } from "../rules/evaluate";
+import { judge } from "../rules/evaluate";
 import type { Fact, FactSource } from "../rules/fact";
 import { certainTruth } from "../rules/verdict";
 
@@ -22,7 +22,7 @@ function ifAllPassed(source: FactSource): FactSource | null {
   return { ...source, list: (name) => (name === "courses" ? passed : source.list(name)) };
 }
 
-/** What each entry rule of a choice finds, and why; a lead officer's override takes its place and shows what it overrides. */
+/** What each entry rule of a choice finds; a lead officer's override takes its place and shows what it overrides. */
 export function findingsOf(
   { choice, rulebook, source }: ChoiceContext,
   overrides: FileFacts["overrides"],
@@ -34,9 +34,9 @@ export function findingsOf(
     return passed !== null && judge(rule, passed).truth === "met";
   };
   return rulebook.body.entryRules.map((entryRule) => {
-    const trace = evaluate(entryRule.rule, source);
+    const judged = judge(entryRule.rule, source);
     const override = overrides.find((o) => o.choice === choice.id && o.rule === entryRule.key);
-    const truth = trace.truth === "open" ? certainTruth(entryRule.rule, source) : trace.truth;
+    const truth = judged.truth === "open" ? certainTruth(entryRule.rule, source) : judged.truth;
     const finding = override?.finding ?? truth;
     const curable =
       finding !== "met" &&
@@ -50,8 +50,7 @@ export function findingsOf(
       overrides: override ? truth : null,
       canChange: finding === "open",
       // Who overrides a finding has established it.
-      basis: override || trace.confirmed ? "confirmed" : "claimed",
-      trace,
+      basis: override || judged.confirmed ? "confirmed" : "claimed",
       told: entryRule.told === true,
       gate: entryRule.gate === true,
       ifPassed: finding !== "met" && wouldBe(entryRule.rule),

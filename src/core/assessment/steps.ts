@@ -1,13 +1,14 @@
-import type { AnswerIndex, AnswerRow } from "../answers/answer-index";
+import type { AnswerIndex, AnswerSheet } from "../answers/answer-index";
 import { stillUnfed } from "../answers/given-by-registry";
 import type { Pause } from "../calendar/clock";
 import { addWorking } from "../calendar/working-days";
 import type { ChoiceContext } from "../file/choice-context";
 import { text } from "../file/entries";
-import type { FileFacts, Turn } from "../file/facts";
+import type { FileFacts, Json, Turn } from "../file/facts";
 import type { ChoiceResult, FindingResult, RequirementResult, Step, StepKind } from "../file/result";
 import { planOf } from "../rulebook/plan";
 import { reachedBy } from "../rulebook/requirement";
+import type { Field } from "../rulebook/section";
 import type { Office } from "../standards/reference-set";
 import { type Day, formatDay, parseDay } from "../time/day";
 import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
@@ -182,43 +183,76 @@ export interface ValuePlace {
   readonly field: string;
 }
 
+/** The part of a section whose values stand beside a requirement. */
+interface Beside {
+  readonly sheet: AnswerSheet;
+  readonly scope: string;
+  readonly section: string;
+  readonly fields: readonly Field[];
+  /** The entries from one place to another, the last excluded, that belong to the requirement. */
+  readonly from: number;
+  readonly to: number;
+  readonly belongs: ((entry: number) => boolean) | null;
+}
+
+/** A line stands beside the document of an entry when it names that entry, or none. */
+const namesNoOther = (named: Json, entry: string): boolean => named === null || named === "" || named === entry;
+
+function besides(
+  { contexts, index }: Pick<StepInput, "contexts" | "index">,
+  result: RequirementResult,
+): readonly Beside[] {
+  const found: Beside[] = [];
+  for (const { rulebook, choice } of contexts) {
+    if (!result.choices.includes(choice.id)) continue;
+    for (const { section, fields, link } of planOf(rulebook.body).toConfirm.get(result.key) ?? []) {
+      const scope = section.scope === "file" ? "file" : choice.id;
+      const sheet = section.repeats ? index.list(scope, section.key) : index.outside(scope, section.key);
+      const one = result.entry === "" ? -1 : sheet.placeOf(result.entry);
+      const linked =
+        result.entry !== "" && link?.of !== undefined && index.list("file", link.of).placeOf(result.entry) >= 0;
+      const links = linked ? sheet.find(link.key) : -1;
+      found.push({
+        sheet,
+        scope,
+        section: section.key,
+        fields,
+        from: Math.max(one, 0),
+        to: one < 0 ? sheet.ids.length : one + 1,
+        belongs: linked ? (entry) => namesNoOther(sheet.valueAt(links, entry), result.entry) : null,
+      });
+    }
+  }
+  return found;
+}
+
 /** The values beside an accepted document, or in filled sections, that entry rules use and that nobody has confirmed, or whose claim has changed since. */
 export function unconfirmed(
   input: Pick<StepInput, "contexts" | "index">,
   result: RequirementResult,
 ): readonly ValuePlace[] {
   const open: ValuePlace[] = [];
-  visitUnconfirmed(input, result, (scope, section, entry, field) => open.push({ scope, section, entry, field }));
+  for (const { sheet, scope, section, fields, from, to, belongs } of besides(input, result))
+    for (let i = from; i < to; i += 1) {
+      if (belongs !== null && !belongs(i)) continue;
+      for (const { key } of fields)
+        if (sheet.isUnconfirmedAt(sheet.find(key), i))
+          open.push({ scope, section, entry: sheet.ids[i] ?? "", field: key });
+    }
   return open;
 }
 
-function visitUnconfirmed(
-  input: Pick<StepInput, "contexts" | "index">,
-  result: RequirementResult,
-  visit: (scope: string, section: string, entry: string, field: string) => void,
-): void {
-  for (const { rulebook, choice } of input.contexts) {
-    if (!result.choices.includes(choice.id)) continue;
-    for (const { section, fields } of planOf(rulebook.body).toConfirm.get(result.key) ?? []) {
-      if (fields.length === 0) continue;
-      const scope = section.scope === "file" ? "file" : choice.id;
-      const rows = input.index.rows(scope, section.key);
-      const one = result.entry !== "" && section.repeats !== undefined && rows.has(result.entry);
-      const link = section.fields.find((f) => f.kind === "entry");
-      const linked = link?.of !== undefined && input.index.rows("file", link.of).has(result.entry);
-      for (const [entry, row] of rows) {
-        if (linked && !belongs(row, link.key, result.entry)) continue;
-        if (one ? entry !== result.entry : (entry === "") === (section.repeats !== undefined)) continue;
-        for (const field of fields) if (row.isUnconfirmed(field.key)) visit(scope, section.key, entry, field.key);
-      }
+/** How many they are. */
+function countUnconfirmed(input: StepInput, result: RequirementResult): number {
+  let count = 0;
+  for (const { sheet, fields, from, to, belongs } of besides(input, result))
+    for (const { key } of fields) {
+      const place = sheet.find(key);
+      if (place < 0) continue;
+      for (let i = from; i < to; i += 1)
+        if ((belongs === null || belongs(i)) && sheet.isUnconfirmedAt(place, i)) count += 1;
     }
-  }
-}
-
-/** Whether a line stands beside the document of an entry: it names that entry, or none. */
-function belongs(row: AnswerRow, link: string, entry: string): boolean {
-  const named = row.value(link);
-  return named === null || named === "" || named === entry;
+  return count;
 }
 
 function confirmSteps(input: StepInput): readonly Step[] {
@@ -231,10 +265,7 @@ function confirmSteps(input: StepInput): readonly Step[] {
         r.choices.some((id) => undecided(input, id)),
     )
     .flatMap((result) => {
-      let count = 0;
-      visitUnconfirmed(input, result, () => {
-        count += 1;
-      });
+      const count = countUnconfirmed(input, result);
       if (count === 0) return [];
       const judged = input.facts.evidence
         .filter((e) => result.evidence.includes(e.id))

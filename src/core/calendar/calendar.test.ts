@@ -4,7 +4,7 @@ import { vectorsOf } from "../../../tests/support/vectors";
 import { addMonths, formatDay, monthsBetween, parseDay, weekday } from "../time/day";
 import { dayAt, startOfDay, toUtc, zoneTable } from "../time/zone";
 import { readClock } from "./clock";
-import { addWorking, type CalendarData, workingBetween, workingCalendar } from "./working-days";
+import { addWorking, type CalendarData, isWorking, workingBetween, workingCalendar } from "./working-days";
 
 const day = (text: string) => {
   const value = parseDay(text);
@@ -46,6 +46,57 @@ describe("working days", () => {
       }),
     );
   });
+});
+
+describe("working days counted at once", () => {
+  const calendar = workingCalendar({
+    weekend: [6, 7],
+    holidays: { "2026": ["2026-12-25"], "2027": ["2027-01-01", "2027-03-29"], "2029": ["2029-01-01"] },
+  });
+  const known = (at: number) => ["2026", "2027", "2029"].includes(formatDay(at).slice(0, 4));
+  /** Day by day, as somebody would with a calendar on the wall. */
+  function steppedTo(start: number, n: number): number | null {
+    let at = start;
+    if (n === 0) while (known(at) && !isWorking(calendar, at)) at += 1;
+    for (let left = Math.abs(n); left > 0; ) {
+      at += Math.sign(n);
+      if (!known(at)) return null;
+      if (isWorking(calendar, at)) left -= 1;
+    }
+    return known(at) ? at : null;
+  }
+  const anyDay = fc.integer({ min: day("2025-12-20"), max: day("2030-01-10") });
+  const anyPauses = fc.array(
+    fc.record({ from: anyDay, length: fc.integer({ min: 0, max: 400 }), open: fc.nat({ max: 9 }) }),
+    { maxLength: 4 },
+  );
+
+  it("are those that are counted day by day, over the ends of years, too", () =>
+    fc.assert(
+      fc.property(anyDay, fc.integer({ min: -300, max: 300 }), (start, n) => {
+        expect(addWorking(calendar, start, n)).toBe(steppedTo(start, n));
+      }),
+      { numRuns: 2000 },
+    ));
+
+  it("and so are those of a clock that stands still in between", () =>
+    fc.assert(
+      fc.property(anyDay, fc.integer({ min: 1, max: 60 }), anyPauses, anyDay, (start, limit, drawn, asOf) => {
+        const pauses = drawn.map((p) => ({ from: p.from, to: p.open === 0 ? null : p.from + p.length }));
+        const counts = (at: number) =>
+          at > start && isWorking(calendar, at) && !pauses.some((p) => p.from < at && (p.to === null || at <= p.to));
+        let used = 0;
+        for (let at = start + 1; at <= asOf; at += 1) if (counts(at)) used += 1;
+        let [due, counted]: [number | null, number] = [null, 0];
+        for (let at = start + 1; at < start + 3660 && due === null && known(at); at += 1) {
+          if (counts(at)) counted += 1;
+          if (counted === limit) due = at;
+        }
+        if (pauses.some((p) => p.to === null)) due = null;
+        expect(readClock(start, limit, pauses, asOf, calendar)).toMatchObject({ used, due });
+      }),
+      { numRuns: 1000 },
+    ));
 });
 
 describe("clocks stand still while somebody else has the turn", () => {

@@ -1,6 +1,5 @@
 import type { Day } from "../time/day";
-import { yearOf } from "../time/day";
-import { isWorking, type WorkingCalendar } from "./working-days";
+import { addWorking, isLoaded, type WorkingCalendar, workingBetween } from "./working-days";
 
 /**
  * A clock counts days towards a limit and stands still while somebody else has the turn.
@@ -22,15 +21,33 @@ export interface ClockReading {
   readonly overdue: boolean;
 }
 
+/** A limit further away than ten years is none. */
 const FAR = 3660;
 
-function counts(day: Day, start: Day, pauses: readonly Pause[], calendar: WorkingCalendar | null): boolean {
-  if (day <= start || (calendar && !isWorking(calendar, day))) return false;
-  return !pauses.some((p) => p.from < day && (p.to === null || day <= p.to));
+/** A stretch of days that count: the first excluded, the last included. */
+interface Running {
+  readonly from: Day;
+  readonly to: Day;
 }
+
+/** When the clock runs after its start, between the pauses. */
+function running(start: Day, pauses: readonly Pause[]): readonly Running[] {
+  const stretches: Running[] = [];
+  let from = start;
+  const end = start + FAR;
+  for (const pause of [...pauses].sort((a, b) => a.from - b.from)) {
+    if (pause.from > from) stretches.push({ from, to: Math.min(pause.from, end) });
+    from = Math.max(from, pause.to ?? end);
+  }
+  return from < end ? [...stretches, { from, to: end }] : stretches;
+}
+
+const daysIn = (calendar: WorkingCalendar | null, from: Day, to: Day): number =>
+  calendar ? workingBetween(calendar, from, to) : to - from;
 
 /**
  * Reads a clock on a day.
+ * @param limit at least 1
  * @param calendar null counts calendar days
  */
 export function readClock(
@@ -40,19 +57,20 @@ export function readClock(
   asOf: Day,
   calendar: WorkingCalendar | null,
 ): ClockReading {
+  const stretches = running(start, pauses);
   let used = 0;
-  for (let day = start + 1; day <= asOf; day += 1) if (counts(day, start, pauses, calendar)) used += 1;
+  for (const { from, to } of stretches) if (from < asOf) used += daysIn(calendar, from, Math.min(to, asOf));
   const paused = pauses.some((p) => p.from <= asOf && (p.to === null || asOf < p.to));
   const open = pauses.some((p) => p.to === null);
-  return { used, paused, due: open ? null : dueDay(start, limit, pauses, calendar), overdue: used > limit };
+  return { used, paused, due: open ? null : dueDay(start, limit, stretches, calendar), overdue: used > limit };
 }
 
-function dueDay(start: Day, limit: number, pauses: readonly Pause[], calendar: WorkingCalendar | null): Day | null {
-  let counted = 0;
-  for (let day = start + 1; day < start + FAR; day += 1) {
-    if (calendar && !calendar.years.has(yearOf(day))) return null;
-    if (counts(day, start, pauses, calendar)) counted += 1;
-    if (counted === limit) return day;
+function dueDay(start: Day, limit: number, stretches: readonly Running[], calendar: WorkingCalendar | null): Day | null {
+  let left = limit;
+  for (const { from, to } of stretches) {
+    const day = calendar ? addWorking(calendar, from, left) : from + left;
+    if (day !== null && day <= to) return calendar === null || isLoaded(calendar, start + 1, day) ? day : null;
+    left -= daysIn(calendar, from, to);
   }
   return null;
 }

@@ -2,6 +2,7 @@ import type { Instant, PlainDate } from "../ids";
 import type { Money } from "../rulebook/fee-item";
 import type { Moment, ProofLevel, Requirement, Standing } from "../rulebook/requirement";
 import type { Trace } from "../rules/trace";
+import type { Truth } from "../rules/truth";
 import type { LocalText } from "../text/local-text";
 import type { Turn } from "./facts";
 import type { Gap } from "./gap";
@@ -70,7 +71,7 @@ export interface RequirementResult {
   readonly evidence: readonly string[];
   /** The sections that answer it, for one of kind `sections`. */
   readonly sections: readonly string[];
-  readonly checks: readonly { readonly key: string; readonly title: LocalText; readonly trace: Trace }[];
+  readonly checks: readonly { readonly key: string; readonly title: LocalText; readonly truth: Truth }[];
   readonly gaps: readonly Gap[];
   readonly shows: readonly string[];
   /** For a returned one: the reason code or the text that the officer gave. */
@@ -82,12 +83,11 @@ export interface RequirementResult {
 export interface FindingResult {
   readonly key: string;
   readonly title: LocalText;
-  readonly finding: "met" | "not met" | "open";
+  readonly finding: Truth;
   /** What the rule itself came to, where a lead officer overrode it. */
-  readonly overrides: "met" | "not met" | "open" | null;
+  readonly overrides: Truth | null;
   readonly canChange: boolean;
   readonly basis: "claimed" | "confirmed";
-  readonly trace: Trace;
   /** Whether the rulebook lets the applicant see it. */
   readonly told: boolean;
   /** Whether it decides who may choose the programme at all. */
@@ -96,6 +96,11 @@ export interface FindingResult {
   readonly ifPassed: boolean;
   /** How it may still be met, while that is possible. */
   readonly way: LocalText | null;
+}
+
+/** A finding with its reasons, down to the numbers. */
+export interface ExplainedFinding extends FindingResult {
+  readonly trace: Trace;
 }
 
 export const ELIGIBILITIES = ["eligible", "eligible on conditions", "not eligible", "open"] as const;
@@ -169,4 +174,13 @@ export interface Assessment {
   readonly choices: readonly ChoiceResult[];
   readonly fees: readonly FeeDue[];
   readonly awaited: readonly Awaited[];
+}
+
+export interface ExplainedChoice extends ChoiceResult {
+  readonly findings: readonly ExplainedFinding[];
+}
+
+/** An assessment with the reasons of its findings, for whoever reads them. */
+export interface ExplainedAssessment extends Assessment {
+  readonly choices: readonly ExplainedChoice[];
 }

@@ -9,11 +9,13 @@ const TIMES: readonly string[] = ["start", "from", "date", "year", "left", "end"
  * Rough dates (`2024`, `2024-06`) stand before the days within them.
  */
 export function entriesInOrder(index: AnswerIndex, scope: string, section: Section): readonly string[] {
-  const entries = [...index.rows(scope, section.key).keys()].filter((entry) => entry !== "");
+  const list = index.list(scope, section.key);
+  const entries = [...list.ids];
   const field = TIMES.find((key) => section.fields.some((f) => f.key === key));
   if (field === undefined) return entries;
+  const place = list.find(field);
   const when = (entry: string): string => {
-    const value = index.row(scope, section.key, entry).value(field);
+    const value = list.valueAt(place, list.placeOf(entry));
     return typeof value === "string" && value !== "" ? value : "9999";
   };
   return entries.sort((a, b) => (when(a) < when(b) ? -1 : when(a) > when(b) ? 1 : 0));

@@ -17,7 +17,7 @@ import {
 } from "../rulebook/requirement";
 import { factName } from "../rulebook/section";
 import { withEntry } from "../rules/compile";
-import { evaluate, judge } from "../rules/evaluate";
+import { judge } from "../rules/evaluate";
 import type { FactSource } from "../rules/fact";
 import type { Office } from "../standards/reference-set";
 import { parseDay } from "../time/day";
@@ -148,9 +148,9 @@ function documentStanding(
   const checks = requirement.checks.map((c) => ({
     key: c.key,
     title: c.title,
-    trace: evaluate(c.rule, source),
+    truth: judge(c.rule, source).truth,
   }));
-  const failed = checks.find((c) => c.trace.truth === "not met");
+  const failed = checks.find((c) => c.truth === "not met");
   const draft = {
     ...base(requirement, input, scope, entry),
     proof: requirement.proof,

@@ -27,7 +27,14 @@ export interface Plan {
    * The fields that some entry rule uses, by the key of the requirement with which they are confirmed: beside the document that shows
    * them, or with the sections in which they were filled in where no document does.
    */
-  readonly toConfirm: ReadonlyMap<string, readonly { readonly section: Section; readonly fields: readonly Field[] }[]>;
+  readonly toConfirm: ReadonlyMap<string, readonly FieldsToConfirm[]>;
+}
+
+export interface FieldsToConfirm {
+  readonly section: Section;
+  readonly fields: readonly Field[];
+  /** The field by which an entry of the section names one of another list. */
+  readonly link: Field | undefined;
 }
 
 /** The facts that a measure reads. */
@@ -104,7 +111,11 @@ function toConfirm(body: RulebookBody, used: ReadonlySet<string>): Plan["toConfi
   const shown = new Set(body.requirements.flatMap((r) => (r.kind === "document" ? r.shows : [])));
   const fieldsOf = (wanted: (name: string) => boolean) =>
     body.sections
-      .map((section) => ({ section, fields: section.fields.filter((f) => wanted(`${section.key}.${f.key}`)) }))
+      .map((section) => ({
+        section,
+        fields: section.fields.filter((f) => wanted(`${section.key}.${f.key}`)),
+        link: section.fields.find((f) => f.kind === "entry"),
+      }))
       .filter((s) => s.fields.length > 0);
   return new Map(
     body.requirements.flatMap((r) => {

@@ -1,6 +1,6 @@
 import { compile, type Rule } from "./compile";
 import type { Condition } from "./condition";
-import type { FactSource } from "./fact";
+import type { FactList, FactSource } from "./fact";
 import type { Trace } from "./trace";
 import type { Judgement } from "./truth";
 
@@ -26,4 +26,9 @@ export function evaluate(condition: Condition, facts: FactSource): Trace {
 /** The same result without its reasons, for the many conditions whose trace nobody reads. */
 export function judge(condition: Condition, facts: FactSource): Judgement {
   return ruleOf(condition).judge(facts);
+}
+
+/** The same for every entry of a list at once, in their order. */
+export function judgeEach(condition: Condition, list: FactList, facts: FactSource): readonly Judgement[] {
+  return ruleOf(condition).judgeEach(list, facts);
 }

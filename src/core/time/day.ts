@@ -99,6 +99,9 @@ export function yearOf(value: Day): number {
   return toCivil(value).year;
 }
 
+/** The first of January. */
+export const firstDayOf = (year: number): Day => fromCivil({ year, month: 1, day: 1 });
+
 /** ISO weekday, 1 = Monday … 7 = Sunday. */
 export function weekday(value: Day): number {
   return ((((value + 3) % 7) + 7) % 7) + 1;

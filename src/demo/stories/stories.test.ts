@@ -2,9 +2,10 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { openWorld, type World } from "../../../tests/support/world";
 import { makeAuth } from "../../auth/better-auth";
 import { assess } from "../../core/assessment/assess";
+import { assessAndExplain } from "../../core/assessment/explain";
 import { restsOn } from "../../core/difference/touched-by-change";
 import type { LoadedFile } from "../../core/file/loaded-file";
-import type { Assessment } from "../../core/file/result";
+import type { ExplainedAssessment } from "../../core/file/result";
 import type { PlainDate } from "../../core/ids";
 import { becauseOf } from "../../core/rules/verdict";
 import { makeOffice, type ReferenceSet } from "../../core/standards/reference-set";
@@ -33,7 +34,7 @@ const fromAnchor = (day: PlainDate): string => {
 };
 
 /** Findings as an officer would tell them to a colleague: how each stands, and for those that are not met what decides it. */
-function findingLines(assessment: Assessment, loaded: LoadedFile): readonly string[] {
+function findingLines(assessment: ExplainedAssessment, loaded: LoadedFile): readonly string[] {
   return assessment.choices.flatMap((choice) => {
     const body = loaded.rulebooks[loaded.facts.choices.find((c) => c.id === choice.id)?.rulebookId ?? ""]?.body;
     const titles = body ? localTitles(titlesOf(body, referenceSet), "en") : {};
@@ -47,7 +48,7 @@ function findingLines(assessment: Assessment, loaded: LoadedFile): readonly stri
 }
 
 /** What an officer finds in a file after a moment of its story; of the findings only those that it changed. */
-function stepLines(moment: Moment, loaded: LoadedFile, assessment: Assessment, before: readonly string[]) {
+function stepLines(moment: Moment, loaded: LoadedFile, assessment: ExplainedAssessment, before: readonly string[]) {
   const { stage, turn, next } = assessment.file;
   const due = next?.due ? ` by ${fromAnchor(next.due)}` : "";
   const what = next ? `${turn} has to ${stepDeed({ ...next, title: next.title?.en })}${due}` : `${turn}’s turn`;
@@ -94,7 +95,7 @@ describe("the demo's stories", () => {
     const loaded = await loadFile(world.runtime.pool, applicationId);
     if (!loaded) throw new Error("no file");
     const office = await currentOffice(database(world.runtime.pool));
-    const assessment = assess({ ...loaded, office, at: world.runtime.now().getTime() });
+    const assessment = assessAndExplain({ ...loaded, office, at: world.runtime.now().getTime() });
     const known = steps.get(story.key) ?? { lines: [], findings: [] };
     const { lines, findings } = stepLines(moment, loaded, assessment, known.findings);
     known.lines.push(...lines);

@@ -1,4 +1,4 @@
-import type { ChoiceResult, FindingResult, RequirementResult } from "../../core/file/result";
+import type { ChoiceResult, ExplainedFinding, RequirementResult } from "../../core/file/result";
 import { becauseOf, waysToMeet } from "../../core/rules/verdict";
 import { detailLines, type FactTitles, leafSentence } from "../../text/words/trace";
 import type { FileData, FileOverride } from "../../views/assessment/file-data";
@@ -26,7 +26,7 @@ function OverrideLine({ override: o }: { override: FileOverride }) {
 }
 
 /** What a finding stands on. One that is open and rests on nothing claimed stands on nothing yet. */
-function basisWord({ finding, overrides, basis }: FindingResult): string {
+function basisWord({ finding, overrides, basis }: ExplainedFinding): string {
   if (overrides !== null) return "overridden";
   return finding === "open" && basis === "confirmed" ? "" : basis;
 }
@@ -34,7 +34,7 @@ function basisWord({ finding, overrides, basis }: FindingResult): string {
 const MOST_REASONS = 3;
 
 /** Beside a finding that is not met, or open: the values that decide it, without unfolding anything. */
-function Because({ finding, titles }: { finding: FindingResult; titles: FactTitles }) {
+function Because({ finding, titles }: { finding: ExplainedFinding; titles: FactTitles }) {
   if (finding.finding === "met" || finding.overrides !== null) return null;
   // That a test falls short says little: by what it does, says all.
   const sentences = new Set(
@@ -50,7 +50,7 @@ function Because({ finding, titles }: { finding: FindingResult; titles: FactTitl
 }
 
 /** The ways in which an open finding would be met, where there are several: “either … or …”. */
-function Ways({ finding, titles }: { finding: FindingResult; titles: FactTitles }) {
+function Ways({ finding, titles }: { finding: ExplainedFinding; titles: FactTitles }) {
   const ways = finding.finding === "open" ? waysToMeet(finding.trace) : [];
   if (ways.length < 2) return null;
   return (
@@ -69,7 +69,7 @@ function Ways({ finding, titles }: { finding: FindingResult; titles: FactTitles 
 interface Overriding {
   readonly data: FileData;
   readonly choice: ChoiceResult;
-  readonly finding: FindingResult;
+  readonly finding: ExplainedFinding;
   readonly acts: Pick<FileActs, "override" | "endOverride">;
 }
 
@@ -103,7 +103,7 @@ function Finding({
   data,
   acts,
 }: {
-  finding: FindingResult;
+  finding: ExplainedFinding;
   choice: ChoiceResult;
   data: FileData;
   acts: Overriding["acts"] | undefined;

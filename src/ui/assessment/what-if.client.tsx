@@ -3,7 +3,7 @@
 import { Button } from "antd";
 import { useRef, useState } from "react";
 import type { Json } from "../../core/file/facts";
-import type { FindingResult } from "../../core/file/result";
+import type { ExplainedFinding } from "../../core/file/result";
 import type { Field } from "../../core/rulebook/section";
 import type { Supposed } from "../../core/what-if/supposing";
 import type { FactTitles } from "../../text/words/trace";
@@ -109,7 +109,7 @@ function SectionInputs({
   );
 }
 
-function Outcome({ before, after, titles }: { before: FindingResult; after: FindingResult; titles: FactTitles }) {
+function Outcome({ before, after, titles }: { before: ExplainedFinding; after: ExplainedFinding; titles: FactTitles }) {
   const turned = before.finding !== after.finding;
   return (
     <details className="finding" data-finding={after.finding} data-turned={turned ? "true" : undefined}>

@@ -181,9 +181,8 @@ export function ValuePanel({
           ))
         : null}
       {requirement.checks.map((check) => (
-        <p key={check.key} className={check.trace.truth === "not met" ? "wrong strong" : "quiet"}>
-          {check.trace.truth === "met" ? "Holds" : check.trace.truth === "not met" ? "Does not hold" : "Open"}:{" "}
-          {check.title.en}
+        <p key={check.key} className={check.truth === "not met" ? "wrong strong" : "quiet"}>
+          {check.truth === "met" ? "Holds" : check.truth === "not met" ? "Does not hold" : "Open"}: {check.title.en}
         </p>
       ))}
     </div>

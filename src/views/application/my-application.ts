@@ -2,9 +2,9 @@ import { z } from "zod";
 import { AnswerIndex } from "../../core/answers/answer-index";
 import { reopenable } from "../../core/answers/reopening";
 import { applicantsShare } from "../../core/assessment/applicants-share";
-import { assess } from "../../core/assessment/assess";
 import { casesAsked, earlyWish } from "../../core/assessment/cases-asked";
 import { contexts } from "../../core/assessment/context";
+import { assessAndExplain } from "../../core/assessment/explain";
 import { lackingChoices, orderOf, standsFor, undertakingFor } from "../../core/catalogue/choice-rules";
 import { offeredOptions } from "../../core/catalogue/programme";
 import { growingSections, maySupply } from "../../core/evidence/may-supply";
@@ -94,7 +94,7 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
   const office = await officeNow(ctx.pool);
   const loaded = await loadFile(ctx.pool, id);
   if (!loaded) return null;
-  const assessment = assess({ ...loaded, office, at: ctx.now.getTime() });
+  const assessment = assessAndExplain({ ...loaded, office, at: ctx.now.getTime() });
   const index = new AnswerIndex(loaded.facts);
   const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office);
   const live = all.filter((c) => c.choice.withdrawnAt === null);
@@ -143,7 +143,7 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
         scope: r.scope,
         entry: r.entry,
         open: maySupply(loaded.facts, assessment, { requirement: r.key, scope: r.scope, entry: r.entry }, growing),
-        fails: r.checks.filter((c) => c.trace.truth === "not met").map((c) => c.title),
+        fails: r.checks.filter((c) => c.truth === "not met").map((c) => c.title),
         shows: r.shows,
         help: asked.get(r.key)?.help ?? null,
         signer: signerOf(documentOf(r.key), index, extras),

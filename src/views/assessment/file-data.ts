@@ -2,7 +2,7 @@ import type { ReachNote } from "../../core/contact/contact-notes";
 import type { RegistryResult } from "../../core/education/registry-answer";
 import type { Json } from "../../core/file/facts";
 import type { FileEvent as HistoryEvent } from "../../core/file/file-events";
-import type { Assessment } from "../../core/file/result";
+import type { ExplainedAssessment } from "../../core/file/result";
 import type { Field, Keeper } from "../../core/rulebook/section";
 import type { ReferenceSet, Registers } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
@@ -101,7 +101,7 @@ export interface FileData {
   readonly signedAs: string | null;
   /** For somebody who is under age today. */
   readonly underAge: { readonly age: number; readonly until: string } | null;
-  readonly assessment: Assessment;
+  readonly assessment: ExplainedAssessment;
   /** Other files that look like the same person’s. */
   readonly doubles: readonly Double[];
   readonly likenesses: readonly AlikeStatements[];

@@ -2,6 +2,7 @@ import { z } from "zod";
 import type { AnswerIndex } from "../../core/answers/answer-index";
 import { reopenable } from "../../core/answers/reopening";
 import { assessIn, prepare } from "../../core/assessment/assess";
+import { explain } from "../../core/assessment/explain";
 import { unconfirmed } from "../../core/assessment/steps";
 import type { ChoiceContext } from "../../core/file/choice-context";
 import type { LoadedFile } from "../../core/file/loaded-file";
@@ -170,7 +171,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
   const input = { ...loaded, office, at: ctx.now.getTime() };
   const prepared = prepare(input);
   const { index, all } = prepared;
-  const assessment = assessIn(prepared, input);
+  const assessment = explain(prepared, assessIn(prepared, input));
   const [cases, doubles, likenesses] = await Promise.all([
     casesOfFile(ctx.pool, loaded.facts, all, office),
     doublesOf(ctx.pool, { id, answers: loaded.facts.answers, email: extras.email }, scope),

@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { AnswerIndex } from "../../core/answers/answer-index";
-import { assess } from "../../core/assessment/assess";
+import { assessAndExplain } from "../../core/assessment/explain";
 import type { Json } from "../../core/file/facts";
-import type { ChoiceResult } from "../../core/file/result";
+import type { ExplainedChoice } from "../../core/file/result";
 import { planOf } from "../../core/rulebook/plan";
 import type { Field } from "../../core/rulebook/section";
 import type { LocalText } from "../../core/text/local-text";
@@ -28,8 +28,8 @@ export interface WhatIf {
   readonly choices: readonly {
     readonly id: string;
     readonly code: string;
-    readonly before: Pick<ChoiceResult, "findings" | "eligibility">;
-    readonly after: Pick<ChoiceResult, "findings" | "eligibility">;
+    readonly before: Pick<ExplainedChoice, "findings" | "eligibility">;
+    readonly after: Pick<ExplainedChoice, "findings" | "eligibility">;
   }[];
 }
 
@@ -64,7 +64,7 @@ export const whatIf = defineView({
     if (!loaded) return null;
     const office = await officeNow(pool);
     const found = (supposed: readonly Supposed[]) =>
-      assess({ ...loaded, facts: supposing(loaded.facts, supposed), office, at: now.getTime() }).choices;
+      assessAndExplain({ ...loaded, facts: supposing(loaded.facts, supposed), office, at: now.getTime() }).choices;
     const [before, after] = [found([]), found(changes)];
     return {
       sections: supposable(loaded),

@@ -1,7 +1,8 @@
 import { z } from "zod";
+import { explainFindings } from "../../core/assessment/explain";
 import { eligibilityOf, findingsOf } from "../../core/assessment/findings";
 import type { Track } from "../../core/catalogue/programme";
-import type { Eligibility, FindingResult } from "../../core/file/result";
+import type { Eligibility, ExplainedFinding } from "../../core/file/result";
 import { type FormSection, formSections } from "../../core/form/form-sections";
 import type { Rulebook, RulebookBody } from "../../core/rulebook/rulebook";
 import { selfCheckBody } from "../../core/rulebook/self-check";
@@ -19,7 +20,7 @@ export interface SelfCheckData {
   readonly title: LocalText;
   readonly tracks: readonly Track[];
   readonly sections: readonly FormSection[];
-  readonly findings: readonly FindingResult[];
+  readonly findings: readonly ExplainedFinding[];
   readonly eligibility: Eligibility;
   readonly factTitles: Readonly<Record<string, LocalText>>;
   readonly office: Registers;
@@ -71,7 +72,7 @@ export const selfCheck = defineView({
       answers,
       office,
     );
-    const findings = all.flatMap((context) => findingsOf(context, []));
+    const findings = all.flatMap((context) => explainFindings(context, findingsOf(context, [])));
     return {
       code,
       award: row.award,

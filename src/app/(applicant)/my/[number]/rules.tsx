@@ -1,4 +1,4 @@
-import type { FindingResult } from "../../../../core/file/result";
+import type { ExplainedFinding } from "../../../../core/file/result";
 import type { Locale } from "../../../../core/text/local-text";
 import { say } from "../../../../text/say";
 import { localTitles } from "../../../../text/words/trace";
@@ -11,7 +11,7 @@ export function ToldFinding({
   application,
   language,
 }: {
-  finding: FindingResult;
+  finding: ExplainedFinding;
   application: MyApplication;
   language: Locale;
 }) {
