@@ -1,11 +1,5 @@
 import type { AnswerFact, ConfirmationFact, FileFacts, Json } from "../file/facts";
 
-interface Place {
-  readonly scope: string;
-  readonly section: string;
-  readonly entry: string;
-}
-
 type Column<Value> = (Value | undefined)[];
 
 /**
@@ -40,11 +34,9 @@ export class AnswerSheet {
 
   /** @param guess entries are answered field by field in one order, so it is mostly the place after the last one */
   private take(field: string, guess: number): number {
-    if (this.fields[guess] === field) return guess;
+    if (guess >= 0 && guess < this.fields.length && this.fields[guess] === field) return guess;
     const known = this.fields.indexOf(field);
-    if (known >= 0) return known;
-    this.claims.push([]);
-    return this.fields.push(field) - 1;
+    return known >= 0 ? known : this.fields.push(field) - 1;
   }
 
   /** The place of an entry, which is made where it is not there. */
@@ -55,11 +47,16 @@ export class AnswerSheet {
 
   put(entry: number, guess: number, answer: AnswerFact): number {
     const place = this.take(answer.field, guess);
+    while (this.claims.length < place) this.claims.push([]);
     const column = this.claims[place];
-    if (column !== undefined) {
+    // An array made of its first element takes no room for more: most sheets have one entry.
+    if (column === undefined && entry === 0) this.claims[place] = [answer];
+    else {
+      const own = column ?? [];
+      this.claims[place] = own;
       // Without holes, which would make an array of it that is slow to read.
-      while (column.length < entry) column.push(undefined);
-      column[entry] = answer;
+      while (own.length < entry) own.push(undefined);
+      own[entry] = answer;
     }
     return place;
   }
@@ -157,9 +154,18 @@ export class AnswerRow {
 }
 
 /** One section's answers: what stands outside its list, and its list. */
-interface SectionAnswers {
-  readonly outside: AnswerSheet;
-  readonly list: AnswerSheet;
+class SectionAnswers {
+  outside: AnswerSheet | null = null;
+  list: AnswerSheet | null = null;
+
+  take(entry: string): AnswerSheet {
+    if (entry === "") {
+      this.outside ??= new AnswerSheet();
+      return this.outside;
+    }
+    this.list ??= new AnswerSheet();
+    return this.list;
+  }
 }
 
 const NO_SHEET = new AnswerSheet();
@@ -170,14 +176,17 @@ export class AnswerIndex {
   private readonly scopes = new Map<string, Map<string, SectionAnswers>>();
 
   constructor(facts: Pick<FileFacts, "answers" | "confirmations">) {
-    let last: Place | null = null;
+    let last: AnswerFact | null = null;
+    let own: SectionAnswers | null = null;
     let sheet = NO_SHEET;
     let entry = -1;
     let field = -1;
     for (const answer of facts.answers) {
-      // A file's answers come entry by entry.
-      if (last?.entry !== answer.entry || last.section !== answer.section || last.scope !== answer.scope) {
-        sheet = this.take(answer);
+      // A file's answers come section by section, and entry by entry.
+      const sameSection: boolean = last !== null && last.section === answer.section && last.scope === answer.scope;
+      if (own === null || !sameSection) own = this.take(answer.scope, answer.section);
+      if (!sameSection || last?.entry !== answer.entry) {
+        sheet = own.take(answer.entry);
         entry = sheet.takeEntry(answer.entry);
         sheet.claimed = sheet.ids.length;
         field = -1;
@@ -186,12 +195,12 @@ export class AnswerIndex {
       field = sheet.put(entry, field + 1, answer);
     }
     for (const confirmation of facts.confirmations) {
-      const confirmed = this.take(confirmation);
+      const confirmed = this.take(confirmation.scope, confirmation.section).take(confirmation.entry);
       confirmed.confirm(confirmed.takeEntry(confirmation.entry), confirmation);
     }
   }
 
-  private take({ scope, section, entry }: Place): AnswerSheet {
+  private take(scope: string, section: string): SectionAnswers {
     let sections = this.scopes.get(scope);
     if (sections === undefined) {
       sections = new Map();
@@ -199,10 +208,10 @@ export class AnswerIndex {
     }
     let own = sections.get(section);
     if (own === undefined) {
-      own = { outside: new AnswerSheet(), list: new AnswerSheet() };
+      own = new SectionAnswers();
       sections.set(section, own);
     }
-    return entry === "" ? own.outside : own.list;
+    return own;
   }
 
   /** What a section holds outside its list; empty where nobody has answered. */

@@ -124,11 +124,12 @@ function checkAddress(value: Json): ValueIssue | null {
   return street && town && land ? null : { code: "address-incomplete" };
 }
 
-const isScores = (value: Json): value is Scores =>
-  typeof value === "object" &&
-  value !== null &&
-  !Array.isArray(value) &&
-  Object.values(value).every((v) => typeof v === "string");
+export function isScores(value: Json): value is Scores {
+  if (typeof value !== "object" || value === null || Array.isArray(value)) return false;
+  const scores = value as Readonly<Record<string, Json>>; // an object that is no list
+  for (const part in scores) if (typeof scores[part] !== "string") return false;
+  return true;
+}
 
 function checkScoresOf(office: Registers, test: string | undefined, value: Json): ValueIssue | null {
   if (!isScores(value)) return { code: "wrong-kind" };

@@ -1,6 +1,6 @@
 import type { Json } from "../file/facts";
 import type { Gap } from "../file/gap";
-import { checkScores, type Scores } from "../language/test-definition";
+import { checkScores, resultOf, type Scores } from "../language/test-definition";
 import { papersFor } from "../people/papers";
 import type { Field, Section } from "../rulebook/section";
 import { withEntry } from "../rules/compile";
@@ -10,7 +10,7 @@ import type { FactList, FactSource } from "../rules/fact";
 import type { Judgement } from "../rules/truth";
 import type { ReferenceSet } from "../standards/reference-set";
 import type { AnswerIndex, AnswerSheet } from "./answer-index";
-import { checkValue, fieldBeside } from "./check-value";
+import { checkValue, fieldBeside, isScores } from "./check-value";
 import { isWhollyFed } from "./given-by-registry";
 import { repeatedEntries } from "./once";
 import { COMPLETE_FIELD } from "./typed-facts";
@@ -87,18 +87,24 @@ function fieldGap(
   const { field } = check;
   if (missing(field, value)) return field.required ? "missing" : null;
   const named = typeof beside === "string" ? beside : undefined;
+  if (field.kind === "scores") return scoresGap(check, office, named, value);
   if (!isRight(check, office, value, named)) return "wrong";
-  if (field.kind === "paper") return countsHere(field, office, value, facts) ? null : "wrong";
-  return field.kind === "scores" && lacksScores(office, named, value as Scores) ? "missing" : null; // checkValue let only scores pass
+  return field.kind === "paper" && !countsHere(field, office, value, facts) ? "wrong" : null;
 }
 
 function countsHere(field: Field, office: ReferenceSet, value: Json, facts: FactSource): boolean {
-  return papersFor(office.papers, field.papers, facts).some((paper) => paper.key === value);
+  const named = office.papers.filter((paper) => paper.key === value);
+  return papersFor(named, field.papers, facts).length > 0;
 }
 
-function lacksScores(office: ReferenceSet, test: string | undefined, scores: Scores): boolean {
+function scoresGap(check: FieldCheck, office: ReferenceSet, test: string | undefined, value: Json): Gap["code"] | null {
   const definition = office.tests.find((t) => t.key === test);
-  return definition !== undefined && checkScores(definition, scores).length > 0;
+  if (definition !== undefined && isScores(value)) {
+    const { complete, offScale } = resultOf(definition, value);
+    if (complete && !offScale) return null; // nearly all
+  }
+  if (!isRight(check, office, value, test)) return "wrong";
+  return definition !== undefined && checkScores(definition, value as Scores).length > 0 ? "missing" : null; // checkValue let only scores pass
 }
 
 /** The fields of an entry (or of a plain section) that apply now. */
@@ -174,11 +180,15 @@ export function sectionGaps(
   const { repeats } = section;
   const sheet = repeats ? index.list(scope, section.key) : index.outside(scope, section.key);
   const lacks: Lack[] = [];
-  for (const [order, check] of checksOf(section, office).entries()) {
+  const checks = checksOf(section, office);
+  let order = 0;
+  for (const check of checks) {
     const { when } = check.field;
-    if (!repeats && !applies(when, facts)) continue;
-    const asked = repeats && when !== undefined ? judgeEntries(when, sheet, facts.list(listName), facts) : null;
-    fieldLacks(check, order, repeats ? sheet.claimed : 1, sheet, asked, facts, office, lacks);
+    if (repeats || applies(when, facts)) {
+      const asked = repeats && when !== undefined ? judgeEntries(when, sheet, facts.list(listName), facts) : null;
+      fieldLacks(check, order, repeats ? sheet.claimed : 1, sheet, asked, facts, office, lacks);
+    }
+    order += 1;
   }
   const gap = (entry: string, field: string, code: Gap["code"]): Gap => ({
     scope,
@@ -187,9 +197,10 @@ export function sectionGaps(
     field,
     code,
   });
-  const gaps = lacks
-    .sort((a, b) => a.entry - b.entry || a.field - b.field)
-    .map(({ entry, field, code }) => gap(sheet.ids[entry] ?? "", section.fields[field]?.key ?? "", code));
+  if (lacks.length > 1) lacks.sort((a, b) => a.entry - b.entry || a.field - b.field);
+  const gaps = lacks.map(({ entry, field, code }) =>
+    gap(sheet.ids[entry] ?? "", section.fields[field]?.key ?? "", code),
+  );
   return repeats ? [...gaps, ...listGaps(section, repeats, scope, index, facts, gap)] : gaps;
 }
 
@@ -204,9 +215,10 @@ function listGaps(
 ): readonly Gap[] {
   const entries = index.entries(scope, section.key);
   const value = (entry: string, field: string): Json => index.claim(scope, section.key, entry, field);
-  const twice = section.fields.flatMap((field) =>
-    repeatedEntries(field, entries, value).map((entry) => gap(entry, field.key, "twice")),
-  );
+  const twice: Gap[] = [];
+  for (const field of section.fields)
+    if (field.once)
+      for (const entry of repeatedEntries(field, entries, value)) twice.push(gap(entry, field.key, "twice"));
   if (isWhollyFed(section, facts)) return twice;
   if (entries.length < repeats.min) return [...twice, gap("", "entry", "too-few")];
   const saysComplete = repeats.max > repeats.min && index.claim(scope, section.key, "", COMPLETE_FIELD) !== true;

@@ -11,23 +11,35 @@ import { type Fact, type FactList, type FactSource, UNKNOWN } from "../rules/fac
 import type { Office } from "../standards/reference-set";
 import { dayAt, requireDay } from "../time/zone";
 import type { ChoiceDays } from "./days";
+import { readSittings, type Sittings } from "./language";
 import { measureFact } from "./measures";
 
 const NO_LIST: FactList = { entries: [], open: true };
 
+const MEASURE = "measure.";
+
 const given = (value: string | null): Fact => (value === null ? UNKNOWN : { kind: "value", value, confirmed: true });
 
-/** The facts that come from the choice itself and not from the form. */
-function choiceFacts(choice: ChoiceFact): ReadonlyMap<string, Fact> {
-  return new Map<string, Fact>([
-    ["start", given(choice.start)],
-    ["choice.language", given(choice.language)],
-    ["choice.campus", given(choice.campus)],
-    ["choice.mode", given(choice.mode)],
-    ["choice.track", given(choice.track)],
-    ["choice.rank", { kind: "value", value: whole(choice.rank), confirmed: true }],
-    ["choice.answer", given(choice.decision?.answer ?? null)],
-  ]);
+/** A fact that comes from the choice itself and not from the form. */
+function choiceFact(choice: ChoiceFact, name: string): Fact {
+  switch (name) {
+    case "start":
+      return given(choice.start);
+    case "choice.language":
+      return given(choice.language);
+    case "choice.campus":
+      return given(choice.campus);
+    case "choice.mode":
+      return given(choice.mode);
+    case "choice.track":
+      return given(choice.track);
+    case "choice.rank":
+      return { kind: "value", value: whole(choice.rank), confirmed: true };
+    case "choice.answer":
+      return given(choice.decision?.answer ?? null);
+    default:
+      return UNKNOWN;
+  }
 }
 
 function sourceOf(
@@ -41,17 +53,18 @@ function sourceOf(
   const { sections, measures } = rulebook.body;
   const plan = planOf(rulebook.body);
   const typed = typedFacts(index, plan, choice.id, choice.submittedAt !== null);
-  const own = choiceFacts(choice);
   const computed = new Map<string, Fact>();
   const tests = sections.find((s) => s.core === "tests");
   const scope = tests?.scope === "choice" ? choice.id : "file";
-  const sittings = tests ? index.list(scope, tests.key) : null;
+  const sheet = index.list(scope, tests?.key ?? "");
   const scoresOf = (entry: string) => {
-    const [field, place] = [sittings?.find("scores") ?? -1, sittings?.placeOf(entry) ?? -1];
-    return {
-      value: sittings?.valueAt(field, place) ?? null,
-      confirmed: sittings?.confirmationAt(field, place) !== undefined,
-    };
+    const [field, place] = [sheet.find("scores"), sheet.placeOf(entry)];
+    return { value: sheet.valueAt(field, place), confirmed: sheet.confirmationAt(field, place) !== undefined };
+  };
+  let read: Sittings | null = null;
+  const sittings = (): Sittings => {
+    read ??= readSittings(source.list("tests"), scoresOf);
+    return read;
   };
   let group: string | null = null;
   const days: ChoiceDays = {
@@ -62,17 +75,20 @@ function sourceOf(
   };
   const ruled = { sections: plan.sections, rulings: facts.rulings, office, choice: choice.id };
   const measure = (name: string): Fact => {
-    if (!name.startsWith("measure.")) return UNKNOWN;
-    const key = name.slice(8);
+    const known = computed.get(name);
+    if (known !== undefined) return known;
+    const key = name.slice(MEASURE.length);
     const definition = measures.find((m) => m.key === key);
-    const fact = definition ? measureFact(definition, source, office, days, scoresOf, ruled) : UNKNOWN;
+    const fact = definition ? measureFact(definition, source, office, days, sittings, ruled) : UNKNOWN;
     computed.set(name, fact);
     return fact;
   };
   const source: FactSource = {
     list: (name) => typed.list(name) ?? NO_LIST,
-    scalar: (name) =>
-      name === "group" ? given(group) : (typed.scalar(name) ?? own.get(name) ?? computed.get(name) ?? measure(name)),
+    scalar: (name) => {
+      if (name.startsWith(MEASURE)) return measure(name);
+      return name === "group" ? given(group) : (typed.scalar(name) ?? choiceFact(choice, name));
+    },
   };
   group = facts.application.groupAtSubmission ?? applicantGroup(source, office);
   return { source, group };

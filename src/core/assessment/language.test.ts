@@ -10,7 +10,7 @@ import { judge } from "../rules/evaluate";
 import { entryOf, type Fact, type FactSource } from "../rules/fact";
 import { makeOffice } from "../standards/reference-set";
 import { addMonths, formatDay, parseDay } from "../time/day";
-import { levelMeasure, monthsMeasure, proofMeasure } from "./language";
+import { levelMeasure, monthsMeasure, proofMeasure, readSittings } from "./language";
 
 const office = makeOffice(1, { ...referenceSet, tests: Object.values(INVENTED_TESTS) });
 const given = (value: string | boolean | readonly string[] | null, confirmed = true): Fact =>
@@ -113,7 +113,7 @@ function sittings(rows: readonly Row[], { open = false, pending = null as string
   );
   const facts: FactSource = { scalar: () => ({ kind: "unknown" }), list: () => ({ entries, open }) };
   const scoresOf = (entry: string) => ({ value: rows[Number(entry)]?.[2] ?? null, confirmed: true });
-  return { facts, scoresOf };
+  return { facts, taken: readSittings(facts.list("tests"), scoresOf) };
 }
 
 const days = {
@@ -129,7 +129,7 @@ const SHORT_TWICE: readonly Row[] = [
 
 describe("language measures", () => {
   const level = (change: Partial<Extract<Measure, { kind: "level" }>>, rows: readonly Row[], options = {}) => {
-    const { facts, scoresOf } = sittings(rows, options);
+    const { facts, taken } = sittings(rows, options);
     const measure = {
       key: "l",
       kind: "level" as const,
@@ -138,7 +138,7 @@ describe("language measures", () => {
       tests: ["norvane", "tessaly"],
       ...change,
     };
-    const fact = levelMeasure(measure, facts, office, days, scoresOf);
+    const fact = levelMeasure(measure, facts, office, days, taken);
     return fact.kind === "value" ? `${String(fact.value)}${fact.mayRise ? " or more" : ""}` : fact.kind;
   };
   it.each<[string, Parameters<typeof level>, string]>([
@@ -168,13 +168,13 @@ describe("language measures", () => {
     ["fluent", null],
     [undefined, null],
   ])("what applicants say of themselves (%s) stands beside the result, and changes nothing", (says, expected) => {
-    const { facts, scoresOf } = sittings(SHORT_TWICE);
+    const { facts, taken } = sittings(SHORT_TWICE);
     const source = { ...facts, scalar: () => (says === undefined ? ({ kind: "unknown" } as const) : given(says)) };
     const measure = {
       ...{ key: "l", kind: "level" as const, title: { en: "", fr: "" }, language: "en", tests: ["norvane"] },
       stated: "answers.english.selfLevel",
     };
-    expect(levelMeasure(measure, source, office, days, scoresOf)).toMatchObject({
+    expect(levelMeasure(measure, source, office, days, taken)).toMatchObject({
       value: "B2",
       detail: { stated: expected },
     });
@@ -189,9 +189,9 @@ describe("language measures", () => {
     options = {},
     asked = minimums as Extract<Measure, { kind: "proof" }>["minimums"],
   ) => {
-    const { facts, scoresOf } = sittings(rows, options);
+    const { facts, taken } = sittings(rows, options);
     const measure = { key: "p", kind: "proof" as const, title: { en: "", fr: "" }, minimums: asked };
-    return proofMeasure(measure, facts, office, days, scoresOf);
+    return proofMeasure(measure, facts, office, days, taken);
   };
   it("are met by one of the accepted tests", () =>
     expect(proof([...SHORT_TWICE, ["quillmark", "2026-05-01", four("23", "23", "22", "22")]])).toMatchObject({

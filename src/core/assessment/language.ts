@@ -14,7 +14,15 @@ import type { Measure } from "../rulebook/rulebook";
 import { CEFR } from "../rules/compare";
 import { withEntry } from "../rules/compile";
 import { judge } from "../rules/evaluate";
-import { columnOf, type Detail, type Fact, type FactSource, type ProofPart, UNKNOWN } from "../rules/fact";
+import {
+  columnOf,
+  type Detail,
+  type Fact,
+  type FactList,
+  type FactSource,
+  type ProofPart,
+  UNKNOWN,
+} from "../rules/fact";
 import type { Truth } from "../rules/truth";
 import type { Office } from "../standards/reference-set";
 import { formatDay, monthsBetween, parseDay } from "../time/day";
@@ -30,28 +38,32 @@ function scoresIn(value: unknown): Scores {
 const textOf = (fact: Fact | undefined): string | null =>
   fact?.kind === "value" && typeof fact.value === "string" ? fact.value : null;
 
-/** The sittings of one test, in the order in which they were entered. */
-function sittingsOf(test: TestDefinition, facts: FactSource, scoresOf: ScoresOf): readonly Sitting[] {
-  const list = facts.list("tests");
-  const sittings: Sitting[] = [];
+/** The sittings of a file by their test, in the order in which they were entered: read once for all measures. */
+export type Sittings = ReadonlyMap<string, readonly Sitting[]>;
+
+export function readSittings(list: FactList, scoresOf: ScoresOf): Sittings {
+  const byTest = new Map<string, Sitting[]>();
   const names = columnOf(list, "test");
   for (const [i, entry] of list.entries.entries()) {
     const name = names[i];
-    if (name?.kind !== "value" || name.value !== test.key) continue;
+    if (name?.kind !== "value" || typeof name.value !== "string") continue;
     const taken = entry.at("date");
     const date = textOf(taken);
     const pending = textOf(entry.at("status")) === "pending";
     const expected = pending ? textOf(entry.at("expected")) : null;
     const scores = scoresOf(entry.id);
-    sittings.push({
+    const sitting: Sitting = {
       date: date === null ? null : parseDay(date),
       status: pending ? "pending" : "final",
       expected: expected === null ? null : parseDay(expected),
       scores: scoresIn(scores.value),
       confirmed: scores.confirmed && name.confirmed && taken.kind === "value" && taken.confirmed,
-    });
+    };
+    const known = byTest.get(name.value);
+    if (known === undefined) byTest.set(name.value, [sitting]);
+    else known.push(sitting);
   }
-  return sittings;
+  return byTest;
 }
 
 const WHOLE_LEVELS = CEFR.filter((level) => /^[A-C][12]$/u.test(level));
@@ -75,17 +87,17 @@ export function levelMeasure(
   facts: FactSource,
   office: Office,
   days: ChoiceDays,
-  scoresOf: ScoresOf,
+  sittings: Sittings,
 ): Fact {
   let best: { test: TestDefinition; set: ScoreSet; result: Result } | null = null;
   let bestAt = -1;
   let perhaps = facts.list("tests").open;
   const day = dayOf(days, measure.validOn);
   for (const key of measure.tests) {
-    const test = office.set.tests.find((t) => t.key === key);
-    const sittings = test ? sittingsOf(test, facts, scoresOf) : [];
-    if (!test || sittings.length === 0) continue;
-    const { valid, reasons } = countable(test, sittings, day, dayOf(days, measure.resultBy));
+    const taken = sittings.get(key);
+    const test = taken && office.set.tests.find((t) => t.key === key);
+    if (!taken || !test) continue;
+    const { valid, reasons } = countable(test, taken, day, dayOf(days, measure.resultBy));
     if (reasons.has("pending_result") || reasons.has("score_not_on_scale")) perhaps = true;
     for (const set of scoreSets(test, valid, measure.mode ?? "single")) {
       const result = resultOf(test, set.scores);
@@ -133,14 +145,13 @@ export function proofMeasure(
   facts: FactSource,
   office: Office,
   days: ChoiceDays,
-  scoresOf: ScoresOf,
+  sittings: Sittings,
 ): Fact {
   const judged = measure.minimums.flatMap((minimum) => {
-    const test = office.set.tests.find((t) => t.key === minimum.test);
-    if (!test) return [];
-    const sittings = sittingsOf(test, facts, scoresOf);
-    if (sittings.length === 0) return [];
-    const verdict = judgeSittings(test, minimum, sittings, dayOf(days, measure.validOn), dayOf(days, measure.resultBy));
+    const taken = sittings.get(minimum.test);
+    const test = taken && office.set.tests.find((t) => t.key === minimum.test);
+    if (!taken || !test) return [];
+    const verdict = judgeSittings(test, minimum, taken, dayOf(days, measure.validOn), dayOf(days, measure.resultBy));
     return [{ verdict, part: proofPart(minimum, verdict) }];
   });
   const detail = { kind: "proof" as const, parts: judged.map((j) => j.part) };

@@ -4,7 +4,7 @@ import type { Office } from "../standards/reference-set";
 import { ageMeasure } from "./age";
 import type { ChoiceDays } from "./days";
 import { gradeMeasure } from "./grade";
-import { levelMeasure, monthsMeasure, proofMeasure, type ScoresOf } from "./language";
+import { levelMeasure, monthsMeasure, proofMeasure, type Sittings } from "./language";
 import { type RulingInputs, rulingMeasure } from "./ruling";
 import { spanMeasure } from "./span";
 
@@ -14,16 +14,16 @@ export function measureFact(
   facts: FactSource,
   office: Office,
   days: ChoiceDays,
-  scoresOf: ScoresOf,
+  sittings: () => Sittings,
   ruled: RulingInputs,
 ): Fact {
   switch (measure.kind) {
     case "grade":
       return gradeMeasure(measure, facts, office);
     case "level":
-      return levelMeasure(measure, facts, office, days, scoresOf);
+      return levelMeasure(measure, facts, office, days, sittings());
     case "proof":
-      return proofMeasure(measure, facts, office, days, scoresOf);
+      return proofMeasure(measure, facts, office, days, sittings());
     case "studyMonths":
       return monthsMeasure(measure, facts);
     case "age":

@@ -65,7 +65,12 @@ export function readClock(
   return { used, paused, due: open ? null : dueDay(start, limit, stretches, calendar), overdue: used > limit };
 }
 
-function dueDay(start: Day, limit: number, stretches: readonly Running[], calendar: WorkingCalendar | null): Day | null {
+function dueDay(
+  start: Day,
+  limit: number,
+  stretches: readonly Running[],
+  calendar: WorkingCalendar | null,
+): Day | null {
   let left = limit;
   for (const { from, to } of stretches) {
     const day = calendar ? addWorking(calendar, from, left) : from + left;

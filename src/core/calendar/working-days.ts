@@ -44,7 +44,9 @@ function countedYears(rules: Rules, from: number, to: number): LoadedYears {
 }
 
 export function workingCalendar(data: CalendarData): WorkingCalendar {
-  const holidays = new Set(Object.values(data.holidays).flatMap((dates) => dates.flatMap((date) => parseDay(date) ?? [])));
+  const holidays = new Set(
+    Object.values(data.holidays).flatMap((dates) => dates.flatMap((date) => parseDay(date) ?? [])),
+  );
   const rules: Rules = { weekend: new Set(data.weekend), holidays };
   const years = Object.keys(data.holidays)
     .map(Number)
@@ -99,4 +101,3 @@ export function workingBetween(calendar: WorkingCalendar, from: Day, to: Day): n
 /** Whether the holidays of every year from one day to another are loaded. */
 export const isLoaded = (calendar: WorkingCalendar, from: Day, to: Day): boolean =>
   (yearsAround(calendar, from)?.last ?? from - 1) >= to;
-
