@@ -8,6 +8,7 @@ import { act, fillForm } from "../../src/demo/applicant";
 import { someone } from "../../src/demo/people";
 import { referenceSet } from "../../src/demo/reference-set";
 import { runJob } from "../../src/jobs/handlers";
+import { verifyAll } from "../../src/verify";
 import { byHand, plainFiles } from "./fifteen-rules";
 import { bare, manyFiles } from "./files";
 import { report, time } from "./measure";
@@ -17,10 +18,11 @@ const ONE_IN = 20;
 const SYSTEM: Actor = { kind: "system" };
 
 /**
- * 100,000 files in 5 s of CPU were asked for where the hand-written rules assess 375,000 a second. Machines differ, so a file may take as
- * many times its hand-written assessment as there.
+ * What is asked for is meant where the hand-written rules assess 375,000 files a second: 100,000 files assessed again in 60 s, database and
+ * all, 100,000 that a change cannot touch passed over in 2 s. Machines differ, so a file may take as many times its hand-written
+ * assessment as there.
  */
-const TIMES_BY_HAND = (5 / 100_000) * 375_000;
+const timesByHand = (seconds: number): number => Math.round((seconds / 100_000) * 375_000 * 10) / 10;
 
 /** Milliseconds for one file by the hand-written rules, on this machine and now. */
 async function handWritten(): Promise<number> {
@@ -41,6 +43,11 @@ const STRICTER = {
 /** The same, and something that could touch any file. */
 const STRICTER_FOR_ALL = { ...STRICTER, graceMinutes: referenceSet.graceMinutes + 1 };
 const AS_BEFORE = { ...STRICTER_FOR_ALL, scales: referenceSet.scales };
+/** A scale changes that no file names. */
+const UNUSED = {
+  ...AS_BEFORE,
+  scales: AS_BEFORE.scales.map((s) => (s.key === "to10" ? { ...s, pass: "6" } : s)),
+};
 
 /** Files that are looked at again because the standards changed, end to end, beside reading and assessing the same files and nothing else. */
 export async function benchReassess(pool: pg.Pool, runtime: Runtime, roundId: string): Promise<void> {
@@ -108,17 +115,27 @@ export async function benchReassess(pool: pg.Pool, runtime: Runtime, roundId: st
     all.ms <= floor * 2 && all.changed >= expected,
   );
   const few = await inForce(AS_BEFORE);
+  const none = await inForce(UNUSED);
   const hand = await handWritten();
-  const inCpu = (what: string, { ms, cpu, changed }: typeof few) => {
-    const times = cpu / FILES / hand;
+  const beside = (what: string, { ms, cpu, changed }: typeof few, most: number) => {
+    const times = ms / FILES / hand;
     report(
       `${what} (${changed.toLocaleString("en")} change)`,
       `${seconds(ms)}, of it CPU here ${seconds(cpu)}`,
       times,
-      `at most ${TIMES_BY_HAND} (a file, in CPU, beside by hand)`,
-      times <= TIMES_BY_HAND && changed >= expected,
+      `at most ${most} (a file, beside by hand)`,
+      times <= most,
     );
   };
-  inCpu("every file may be touched", all);
-  inCpu(`a scale of one file in ${ONE_IN} changes`, few);
+  beside("every file may be touched", all, timesByHand(60));
+  beside(`a scale of one file in ${ONE_IN} changes`, few, timesByHand(60 / ONE_IN + 2));
+  beside("a scale that no file names changes", none, timesByHand(2));
+  const { files, differing } = await verifyAll(pool);
+  report(
+    "verified afterwards",
+    `${files.toLocaleString("en")} files`,
+    differing.length,
+    "0 rows differ",
+    differing.length === 0,
+  );
 }

@@ -33,6 +33,10 @@ export interface JobContext {
 
 const SYSTEM = { kind: "system" } as const;
 const BATCH = 200;
+/** Files are asked for many at a time, because each search for them looks at all. */
+const ASKED = 10_000;
+/** While the database reads the files of one lane, those of the other are assessed. */
+const LANES = 2;
 
 /** Sends one mail: claims it, calls the mail service outside any transaction, and reports how it went. */
 async function sendMessage(
@@ -92,9 +96,15 @@ async function reassessAged({ runtime }: JobContext): Promise<void> {
     failure = error;
   }
   for (;;) {
-    const applicationIds = await agedFiles(runtime.pool, runtime.now(), BATCH);
-    if (applicationIds.length === 0) break;
-    await reassessTogether(runtime, applicationIds);
+    const aged = await agedFiles(runtime.pool, runtime.now(), ASKED);
+    if (aged.length === 0) break;
+    const lane = async (first: number) => {
+      for (let i = first * BATCH; i < aged.length; i += LANES * BATCH)
+        await reassessTogether(runtime, aged.slice(i, i + BATCH));
+    };
+    // Each lane ends before more are asked for, also where the other fails.
+    const ended = await Promise.allSettled(Array.from({ length: LANES }, (_, i) => lane(i)));
+    for (const end of ended) if (end.status === "rejected") throw end.reason;
   }
   if (failure !== null) throw failure;
 }

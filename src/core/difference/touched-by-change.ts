@@ -67,9 +67,16 @@ export function restsOn(
   const names = new Set(Object.keys(rulebooks).map(nameOfRulebook));
   for (const { body } of Object.values(rulebooks)) {
     const lists = fieldsOfLists(body);
+    let last = "";
+    let named = lists.get(last);
     for (const values of [answers, confirmations])
       for (const { section, field, value } of values) {
-        const list = lists.get(section)?.get(field);
+        // A file's answers come section by section.
+        if (section !== last) {
+          last = section;
+          named = lists.get(section);
+        }
+        const list = named?.size ? named.get(field) : undefined;
         if (list && typeof value === "string" && value !== "") names.add(nameIn(list, value));
       }
   }

@@ -4,8 +4,9 @@ import { shownName } from "./shown-name";
 
 /** What of a file is compared with others: the name, the date of birth and the number of the travel document, as they are claimed. */
 export function personOf(answers: readonly AnswerFact[], email: string | null): PersonKeys {
+  const own = answers.filter(({ section }) => section === "person" || section === "citizenship");
   const text = (section: string, field: string): string => {
-    const value = answers.find((a) => a.section === section && a.field === field)?.value;
+    const value = own.find((a) => a.section === section && a.field === field)?.value;
     return typeof value === "string" ? value.trim() : "";
   };
   const number = text("citizenship", "passportNumber");
@@ -14,7 +15,7 @@ export function personOf(answers: readonly AnswerFact[], email: string | null): 
     .map((name) => name.trim())
     .filter(Boolean);
   return {
-    name: shownName({ answers }),
+    name: shownName({ answers: own }),
     formerNames: former,
     birthDate: text("person", "birthDate"),
     email,

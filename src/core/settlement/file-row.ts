@@ -7,8 +7,7 @@ import type { Assessment, AwaitedKind, ChoiceResult, Stage } from "../file/resul
 import type { Instant } from "../ids";
 import { fold } from "../people/fold";
 import { personOf } from "../people/person-of";
-import { candidateKeys } from "../people/same-person";
-import { shownName } from "../people/shown-name";
+import { candidateKeys, type PersonKeys } from "../people/same-person";
 import { claimKey, numberedClaims } from "../results/numbered-claims";
 import type { Office } from "../standards/reference-set";
 import { toInstant } from "../time/zone";
@@ -65,10 +64,10 @@ const NO_DUE = "9999-12-31T00:00:00.000Z" as Instant; // in the branded shape
 
 const byText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
-function keysOf({ facts, rulebooks }: LoadedFile): readonly string[] {
+function keysOf({ facts, rulebooks }: LoadedFile, person: PersonKeys): readonly string[] {
   const sections = Object.values(rulebooks).flatMap((r) => r.body.sections);
   const claims = numberedClaims(facts.answers, sections).map(claimKey);
-  return [...new Set([...candidateKeys(personOf(facts.answers, null)), ...claims])].sort();
+  return [...new Set([...candidateKeys(person), ...claims])].sort();
 }
 
 const choiceRow = ({ id, stage, closedAs, eligibility, findings }: ChoiceResult): ChoiceRow => ({
@@ -90,8 +89,8 @@ function awaitedRows({ awaited }: Assessment): readonly AwaitedRow[] {
 export function fileRow(loaded: LoadedFile, assessment: Assessment, office: Office, at: number): FileRow {
   const { file } = assessment;
   const { id, number } = loaded.facts.application;
-  const name = shownName(loaded.facts);
-  const { formerNames = [] } = personOf(loaded.facts.answers, null);
+  const person = personOf(loaded.facts.answers, null);
+  const { name, formerNames = [] } = person;
   return {
     applicationId: id,
     number,
@@ -114,7 +113,7 @@ export function fileRow(loaded: LoadedFile, assessment: Assessment, office: Offi
     restsOn: restsOn(loaded.facts.answers, loaded.facts.confirmations, loaded.rulebooks),
     choices: assessment.choices.map(choiceRow).sort((a, b) => byText(a.choiceId, b.choiceId)),
     folded: `${fold([name, ...formerNames].join(" "))} ${number}`,
-    keys: keysOf(loaded),
+    keys: keysOf(loaded, person),
     awaited: awaitedRows(assessment),
   };
 }

@@ -1075,7 +1075,6 @@ CREATE INDEX "standing_officer" ON "file_standing" USING btree ("officer_id","tu
 CREATE INDEX "standing_owes" ON "file_standing" USING gin ("owes");--> statement-breakpoint
 CREATE INDEX "standing_mend" ON "file_standing" USING btree ("turn","mend_until");--> statement-breakpoint
 CREATE INDEX "standing_valid" ON "file_standing" USING btree ("valid_until");--> statement-breakpoint
-CREATE INDEX "standing_office" ON "file_standing" USING btree ("office_version");--> statement-breakpoint
 CREATE INDEX "file_trouble_next" ON "file_trouble" USING btree ("next_try_at");--> statement-breakpoint
 CREATE INDEX "message_due" ON "message" USING btree ("due_at") WHERE "message"."state" = 'queued';--> statement-breakpoint
 CREATE INDEX "message_claimed" ON "message" USING btree ("claimed_at") WHERE "message"."state" = 'sending';--> statement-breakpoint

@@ -98,6 +98,7 @@ export const fileStanding = pgTable(
     /** Until when gaps of a submitted file can still be mended before its round closes. */
     mendUntil: instant("mend_until"),
     assessedAt: instant("assessed_at").notNull(),
+    /** Without an index: thousands of files are passed over at once, and each write of an index would cost more than the rare search. */
     officeVersion: integer("office_version").notNull(),
     /** What the result rests on of the reference set, and the rulebooks. */
     restsOn: text("rests_on").array().notNull(),
@@ -112,7 +113,6 @@ export const fileStanding = pgTable(
     index("standing_owes").using("gin", t.owes),
     index("standing_mend").on(t.turn, t.mendUntil),
     index("standing_valid").on(t.validUntil),
-    index("standing_office").on(t.officeVersion),
   ],
 );
 
