@@ -17,9 +17,9 @@ import { announceOpenings, forgetInterest, noteInterest } from "./catalogue/inte
 import * as programmes from "./catalogue/programmes";
 import { remindOpenings } from "./catalogue/remind-openings";
 import * as rounds from "./catalogue/rounds";
-import { askReach, confirmReach, noteReach } from "./contact/contact-notes";
+import { askContact, confirmContact, noteContact } from "./contact/contact-notes";
 import { eraseCopies, orderCopies, reportCopy } from "./copies/copies";
-import { leaveOutPage, writeDigest } from "./copies/section-summary";
+import { leaveOutPage, writeSummary } from "./copies/section-summary";
 import * as decisions from "./decision/decisions";
 import { askApplicant, settleAsk } from "./evidence/asks";
 import { confirmValues } from "./evidence/confirm-values";
@@ -96,7 +96,7 @@ export const ACTS = {
   settleOwnerResult,
   takeOwnerList,
   leaveOutPage,
-  writeDigest,
+  writeSummary,
   compareStatements,
   judgeLikeness,
   linkInstitution: institutions.linkInstitution,
@@ -147,9 +147,9 @@ export const ACTS = {
   noteKeeper,
   keepLinkCopy,
   noteLink,
-  noteReach,
-  askReach,
-  confirmReach,
+  noteContact,
+  askContact,
+  confirmContact,
   answerSearch,
   removeDocument,
   setAsideTwin,

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { say } from "../text/say";
+import { sentence } from "../text/sentence";
 import { Library } from "../ui/frame/library.client";
 import { setLanguage } from "./language.action";
 import { locale, nonce, officeZone } from "./request";
@@ -13,12 +13,12 @@ export async function LightPage({ children }: { children: ReactNode }) {
       <div className="light">
         <header className="light-band">
           <span className="light-brand">
-            Unvex <span>{say(language, "brand.line")}</span>
+            Unvex <span>{sentence(language, "brand.line")}</span>
           </span>
           <form action={setLanguage}>
             <input type="hidden" name="locale" value={other} />
             <button type="submit" className="link-button" lang={other}>
-              {say(language, "nav.language")}
+              {sentence(language, "nav.language")}
             </button>
           </form>
         </header>

@@ -10,7 +10,7 @@ import { type Actor, holds, OFFICE, type Role } from "../core/rights/actor";
 import type { Locale } from "../core/text/local-text";
 import { describeDefect } from "../db/defects";
 import { webRuntime } from "../runtime";
-import { pickLocale } from "../text/say";
+import { pickLocale } from "../text/sentence";
 import { type Identity, identityOf } from "../views/people/identity";
 import { officeNow } from "../views/view/office-now";
 import { readView, type View } from "../views/view/view";

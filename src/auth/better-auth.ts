@@ -12,7 +12,7 @@ const SESSION_SECONDS = 14 * 24 * 3600;
 
 /**
  * The auth package, set up in one place. It owns accounts, credentials and sessions; links, mails, guesses and rights are ours,
- * so none of its own addresses is reachable from outside.
+ * so none of its own addresses is contactAt from outside.
  */
 export function makeAuth(db: Database, settings: { readonly url: string; readonly secret: string }) {
   return betterAuth({

@@ -6,6 +6,7 @@ import { assess } from "../core/assessment/assess";
 import type { Json } from "../core/file/facts";
 import type { Gap } from "../core/file/gap";
 import type { LoadedFile } from "../core/file/loaded-file";
+import { answerKey } from "../core/file/place";
 import type { Actor } from "../core/rights/actor";
 import type { Picture } from "../core/rulebook/requirement";
 import type { Field, Section } from "../core/rulebook/section";
@@ -239,7 +240,7 @@ export async function fillAny(
     const changes = gaps
       .map((gap) => changeFor(gap, loaded, profile, told))
       .filter((c) => {
-        const place = `${c.scope}|${c.section}|${c.entry}|${c.field}`;
+        const place = answerKey(c);
         // An entry that another list will only hold after this round is named in the next.
         if (c.value === "" || known.has(place)) return false;
         known.add(place);

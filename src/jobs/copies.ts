@@ -2,7 +2,7 @@ import { type Runtime, runAct } from "../acts/act/act";
 import { reportCopy } from "../acts/copies/copies";
 import { printDossier } from "../formats/print/dossier";
 import { printFormCopy } from "../formats/print/form-copy";
-import { say } from "../text/say";
+import { sentence } from "../text/sentence";
 import { formCopy, suppliedInOrder } from "../views/application/form-copy";
 import { applicationOfCopy, type CopyWork, copyWork, forAssessors, uploadedBytes } from "../views/copies/copy-work";
 
@@ -17,9 +17,9 @@ async function printOne(
 ): Promise<Buffer | null> {
   const application = await applicationOfCopy(pool, applicationId, now());
   if (!application) return null;
-  const { digests, leftOut } =
-    reader === "assessors" ? await forAssessors(pool, applicationId) : { digests: [], leftOut: NOTHING_LEFT_OUT };
-  const form = await printFormCopy(formCopy(application, name, LOCALE, reader, digests), LOCALE, now());
+  const { summaries, leftOut } =
+    reader === "assessors" ? await forAssessors(pool, applicationId) : { summaries: [], leftOut: NOTHING_LEFT_OUT };
+  const form = await printFormCopy(formCopy(application, name, LOCALE, reader, summaries), LOCALE, now());
   if (!documents) return Buffer.from(form);
   const all = [];
   for (const { uploadId, title } of suppliedInOrder(application, LOCALE, reader)) {
@@ -27,7 +27,7 @@ async function printOne(
     const without = leftOut.get(uploadId) ?? [];
     if (upload) all.push({ title, mediaType: upload.mediaType, bytes: new Uint8Array(upload.bytes), without });
   }
-  return Buffer.from(await printDossier(form, application.number, all, say(LOCALE, "copy.leftOut")));
+  return Buffer.from(await printDossier(form, application.number, all, sentence(LOCALE, "copy.leftOut")));
 }
 
 /**

@@ -1,12 +1,12 @@
 import { IntlMessageFormat } from "intl-messageformat";
 import { describe, expect, it } from "vitest";
-import { RETURN_REASONS } from "../acts/evidence/judge-evidence";
 import { TEMPLATES } from "../acts/mail/queue-mail";
+import { RETURN_REASONS } from "../core/evidence/inputs";
 import { STEP_KINDS } from "../core/file/result";
 import { REASONS } from "../core/record/outcome";
 import { STANDINGS } from "../core/rulebook/requirement";
 import { formatDate, formatMoment, formatMoney } from "./format";
-import { isTextKey, pickLocale, say } from "./say";
+import { isTextKey, pickLocale, sentence } from "./sentence";
 import { en } from "./sentences/en";
 import { fr } from "./sentences/fr";
 import { countryOptions } from "./words/code-lists";
@@ -38,7 +38,7 @@ describe("the catalogues", () => {
     const names = wanted(en[key]);
     expect(wanted(fr[key])).toEqual(names);
     for (const locale of ["en", "fr"] as const)
-      expect(say(locale, key, Object.fromEntries(names.map((n) => [n, 2])))).not.toMatch(/[{}]/u);
+      expect(sentence(locale, key, Object.fromEntries(names.map((n) => [n, 2])))).not.toMatch(/[{}]/u);
   });
 
   it.each([

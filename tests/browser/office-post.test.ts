@@ -24,7 +24,7 @@ describe("what leaves the office and comes back", () => {
 
   it("a letter that came back is told to the applicant, whose word then stands in the list of addresses", async () => {
     const { page } = lead;
-    await page.goto(`${file}?show=reach`);
+    await page.goto(`${file}?show=contact`);
     const letters = page.getByRole("listitem").filter({ hasText: "letters go here" });
     await letters.getByRole("button", { name: "A letter came back" }).click();
     await letters.getByLabel(/Why it came back/).fill("Unknown at this address");
@@ -52,7 +52,7 @@ describe("what leaves the office and comes back", () => {
 
   it("a call is noted with what came of it", async () => {
     const { page } = lead;
-    await page.goto(`${file}?show=reach`);
+    await page.goto(`${file}?show=contact`);
     const phone = page.getByRole("listitem").filter({ hasText: "In an emergency" }).first();
     await phone.getByRole("button", { name: "Note a call" }).click();
     await choose(page, "What came of the call", "the number does not work");

@@ -3,7 +3,7 @@ import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act/act";
 import { eraseCopies, KEPT_DAYS, orderCopies } from "../../src/acts/copies/copies";
-import { leaveOutPage, writeDigest } from "../../src/acts/copies/section-summary";
+import { leaveOutPage, writeSummary } from "../../src/acts/copies/section-summary";
 import type { Reader } from "../../src/core/form/readers";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
@@ -137,7 +137,7 @@ describe("copies of several applications", () => {
     const applicationId = files[0]?.applicationId ?? "";
     const write = (text: string) =>
       reasonOf(
-        runAct(world.runtime, writeDigest, officer, { applicationId, scope: "file", section: "education", text }),
+        runAct(world.runtime, writeSummary, officer, { applicationId, scope: "file", section: "education", text }),
       );
     const { rows } = await world.runtime.pool.query<{ id: string; pages: number }>(
       "select id, pages from upload where application_id = $1 order by pages desc limit 1",
@@ -159,7 +159,7 @@ describe("copies of several applications", () => {
     const seen = await readView(world.runtime, fileView, officer, {
       number: (await lookAt(world, applicationId)).loaded.facts.application.number,
     });
-    expect(seen?.digests).toMatchObject([{ section: "education", text: "One degree, in seven semesters." }]);
+    expect(seen?.summaries).toMatchObject([{ section: "education", text: "One degree, in seven semesters." }]);
     expect(seen?.documents.find((d) => d.uploadId === upload?.id)?.leftOut).toEqual([1]);
     const [assessors, office] = [await made("assessors"), await made("office")];
     expect(assessors.text).toContain("One degree, in seven semesters.");

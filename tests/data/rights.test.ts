@@ -124,9 +124,9 @@ describe("rights", () => {
       },
       setAsideTwin: { applicationId, evidenceId: applicationId },
       noteKeeper: { applicationId, scope: "file", section: "status", field: "oursNumber", text: "x" },
-      noteReach: { applicationId, scope: "file", section: "contact", field: "phone", kind: "talked" },
-      askReach: { applicationId, scope: "file", section: "contact", field: "phone" },
-      confirmReach: { applicationId, scope: "file", section: "contact", field: "phone" },
+      noteContact: { applicationId, scope: "file", section: "contact", field: "phone", kind: "talked" },
+      askContact: { applicationId, scope: "file", section: "contact", field: "phone" },
+      confirmContact: { applicationId, scope: "file", section: "contact", field: "phone" },
       noteLink: {
         applicationId,
         scope: "file",
@@ -219,7 +219,7 @@ describe("rights", () => {
       setRegistryMode: { down: false, delayMs: 0 },
       judgeSamePerson: { applicationId, otherNumber: "27-99999", verdict: "different" },
       leaveOutPage: { applicationId, uploadId: randomUUID(), page: 1, out: true },
-      writeDigest: { applicationId, scope: "file", section: "person", text: "In short" },
+      writeSummary: { applicationId, scope: "file", section: "person", text: "In short" },
       matchResults: { applicationId },
       settleOwnerResult: { applicationId, resultId: randomUUID(), theirs: true },
       takeOwnerList: {

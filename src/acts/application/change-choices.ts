@@ -1,5 +1,6 @@
 import { eq } from "drizzle-orm";
 import { z } from "zod";
+import { moveChoiceInput } from "../../core/application/inputs";
 import { offeredOptions } from "../../core/catalogue/programme";
 import { choice, intake, programme } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
@@ -58,14 +59,7 @@ async function isForeign(ctx: ActContext, choiceId: string, { campus, mode, trac
  */
 export const moveChoice = defineFileAct({
   name: "move-choice",
-  input: z.object({
-    applicationId: z.uuid(),
-    choiceId: z.uuid(),
-    campus: z.string().nullable(),
-    mode: z.string().nullable(),
-    track: z.string().nullable(),
-    reason: z.string().trim().min(1).max(500),
-  }),
+  input: moveChoiceInput,
   right: "office",
   about: ({ choiceId, campus, mode, track, reason }) => ({ choice: choiceId, campus, mode, track, reason }),
   run: async (ctx, file, { choiceId, campus, mode, track, reason }) => {

@@ -1,5 +1,6 @@
 import { and, eq, isNull } from "drizzle-orm";
-import { z } from "zod";
+import type { z } from "zod";
+import { moveProgrammeInput } from "../../core/application/inputs";
 import { choiceRefusal } from "../../core/catalogue/choice-rules";
 import { optionsElsewhere } from "../../core/catalogue/programme";
 import { holds, OFFICE } from "../../core/rights/actor";
@@ -9,17 +10,8 @@ import { defineFileAct, type OpenFile } from "../act/file-act";
 import { mailApplicant } from "../mail/queue-mail";
 import { findTarget, heldChoices } from "./choice-target";
 
-/** A choice, another place for it (a round, and a track of what it is for), and why. */
-const input = z.object({
-  applicationId: z.uuid(),
-  choiceId: z.uuid(),
-  roundId: z.uuid(),
-  track: z.string().nullable().default(null),
-  reason: z.string().trim().min(1).max(500),
-});
-
 /** A submitted, undecided choice and another place of its procedure and cycle; or why it cannot be put there. */
-async function placeFor(ctx: ActContext, file: OpenFile, { choiceId, roundId }: z.output<typeof input>) {
+async function placeFor(ctx: ActContext, file: OpenFile, { choiceId, roundId }: z.output<typeof moveProgrammeInput>) {
   const own = file.facts.choices.find((c) => c.id === choiceId);
   const target = await findTarget(ctx, roundId);
   const [row] = await ctx.db.select().from(application).where(eq(application.id, file.id));
@@ -36,7 +28,7 @@ async function placeFor(ctx: ActContext, file: OpenFile, { choiceId, roundId }: 
  */
 export const moveProgramme = defineFileAct({
   name: "move-programme",
-  input,
+  input: moveProgrammeInput,
   right: "office",
   about: ({ choiceId, roundId, reason }) => ({ choice: choiceId, round: roundId, reason }),
   run: async (ctx, file, wanted) => {
@@ -85,7 +77,7 @@ export const moveProgramme = defineFileAct({
 /** Writes to the applicant that another programme or track may suit them better, and how they can ask for it. Nothing is moved. */
 export const suggestMove = defineFileAct({
   name: "suggest-move",
-  input,
+  input: moveProgrammeInput,
   right: "office",
   about: ({ choiceId, roundId, track, reason }) => ({ choice: choiceId, round: roundId, track, reason }),
   run: async (ctx, file, wanted) => {

@@ -1,14 +1,14 @@
 import { and, eq, isNull } from "drizzle-orm";
 import { z } from "zod";
 import { reopenable, type SectionPlace, samePlace as same } from "../../core/answers/reopening";
+import { endReopeningInput, readCorrectionsInput, reopenSectionsInput } from "../../core/application/inputs";
+import { entryKey } from "../../core/file/place";
 import { correctionRequest, reopening } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { settleFile } from "../act/settle";
 import { mailApplicant } from "../mail/queue-mail";
 import { writeSnapshot } from "./snapshot";
-
-const sectionPlace = z.object({ scope: z.string().max(40), section: z.string().max(60) });
 
 const isOpen = (file: OpenFile) =>
   and(eq(reopening.applicationId, file.id), isNull(reopening.answeredAt), isNull(reopening.endedAt));
@@ -21,12 +21,7 @@ async function openOne(ctx: ActContext, file: OpenFile) {
 /** Opens named sections of a submitted file again, with a reason and a date; what is open already stays open and takes the new date. */
 export const reopenSections = defineFileAct({
   name: "reopen-sections",
-  input: z.object({
-    applicationId: z.uuid(),
-    sections: z.array(sectionPlace).min(1).max(60),
-    reason: z.string().trim().min(1).max(2000),
-    due: z.iso.date(),
-  }),
+  input: reopenSectionsInput,
   right: "office",
   about: ({ sections, due }) => ({ sections: sections.map((s) => s.section), due }),
   run: async (ctx, file, { sections, reason, due }) => {
@@ -89,8 +84,7 @@ export const sendCorrections = defineFileAct({
     const gaps = file.assessment.requirements
       .filter((r) => r.kind === "sections" && r.choices.some((id) => submitted.some((c) => c.id === id)))
       .flatMap((r) => r.gaps);
-    if (gaps.length > 0)
-      return refuse("not-complete", { missing: gaps.map((g) => `${g.scope}|${g.section}|${g.entry}`).slice(0, 50) });
+    if (gaps.length > 0) return refuse("not-complete", { missing: gaps.map(entryKey).slice(0, 50) });
     const no = await writeSnapshot(
       ctx,
       file,
@@ -106,7 +100,7 @@ export const sendCorrections = defineFileAct({
 /** An officer has read what was corrected: the file goes on. */
 export const readCorrections = defineFileAct({
   name: "read-corrections",
-  input: z.object({ applicationId: z.uuid() }),
+  input: readCorrectionsInput,
   right: "office",
   run: async (ctx, file) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
@@ -149,7 +143,7 @@ async function putBack(
 /** Takes a reopening back: the sections are shut, and what was typed since becomes again what was submitted. */
 export const endReopening = defineFileAct({
   name: "end-reopening",
-  input: z.object({ applicationId: z.uuid() }),
+  input: endReopeningInput,
   right: "office",
   run: async (ctx, file) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");

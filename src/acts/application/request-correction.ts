@@ -1,6 +1,7 @@
 import { and, eq, isNull } from "drizzle-orm";
 import { z } from "zod";
 import { reopenable, samePlace } from "../../core/answers/reopening";
+import { refuseCorrectionInput } from "../../core/application/inputs";
 import { correctionRequest } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
@@ -35,7 +36,7 @@ export const requestCorrection = defineFileAct({
 /** The office refuses a request, with the reason; granting it is opening sections. */
 export const refuseCorrection = defineFileAct({
   name: "refuse-correction",
-  input: z.object({ applicationId: z.uuid(), reason: z.string().trim().min(1).max(500) }),
+  input: refuseCorrectionInput,
   right: "office",
   run: async (ctx, file, { reason }) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");

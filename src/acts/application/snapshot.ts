@@ -1,4 +1,5 @@
 import { and, eq, inArray, max } from "drizzle-orm";
+import { answerKey } from "../../core/file/place";
 import { numberedClaims } from "../../core/results/numbered-claims";
 import { enqueue } from "../../db/queue";
 import { evidence, submission } from "../../db/schema";
@@ -38,7 +39,7 @@ export async function writeSnapshot(ctx: ActContext, file: OpenFile, choices: re
     at: ctx.now,
     choices,
     answers: file.facts.answers.map((a) => ({
-      place: `${a.scope}|${a.section}|${a.entry}|${a.field}`,
+      place: answerKey(a),
       version: a.version,
     })),
     uploads: uploads.map((u) => u.id),

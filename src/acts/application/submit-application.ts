@@ -1,6 +1,7 @@
 import { eq, inArray } from "drizzle-orm";
 import { z } from "zod";
 import { lackingChoices, orderOf, undertakingFor } from "../../core/catalogue/choice-rules";
+import { requirementKey } from "../../core/file/place";
 import { application, choice, procedure } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct, openFile } from "../act/file-act";
@@ -37,7 +38,7 @@ export const submitApplication = defineFileAct({
       });
     const barred = wanted.flatMap((c) => c.barredBy);
     if (barred.length > 0) return refuse("not-open-to-you", { rules: barred });
-    const missing = wanted.flatMap((c) => c.missing.map((m) => `${m.scope}|${m.requirement}|${m.entry}`));
+    const missing = wanted.flatMap((c) => c.missing.map(requirementKey));
     if (missing.length > 0) return refuse("not-complete", { missing: [...new Set(missing)].slice(0, MISSING_SHOWN) });
     const [family] = await ctx.db
       .select({ rules: procedure.rules })

@@ -1,16 +1,13 @@
 import { and, eq, isNull } from "drizzle-orm";
-import { z } from "zod";
+import { endOverrideInput, overrideFindingInput } from "../../core/assessment/inputs";
 import { override } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
 
-const reason = z.string().trim().min(1).max(1000);
-const place = { applicationId: z.uuid(), choiceId: z.uuid(), rule: z.string().max(100) };
-
 /** A lead officer says that an entry rule counts as met, or as not met, whatever was worked out; the reason shows for ever. */
 export const overrideFinding = defineFileAct({
   name: "override-finding",
-  input: z.object({ ...place, finding: z.enum(["met", "not met"]), reason }),
+  input: overrideFindingInput,
   right: "lead officer",
   about: ({ choiceId, rule, finding }) => ({ choice: choiceId, rule, finding }),
   run: async (ctx, file, { choiceId, rule, finding, reason: why }) => {
@@ -40,7 +37,7 @@ export const overrideFinding = defineFileAct({
 /** Takes an override back, with a reason of its own; both stay to be read. */
 export const endOverride = defineFileAct({
   name: "end-override",
-  input: z.object({ ...place, reason }),
+  input: endOverrideInput,
   right: "lead officer",
   about: ({ choiceId, rule }) => ({ choice: choiceId, rule }),
   run: async (ctx, file, { choiceId, rule, reason: why }) => {

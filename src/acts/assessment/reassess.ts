@@ -5,9 +5,9 @@ import { holds } from "../../core/rights/actor";
 import type { FileRow } from "../../core/settlement/file-row";
 import { isAtRest, type Settled } from "../../core/settlement/settle";
 import { type ReferenceSet, referenceSetSchema } from "../../core/standards/reference-set";
+import { affectingNames } from "../../db/queries/affected";
 import { readFileRows } from "../../db/queries/file-rows";
 import { loadFiles } from "../../db/queries/load-file";
-import { touchingNames } from "../../db/queries/touched";
 import { enqueue } from "../../db/queue";
 import { fileTrouble } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
@@ -121,7 +121,7 @@ export const passOverFiles = defineAct({
       [office.version],
     );
     for (const { version, body } of older) {
-      const names = await touchingNames(ctx.client, referenceSetSchema.parse(body), office.set);
+      const names = await affectingNames(ctx.client, referenceSetSchema.parse(body), office.set);
       if (names === null) continue;
       const { rowCount } = await ctx.client.query(
         `update file_standing set office_version = $2 where application_id in (

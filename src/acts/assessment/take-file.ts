@@ -1,5 +1,5 @@
 import { eq } from "drizzle-orm";
-import { z } from "zod";
+import { takeFileInput } from "../../core/assessment/inputs";
 import { application, fileStanding } from "../../db/schema";
 import { done } from "../act/act";
 import { defineFileAct } from "../act/file-act";
@@ -7,7 +7,7 @@ import { defineFileAct } from "../act/file-act";
 /** Takes a file into one's own hands, or lets it go. */
 export const takeFile = defineFileAct({
   name: "take-file",
-  input: z.object({ applicationId: z.uuid(), mine: z.boolean() }),
+  input: takeFileInput,
   right: "office",
   about: ({ mine }) => ({ mine }),
   run: async (ctx, file, { mine }) => {

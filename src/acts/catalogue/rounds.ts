@@ -1,5 +1,6 @@
 import { and, eq, sql } from "drizzle-orm";
 import { z } from "zod";
+import { extendChoiceInput } from "../../core/catalogue/inputs";
 import { roundSchema } from "../../core/catalogue/programme";
 import { FULL } from "../../core/catalogue/round-state";
 import { choice, intake, programme, round } from "../../db/schema";
@@ -111,7 +112,7 @@ export const reopenRound = defineAct({
 /** Gives one person more time for one choice. */
 export const extendChoice = defineFileAct({
   name: "extend-choice",
-  input: z.object({ applicationId: z.uuid(), choiceId: z.uuid(), until: z.iso.datetime(), reason }),
+  input: extendChoiceInput,
   right: "office",
   about: ({ choiceId, until, reason: why }) => ({ choice: choiceId, until, reason: why }),
   run: async (ctx, file, input) => {

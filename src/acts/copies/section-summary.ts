@@ -1,20 +1,13 @@
 import { and, eq } from "drizzle-orm";
-import { z } from "zod";
-import { digest, pageLeftOut, upload } from "../../db/schema";
+import { leaveOutPageInput, writeSummaryInput } from "../../core/copies/inputs";
+import { pageLeftOut, sectionSummary, upload } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
 
-const LONGEST_DIGEST = 600;
-
 /** Says in short what a section of the form holds, for those who assess; an empty word takes it back. */
-export const writeDigest = defineFileAct({
-  name: "write-digest",
-  input: z.object({
-    applicationId: z.uuid(),
-    scope: z.string().max(40),
-    section: z.string().max(60),
-    text: z.string().trim().max(LONGEST_DIGEST),
-  }),
+export const writeSummary = defineFileAct({
+  name: "write-summary",
+  input: writeSummaryInput,
   right: "office",
   about: ({ section }) => ({ section }),
   run: async (ctx, file, { applicationId, scope, section, text }) => {
@@ -22,16 +15,25 @@ export const writeDigest = defineFileAct({
     if (!file.facts.answers.some((a) => a.scope === scope && a.section === section)) return refuse("not-found");
     if (text === "") {
       const gone = await ctx.db
-        .delete(digest)
-        .where(and(eq(digest.applicationId, applicationId), eq(digest.scope, scope), eq(digest.section, section)))
-        .returning({ at: digest.at });
+        .delete(sectionSummary)
+        .where(
+          and(
+            eq(sectionSummary.applicationId, applicationId),
+            eq(sectionSummary.scope, scope),
+            eq(sectionSummary.section, section),
+          ),
+        )
+        .returning({ at: sectionSummary.at });
       return gone.length === 0 ? refuse("already-done") : done(null);
     }
     const written = { text, byId: ctx.actor.id, at: ctx.now };
     await ctx.db
-      .insert(digest)
+      .insert(sectionSummary)
       .values({ applicationId, scope, section, ...written })
-      .onConflictDoUpdate({ target: [digest.applicationId, digest.scope, digest.section], set: written });
+      .onConflictDoUpdate({
+        target: [sectionSummary.applicationId, sectionSummary.scope, sectionSummary.section],
+        set: written,
+      });
     return done(null);
   },
 });
@@ -39,7 +41,7 @@ export const writeDigest = defineFileAct({
 /** Leaves a page of a document out of the copies of those who assess, or puts it back in. */
 export const leaveOutPage = defineFileAct({
   name: "leave-out-page",
-  input: z.object({ applicationId: z.uuid(), uploadId: z.uuid(), page: z.int().min(1).max(5000), out: z.boolean() }),
+  input: leaveOutPageInput,
   right: "office",
   about: ({ uploadId, page, out }) => ({ document: uploadId, page, out }),
   run: async (ctx, file, { uploadId, page, out }) => {

@@ -1,7 +1,12 @@
 import { and, eq, isNull } from "drizzle-orm";
-import { z } from "zod";
 import { allConfirmed } from "../../core/assessment/steps";
 import { addWorking } from "../../core/calendar/working-days";
+import {
+  answerDecisionInput,
+  dropDecisionInput,
+  prepareDecisionInput,
+  releaseDecisionInput,
+} from "../../core/decision/inputs";
 import { formatDay } from "../../core/time/day";
 import { dayAt } from "../../core/time/zone";
 import { decision } from "../../db/schema";
@@ -10,19 +15,13 @@ import { defineFileAct } from "../act/file-act";
 import { closeWhenFull } from "../catalogue/rounds";
 import { mailApplicant } from "../mail/queue-mail";
 
-const target = { applicationId: z.uuid(), choiceId: z.uuid() };
-
 /**
  * Prepares a decision on a complete choice. An offer without conditions needs every entry rule met on confirmed values; one on
  * conditions stores the ways as they stand that day; a refusal says why.
  */
 export const prepareDecision = defineFileAct({
   name: "prepare-decision",
-  input: z.object({
-    ...target,
-    kind: z.enum(["offer", "offer on conditions", "waiting list", "refusal"]),
-    reason: z.string().trim().max(2000).nullable().default(null),
-  }),
+  input: prepareDecisionInput,
   right: "office",
   about: ({ choiceId, kind }) => ({ choice: choiceId, kind }),
   run: async (ctx, file, { choiceId, kind, reason }) => {
@@ -56,7 +55,7 @@ export const prepareDecision = defineFileAct({
 /** Takes a prepared decision back before it is released. */
 export const dropDecision = defineFileAct({
   name: "drop-decision",
-  input: z.object(target),
+  input: dropDecisionInput,
   right: "office",
   about: ({ choiceId }) => ({ choice: choiceId }),
   run: async (ctx, file, { choiceId }) => {
@@ -72,7 +71,7 @@ export const dropDecision = defineFileAct({
 /** Releases a prepared decision: by a lead officer who did not prepare it. It cannot be taken back; the applicant is told. */
 export const releaseDecision = defineFileAct({
   name: "release-decision",
-  input: z.object(target),
+  input: releaseDecisionInput,
   right: "lead officer",
   about: ({ choiceId }) => ({ choice: choiceId }),
   run: async (ctx, file, { choiceId }) => {
@@ -100,7 +99,7 @@ export const releaseDecision = defineFileAct({
 /** The applicant accepts or declines an offer, up to the end of the day by which it was asked for. */
 export const answerDecision = defineFileAct({
   name: "answer-decision",
-  input: z.object({ ...target, answer: z.enum(["accepted", "declined"]) }),
+  input: answerDecisionInput,
   right: "applicant",
   about: ({ choiceId, answer }) => ({ choice: choiceId, answer }),
   run: async (ctx, file, { choiceId, answer }) => {

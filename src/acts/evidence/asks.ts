@@ -1,16 +1,23 @@
 import { and, isNull } from "drizzle-orm";
-import { z } from "zod";
+import { askApplicantInput, settleAskInput } from "../../core/evidence/inputs";
+import type { RequirementPlace } from "../../core/file/place";
 import { ask } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { mailApplicant } from "../mail/queue-mail";
-import { isSubmitted, type Place, placeFields, placeOf, resultAt, rowsAt } from "./place";
+import { isSubmitted, placeOf, resultAt, rowsAt } from "./place";
 
 /** How long an act that can be taken back keeps its mail waiting. */
 export const UNDO_MS = 10_000;
 
 /** Writes an ask of the applicant, open until it is answered or settled. @returns its id */
-export async function openAsk(ctx: ActContext, file: OpenFile, at: Place, text: string, due: string): Promise<string> {
+export async function openAsk(
+  ctx: ActContext,
+  file: OpenFile,
+  at: RequirementPlace,
+  text: string,
+  due: string,
+): Promise<string> {
   const byId = ctx.actor.kind === "person" ? ctx.actor.id : file.ownerId;
   const [row] = await ctx.db
     .insert(ask)
@@ -29,7 +36,7 @@ export async function withdrawAskMail(ctx: ActContext, applicationId: string, as
 }
 
 /** Ends every open ask at a place; mail that still waits says nothing that holds any more. @returns how many there were */
-export async function closeAsks(ctx: ActContext, applicationId: string, at: Place): Promise<number> {
+export async function closeAsks(ctx: ActContext, applicationId: string, at: RequirementPlace): Promise<number> {
   const closed = await ctx.db
     .update(ask)
     .set({ answeredAt: ctx.now })
@@ -46,12 +53,7 @@ export async function closeAsks(ctx: ActContext, applicationId: string, at: Plac
 /** Asks for something that was supplied but does not suffice, or was never supplied. */
 export const askApplicant = defineFileAct({
   name: "ask-applicant",
-  input: z.object({
-    applicationId: z.uuid(),
-    ...placeFields,
-    text: z.string().trim().min(1).max(2000),
-    due: z.iso.date(),
-  }),
+  input: askApplicantInput,
   right: "office",
   about: placeOf,
   run: async (ctx, file, input) => {
@@ -85,7 +87,7 @@ export const askApplicant = defineFileAct({
  */
 export const settleAsk = defineFileAct({
   name: "settle-ask",
-  input: z.object({ applicationId: z.uuid(), ...placeFields }),
+  input: settleAskInput,
   right: "office",
   about: placeOf,
   run: async (ctx, file, input) =>

@@ -1,18 +1,13 @@
-import { z } from "zod";
+import type { z } from "zod";
 import { checkValue } from "../../core/answers/check-value";
 import { type Reads, repeatedEntries } from "../../core/answers/once";
+import { confirmValuesInput } from "../../core/evidence/inputs";
 import type { Json } from "../../core/file/facts";
+import { sectionKey } from "../../core/file/place";
 import { confirmation } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { namedBeside } from "../form/named-beside";
-import { valueFields } from "./place";
-
-const valueSchema = z.object({
-  ...valueFields,
-  /** Left out: the claim is right as it stands. */
-  value: z.union([z.string().max(2000), z.record(z.string(), z.string()), z.array(z.string())]).optional(),
-});
 
 function fieldOf(file: OpenFile, section: string, entry: string, field: string) {
   const sections = Object.values(file.rulebooks).flatMap((r) => r.body.sections);
@@ -22,8 +17,8 @@ function fieldOf(file: OpenFile, section: string, entry: string, field: string) 
 }
 
 /** Whether a field that takes each answer once would hold one twice that it did not hold twice before, with what is confirmed counting first. */
-function saysTwice(file: OpenFile, values: readonly z.output<typeof valueSchema>[]): boolean {
-  const places = new Set(values.filter((v) => v.entry !== "").map((v) => `${v.scope}|${v.section}`));
+function saysTwice(file: OpenFile, values: readonly z.output<typeof confirmValuesInput>["values"][number][]): boolean {
+  const places = new Set(values.filter((v) => v.entry !== "").map(sectionKey));
   return [...places].some((place) => {
     const [scope = "", section = ""] = place.split("|");
     const here = (p: { scope: string; section: string }) => p.scope === scope && p.section === section;
@@ -55,12 +50,7 @@ function saysTwice(file: OpenFile, values: readonly z.output<typeof valueSchema>
  */
 export const confirmValues = defineFileAct({
   name: "confirm-values",
-  input: z.object({
-    applicationId: z.uuid(),
-    values: z.array(valueSchema).min(1).max(2000),
-    uploadId: z.uuid().nullable().default(null),
-    note: z.string().trim().max(1000).nullable().default(null),
-  }),
+  input: confirmValuesInput,
   right: "office",
   about: ({ values }) => ({
     values: values.map((v) => `${v.section}/${v.entry}/${v.field}`).slice(0, 200),

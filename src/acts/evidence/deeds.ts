@@ -1,13 +1,13 @@
-import { z } from "zod";
+import { doDeedInput, undoDeedInput } from "../../core/evidence/inputs";
 import { deed } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
-import { isSubmitted, placeFields, placeOf, resultAt, rowsAt } from "./place";
+import { isSubmitted, placeOf, resultAt, rowsAt } from "./place";
 
 /** The office says that it has done what a rulebook has it do, and what that was. */
 export const doDeed = defineFileAct({
   name: "do-deed",
-  input: z.object({ applicationId: z.uuid(), ...placeFields, note: z.string().trim().min(1).max(1000) }),
+  input: doDeedInput,
   right: "office",
   about: placeOf,
   run: async (ctx, file, { note, ...input }) => {
@@ -25,7 +25,7 @@ export const doDeed = defineFileAct({
 /** It was not done after all. */
 export const undoDeed = defineFileAct({
   name: "undo-deed",
-  input: z.object({ applicationId: z.uuid(), ...placeFields }),
+  input: undoDeedInput,
   right: "office",
   about: placeOf,
   run: async (ctx, file, input) => {

@@ -1,18 +1,14 @@
-import { z } from "zod";
+import { excuseRequirementInput } from "../../core/evidence/inputs";
 import { excuse } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
 import { closeAsks } from "./asks";
-import { placeFields, placeOf, resultAt } from "./place";
+import { placeOf, resultAt } from "./place";
 
 /** Excuses a requirement with a reason, and ends what was asked for there; waiving a fee is for a lead officer. */
 export const excuseRequirement = defineFileAct({
   name: "excuse-requirement",
-  input: z.object({
-    applicationId: z.uuid(),
-    ...placeFields,
-    reason: z.string().trim().min(1).max(1000),
-  }),
+  input: excuseRequirementInput,
   right: "office",
   about: placeOf,
   run: async (ctx, file, { reason, ...input }) => {

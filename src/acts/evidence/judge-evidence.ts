@@ -1,28 +1,18 @@
 import { and, gte, inArray, isNull } from "drizzle-orm";
-import { z } from "zod";
-import { atLeastProof, proofLevelSchema } from "../../core/rulebook/requirement";
+import { acceptEvidenceInput, returnEvidenceInput, undoJudgementInput } from "../../core/evidence/inputs";
+import { atLeastProof } from "../../core/rulebook/requirement";
 import { ask, evidence, referenceRequest } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
 import { mailApplicant } from "../mail/queue-mail";
 import { openAsk, UNDO_MS, withdrawAskMail } from "./asks";
-import { isSubmitted, placeFields, placeOf, resultAt, rowsAt } from "./place";
+import { isSubmitted, placeOf, resultAt, rowsAt } from "./place";
 
 /** Why a document goes back; the sentences stand in the catalogues as `return.<reason>`. */
-export const RETURN_REASONS = [
-  "unreadable",
-  "incomplete",
-  "wrong-document",
-  "not-matching",
-  "expired",
-  "translation-needed",
-  "other",
-] as const;
-
 /** Accepts what was supplied for a requirement. A check that fails refuses it: such a document goes back with an ask. */
 export const acceptEvidence = defineFileAct({
   name: "accept-evidence",
-  input: z.object({ applicationId: z.uuid(), ...placeFields, proof: proofLevelSchema.default("copy") }),
+  input: acceptEvidenceInput,
   right: "office",
   about: ({ requirement, scope, entry, proof }) => ({ requirement, scope, entry, proof }),
   run: async (ctx, file, input) => {
@@ -58,13 +48,7 @@ export const acceptEvidence = defineFileAct({
 /** Sends a document back with a reason and an ask with a date. The mail waits for the time in which it can be undone. */
 export const returnEvidence = defineFileAct({
   name: "return-evidence",
-  input: z.object({
-    applicationId: z.uuid(),
-    ...placeFields,
-    reason: z.enum(RETURN_REASONS),
-    text: z.string().trim().max(2000).default(""),
-    due: z.iso.date(),
-  }),
+  input: returnEvidenceInput,
   right: "office",
   about: ({ requirement, scope, entry, reason }) => ({ requirement, scope, entry, reason }),
   run: async (ctx, file, input) => {
@@ -107,7 +91,7 @@ export const returnEvidence = defineFileAct({
 /** Takes a judgement or an ask back within the undo time: the waiting mail is withdrawn, the evidence is to check again. */
 export const undoJudgement = defineFileAct({
   name: "undo-judgement",
-  input: z.object({ applicationId: z.uuid(), ...placeFields }),
+  input: undoJudgementInput,
   right: "office",
   about: placeOf,
   run: async (ctx, file, input) => {

@@ -1,18 +1,13 @@
 import { and, eq } from "drizzle-orm";
-import { z } from "zod";
+import { noteKeeperInput } from "../../core/evidence/inputs";
 import { keeperNote } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
-import { valueFields } from "./place";
 
 /** An officer notes that a value which another system owns is to be changed there, and why; an empty word takes the note back. */
 export const noteKeeper = defineFileAct({
   name: "note-keeper",
-  input: z.object({
-    applicationId: z.uuid(),
-    ...valueFields,
-    text: z.string().trim().max(1000),
-  }),
+  input: noteKeeperInput,
   right: "office",
   about: ({ section, entry, field }) => ({ place: `${section}/${entry}/${field}` }),
   run: async (ctx, file, { applicationId, text, ...place }) => {

@@ -1,17 +1,13 @@
 import { z } from "zod";
+import { linkPlace, noteLinkInput } from "../../core/evidence/inputs";
+import type { AnswerPlace } from "../../core/file/place";
 import { dropUnheld, storeContent } from "../../db/content";
 import { linkNote } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { displayName } from "./display-name";
-import { valueFields } from "./place";
 
-const placed = {
-  applicationId: z.uuid(),
-  ...valueFields,
-  url: z.string().max(500),
-};
-type Link = Omit<z.output<z.ZodObject<typeof placed>>, "applicationId">;
+type Link = AnswerPlace & { readonly url: string };
 
 const KEY = [linkNote.applicationId, linkNote.scope, linkNote.section, linkNote.entry, linkNote.field, linkNote.url];
 
@@ -25,7 +21,7 @@ function isGiven(file: OpenFile, { scope, section, entry, field, url }: Link): b
 /** An officer notes whether a link that the applicant gave opens, with the day; the last look counts. Nothing is fetched by the server. */
 export const noteLink = defineFileAct({
   name: "note-link",
-  input: z.object({ ...placed, opens: z.boolean() }),
+  input: noteLinkInput,
   right: "office",
   about: ({ section, entry, field, opens }) => ({ place: `${section}/${entry}/${field}`, opens }),
   run: async (ctx, file, { applicationId, opens, ...place }) => {
@@ -44,7 +40,7 @@ export const noteLink = defineFileAct({
 export const keepLinkCopy = defineFileAct({
   name: "keep-link-copy",
   input: z.object({
-    ...placed,
+    ...linkPlace,
     name: z.string().max(255),
     bytes: z.instanceof(Buffer),
     mediaType: z.enum(["application/pdf", "image/jpeg", "image/png"]),

@@ -1,5 +1,6 @@
 import { and, eq, isNull } from "drizzle-orm";
 import { z } from "zod";
+import { setAsideTwinInput } from "../../core/evidence/inputs";
 import { growingSections, maySupply } from "../../core/evidence/may-supply";
 import { evidence } from "../../db/schema";
 import { done, refuse } from "../act/act";
@@ -27,7 +28,7 @@ export const removeDocument = defineFileAct({
 /** An officer sets aside a document that stands twice in a file; it stays in the history, and the other one counts. */
 export const setAsideTwin = defineFileAct({
   name: "set-aside-twin",
-  input: z.object({ applicationId: z.uuid(), evidenceId: z.uuid() }),
+  input: setAsideTwinInput,
   right: "office",
   about: ({ evidenceId }) => ({ evidence: evidenceId }),
   run: async (ctx, file, { evidenceId }) => {

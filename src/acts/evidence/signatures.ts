@@ -1,5 +1,6 @@
 import { and, eq } from "drizzle-orm";
 import { z } from "zod";
+import { signatureInput } from "../../core/evidence/inputs";
 import { shownName } from "../../core/people/shown-name";
 import type { DocumentRequirement } from "../../core/rulebook/requirement";
 import { formatDay } from "../../core/time/day";
@@ -87,12 +88,10 @@ async function send(ctx: ActContext, file: OpenFile, requirement: string, again:
   return done(null);
 }
 
-const place = z.object({ applicationId: z.uuid(), requirement: z.string().max(60) });
-
 /** The applicant has the link sent to whom the form names; to another address once the form names one. */
 export const requestSignature = defineFileAct({
   name: "request-signature",
-  input: place,
+  input: signatureInput,
   right: "applicant",
   about: ({ requirement }) => ({ requirement }),
   run: async (ctx, file, { requirement }) => send(ctx, file, requirement, false),
@@ -101,7 +100,7 @@ export const requestSignature = defineFileAct({
 /** The office asks again, with a new link, for a signature that is missing. */
 export const remindSignature = defineFileAct({
   name: "remind-signature",
-  input: place,
+  input: signatureInput,
   right: "office",
   about: ({ requirement }) => ({ requirement }),
   run: async (ctx, file, { requirement }) => send(ctx, file, requirement, true),

@@ -1,6 +1,7 @@
 import { and, isNull } from "drizzle-orm";
 import { z } from "zod";
 import { growingSections, maySupply } from "../../core/evidence/may-supply";
+import { type RequirementPlace, requirementPlace } from "../../core/file/place";
 import { actorKey } from "../../core/rights/actor";
 import { storeContent } from "../../db/content";
 import { evidence, upload } from "../../db/schema";
@@ -9,11 +10,11 @@ import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { closeAsks } from "./asks";
 import { displayName } from "./display-name";
-import { isSubmitted, type Place, placeFields, placeOf, resultAt, rowsAt } from "./place";
+import { isSubmitted, placeOf, resultAt, rowsAt } from "./place";
 
 const input = z.object({
   applicationId: z.uuid(),
-  ...placeFields,
+  ...requirementPlace,
   name: z.string().max(255),
   bytes: z.instanceof(Buffer),
   mediaType: z.enum(["application/pdf", "image/jpeg", "image/png"]),
@@ -22,7 +23,7 @@ const input = z.object({
 });
 
 /** What was sent back, or is replaced by a higher proof, makes room for what comes now; it stays in the history. */
-async function replaceOld(ctx: ActContext, file: OpenFile, place: Place): Promise<void> {
+async function replaceOld(ctx: ActContext, file: OpenFile, place: RequirementPlace): Promise<void> {
   const returned = file.facts.evidence.some(
     (e) =>
       e.requirement === place.requirement && e.scope === place.scope && e.entry === place.entry && e.judgement !== null,

@@ -6,6 +6,7 @@ import { mayChange, reopenedOf } from "../../core/answers/lock";
 import { COMPLETE_FIELD } from "../../core/answers/typed-facts";
 import { withAnswers } from "../../core/answers/with-answers";
 import type { Json } from "../../core/file/facts";
+import { answerKey, sectionKey } from "../../core/file/place";
 import { type FormSection, formSections } from "../../core/form/form-sections";
 import type { SaveRefusal, SaveResult } from "../../core/form/save-result";
 import type { Field, Section } from "../../core/rulebook/section";
@@ -118,14 +119,11 @@ interface FormState {
   readonly former: ReadonlyMap<string, number>;
 }
 
-const key = (place: { scope: string; section: string; entry: string; field: string }) =>
-  `${place.scope}|${place.section}|${place.entry}|${place.field}`;
-
 async function formState(ctx: ActContext, file: OpenFile, changes: readonly Change[]): Promise<FormState> {
   const stored = new Map(
-    [...file.facts.answers, ...file.asleep].map((a) => [key(a), { version: a.version, value: a.value }]),
+    [...file.facts.answers, ...file.asleep].map((a) => [answerKey(a), { version: a.version, value: a.value }]),
   );
-  const fresh = changes.filter((c) => !stored.has(key(c)));
+  const fresh = changes.filter((c) => !stored.has(answerKey(c)));
   if (fresh.length === 0) return { stored, former: new Map() };
   const former = await ctx.db
     .select({
@@ -144,7 +142,7 @@ async function formState(ctx: ActContext, file: OpenFile, changes: readonly Chan
       ),
     )
     .groupBy(answerVersion.scope, answerVersion.section, answerVersion.entry, answerVersion.field);
-  return { stored, former: new Map(former.map((row) => [key(row), row.version ?? 0])) };
+  return { stored, former: new Map(former.map((row) => [answerKey(row), row.version ?? 0])) };
 }
 
 interface Write extends Change {
@@ -161,7 +159,7 @@ function judge(
 ): SaveResult {
   const target = findTarget(file, change);
   if (!target) return refused("unknown");
-  const place = key(change);
+  const place = answerKey(change);
   const current = state.stored.get(place);
   const empty = current === undefined || current.value === null || current.value === "";
   const grows = target.section.grows === true;
@@ -195,7 +193,7 @@ function sectionsOf({ file, assessment, prepared }: Settled, office: Office, pag
     assessment.requirements.flatMap((r) => r.gaps),
     file.facts,
     office.set,
-    ({ scope, key }) => page.includes(`${scope}|${key}`),
+    ({ scope, key }) => page.includes(sectionKey({ scope, section: key })),
   );
 }
 

@@ -1,4 +1,5 @@
 import type { AnswerFact } from "../../core/file/facts";
+import { entryKey, sectionKey } from "../../core/file/place";
 import { actorKey } from "../../core/rights/actor";
 import type { ActContext } from "../act/act";
 import type { OpenFile } from "../act/file-act";
@@ -8,13 +9,14 @@ function positions(file: OpenFile): (scope: string, section: string, entry: stri
   const known = new Map<string, number>();
   const last = new Map<string, number>();
   const remember = (scope: string, section: string, entry: string, position: number) => {
-    known.set(`${scope}|${section}|${entry}`, position);
-    last.set(`${scope}|${section}`, Math.max(last.get(`${scope}|${section}`) ?? 0, position));
+    known.set(entryKey({ scope, section, entry }), position);
+    last.set(sectionKey({ scope, section }), Math.max(last.get(sectionKey({ scope, section })) ?? 0, position));
   };
   for (const a of file.facts.answers) remember(a.scope, a.section, a.entry, a.position);
   return (scope, section, entry) => {
     if (entry === "") return 0;
-    const position = known.get(`${scope}|${section}|${entry}`) ?? (last.get(`${scope}|${section}`) ?? 0) + 1;
+    const position =
+      known.get(entryKey({ scope, section, entry })) ?? (last.get(sectionKey({ scope, section })) ?? 0) + 1;
     remember(scope, section, entry, position);
     return position;
   };

@@ -1,5 +1,5 @@
 import { and, eq } from "drizzle-orm";
-import { z } from "zod";
+import { takeBackLineInput } from "../../core/form/inputs";
 import { confirmation } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
@@ -7,12 +7,7 @@ import { defineFileAct } from "../act/file-act";
 /** Takes out a line that an officer added from a document. One that the applicant has claimed stays, whatever was confirmed of it. */
 export const takeBackLine = defineFileAct({
   name: "take-back-line",
-  input: z.object({
-    applicationId: z.uuid(),
-    scope: z.string().max(40),
-    section: z.string().max(60),
-    entry: z.string().min(1).max(40),
-  }),
+  input: takeBackLineInput,
   right: "office",
   about: ({ section, entry }) => ({ line: `${section}/${entry}` }),
   run: async (ctx, file, { scope, section, entry }) => {

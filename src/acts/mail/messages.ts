@@ -1,5 +1,6 @@
 import { and, eq, lte, sql } from "drizzle-orm";
 import { z } from "zod";
+import { sendAgainInput } from "../../core/mail/inputs";
 import { message, trayMail } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
@@ -111,7 +112,7 @@ export const keepTrayMail = defineAct({
 /** Sends a mail to the applicant of a file once more, as it was; its link leads into the application, as it did. */
 export const sendAgain = defineFileAct({
   name: "send-again",
-  input: z.object({ applicationId: z.uuid(), messageId: z.uuid() }),
+  input: sendAgainInput,
   right: "office",
   about: ({ messageId }) => ({ message: messageId }),
   run: async (ctx, file, { messageId }) => {

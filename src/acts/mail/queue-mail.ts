@@ -45,8 +45,8 @@ export const TEMPLATES = [
   "corrected",
   "correction-refused",
   "reopening-ended",
-  "reach-asked",
-  "reach-failed",
+  "contact-asked",
+  "contact-failed",
 ] as const;
 export type Template = (typeof TEMPLATES)[number];
 

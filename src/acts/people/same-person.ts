@@ -1,4 +1,4 @@
-import { z } from "zod";
+import { judgeSamePersonInput } from "../../core/people/inputs";
 import { holds, OFFICE } from "../../core/rights/actor";
 import { samePerson } from "../../db/schema";
 import { done, refuse } from "../act/act";
@@ -7,11 +7,7 @@ import { defineFileAct } from "../act/file-act";
 /** Says of two files that look like one person's whether they are; what was said is remembered, and a later word takes its place. */
 export const judgeSamePerson = defineFileAct({
   name: "judge-same-person",
-  input: z.object({
-    applicationId: z.uuid(),
-    otherNumber: z.string().max(20),
-    verdict: z.enum(["same", "different", "undecided"]),
-  }),
+  input: judgeSamePersonInput,
   right: "office",
   about: ({ otherNumber, verdict }) => ({ file: otherNumber, verdict }),
   run: async (ctx, file, { otherNumber, verdict }) => {

@@ -3,7 +3,7 @@ import { and, eq, inArray } from "drizzle-orm";
 import { z } from "zod";
 import { AnswerIndex } from "../../core/answers/answer-index";
 import { checkValue } from "../../core/answers/check-value";
-import { fedEntries } from "../../core/answers/given-by-registry";
+import { registryEntries } from "../../core/answers/given-by-registry";
 import { contexts } from "../../core/assessment/context";
 import {
   type ClaimedResult,
@@ -13,6 +13,7 @@ import {
   type RegistryResult,
 } from "../../core/education/registry-answer";
 import { shownName } from "../../core/people/shown-name";
+import { askRegistryInput, takeRegistryResultsInput } from "../../core/results/inputs";
 import { factName } from "../../core/rulebook/section";
 import { enqueue } from "../../db/queue";
 import { confirmation, registryMode, registryQuery, registryRecord } from "../../db/schema";
@@ -44,10 +45,10 @@ function feedsOf(file: OpenFile, choices: readonly string[]) {
     .filter(({ choice }) => choices.includes(choice.id))
     .flatMap(({ choice, rulebook, source }) =>
       rulebook.body.sections.flatMap((lines) => {
-        const list = rulebook.body.sections.find((s) => factName(s) === lines.fedBy?.list);
+        const list = rulebook.body.sections.find((s) => factName(s) === lines.fromRegistry?.list);
         if (list?.core !== "sittings") return [];
         const scope = list.scope === "file" ? "file" : choice.id;
-        return fedEntries(lines, source).map((entry) => ({ scope, section: list.key, entry, lines }));
+        return registryEntries(lines, source).map((entry) => ({ scope, section: list.key, entry, lines }));
       }),
     );
 }
@@ -84,12 +85,7 @@ async function ask(
 /** Asks the registry of examinations for the results of one sitting; a job asks, and another act reports. */
 export const askRegistry = defineFileAct({
   name: "ask-registry",
-  input: z.object({
-    applicationId: z.uuid(),
-    scope: z.string().max(40),
-    section: z.string().max(60),
-    entry: z.string().max(40),
-  }),
+  input: askRegistryInput,
   right: "office",
   about: ({ section, entry }) => ({ section, entry }),
   run: async (ctx, file, { scope, section, entry }) => {
@@ -144,7 +140,7 @@ function claimsOf({ facts }: OpenFile, { scope, entry }: Pick<Query, "scope" | "
 }
 
 /** The lines of a sitting that nobody types, as the registry has them; a subject that the form does not know stays with the registry. */
-async function addFed(
+async function addRegistryLines(
   ctx: ActContext,
   file: OpenFile,
   { entry }: Pick<Query, "entry">,
@@ -153,9 +149,9 @@ async function addFed(
 ): Promise<void> {
   const submitted = file.facts.choices.filter((c) => c.submittedAt !== null).map((c) => c.id);
   const fed = feedsOf(file, submitted).find((f) => f.entry === entry);
-  if (!fed?.lines.fedBy) return;
+  if (!fed?.lines.fromRegistry) return;
   const { lines, scope } = fed;
-  const by = fed.lines.fedBy.by;
+  const by = fed.lines.fromRegistry.by;
   const fits = (field: string, value: string) => {
     const definition = lines.fields.find((f) => f.key === field);
     return definition !== undefined && checkValue(definition, file.office.set, value) === null;
@@ -204,7 +200,7 @@ async function confirmResults(
     FROM_REGISTRY,
     byId,
   );
-  await addFed(ctx, file, query, unclaimed, FROM_REGISTRY);
+  await addRegistryLines(ctx, file, query, unclaimed, FROM_REGISTRY);
 }
 
 /** Reports what the registry answered: results under the applicant's name are confirmed, those under another wait for a person. */
@@ -244,7 +240,7 @@ export const reportRegistry = defineAct({
 /** An officer says that results under another name are this applicant's after all; they are confirmed then. */
 export const takeRegistryResults = defineFileAct({
   name: "take-registry-results",
-  input: z.object({ applicationId: z.uuid(), queryId: z.uuid() }),
+  input: takeRegistryResultsInput,
   right: "office",
   about: ({ queryId }) => ({ query: queryId }),
   run: async (ctx, file, { queryId }) => {

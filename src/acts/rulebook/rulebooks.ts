@@ -1,5 +1,6 @@
 import { and, eq, sql } from "drizzle-orm";
 import { z } from "zod";
+import { moveToRulebookInput } from "../../core/application/inputs";
 import { compareRulebooks } from "../../core/difference/rulebooks";
 import { formConflicts } from "../../core/form/union";
 import { actorKey, holds } from "../../core/rights/actor";
@@ -232,7 +233,7 @@ export const publishDraft = defineAct({
 /** Moves a submitted choice to the version that is published now, with a reason; the applicant is told. */
 export const moveToRulebook = defineFileAct({
   name: "move-to-rulebook",
-  input: z.object({ applicationId: z.uuid(), choiceId: z.uuid(), reason: z.string().trim().min(1).max(500) }),
+  input: moveToRulebookInput,
   right: "lead officer",
   about: ({ choiceId, reason }) => ({ choice: choiceId, reason }),
   run: async (ctx, file, { choiceId, reason }) => {

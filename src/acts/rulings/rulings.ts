@@ -4,27 +4,17 @@ import { AnswerIndex } from "../../core/answers/answer-index";
 import { casesAsked, earlyWish } from "../../core/assessment/cases-asked";
 import { contexts } from "../../core/assessment/context";
 import type { CaseResult } from "../../core/assessment/ruling";
-import { RULINGS } from "../../core/rulebook/ruled-case";
+import { type CaseAt, caseInput, ruleOnCaseInput, rulingReason } from "../../core/rulings/inputs";
 import { appliedRuling, earlyCase, ruling } from "../../db/schema";
 import { type ActContext, defineAct, done, type Outcome, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { mailApplicant } from "../mail/queue-mail";
 import { drafts } from "../rulebook/rulebooks";
 
-const reason = z.string().trim().min(1).max(1000);
-const place = {
-  applicationId: z.uuid(),
-  question: z.string().max(60),
-  scope: z.string().max(40),
-  section: z.string().max(60),
-  entry: z.string().max(40),
-};
-type Place = Omit<z.output<z.ZodObject<typeof place>>, "applicationId">;
-
-const isEarly = ({ facts }: OpenFile, at: Place): boolean => earlyWish(facts, at.question, at) !== undefined;
+const isEarly = ({ facts }: OpenFile, at: CaseAt): boolean => earlyWish(facts, at.question, at) !== undefined;
 
 /** The case at a place, as a live choice asks about it: a submitted one, or any where the applicant asks before submitting. */
-function caseAt(file: OpenFile, at: Place, anyChoice = isEarly(file, at)): CaseResult | undefined {
+function caseAt(file: OpenFile, at: CaseAt, anyChoice = isEarly(file, at)): CaseResult | undefined {
   const { facts, rulebooks, rounds, office } = file;
   return contexts(facts, new AnswerIndex(facts), rulebooks, rounds, office)
     .filter((c) => (anyChoice || c.choice.submittedAt !== null) && c.choice.withdrawnAt === null)
@@ -34,7 +24,7 @@ function caseAt(file: OpenFile, at: Place, anyChoice = isEarly(file, at)): CaseR
     .find((c) => c.scope === at.scope && c.section === at.section && c.entry === at.entry);
 }
 
-const inForce = (applicationId: string, at: Place) =>
+const inForce = (applicationId: string, at: CaseAt) =>
   and(
     eq(appliedRuling.applicationId, applicationId),
     eq(appliedRuling.question, at.question),
@@ -48,7 +38,7 @@ async function apply(
   ctx: ActContext,
   byId: string,
   file: OpenFile,
-  at: Place,
+  at: CaseAt,
   about: CaseResult["about"],
   rulingId: string,
 ): Promise<void> {
@@ -108,7 +98,7 @@ async function tellEarly(ctx: ActContext, file: OpenFile, found: CaseResult, rul
 /** An applicant asks the office to rule on a case before anything is submitted; once, as long as it is not answered. */
 export const askEarlyRuling = defineFileAct({
   name: "ask-early-ruling",
-  input: z.object(place),
+  input: caseInput,
   right: "applicant",
   about: ({ question, section, entry }) => ({ question, section, entry }),
   run: async (ctx, file, { applicationId: _, ...at }) => {
@@ -124,13 +114,7 @@ export const askEarlyRuling = defineFileAct({
 /** Rules on a case of a file: anew with a reason, or as an earlier like case was ruled on. It takes the place of a ruling of before. */
 export const ruleOnCase = defineFileAct({
   name: "rule-on-case",
-  input: z.object({
-    ...place,
-    /** The earlier ruling that is taken over. */
-    earlier: z.uuid().optional(),
-    verdict: z.enum(RULINGS).optional(),
-    reason: reason.optional(),
-  }),
+  input: ruleOnCaseInput,
   right: "office",
   about: ({ question, section, entry, verdict, earlier }) => ({
     question,
@@ -154,7 +138,7 @@ export const ruleOnCase = defineFileAct({
 /** Takes back that a ruling holds for a case. One that was made for this case and holds nowhere else is offered no more. */
 export const endCaseRuling = defineFileAct({
   name: "end-case-ruling",
-  input: z.object(place),
+  input: caseInput,
   right: "office",
   about: ({ question, section, entry }) => ({ question, section, entry }),
   run: async (ctx, file, { applicationId: _, ...at }) => {
@@ -178,7 +162,7 @@ export const endCaseRuling = defineFileAct({
 /** A ruling is offered no more for like cases. Where it was applied it goes on holding: those files were told so. */
 export const endRuling = defineAct({
   name: "end-ruling",
-  input: z.object({ rulingId: z.uuid(), reason }),
+  input: z.object({ rulingId: z.uuid(), reason: rulingReason }),
   may: drafts,
   run: async (ctx, { rulingId, reason: why }) => {
     // Somebody answers for it by name.

@@ -1,8 +1,10 @@
 import { and, eq, inArray } from "drizzle-orm";
 import { z } from "zod";
+import { type AnswerPlace, answerKey } from "../../core/file/place";
 import { holds, OFFICE } from "../../core/rights/actor";
 import { comparedWords } from "../../core/statements/compared-words";
 import { formWords, isCompared } from "../../core/statements/form-words";
+import { judgeLikenessInput } from "../../core/statements/inputs";
 import { likenessOf } from "../../core/statements/likeness";
 import { marksOf } from "../../core/statements/marks";
 import { statementsSharing } from "../../db/queries/statements";
@@ -28,8 +30,7 @@ function statementsOf({ facts, rulebooks }: OpenFile, choices: readonly string[]
   });
 }
 
-const versionAt = (s: { scope: string; section: string; entry: string; field: string; version: number }): string =>
-  `${s.scope}|${s.section}|${s.entry}|${s.field}|${s.version}`;
+const versionAt = (s: AnswerPlace & { version: number }): string => `${answerKey(s)}|${s.version}`;
 
 /** Keeps what a submission says in statements, so that others can be held against it; what was changed is compared anew, by a job. */
 export async function keepStatements(ctx: ActContext, file: OpenFile, choices: readonly string[]): Promise<void> {
@@ -87,14 +88,7 @@ export const compareStatements = defineAct({
 /** Says of two statements that are alike what that means; a later word takes its place, and “undecided” takes it back. */
 export const judgeLikeness = defineFileAct({
   name: "judge-likeness",
-  input: z.object({
-    applicationId: z.uuid(),
-    /** The statement of this file, and the one of the other. */
-    statementId: z.uuid(),
-    otherId: z.uuid(),
-    verdict: z.enum(["harmless", "copied", "undecided"]),
-    note: z.string().trim().max(1000).default(""),
-  }),
+  input: judgeLikenessInput,
   right: "office",
   about: ({ otherId, verdict }) => ({ other: otherId, verdict }),
   run: async (ctx, file, { statementId, otherId, verdict, note }) => {

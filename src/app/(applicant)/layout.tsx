@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import { Library } from "../../ui/frame/library.client";
 import { Way } from "../../ui/frame/way.client";
 import { setLanguage } from "../language.action";
@@ -9,7 +9,7 @@ import { signOut } from "./account/sign-out.action";
 /** The applicant's face: light, calm, one thing at a time. */
 export default async function ApplicantLayout({ children }: { children: ReactNode }) {
   const [language, person, token] = await Promise.all([locale(), identity(), nonce()]);
-  const t = (key: Parameters<typeof say>[1]) => say(language, key);
+  const t = (key: Parameters<typeof sentence>[1]) => sentence(language, key);
   return (
     <Library nonce={token} locale={language} face="applicant" zone={await officeZone()}>
       <div className="light">

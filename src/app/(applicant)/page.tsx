@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { formatDate, languageName } from "../../text/format";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import { countryOptions, fieldName } from "../../text/words/code-lists";
 import { CampusMap } from "../../ui/catalogue/finder/campus-map";
 import { FinderForm } from "../../ui/catalogue/finder/finder-form.client";
@@ -20,11 +20,11 @@ export default async function FinderPage({ searchParams }: { searchParams: Promi
   if (!data || data.total === 0)
     return (
       <div className="sheet">
-        <h1>{say(language, "finder.title")}</h1>
-        <p className="empty">{say(language, "home.none")}</p>
+        <h1>{sentence(language, "finder.title")}</h1>
+        <p className="empty">{sentence(language, "home.none")}</p>
       </div>
     );
-  const t = (key: Parameters<typeof say>[1]) => say(language, key);
+  const t = (key: Parameters<typeof sentence>[1]) => sentence(language, key);
   const option = (value: string, label: string) => ({ value, label });
   const person = personString(query);
   const narrowed = queryString({ ...query, citizenships: [], residence: null }) !== "";
@@ -40,7 +40,7 @@ export default async function FinderPage({ searchParams }: { searchParams: Promi
         <FinderForm
           query={query}
           locale={language}
-          levels={data.choices.levels.map((l) => option(l, say(language, `level.${l}`)))}
+          levels={data.choices.levels.map((l) => option(l, sentence(language, `level.${l}`)))}
           fields={data.choices.fields.map((f) => option(f, fieldName(language, f)))}
           languages={data.choices.languages.map((l) => option(l, languageName(language, l)))}
           campuses={data.campuses.map((c) => option(c.key, c.title[language]))}
@@ -52,9 +52,9 @@ export default async function FinderPage({ searchParams }: { searchParams: Promi
       </aside>
       <section aria-label={t("nav.programmes")}>
         <p className="found" role="status">
-          {say(language, "finder.found", { count: data.hits.length })}{" "}
+          {sentence(language, "finder.found", { count: data.hits.length })}{" "}
           {data.hits.length === data.total ? null : (
-            <span className="quiet">{say(language, "finder.ofTotal", { total: data.total })}</span>
+            <span className="quiet">{sentence(language, "finder.ofTotal", { total: data.total })}</span>
           )}{" "}
           <ZoneNote zone={data.zone} language={language} />{" "}
           {narrowed ? (

@@ -11,7 +11,7 @@ import type { Judgement } from "../rules/truth";
 import type { ReferenceSet } from "../standards/reference-set";
 import type { AnswerIndex, AnswerSheet } from "./answer-index";
 import { checkValue, fieldBeside, isScores } from "./check-value";
-import { isWhollyFed } from "./given-by-registry";
+import { isAllFromRegistry } from "./given-by-registry";
 import { repeatedEntries } from "./once";
 import { COMPLETE_FIELD } from "./typed-facts";
 
@@ -219,7 +219,7 @@ function listGaps(
   for (const field of section.fields)
     if (field.once)
       for (const entry of repeatedEntries(field, entries, value)) twice.push(gap(entry, field.key, "twice"));
-  if (isWhollyFed(section, facts)) return twice;
+  if (isAllFromRegistry(section, facts)) return twice;
   if (entries.length < repeats.min) return [...twice, gap("", "entry", "too-few")];
   const saysComplete = repeats.max > repeats.min && index.claim(scope, section.key, "", COMPLETE_FIELD) !== true;
   return saysComplete ? [...twice, gap("", COMPLETE_FIELD, "say-complete")] : twice;

@@ -4,7 +4,7 @@ import { answer, asField, equals, section, sourceFor } from "../../demo/sample-s
 import type { AnswerFact } from "../file/facts";
 import { AnswerIndex } from "./answer-index";
 import { sectionGaps } from "./completeness";
-import { fedEntries, isWhollyFed, unfedEntries } from "./given-by-registry";
+import { entriesAwaited, isAllFromRegistry, registryEntries } from "./given-by-registry";
 
 const sittings = section({
   key: "sittings",
@@ -17,7 +17,7 @@ const subjects = section({
   core: "subjects",
   repeats: { min: 1, max: 9 },
   fields: [asField("sitting", "entry", { of: "sittings" }), asField("mark", "whole")],
-  fedBy: { list: "sittings", by: "sitting", where: equals("it.marks", "registry") },
+  fromRegistry: { list: "sittings", by: "sitting", where: equals("it.marks", "registry") },
 });
 const sitting = (id: string, marks: string) => answer(`sittings/${id}/marks`, marks);
 const line = (id: string, of: string) => answer(`subjects/${id}/sitting`, of);
@@ -27,9 +27,9 @@ function look(...answers: readonly AnswerFact[]) {
   const source = sourceFor([sittings, subjects], answers, true);
   const lines = source.list("subjects");
   return [
-    fedEntries(subjects, source),
-    isWhollyFed(subjects, source),
-    unfedEntries(subjects, lines, source),
+    registryEntries(subjects, source),
+    isAllFromRegistry(subjects, source),
+    entriesAwaited(subjects, lines, source),
     lines.open,
   ];
 }

@@ -7,7 +7,7 @@ import { judge } from "../rules/evaluate";
 import { columnOf, type Entry, type Fact, type FactList, type FactSource, type Scalar, UNKNOWN } from "../rules/fact";
 import type { Judgement } from "../rules/truth";
 import type { AnswerIndex, AnswerSheet } from "./answer-index";
-import { unfedEntries } from "./given-by-registry";
+import { entriesAwaited } from "./given-by-registry";
 
 /**
  * The typed facts that rules see, built from answers and confirmations by the definitions of the sections.
@@ -240,7 +240,7 @@ export function typedFacts(
     }
     const made = (waits: boolean) => listFact(index, scopeOf(section), planned, closed, waits, degrees, listOf);
     const stated = made(false);
-    const known = unfedEntries(section, stated, source).length > 0 ? made(true) : stated;
+    const known = entriesAwaited(section, stated, source).length > 0 ? made(true) : stated;
     lists.set(name, known);
     return known;
   };

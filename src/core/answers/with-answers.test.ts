@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { answer } from "../../demo/sample-sections";
 import type { AnswerFact } from "../file/facts";
-import { inFileOrder, placeOf } from "./with-answers";
+import { answerKey } from "../file/place";
+import { inFileOrder } from "./with-answers";
 
 const PLACES = ["b", "a"].flatMap((section) =>
   ["", "e1", "e2"].flatMap((entry) => ["z", "y", "x"].map((field) => `${section}/${entry}/${field}`)),
@@ -31,7 +32,7 @@ describe("the order of a file's answers", () => {
       fc.property(anyAnswers, (answers) => {
         const ordered = inFileOrder(answers);
         expect(ordered.map(keyOf)).toEqual(answers.map(keyOf).sort());
-        expect(new Set(ordered.map(placeOf))).toEqual(new Set(answers.map(placeOf)));
+        expect(new Set(ordered.map(answerKey))).toEqual(new Set(answers.map(answerKey)));
       }),
       { numRuns: 1000 },
     ));

@@ -1,8 +1,6 @@
 import type { AnswerFact } from "../file/facts";
 import type { LoadedFile } from "../file/loaded-file";
-
-export const placeOf = (a: Pick<AnswerFact, "scope" | "section" | "entry" | "field">): string =>
-  `${a.scope}|${a.section}|${a.entry}|${a.field}`;
+import { answerKey, entryKey } from "../file/place";
 
 const compare = (a: string, b: string): number => (a === b ? 0 : a < b ? -1 : 1);
 
@@ -61,10 +59,10 @@ export function withAnswers(
   written: readonly AnswerFact[],
   removed: readonly Pick<AnswerFact, "scope" | "section" | "entry">[],
 ): LoadedFile {
-  const places = new Set(written.map(placeOf));
-  const entries = new Set(removed.map((r) => `${r.scope}|${r.section}|${r.entry}`));
-  const stays = (a: AnswerFact) => !places.has(placeOf(a)) && !entries.has(`${a.scope}|${a.section}|${a.entry}`);
-  const kept = written.filter((a) => !entries.has(`${a.scope}|${a.section}|${a.entry}`));
+  const places = new Set(written.map(answerKey));
+  const entries = new Set(removed.map(entryKey));
+  const stays = (a: AnswerFact) => !places.has(answerKey(a)) && !entries.has(entryKey(a));
+  const kept = written.filter((a) => !entries.has(entryKey(a)));
   const answers = inFileOrder([...facts.answers.filter(stays), ...kept]);
   return { rulebooks, rounds, asleep: asleep.filter(stays), facts: { ...facts, answers } };
 }

@@ -17,7 +17,7 @@ import { nextStep } from "./assess";
 function toldFindings({ findings, stage }: Pick<ExplainedChoice, "findings" | "stage">): readonly ExplainedFinding[] {
   if (stage === "preparing") return findings.filter((f) => f.gate && f.finding === "not met");
   return findings
-    .filter((f) => f.told)
+    .filter((f) => f.shownToApplicant)
     .map((f) =>
       f.overrides === null
         ? f

@@ -1,5 +1,5 @@
 import { applies } from "../answers/completeness";
-import { stillUnfed } from "../answers/given-by-registry";
+import { awaitedFromRegistry } from "../answers/given-by-registry";
 import type { ChoiceContext } from "../file/choice-context";
 import { isRunning, text } from "../file/entries";
 import type { Awaited, ChoiceResult } from "../file/result";
@@ -59,9 +59,9 @@ function courses({ source }: ChoiceContext): readonly Awaited[] {
 /** Results that a registry gives and has not given yet, one line an entry. */
 function fed({ rulebook, source }: ChoiceContext): readonly Awaited[] {
   return rulebook.body.sections.flatMap((section) => {
-    if (!section.fedBy) return [];
-    const { list } = section.fedBy;
-    return stillUnfed(section, source).map((id): Awaited => {
+    if (!section.fromRegistry) return [];
+    const { list } = section.fromRegistry;
+    return awaitedFromRegistry(section, source).map((id): Awaited => {
       const entry = source.list(list).entries.find((e) => e.id === id);
       const fields = rulebook.body.sections.find((s) => factName(s) === list)?.fields ?? [];
       const words = ["board", "year", "candidate"].flatMap((key) => {

@@ -51,7 +51,7 @@ export function findingsOf(
       canChange: finding === "open",
       // Who overrides a finding has established it.
       basis: override || judged.confirmed ? "confirmed" : "claimed",
-      told: entryRule.told === true,
+      shownToApplicant: entryRule.shownToApplicant === true,
       gate: entryRule.gate === true,
       ifPassed: finding !== "met" && wouldBe(entryRule.rule),
       way: curable ? (entryRule.curable?.way ?? null) : null,

@@ -1,10 +1,11 @@
 import type { AnswerIndex, AnswerSheet } from "../answers/answer-index";
-import { stillUnfed } from "../answers/given-by-registry";
+import { awaitedFromRegistry } from "../answers/given-by-registry";
 import type { Pause } from "../calendar/clock";
 import { addWorking } from "../calendar/working-days";
 import type { ChoiceContext } from "../file/choice-context";
 import { text } from "../file/entries";
 import type { FileFacts, Json, Turn } from "../file/facts";
+import { type AnswerPlace, requirementKey, resultKey } from "../file/place";
 import type { ChoiceResult, FindingResult, RequirementResult, Step, StepKind } from "../file/result";
 import { planOf } from "../rulebook/plan";
 import { reachedBy } from "../rulebook/requirement";
@@ -119,12 +120,14 @@ function resultDay(input: StepInput, result: RequirementResult): Day | null {
 
 /** Lines that a registry has to give; once it could not, the office looks why. */
 function registryStep(input: StepInput, result: RequirementResult): Step {
-  const unfed = input.contexts
+  const awaited = input.contexts
     .filter((c) => result.choices.includes(c.choice.id))
     .flatMap(({ rulebook, source }) =>
-      rulebook.body.sections.filter((s) => result.sections.includes(s.key)).flatMap((s) => stillUnfed(s, source)),
+      rulebook.body.sections
+        .filter((s) => result.sections.includes(s.key))
+        .flatMap((s) => awaitedFromRegistry(s, source)),
     );
-  if (!unfed.some((entry) => input.facts.registryMisses.includes(entry)))
+  if (!awaited.some((entry) => input.facts.registryMisses.includes(entry)))
     return step(input, "third party", "await registry", null, about(result));
   const due = target(input, submittedAt(input, result), input.office.set.targets.check);
   return step(input, "office", "check", due, about(result));
@@ -176,13 +179,6 @@ function proofStep(input: StepInput, result: RequirementResult): readonly Step[]
   return [step(input, "applicant", "prove", start ? requireDay(start) : null, about(result))];
 }
 
-export interface ValuePlace {
-  readonly scope: string;
-  readonly section: string;
-  readonly entry: string;
-  readonly field: string;
-}
-
 /** The part of a section whose values stand beside a requirement. */
 interface Beside {
   readonly sheet: AnswerSheet;
@@ -230,8 +226,8 @@ function besides(
 export function unconfirmed(
   input: Pick<StepInput, "contexts" | "index">,
   result: RequirementResult,
-): readonly ValuePlace[] {
-  const open: ValuePlace[] = [];
+): readonly AnswerPlace[] {
+  const open: AnswerPlace[] = [];
   for (const { sheet, scope, section, fields, from, to, belongs } of besides(input, result))
     for (let i = from; i < to; i += 1) {
       if (belongs !== null && !belongs(i)) continue;
@@ -313,12 +309,10 @@ function rulingSteps(input: StepInput): readonly Step[] {
 /** Asks that no step to supply something stands for already: a question about what is here, or something the rulebook does not know. */
 function askSteps(input: StepInput): readonly Step[] {
   const supplied = new Set(
-    input.requirements
-      .filter((r) => r.standing === "missing" || r.standing === "returned")
-      .map((r) => `${r.scope}|${r.key}|${r.entry}`),
+    input.requirements.filter((r) => r.standing === "missing" || r.standing === "returned").map(resultKey),
   );
   return input.facts.asks
-    .filter((a) => a.answeredAt === null && !supplied.has(`${a.scope}|${a.requirement}|${a.entry}`))
+    .filter((a) => a.answeredAt === null && !supplied.has(requirementKey(a)))
     .map((a) =>
       step(input, "applicant", "answer ask", requireDay(a.due), {
         requirement: a.requirement,

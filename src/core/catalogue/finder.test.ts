@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { PROGRAMMES } from "../../demo/programmes";
 import { searchIndex } from "./search";
-import { alike } from "./word-likeness";
+import { alike } from "./word-similarity";
 
 const programmes = PROGRAMMES.map((p) => p.programme);
 const find = searchIndex(

@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
 import type { Instant } from "../ids";
-import { type ReachKind, type ReachNote, reachState } from "./contact-notes";
+import { type ContactKind, type ContactNote, contactState } from "./contact-notes";
 
 const PLACE = { scope: "file", section: "contact", entry: "", field: "phone", version: 2 };
 const day = (n: number) => `2026-12-0${n}T09:00:00.000Z` as Instant;
-const note = (kind: ReachKind, on: number, change: Partial<ReachNote> = {}): ReachNote => ({
+const note = (kind: ContactKind, on: number, change: Partial<ContactNote> = {}): ContactNote => ({
   ...PLACE,
   kind,
   at: day(on),
@@ -14,10 +14,10 @@ const note = (kind: ReachKind, on: number, change: Partial<ReachNote> = {}): Rea
 describe("where somebody is reached", () => {
   it("says by what it is known", () =>
     expect(
-      [[], [note("talked", 1), note("confirmed", 2), note("no answer", 3)]].map((n) => reachState(n, PLACE).last),
+      [[], [note("talked", 1), note("confirmed", 2), note("no answer", 3)]].map((n) => contactState(n, PLACE).last),
     ).toEqual([null, "confirmed"]));
 
-  it.each<readonly [string, readonly ReachNote[], string, number | null, number | null]>([
+  it.each<readonly [string, readonly ContactNote[], string, number | null, number | null]>([
     ["nothing was noted", [], "not confirmed", null, null],
     ["somebody answered", [note("talked", 1)], "holds", 1, null],
     ["the applicant said so", [note("confirmed", 1)], "holds", 1, null],
@@ -34,7 +34,7 @@ describe("where somebody is reached", () => {
     ["another version failed", [note("returned", 1, { version: 1 })], "not confirmed", null, null],
     ["another number failed", [note("dead", 1, { section: "guardian" })], "not confirmed", null, null],
   ])("%s", (_, notes, reached, since, askedAt) =>
-    expect(reachState(notes, PLACE)).toMatchObject({
+    expect(contactState(notes, PLACE)).toMatchObject({
       reached,
       since: since === null ? null : day(since),
       askedAt: askedAt === null ? null : day(askedAt),

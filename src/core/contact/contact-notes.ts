@@ -2,35 +2,35 @@ import type { Instant } from "../ids";
 
 /** What was noted of a number or an address: by the office after a call or a letter, or by the applicant. */
 export const REACH_KINDS = ["talked", "no answer", "dead", "returned", "asked", "confirmed"] as const;
-export type ReachKind = (typeof REACH_KINDS)[number];
+export type ContactKind = (typeof REACH_KINDS)[number];
 
-export interface ReachNote {
+export interface ContactNote {
   readonly scope: string;
   readonly section: string;
   readonly entry: string;
   readonly field: string;
   /** The version of the answer that it is about: a newer number or address starts anew. */
   readonly version: number;
-  readonly kind: ReachKind;
+  readonly kind: ContactKind;
   readonly at: Instant;
 }
 
 /** Whether somebody is reached there: nobody knows yet, it has been shown or said to be right, or it failed. */
 export type Reached = "not confirmed" | "holds" | "fails";
 
-export interface ReachState {
+export interface ContactState {
   readonly reached: Reached;
   /** Since when; null while nothing is known. */
   readonly since: Instant | null;
   /** What says so. */
-  readonly last: ReachKind | null;
+  readonly last: ContactKind | null;
   /** When the applicant was asked last and has not answered. */
   readonly askedAt: Instant | null;
 }
 
-type Placed = Pick<ReachNote, "scope" | "section" | "entry" | "field" | "version">;
+type Placed = Pick<ContactNote, "scope" | "section" | "entry" | "field" | "version">;
 
-const OUTCOME: Partial<Record<ReachKind, Reached>> = {
+const OUTCOME: Partial<Record<ContactKind, Reached>> = {
   talked: "holds",
   confirmed: "holds",
   dead: "fails",
@@ -38,7 +38,7 @@ const OUTCOME: Partial<Record<ReachKind, Reached>> = {
 };
 
 /** Where a number or an address stands: the last outcome counts, and a call that nobody answered is none. */
-export function reachState(notes: readonly ReachNote[], place: Placed): ReachState {
+export function contactState(notes: readonly ContactNote[], place: Placed): ContactState {
   const own = notes
     .filter(
       (n) =>

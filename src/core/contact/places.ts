@@ -1,7 +1,7 @@
 import type { AnswerFact, Json } from "../file/facts";
 import type { Field, Section } from "../rulebook/section";
 import type { LocalText } from "../text/local-text";
-import type { ReachNote } from "./contact-notes";
+import type { ContactNote } from "./contact-notes";
 
 /** The address of a contact section stands in fields of its own; notes on it are kept with the first. */
 export const ADDRESS_PARTS = ["street", "postcode", "town", "country"] as const;
@@ -9,7 +9,7 @@ const [STREET] = ADDRESS_PARTS;
 const ADDRESS: LocalText = { en: "Address", fr: "Adresse" };
 
 /** A number or an address that somebody gave, with what it is for. */
-export interface ReachPlace extends Pick<ReachNote, "scope" | "section" | "entry" | "field" | "version"> {
+export interface ContactPlace extends Pick<ContactNote, "scope" | "section" | "entry" | "field" | "version"> {
   readonly kind: "phone" | "address";
   /** The title of the section: what it is for. */
   readonly purpose: LocalText;
@@ -20,7 +20,7 @@ export interface ReachPlace extends Pick<ReachNote, "scope" | "section" | "entry
   readonly value: Json;
 }
 
-type Found = Omit<ReachPlace, "letters"> & { readonly marked: boolean; readonly contact: boolean };
+type Found = Omit<ContactPlace, "letters"> & { readonly marked: boolean; readonly contact: boolean };
 type Answers = readonly AnswerFact[];
 
 const isGiven = ({ value }: AnswerFact): boolean => value !== null && value !== "";
@@ -55,7 +55,7 @@ function shownValue(field: Field, value: Json, sections: readonly Section[], ans
 }
 
 /** Everything at which somebody is reached, in the order of the form. */
-export function placesOf(sections: readonly Section[], answers: Answers): readonly ReachPlace[] {
+export function placesOf(sections: readonly Section[], answers: Answers): readonly ContactPlace[] {
   const found = sections.flatMap((section): readonly Found[] => {
     const plain = section.fields.flatMap((field) => {
       const { kind } = field;

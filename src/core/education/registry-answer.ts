@@ -1,5 +1,5 @@
 import { compare, parseDecimal } from "../numbers/ratio";
-import { nameLikeness } from "../people/name-likeness";
+import { nameSimilarity } from "../people/name-similarity";
 
 /** One result as a registry of examinations knows it. */
 export interface RegistryResult {
@@ -57,6 +57,6 @@ export function matchResults(claims: readonly ClaimedResult[], results: readonly
 const SURELY_ALIKE = 0.9;
 
 export function isSameCandidate(applicant: string, registered: string): boolean {
-  const { score, weakest } = nameLikeness(applicant, registered);
+  const { score, weakest } = nameSimilarity(applicant, registered);
   return score >= SURELY_ALIKE && weakest >= SURELY_ALIKE;
 }

@@ -89,7 +89,7 @@ export interface FindingResult {
   readonly canChange: boolean;
   readonly basis: "claimed" | "confirmed";
   /** Whether the rulebook lets the applicant see it. */
-  readonly told: boolean;
+  readonly shownToApplicant: boolean;
   /** Whether it decides who may choose the programme at all. */
   readonly gate: boolean;
   /** It is not met yet and would be if the courses in progress are passed. */

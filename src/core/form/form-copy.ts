@@ -21,7 +21,7 @@ export interface CopiedSection {
   readonly key: string;
   readonly title: string;
   /** What the office says of it in short, for those who assess. */
-  readonly digest?: string;
+  readonly summary?: string;
   /** A list whose entries are short is a table, with a line an entry; it then has no `entries`. */
   readonly table: { readonly heads: readonly string[]; readonly rows: readonly (readonly string[])[] } | null;
   readonly entries: readonly {

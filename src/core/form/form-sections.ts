@@ -1,11 +1,12 @@
 import type { AnswerIndex } from "../answers/answer-index";
 import { applies, fieldsThatApply } from "../answers/completeness";
-import { isWhollyFed } from "../answers/given-by-registry";
+import { isAllFromRegistry } from "../answers/given-by-registry";
 import { type Openness, openness, reopenedOf } from "../answers/lock";
 import { COMPLETE_FIELD } from "../answers/typed-facts";
 import type { ChoiceContext } from "../file/choice-context";
 import type { FileFacts, Json } from "../file/facts";
 import type { Gap } from "../file/gap";
+import { sectionKey } from "../file/place";
 import { papersFor } from "../people/papers";
 import { testsCounted } from "../rulebook/conditions";
 import { type RunningSum, runningSums } from "../rulebook/running-sums";
@@ -65,7 +66,7 @@ function askedSections(all: readonly ChoiceContext[]): readonly Asked[] {
   for (const context of all)
     for (const section of context.rulebook.body.sections) {
       const scope = section.scope === "file" ? "file" : context.choice.id;
-      const place = `${scope}|${section.key}`;
+      const place = sectionKey({ scope, section: section.key });
       const known = asked.get(place);
       const by = [...(known?.by ?? []), { context, section }];
       asked.set(place, { section: known ? joinSections(known.section, section) : section, scope, by });
@@ -160,7 +161,7 @@ export function formSections(
         section.grows,
       ),
       grows: section.grows === true,
-      fed: own.length > 0 && own.every(({ context, section: s }) => isWhollyFed(s, context.source)),
+      fed: own.length > 0 && own.every(({ context, section: s }) => isAllFromRegistry(s, context.source)),
       reopened: reopened === "whole",
       complete: index.claim(scope, section.key, "", COMPLETE_FIELD) === true,
       completeVersion: index.row(scope, section.key, "").version(COMPLETE_FIELD) ?? 0,

@@ -4,7 +4,7 @@ import { vectorsOf } from "../../../tests/support/vectors";
 import { compareBirthDates } from "./birth-dates";
 import { emailKey } from "./email-key";
 import { wide } from "./fold";
-import { jaroWinkler, nameLikeness } from "./name-likeness";
+import { jaroWinkler, nameSimilarity } from "./name-similarity";
 import { candidateKeys, comparePeople, type PersonKeys } from "./same-person";
 
 interface Written {
@@ -47,15 +47,15 @@ describe("the likeness of words and names", () => {
     ["Li Xiaoming", "Li Xiao Ming", 1],
     ["", "Anna", 0],
     ["Anna", "Anna Maria Lund", 0.8],
-  ])("of the names %j and %j is %d", (a, b, expected) => expect(four(nameLikeness(a, b).score)).toBe(expected));
+  ])("of the names %j and %j is %d", (a, b, expected) => expect(four(nameSimilarity(a, b).score)).toBe(expected));
   it("does not hang on the order of the words", () => {
     const name = fc.array(fc.constantFrom("anna", "maria", "lund", "ana", "de"), { minLength: 1, maxLength: 4 });
     fc.assert(
       fc.property(name, name, (a, b) => {
-        const likeness = nameLikeness(a.join(" "), b.join(" ")).score;
+        const likeness = nameSimilarity(a.join(" "), b.join(" ")).score;
         // Names that are one once their blanks are gone are one by definition; that does hang on the order.
         if (likeness === 1 || a.join("") === [...b].reverse().join("")) return true;
-        return Math.abs(likeness - nameLikeness(a.join(" "), [...b].reverse().join(" ")).score) < 1e-9;
+        return Math.abs(likeness - nameSimilarity(a.join(" "), [...b].reverse().join(" ")).score) < 1e-9;
       }),
     );
   });

@@ -1,7 +1,7 @@
 import { type BirthDates, compareBirthDates } from "./birth-dates";
 import { emailKey } from "./email-key";
 import { fold } from "./fold";
-import { nameLikeness } from "./name-likeness";
+import { nameSimilarity } from "./name-similarity";
 
 /** What is compared of a person. */
 export interface PersonKeys {
@@ -51,14 +51,14 @@ const GOOD = 0.93;
 
 /** The likeness of two people's names; where their present ones differ, a former one may be what papers say. */
 function namesOf(a: PersonKeys, b: PersonKeys): { score: number; weakest: number; byFormerName: boolean } {
-  const present = { ...nameLikeness(a.name, b.name), byFormerName: false };
+  const present = { ...nameSimilarity(a.name, b.name), byFormerName: false };
   if (present.score >= GOOD) return present;
   const pairs = [
     ...(a.formerNames ?? []).map((former) => [former, b.name] as const),
     ...(b.formerNames ?? []).map((former) => [a.name, former] as const),
   ];
   return pairs
-    .map(([one, other]) => ({ ...nameLikeness(one, other), byFormerName: true }))
+    .map(([one, other]) => ({ ...nameSimilarity(one, other), byFormerName: true }))
     .reduce<typeof present>((best, next) => (next.score > best.score ? next : best), present);
 }
 

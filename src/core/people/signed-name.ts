@@ -1,4 +1,4 @@
-import { nameLikeness } from "./name-likeness";
+import { nameSimilarity } from "./name-similarity";
 
 /** Below this a typed signature is another name: a spelling without accents is above it, a family name alone is not. */
 const SAME_NAME = 0.9;
@@ -6,5 +6,5 @@ const SAME_NAME = 0.9;
 /** Whether somebody signed with another name than the one that their papers bear; two empty names tell nothing. */
 export function signedOtherwise(signed: string, legal: string): boolean {
   if (signed.trim() === "" || legal.trim() === "") return false;
-  return nameLikeness(signed, legal).score < SAME_NAME;
+  return nameSimilarity(signed, legal).score < SAME_NAME;
 }

@@ -1,9 +1,10 @@
 import type { AnswerIndex } from "../answers/answer-index";
 import { applies, sectionGaps } from "../answers/completeness";
-import { stillUnfed } from "../answers/given-by-registry";
+import { awaitedFromRegistry } from "../answers/given-by-registry";
 import type { ChoiceContext } from "../file/choice-context";
 import type { EvidenceFact, FileFacts, ReferenceFact } from "../file/facts";
 import type { Gap } from "../file/gap";
+import { resultKey } from "../file/place";
 import type { FeeDue, RequirementResult } from "../file/result";
 import type { PlainDate } from "../ids";
 import {
@@ -80,7 +81,7 @@ function sectionsStanding(
       : gaps.length > 0
         ? "missing"
         : // From the submission on somebody waits for the lines that a registry has still to give.
-          context.choice.submittedAt !== null && sections.some((s) => stillUnfed(s, context.source).length > 0)
+          context.choice.submittedAt !== null && sections.some((s) => awaitedFromRegistry(s, context.source).length > 0)
           ? "promised"
           : "accepted";
   return { ...base(requirement, input, scope, ""), standing, gaps };
@@ -344,7 +345,7 @@ export function requirementResults(inputs: readonly StandingInput[]): readonly R
     for (const requirement of input.context.rulebook.body.requirements)
       for (const draft of instances(requirement, input)) {
         const result = excused(draft, input.facts);
-        const place = `${result.scope}|${result.key}|${result.entry}`;
+        const place = resultKey(result);
         const known = results.get(place);
         results.set(place, known ? merge(known, result) : result);
       }

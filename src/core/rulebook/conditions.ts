@@ -1,7 +1,7 @@
 import type { Condition, Limit } from "../rules/condition";
 import type { Requirement } from "./requirement";
 import type { Measure, RulebookBody } from "./rulebook";
-import { type FieldKind, factName, reachedFrom } from "./section";
+import { type FieldKind, factName, linkedFields } from "./section";
 
 export interface PlacedCondition {
   /** The key of the part in which it stands. */
@@ -25,7 +25,7 @@ export function conditionsOf(body: RulebookBody): readonly PlacedCondition[] {
   return [
     ...body.sections.flatMap((s) => [
       ...one(s.key, s.when),
-      ...one(s.key, s.fedBy?.where, s.fedBy?.list),
+      ...one(s.key, s.fromRegistry?.where, s.fromRegistry?.list),
       ...s.fields.flatMap((f) => one(`${s.key}.${f.key}`, f.when, factName(s))),
     ]),
     ...body.requirements.flatMap((r) => {
@@ -85,7 +85,7 @@ export function namedInRulebook(
   const kinds = new Map<string, FieldKind>(
     body.sections.flatMap((s) => [
       ...s.fields.map((f) => [`${factName(s)}.${f.key}`, f.kind] as const),
-      ...reachedFrom(s, body.sections).map((r) => [`${factName(s)}.${r.name}`, r.field.kind] as const),
+      ...linkedFields(s, body.sections).map((r) => [`${factName(s)}.${r.name}`, r.field.kind] as const),
     ]),
   );
   const all = conditionsOf(body).flatMap(({ condition, list }) => compared(condition, list));

@@ -1,7 +1,7 @@
 import { CEFR } from "../rules/compare";
 import type { Comparison } from "../rules/condition";
 import type { RulebookBody } from "./rulebook";
-import { type Field, type FieldKind, factName, reachedFrom } from "./section";
+import { type Field, type FieldKind, factName, linkedFields } from "./section";
 
 /**
  * The facts that a rule of this rulebook may read, each with its type, so that a builder offers only what exists and only
@@ -111,7 +111,7 @@ export function knownFacts(body: RulebookBody, groups: readonly string[]): Known
     .map((s): KnownList => {
       const facts = s.fields.flatMap((f) => factOf(f, `it.${f.key}`));
       const ects = s.core === "courses" ? [{ ...given("it.ects", "number"), title: "ECTS" }] : [];
-      const reached = reachedFrom(s, body.sections).flatMap((r) =>
+      const reached = linkedFields(s, body.sections).flatMap((r) =>
         factOf(r.field, `it.${r.name}`).map((f) => ({ ...f, title: `${r.by.title.en}: ${r.field.title.en}` })),
       );
       return { name: factName(s), title: s.title.en, facts: [...facts, ...ects, ...reached] };

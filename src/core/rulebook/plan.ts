@@ -1,7 +1,7 @@
 import { factNames } from "../rules/names";
 import type { Measure, RulebookBody } from "./rulebook";
 import { caseFields } from "./ruled-case";
-import { type Field, factName, reachedFrom, type Section } from "./section";
+import { type Field, factName, linkedFields, type Section } from "./section";
 
 /** One section as an assessment reads it: the name that rules know it by, and the fields that may become facts. */
 export interface PlannedSection {
@@ -83,7 +83,7 @@ function inputsOf(body: RulebookBody): Plan["inputs"] {
   };
   const reached = new Map(
     body.sections.flatMap((s) =>
-      reachedFrom(s, body.sections).map((r) => [
+      linkedFields(s, body.sections).map((r) => [
         `${factName(s)}.${r.name}`,
         [`${factName(s)}.${r.by.key}`, `${factName(r.section)}.${r.field.key}`],
       ]),

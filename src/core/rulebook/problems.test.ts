@@ -193,15 +193,17 @@ describe("what keeps a rulebook from being published", () => {
   });
 
   it("is a feed for lines that name no entry of its list", () => {
-    const fedBy = (change: object) =>
+    const fromRegistry = (change: object) =>
       rulebookProblems({
         ...bmr,
-        sections: bmr.sections.map((s) => (s.fedBy ? { ...s, fedBy: { ...s.fedBy, ...change } } : s)),
+        sections: bmr.sections.map((s) =>
+          s.fromRegistry ? { ...s, fromRegistry: { ...s.fromRegistry, ...change } } : s,
+        ),
       }).map((p) => `${p.code} ${p.about}`);
-    expect(fedBy({})).toEqual([]);
-    expect(fedBy({ by: "mark" })).toEqual(["unknown-feed subjects: sittings"]);
-    expect(fedBy({ list: "schools", where: { all: [] } })).toEqual(["unknown-feed subjects: schools"]);
-    expect(fedBy({ where: { fact: "it.hat", is: "known" } })).toEqual(["unknown-fact subjects: sittings.hat"]);
+    expect(fromRegistry({})).toEqual([]);
+    expect(fromRegistry({ by: "mark" })).toEqual(["unknown-feed subjects: sittings"]);
+    expect(fromRegistry({ list: "schools", where: { all: [] } })).toEqual(["unknown-feed subjects: schools"]);
+    expect(fromRegistry({ where: { fact: "it.hat", is: "known" } })).toEqual(["unknown-fact subjects: sittings.hat"]);
   });
 
   it("is a way through an entry that leads nowhere", () => {

@@ -5,7 +5,7 @@ import { conditionsOf } from "./conditions";
 import { measureProblems } from "./measure-problems";
 import type { RulebookProblem } from "./problem";
 import type { RulebookBody } from "./rulebook";
-import { type FieldKind, factName, keeperLink, reachedFrom } from "./section";
+import { type FieldKind, factName, keeperLink, linkedFields } from "./section";
 
 const GIVEN = new Set([
   "start",
@@ -24,7 +24,7 @@ function knownFacts(body: RulebookBody): ReadonlySet<string> {
     const name = factName(section);
     names.add(name);
     for (const field of section.fields) names.add(`${name}.${field.key}`);
-    for (const reached of reachedFrom(section, body.sections)) names.add(`${name}.${reached.name}`);
+    for (const reached of linkedFields(section, body.sections)) names.add(`${name}.${reached.name}`);
     if (section.core === "courses") names.add(`${name}.ects`);
   }
   for (const measure of body.measures) names.add(`measure.${measure.key}`);
@@ -85,8 +85,8 @@ function impossible(body: RulebookBody): readonly RulebookProblem[] {
 /** Lines that are fed by nothing: the field that names their entry, or its list, is not there. */
 function unfedProblems({ sections }: RulebookBody): readonly RulebookProblem[] {
   return sections.flatMap((s): readonly RulebookProblem[] => {
-    if (!s.fedBy) return [];
-    const { list, by } = s.fedBy;
+    if (!s.fromRegistry) return [];
+    const { list, by } = s.fromRegistry;
     const of = s.fields.find((f) => f.key === by && f.kind === "entry")?.of;
     const named = sections.some((other) => other.key === of && other.repeats && factName(other) === list);
     return named ? [] : [{ code: "unknown-feed", about: `${s.key}: ${list}` }];

@@ -115,7 +115,7 @@ export const entryRuleSchema = z.object({
   /** How the rule may still be met later, and the condition under which that is possible at all. */
   curable: z.object({ way: localTextSchema, possible: conditionSchema }).nullable(),
   /** The applicant sees how it stands once the application was submitted, in the same numbers. */
-  told: z.boolean().optional(),
+  shownToApplicant: z.boolean().optional(),
   /** Whoever does not meet it cannot submit a choice of the programme, unless a lead officer lets it count as met. */
   gate: z.boolean().optional(),
 });

@@ -139,7 +139,7 @@ export const sectionSchema = z.object({
    * For a list: the lines of some entries of another list come from whoever issued them, and nobody types those. `list` is that list as
    * rules name it, `by` the field of a line that names its entry, `where` says which entries.
    */
-  fedBy: z.object({ list: z.string(), by: z.string(), where: conditionSchema }).optional(),
+  fromRegistry: z.object({ list: z.string(), by: z.string(), where: conditionSchema }).optional(),
 });
 export type Section = z.infer<typeof sectionSchema>;
 
@@ -153,7 +153,7 @@ export interface Reached {
 }
 
 /** What rules read of the entries that a section names, one step far. */
-export function reachedFrom(section: Section, sections: readonly Section[]): readonly Reached[] {
+export function linkedFields(section: Section, sections: readonly Section[]): readonly Reached[] {
   return section.fields.flatMap((by) => {
     const other = by.kind === "entry" ? sections.find((s) => s.key === by.of) : undefined;
     return (other?.fields ?? []).map((field) => ({

@@ -1,5 +1,5 @@
 import { combText } from "../assessment/comb";
-import { restsOn } from "../difference/touched-by-change";
+import { restsOn } from "../difference/affected-by-change";
 import { TURNS, type Turn } from "../file/facts";
 import type { LoadedFile } from "../file/loaded-file";
 import { type FileReason, reasonOf } from "../file/reason";

@@ -2,9 +2,10 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { ALL, accepted, NOW, office, person, SUBMITTED } from "../../../tests/support/sample-assessment";
 import { type SampleChange, sampleFile, sampleRound, sampleRulebook } from "../../demo/sample-file";
-import { inFileOrder, placeOf } from "../answers/with-answers";
+import { inFileOrder } from "../answers/with-answers";
 import type { AnswerFact, Json } from "../file/facts";
 import type { LoadedFile } from "../file/loaded-file";
+import { answerKey } from "../file/place";
 import { isAtRest, settle } from "./settle";
 
 /** What follows from a file's facts is found in memory, whole: once it is written nothing more follows. */
@@ -22,7 +23,7 @@ describe("settling a file", () => {
   };
   const at = (file: LoadedFile, instant = NOW) => settle(file, office, Date.parse(instant), newId);
   const saying = (file: LoadedFile, section: string, field: string, value: Json): LoadedFile => {
-    const other = file.facts.answers.filter((a) => placeOf(a) !== `file|${section}||${field}`);
+    const other = file.facts.answers.filter((a) => answerKey(a) !== `file|${section}||${field}`);
     const answer: AnswerFact = { scope: "file", section, entry: "", field, value, version: 2, position: 0 };
     return { ...file, facts: { ...file.facts, answers: inFileOrder([...other, answer]) } };
   };
@@ -69,13 +70,13 @@ describe("settling a file", () => {
   it("puts answers aside that do not apply any more, wakes them again, and counts a flip back as none", () => {
     const file = saying(at(loaded()).file, "person", "oneName", true);
     const settled = at(file);
-    const aside = settled.effects.turned.map(placeOf);
+    const aside = settled.effects.turned.map(answerKey);
     expect(aside).toContain("file|person||givenNames");
-    expect(settled.file.asleep.map(placeOf)).toEqual(aside);
+    expect(settled.file.asleep.map(answerKey)).toEqual(aside);
     const back = at(saying(settled.file, "person", "oneName", false));
-    expect(back.effects.turned.map(placeOf).sort()).toEqual([...aside].sort());
+    expect(back.effects.turned.map(answerKey).sort()).toEqual([...aside].sort());
     expect(back.file.asleep).toEqual([]);
-    expect(back.file.facts.answers.map(placeOf)).toEqual(file.facts.answers.map(placeOf));
+    expect(back.file.facts.answers.map(answerKey)).toEqual(file.facts.answers.map(answerKey));
   });
 
   it("leaves what was submitted awake, whatever it says", () => {

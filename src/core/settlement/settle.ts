@@ -1,8 +1,9 @@
 import { dormancyChanges } from "../answers/dormancy";
-import { inFileOrder, placeOf } from "../answers/with-answers";
+import { inFileOrder } from "../answers/with-answers";
 import { assessIn, type Prepared, prepare } from "../assessment/assess";
 import type { AnswerFact, FileFacts, Turn } from "../file/facts";
 import type { LoadedFile } from "../file/loaded-file";
+import { answerKey } from "../file/place";
 import type { Assessment, FeeDue } from "../file/result";
 import type { Office } from "../standards/reference-set";
 import { toInstant } from "../time/zone";
@@ -47,8 +48,8 @@ function wronglyAwake({ facts, asleep }: LoadedFile, { all }: Prepared): readonl
 }
 
 function turnOver(file: LoadedFile, turned: readonly AnswerFact[]): LoadedFile {
-  const places = new Set(turned.map(placeOf));
-  const moves = (a: AnswerFact) => places.has(placeOf(a));
+  const places = new Set(turned.map(answerKey));
+  const moves = (a: AnswerFact) => places.has(answerKey(a));
   const { answers } = file.facts;
   const awake = inFileOrder([...answers.filter((a) => !moves(a)), ...file.asleep.filter(moves)]);
   const asleep = inFileOrder([...file.asleep.filter((a) => !moves(a)), ...answers.filter(moves)]);
@@ -126,9 +127,9 @@ export function settle(loaded: LoadedFile, office: Office, at: number, newId: ()
 /** The answers that sleep in one state of a file and are awake in the other. */
 function turnedBetween(before: LoadedFile, after: LoadedFile): readonly AnswerFact[] {
   if (before.asleep === after.asleep) return [];
-  const slept = new Set(before.asleep.map(placeOf));
-  const sleeps = new Set(after.asleep.map(placeOf));
-  return [...after.asleep, ...after.facts.answers].filter((a) => slept.has(placeOf(a)) !== sleeps.has(placeOf(a)));
+  const slept = new Set(before.asleep.map(answerKey));
+  const sleeps = new Set(after.asleep.map(answerKey));
+  return [...after.asleep, ...after.facts.answers].filter((a) => slept.has(answerKey(a)) !== sleeps.has(answerKey(a)));
 }
 
 /** Whether nothing follows from a file's facts that is not written yet, but for what lists show of it. */

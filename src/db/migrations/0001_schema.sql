@@ -562,6 +562,20 @@ CREATE TABLE "payment" (
 	CONSTRAINT "payment_state" CHECK ("payment"."state" in ('started','booked','declined','abandoned'))
 );
 --> statement-breakpoint
+CREATE TABLE "contact_note" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"scope" text NOT NULL,
+	"section" text NOT NULL,
+	"entry" text DEFAULT '' NOT NULL,
+	"field" text NOT NULL,
+	"version" integer NOT NULL,
+	"kind" text NOT NULL,
+	"text" text DEFAULT '' NOT NULL,
+	"by_id" uuid,
+	"at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE "copy_of" (
 	"order_id" uuid NOT NULL,
 	"application_id" uuid NOT NULL,
@@ -588,16 +602,6 @@ CREATE TABLE "deed" (
 	"by_id" uuid NOT NULL,
 	"at" timestamp with time zone NOT NULL,
 	CONSTRAINT "deed_application_id_requirement_scope_entry_pk" PRIMARY KEY("application_id","requirement","scope","entry")
-);
---> statement-breakpoint
-CREATE TABLE "digest" (
-	"application_id" uuid NOT NULL,
-	"scope" text NOT NULL,
-	"section" text NOT NULL,
-	"text" text NOT NULL,
-	"by_id" uuid NOT NULL,
-	"at" timestamp with time zone NOT NULL,
-	CONSTRAINT "digest_application_id_scope_section_pk" PRIMARY KEY("application_id","scope","section")
 );
 --> statement-breakpoint
 CREATE TABLE "excuse" (
@@ -648,18 +652,14 @@ CREATE TABLE "page_left_out" (
 	CONSTRAINT "page_left_out_upload_id_page_pk" PRIMARY KEY("upload_id","page")
 );
 --> statement-breakpoint
-CREATE TABLE "reach_note" (
-	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+CREATE TABLE "section_summary" (
 	"application_id" uuid NOT NULL,
 	"scope" text NOT NULL,
 	"section" text NOT NULL,
-	"entry" text DEFAULT '' NOT NULL,
-	"field" text NOT NULL,
-	"version" integer NOT NULL,
-	"kind" text NOT NULL,
-	"text" text DEFAULT '' NOT NULL,
-	"by_id" uuid,
-	"at" timestamp with time zone NOT NULL
+	"text" text NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	CONSTRAINT "section_summary_application_id_scope_section_pk" PRIMARY KEY("application_id","scope","section")
 );
 --> statement-breakpoint
 CREATE TABLE "consent" (
@@ -985,14 +985,14 @@ ALTER TABLE "institution_name" ADD CONSTRAINT "institution_name_institution_id_i
 ALTER TABLE "charge" ADD CONSTRAINT "charge_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "charge_adjustment" ADD CONSTRAINT "charge_adjustment_charge_id_charge_id_fk" FOREIGN KEY ("charge_id") REFERENCES "public"."charge"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "payment" ADD CONSTRAINT "payment_charge_id_charge_id_fk" FOREIGN KEY ("charge_id") REFERENCES "public"."charge"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "contact_note" ADD CONSTRAINT "contact_note_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "contact_note" ADD CONSTRAINT "contact_note_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "copy_of" ADD CONSTRAINT "copy_of_order_id_copy_order_id_fk" FOREIGN KEY ("order_id") REFERENCES "public"."copy_order"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "copy_of" ADD CONSTRAINT "copy_of_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "copy_of" ADD CONSTRAINT "copy_of_sha256_content_sha256_fk" FOREIGN KEY ("sha256") REFERENCES "public"."content"("sha256") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "copy_order" ADD CONSTRAINT "copy_order_asked_by_id_person_id_fk" FOREIGN KEY ("asked_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "deed" ADD CONSTRAINT "deed_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "deed" ADD CONSTRAINT "deed_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE "digest" ADD CONSTRAINT "digest_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE "digest" ADD CONSTRAINT "digest_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "excuse" ADD CONSTRAINT "excuse_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "excuse" ADD CONSTRAINT "excuse_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "keeper_note" ADD CONSTRAINT "keeper_note_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1002,8 +1002,8 @@ ALTER TABLE "link_note" ADD CONSTRAINT "link_note_copy_sha256_content_sha256_fk"
 ALTER TABLE "link_note" ADD CONSTRAINT "link_note_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "page_left_out" ADD CONSTRAINT "page_left_out_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "page_left_out" ADD CONSTRAINT "page_left_out_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE "reach_note" ADD CONSTRAINT "reach_note_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE "reach_note" ADD CONSTRAINT "reach_note_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "section_summary" ADD CONSTRAINT "section_summary_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "section_summary" ADD CONSTRAINT "section_summary_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "consent" ADD CONSTRAINT "consent_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "role_grant" ADD CONSTRAINT "role_grant_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "mail_link" ADD CONSTRAINT "mail_link_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1058,9 +1058,9 @@ CREATE INDEX "institution_name_of" ON "institution_name" USING btree ("instituti
 CREATE INDEX "institution_name_trigram" ON "institution_name" USING gin ("folded" gin_trgm_ops);--> statement-breakpoint
 CREATE INDEX "adjustment_charge" ON "charge_adjustment" USING btree ("charge_id");--> statement-breakpoint
 CREATE INDEX "payment_charge" ON "payment" USING btree ("charge_id");--> statement-breakpoint
+CREATE INDEX "contact_note_application" ON "contact_note" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "copy_of_content" ON "copy_of" USING btree ("sha256");--> statement-breakpoint
 CREATE INDEX "copy_order_of" ON "copy_order" USING btree ("asked_by_id","asked_at");--> statement-breakpoint
-CREATE INDEX "reach_note_application" ON "reach_note" USING btree ("application_id");--> statement-breakpoint
 CREATE UNIQUE INDEX "mail_link_one_live" ON "mail_link" USING btree ("person_id","purpose") WHERE "mail_link"."used_at" is null and "mail_link"."replaced_at" is null;--> statement-breakpoint
 CREATE INDEX "password_guess_subject" ON "password_guess" USING btree ("subject","at");--> statement-breakpoint
 CREATE INDEX "same_person_pair" ON "same_person" USING btree ("first_id","second_id");--> statement-breakpoint

@@ -65,8 +65,8 @@ export const linkNote = pgTable(
 );
 
 /** What was noted of a number or an address of an application: calls, letters that came back, and what the applicant said of it. */
-export const reachNote = pgTable(
-  "reach_note",
+export const contactNote = pgTable(
+  "contact_note",
   {
     id: uuid("id").primaryKey().defaultRandom(),
     ...ofValue(),
@@ -77,7 +77,7 @@ export const reachNote = pgTable(
     byId: uuid("by_id").references(() => person.id),
     at: instant("at").notNull(),
   },
-  (t) => [index("reach_note_application").on(t.applicationId)],
+  (t) => [index("contact_note_application").on(t.applicationId)],
 );
 
 /** A requirement that an officer excused, with the reason. */
@@ -103,8 +103,8 @@ export const deed = pgTable(
 );
 
 /** What the office says in short of a section, for those who assess: it stands above the answers in their copies. */
-export const digest = pgTable(
-  "digest",
+export const sectionSummary = pgTable(
+  "section_summary",
   {
     ...ofApplication(),
     scope: text("scope").notNull(),

@@ -321,7 +321,7 @@ export const bht: RulebookBody = {
       },
       rule: { fact: "measure.numeracy", is: "equals", value: true },
       curable: null,
-      told: true,
+      shownToApplicant: true,
     },
     {
       key: "mathematics",

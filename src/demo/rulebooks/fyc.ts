@@ -128,7 +128,7 @@ export const fyc: RulebookBody = {
       title: { en: "Sixteen or older on the first day", fr: "Seize ans ou plus le premier jour" },
       rule: { fact: "measure.age", is: "atLeast", value: 16 },
       curable: null,
-      told: true,
+      shownToApplicant: true,
     },
     englishRule("B1", schooledInEnglish(3)),
   ],

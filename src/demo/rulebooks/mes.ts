@@ -118,7 +118,7 @@ export const mes: RulebookBody = {
       },
       englishRule("C1", taughtTwoYears),
     ] satisfies RulebookBody["entryRules"]
-  ).map((rule) => ({ ...rule, told: true })),
+  ).map((rule) => ({ ...rule, shownToApplicant: true })),
   fees: [
     {
       key: "handling",

@@ -136,7 +136,7 @@ export const mmh: RulebookBody = {
         ],
       },
       curable: null,
-      told: true,
+      shownToApplicant: true,
     },
     {
       key: "english",

@@ -253,7 +253,7 @@ export const pcs: RulebookBody = {
       title: { en: "The master opens doctoral study", fr: "Le master ouvre au doctorat" },
       rule: { fact: "measure.master", is: "equals", value: true },
       curable: null,
-      told: true,
+      shownToApplicant: true,
     },
     {
       key: "grade",

@@ -3,7 +3,7 @@ import { openWorld, type World } from "../../../tests/support/world";
 import { makeAuth } from "../../auth/better-auth";
 import { assess } from "../../core/assessment/assess";
 import { assessAndExplain } from "../../core/assessment/explain";
-import { restsOn } from "../../core/difference/touched-by-change";
+import { restsOn } from "../../core/difference/affected-by-change";
 import type { LoadedFile } from "../../core/file/loaded-file";
 import type { ExplainedAssessment } from "../../core/file/result";
 import type { PlainDate } from "../../core/ids";
@@ -11,9 +11,9 @@ import { becauseOf } from "../../core/rules/verdict";
 import { makeOffice, type ReferenceSet } from "../../core/standards/reference-set";
 import { requireDay } from "../../core/time/zone";
 import { database } from "../../db/connection";
+import { affectingNames } from "../../db/queries/affected";
 import { loadFile, loadFiles } from "../../db/queries/load-file";
 import { currentOffice } from "../../db/queries/office";
-import { touchingNames } from "../../db/queries/touched";
 import { stepDeed } from "../../text/words/office";
 import { leafSentence, localTitles } from "../../text/words/trace";
 import { verifyAll } from "../../verify";
@@ -160,7 +160,7 @@ describe("the demo's stories", () => {
       JSON.stringify(assess({ ...file, office: makeOffice(2, set), at }));
     let [passedOver, changed] = [0, 0];
     for (const { what, set } of oneThingGone(referenceSet)) {
-      const names = await touchingNames(pool, referenceSet, set);
+      const names = await affectingNames(pool, referenceSet, set);
       for (const file of files) {
         const own = restsOn(file.facts.answers, file.facts.confirmations, file.rulebooks);
         const touched = names?.some((name) => own.includes(name)) ?? true;

@@ -12,7 +12,7 @@ const styles = StyleSheet.create({
   part: { fontSize: 13, fontWeight: 700, marginTop: 14, marginBottom: 2 },
   section: { marginTop: 10, borderTopWidth: 0.7, borderTopColor: LINE, paddingTop: 6 },
   heading: { fontSize: 11, fontWeight: 700, marginBottom: 4 },
-  digest: { fontWeight: 700, marginBottom: 4 },
+  summary: { fontWeight: 700, marginBottom: 4 },
   entry: { marginBottom: 6 },
   entryTitle: { color: QUIET, fontWeight: 700, marginBottom: 2 },
   row: { flexDirection: "row", borderTopWidth: 0.4, borderTopColor: LINE, paddingVertical: 2 },
@@ -56,7 +56,7 @@ function Section({ section }: { section: CopiedSection }) {
       <Text style={styles.heading} minPresenceAhead={40}>
         {printable(section.title)}
       </Text>
-      {section.digest ? <Text style={styles.digest}>{printable(section.digest)}</Text> : null}
+      {section.summary ? <Text style={styles.summary}>{printable(section.summary)}</Text> : null}
       {section.table ? <Table table={section.table} /> : null}
       {section.entries.map((entry) => (
         <View key={entry.id} style={styles.entry}>

@@ -1,6 +1,6 @@
 import type { ChoiceRefusal, ChoiceRules } from "../../core/catalogue/choice-rules";
 import type { Locale, LocalText } from "../../core/text/local-text";
-import { say } from "../say";
+import { sentence } from "../sentence";
 import { fieldName } from "./code-lists";
 
 /** The rules of a procedure about choices, said before anybody invests work. */
@@ -9,18 +9,18 @@ export function choiceRuleLines(
   { title, rules }: { readonly title: LocalText; readonly rules: ChoiceRules },
 ): readonly string[] {
   return [
-    say(locale, "rules.most", { procedure: title[locale], most: rules.most }),
-    ...(rules.least > 1 ? [say(locale, "rules.least", { least: rules.least })] : []),
-    ...(rules.ranked && rules.most > 1 ? [say(locale, "rules.ranked")] : []),
+    sentence(locale, "rules.most", { procedure: title[locale], most: rules.most }),
+    ...(rules.least > 1 ? [sentence(locale, "rules.least", { least: rules.least })] : []),
+    ...(rules.ranked && rules.most > 1 ? [sentence(locale, "rules.ranked")] : []),
     ...(rules.ranked && rules.undertaking
-      ? [say(locale, "rules.undertaking", { promise: rules.undertaking[locale] })]
+      ? [sentence(locale, "rules.undertaking", { promise: rules.undertaking[locale] })]
       : []),
     ...rules.limits.map((limit) =>
       limit.by === "level"
-        ? say(locale, "rules.level", { most: limit.most, level: say(locale, `level.${limit.value}`) })
-        : say(locale, "rules.field", { most: limit.most, field: fieldName(locale, limit.value) }),
+        ? sentence(locale, "rules.level", { most: limit.most, level: sentence(locale, `level.${limit.value}`) })
+        : sentence(locale, "rules.field", { most: limit.most, field: fieldName(locale, limit.value) }),
     ),
-    ...rules.exclusive.map(([one, other]) => say(locale, "rules.exclusive", { one, other })),
+    ...rules.exclusive.map(([one, other]) => sentence(locale, "rules.exclusive", { one, other })),
   ];
 }
 
@@ -28,17 +28,20 @@ export function choiceRuleLines(
 export function choiceRefusalText(locale: Locale, refusal: ChoiceRefusal): string {
   switch (refusal.code) {
     case "held":
-      return say(locale, "rule.held");
+      return sentence(locale, "rule.held");
     case "too-many":
-      return say(locale, "rule.too-many", { most: refusal.most });
+      return sentence(locale, "rule.too-many", { most: refusal.most });
     case "too-many-of-level":
-      return say(locale, "rule.too-many-of-level", {
+      return sentence(locale, "rule.too-many-of-level", {
         most: refusal.most,
-        level: say(locale, `level.${refusal.level}`),
+        level: sentence(locale, `level.${refusal.level}`),
       });
     case "too-many-of-field":
-      return say(locale, "rule.too-many-of-field", { most: refusal.most, field: fieldName(locale, refusal.field) });
+      return sentence(locale, "rule.too-many-of-field", {
+        most: refusal.most,
+        field: fieldName(locale, refusal.field),
+      });
     case "excluded-by":
-      return say(locale, "rule.excluded-by", { other: refusal.other });
+      return sentence(locale, "rule.excluded-by", { other: refusal.other });
   }
 }

@@ -1,5 +1,5 @@
 import type { Locale } from "../../core/text/local-text";
-import { say } from "../say";
+import { sentence } from "../sentence";
 
 const WORDS = { "0": "shape.digits", A: "shape.letters", X: "shape.either" } as const;
 type Sign = keyof typeof WORDS;
@@ -18,10 +18,10 @@ export function numberShapes(locale: Locale, patterns: readonly string[]): strin
   }
   const even = [...lengths].map(([sign, counts]) => {
     const [least, most] = [Math.min(...counts), Math.max(...counts)];
-    return say(locale, WORDS[sign], {
-      count: least === most ? String(least) : say(locale, "shape.range", { least, most }),
+    return sentence(locale, WORDS[sign], {
+      count: least === most ? String(least) : sentence(locale, "shape.range", { least, most }),
     });
   });
-  const legend = others.length > 0 ? ` ${say(locale, "shape.legend")}` : "";
+  const legend = others.length > 0 ? ` ${sentence(locale, "shape.legend")}` : "";
   return `${listOf(locale).format([...even, ...others])}${legend}`;
 }

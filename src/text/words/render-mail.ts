@@ -1,6 +1,6 @@
 import type { Locale } from "../../core/text/local-text";
 import { formatDate, formatMoment, formatZone } from "../format";
-import { isTextKey, say } from "../say";
+import { isTextKey, sentence } from "../sentence";
 
 export interface RenderedMail {
   readonly subject: string;
@@ -13,14 +13,14 @@ const SUFFIX: Readonly<Record<Locale, string>> = { en: "En", fr: "Fr" };
 
 /** Codes and dates among the values of a message become words of the reader's language. */
 function readable(locale: Locale, values: Readonly<Record<string, string>>): Record<string, string> {
-  const shown: Record<string, string> = { link: say(locale, "messages.linkGone"), ...values };
+  const shown: Record<string, string> = { link: sentence(locale, "messages.linkGone"), ...values };
   for (const key of DATE_VALUES) if (values[key]) shown[key] = formatDate(locale, values[key]);
   for (const [key, value] of Object.entries(values))
     if (key.endsWith(SUFFIX[locale])) shown[key.slice(0, -SUFFIX[locale].length)] = value;
   if (values.moment && values.zone)
     shown.moment = `${formatMoment(locale, values.moment, values.zone)} (${formatZone(values.zone)})`;
   const reason = `return.${values.reason ?? ""}`;
-  shown.reasonText = isTextKey(reason) ? say(locale, reason) : "";
+  shown.reasonText = isTextKey(reason) ? sentence(locale, reason) : "";
   return shown;
 }
 
@@ -35,9 +35,9 @@ export function renderMail(
   const bodyKey = `mail.${template}.body`;
   if (!isTextKey(subjectKey) || !isTextKey(bodyKey)) throw new Error(`no mail is called ${template}`);
   const shown = readable(locale, values.link && baseUrl !== null ? { ...values, link: baseUrl + values.link } : values);
-  const greeting = shown.name ? `${say(locale, "mail.greeting", { name: shown.name })}\n\n` : "";
+  const greeting = shown.name ? `${sentence(locale, "mail.greeting", { name: shown.name })}\n\n` : "";
   return {
-    subject: say(locale, subjectKey, shown),
-    body: `${greeting}${say(locale, bodyKey, shown)}\n\n${say(locale, "mail.closing")}\n`,
+    subject: sentence(locale, subjectKey, shown),
+    body: `${greeting}${sentence(locale, bodyKey, shown)}\n\n${sentence(locale, "mail.closing")}\n`,
   };
 }

@@ -1,6 +1,6 @@
 import type { RequirementResult, Stage } from "../../core/file/result";
 import type { Locale } from "../../core/text/local-text";
-import { isTextKey, say } from "../say";
+import { isTextKey, sentence } from "../sentence";
 
 /** The standing of a requirement in the applicant's words: a filled section is complete, not accepted. */
 export function standingWord(
@@ -8,11 +8,12 @@ export function standingWord(
   requirement: Pick<RequirementResult, "kind" | "standing">,
   stage: Stage,
 ): string {
-  if (requirement.standing === "to check" && stage === "preparing") return say(locale, "standing.supplied");
-  if (requirement.kind === "sections" && requirement.standing === "accepted") return say(locale, "standing.complete");
-  if (requirement.kind === "fee" && requirement.standing === "accepted") return say(locale, "fee.paid");
+  if (requirement.standing === "to check" && stage === "preparing") return sentence(locale, "standing.supplied");
+  if (requirement.kind === "sections" && requirement.standing === "accepted")
+    return sentence(locale, "standing.complete");
+  if (requirement.kind === "fee" && requirement.standing === "accepted") return sentence(locale, "fee.paid");
   if (requirement.kind === "deed")
-    return say(
+    return sentence(
       locale,
       requirement.standing === "missing"
         ? "standing.ours"
@@ -21,5 +22,5 @@ export function standingWord(
           : "standing.not needed",
     );
   const key = `standing.${requirement.standing}`;
-  return isTextKey(key) ? say(locale, key) : requirement.standing;
+  return isTextKey(key) ? sentence(locale, key) : requirement.standing;
 }

@@ -4,7 +4,7 @@ import type { Field } from "../../core/rulebook/section";
 import type { Registers } from "../../core/standards/reference-set";
 import type { Locale } from "../../core/text/local-text";
 import { countryName, formatDate, languageName } from "../format";
-import { say } from "../say";
+import { sentence } from "../sentence";
 
 interface AddressValue {
   readonly same?: boolean;
@@ -16,7 +16,7 @@ interface AddressValue {
 }
 
 function addressText(locale: Locale, { same, street, postcode, town, region, country }: AddressValue): string {
-  if (same) return say(locale, "field.same");
+  if (same) return sentence(locale, "field.same");
   const place = [postcode, town].filter(Boolean).join(" ");
   return [street, place, region, country ? countryName(locale, country) : ""].filter(Boolean).join(", ");
 }
@@ -36,8 +36,8 @@ export function valueText(
   office: Registers,
 ): string {
   if (value === null || value === "") return NOTHING_SAID;
-  if (isNotKnown(value)) return say(locale, "form.notKnown");
-  if (typeof value === "boolean") return say(locale, value ? "form.yes" : "form.no");
+  if (isNotKnown(value)) return sentence(locale, "form.notKnown");
+  if (typeof value === "boolean") return sentence(locale, value ? "form.yes" : "form.no");
   if (Array.isArray(value))
     return value.map((v) => listItemText(locale, field, String(v))).join(field.kind === "links" ? "\n" : ", ");
   if (typeof value === "object" && field.kind === "address") return addressText(locale, value as AddressValue);
@@ -56,7 +56,7 @@ export function valueText(
     case "date":
       return formatDate(locale, text);
     case "scale":
-      return office.scales.find((s) => s.key === text)?.title[locale] ?? say(locale, "form.other");
+      return office.scales.find((s) => s.key === text)?.title[locale] ?? sentence(locale, "form.other");
     case "area":
       return office.areas.find((a) => a.key === text)?.title[locale] ?? text;
     case "test":

@@ -2,15 +2,15 @@ import type { ApplicantAssessment } from "../../core/assessment/applicants-share
 import type { RequirementResult, Step } from "../../core/file/result";
 import type { Locale } from "../../core/text/local-text";
 import { formatDate } from "../../text/format";
-import { isTextKey, say } from "../../text/say";
+import { isTextKey, sentence } from "../../text/sentence";
 
 /** The one next step, as a sentence to the applicant. */
 export function applicantStep(locale: Locale, assessment: ApplicantAssessment, programmeOf: ProgrammeOf): string {
   const { next, stage } = assessment.file;
   // Nobody is sent to fill in what cannot be submitted.
   if (stage === "preparing" && assessment.choices.every((c) => c.stage !== "preparing" || c.barredBy.length > 0))
-    return say(locale, "next.barred");
-  if (!next) return say(locale, stage === "closed" ? "next.closed" : "next.none");
+    return sentence(locale, "next.barred");
+  if (!next) return sentence(locale, stage === "closed" ? "next.closed" : "next.none");
   return stepSentence(locale, next, programmeOf);
 }
 
@@ -29,14 +29,14 @@ export function stepSentence(
     title: title?.[locale] ?? "",
     programme: programmeOf(scope ?? "") ?? "none",
   };
-  return say(locale, `next.${kind}`, values);
+  return sentence(locale, `next.${kind}`, values);
 }
 
 /** What others do while the applicant has something to do: nobody is told that there is nothing to do for them. */
 export function othersSentence(locale: Locale, step: Step, programmeOf: ProgrammeOf): string {
   const key = `meanwhile.${step.kind}`;
   return isTextKey(key)
-    ? say(locale, key, { title: step.title?.[locale] ?? "" })
+    ? sentence(locale, key, { title: step.title?.[locale] ?? "" })
     : stepSentence(locale, step, programmeOf);
 }
 

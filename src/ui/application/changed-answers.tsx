@@ -1,6 +1,6 @@
 import type { Registers } from "../../core/standards/reference-set";
 import type { Locale } from "../../core/text/local-text";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import { valueText } from "../../text/words/value-text";
 import type { ChangedAnswer } from "../../views/application/submissions";
 
@@ -21,9 +21,9 @@ export function ChangedAnswers({
     <table className="changed-answers">
       <thead>
         <tr>
-          <th scope="col">{say(locale, "changed.answer")}</th>
-          <th scope="col">{say(locale, "changed.before")}</th>
-          <th scope="col">{say(locale, "changed.after")}</th>
+          <th scope="col">{sentence(locale, "changed.answer")}</th>
+          <th scope="col">{sentence(locale, "changed.before")}</th>
+          <th scope="col">{sentence(locale, "changed.after")}</th>
         </tr>
       </thead>
       <tbody>

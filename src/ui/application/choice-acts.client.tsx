@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { formatZone } from "../../text/format";
 import type { ChoiceOffer } from "../../views/application/choice-offer";
 import type { Elsewhere } from "../../views/assessment/elsewhere";
@@ -8,20 +9,12 @@ import { WithReason } from "../assessment/with-reason.client";
 import { wallTime } from "../catalogue/drafts";
 import { MomentField, PickField } from "../catalogue/fields.client";
 
-/** A round, and a track of what it is for. */
-export interface Target {
-  readonly roundId: string;
-  readonly track: string | null;
-}
-
-/** What the office may do with one choice; null when it was done, else the sentence that says why not. */
+/** What the office may do with the choices of a file. */
 export interface ChoiceActs {
+  readonly act: ActOnFile;
+  /** @param local a wall time of the office; @returns null when it was done, else the sentence that says why not */
   readonly extend: (choice: string, local: string, reason: string) => Promise<string | null>;
-  readonly move: (choice: string, reason: string) => Promise<string | null>;
-  readonly place: (choice: string, options: ChoiceOffer["now"], reason: string) => Promise<string | null>;
   readonly look: (choice: string) => Promise<Elsewhere | null>;
-  readonly moveTo: (choice: string, target: Target, reason: string) => Promise<string | null>;
-  readonly suggest: (choice: string, target: Target, reason: string) => Promise<string | null>;
 }
 
 /** Gives one person more time for one choice. */
@@ -64,12 +57,12 @@ export function PlaceForm({
   choice,
   name,
   offered,
-  place,
+  act,
 }: {
   choice: string;
   name: string;
   offered: ChoiceOffer;
-  place: ChoiceActs["place"];
+  act: ActOnFile;
 }) {
   const [now, setNow] = useState(offered.now);
   const open = OPTIONS.filter(([, list]) => offered[list].length > 1);
@@ -82,7 +75,7 @@ export function PlaceForm({
       label="Why it changes"
       consequence={`The choice is judged as what it is then: what that asks for is missing until it comes, and its rules count. A mail tells ${name}, and why.`}
       ready={OPTIONS.some(([option]) => now[option] !== offered.now[option])}
-      act={(reason) => place(choice, now, reason)}
+      act={(reason) => act("move-choice", { choiceId: choice, ...now, reason })}
     >
       {open.map(([option, list, label]) => (
         <PickField
@@ -99,13 +92,15 @@ export function PlaceForm({
 
 /** Moves a submitted choice to the version of the rulebook that is published now. */
 export function MoveForm({
+  choice,
   name,
   version,
-  move,
+  act,
 }: {
+  choice: string;
   name: string;
   version: number;
-  move: (reason: string) => Promise<string | null>;
+  act: ActOnFile;
 }) {
   return (
     <WithReason
@@ -113,7 +108,7 @@ export function MoveForm({
       does={`Move it to version ${version}`}
       label="Why it moves"
       consequence={`The choice is judged by version ${version} from now on: requirements, findings and fees follow at once. A mail tells ${name} what changes, and why.`}
-      act={move}
+      act={(reason) => act("move-to-rulebook", { choiceId: choice, reason })}
     />
   );
 }

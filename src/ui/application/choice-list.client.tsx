@@ -3,7 +3,7 @@
 import { Button, Select } from "antd";
 import { useState, useTransition } from "react";
 import type { Locale } from "../../core/text/local-text";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import { moved, OrderedList } from "../form/fields/ranked-input.client";
 import { ConfirmPress } from "../frame/confirm-press.client";
 
@@ -62,14 +62,14 @@ export function ChoiceList({
       if (refused) return;
       // Said once it is kept: whoever has read it may leave the page.
       const programme = live.find((l) => l.id === subject)?.label ?? "";
-      setSaid(say(locale, "choices.moved", { programme, rank: next.indexOf(subject) + 1 }));
+      setSaid(sentence(locale, "choices.moved", { programme, rank: next.indexOf(subject) + 1 }));
     });
   };
   const pick = (id: string, part: "campus" | "mode" | "track", value: string) =>
     begin(async () => {
       const refused = await change(id, part, value);
       setWrong(refused);
-      setSaid(refused ? "" : say(locale, "choices.saved"));
+      setSaid(refused ? "" : sentence(locale, "choices.saved"));
     });
 
   const body = (line: ChoiceLine, i: number) => (
@@ -82,14 +82,14 @@ export function ChoiceList({
           <span className="moves">
             <Button
               disabled={i === 0}
-              aria-label={say(locale, "choices.up", { programme: line.label })}
+              aria-label={sentence(locale, "choices.up", { programme: line.label })}
               onClick={() => put(moved(ids, i, i - 1), line.id)}
             >
               ↑
             </Button>
             <Button
               disabled={i === ids.length - 1}
-              aria-label={say(locale, "choices.down", { programme: line.label })}
+              aria-label={sentence(locale, "choices.down", { programme: line.label })}
               onClick={() => put(moved(ids, i, i + 1), line.id)}
             >
               ↓
@@ -114,8 +114,8 @@ export function ChoiceList({
       {live.length > 1 ? (
         <ConfirmPress
           action={withdraw.bind(null, line.id)}
-          label={say(locale, "choices.withdraw")}
-          question={`${say(locale, "choices.withdrawAsk", { programme: line.label })} ${line.fees}`}
+          label={sentence(locale, "choices.withdraw")}
+          question={`${sentence(locale, "choices.withdrawAsk", { programme: line.label })} ${line.fees}`}
           locale={locale}
         />
       ) : null}
@@ -125,11 +125,11 @@ export function ChoiceList({
   const gone = lines.filter((l) => !l.live);
   return (
     <div className="choices">
-      {ranked && live.length > 1 ? <p className="quiet">{say(locale, "choices.intro")}</p> : null}
+      {ranked && live.length > 1 ? <p className="quiet">{sentence(locale, "choices.intro")}</p> : null}
       <OrderedList
         items={shown.map((l) => ({ id: l.id, label: l.label }))}
         disabled={!ranked || live.length < 2}
-        label={say(locale, "choices.title")}
+        label={sentence(locale, "choices.title")}
         gripLabel={(item) => item.label}
         onOrder={(next) => {
           const subject = next.find((id, i) => ids[i] !== id) ?? "";

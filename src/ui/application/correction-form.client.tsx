@@ -3,7 +3,7 @@
 import { Button, Checkbox, Input } from "antd";
 import { useId, useState, useTransition } from "react";
 import type { Locale } from "../../core/text/local-text";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 
 interface Part {
   readonly scope: string;
@@ -35,9 +35,9 @@ export function CorrectionForm({
     });
   return (
     <div className="account-form">
-      <p className="measure">{say(locale, "correction.intro")}</p>
+      <p className="measure">{sentence(locale, "correction.intro")}</p>
       <fieldset className="field">
-        <legend>{say(locale, "correction.parts")}</legend>
+        <legend>{sentence(locale, "correction.parts")}</legend>
         {parts.map((part, i) => (
           <Checkbox
             key={`${part.scope}-${part.section}`}
@@ -49,7 +49,7 @@ export function CorrectionForm({
         ))}
       </fieldset>
       <div className="field">
-        <label htmlFor={id}>{say(locale, "correction.text")}</label>
+        <label htmlFor={id}>{sentence(locale, "correction.text")}</label>
         <Input.TextArea
           id={id}
           autoSize={{ minRows: 2 }}
@@ -59,7 +59,7 @@ export function CorrectionForm({
         />
       </div>
       <Button type="primary" loading={busy} disabled={chosen.length === 0 || text.trim() === ""} onClick={send}>
-        {say(locale, "correction.send")}
+        {sentence(locale, "correction.send")}
       </Button>
       {wrong ? (
         <p role="alert" className="wrong">

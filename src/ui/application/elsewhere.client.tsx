@@ -12,7 +12,8 @@ interface Props {
   /** Which campus, mode and track it has now. */
   readonly now: ChoiceOffer["now"];
   readonly name: string;
-  readonly acts: ChoiceActs;
+  readonly act: ChoiceActs["act"];
+  readonly look: ChoiceActs["look"];
 }
 
 const ROUND_WORDS = { coming: "not yet open", open: "open", full: "full", closed: "closed" } as const;
@@ -31,7 +32,7 @@ function Findings({ findings }: { findings: OtherPlace["findings"] }) {
   ));
 }
 
-function Place({ place, choice, now, name, acts }: Props & { readonly place: OtherPlace }) {
+function Place({ place, choice, now, name, act }: Props & { readonly place: OtherPlace }) {
   const [said, setSaid] = useState<string | null>(null);
   const title = nameOf(place);
   const target = { roundId: place.roundId, track: place.track?.key ?? null };
@@ -67,8 +68,8 @@ function Place({ place, choice, now, name, acts }: Props & { readonly place: Oth
           consequence={`${title} counts from now on: its rules, its requirements and its fee. What was sent stays. A mail tells ${name}, and why.`}
           act={(reason) =>
             place.same
-              ? acts.place(choice, { ...now, track: target.track }, reason)
-              : acts.moveTo(choice, target, reason)
+              ? act("move-choice", { choiceId: choice, ...now, track: target.track, reason })
+              : act("move-programme", { choiceId: choice, ...target, reason })
           }
         />
         <WithReason
@@ -77,7 +78,7 @@ function Place({ place, choice, now, name, acts }: Props & { readonly place: Oth
           label="What you write"
           consequence={`A mail tells ${name} that ${title} may suit them, with your words. Nothing changes until they ask for it.`}
           act={async (reason) => {
-            const refused = await acts.suggest(choice, target, reason);
+            const refused = await act("suggest-move", { choiceId: choice, ...target, reason });
             if (refused === null) setSaid(`We wrote to ${name} about ${title}.`);
             return refused;
           }}
@@ -89,13 +90,13 @@ function Place({ place, choice, now, name, acts }: Props & { readonly place: Oth
 
 /** Where a submitted choice would stand on the other tracks and programmes of its procedure, worked out when somebody asks. */
 export function Elsewhere(props: Props) {
-  const { choice, acts } = props;
+  const { choice, look: find } = props;
   const [data, setData] = useState<Data | null>(null);
   const [gone, setGone] = useState(false);
   const [busy, begin] = useTransition();
   const look = () =>
     begin(async () => {
-      const found = await acts.look(choice);
+      const found = await find(choice);
       setData(found);
       setGone(found === null);
     });

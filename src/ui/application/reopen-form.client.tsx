@@ -2,6 +2,8 @@
 
 import { Button, Checkbox } from "antd";
 import { useState, useTransition } from "react";
+import { sectionKey } from "../../core/file/place";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { WithReason } from "../assessment/with-reason.client";
 import { MomentField } from "../catalogue/fields.client";
 
@@ -10,34 +12,20 @@ interface SectionPlace {
   readonly section: string;
 }
 
-/** What the office may do about corrections; null when it was done, else the sentence that says why not. */
-export interface ReopenActs {
-  readonly reopen: (input: {
-    readonly sections: SectionPlace[];
-    readonly reason: string;
-    readonly due: string;
-  }) => Promise<string | null>;
-  readonly refuse: (reason: string) => Promise<string | null>;
-  readonly read: () => Promise<string | null>;
-  readonly end: () => Promise<string | null>;
-}
-
-const placeKey = (p: SectionPlace) => `${p.scope}|${p.section}`;
-
 /** Opens named sections of a submitted form again. */
 export function ReopenForm({
   sections,
   asked,
   due,
-  acts,
+  act,
 }: {
   sections: readonly (SectionPlace & { readonly title: string })[];
   /** The sections that the applicant asked for: chosen to begin with. */
   asked: readonly SectionPlace[];
   due: string;
-  acts: ReopenActs;
+  act: ActOnFile;
 }) {
-  const [chosen, setChosen] = useState<readonly string[]>(asked.map(placeKey));
+  const [chosen, setChosen] = useState<readonly string[]>(asked.map(sectionKey));
   const [day, setDay] = useState(due);
   return (
     <WithReason
@@ -48,9 +36,9 @@ export function ReopenForm({
       ready={chosen.length > 0 && day !== ""}
       unfolded={asked.length > 0}
       act={async (reason) => {
-        const refused = await acts.reopen({
+        const refused = await act("reopen-sections", {
           sections: sections
-            .filter((s) => chosen.includes(placeKey(s)))
+            .filter((s) => chosen.includes(sectionKey(s)))
             .map(({ scope, section }) => ({ scope, section })),
           reason,
           due: day,
@@ -63,10 +51,10 @@ export function ReopenForm({
         <legend>Sections</legend>
         {sections.map((s) => (
           <Checkbox
-            key={placeKey(s)}
-            checked={chosen.includes(placeKey(s))}
+            key={sectionKey(s)}
+            checked={chosen.includes(sectionKey(s))}
             onChange={(e) =>
-              setChosen(e.target.checked ? [...chosen, placeKey(s)] : chosen.filter((c) => c !== placeKey(s)))
+              setChosen(e.target.checked ? [...chosen, sectionKey(s)] : chosen.filter((c) => c !== sectionKey(s)))
             }
           >
             {s.title}
@@ -79,22 +67,22 @@ export function ReopenForm({
 }
 
 /** What can be done with a reopening: take it back while it is open, or say that the corrections were read. */
-export function ReopenPresses({ sent, acts }: { sent: boolean; acts: ReopenActs }) {
+export function ReopenPresses({ sent, act }: { sent: boolean; act: ActOnFile }) {
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useTransition();
-  const run = (act: () => Promise<string | null>) =>
+  const run = (name: "read-corrections" | "end-reopening") =>
     begin(async () => {
-      setWrong(await act());
+      setWrong(await act(name, {}));
     });
   return (
     <div className="presses">
       {sent ? (
-        <Button type="primary" loading={busy} onClick={() => run(acts.read)}>
+        <Button type="primary" loading={busy} onClick={() => run("read-corrections")}>
           I have read what changed
         </Button>
       ) : (
         <>
-          <Button loading={busy} onClick={() => run(acts.end)}>
+          <Button loading={busy} onClick={() => run("end-reopening")}>
             Take it back
           </Button>
           <span className="quiet">
@@ -108,5 +96,18 @@ export function ReopenPresses({ sent, acts }: { sent: boolean; acts: ReopenActs 
         </span>
       ) : null}
     </div>
+  );
+}
+
+/** Refuses what the applicant wants to correct. */
+export function RefuseCorrection({ act }: { act: ActOnFile }) {
+  return (
+    <WithReason
+      open="Refuse it"
+      does="Refuse the correction"
+      label="Why not (the applicant reads this)"
+      consequence="The form stays as it was submitted, and the applicant is told why."
+      act={(reason) => act("refuse-correction", { reason })}
+    />
   );
 }

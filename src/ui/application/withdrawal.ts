@@ -1,6 +1,6 @@
 import type { Locale } from "../../core/text/local-text";
 import { formatMoney } from "../../text/format";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import type { MyApplication } from "../../views/application/application-data";
 
 /** What withdrawing means for the fees: what was paid and is kept, what comes back, or that nothing is owed any more. */
@@ -19,9 +19,9 @@ export function withdrawalFees(
   };
   const [kept, returned] = [sum("kept"), sum("returned")];
   return [
-    kept ? say(locale, "withdraw.kept", { amount: kept }) : null,
-    returned ? say(locale, "withdraw.returned", { amount: returned }) : null,
-    own.some((c) => c.paidMinor < c.minor) ? say(locale, "withdraw.owed") : null,
+    kept ? sentence(locale, "withdraw.kept", { amount: kept }) : null,
+    returned ? sentence(locale, "withdraw.returned", { amount: returned }) : null,
+    own.some((c) => c.paidMinor < c.minor) ? sentence(locale, "withdraw.owed") : null,
   ]
     .filter((line) => line !== null)
     .join(" ");

@@ -3,19 +3,19 @@
 import { Button } from "antd";
 import Link from "next/link";
 import { useState, useTransition } from "react";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { doubleReasons } from "../../text/words/doubles";
 import type { Double } from "../../views/people/doubles";
 import { OfficeDay } from "../frame/office-day.client";
 
 type Verdict = "same" | "different" | "undecided";
-type Judge = (otherNumber: string, verdict: Verdict) => Promise<string | null>;
 
-function Line({ double, judge }: { double: Double; judge: Judge }) {
+function Line({ double, act }: { double: Double; act: ActOnFile }) {
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const say = (verdict: Verdict) =>
     begin(async () => {
-      setWrong(await judge(double.number, verdict));
+      setWrong(await act("judge-same-person", { otherNumber: double.number, verdict }));
     });
   const { said } = double;
   const link = (
@@ -69,7 +69,7 @@ function Line({ double, judge }: { double: Double; judge: Judge }) {
 }
 
 /** Other files that look like the same person's; what was judged not to be is folded away. */
-export function Doubles({ doubles, judge }: { doubles: readonly Double[]; judge: Judge }) {
+export function Doubles({ doubles, act }: { doubles: readonly Double[]; act: ActOnFile }) {
   const apart = doubles.filter((d) => d.said?.verdict === "different");
   const rest = doubles.filter((d) => d.said?.verdict !== "different");
   if (doubles.length === 0) return null;
@@ -77,7 +77,7 @@ export function Doubles({ doubles, judge }: { doubles: readonly Double[]; judge:
     <aside className="doubles" aria-label="Other files of this person">
       <ul className="plain-list">
         {rest.map((d) => (
-          <Line key={d.number} double={d} judge={judge} />
+          <Line key={d.number} double={d} act={act} />
         ))}
       </ul>
       {apart.length > 0 ? (
@@ -87,7 +87,7 @@ export function Doubles({ doubles, judge }: { doubles: readonly Double[]; judge:
           </summary>
           <ul className="plain-list">
             {apart.map((d) => (
-              <Line key={d.number} double={d} judge={judge} />
+              <Line key={d.number} double={d} act={act} />
             ))}
           </ul>
         </details>

@@ -1,9 +1,9 @@
 import type { ChoiceResult, ExplainedFinding, RequirementResult } from "../../core/file/result";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { becauseOf, waysToMeet } from "../../core/rules/verdict";
 import { detailLines, type FactTitles, leafSentence } from "../../text/words/trace";
 import type { FileData, FileOverride } from "../../views/assessment/file-data";
 import { OfficeDay } from "../frame/office-day.client";
-import type { FileActs } from "./file-acts";
 import { TraceTree } from "./trace-tree";
 import { WithReason } from "./with-reason.client";
 
@@ -70,11 +70,11 @@ interface Overriding {
   readonly data: FileData;
   readonly choice: ChoiceResult;
   readonly finding: ExplainedFinding;
-  readonly acts: Pick<FileActs, "override" | "endOverride">;
+  readonly act: ActOnFile;
 }
 
-function OverrideForm({ data, choice, finding, acts }: Overriding) {
-  const place = { applicationId: data.id, choiceId: choice.id, rule: finding.key };
+function OverrideForm({ choice, finding, act }: Omit<Overriding, "data">) {
+  const place = { choiceId: choice.id, rule: finding.key };
   if (finding.overrides !== null)
     return (
       <WithReason
@@ -82,7 +82,7 @@ function OverrideForm({ data, choice, finding, acts }: Overriding) {
         does="Take it back"
         label="Why it no longer holds"
         consequence={`What the rule itself comes to counts again: ${finding.overrides}. The override stays to be read.`}
-        act={(reason) => acts.endOverride({ ...place, reason })}
+        act={(reason) => act("end-override", { ...place, reason })}
       />
     );
   const other = finding.finding === "met" ? "not met" : "met";
@@ -92,7 +92,7 @@ function OverrideForm({ data, choice, finding, acts }: Overriding) {
       does={`Count it as ${other}`}
       label="Why"
       consequence={`The rule will count as ${other}, whatever is worked out. Your name and your reason stay beside it for ever.`}
-      act={(reason) => acts.override({ ...place, finding: other, reason })}
+      act={(reason) => act("override-finding", { ...place, finding: other, reason })}
     />
   );
 }
@@ -101,16 +101,16 @@ function Finding({
   finding,
   choice,
   data,
-  acts,
+  act,
 }: {
   finding: ExplainedFinding;
   choice: ChoiceResult;
   data: FileData;
-  acts: Overriding["acts"] | undefined;
+  act: ActOnFile | undefined;
 }) {
   const overrides = data.overrides.filter((o) => o.choice === choice.id && o.rule === finding.key);
   // Of a draft, only who may choose the programme is settled beforehand.
-  const mayOverride = acts !== undefined && choice.stage !== "closed" && (choice.stage !== "preparing" || finding.gate);
+  const mayOverride = act !== undefined && choice.stage !== "closed" && (choice.stage !== "preparing" || finding.gate);
   return (
     <details className="finding" data-finding={finding.finding}>
       <summary>
@@ -128,7 +128,7 @@ function Finding({
         <TraceTree trace={finding.trace} titles={data.factTitles} locale="en" marksClaims />
       </ul>
       <Ways finding={finding} titles={data.factTitles} />
-      {mayOverride ? <OverrideForm data={data} choice={choice} finding={finding} acts={acts} /> : null}
+      {mayOverride ? <OverrideForm choice={choice} finding={finding} act={act} /> : null}
     </details>
   );
 }
@@ -139,16 +139,16 @@ const standsBeside = (about: RequirementResult, field: string): boolean =>
 
 /**
  * The entry rules with their findings; beside a requirement only those that use its values.
- * @param acts for a lead officer, who may override a finding
+ * @param act for a lead officer, who may override a finding
  */
 export function Findings({
   data,
   about,
-  acts,
+  act,
 }: {
   data: FileData;
   about?: RequirementResult;
-  acts?: Overriding["acts"] | undefined;
+  act?: ActOnFile | undefined;
 }) {
   return (
     <div className="findings">
@@ -166,7 +166,7 @@ export function Findings({
                 : `${code?.code ?? ""} ${code?.title.en ?? ""}: ${choice.eligibility}`}
             </h3>
             {own.map((finding) => (
-              <Finding key={finding.key} finding={finding} choice={choice} data={data} acts={acts} />
+              <Finding key={finding.key} finding={finding} choice={choice} data={data} act={act} />
             ))}
           </div>
         );

@@ -1,6 +1,6 @@
 import type { Trace } from "../../core/rules/trace";
 import type { Locale } from "../../core/text/local-text";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import { detailLines, entryWord, type FactTitles, joinWord, leafSentence } from "../../text/words/trace";
 
 /** Of a list with more entries only those that fit are unfolded, so many of them. */
@@ -30,7 +30,7 @@ export function TraceTree({ trace, titles, locale, marksClaims, list }: Props) {
   const entry = entryWord(trace, titles);
   return (
     <li>
-      <span data-truth={trace.truth}>{say(locale, `check.finding.${trace.truth}`)}</span>{" "}
+      <span data-truth={trace.truth}>{sentence(locale, `check.finding.${trace.truth}`)}</span>{" "}
       {entry === null ? null : <strong>{entry}: </strong>}
       {leaf ? leafSentence(trace, titles, list, locale) : joinWord(trace, locale)}
       {marksClaims && leaf && !trace.confirmed ? <span className="quiet"> · claimed</span> : null}

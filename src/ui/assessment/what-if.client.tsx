@@ -3,6 +3,7 @@
 import { Button } from "antd";
 import { useRef, useState } from "react";
 import type { Json } from "../../core/file/facts";
+import { answerKey } from "../../core/file/place";
 import type { ExplainedFinding } from "../../core/file/result";
 import type { Field } from "../../core/rulebook/section";
 import type { Supposed } from "../../core/what-if/supposing";
@@ -20,8 +21,6 @@ const RUNNING: readonly Json[] = ["in progress", "registered"];
 const MOST_UNFOLDED = 3;
 /** While somebody types, nothing is asked. */
 const PAUSE_MS = 200;
-
-const keyOf = ({ scope, section, entry, field }: Omit<Supposed, "value">) => `${scope}|${section}|${entry}|${field}`;
 
 interface EntryProps {
   readonly section: SupposableSection;
@@ -42,7 +41,7 @@ function hangsOn({ when }: Field, values: Readonly<Record<string, Json>>): boole
 function EntryInputs({ section, entry, changes, office, set }: EntryProps) {
   const place = (field: string) => ({ scope: section.scope, section: section.key, entry: entry.id, field });
   const valueAt = (field: string): Json => {
-    const change = changes[keyOf(place(field))];
+    const change = changes[answerKey(place(field))];
     return change ? change.value : (entry.values[field] ?? null);
   };
   const values = Object.fromEntries(section.fields.map((f) => [f.key, valueAt(f.key)]));
@@ -52,9 +51,13 @@ function EntryInputs({ section, entry, changes, office, set }: EntryProps) {
       {section.fields
         .filter((field) => hangsOn(field, values))
         .map((field) => {
-          const id = `if-${keyOf(place(field.key)).replace(/\W/gu, "-")}`;
+          const id = `if-${answerKey(place(field.key)).replace(/\W/gu, "-")}`;
           return (
-            <div key={field.key} className="field" data-changed={changes[keyOf(place(field.key))] ? "true" : undefined}>
+            <div
+              key={field.key}
+              className="field"
+              data-changed={changes[answerKey(place(field.key))] ? "true" : undefined}
+            >
               <label htmlFor={id}>{field.title.en}</label>
               <FieldInput
                 id={id}
@@ -158,7 +161,7 @@ export function WhatIf({
     };
     setTimeout(() => void ask(), PAUSE_MS);
   };
-  const set = (change: Supposed) => put({ ...changes, [keyOf(change)]: change });
+  const set = (change: Supposed) => put({ ...changes, [answerKey(change)]: change });
   const running = first.sections.flatMap((s) =>
     s.key === "courses" || s.fields.some((f) => f.key === "credits")
       ? s.entries
@@ -178,7 +181,7 @@ export function WhatIf({
         ) : null}
         <div className="presses">
           {running.length > 0 ? (
-            <Button onClick={() => put({ ...changes, ...Object.fromEntries(running.map((c) => [keyOf(c), c])) })}>
+            <Button onClick={() => put({ ...changes, ...Object.fromEntries(running.map((c) => [answerKey(c), c])) })}>
               Suppose the running courses are passed
             </Button>
           ) : null}

@@ -1,6 +1,6 @@
 import type { Locale } from "../../core/text/local-text";
 import { formatDate, formatMoment, formatMoney, formatZone, languageName } from "../../text/format";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import type { FinderHit, FinderRound, GroupTerms } from "../../views/catalogue/finder";
 import { LocalMoment } from "../frame/local-moment.client";
 
@@ -11,13 +11,13 @@ export const programmeName = (hit: Pick<FinderHit, "award" | "title">, language:
 /** The line under a programme's name: level, length, language, place, start. */
 export function programmeLine(hit: FinderHit, language: Locale): string {
   return [
-    say(language, `level.${hit.level}`),
-    say(language, "finder.months", { count: hit.months }),
+    sentence(language, `level.${hit.level}`),
+    sentence(language, "finder.months", { count: hit.months }),
     ...(hit.ects > 0 ? [`${hit.ects} ECTS`] : []),
-    ...(hit.modes.length > 1 ? [hit.modes.map((m) => say(language, `mode.${m}`)).join(" / ")] : []),
+    ...(hit.modes.length > 1 ? [hit.modes.map((m) => sentence(language, `mode.${m}`)).join(" / ")] : []),
     languageName(language, hit.language),
     hit.campuses.map((c) => c.title[language]).join(", "),
-    say(language, "home.start", { date: formatDate(language, hit.startsOn) }),
+    sentence(language, "home.start", { date: formatDate(language, hit.startsOn) }),
   ].join(" · ");
 }
 
@@ -30,8 +30,8 @@ interface RoundProps {
 
 const feeText = (group: GroupTerms, language: Locale): string =>
   group.fees.length === 0
-    ? say(language, "finder.noFee")
-    : group.fees.map((f) => say(language, "finder.fee", { amount: formatMoney(language, f) })).join(" + ");
+    ? sentence(language, "finder.noFee")
+    : group.fees.map((f) => sentence(language, "finder.fee", { amount: formatMoney(language, f) })).join(" + ");
 
 /** Groups for whom the same holds stand in one line. */
 function sameTerms(
@@ -41,7 +41,7 @@ function sameTerms(
   const lines = round.groups.map((g) => ({ ...g, who: g.title[language], fee: feeText(g, language) }));
   const [first] = lines;
   if (first && lines.length > 1 && lines.every((l) => l.closesAt === first.closesAt && l.fee === first.fee))
-    return [{ ...first, who: say(language, "finder.everybody") }];
+    return [{ ...first, who: sentence(language, "finder.everybody") }];
   return lines;
 }
 
@@ -52,12 +52,14 @@ export function Deadlines({ round, zone, language }: RoundProps) {
     <ul className="deadlines">
       {round.state === "coming" ? (
         <li className="strong">
-          {say(language, "finder.opens", { when: formatMoment(language, round.opensAt, zone) })}
+          {sentence(language, "finder.opens", { when: formatMoment(language, round.opensAt, zone) })}
         </li>
       ) : null}
       {sameTerms(round, language).map((line) => (
         <li key={line.key}>
-          <span className="strong">{say(language, word, { when: formatMoment(language, line.closesAt, zone) })}</span>
+          <span className="strong">
+            {sentence(language, word, { when: formatMoment(language, line.closesAt, zone) })}
+          </span>
           <span className="quiet">
             {round.groups.length > 1 ? `${line.who} · ` : ""}
             {line.fee}
@@ -66,7 +68,7 @@ export function Deadlines({ round, zone, language }: RoundProps) {
         </li>
       ))}
       {round.closesWhenFull && round.state === "open" ? (
-        <li className="quiet">{say(language, "finder.untilFull")}</li>
+        <li className="quiet">{sentence(language, "finder.untilFull")}</li>
       ) : null}
     </ul>
   );
@@ -74,14 +76,14 @@ export function Deadlines({ round, zone, language }: RoundProps) {
 
 /** Whose clock the deadlines are on. */
 export function ZoneNote({ zone, language }: { zone: string; language: Locale }) {
-  return <span className="quiet">{say(language, "finder.zone", { zone: formatZone(zone) })}</span>;
+  return <span className="quiet">{sentence(language, "finder.zone", { zone: formatZone(zone) })}</span>;
 }
 
 /** Which results have to be there by the closing, said before anybody chooses. */
 export function ResultsDue({ hit, language }: { hit: FinderHit; language: Locale }) {
   if (hit.resultsDue.length === 0) return null;
   const what = hit.resultsDue.map((title) => title[language]).join(", ");
-  return <p className="strong">{say(language, "finder.resultsDue", { what })}</p>;
+  return <p className="strong">{sentence(language, "finder.resultsDue", { what })}</p>;
 }
 
 /** What somebody must know of a programme before they begin. */
@@ -95,18 +97,19 @@ export function ProgrammeFacts({
   return (
     <>
       <p className="quiet">
-        {hit.code} · {programmeLine(hit, language)} · <strong>{say(language, `finder.state.${round.state}`)}</strong>
+        {hit.code} · {programmeLine(hit, language)} ·{" "}
+        <strong>{sentence(language, `finder.state.${round.state}`)}</strong>
       </p>
-      {hit.partner ? <p>{say(language, "finder.partner", { partner: hit.partner, office })}</p> : null}
+      {hit.partner ? <p>{sentence(language, "finder.partner", { partner: hit.partner, office })}</p> : null}
       <p className="measure">{hit.description[language]}</p>
-      {hit.withoutVisa ? <p className="strong">{say(language, "finder.noVisa")}</p> : null}
+      {hit.withoutVisa ? <p className="strong">{sentence(language, "finder.noVisa")}</p> : null}
       <ResultsDue hit={hit} language={language} />
       <Deadlines round={round} zone={zone} language={language} />
       <p>
         <ZoneNote zone={zone} language={language} />
       </p>
       <details>
-        <summary>{say(language, "home.needs")}</summary>
+        <summary>{sentence(language, "home.needs")}</summary>
         <ul className="dashes">
           {hit.needs.map((need) => (
             <li key={need.en}>{need[language]}</li>

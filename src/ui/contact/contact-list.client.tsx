@@ -2,24 +2,14 @@
 
 import { Button, Input, Select } from "antd";
 import { useState } from "react";
+import { answerKey } from "../../core/file/place";
+import type { ActOnFile, FileActInput } from "../../core/file-acts/file-acts";
 import { formatMoment } from "../../text/format";
 import { valueText } from "../../text/words/value-text";
 import type { FileData } from "../../views/assessment/file-data";
-import type { ReachPlace } from "../../views/contact/contact-places";
+import type { ContactPlace } from "../../views/contact/contact-places";
 
-type Outcome = "talked" | "no answer" | "dead" | "returned";
-type At = {
-  readonly applicationId: string;
-  readonly scope: string;
-  readonly section: string;
-  readonly entry: string;
-  readonly field: string;
-};
-
-export interface ReachActs {
-  readonly note: (input: At & { readonly kind: Outcome; readonly text: string }) => Promise<string | null>;
-  readonly ask: (input: At) => Promise<string | null>;
-}
+type Outcome = FileActInput<"note-contact">["kind"];
 
 const OUTCOMES: readonly { readonly value: Outcome; readonly label: string }[] = [
   { value: "talked", label: "somebody answered" },
@@ -36,10 +26,7 @@ const NOTED: Readonly<Record<string, string>> = {
   confirmed: "The applicant: it is right",
 };
 
-const placeOf = ({ scope, section, entry, field }: Omit<At, "applicationId">) =>
-  `${scope}|${section}|${entry}|${field}`;
-
-function stateWords({ kind, reached, since, askedAt }: ReachPlace, zone: string): string {
+function stateWords({ kind, reached, since, askedAt }: ContactPlace, zone: string): string {
   const when = (at: string) => formatMoment("en", at, zone);
   const asked = askedAt ? `, asked on ${when(askedAt)}` : "";
   if (reached === "fails" && since)
@@ -49,23 +36,23 @@ function stateWords({ kind, reached, since, askedAt }: ReachPlace, zone: string)
 }
 
 /** One number or address, with the place to note what became of a call or a letter. */
-function Line({ place, data, note, ask }: { place: ReachPlace; data: FileData } & ReachActs) {
+function Line({ place, data, act }: { place: ContactPlace; data: FileData; act: ActOnFile }) {
   const [open, setOpen] = useState(false);
   const [kind, setKind] = useState<Outcome>(place.kind === "phone" ? "talked" : "returned");
   const [text, setText] = useState("");
   const [said, setSaid] = useState<{ readonly text: string; readonly wrong: boolean } | null>(null);
   const { scope, section, entry, field } = place;
-  const at = { applicationId: data.id, scope, section, entry, field };
-  const id = `reach-${section}-${entry}-${field}`;
+  const at = { scope, section, entry, field };
+  const id = `contact-${section}-${entry}-${field}`;
   const save = async () => {
-    const refused = await note({ ...at, kind, text });
+    const refused = await act("note-contact", { ...at, kind, text });
     setSaid({ text: refused ?? "Noted.", wrong: refused !== null });
     if (refused) return;
     setOpen(false);
     setText("");
   };
   const press = async () => {
-    const refused = await ask(at);
+    const refused = await act("ask-contact", at);
     setSaid({ text: refused ?? "A mail asks the applicant.", wrong: refused !== null });
   };
   return (
@@ -81,7 +68,7 @@ function Line({ place, data, note, ask }: { place: ReachPlace; data: FileData } 
         <span className={place.reached === "fails" ? "wrong" : "quiet"}>{stateWords(place, data.zone)}</span>
       </p>
       {open ? (
-        <div className="reach-note">
+        <div className="contact-note">
           {place.kind === "phone" ? (
             <div className="field">
               <label htmlFor={`${id}-kind`}>What came of the call</label>
@@ -135,10 +122,10 @@ function Line({ place, data, note, ask }: { place: ReachPlace; data: FileData } 
 }
 
 /** Where the applicant of a file is reached by phone and by post, what became of it, and whom to speak to. */
-export function Reach({ data, note, ask }: { data: FileData } & ReachActs) {
-  const titleOf = new Map(data.reach.map((p) => [placeOf(p), `${p.purpose.en} · ${p.title.en}`]));
+export function ContactList({ data, act }: { data: FileData; act: ActOnFile }) {
+  const titleOf = new Map(data.contacts.map((p) => [answerKey(p), `${p.purpose.en} · ${p.title.en}`]));
   return (
-    <div className="reach">
+    <div className="contacts">
       <section>
         <h2>Calls and post</h2>
         {data.underAge ? (
@@ -146,27 +133,27 @@ export function Reach({ data, note, ask }: { data: FileData } & ReachActs) {
             The applicant is {data.underAge.age}: speak to the guardian, unless the guardian’s consent says otherwise.
           </p>
         ) : null}
-        {data.reach.length === 0 ? (
+        {data.contacts.length === 0 ? (
           <p className="empty">The form asks for no phone number and no address, or none was given.</p>
         ) : (
-          <ul className="reach-list">
-            {data.reach.map((place) => (
-              <Line key={placeOf(place)} place={place} data={data} note={note} ask={ask} />
+          <ul className="plain-list">
+            {data.contacts.map((place) => (
+              <Line key={answerKey(place)} place={place} data={data} act={act} />
             ))}
           </ul>
         )}
       </section>
       <section>
         <h2>What was noted</h2>
-        {data.reachNotes.length === 0 ? <p className="empty">Nothing yet.</p> : null}
-        <ul className="reach-list">
-          {[...data.reachNotes].reverse().map((n) => (
-            <li key={`${n.at}-${placeOf(n)}-${n.kind}`}>
+        {data.contactNotes.length === 0 ? <p className="empty">Nothing yet.</p> : null}
+        <ul className="plain-list">
+          {[...data.contactNotes].reverse().map((n) => (
+            <li key={`${n.at}-${answerKey(n)}-${n.kind}`}>
               <strong>{NOTED[n.kind] ?? n.kind}</strong>{" "}
               <span className="quiet">{formatMoment("en", n.at, data.zone)}</span>
               <br />
               <span className="quiet">
-                {titleOf.get(placeOf(n)) ?? ""}
+                {titleOf.get(answerKey(n)) ?? ""}
                 {n.by ? `, ${n.by}` : ""}
               </span>
               {n.text ? <p className="pre-line">{n.text}</p> : null}

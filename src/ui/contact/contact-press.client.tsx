@@ -4,7 +4,7 @@ import { Button } from "antd";
 import { useState, useTransition } from "react";
 
 /** One press by which an applicant says that an address or a number is right. */
-export function ReachPress({ label, confirm }: { label: string; confirm: () => Promise<string | null> }) {
+export function ContactPress({ label, confirm }: { label: string; confirm: () => Promise<string | null> }) {
   const [busy, start] = useTransition();
   const [wrong, setWrong] = useState<string | null>(null);
   return (

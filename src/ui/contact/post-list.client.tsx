@@ -82,7 +82,7 @@ export function PostList({ rows, ask }: Props) {
                 <MarkOne marks={marks} id={row.id} label={`Mark ${row.name}`} />
               </td>
               <td>
-                <Link href={`/office/files/${row.number}?show=reach`} className="serif name" prefetch={false}>
+                <Link href={`/office/files/${row.number}?show=contact`} className="serif name" prefetch={false}>
                   {row.name}
                 </Link>{" "}
                 <span className="quiet nowrap">{row.number}</span>

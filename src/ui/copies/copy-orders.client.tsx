@@ -27,7 +27,7 @@ export function CopyOrders({ orders, zone }: { orders: readonly CopyOrder[]; zon
     return () => clearInterval(look);
   }, [working, router]);
   return (
-    <ul className="reach-list">
+    <ul className="plain-list">
       {orders.map((order) => {
         const ready = order.made - order.failed.length;
         return (

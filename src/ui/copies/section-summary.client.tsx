@@ -2,29 +2,22 @@
 
 import { Button, Input } from "antd";
 import { useId, useState, useTransition } from "react";
+import type { EntryPlace } from "../../core/file/place";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
 import type { FileData } from "../../views/assessment/file-data";
 import { OfficeDay } from "../frame/office-day.client";
-
-interface Place {
-  readonly scope: string;
-  readonly section: string;
-}
-
-export type WriteDigest = (input: Place & { applicationId: string; text: string }) => Promise<string | null>;
 
 const LONGEST = 600;
 
 /** What a section holds in short, written by the office for those who assess: it stands above the answers in their copies. */
-export function Digest({
-  applicationId,
+export function SectionSummary({
   place,
   said,
-  write,
+  act,
 }: {
-  applicationId: string;
-  place: Place;
-  said: FileData["digests"][number] | null;
-  write: WriteDigest;
+  place: Pick<EntryPlace, "scope" | "section">;
+  said: FileData["summaries"][number] | null;
+  act: ActOnFile;
 }) {
   const id = useId();
   const [open, setOpen] = useState(false);
@@ -33,13 +26,13 @@ export function Digest({
   const [busy, begin] = useTransition();
   const send = (words: string) =>
     begin(async () => {
-      const refused = await write({ applicationId, ...place, text: words });
+      const refused = await act("write-summary", { ...place, text: words });
       setWrong(refused);
       if (refused !== null) return;
       setOpen(false);
     });
   return (
-    <div className="digest">
+    <div className="summary-line">
       {said && !open ? (
         <p>
           <span className="strong">In short:</span> {said.text}{" "}

@@ -2,26 +2,26 @@
 
 import { Button, Input } from "antd";
 import { useState } from "react";
+import type { ActOnFile, FileActInput } from "../../core/file-acts/file-acts";
 import { formatDate } from "../../text/format";
 import type { FileData } from "../../views/assessment/file-data";
-import type { FileActs } from "../assessment/file-acts";
 import { useDialogs } from "../frame/library.client";
 import { OfficeDay } from "../frame/office-day.client";
 
 interface Props {
   readonly data: FileData;
   readonly me: { readonly id: string; readonly lead: boolean };
-  readonly acts: FileActs;
+  readonly act: ActOnFile;
   readonly after: (refused: string | null, done: string) => string | null;
 }
 
 type Choice = FileData["choices"][number];
 
-function Prepared({ data, me, acts, after, choice }: Props & { choice: Choice }) {
+function Prepared({ data, me, act, after, choice }: Props & { choice: Choice }) {
   const dialogs = useDialogs();
   const { decision } = choice;
   if (!decision) return null;
-  const target = { applicationId: data.id, choiceId: choice.id };
+  const target = { choiceId: choice.id };
   const mayRelease = me.lead && decision.preparedById !== me.id;
   const release = () =>
     void dialogs.confirm({
@@ -31,7 +31,7 @@ function Prepared({ data, me, acts, after, choice }: Props & { choice: Choice })
       okText: "Release",
       cancelText: "Not now",
       onOk: async () => {
-        after(await acts.release(target), "Released. The applicant is told now.");
+        after(await act("release-decision", target), "Released. The applicant is told now.");
       },
     });
   return (
@@ -65,21 +65,23 @@ function Prepared({ data, me, acts, after, choice }: Props & { choice: Choice })
               {me.lead ? "You prepared it; another lead officer releases it." : "A lead officer releases it."}
             </p>
           )}
-          <Button onClick={() => void acts.drop(target).then((r) => after(r, "Taken back."))}>Take back</Button>
+          <Button onClick={() => void act("drop-decision", target).then((r) => after(r, "Taken back."))}>
+            Take back
+          </Button>
         </div>
       )}
     </>
   );
 }
 
-function Preparing({ data, acts, after, choice }: Props & { choice: Choice }) {
+function Preparing({ data, act, after, choice }: Props & { choice: Choice }) {
   const [reason, setReason] = useState("");
   const result = data.assessment.choices.find((c) => c.id === choice.id);
   if (!result) return null;
   const confirmed = result.findings.every((f) => f.basis === "confirmed");
-  const prepare = async (kind: Parameters<FileActs["prepare"]>[0]["kind"]) =>
+  const prepare = async (kind: FileActInput<"prepare-decision">["kind"]) =>
     after(
-      await acts.prepare({ applicationId: data.id, choiceId: choice.id, kind, reason: reason.trim() || null }),
+      await act("prepare-decision", { choiceId: choice.id, kind, reason: reason.trim() || null }),
       `Prepared: ${kind}.`,
     );
   const complete = result.stage === "complete";

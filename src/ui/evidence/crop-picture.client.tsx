@@ -6,7 +6,7 @@ import Cropper, { type Area } from "react-easy-crop";
 import "react-easy-crop/react-easy-crop.css";
 import type { Picture } from "../../core/rulebook/requirement";
 import type { Locale } from "../../core/text/local-text";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 
 const CLOSEST = 4;
 const QUALITY = 0.92;
@@ -53,7 +53,7 @@ export default function CropPicture({
   const use = async () => area && onCut((await cut(source, area, picture, file.name).catch(() => null)) ?? file);
   return (
     <div className="crop">
-      <p className="quiet">{say(locale, "doc.crop")}</p>
+      <p className="quiet">{sentence(locale, "doc.crop")}</p>
       <div className="crop-frame">
         <Cropper
           image={source}
@@ -73,13 +73,13 @@ export default function CropPicture({
         step={0.05}
         value={zoom}
         onChange={setZoom}
-        ariaLabelForHandle={say(locale, "doc.zoom")}
+        ariaLabelForHandle={sentence(locale, "doc.zoom")}
       />
       <div className="presses">
         <Button type="primary" disabled={!area} onClick={() => void use()}>
-          {say(locale, "doc.useCrop")}
+          {sentence(locale, "doc.useCrop")}
         </Button>
-        <Button onClick={onLeave}>{say(locale, "doc.noCrop")}</Button>
+        <Button onClick={onLeave}>{sentence(locale, "doc.noCrop")}</Button>
       </div>
     </div>
   );

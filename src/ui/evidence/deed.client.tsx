@@ -3,24 +3,15 @@
 import { Button, Input } from "antd";
 import { useState } from "react";
 import type { RequirementResult } from "../../core/file/result";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { formatMoment } from "../../text/format";
 import type { FileData } from "../../views/assessment/file-data";
-import type { FileActs } from "../assessment/file-acts";
 
 /** Something that the office does itself: what was done and by whom, or the place to say that it is done. */
-export function Deed({
-  data,
-  requirement,
-  acts,
-}: {
-  data: FileData;
-  requirement: RequirementResult;
-  acts: Pick<FileActs, "doDeed" | "undoDeed">;
-}) {
+export function Deed({ data, requirement, act }: { data: FileData; requirement: RequirementResult; act: ActOnFile }) {
   const [note, setNote] = useState("");
   const [wrong, setWrong] = useState<string | null>(null);
   const place = {
-    applicationId: data.id,
     requirement: requirement.key,
     scope: requirement.scope,
     entry: requirement.entry,
@@ -29,7 +20,7 @@ export function Deed({
   const say = async () => {
     if (note.trim() === "")
       return setWrong("Say in a few words what was done, for example “letter sent to the embassy”.");
-    const refused = await acts.doDeed({ ...place, note });
+    const refused = await act("do-deed", { ...place, note });
     setWrong(refused);
     if (!refused) setNote("");
   };
@@ -41,7 +32,7 @@ export function Deed({
           <p>{known.note}</p>
           <p className="quiet">
             {known.by}, {formatMoment("en", known.at, data.zone)}{" "}
-            <button type="button" className="link-button" onClick={async () => setWrong(await acts.undoDeed(place))}>
+            <button type="button" className="link-button" onClick={async () => setWrong(await act("undo-deed", place))}>
               It was not done
             </button>
           </p>

@@ -4,9 +4,9 @@ import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { RequirementResult } from "../../core/file/result";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { formatDayOf, formatMoney } from "../../text/format";
 import type { FileData } from "../../views/assessment/file-data";
-import type { FileActs } from "../assessment/file-acts";
 import { FilePress } from "../assessment/file-press.client";
 import { OfficeDay, useOfficeZone } from "../frame/office-day.client";
 import { Deed } from "./deed.client";
@@ -24,22 +24,14 @@ const DocumentViewer = dynamic(() => import("./document-viewer.client"), {
 });
 
 /** Who was asked to sign by a link, and what became of it; asked again where nothing has come. */
-function Signing({
-  data,
-  requirement,
-  remind,
-}: {
-  data: FileData;
-  requirement: RequirementResult;
-  remind: FileActs["remindSignature"];
-}) {
+function Signing({ data, requirement, act }: { data: FileData; requirement: RequirementResult; act: ActOnFile }) {
   const [said, setSaid] = useState<string | null>(null);
   const zone = useOfficeZone();
   const day = (instant: string) => formatDayOf("en", instant, zone);
   const last = data.signatures.filter((s) => s.requirement === requirement.key).at(-1);
   if (!last) return null;
   const press = async () => {
-    const refused = await remind({ applicationId: data.id, requirement: requirement.key });
+    const refused = await act("remind-signature", { requirement: requirement.key });
     setSaid(refused ?? "A new link is on its way; the earlier one ends.");
   };
   return (
@@ -83,11 +75,11 @@ function FromPost({ data, requirement }: { data: FileData; requirement: Requirem
 export function Evidence({
   data,
   requirement,
-  acts,
+  act,
 }: {
   data: FileData;
   requirement: RequirementResult;
-  acts: Pick<FileActs, "remindSignature" | "doDeed" | "undoDeed" | "setAside" | "leaveOutPage">;
+  act: ActOnFile;
 }) {
   const current = data.documents.filter((d) => requirement.evidence.includes(d.evidenceId));
   const older = data.documents.filter(
@@ -152,7 +144,7 @@ export function Evidence({
       </div>
     );
   }
-  if (requirement.kind === "deed") return <Deed data={data} requirement={requirement} acts={acts} />;
+  if (requirement.kind === "deed") return <Deed data={data} requirement={requirement} act={act} />;
   if (requirement.kind === "sections")
     return (
       <>
@@ -167,7 +159,7 @@ export function Evidence({
   if (!shown)
     return (
       <>
-        <Signing data={data} requirement={requirement} remind={acts.remindSignature} />
+        <Signing data={data} requirement={requirement} act={act} />
         <FromPost data={data} requirement={requirement} />
         <p className="empty">
           Nothing was supplied yet.
@@ -179,7 +171,7 @@ export function Evidence({
     );
   return (
     <>
-      <Signing data={data} requirement={requirement} remind={acts.remindSignature} />
+      <Signing data={data} requirement={requirement} act={act} />
       {current.length > 1 ? (
         <p className="pages">
           {current.map((d, i) => (
@@ -209,9 +201,7 @@ export function Evidence({
             <button
               type="button"
               className="link-button"
-              onClick={async () =>
-                setWrong(await acts.setAside({ applicationId: data.id, evidenceId: shown.evidenceId }))
-              }
+              onClick={async () => setWrong(await act("set-aside-twin", { evidenceId: shown.evidenceId }))}
             >
               Set this one aside
             </button>
@@ -232,7 +222,7 @@ export function Evidence({
         mediaType={shown.mediaType}
         name={requirement.title.en}
         leftOut={shown.leftOut}
-        leaveOut={(page, out) => acts.leaveOutPage({ applicationId: data.id, uploadId: shown.uploadId, page, out })}
+        leaveOut={(page, out) => act("leave-out-page", { uploadId: shown.uploadId, page, out })}
       />
       <FromPost data={data} requirement={requirement} />
       {older.map((d) => (

@@ -2,21 +2,13 @@
 
 import { Button, Input } from "antd";
 import { useId, useState } from "react";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { keeperLink } from "../../core/rulebook/section";
-import type { ClaimedValue, FileData } from "../../views/assessment/file-data";
-import type { FileActs } from "../assessment/file-acts";
+import type { ClaimedValue } from "../../views/assessment/file-data";
 import { OfficeDay } from "../frame/office-day.client";
 
 /** A value that another system owns: where it is changed, and the change that waits there. */
-export function KeptElsewhere({
-  value,
-  data,
-  noteKeeper,
-}: {
-  value: ClaimedValue;
-  data: FileData;
-  noteKeeper: FileActs["noteKeeper"];
-}) {
+export function KeptElsewhere({ value, act }: { value: ClaimedValue; act: ActOnFile }) {
   const id = useId();
   const [open, setOpen] = useState(false);
   const [text, setText] = useState("");
@@ -25,7 +17,7 @@ export function KeptElsewhere({
   if (!keptBy) return null;
   const link = keeperLink(keptBy);
   const note = async (words: string) => {
-    const refused = await noteKeeper({ applicationId: data.id, scope, section, entry, field, text: words });
+    const refused = await act("note-keeper", { scope, section, entry, field, text: words });
     setWrong(refused);
     if (!refused) setOpen(false);
   };

@@ -2,21 +2,13 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { formatMoment } from "../../text/format";
 import type { ClaimedValue, FileData } from "../../views/assessment/file-data";
-import type { FileActs } from "../assessment/file-acts";
 import { FilePress } from "../assessment/file-press.client";
 
 /** Links that an applicant gave: each opens in a window of its own, and an officer notes whether it did. */
-export function LinkList({
-  value,
-  data,
-  noteLink,
-}: {
-  value: ClaimedValue;
-  data: FileData;
-  noteLink: FileActs["noteLink"];
-}) {
+export function LinkList({ value, data, act }: { value: ClaimedValue; data: FileData; act: ActOnFile }) {
   const router = useRouter();
   const [wrong, setWrong] = useState<string | null>(null);
   const { scope, section, entry, field } = value;
@@ -25,7 +17,7 @@ export function LinkList({
     (n) => n.scope === scope && n.section === section && n.entry === entry && n.field === field,
   );
   const note = async (url: string, opens: boolean) =>
-    setWrong(await noteLink({ applicationId: data.id, scope, section, entry, field, url, opens }));
+    setWrong(await act("note-link", { scope, section, entry, field, url, opens }));
   return (
     <ul className="link-list">
       {links.map((url) => {

@@ -3,7 +3,7 @@
 import { Button, Checkbox, Input } from "antd";
 import { useId, useState, useTransition } from "react";
 import type { Locale } from "../../core/text/local-text";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import { ConfirmPress } from "../frame/confirm-press.client";
 
 /** A signature by hand of the keyboard: the box that is ticked, the name that is typed, and the press. Opening the link signs nothing. */
@@ -27,7 +27,7 @@ export function SignForm({
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const send = () => {
-    if (!agreed || typed.trim() === "") return setWrong(say(locale, "sign.nameMissing"));
+    if (!agreed || typed.trim() === "") return setWrong(sentence(locale, "sign.nameMissing"));
     begin(async () => {
       setWrong(await sign(typed));
     });
@@ -48,11 +48,11 @@ export function SignForm({
             setWrong(null);
           }}
         >
-          {say(locale, "sign.agree", { name })}
+          {sentence(locale, "sign.agree", { name })}
         </Checkbox>
       </div>
       <div className="field">
-        <label htmlFor={id}>{say(locale, "sign.typed")}</label>
+        <label htmlFor={id}>{sentence(locale, "sign.typed")}</label>
         <Input
           id={id}
           value={typed}
@@ -71,12 +71,12 @@ export function SignForm({
       ) : null}
       <div className="presses">
         <Button type="primary" htmlType="submit" loading={busy}>
-          {say(locale, "sign.press")}
+          {sentence(locale, "sign.press")}
         </Button>
         <ConfirmPress
           action={decline}
-          label={say(locale, "sign.decline")}
-          question={say(locale, "sign.declineAsk", { applicant })}
+          label={sentence(locale, "sign.decline")}
+          question={sentence(locale, "sign.declineAsk", { applicant })}
           locale={locale}
         />
       </div>

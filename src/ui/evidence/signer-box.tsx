@@ -1,6 +1,6 @@
 import type { Locale } from "../../core/text/local-text";
 import { formatDayInZone } from "../../text/format";
-import { isTextKey, say } from "../../text/say";
+import { isTextKey, sentence } from "../../text/sentence";
 import type { MyApplication } from "../../views/application/application-data";
 import { ConfirmPress } from "../frame/confirm-press.client";
 
@@ -19,30 +19,30 @@ export function SignerBox({
   zone: string;
   ask: () => Promise<string | null>;
 }) {
-  const { name, email, sentence, last } = signer;
+  const { name, email, last } = signer;
   const state = `signer.state.${last?.state ?? ""}`;
   const waits = last?.state === "asked" && last.email === email;
   return (
     <div className="signer">
       {name === "" || email === "" ? (
-        <p className="quiet">{say(locale, "signer.first")}</p>
+        <p className="quiet">{sentence(locale, "signer.first")}</p>
       ) : (
         <>
-          <p>{say(locale, "signer.who", { name, email })}</p>
-          <blockquote className="to-sign">{sentence[locale]}</blockquote>
+          <p>{sentence(locale, "signer.who", { name, email })}</p>
+          <blockquote className="to-sign">{signer.sentence[locale]}</blockquote>
         </>
       )}
       {last && isTextKey(state) ? (
         <p className={last.state === "declined" || last.state === "undeliverable" ? "notice" : "quiet"}>
-          {say(locale, state, { date: formatDayInZone(locale, last.askedAt, zone), email: last.email })}
+          {sentence(locale, state, { date: formatDayInZone(locale, last.askedAt, zone), email: last.email })}
         </p>
       ) : null}
       {open && !waits && last?.state !== "signed" && name !== "" && email !== "" ? (
         <p className="presses">
           <ConfirmPress
             action={ask}
-            label={say(locale, "signer.send")}
-            question={say(locale, "referee.sendAsk", { name, email })}
+            label={sentence(locale, "signer.send")}
+            question={sentence(locale, "referee.sendAsk", { name, email })}
             primary
             locale={locale}
           />

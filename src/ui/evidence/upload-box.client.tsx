@@ -7,7 +7,7 @@ import { type DragEvent, useId, useRef, useState } from "react";
 import { DEFAULT_MOST_BYTES } from "../../core/evidence/limits";
 import type { Picture } from "../../core/rulebook/requirement";
 import type { Locale } from "../../core/text/local-text";
-import { isTextKey, say } from "../../text/say";
+import { isTextKey, sentence } from "../../text/sentence";
 import { refusedText, sendForm } from "../frame/send-form";
 
 const CropPicture = dynamic(() => import("./crop-picture.client"), { ssr: false });
@@ -60,7 +60,7 @@ export function UploadBox(props: Props) {
       if (status >= 400) setWrong(refusedText(locale, body, picture));
       router.refresh();
     } catch {
-      setWrong(say(locale, "doc.failed"));
+      setWrong(sentence(locale, "doc.failed"));
     } finally {
       setPercent(null);
       if (input.current) input.current.value = "";
@@ -99,23 +99,23 @@ export function UploadBox(props: Props) {
                     .then(setWrong)
                     .then(() => router.refresh())
                 }
-                aria-label={`${say(locale, "doc.remove")}: ${document.name}`}
+                aria-label={`${sentence(locale, "doc.remove")}: ${document.name}`}
               >
-                {say(locale, "doc.remove")}
+                {sentence(locale, "doc.remove")}
               </Button>
             ) : null}
             {document.marks.map((mark) => {
               const key = `doc.mark.${mark}`;
               return isTextKey(key) ? (
                 <p key={mark} className="quiet">
-                  {say(locale, key)}
+                  {sentence(locale, key)}
                 </p>
               ) : null;
             })}
           </li>
         ))}
       </ul>
-      {open && picture ? <p className="quiet">{say(locale, "doc.picture", picture)}</p> : null}
+      {open && picture ? <p className="quiet">{sentence(locale, "doc.picture", picture)}</p> : null}
       {picture && cropped ? (
         <CropPicture
           file={cropped}
@@ -157,12 +157,12 @@ export function UploadBox(props: Props) {
           <Button
             onClick={() => input.current?.click()}
             disabled={percent !== null}
-            aria-label={`${say(locale, "doc.upload")}: ${title}`}
+            aria-label={`${sentence(locale, "doc.upload")}: ${title}`}
           >
-            {say(locale, "doc.upload")}
+            {sentence(locale, "doc.upload")}
           </Button>
           {percent !== null ? (
-            <Progress percent={percent} size="small" aria-label={say(locale, "doc.uploading", { percent })} />
+            <Progress percent={percent} size="small" aria-label={sentence(locale, "doc.uploading", { percent })} />
           ) : null}
         </div>
       ) : null}

@@ -4,11 +4,12 @@ import { Button } from "antd";
 import { useRouter } from "next/navigation";
 import { useEffect, useMemo, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
+import { type RequirementPlace, readAnswerKey, requirementKey, resultKey } from "../../core/file/place";
 import type { RequirementResult } from "../../core/file/result";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { formatMoney } from "../../text/format";
 import type { FileData } from "../../views/assessment/file-data";
 import { CombBar } from "../assessment/comb";
-import type { FileActs, Place, Said } from "../assessment/file-acts";
 import { Findings } from "../assessment/findings";
 import { DecisionPanel } from "../decision/decision-panel.client";
 import { Evidence } from "../evidence/file-evidence.client";
@@ -24,7 +25,7 @@ interface Props {
   readonly data: FileData;
   readonly me: { readonly id: string; readonly lead: boolean };
   readonly askDay: string;
-  readonly acts: FileActs;
+  readonly act: ActOnFile;
 }
 
 const UNDO_MS = 10_000;
@@ -39,9 +40,6 @@ const KEYS = [
   ["r, z", "turn, resize the page"],
   ["d", "to the decision"],
 ] as const;
-
-const placeOf = (r: { scope: string; key: string; entry: string }) => `${r.scope}|${r.key}|${r.entry}`;
-const askedAt = (a: FileData["asks"][number]) => placeOf({ ...a, key: a.requirement });
 
 function entryName(data: FileData, entry: string): string {
   if (entry === "") return "";
@@ -67,7 +65,7 @@ function noteOf(data: FileData, r: RequirementResult): string {
   return parts.filter(Boolean).join(" · ");
 }
 
-export function FileWork({ data, me, askDay, acts }: Props) {
+export function FileWork({ data, me, askDay, act }: Props) {
   const router = useRouter();
   const dialogs = useDialogs();
   const requirements = data.assessment.requirements;
@@ -81,14 +79,11 @@ export function FileWork({ data, me, askDay, acts }: Props) {
   const [at, setAt] = useState(deciding ? -1 : Math.max(0, firstOpen));
   const [form, setForm] = useState<"none" | "return" | "ask">("none");
   const [said, setSaid] = useState<string | null>(null);
-  const [undoable, setUndoable] = useState<Place | null>(null);
+  const [undoable, setUndoable] = useState<RequirementPlace | null>(null);
   const requirement = at < 0 ? undefined : requirements[at];
-  const place = useMemo<Place | null>(
-    () =>
-      requirement
-        ? { applicationId: data.id, requirement: requirement.key, scope: requirement.scope, entry: requirement.entry }
-        : null,
-    [requirement, data.id],
+  const place = useMemo<RequirementPlace | null>(
+    () => (requirement ? { requirement: requirement.key, scope: requirement.scope, entry: requirement.entry } : null),
+    [requirement],
   );
   useEffect(() => {
     if (!undoable) return;
@@ -96,7 +91,7 @@ export function FileWork({ data, me, askDay, acts }: Props) {
     return () => clearTimeout(wait);
   }, [undoable]);
 
-  const after = (refused: Said, done: string, undo: Place | null = null) => {
+  const after = (refused: string | null, done: string, undo: RequirementPlace | null = null) => {
     setSaid(refused ?? done);
     setUndoable(refused ? null : undo);
     if (!refused) setForm("none");
@@ -119,31 +114,31 @@ export function FileWork({ data, me, askDay, acts }: Props) {
     requirement.owedProof !== null;
   const accept = async (proof: "copy" | "original seen" = "copy") => {
     if (!place || !requirement) return;
-    const refused = after(await acts.accept({ ...place, proof }), `${requirement.title.en}: accepted.`, place);
+    const refused = after(
+      await act("accept-evidence", { ...place, proof }),
+      `${requirement.title.en}: accepted.`,
+      place,
+    );
     const following = requirements.findIndex((r, i) => i > at && r.standing === "to check");
     if (!refused && following >= 0) setAt(following);
   };
   const undo = async () => {
-    if (undoable) after(await acts.undo(undoable), "Taken back.");
+    if (undoable) after(await act("undo-judgement", undoable), "Taken back.");
   };
   const settle = async ({ requirement: key, scope, entry }: FileData["asks"][number]) =>
-    after(
-      await acts.settle({ applicationId: data.id, requirement: key, scope, entry }),
-      "Settled. Nothing more is asked here.",
-    );
+    after(await act("settle-ask", { requirement: key, scope, entry }), "Settled. Nothing more is asked here.");
   /** Beside the decision: what was asked for at a requirement that the answers no longer lead to. */
   const asks = data.asks.filter((a) =>
-    requirement ? askedAt(a) === placeOf(requirement) : !requirements.some((r) => askedAt(a) === placeOf(r)),
+    requirement
+      ? requirementKey(a) === resultKey(requirement)
+      : !requirements.some((r) => requirementKey(a) === resultKey(r)),
   );
-  const shows = requirement ? (data.shows[placeOf(requirement)] ?? []) : [];
+  const shows = requirement ? (data.shows[resultKey(requirement)] ?? []) : [];
   const confirmAll = async () => {
     if (shows.length === 0) return;
-    const values = shows.map((key) => {
-      const [scope = "", section = "", entry = "", field = ""] = key.split("|");
-      return { scope, section, entry, field };
-    });
+    const values = shows.map(readAnswerKey);
     after(
-      await acts.confirm({ applicationId: data.id, values }),
+      await act("confirm-values", { values }),
       `${values.length} ${values.length === 1 ? "value" : "values"} confirmed.`,
     );
   };
@@ -192,17 +187,20 @@ export function FileWork({ data, me, askDay, acts }: Props) {
       ),
       okText: "Excuse",
       onOk: async () => {
-        after(await acts.excuse({ ...place, reason }), `${requirement.title.en}: excused.`);
+        after(await act("excuse-requirement", { ...place, reason }), `${requirement.title.en}: excused.`);
       },
     });
   };
 
   return (
-    <div className="file-work" data-grid={shows.some((key) => key.split("|")[1] === "courses") ? "true" : undefined}>
+    <div
+      className="file-work"
+      data-grid={shows.some((key) => readAnswerKey(key).section === "courses") ? "true" : undefined}
+    >
       <nav className="requirements" aria-label="Requirements">
         <ul>
           {requirements.map((r, i) => (
-            <li key={placeOf(r)}>
+            <li key={resultKey(r)}>
               <button type="button" aria-current={i === at ? "true" : undefined} onClick={() => choose(i)}>
                 <span className="comb" data-turn={data.assessment.file.turn}>
                   <CombBar standing={r.standing} holds={i === firstOpen} />
@@ -230,11 +228,11 @@ export function FileWork({ data, me, askDay, acts }: Props) {
       </nav>
       <section className="evidence" aria-label="Evidence">
         {requirement ? (
-          <Evidence key={placeOf(requirement)} data={data} requirement={requirement} acts={acts} />
+          <Evidence key={resultKey(requirement)} data={data} requirement={requirement} act={act} />
         ) : (
           <>
-            <Cases data={data} acts={acts} />
-            <Findings data={data} acts={me.lead ? acts : undefined} />
+            <Cases data={data} act={act} />
+            <Findings data={data} act={me.lead ? act : undefined} />
           </>
         )}
       </section>
@@ -300,12 +298,12 @@ export function FileWork({ data, me, askDay, acts }: Props) {
                 onSend={async (input) =>
                   form === "return"
                     ? after(
-                        await acts.sendBack({ ...place, ...input }),
+                        await act("return-evidence", { ...place, ...input }),
                         `${requirement.title.en}: sent back. The applicant is told in ten seconds.`,
                         place,
                       )
                     : after(
-                        await acts.ask({ ...place, text: input.text, due: input.due }),
+                        await act("ask-applicant", { ...place, text: input.text, due: input.due }),
                         "Asked. The applicant is told in ten seconds.",
                         place,
                       )
@@ -316,24 +314,22 @@ export function FileWork({ data, me, askDay, acts }: Props) {
             <ValuePanel
               data={data}
               requirement={requirement}
-              acts={acts}
+              act={act}
               onConfirm={async (values, note) =>
                 after(
-                  await acts.confirm({ applicationId: data.id, values: [...values], note }),
+                  await act("confirm-values", { values: [...values], note }),
                   values.length === 1 ? "Confirmed." : `${values.length} values confirmed.`,
                 )
               }
-              onTakeBack={async (line) =>
-                after(await acts.takeBackLine({ applicationId: data.id, ...line }), "The line was taken out.")
-              }
+              onTakeBack={async (line) => after(await act("take-back-line", line), "The line was taken out.")}
             />
-            <Cases data={data} about={requirement} acts={acts} />
+            <Cases data={data} about={requirement} act={act} />
             <Findings data={data} about={requirement} />
           </>
         ) : (
           <>
             <OpenAsks asks={asks} onSettle={settle} />
-            <DecisionPanel data={data} me={me} acts={acts} after={after} />
+            <DecisionPanel data={data} me={me} act={act} after={after} />
           </>
         )}
       </section>

@@ -1,11 +1,12 @@
 "use client";
 
 import { useState } from "react";
+import { resultKey } from "../../core/file/place";
 import type { RequirementResult } from "../../core/file/result";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { valueText } from "../../text/words/value-text";
 import type { ClaimedValue, FileData } from "../../views/assessment/file-data";
 import { PapersThatCount } from "../application/papers-that-count";
-import type { FileActs } from "../assessment/file-acts";
 import { KeptElsewhere } from "../evidence/kept-elsewhere.client";
 import { LinkList } from "../evidence/link-list.client";
 import { ZoneCheck } from "../evidence/zone-check.client";
@@ -19,13 +20,13 @@ function Line({
   data,
   onConfirm,
   judged,
-  acts,
+  act,
 }: {
   value: ClaimedValue;
   data: FileData;
   onConfirm: Confirm;
   judged: boolean;
-  acts: Pick<FileActs, "noteLink" | "noteKeeper">;
+  act: ActOnFile;
 }) {
   const [open, setOpen] = useState(false);
   const claim = valueText("en", value, value.claim, data.office);
@@ -34,7 +35,7 @@ function Line({
       <span className="quiet">{value.title.en}</span>
       <span>
         {value.kind === "links" ? (
-          <LinkList value={value} data={data} noteLink={acts.noteLink} />
+          <LinkList value={value} data={data} act={act} />
         ) : value.state === "changed" || value.state === "stale" ? (
           <>
             <strong>{valueText("en", value, value.confirmed, data.office)}</strong> <s className="quiet">{claim}</s>
@@ -55,7 +56,7 @@ function Line({
             {value.note.text} {value.note.by}, <OfficeDay at={value.note.at} />
           </span>
         ) : null}
-        <KeptElsewhere value={value} data={data} noteKeeper={acts.noteKeeper} />
+        <KeptElsewhere value={value} act={act} />
       </span>
       <span className="quiet">
         {value.state === "stale" ? "changed since" : value.state === "claimed" && !value.used ? "" : value.state}
@@ -104,13 +105,13 @@ export function ValuePanel({
   requirement,
   onConfirm,
   onTakeBack,
-  acts,
+  act,
 }: {
   data: FileData;
   requirement: RequirementResult;
   onConfirm: Confirm;
   onTakeBack: TakeBack;
-  acts: Pick<FileActs, "askRegistry" | "takeRegistry" | "noteLink" | "noteKeeper">;
+  act: ActOnFile;
 }) {
   const names =
     requirement.kind === "sections"
@@ -128,7 +129,7 @@ export function ValuePanel({
     );
   const own = here.filter((v) => v.claim !== null || v.confirmed !== null);
   if (own.length === 0) return null;
-  const open = data.shows[`${requirement.scope}|${requirement.key}|${requirement.entry}`] ?? [];
+  const open = data.shows[resultKey(requirement)] ?? [];
   const judged =
     data.assessment.file.stage !== "preparing" &&
     (requirement.kind === "document" || requirement.standing === "promised" || open.length > 0);
@@ -163,7 +164,7 @@ export function ValuePanel({
                     data={data}
                     onConfirm={onConfirm}
                     judged={judged}
-                    acts={acts}
+                    act={act}
                   />
                 ))}
               </ul>
@@ -177,7 +178,7 @@ export function ValuePanel({
       ) : null}
       {judged
         ? sittingsAskedFor(data, requirement, own).map((entry) => (
-            <RegistryCheck key={entry} data={data} entry={entry} acts={acts} />
+            <RegistryCheck key={entry} data={data} entry={entry} act={act} />
           ))
         : null}
       {requirement.checks.map((check) => (

@@ -1,7 +1,7 @@
 import type { EntitlementList } from "../../core/rulebook/ruled-case";
 import type { Locale } from "../../core/text/local-text";
 import { countryName } from "../../text/format";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 
 const MOST_SHOWN = 300;
 
@@ -9,8 +9,8 @@ const MOST_SHOWN = 300;
 export function AcceptedList({ list, language }: { list: EntitlementList; language: Locale }) {
   const countries = new Map<string, string[]>();
   for (const { country, title, institution, level } of list.entries.slice(0, MOST_SHOWN)) {
-    const narrowed = [title, institution, level && say(language, "accepted.level", { level })].filter(Boolean);
-    const line = narrowed.length > 0 ? narrowed.join(", ") : say(language, "accepted.all");
+    const narrowed = [title, institution, level && sentence(language, "accepted.level", { level })].filter(Boolean);
+    const line = narrowed.length > 0 ? narrowed.join(", ") : sentence(language, "accepted.all");
     countries.set(country, [...(countries.get(country) ?? []), line]);
   }
   const named = [...countries]
@@ -19,7 +19,7 @@ export function AcceptedList({ list, language }: { list: EntitlementList; langua
   return (
     <details>
       <summary>{list.title[language]}</summary>
-      <p className="quiet">{say(language, "accepted.else")}</p>
+      <p className="quiet">{sentence(language, "accepted.else")}</p>
       <dl className="pairs">
         {named.map(({ name, lines }) => (
           <div key={name}>

@@ -4,6 +4,7 @@ import { dequal } from "dequal";
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { ValueIssue } from "../../core/answers/check-value";
 import type { Json } from "../../core/file/facts";
+import { type AnswerPlace, answerKey } from "../../core/file/place";
 import type { FormSection } from "../../core/form/form-sections";
 import type { SaveRefusal, SaveResult } from "../../core/form/save-result";
 import {
@@ -12,8 +13,6 @@ import {
   isAtEntry,
   keepUnsent,
   NOTHING_UNSENT,
-  type Place,
-  placeKey,
   type Removal,
   readUnsent,
   typedBefore,
@@ -113,10 +112,10 @@ export function useAutosave(input: {
 
   const hold = useCallback(
     ({ seen: _seen, ...change }: Change, why: HeldReason) => {
-      const key = placeKey(change);
+      const key = answerKey(change);
       put({
         // What was typed there since goes its own way.
-        changes: without(unsent.current.changes, (c) => placeKey(c) === key && dequal(c.value, change.value)),
+        changes: without(unsent.current.changes, (c) => answerKey(c) === key && dequal(c.value, change.value)),
         held: { ...unsent.current.held, [key]: { ...change, ...why } },
       });
     },
@@ -127,7 +126,7 @@ export function useAutosave(input: {
     (sent: readonly Change[], gone: readonly Removal[], answer: Answer) => {
       const judged: Record<string, ValueIssue | null> = {};
       for (const [i, change] of sent.entries()) {
-        const key = placeKey(change);
+        const key = answerKey(change);
         const result = answer.results[i];
         if (result?.state === "refused") hold(change, { why: result.why });
         if (result?.state === "conflict")
@@ -205,9 +204,9 @@ export function useAutosave(input: {
   }, [flush, put, storageKey]);
 
   const save = useCallback(
-    (changed: readonly (Place & { readonly value: Json })[]) => {
+    (changed: readonly (AnswerPlace & { readonly value: Json })[]) => {
       const fresh = changed.map((change) => {
-        const key = placeKey(change);
+        const key = answerKey(change);
         return [key, { ...change, seen: versions.current[key] ?? 0 }] as const;
       });
       put({ changes: { ...unsent.current.changes, ...Object.fromEntries(fresh) } });
@@ -228,14 +227,14 @@ export function useAutosave(input: {
   );
 
   const letGo = useCallback(
-    (place: Place) => put({ held: without(unsent.current.held, (h) => placeKey(h) === placeKey(place)) }),
+    (place: AnswerPlace) => put({ held: without(unsent.current.held, (h) => answerKey(h) === answerKey(place)) }),
     [put],
   );
 
   /** Answers a conflict: what stands here is written over the other value, else the other value counts. */
   const resolve = useCallback(
-    (place: Place, value: Json, keepMine: boolean) => {
-      const key = placeKey(place);
+    (place: AnswerPlace, value: Json, keepMine: boolean) => {
+      const key = answerKey(place);
       const settled = unsent.current.held[key];
       if (settled?.why === "conflict") versions.current[key] = Math.max(versions.current[key] ?? 0, settled.version);
       letGo(place);

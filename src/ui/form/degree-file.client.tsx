@@ -7,7 +7,7 @@ import type { Json } from "../../core/file/facts";
 import type { FormSection } from "../../core/form/form-sections";
 import type { Locale } from "../../core/text/local-text";
 import { formatDate } from "../../text/format";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import { countryOptions } from "../../text/words/code-lists";
 import type { ResultsFile } from "../../views/results/results-file";
 import { ResultsNote, readResults, refusalOf } from "../results/results-file.client";
@@ -59,13 +59,13 @@ export function DegreeFile({ application, section, locale, office, room, take }:
   if (!open)
     return (
       <p className="paste-open">
-        <Button onClick={() => setOpen(true)}>{say(locale, "results.degreeOpen")}</Button>
+        <Button onClick={() => setOpen(true)}>{sentence(locale, "results.degreeOpen")}</Button>
       </p>
     );
   return (
     <div className="paste">
       <label className="file-choice">
-        {say(locale, "results.degreeFile")}{" "}
+        {sentence(locale, "results.degreeFile")}{" "}
         <input
           type="file"
           accept=".xml,.elmo,text/xml,application/xml"
@@ -84,7 +84,7 @@ export function DegreeFile({ application, section, locale, office, room, take }:
           {refusalOf(results.reason, locale)}
         </p>
       ) : null}
-      {results?.ok && degrees.length === 0 ? <p role="status">{say(locale, "results.noDegree")}</p> : null}
+      {results?.ok && degrees.length === 0 ? <p role="status">{sentence(locale, "results.noDegree")}</p> : null}
       {degrees.length > 0 ? (
         <ul className="requests">
           {degrees.map((degree) => {
@@ -96,7 +96,7 @@ export function DegreeFile({ application, section, locale, office, room, take }:
                 <DegreeLine degree={degree} values={values} section={section} locale={locale} />{" "}
                 {undo ? (
                   <span role="status">
-                    {say(locale, "results.degreeTaken")}{" "}
+                    {sentence(locale, "results.degreeTaken")}{" "}
                     <Button
                       size="small"
                       onClick={() => {
@@ -104,7 +104,7 @@ export function DegreeFile({ application, section, locale, office, room, take }:
                         setTaken(({ [key]: _, ...rest }) => rest);
                       }}
                     >
-                      {say(locale, "results.degreeUndo")}
+                      {sentence(locale, "results.degreeUndo")}
                     </Button>
                   </span>
                 ) : (
@@ -113,7 +113,7 @@ export function DegreeFile({ application, section, locale, office, room, take }:
                     disabled={room < 1}
                     onClick={() => setTaken((all) => ({ ...all, [key]: take(values) }))}
                   >
-                    {say(locale, "results.degreeTake")}
+                    {sentence(locale, "results.degreeTake")}
                   </Button>
                 )}
               </li>
@@ -123,7 +123,7 @@ export function DegreeFile({ application, section, locale, office, room, take }:
       ) : null}
       <p className="presses">
         <Button onClick={() => setOpen(false)}>
-          {say(locale, results?.ok ? "results.degreeDone" : "paste.close")}
+          {sentence(locale, results?.ok ? "results.degreeDone" : "paste.close")}
         </Button>
       </p>
     </div>

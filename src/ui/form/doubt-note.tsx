@@ -1,4 +1,5 @@
 import type { Json } from "../../core/file/facts";
+import { answerKey } from "../../core/file/place";
 import { doubtOf } from "../../core/form/doubts";
 import type { FormSection } from "../../core/form/form-sections";
 import { usualScales } from "../../core/form/usual-scales";
@@ -6,9 +7,8 @@ import type { Field } from "../../core/rulebook/section";
 import type { ReferenceSet } from "../../core/standards/reference-set";
 import type { Locale } from "../../core/text/local-text";
 import { formatDate } from "../../text/format";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import { entryValues } from "./entry-values";
-import { placeKey } from "./unsent";
 
 interface Props {
   readonly context: {
@@ -27,7 +27,7 @@ interface Props {
 /** What is said under a field whose answer looks wrong and may be right; it never stops anybody. */
 export function DoubtNote({ context, entry, field }: Props) {
   const { section, office, values, left, starts, legalName, locale } = context;
-  const keyOf = (name: string) => placeKey({ scope: section.scope, section: section.key, entry, field: name });
+  const keyOf = (name: string) => answerKey({ scope: section.scope, section: section.key, entry, field: name });
   // What is still being typed is not doubted.
   const settled = left[keyOf(field.key)] ?? section.entries.find((e) => e.id === entry)?.values[field.key]?.value;
   if (settled === undefined || settled !== (values[keyOf(field.key)] ?? null)) return null;
@@ -44,7 +44,7 @@ export function DoubtNote({ context, entry, field }: Props) {
   const words = "start" in rest ? { start: formatDate(locale, rest.start) } : rest;
   return (
     <p className="doubt" role="status">
-      {say(locale, `doubt.${code}`, words)}
+      {sentence(locale, `doubt.${code}`, words)}
     </p>
   );
 }

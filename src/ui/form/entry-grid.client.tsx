@@ -3,16 +3,16 @@
 import { Button } from "antd";
 import { type CSSProperties, useId } from "react";
 import type { Json } from "../../core/file/facts";
+import { answerKey } from "../../core/file/place";
 import { canBeDoubted } from "../../core/form/doubts";
 import type { FormSection } from "../../core/form/form-sections";
 import type { Field } from "../../core/rulebook/section";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import { DoubtNote } from "./doubt-note";
 import type { FieldContext } from "./field-context";
 import { FieldInput } from "./fields/field-input.client";
 import { HeldNote } from "./held-change.client";
 import { fieldProps, mayRemove, shownFields } from "./section-fields.client";
-import { placeKey } from "./unsent";
 
 /** Kinds that fit into one cell, with the width that they ask for. */
 const CELL_WIDTHS: Readonly<Partial<Record<Field["kind"], string>>> = {
@@ -60,7 +60,7 @@ function fillings({ section, values }: FieldContext, entries: readonly string[],
   let above: Json = null;
   return entries.flatMap((entry) => {
     const place = { scope: section.scope, section: section.key, entry, field: field.key };
-    const value = values[placeKey(place)] ?? null;
+    const value = values[answerKey(place)] ?? null;
     if (value !== null && value !== "") above = value;
     else if (above !== null) return [{ place, value: above }];
     return [];
@@ -84,7 +84,7 @@ function ColumnHead({ context, entries, field }: { context: FieldContext; entrie
             }
           }}
         >
-          {say(context.locale, "form.fillDown")}
+          {sentence(context.locale, "form.fillDown")}
         </Button>
       ) : null}
     </span>
@@ -138,7 +138,7 @@ export function EntryGrid({
             {mayRemove(section, entry) ? (
               <Button
                 type="text"
-                aria-label={`${say(locale, "form.remove")} ${row + 1}`}
+                aria-label={`${sentence(locale, "form.remove")} ${row + 1}`}
                 onClick={() => onRemove(entry)}
               >
                 ×

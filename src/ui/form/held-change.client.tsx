@@ -3,11 +3,12 @@
 import { Button } from "antd";
 import { useState } from "react";
 import type { Json } from "../../core/file/facts";
+import { type AnswerPlace, answerKey } from "../../core/file/place";
 import type { Field } from "../../core/rulebook/section";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import { NOTHING_SAID, valueText } from "../../text/words/value-text";
 import type { FieldContext } from "./field-context";
-import { type HeldChange, type Place, placeKey } from "./unsent";
+import type { HeldChange } from "./unsent";
 
 /** What a value is called in a sentence about it. */
 function inWords(
@@ -16,7 +17,7 @@ function inWords(
   value: Json,
 ): string {
   const text = valueText(locale, field, value, office);
-  return text === NOTHING_SAID ? say(locale, "form.nothing") : text;
+  return text === NOTHING_SAID ? sentence(locale, "form.nothing") : text;
 }
 
 type Deciding = Pick<FieldContext, "locale" | "office" | "values" | "set" | "resolve" | "letGo">;
@@ -32,17 +33,17 @@ function Conflict({
   held: Extract<HeldChange, { why: "conflict" }>;
 }) {
   const { locale } = context;
-  const mine = context.values[placeKey(held)] ?? null;
+  const mine = context.values[answerKey(held)] ?? null;
   return (
     <div className="conflict" role="alert">
       <p>
-        {say(locale, "save.conflict", {
+        {sentence(locale, "save.conflict", {
           theirs: inWords(context, field, held.theirs),
           yours: inWords(context, field, mine),
         })}
       </p>
       <Button size="small" onClick={() => context.resolve(held, mine, true)}>
-        {say(locale, "save.keepMine")}
+        {sentence(locale, "save.keepMine")}
       </Button>{" "}
       <Button
         size="small"
@@ -51,7 +52,7 @@ function Conflict({
           context.resolve(held, held.theirs, false);
         }}
       >
-        {say(locale, "save.takeTheirs")}
+        {sentence(locale, "save.takeTheirs")}
       </Button>
     </div>
   );
@@ -72,21 +73,21 @@ function Refused({
   const text = inWords(context, field, held.value);
   return (
     <div className="conflict" role="alert">
-      <p>{say(locale, `save.held.${held.why}`)}</p>
+      <p>{sentence(locale, `save.held.${held.why}`)}</p>
       <p className="held-value">{text}</p>
       <Button size="small" onClick={() => void navigator.clipboard.writeText(text).then(() => setCopied(true))}>
-        {say(locale, copied ? "save.copied" : "save.copy")}
+        {sentence(locale, copied ? "save.copied" : "save.copy")}
       </Button>{" "}
       <Button size="small" onClick={() => context.letGo(held)}>
-        {say(locale, "save.letGo")}
+        {sentence(locale, "save.letGo")}
       </Button>
     </div>
   );
 }
 
 /** Beside a field: what was typed there and is not saved. */
-export function HeldNote({ context, place, field }: { context: FieldContext; place: Place; field: Field }) {
-  const { held } = context.stateOf(placeKey(place));
+export function HeldNote({ context, place, field }: { context: FieldContext; place: AnswerPlace; field: Field }) {
+  const { held } = context.stateOf(answerKey(place));
   if (!held) return null;
   return held.why === "conflict" ? (
     <Conflict context={context} field={field} held={held} />
@@ -101,15 +102,15 @@ const TEXT = { kind: "text" } as const;
 export function HeldElsewhere({ context, held }: { context: Deciding; held: readonly HeldChange[] }) {
   if (held.length === 0) return null;
   return (
-    <section className="held-elsewhere" aria-label={say(context.locale, "save.heldTitle")}>
-      <h2>{say(context.locale, "save.heldTitle")}</h2>
+    <section className="held-elsewhere" aria-label={sentence(context.locale, "save.heldTitle")}>
+      <h2>{sentence(context.locale, "save.heldTitle")}</h2>
       {held.map((one) =>
         one.why === "conflict" ? (
-          <p key={placeKey(one)}>
-            {say(context.locale, "save.heldElsewhere", { value: inWords(context, TEXT, one.value) })}
+          <p key={answerKey(one)}>
+            {sentence(context.locale, "save.heldElsewhere", { value: inWords(context, TEXT, one.value) })}
           </p>
         ) : (
-          <Refused key={placeKey(one)} context={context} field={TEXT} held={one} />
+          <Refused key={answerKey(one)} context={context} field={TEXT} held={one} />
         ),
       )}
     </section>

@@ -1,7 +1,7 @@
 import type { ValueIssue } from "../../core/answers/check-value";
 import type { Locale } from "../../core/text/local-text";
 import { formatDate } from "../../text/format";
-import { isTextKey, say } from "../../text/say";
+import { isTextKey, sentence } from "../../text/sentence";
 import { numberShapes } from "../../text/words/number-shapes";
 
 /** What is wrong with a value, as a sentence that says what is expected. */
@@ -13,5 +13,5 @@ export function issueText(locale: Locale, issue: ValueIssue): string {
     if (name === "days") values.days = (value as readonly string[]).map((day) => formatDate(locale, day)).join(" / ");
     else if (name === "like") values.like = numberShapes(locale, value as readonly string[]);
     else if (name !== "code") values[name] = Array.isArray(value) ? value.join(", ") : String(value);
-  return say(locale, key, values);
+  return sentence(locale, key, values);
 }

@@ -1,12 +1,12 @@
 "use client";
 
 import { useEffect, useState } from "react";
+import type { AnswerPlace } from "../../core/file/place";
 import type { Locale } from "../../core/text/local-text";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import type { WriterLikeness } from "../../views/statements/likeness";
-import type { Place } from "./unsent";
 
-export type LookForLikeness = (place: Omit<Place, "entry">, text: string) => Promise<WriterLikeness | null>;
+export type LookForLikeness = (place: Omit<AnswerPlace, "entry">, text: string) => Promise<WriterLikeness | null>;
 
 /** Where a statement stands as it was left: what of it stands in statements that others handed in, said before it is submitted. */
 export function LikenessNote({
@@ -15,7 +15,7 @@ export function LikenessNote({
   locale,
   look,
 }: {
-  place: Place;
+  place: AnswerPlace;
   /** As it was left; what is still being typed is not looked at. */
   text: string;
   locale: Locale;
@@ -38,16 +38,16 @@ export function LikenessNote({
   }, [look, scope, section, field, text]);
   return (
     <div className="likeness-note" aria-live="polite">
-      <p className="help">{say(locale, "likeness.ownWords")}</p>
+      <p className="help">{sentence(locale, "likeness.ownWords")}</p>
       {found && found.words > 0 ? (
         <div className="doubt">
-          <p>{say(locale, "likeness.found", { words: found.words })}</p>
+          <p>{sentence(locale, "likeness.found", { words: found.words })}</p>
           <ul>
             {found.passages.map((passage) => (
               <li key={passage}>“{passage.replace(/\s+/gu, " ")}”</li>
             ))}
           </ul>
-          <p>{say(locale, "likeness.todo")}</p>
+          <p>{sentence(locale, "likeness.todo")}</p>
         </div>
       ) : null}
     </div>

@@ -15,7 +15,7 @@ import {
   type Source,
 } from "../../core/tables/to-entries";
 import type { Locale } from "../../core/text/local-text";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import type { ResultsFile } from "../../views/results/results-file";
 import { asTable, ResultsNote, readResults, refusalOf } from "../results/results-file.client";
 import { columnsOf } from "./entry-grid.client";
@@ -89,11 +89,11 @@ function Columns({
   const id = useId();
   const columns = Array.from({ length: table.columns }, (_, c) => ({
     value: `column ${c}`,
-    label: table.heads?.[c] || say(locale, "paste.column", { no: c + 1 }),
+    label: table.heads?.[c] || sentence(locale, "paste.column", { no: c + 1 }),
   }));
   const everywhere = (field: Field) =>
     (field.kind === "area" ? office.areas.map((a) => ({ value: a.key, title: a.title })) : (field.options ?? [])).map(
-      (o) => ({ value: `value ${o.value}`, label: say(locale, "paste.everywhere", { value: o.title[locale] }) }),
+      (o) => ({ value: `value ${o.value}`, label: sentence(locale, "paste.everywhere", { value: o.title[locale] }) }),
     );
   return (
     <div className="paste-columns">
@@ -105,7 +105,7 @@ function Columns({
             value={code(mapping[field.key])}
             popupMatchSelectWidth={false}
             showSearch={{ optionFilterProp: "label" }}
-            options={[{ value: EMPTY, label: say(locale, "paste.leaveEmpty") }, ...columns, ...everywhere(field)]}
+            options={[{ value: EMPTY, label: sentence(locale, "paste.leaveEmpty") }, ...columns, ...everywhere(field)]}
             onChange={(picked) => {
               const { [field.key]: _, ...rest } = mapping;
               const source = sourceOf(picked);
@@ -125,7 +125,7 @@ function Problems({ lines, fields, locale }: { lines: readonly ReadLine[]; field
     <ul className="plain-list wrong">
       {all.slice(0, MOST_SAID).map((p) => (
         <li key={`${p.no} ${p.field}`}>
-          {say(locale, "paste.problem", {
+          {sentence(locale, "paste.problem", {
             no: p.no,
             field: fields.find((f) => f.key === p.field)?.title[locale] ?? p.field,
             cell: p.cell.slice(0, 60),
@@ -133,7 +133,7 @@ function Problems({ lines, fields, locale }: { lines: readonly ReadLine[]; field
           })}
         </li>
       ))}
-      {all.length > MOST_SAID ? <li>{say(locale, "paste.more", { count: all.length - MOST_SAID })}</li> : null}
+      {all.length > MOST_SAID ? <li>{sentence(locale, "paste.more", { count: all.length - MOST_SAID })}</li> : null}
     </ul>
   );
 }
@@ -152,7 +152,7 @@ function Sample({
   return (
     <div className="review-table">
       <table>
-        <caption>{say(locale, "paste.preview")}</caption>
+        <caption>{sentence(locale, "paste.preview")}</caption>
         <thead>
           <tr>
             {fields.map((f) => (
@@ -221,11 +221,11 @@ export function PasteTable({
   if (!open)
     return (
       <p className="paste-open">
-        <Button onClick={() => setOpen(true)}>{say(locale, "paste.open")}</Button>
+        <Button onClick={() => setOpen(true)}>{sentence(locale, "paste.open")}</Button>
         {taken ? (
           <span role="status">
             {" "}
-            {say(locale, "paste.taken", { count: taken.count })}{" "}
+            {sentence(locale, "paste.taken", { count: taken.count })}{" "}
             <Button
               size="small"
               onClick={() => {
@@ -233,18 +233,18 @@ export function PasteTable({
                 setTaken(null);
               }}
             >
-              {say(locale, "paste.undo")}
+              {sentence(locale, "paste.undo")}
             </Button>
           </span>
         ) : null}
       </p>
     );
   return (
-    <section className="paste" aria-label={say(locale, "paste.open")}>
-      <label htmlFor={id}>{say(locale, "paste.here")}</label>
+    <section className="paste" aria-label={sentence(locale, "paste.open")}>
+      <label htmlFor={id}>{sentence(locale, "paste.here")}</label>
       <Input.TextArea id={id} rows={4} value={text} onChange={(e) => fill(e.target.value)} />
       <label className="file-choice">
-        {say(locale, takesResults ? "results.file" : "paste.file")}{" "}
+        {sentence(locale, takesResults ? "results.file" : "paste.file")}{" "}
         <input
           type="file"
           accept={takesResults ? `${TABLES},.xml,.elmo,text/xml,application/xml` : TABLES}
@@ -278,11 +278,11 @@ export function PasteTable({
       ) : null}
       {text.length > MOST_CHARACTERS ? (
         <p role="alert" className="wrong">
-          {say(locale, "paste.tooLarge")}
+          {sentence(locale, "paste.tooLarge")}
         </p>
       ) : text.trim() !== "" && !table ? (
         <p role="alert" className="wrong">
-          {say(locale, "paste.none")}
+          {sentence(locale, "paste.none")}
         </p>
       ) : null}
       {table ? (
@@ -290,13 +290,13 @@ export function PasteTable({
           <Columns table={table} fields={fields} mapping={mapping} office={office} locale={locale} change={setOwn} />
           {reading ? (
             <div role="status">
-              {say(locale, "paste.reading", { done, total: table.rows.length })}
+              {sentence(locale, "paste.reading", { done, total: table.rows.length })}
               <Progress percent={Math.round((done / table.rows.length) * 100)} showInfo={false} />
             </div>
           ) : (
             <>
-              <p role="status">{say(locale, "paste.lines", { count: fitting.length })}</p>
-              {lines.length > room ? <p className="wrong">{say(locale, "paste.room", { room })}</p> : null}
+              <p role="status">{sentence(locale, "paste.lines", { count: fitting.length })}</p>
+              {lines.length > room ? <p className="wrong">{sentence(locale, "paste.room", { room })}</p> : null}
               <Problems lines={fitting} fields={fields} locale={locale} />
               <Sample lines={fitting} fields={fields} office={office} locale={locale} />
             </>
@@ -315,9 +315,9 @@ export function PasteTable({
             setOpen(false);
           }}
         >
-          {say(locale, "paste.take", { count: fitting.length })}
+          {sentence(locale, "paste.take", { count: fitting.length })}
         </Button>{" "}
-        <Button onClick={() => setOpen(false)}>{say(locale, "paste.close")}</Button>
+        <Button onClick={() => setOpen(false)}>{sentence(locale, "paste.close")}</Button>
       </p>
     </section>
   );

@@ -4,7 +4,7 @@ import { Button, Select } from "antd";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { Locale } from "../../core/text/local-text";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import type { DocumentPlace, FileAttachment } from "../../views/results/results-file";
 import { refusedText, sendForm } from "../frame/send-form";
 
@@ -48,7 +48,7 @@ function Attachment({
       else setSupplied(title);
       router.refresh();
     } catch {
-      setWrong(say(locale, "doc.failed"));
+      setWrong(sentence(locale, "doc.failed"));
     } finally {
       setBusy(false);
     }
@@ -61,20 +61,20 @@ function Attachment({
           <Select
             showSearch
             optionFilterProp="label"
-            aria-label={`${say(locale, "results.attachTo")}: ${attachment.title}`}
+            aria-label={`${sentence(locale, "results.attachTo")}: ${attachment.title}`}
             value={place ?? -1}
             options={[
-              { value: -1, label: say(locale, "results.attachNone") },
+              { value: -1, label: sentence(locale, "results.attachNone") },
               ...places.map((p, i) => ({ value: i, label: p.title })),
             ]}
             onChange={(next: number) => setPlace(next < 0 ? null : next)}
           />
           <Button loading={busy} disabled={!chosen} onClick={() => void send()}>
-            {say(locale, "results.attach")}
+            {sentence(locale, "results.attach")}
           </Button>
         </span>
       ) : (
-        <span role="status"> {say(locale, "results.attached", { title: supplied })}</span>
+        <span role="status"> {sentence(locale, "results.attached", { title: supplied })}</span>
       )}
       {wrong ? (
         <p role="alert" className="wrong">
@@ -89,8 +89,8 @@ function Attachment({
 export function ResultAttachments({ attachments, ...rest }: Props) {
   if (attachments.length === 0) return null;
   return (
-    <section className="attachments" aria-label={say(rest.locale, "results.attachments")}>
-      <h4>{say(rest.locale, "results.attachments")}</h4>
+    <section className="attachments" aria-label={sentence(rest.locale, "results.attachments")}>
+      <h4>{sentence(rest.locale, "results.attachments")}</h4>
       <ul className="plain-list">
         {attachments.map((attachment) => (
           <Attachment key={`${attachment.title} ${attachment.base64.length}`} attachment={attachment} {...rest} />

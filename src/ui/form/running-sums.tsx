@@ -1,6 +1,6 @@
 import type { RunningSum } from "../../core/rulebook/running-sums";
 import type { Locale } from "../../core/text/local-text";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 
 /** How far a list has come towards what the entry rules ask of it, drawn and in numbers. */
 export function RunningSums({ sums, locale }: { sums: readonly RunningSum[]; locale: Locale }) {
@@ -16,7 +16,7 @@ export function RunningSums({ sums, locale }: { sums: readonly RunningSum[]; loc
               <rect className="asked" width="100" height="6" />
               <rect className="reached" width={share * 100} height="6" />
             </svg>
-            <span className="quiet">{say(locale, "sum.soFar", { now: now ?? "0", least })}</span>
+            <span className="quiet">{sentence(locale, "sum.soFar", { now: now ?? "0", least })}</span>
           </li>
         );
       })}

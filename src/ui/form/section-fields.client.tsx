@@ -5,12 +5,13 @@ import { checkValue, fieldBeside } from "../../core/answers/check-value";
 import { isNotKnown, NOT_KNOWN, takesNotKnown } from "../../core/answers/not-known";
 import { repeatedEntries, takenElsewhere } from "../../core/answers/once";
 import type { Json } from "../../core/file/facts";
+import { type AnswerPlace, answerKey, sectionKey } from "../../core/file/place";
 import type { FormSection } from "../../core/form/form-sections";
 import { usualFirst, usualScales } from "../../core/form/usual-scales";
 import { type Field, keeperLink } from "../../core/rulebook/section";
 import { isCompared } from "../../core/statements/form-words";
 import type { Locale } from "../../core/text/local-text";
-import { isTextKey, say } from "../../text/say";
+import { isTextKey, sentence } from "../../text/sentence";
 import { DoubtNote } from "./doubt-note";
 import { entryValues } from "./entry-values";
 import type { FieldContext } from "./field-context";
@@ -18,7 +19,6 @@ import { AgreeInput, FieldInput } from "./fields/field-input.client";
 import { HeldNote } from "./held-change.client";
 import { issueText } from "./issue-text";
 import { LikenessNote } from "./likeness-note.client";
-import { type Place, placeKey } from "./unsent";
 
 const storedIn = (section: FormSection, entry: string, field: string): Json =>
   section.entries.find((e) => e.id === entry)?.values[field]?.value ?? null;
@@ -35,7 +35,7 @@ export function mayRemove(section: FormSection, entry: string): boolean {
 
 /** The entries of a list as they stand on the page, in order: the stored ones, then those that were just added. */
 function entriesIn(section: FormSection, values: FieldContext["values"]): readonly string[] {
-  const prefix = `${section.scope}|${section.key}|`;
+  const prefix = `${sectionKey({ scope: section.scope, section: section.key })}|`;
   const typed = Object.keys(values)
     .filter((key) => key.startsWith(prefix))
     .map((key) => key.slice(prefix.length).split("|")[0] ?? "");
@@ -49,7 +49,7 @@ function onceIn(section: FormSection, values: FieldContext["values"], field: Fie
   if (!field.once) return FREE;
   const entries = entriesIn(section, values);
   const read = (of: string, name: string): Json =>
-    values[placeKey({ scope: section.scope, section: section.key, entry: of, field: name })] ?? null;
+    values[answerKey({ scope: section.scope, section: section.key, entry: of, field: name })] ?? null;
   return {
     taken: takenElsewhere(field, entry, entries, read),
     twice: repeatedEntries(field, entries, read).includes(entry),
@@ -59,7 +59,7 @@ function onceIn(section: FormSection, values: FieldContext["values"], field: Fie
 /** The country beside an institution, and what the register proposes for the fields around it: only what is empty is filled. */
 function besideInstitution({ section, values, set, leave }: FieldContext, entry: string) {
   const placeOf = (field: string) => ({ scope: section.scope, section: section.key, entry, field });
-  const readField = (field: string) => values[placeKey(placeOf(field))] ?? null;
+  const readField = (field: string) => values[answerKey(placeOf(field))] ?? null;
   const country = readField("country");
   return {
     country: typeof country === "string" ? country : null,
@@ -78,12 +78,12 @@ function besideInstitution({ section, values, set, leave }: FieldContext, entry:
 export function fieldProps(context: FieldContext, entry: string, field: Field, id: string) {
   const { section, locale, office, values, left, stateOf, set, leave } = context;
   const place = { scope: section.scope, section: section.key, entry, field: field.key };
-  const key = placeKey(place);
+  const key = answerKey(place);
   const state = stateOf(key);
   const closed = state.held?.why === "locked";
   const value = closed ? storedIn(section, entry, field.key) : (values[key] ?? null);
   const beside = fieldBeside(field);
-  const named = beside === null ? null : values[placeKey({ ...place, field: beside })];
+  const named = beside === null ? null : values[answerKey({ ...place, field: beside })];
   // What was left is judged here at once, by the same check as on the server, also while the line is down.
   const isGap = section.gaps.some((g) => g.entry === entry && g.field === field.key && g.code === "wrong");
   const judged = left[key] ?? (state.issue === undefined && isGap ? value : undefined);
@@ -95,9 +95,9 @@ export function fieldProps(context: FieldContext, entry: string, field: Field, i
   const wrong = issue
     ? issueText(locale, issue)
     : twice
-      ? say(locale, "issue.twice")
+      ? sentence(locale, "issue.twice")
       : isGap
-        ? say(locale, "refused.invalid-input")
+        ? sentence(locale, "refused.invalid-input")
         : null;
   return {
     place,
@@ -125,8 +125,8 @@ export function fieldProps(context: FieldContext, entry: string, field: Field, i
 }
 
 /** A text as it was left here, or as it stood when the page was opened. */
-function leftText({ left, section }: FieldContext, place: Place): string {
-  const value = left[placeKey(place)] ?? storedIn(section, place.entry, place.field);
+function leftText({ left, section }: FieldContext, place: AnswerPlace): string {
+  const value = left[answerKey(place)] ?? storedIn(section, place.entry, place.field);
   return typeof value === "string" ? value : "";
 }
 
@@ -141,7 +141,7 @@ function FieldRow({ context, entry, field }: { context: FieldContext; entry: str
         <>
           <label id={`${id}-label`} htmlFor={id}>
             {field.title[context.locale]}{" "}
-            {field.required ? null : <span className="quiet">({say(context.locale, "form.optional")})</span>}
+            {field.required ? null : <span className="quiet">({sentence(context.locale, "form.optional")})</span>}
           </label>
           {field.help ? (
             <p id={`${id}-help`} className="help">
@@ -150,10 +150,10 @@ function FieldRow({ context, entry, field }: { context: FieldContext; entry: str
           ) : null}
           {field.keptBy ? (
             <p className="help">
-              {say(context.locale, "field.keptBy", { name: field.keptBy.name[context.locale] })}{" "}
+              {sentence(context.locale, "field.keptBy", { name: field.keptBy.name[context.locale] })}{" "}
               {keeperLink(field.keptBy) ? (
                 <a href={keeperLink(field.keptBy) ?? ""} target="_blank" rel="noopener noreferrer">
-                  {say(context.locale, "field.keptByLink")}
+                  {sentence(context.locale, "field.keptByLink")}
                 </a>
               ) : null}
             </p>
@@ -171,7 +171,7 @@ function FieldRow({ context, entry, field }: { context: FieldContext; entry: str
                 input.onLeave(value);
               }}
             >
-              {say(context.locale, "form.doNotKnow")}
+              {sentence(context.locale, "form.doNotKnow")}
             </Checkbox>
           ) : null}
         </>
@@ -225,7 +225,7 @@ export function ListFoot({
   return (
     <div className="list-foot">
       <Button onClick={onAdd} disabled={full}>
-        {say(locale, isTextKey(key) ? key : "form.add")}
+        {sentence(locale, isTextKey(key) ? key : "form.add")}
       </Button>
       {count > 0 || section.repeats?.min === 0 ? (
         <Checkbox
@@ -233,8 +233,8 @@ export function ListFoot({
           disabled={section.open !== "all" && complete}
           onChange={(e) => onComplete(e.target.checked)}
         >
-          {say(locale, count > 0 ? "form.complete" : "form.none")}{" "}
-          <span className="help">{say(locale, count > 0 ? "form.completeHelp" : "form.noneHelp")}</span>
+          {sentence(locale, count > 0 ? "form.complete" : "form.none")}{" "}
+          <span className="help">{sentence(locale, count > 0 ? "form.completeHelp" : "form.noneHelp")}</span>
         </Checkbox>
       ) : null}
     </div>

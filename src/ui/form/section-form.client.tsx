@@ -3,11 +3,12 @@
 import { Button } from "antd";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Json } from "../../core/file/facts";
+import { type AnswerPlace, answerKey, entryKey, sectionKey } from "../../core/file/place";
 import type { FormSection } from "../../core/form/form-sections";
 import type { Registers } from "../../core/standards/reference-set";
 import type { Locale } from "../../core/text/local-text";
 import { formatMoment } from "../../text/format";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import { type SaveStatus, useAutosave } from "./autosave.client";
 import { DegreeFile } from "./degree-file.client";
 import { EntryGrid, fitsGrid } from "./entry-grid.client";
@@ -16,7 +17,7 @@ import type { LookForLikeness } from "./likeness-note.client";
 import { PasteTable } from "./paste-table.client";
 import { RunningSums } from "./running-sums";
 import { EntryFields, firstEntry, ListFoot, mayRemove, shownFields } from "./section-fields.client";
-import { isAtEntry, type Place, placeKey } from "./unsent";
+import { isAtEntry } from "./unsent";
 
 const COMPLETE = "complete";
 
@@ -40,11 +41,11 @@ function valuesOf(sections: readonly FormSection[]): Record<string, Json> {
     sections.flatMap((s) => [
       ...s.entries.flatMap((e) =>
         Object.entries(e.values).map(
-          ([field, v]) => [placeKey({ scope: s.scope, section: s.key, entry: e.id, field }), v.value] as const,
+          ([field, v]) => [answerKey({ scope: s.scope, section: s.key, entry: e.id, field }), v.value] as const,
         ),
       ),
       ...(s.repeats
-        ? [[placeKey({ scope: s.scope, section: s.key, entry: "", field: COMPLETE }), s.complete] as const]
+        ? [[answerKey({ scope: s.scope, section: s.key, entry: "", field: COMPLETE }), s.complete] as const]
         : []),
     ]),
   );
@@ -55,11 +56,11 @@ function versionsOf(sections: readonly FormSection[]): Record<string, number> {
     sections.flatMap((s) => [
       ...s.entries.flatMap((e) =>
         Object.entries(e.values).map(
-          ([field, v]) => [placeKey({ scope: s.scope, section: s.key, entry: e.id, field }), v.version] as const,
+          ([field, v]) => [answerKey({ scope: s.scope, section: s.key, entry: e.id, field }), v.version] as const,
         ),
       ),
       ...(s.repeats
-        ? [[placeKey({ scope: s.scope, section: s.key, entry: "", field: COMPLETE }), s.completeVersion] as const]
+        ? [[answerKey({ scope: s.scope, section: s.key, entry: "", field: COMPLETE }), s.completeVersion] as const]
         : []),
     ]),
   );
@@ -70,8 +71,8 @@ const placeOf = (section: FormSection, entry: string) => ({ scope: section.scope
 export function SaveLine({ status, locale, zone }: { status: SaveStatus; locale: Locale; zone: string }) {
   const text =
     status.kind === "saved"
-      ? say(locale, "save.saved", { time: formatMoment(locale, status.at, zone).split(", ").at(-1) ?? "" })
-      : say(
+      ? sentence(locale, "save.saved", { time: formatMoment(locale, status.at, zone).split(", ").at(-1) ?? "" })
+      : sentence(
           locale,
           status.kind === "saving"
             ? "save.saving"
@@ -116,7 +117,7 @@ export function SectionForm({
       readonly kept?: boolean;
     }[]
   >([]);
-  const page = useMemo(() => initial.map((s) => `${s.scope}|${s.key}`), [initial]);
+  const page = useMemo(() => initial.map((s) => sectionKey({ scope: s.scope, section: s.key })), [initial]);
   const autosave = useAutosave({
     applicationId,
     personId,
@@ -134,12 +135,12 @@ export function SectionForm({
     if (Object.keys(typed).length > 0) setValues((all) => ({ ...all, ...typed }));
   }, [waiting]);
 
-  const set = (place: Place, value: Json) => setValues((all) => ({ ...all, [placeKey(place)]: value }));
+  const set = (place: AnswerPlace, value: Json) => setValues((all) => ({ ...all, [answerKey(place)]: value }));
   const saved = useRef<Record<string, string>>({});
   if (Object.keys(saved.current).length === 0)
     saved.current = Object.fromEntries(Object.entries(valuesOf(initial)).map(([k, v]) => [k, JSON.stringify(v)]));
-  const leave = (place: Place, value: Json) => {
-    const key = placeKey(place);
+  const leave = (place: AnswerPlace, value: Json) => {
+    const key = answerKey(place);
     setLeft((all) => ({ ...all, [key]: value ?? null }));
     const text = JSON.stringify(value ?? null);
     if (saved.current[key] === text || (saved.current[key] === undefined && (value === null || value === ""))) return;
@@ -161,7 +162,7 @@ export function SectionForm({
   const takeOut = (section: FormSection, entry: string) => {
     const own = Object.fromEntries(
       Object.entries(values)
-        .filter(([key]) => key.startsWith(`${section.scope}|${section.key}|${entry}|`))
+        .filter(([key]) => key.startsWith(`${entryKey({ scope: section.scope, section: section.key, entry })}|`))
         .map(([key, value]) => [key.split("|")[3] ?? "", value]),
     );
     setRemoved((all) => [...all, { section, entry, values: own }]);
@@ -170,7 +171,10 @@ export function SectionForm({
 
   const isBegun = (section: FormSection, entry: string): boolean =>
     Object.entries(values).some(
-      ([key, value]) => key.startsWith(`${section.scope}|${section.key}|${entry}|`) && value !== null && value !== "",
+      ([key, value]) =>
+        key.startsWith(`${entryKey({ scope: section.scope, section: section.key, entry })}|`) &&
+        value !== null &&
+        value !== "",
     );
 
   /** Nothing was typed where nothing has to be. */
@@ -189,8 +193,8 @@ export function SectionForm({
       ...all,
       [section.key]: [...new Set([...(all[section.key] ?? []), ...keep, ...fresh.map((f) => f.entry)])],
     }));
-    setValues((all) => ({ ...all, ...Object.fromEntries(changes.map((c) => [placeKey(c), c.value])) }));
-    for (const change of changes) saved.current[placeKey(change)] = JSON.stringify(change.value);
+    setValues((all) => ({ ...all, ...Object.fromEntries(changes.map((c) => [answerKey(c), c.value])) }));
+    for (const change of changes) saved.current[answerKey(change)] = JSON.stringify(change.value);
     autosave.save(changes);
     return () => {
       for (const { entry } of fresh) autosave.remove({ ...place, entry });
@@ -202,7 +206,7 @@ export function SectionForm({
     entries.filter((entry) => entry !== firstEntry(section) || isBegun(section, entry)).length;
 
   /** Whether a field of that place is shown here, so that what is said of it stands beside it. */
-  const isOnPage = (place: Place): boolean =>
+  const isOnPage = (place: AnswerPlace): boolean =>
     sections.some(
       (s) =>
         s.applies &&
@@ -236,7 +240,8 @@ export function SectionForm({
         held={Object.values(autosave.held).filter((h) => !isOnPage(h))}
       />
       {sections.map((section) => {
-        if (!section.applies) return sections.length > 1 ? null : <p key={section.key}>{say(locale, "form.notNow")}</p>;
+        if (!section.applies)
+          return sections.length > 1 ? null : <p key={section.key}>{sentence(locale, "form.notNow")}</p>;
         const entries = section.repeats ? entriesOf(section) : [""];
         const context = {
           section,
@@ -254,26 +259,33 @@ export function SectionForm({
           look,
         };
         return (
-          <section key={`${section.scope}|${section.key}`} aria-label={section.title[locale]} id={section.key}>
+          <section
+            key={sectionKey({ scope: section.scope, section: section.key })}
+            aria-label={section.title[locale]}
+            id={section.key}
+          >
             {sections.length > 1 ? <h2>{section.title[locale]}</h2> : null}
             {section.intro ? <p className="measure quiet">{section.intro[locale]}</p> : null}
             {section.open === "all" ? null : (
               <p className="notice">
-                {say(locale, section.open === "none" ? "app.readOnly" : section.grows ? "app.growing" : "app.addOnly")}
+                {sentence(
+                  locale,
+                  section.open === "none" ? "app.readOnly" : section.grows ? "app.growing" : "app.addOnly",
+                )}
               </p>
             )}
-            {section.fed ? <p className="notice">{say(locale, "form.fed")}</p> : null}
-            {section.reopened ? <p className="notice">{say(locale, "reopened.here")}</p> : null}
+            {section.fed ? <p className="notice">{sentence(locale, "form.fed")}</p> : null}
+            {section.reopened ? <p className="notice">{sentence(locale, "reopened.here")}</p> : null}
             {isOnlyFed(section) ? null : fitsGrid(section) ? (
               <EntryGrid context={context} entries={entries} onRemove={(entry) => takeOut(section, entry)} />
             ) : (
               entries.map((entry, i) => (
                 <fieldset key={entry} className={section.repeats ? "entry" : undefined}>
-                  {section.repeats ? <legend>{say(locale, "form.entry", { no: i + 1 })}</legend> : null}
+                  {section.repeats ? <legend>{sentence(locale, "form.entry", { no: i + 1 })}</legend> : null}
                   <EntryFields context={context} entry={entry} />
                   {section.repeats && mayRemove(section, entry) ? (
                     <Button type="text" onClick={() => takeOut(section, entry)}>
-                      {say(locale, "form.remove")}
+                      {sentence(locale, "form.remove")}
                     </Button>
                   ) : null}
                 </fieldset>
@@ -282,10 +294,10 @@ export function SectionForm({
             {removed.map((item, i) =>
               item.section.key === section.key && (item.kept || !item.quiet) ? (
                 <p key={item.entry} role="status" className="notice">
-                  {say(locale, item.kept ? "form.kept" : "form.removed")}{" "}
+                  {sentence(locale, item.kept ? "form.kept" : "form.removed")}{" "}
                   {item.kept ? null : (
                     <Button size="small" onClick={() => bringBack(i)}>
-                      {say(locale, "form.undo")}
+                      {sentence(locale, "form.undo")}
                     </Button>
                   )}
                 </p>
@@ -318,7 +330,7 @@ export function SectionForm({
                 locale={locale}
                 count={entries.length}
                 complete={
-                  values[placeKey({ scope: section.scope, section: section.key, entry: "", field: COMPLETE })] === true
+                  values[answerKey({ scope: section.scope, section: section.key, entry: "", field: COMPLETE })] === true
                 }
                 onAdd={() =>
                   setAdded((all) => ({

@@ -3,14 +3,14 @@
 import { Button } from "antd";
 import { useState } from "react";
 import type { Json } from "../../core/file/facts";
+import { answerKey } from "../../core/file/place";
 import type { FormSection } from "../../core/form/form-sections";
 import type { Registers } from "../../core/standards/reference-set";
 import type { Locale } from "../../core/text/local-text";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import { EntryGrid, fitsGrid } from "./entry-grid.client";
 import type { FieldContext } from "./field-context";
 import { EntryFields, firstEntry } from "./section-fields.client";
-import { placeKey } from "./unsent";
 
 /** An answer of somebody who tries a form out: it is stored nowhere but in the page. */
 export interface TrialAnswer {
@@ -24,7 +24,7 @@ type Values = Readonly<Record<string, Json>>;
 
 /** Values are kept by section, entry and field: a section that belongs to a choice has no other choice beside it here. */
 const keyOf = ({ section, entry, field }: Omit<TrialAnswer, "value">) =>
-  placeKey({ scope: "file", section, entry, field });
+  answerKey({ scope: "file", section, entry, field });
 
 function toAnswers(values: Values): TrialAnswer[] {
   return Object.entries(values).flatMap(([key, value]) => {
@@ -138,11 +138,11 @@ export function TrialSections({
             ) : (
               entries.map((entry, i) => (
                 <fieldset key={entry} className={section.repeats ? "entry" : undefined}>
-                  {section.repeats ? <legend>{say(locale, "form.entry", { no: i + 1 })}</legend> : null}
+                  {section.repeats ? <legend>{sentence(locale, "form.entry", { no: i + 1 })}</legend> : null}
                   <EntryFields context={context} entry={entry} />
                   {section.repeats ? (
                     <Button type="text" onClick={() => form.remove(section, entry)}>
-                      {say(locale, "form.remove")}
+                      {sentence(locale, "form.remove")}
                     </Button>
                   ) : null}
                 </fieldset>
@@ -150,7 +150,7 @@ export function TrialSections({
             )}
             {section.repeats ? (
               <p>
-                <Button onClick={() => form.add(section)}>{say(locale, "form.add")}</Button>
+                <Button onClick={() => form.add(section)}>{sentence(locale, "form.add")}</Button>
               </p>
             ) : null}
           </section>

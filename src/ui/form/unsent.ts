@@ -1,24 +1,18 @@
 import type { Json } from "../../core/file/facts";
+import type { AnswerPlace, EntryPlace } from "../../core/file/place";
 import type { SaveRefusal } from "../../core/form/save-result";
 
 /** What was typed and has not reached the server, kept in this browser, per person and application. */
-export interface Place {
-  readonly scope: string;
-  readonly section: string;
-  readonly entry: string;
-  readonly field: string;
-}
-
-export interface Change extends Place {
+export interface Change extends AnswerPlace {
   readonly value: Json;
   /** The version that the writer saw; 0 for a field that was empty. */
   readonly seen: number;
 }
 
-export type Removal = Omit<Place, "field">;
+export type Removal = EntryPlace;
 
 /** What was typed and is not saved: another window has saved something else there, or the server will never take it. */
-export type HeldChange = Place & { readonly value: Json } & (
+export type HeldChange = AnswerPlace & { readonly value: Json } & (
     | { readonly why: SaveRefusal }
     | { readonly why: "conflict"; readonly theirs: Json; readonly version: number }
   );
@@ -32,8 +26,7 @@ export interface Unsent {
 
 export const NOTHING_UNSENT: Unsent = { changes: {}, removed: [], held: {} };
 
-export const placeKey = (p: Place): string => `${p.scope}|${p.section}|${p.entry}|${p.field}`;
-export const isAtEntry = (p: Place, entry: Removal): boolean =>
+export const isAtEntry = (p: AnswerPlace, entry: Removal): boolean =>
   p.scope === entry.scope && p.section === entry.section && p.entry === entry.entry;
 
 export const waits = ({ changes, removed }: Unsent): boolean => Object.keys(changes).length + removed.length > 0;
@@ -58,7 +51,7 @@ export function keepUnsent(key: string, unsent: Unsent): void {
 }
 
 /** The same without some of its places. */
-export function without<T extends Place>(
+export function without<T extends AnswerPlace>(
   all: Readonly<Record<string, T>>,
   gone: (one: T) => boolean,
 ): Record<string, T> {

@@ -3,7 +3,7 @@
 import { useEffect, useState } from "react";
 import type { Locale } from "../../core/text/local-text";
 import { formatMoment, formatZone } from "../../text/format";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 
 /** The same moment on the reader's own clock. The line is kept free until the browser has told its zone, so nothing jumps. */
 export function LocalMoment({ instant, officeZone, locale }: { instant: string; officeZone: string; locale: Locale }) {
@@ -12,7 +12,7 @@ export function LocalMoment({ instant, officeZone, locale }: { instant: string; 
   return (
     <span className="local-moment quiet">
       {zone && zone !== officeZone
-        ? say(locale, "home.yourZone", { when: formatMoment(locale, instant, zone), zone: formatZone(zone) })
+        ? sentence(locale, "home.yourZone", { when: formatMoment(locale, instant, zone), zone: formatZone(zone) })
         : " "}
     </span>
   );

@@ -2,7 +2,7 @@ import { DEFAULT_MOST_BYTES } from "../../core/evidence/limits";
 import type { Picture } from "../../core/rulebook/requirement";
 import type { Locale } from "../../core/text/local-text";
 import { formatBytes } from "../../text/format";
-import { isTextKey, say } from "../../text/say";
+import { isTextKey, sentence } from "../../text/sentence";
 
 /** Sends a form with progress; `fetch` does not tell how far it is. */
 export function sendForm(
@@ -33,6 +33,6 @@ export function refusedText(locale: Locale, body: unknown, picture: Picture | nu
   const answer = typeof body === "object" && body !== null ? (body as { reason?: string; document?: string }) : {};
   const key = answer.document ? `doc.refused.${answer.document}` : `refused.${answer.reason ?? ""}`;
   return isTextKey(key)
-    ? say(locale, key, { size: formatBytes(locale, DEFAULT_MOST_BYTES), check: "", ...picture })
-    : say(locale, "doc.failed");
+    ? sentence(locale, key, { size: formatBytes(locale, DEFAULT_MOST_BYTES), check: "", ...picture })
+    : sentence(locale, "doc.failed");
 }

@@ -2,6 +2,7 @@
 
 import { Button } from "antd";
 import { useState, useTransition } from "react";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { formatMoment } from "../../text/format";
 import type { FileMessage } from "../../views/mail/messages";
 
@@ -16,18 +17,18 @@ const STATE_WORDS: Readonly<Record<string, string>> = {
 export function FileMessages({
   messages,
   zone,
-  send,
+  act,
 }: {
   messages: readonly FileMessage[];
   zone: string;
-  send: (messageId: string) => Promise<string | null>;
+  act: ActOnFile;
 }) {
   const [said, setSaid] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   if (messages.length === 0) return <p className="empty">Nothing was written about this file yet.</p>;
   const again = ({ id, subject }: FileMessage) =>
     begin(async () => {
-      setSaid((await send(id)) ?? `“${subject}” is on its way once more.`);
+      setSaid((await act("send-again", { messageId: id })) ?? `“${subject}” is on its way once more.`);
     });
   return (
     <>

@@ -3,7 +3,7 @@
 import { Button, Input, Radio } from "antd";
 import { useId, useRef, useState } from "react";
 import type { Locale } from "../../core/text/local-text";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import { ConfirmPress } from "../frame/confirm-press.client";
 import { refusedText, sendForm } from "../frame/send-form";
 
@@ -51,13 +51,13 @@ export function ReferenceForm({ token, begun, locale, applicant, begin, give, de
   };
 
   const send = async () => {
-    if (known.trim() === "") return setWrong(say(locale, "reference.knownMissing"));
-    if (!letter && text.trim().length < LEAST_WORDS) return setWrong(say(locale, "reference.tooShort"));
+    if (known.trim() === "") return setWrong(sentence(locale, "reference.knownMissing"));
+    if (!letter && text.trim().length < LEAST_WORDS) return setWrong(sentence(locale, "reference.tooShort"));
     setBusy(true);
     try {
       setWrong(letter ? await withLetter(letter) : await give({ known, rating, text }));
     } catch {
-      setWrong(say(locale, "doc.failed"));
+      setWrong(sentence(locale, "doc.failed"));
     } finally {
       setBusy(false);
     }
@@ -66,8 +66,8 @@ export function ReferenceForm({ token, begun, locale, applicant, begin, give, de
   const declining = (
     <ConfirmPress
       action={decline}
-      label={say(locale, "reference.decline")}
-      question={say(locale, "reference.declineAsk", { applicant })}
+      label={sentence(locale, "reference.decline")}
+      question={sentence(locale, "reference.declineAsk", { applicant })}
       locale={locale}
     />
   );
@@ -75,7 +75,7 @@ export function ReferenceForm({ token, begun, locale, applicant, begin, give, de
     return (
       <div className="presses">
         <Button type="primary" onClick={() => void start()}>
-          {say(locale, "reference.begin")}
+          {sentence(locale, "reference.begin")}
         </Button>
         {declining}
         {wrong ? (
@@ -88,20 +88,20 @@ export function ReferenceForm({ token, begun, locale, applicant, begin, give, de
   return (
     <div className="account-form">
       <div className="field">
-        <label htmlFor={`${id}-known`}>{say(locale, "reference.known")}</label>
+        <label htmlFor={`${id}-known`}>{sentence(locale, "reference.known")}</label>
         <Input id={`${id}-known`} value={known} maxLength={500} onChange={(e) => setKnown(e.target.value)} />
       </div>
       <fieldset className="field">
-        <legend>{say(locale, "reference.rating")}</legend>
+        <legend>{sentence(locale, "reference.rating")}</legend>
         <Radio.Group
           value={rating}
           onChange={(e) => setRating(e.target.value)}
-          options={RATINGS.map((value) => ({ value, label: say(locale, `reference.rating.${value}`) }))}
+          options={RATINGS.map((value) => ({ value, label: sentence(locale, `reference.rating.${value}`) }))}
         />
       </fieldset>
       <div className="field">
-        <label htmlFor={`${id}-text`}>{say(locale, "reference.text")}</label>
-        <p className="help">{say(locale, "reference.textHelp")}</p>
+        <label htmlFor={`${id}-text`}>{sentence(locale, "reference.text")}</label>
+        <p className="help">{sentence(locale, "reference.textHelp")}</p>
         <Input.TextArea
           id={`${id}-text`}
           autoSize={{ minRows: 6 }}
@@ -111,17 +111,17 @@ export function ReferenceForm({ token, begun, locale, applicant, begin, give, de
         />
       </div>
       <div className="field">
-        <span>{say(locale, "reference.letter")}</span>
+        <span>{sentence(locale, "reference.letter")}</span>
         <input
           ref={file}
           type="file"
           className="hidden-text"
           tabIndex={-1}
           accept=".pdf,.jpg,.jpeg,.png"
-          aria-label={say(locale, "reference.letter")}
+          aria-label={sentence(locale, "reference.letter")}
           onChange={(e) => setLetter(e.target.files?.[0] ?? null)}
         />
-        <Button onClick={() => file.current?.click()}>{say(locale, "doc.upload")}</Button>{" "}
+        <Button onClick={() => file.current?.click()}>{sentence(locale, "doc.upload")}</Button>{" "}
         {letter ? <span className="quiet">{letter.name}</span> : null}
       </div>
       {wrong ? (
@@ -129,10 +129,10 @@ export function ReferenceForm({ token, begun, locale, applicant, begin, give, de
           {wrong}
         </p>
       ) : null}
-      <p className="help">{say(locale, "reference.giveHelp")}</p>
+      <p className="help">{sentence(locale, "reference.giveHelp")}</p>
       <div className="presses">
         <Button type="primary" loading={busy} onClick={() => void send()}>
-          {say(locale, "reference.give")}
+          {sentence(locale, "reference.give")}
         </Button>
         {declining}
       </div>

@@ -4,10 +4,10 @@ import { Button } from "antd";
 import { useRouter } from "next/navigation";
 import { useEffect, useState, useTransition } from "react";
 import { matchResults } from "../../core/education/registry-answer";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { formatMoment } from "../../text/format";
 import { valueText } from "../../text/words/value-text";
 import type { ClaimedValue, FileData, RegistryQuery } from "../../views/assessment/file-data";
-import type { FileActs } from "../assessment/file-acts";
 
 const LOOK_MS = 1500;
 
@@ -71,15 +71,7 @@ function stateWords({ state, name, candidate }: RegistryQuery): string {
 }
 
 /** Has the results of one sitting looked up where they were awarded, and shows what came back beside what is claimed. */
-export function RegistryCheck({
-  data,
-  entry,
-  acts,
-}: {
-  data: FileData;
-  entry: string;
-  acts: Pick<FileActs, "askRegistry" | "takeRegistry">;
-}) {
+export function RegistryCheck({ data, entry, act }: { data: FileData; entry: string; act: ActOnFile }) {
   const router = useRouter();
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useTransition();
@@ -114,7 +106,7 @@ export function RegistryCheck({
             type="primary"
             size="small"
             loading={busy}
-            onClick={() => doing(() => acts.takeRegistry({ applicationId: data.id, queryId: query.id }))}
+            onClick={() => doing(() => act("take-registry-results", { queryId: query.id }))}
           >
             It is the same person: take it over
           </Button>
@@ -125,11 +117,7 @@ export function RegistryCheck({
           <Button
             size="small"
             loading={busy}
-            onClick={() =>
-              doing(() =>
-                acts.askRegistry({ applicationId: data.id, scope: sitting.scope, section: sitting.section, entry }),
-              )
-            }
+            onClick={() => doing(() => act("ask-registry", { scope: sitting.scope, section: sitting.section, entry }))}
           >
             {query ? "Ask again" : "Ask the registry"}
           </Button>

@@ -2,7 +2,7 @@
 
 import type { Locale } from "../../core/text/local-text";
 import { formatDate } from "../../text/format";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import type { ResultsFile } from "../../views/results/results-file";
 
 type Read = Extract<ResultsFile, { ok: true }>;
@@ -13,7 +13,7 @@ const REFUSALS = ["too_large", "not_xml", "hostile", "too_deep", "too_many", "no
 /** The sentence for a file that was not read. */
 export function refusalOf(reason: string, locale: Locale): string {
   const known = REFUSALS.find((r) => r === reason);
-  return say(locale, known ? `results.${known}` : "results.failed");
+  return sentence(locale, known ? `results.${known}` : "results.failed");
 }
 
 /** Sends a file of results to be read. */
@@ -40,27 +40,27 @@ export function ResultsNote({ file, of, locale }: { file: Read; of: "courses" | 
   const more = file.questions.length - MOST_SAID;
   return (
     <div className="results-note">
-      <p>{say(locale, "results.from", { issuers: file.issuers.join(", ") })}</p>
+      <p>{sentence(locale, "results.from", { issuers: file.issuers.join(", ") })}</p>
       <p className={file.signature === "invalid" ? "wrong" : "quiet"}>
-        {say(locale, `results.${file.signature}`, { signer: file.signer ?? "" })}
+        {sentence(locale, `results.${file.signature}`, { signer: file.signer ?? "" })}
       </p>
-      {of === "courses" ? <p className="quiet">{say(locale, "results.lacks")}</p> : null}
+      {of === "courses" ? <p className="quiet">{sentence(locale, "results.lacks")}</p> : null}
       {file.otherName === null ? null : (
         <p role="alert" className="wrong">
-          {say(locale, "results.otherName", { name: file.otherName })}
+          {sentence(locale, "results.otherName", { name: file.otherName })}
         </p>
       )}
       {file.otherBirth === null ? null : (
         <p role="alert" className="wrong">
-          {say(locale, "results.otherBirth", { born: formatDate(locale, file.otherBirth) })}
+          {sentence(locale, "results.otherBirth", { born: formatDate(locale, file.otherBirth) })}
         </p>
       )}
       {file.questions.length > 0 ? (
         <ul className="plain-list">
           {file.questions.slice(0, MOST_SAID).map((q) => (
-            <li key={`${q.code} ${q.about}`}>{say(locale, `results.${q.code}`, { about: q.about })}</li>
+            <li key={`${q.code} ${q.about}`}>{sentence(locale, `results.${q.code}`, { about: q.about })}</li>
           ))}
-          {more > 0 ? <li>{say(locale, "paste.more", { count: more })}</li> : null}
+          {more > 0 ? <li>{sentence(locale, "paste.more", { count: more })}</li> : null}
         </ul>
       ) : null}
     </div>

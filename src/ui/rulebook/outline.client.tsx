@@ -4,7 +4,7 @@ import { Button } from "antd";
 import type { RulebookProblem } from "../../core/rulebook/problem";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { Field, Section } from "../../core/rulebook/section";
-import { Moves } from "../application/choice-moves.client";
+import { MoveButtons } from "../application/move-buttons.client";
 import { moved } from "../form/fields/ranked-input.client";
 import { requirementOf } from "./requirement-part.client";
 
@@ -117,7 +117,7 @@ export function Outline({
             {nameOf(field)}
           </button>
           {writable && !section.part && selected.field === f ? (
-            <Moves
+            <MoveButtons
               index={f}
               count={section.fields.length}
               name={nameOf(field)}
@@ -173,7 +173,7 @@ export function Outline({
                     {item.part ? <span className="quiet"> shared</span> : null}
                   </button>
                   {writable && here && selected.field === undefined ? (
-                    <Moves
+                    <MoveButtons
                       index={index}
                       count={body[area].length}
                       name={nameOf(item)}

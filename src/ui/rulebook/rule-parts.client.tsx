@@ -34,8 +34,8 @@ export function EntryRulePart({ context, value, onChange }: FormProps<EntryRule>
       <div className="plan-wide">
         <Checkbox
           disabled={disabled}
-          checked={value.told === true}
-          onChange={(e) => onChange(put(value, "told", e.target.checked || undefined))}
+          checked={value.shownToApplicant === true}
+          onChange={(e) => onChange(put(value, "shownToApplicant", e.target.checked || undefined))}
         >
           Applicants see how it stands after they submitted, in the same numbers
         </Checkbox>

@@ -105,35 +105,35 @@ export function SectionPart({ context, value, onChange }: FormProps<Section>) {
 /** Which lines nobody types, since a registry gives them: those of some entries of a list that a field names. */
 function FedBy({ context, value, onChange }: FormProps<Section>) {
   const { disabled, body } = context;
-  const { fedBy } = value;
+  const { fromRegistry } = value;
   const naming = value.fields.flatMap((f) => {
     const of = f.kind === "entry" ? body.sections.find((s) => s.key === f.of && s.repeats) : undefined;
     return of ? [{ by: f.key, list: factName(of), title: of.title.en }] : [];
   });
-  if (naming.length === 0 && !fedBy) return null;
+  if (naming.length === 0 && !fromRegistry) return null;
   return (
     <fieldset className="plan-wide">
       <legend>Lines that a registry gives</legend>
       <Pick
         label="For entries of"
         disabled={disabled}
-        value={fedBy?.by ?? ""}
+        value={fromRegistry?.by ?? ""}
         options={[
           { value: "", label: "no list: all are typed" },
           ...naming.map((n) => ({ value: n.by, label: n.title })),
         ]}
         onChange={(by) => {
           const list = naming.find((n) => n.by === by)?.list;
-          onChange(put(value, "fedBy", list === undefined ? undefined : { list, by, where: { all: [] } }));
+          onChange(put(value, "fromRegistry", list === undefined ? undefined : { list, by, where: { all: [] } }));
         }}
       />
-      {fedBy ? (
+      {fromRegistry ? (
         <ConditionBuilder
           context={context}
-          value={fedBy.where}
-          list={fedBy.list}
+          value={fromRegistry.where}
+          list={fromRegistry.list}
           label="for which entries"
-          onChange={(where) => onChange({ ...value, fedBy: { ...fedBy, where } })}
+          onChange={(where) => onChange({ ...value, fromRegistry: { ...fromRegistry, where } })}
         />
       ) : null}
     </fieldset>

@@ -3,19 +3,16 @@
 import { Button } from "antd";
 import { useState, useTransition } from "react";
 import type { RequirementResult } from "../../core/file/result";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { countryName } from "../../text/format";
 import type { FileData } from "../../views/assessment/file-data";
 import type { FileCase } from "../../views/rulings/rulings";
-import type { FileActs } from "../assessment/file-acts";
 import { WithReason } from "../assessment/with-reason.client";
 import { OfficeDay } from "../frame/office-day.client";
 
-type Acts = Pick<FileActs, "ruleOn" | "endCaseRuling">;
-
 interface Props {
-  readonly applicationId: string;
   readonly one: FileCase;
-  readonly acts: Acts;
+  readonly act: ActOnFile;
 }
 
 const NEAR_WORDS = {
@@ -52,11 +49,11 @@ function Earlier({ one, rule }: { one: FileCase; rule: (earlier: string) => void
   );
 }
 
-function Case({ applicationId, one, acts }: Props) {
+function Case({ one, act }: Props) {
   const [said, setSaid] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const { question, scope, section, entry } = one;
-  const place = { applicationId, question, scope, section, entry };
+  const place = { question, scope, section, entry };
   const run = (act: () => Promise<string | null>) =>
     begin(async () => {
       setSaid(await act());
@@ -67,7 +64,7 @@ function Case({ applicationId, one, acts }: Props) {
       does={verdict === "accepted" ? "Rule: accepted" : "Rule: refused"}
       label="Why"
       consequence={consequence}
-      act={(reason) => acts.ruleOn({ ...place, verdict, reason })}
+      act={(reason) => act("rule-on-case", { ...place, verdict, reason })}
     />
   );
   return (
@@ -88,7 +85,7 @@ function Case({ applicationId, one, acts }: Props) {
         {one.changed ? <strong className="wrong"> It has changed since; the ruling no longer holds.</strong> : null}
         {one.answer === null && !one.changed ? "Nobody has ruled on it yet." : null}
       </p>
-      <Earlier one={one} rule={(earlier) => run(() => acts.ruleOn({ ...place, earlier }))} />
+      <Earlier one={one} rule={(earlier) => run(() => act("rule-on-case", { ...place, earlier }))} />
       {one.answer === null ? (
         <div className="case-acts">
           {rule("accepted", "It is accepted here, and the ruling is offered in like cases from now on.")}
@@ -96,7 +93,7 @@ function Case({ applicationId, one, acts }: Props) {
         </div>
       ) : one.by === "ruling" ? (
         <div className="presses">
-          <Button loading={busy} onClick={() => run(() => acts.endCaseRuling(place))}>
+          <Button loading={busy} onClick={() => run(() => act("end-case-ruling", place))}>
             Take the ruling back
           </Button>
         </div>
@@ -122,7 +119,7 @@ function standsBeside(about: RequirementResult, { section, entry }: FileCase): b
 }
 
 /** What the entry rules ask a ruling on, with earlier rulings on like cases beside it. */
-export function Cases({ data, about, acts }: { data: FileData; about?: RequirementResult; acts: Acts }) {
+export function Cases({ data, about, act }: { data: FileData; about?: RequirementResult; act: ActOnFile }) {
   // In a draft nobody looks at what was not asked about.
   const shown = data.assessment.file.stage === "preparing" ? data.cases.filter((c) => c.early) : data.cases;
   const own = shown.filter((c) => about === undefined || standsBeside(about, c));
@@ -135,7 +132,7 @@ export function Cases({ data, about, acts }: { data: FileData; about?: Requireme
           {own
             .filter((c) => c.asks.en === asks)
             .map((one) => (
-              <Case key={`${one.scope} ${one.section} ${one.entry}`} applicationId={data.id} one={one} acts={acts} />
+              <Case key={`${one.scope} ${one.section} ${one.entry}`} one={one} act={act} />
             ))}
         </div>
       ))}

@@ -7,7 +7,7 @@ import { readReferenceSet } from "../../core/standards/read-reference-set";
 import type { ReferenceProblem } from "../../core/standards/reference-problems";
 import type { ReferenceSet } from "../../core/standards/reference-set";
 import { conditionSentence } from "../../text/words/condition";
-import { Moves } from "../application/choice-moves.client";
+import { MoveButtons } from "../application/move-buttons.client";
 import { moved } from "../form/fields/ranked-input.client";
 import { DraftTools, ImportFile } from "../frame/draft-tools.client";
 import { intoView } from "../frame/into-view";
@@ -296,7 +296,7 @@ function Contents({
                     {name}
                   </button>
                   {writable && here ? (
-                    <Moves
+                    <MoveButtons
                       index={index}
                       count={set[list].length}
                       name={name}

@@ -3,20 +3,13 @@
 import { Button, Input } from "antd";
 import Link from "next/link";
 import { useId, useState, useTransition } from "react";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
 import type { Piece } from "../../core/statements/pieces";
 import { formatMoment } from "../../text/format";
 import type { AlikeStatements, StatementComparison } from "../../views/statements/likeness";
 import { OfficeDay } from "../frame/office-day.client";
 
 type Verdict = "harmless" | "copied" | "undecided";
-export type JudgeLikeness = (input: {
-  applicationId: string;
-  statementId: string;
-  otherId: string;
-  verdict: Verdict;
-  note?: string;
-}) => Promise<string | null>;
-
 const SAID = { harmless: "Nothing in it", copied: "Copied" } as const;
 
 const whose = ({ other, programmes }: AlikeStatements): string =>
@@ -151,15 +144,7 @@ function Ties({ own, other }: { own: readonly Piece[]; other: readonly Piece[] }
   );
 }
 
-function Judge({
-  alike,
-  applicationId,
-  judge,
-}: {
-  alike: AlikeStatements;
-  applicationId: string;
-  judge: JudgeLikeness;
-}) {
+function Judge({ alike, act }: { alike: AlikeStatements; act: ActOnFile }) {
   const id = useId();
   const [note, setNote] = useState(alike.said?.note ?? "");
   const [wrong, setWrong] = useState<string | null>(null);
@@ -168,7 +153,7 @@ function Judge({
   const say = (verdict: Verdict) =>
     begin(async () => {
       setWrong(
-        await judge({ applicationId, statementId, otherId, verdict, note: verdict === "undecided" ? "" : note }),
+        await act("judge-likeness", { statementId, otherId, verdict, note: verdict === "undecided" ? "" : note }),
       );
     });
   if (said)
@@ -223,15 +208,13 @@ export function Alike({
   name,
   zone,
   comparison,
-  applicationId,
-  judge,
+  act,
 }: {
   number: string;
   name: string;
   zone: string;
   comparison: StatementComparison | null;
-  applicationId: string;
-  judge: JudgeLikeness;
+  act: ActOnFile;
 }) {
   if (!comparison)
     return <p className="alike quiet">These two statements are no longer alike: one of them was sent anew since.</p>;
@@ -272,7 +255,7 @@ export function Alike({
           )}
         </section>
       </div>
-      {other ? <Judge alike={alike} applicationId={applicationId} judge={judge} /> : null}
+      {other ? <Judge alike={alike} act={act} /> : null}
     </div>
   );
 }

@@ -7,7 +7,7 @@ import type { Picture, Template } from "../../core/rulebook/requirement";
 import type { Field } from "../../core/rulebook/section";
 import type { Registers } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
-import type { ReachPlace } from "../contact/contact-places";
+import type { ContactPlace } from "../contact/contact-places";
 
 export interface Supplied {
   readonly evidenceId: string;
@@ -131,7 +131,7 @@ export interface MyApplication {
   /** What is promised of the order of the choices, and when it was for the order of now; null where nothing is. */
   readonly undertaking: { readonly text: LocalText; readonly givenAt: string | null } | null;
   /** The addresses and numbers at which the applicant is reached. */
-  readonly reach: readonly ReachPlace[];
+  readonly contacts: readonly ContactPlace[];
   /** The application from which answers were carried over, and the sections that they are in. */
   readonly carried: { readonly from: string; readonly sections: readonly string[] } | null;
   readonly events: readonly { readonly act: string; readonly at: string }[];

@@ -1,6 +1,6 @@
 import type { ChoiceRules } from "../../core/catalogue/choice-rules";
 import type { IntakeInput, ProgrammeInput } from "../../core/catalogue/programme";
-import type { ReachNote } from "../../core/contact/contact-notes";
+import type { ContactNote } from "../../core/contact/contact-notes";
 import type { LocalText } from "../../core/text/local-text";
 import { REACH_NOTES } from "../contact/contact-places";
 import type { MyApplication, MyDecision } from "./application-data";
@@ -32,7 +32,7 @@ export const SHOWN_EVENTS = [
   "ask-applicant",
   "settle-ask",
   "tell-missing",
-  "confirm-reach",
+  "confirm-contact",
   "request-correction",
   "refuse-correction",
   "reopen-sections",
@@ -77,7 +77,7 @@ export interface Extras {
   carried: MyApplication["carried"];
   reopening: MyApplication["reopening"];
   request: MyApplication["request"];
-  reachNotes: ReachNote[] | null;
+  contactNotes: ContactNote[] | null;
 }
 
 /** All of it in one round trip. */
@@ -104,6 +104,6 @@ export const EXTRAS = `select
   (select f.rules from application a join procedure f on f.id = a.procedure_id where a.id = $1) as rules,
   (select json_build_object('at', u.at, 'order', (select json_agg(c->>'id') from jsonb_array_elements(u.choices) c)) from undertaking u
    where u.application_id = $1 order by u.at desc limit 1) as promise,
-  (select ${REACH_NOTES} from application a where a.id = $1) as "reachNotes",
+  (select ${REACH_NOTES} from application a where a.id = $1) as "contactNotes",
   (select v.about from event v where v.application_id = $1 and v.act = 'carry-over' limit 1) as carried,
   (select json_agg(json_build_object('act', v.act, 'at', v.at) order by v.id) from event v where v.application_id = $1 and v.act = any($2::text[])) as events`;

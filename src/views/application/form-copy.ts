@@ -4,13 +4,13 @@ import { type CopyReader, sees } from "../../core/form/readers";
 import type { Field } from "../../core/rulebook/section";
 import type { Locale } from "../../core/text/local-text";
 import { formatMoment, formatMoney } from "../../text/format";
-import { say } from "../../text/say";
+import { sentence } from "../../text/sentence";
 import { standingWord } from "../../text/words/standing";
 import { NOTHING_SAID, valueText } from "../../text/words/value-text";
 import type { MyApplication } from "./application-data";
 
 /** What the office says of a section in short. */
-export interface Digest {
+export interface SectionSummary {
   readonly scope: string;
   readonly section: string;
   readonly text: string;
@@ -39,7 +39,7 @@ function copiedSection(
 ): CopiedSection {
   const entries = section.entries.map((entry, i) => ({
     id: entry.id,
-    title: section.repeats && section.entries.length > 1 ? say(locale, "form.entry", { no: i + 1 }) : null,
+    title: section.repeats && section.entries.length > 1 ? sentence(locale, "form.entry", { no: i + 1 }) : null,
     pairs: section.fields
       .filter((f) => entry.shown.includes(f.key) && sees(reader, f))
       .map((f) => {
@@ -99,25 +99,25 @@ function annexes(application: MyApplication, locale: Locale, reader: CopyReader)
   const titleOf = titleIn(application, locale);
   return [
     {
-      title: say(locale, "doc.title"),
+      title: sentence(locale, "doc.title"),
       lines: documentsFor(application, reader)
         .filter((d) => d.supplied.length > 0)
         .map((d) => ({ what: documentTitle(titleOf(d), d.entryTitle), words: d.supplied.map((s) => s.name) })),
     },
     {
-      title: say(locale, "copy.references"),
+      title: sentence(locale, "copy.references"),
       lines: assessment.requirements
         .filter((r) => r.kind === "reference" && r.standing !== "not needed")
         .map((r) => ({ what: r.title[locale], words: [standingWord(locale, r, assessment.file.stage)] })),
     },
     {
-      title: say(locale, "copy.fees"),
+      title: sentence(locale, "copy.fees"),
       lines: (reader === "assessors" ? [] : assessment.fees).map((fee) => {
         const paid = charges.some((c) => c.item === fee.item && c.scope === fee.scope && c.paidMinor >= c.minor);
         const amount = formatMoney(locale, fee.amount);
         return {
           what: fee.title[locale],
-          words: [paid ? `${amount} · ${say(locale, "fee.paid")}` : say(locale, "fee.due", { amount })],
+          words: [paid ? `${amount} · ${sentence(locale, "fee.paid")}` : sentence(locale, "fee.due", { amount })],
         };
       }),
     },
@@ -127,33 +127,33 @@ function annexes(application: MyApplication, locale: Locale, reader: CopyReader)
 /**
  * The form in words, as far as a reader may see it: what belongs to the application first, then what belongs to each choice, in the
  * order of the form.
- * @param digests what the office says of sections in short, for those who read it
+ * @param summaries what the office says of sections in short, for those who read it
  */
 export function formCopy(
   application: MyApplication,
   name: string,
   locale: Locale,
   reader: CopyReader = "applicant",
-  digests: readonly Digest[] = [],
+  summaries: readonly SectionSummary[] = [],
 ): FormCopy {
   const asked = application.sections.filter((s) => s.applies);
   const sectionsOf = (scope: string) =>
     asked
       .filter((s) => s.scope === scope)
       .map((s) => {
-        const digest = digests.find((d) => d.scope === s.scope && d.section === s.key)?.text;
-        return { ...copiedSection(s, locale, application.office, reader), ...(digest ? { digest } : {}) };
+        const summary = summaries.find((d) => d.scope === s.scope && d.section === s.key)?.text;
+        return { ...copiedSection(s, locale, application.office, reader), ...(summary ? { summary } : {}) };
       })
       .filter((s) => s.table !== null || s.entries.length > 0 || reader === "applicant");
   const live = application.choices.filter((c) => !c.withdrawn);
   const submitted = live.flatMap((c) => c.submittedAt ?? []).sort()[0];
   const { number } = application;
   const when = submitted
-    ? say(locale, "copy.submitted", { when: formatMoment(locale, submitted, application.zone) })
-    : say(locale, "copy.draft");
+    ? sentence(locale, "copy.submitted", { when: formatMoment(locale, submitted, application.zone) })
+    : sentence(locale, "copy.draft");
   return {
     title: live.map((c) => `${c.award} ${c.title[locale]}`).join(", "),
-    under: `${say(locale, "copy.under", { number, name })} · ${when}`,
+    under: `${sentence(locale, "copy.under", { number, name })} · ${when}`,
     parts: [
       { title: null, sections: sectionsOf("file") },
       ...live
@@ -161,6 +161,6 @@ export function formCopy(
         .filter((p) => p.sections.length > 0),
     ],
     annexes: annexes(application, locale, reader).filter((a) => a.lines.length > 0),
-    foot: say(locale, "copy.foot", { number, name, page: "{page}", pages: "{pages}" }),
+    foot: sentence(locale, "copy.foot", { number, name, page: "{page}", pages: "{pages}" }),
   };
 }

@@ -11,13 +11,14 @@ import { growingSections, maySupply } from "../../core/evidence/may-supply";
 import { withdrawnFee } from "../../core/fees/after-withdrawal";
 import type { ChoiceContext } from "../../core/file/choice-context";
 import type { LoadedFile } from "../../core/file/loaded-file";
+import { entryKey } from "../../core/file/place";
 import { formSections } from "../../core/form/form-sections";
 import type { DocumentRequirement } from "../../core/rulebook/requirement";
 import { factName } from "../../core/rulebook/section";
 import { factNames } from "../../core/rules/names";
 import { type Office, type ReferenceSet, registersOf } from "../../core/standards/reference-set";
 import { loadFile } from "../../db/queries/load-file";
-import { reachPlaces } from "../contact/contact-places";
+import { contactPlaces } from "../contact/contact-places";
 import { entryTitles, titlesOf } from "../form/fact-titles";
 import { officeNow } from "../view/office-now";
 import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
@@ -87,7 +88,7 @@ function casesOfDraft({ facts }: LoadedFile, live: readonly ChoiceContext[], off
         }),
     ),
   );
-  return [...new Map(cases.map((c) => [`${c.question}|${c.scope}|${c.section}|${c.entry}`, c])).values()];
+  return [...new Map(cases.map((c) => [`${c.question}|${entryKey(c)}`, c])).values()];
 }
 
 export async function readApplication(ctx: ViewContext, id: string): Promise<MyApplication | null> {
@@ -186,7 +187,7 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
           orderOf(loaded.facts.choices).map((c) => c.id),
         )
       : null,
-    reach: reachPlaces(loaded, extras?.reachNotes ?? []),
+    contacts: contactPlaces(loaded, extras?.contactNotes ?? []),
     carried: extras?.carried ?? null,
     events: extras?.events ?? [],
     office: registersOf(office.set),

@@ -1,4 +1,4 @@
-import type { ReachNote } from "../../core/contact/contact-notes";
+import type { ContactNote } from "../../core/contact/contact-notes";
 import type { RegistryResult } from "../../core/education/registry-answer";
 import type { Json } from "../../core/file/facts";
 import type { FileEvent as HistoryEvent } from "../../core/file/file-events";
@@ -7,7 +7,7 @@ import type { Field, Keeper } from "../../core/rulebook/section";
 import type { ReferenceSet, Registers } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
 import type { ChoiceOffer } from "../application/choice-offer";
-import type { ReachPlace } from "../contact/contact-places";
+import type { ContactPlace } from "../contact/contact-places";
 import type { Double } from "../people/doubles";
 import type { FileCase } from "../rulings/rulings";
 import type { AlikeStatements } from "../statements/likeness";
@@ -166,10 +166,10 @@ export interface FileData {
     readonly signedAs: string | null;
   }[];
   /** Numbers and addresses, and what was noted of them, the first note first. */
-  readonly reach: readonly ReachPlace[];
-  readonly reachNotes: readonly (ReachNote & { readonly text: string; readonly by: string | null })[];
+  readonly contacts: readonly ContactPlace[];
+  readonly contactNotes: readonly (ContactNote & { readonly text: string; readonly by: string | null })[];
   /** What the office says of sections in short, for those who assess. */
-  readonly digests: readonly {
+  readonly summaries: readonly {
     readonly scope: string;
     readonly section: string;
     readonly text: string;

@@ -24,8 +24,8 @@ export interface Extras {
   undertaking: FileData["undertaking"];
   linkNotes: FileData["linkNotes"];
   deeds: FileData["deeds"];
-  digests: FileData["digests"];
-  reachNotes: FileData["reachNotes"];
+  summaries: FileData["summaries"];
+  contactNotes: FileData["contactNotes"];
   keeperNotes: (ValueKey & { version: number; text: string; by: string; at: string })[];
   valueNotes: (ValueKey & { version: number; text: string; by: string; at: string })[];
   carried: (ValueKey & { number: string })[];
@@ -81,9 +81,9 @@ export const EXTRAS = `select n.name as name, p.email,
   )} as deeds,
   ${rowsOf(
     `json_build_object('scope', x.scope, 'section', x.section, 'text', x.text, 'by', x.name, 'at', x.at)`,
-    "select d.*, w.name from digest d join person w on w.id = d.by_id where d.application_id = a.id",
-  )} as digests,
-  ${REACH_NOTES} as "reachNotes",
+    "select d.*, w.name from section_summary d join person w on w.id = d.by_id where d.application_id = a.id",
+  )} as summaries,
+  ${REACH_NOTES} as "contactNotes",
   ${rowsOf(
     `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'version', x.version, 'text', x.text, 'by', x.name, 'at', x.at)`,
     "select k.*, w.name from keeper_note k join person w on w.id = k.by_id where k.application_id = a.id",

@@ -6,6 +6,7 @@ import { explain } from "../../core/assessment/explain";
 import { unconfirmed } from "../../core/assessment/steps";
 import type { ChoiceContext } from "../../core/file/choice-context";
 import type { LoadedFile } from "../../core/file/loaded-file";
+import { answerKey, resultKey } from "../../core/file/place";
 import { entriesInOrder } from "../../core/form/entry-order";
 import { withEntries } from "../../core/form/entry-title";
 import { type CountingPaper, joinCounting, papersFor } from "../../core/people/papers";
@@ -20,7 +21,7 @@ import { dayAt } from "../../core/time/zone";
 import { loadFile } from "../../db/queries/load-file";
 import { localTitles } from "../../text/words/trace";
 import { choiceOffer } from "../application/choice-offer";
-import { reachPlaces } from "../contact/contact-places";
+import { contactPlaces } from "../contact/contact-places";
 import { entryTitles, titlesOf } from "../form/fact-titles";
 import { doublesOf } from "../people/doubles";
 import { casesOfFile } from "../rulings/rulings";
@@ -49,7 +50,7 @@ function valuesOf(loaded: LoadedFile, index: AnswerIndex, beside: Beside): reado
       const scope = section.scope === "file" ? "file" : choice.id;
       for (const entry of section.repeats ? entriesInOrder(index, scope, section) : [""])
         for (const field of fields) {
-          const place = `${scope}|${section.key}|${entry}|${field.key}`;
+          const place = answerKey({ scope, section: section.key, entry, field: field.key });
           if (!values.has(place)) values.set(place, claimed(index, section, field, scope, entry, used, beside));
         }
     }
@@ -177,7 +178,6 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     doublesOf(ctx.pool, { id, answers: loaded.facts.answers, email: extras.email }, scope),
     likenessesOf(ctx.pool, loaded, scope),
   ]);
-  const place = (r: { scope: string; key: string; entry: string }) => `${r.scope}|${r.key}|${r.entry}`;
   const sections = new Map(
     all.flatMap((c) =>
       c.rulebook.body.sections.map(
@@ -205,15 +205,12 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     signedAs: signedAs(values, shownName(loaded.facts)),
     underAge: underAgeOf(values, dayAt(office.zone, ctx.now.getTime())),
     cases,
-    reach: reachPlaces(loaded, extras.reachNotes),
+    contacts: contactPlaces(loaded, extras.contactNotes),
     doubles,
     likenesses,
     values,
     shows: Object.fromEntries(
-      assessment.requirements.map((r) => [
-        place(r),
-        unconfirmed({ contexts: all, index }, r).map((v) => `${v.scope}|${v.section}|${v.entry}|${v.field}`),
-      ]),
+      assessment.requirements.map((r) => [resultKey(r), unconfirmed({ contexts: all, index }, r).map(answerKey)]),
     ),
     sections: [...sections.values()],
     reopenable: reopenable(loaded).map((place) => ({ ...place, title: titleAt(loaded, place) })),

@@ -317,7 +317,7 @@ export const turnContacts = defineView({
     const { where, values } = shownWhere(ctx, scopeParameter(scope), { ...filter, after: null }, mine);
     const { rows } = await ctx.pool.query<TurnContact>(
       `select s.number, s.name, s.programmes, s.stage, s.turn, s.reason, s.owes, s.next_title as title, s.next_count as count, s.due_at, o.name as officer, p.email,
-         x.value #>> '{}' as phone, coalesce((select r.kind = 'dead' from reach_note r where r.application_id = s.application_id
+         x.value #>> '{}' as phone, coalesce((select r.kind = 'dead' from contact_note r where r.application_id = s.application_id
            and (r.scope, r.section, r.entry, r.field, r.version) = (x.scope, x.section, x.entry, x.field, x.version) and r.kind in ('talked', 'confirmed', 'dead')
            order by r.at desc limit 1), false) as phone_dead
        from file_standing s

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { AnswerIndex } from "../../core/answers/answer-index";
 import { assessAndExplain } from "../../core/assessment/explain";
 import type { Json } from "../../core/file/facts";
+import { sectionKey } from "../../core/file/place";
 import type { ExplainedChoice } from "../../core/file/result";
 import { planOf } from "../../core/rulebook/plan";
 import type { Field } from "../../core/rulebook/section";
@@ -90,7 +91,7 @@ function supposable({ facts, rulebooks }: Loaded): readonly SupposableSection[] 
     const { used } = planOf(body);
     for (const section of body.sections) {
       const scope = section.scope === "file" ? "file" : choice.id;
-      const place = `${scope}|${section.key}`;
+      const place = sectionKey({ scope, section: section.key });
       const known = sections.get(place);
       // What tells the entries of a list apart stands beside what rules use; scores need to know whose they are.
       const fields = section.fields.filter(

@@ -13,7 +13,7 @@ import {
 } from "../../core/catalogue/programme";
 import { type RoundState, roundState } from "../../core/catalogue/round-state";
 import { searchIndex } from "../../core/catalogue/search";
-import { alike, type Difference } from "../../core/catalogue/word-likeness";
+import { alike, type Difference } from "../../core/catalogue/word-similarity";
 import type { Money } from "../../core/rulebook/fee-item";
 import type { EntitlementList } from "../../core/rulebook/ruled-case";
 import type { FactSource } from "../../core/rules/fact";

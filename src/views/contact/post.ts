@@ -66,8 +66,8 @@ const POST = `with place as materialized (
     where c.application_id = s.application_id and c.withdrawn_at is null and not w.value ? 'notKnown' and w.value <> '""'
     order by p.rank, c.rank limit 1) l on true
   left join lateral (
-    select r.kind, r.at from reach_note r where ${sameNote} and r.kind in ('talked', 'confirmed', 'dead', 'returned') order by r.at desc limit 1) n on true
-  left join lateral (select max(r.at) as at from reach_note r where ${sameNote} and r.kind = 'asked' and (n.at is null or r.at > n.at)) q on true
+    select r.kind, r.at from contact_note r where ${sameNote} and r.kind in ('talked', 'confirmed', 'dead', 'returned') order by r.at desc limit 1) n on true
+  left join lateral (select max(r.at) as at from contact_note r where ${sameNote} and r.kind = 'asked' and (n.at is null or r.at > n.at)) q on true
   where s.stage not in ('preparing', 'closed')
     and case $2::text when 'holds' then n.kind in ('talked', 'confirmed') when 'fails' then n.kind in ('dead', 'returned')
       when 'not confirmed' then n.kind is null else true end

@@ -2,7 +2,7 @@ import type pg from "pg";
 import type { Reader } from "../../core/form/readers";
 import { readContent } from "../../db/content";
 import type { MyApplication } from "../application/application-data";
-import type { Digest } from "../application/form-copy";
+import type { SectionSummary } from "../application/form-copy";
 import { readApplication } from "../application/my-application";
 
 /** One application of an order whose copy is still to be made. */
@@ -33,16 +33,19 @@ export function applicationOfCopy(pool: pg.Pool, applicationId: string, now: Dat
 export async function forAssessors(
   pool: pg.Pool,
   applicationId: string,
-): Promise<{ readonly digests: readonly Digest[]; readonly leftOut: ReadonlyMap<string, readonly number[]> }> {
-  const { rows: digests } = await pool.query<Digest>(
-    "select scope, section, text from digest where application_id = $1",
+): Promise<{
+  readonly summaries: readonly SectionSummary[];
+  readonly leftOut: ReadonlyMap<string, readonly number[]>;
+}> {
+  const { rows: summaries } = await pool.query<SectionSummary>(
+    "select scope, section, text from section_summary where application_id = $1",
     [applicationId],
   );
   const { rows } = await pool.query<{ id: string; pages: number[] }>(
     "select u.id, array_agg(l.page order by l.page) as pages from upload u join page_left_out l on l.upload_id = u.id where u.application_id = $1 group by u.id",
     [applicationId],
   );
-  return { digests, leftOut: new Map(rows.map((r) => [r.id, r.pages])) };
+  return { summaries, leftOut: new Map(rows.map((r) => [r.id, r.pages])) };
 }
 
 /** A supplied document, whole. */

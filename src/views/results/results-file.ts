@@ -2,7 +2,7 @@ import type pg from "pg";
 import { z } from "zod";
 import type { NamedDegree } from "../../core/education/from-results";
 import { compareBirthDates } from "../../core/people/birth-dates";
-import { nameLikeness } from "../../core/people/name-likeness";
+import { nameSimilarity } from "../../core/people/name-similarity";
 import type { Locale } from "../../core/text/local-text";
 import { inspectDocument } from "../../formats/document/inspect";
 import {
@@ -110,7 +110,7 @@ async function lookAt(attachment: ElmoAttachment, places: readonly { readonly en
   const inspection = await inspectDocument(bytes, `x.${EXTENSION[attachment.mediaType] ?? ""}`);
   if (inspection.verdict === "refuse" || inspection.mediaType !== attachment.mediaType) return null;
   const { title, type, mediaType, base64 } = attachment;
-  const fits = places.findIndex((p) => nameLikeness(p.english, type).score >= SAME_KIND);
+  const fits = places.findIndex((p) => nameSimilarity(p.english, type).score >= SAME_KIND);
   return { title, mediaType, base64, fits: fits < 0 ? null : fits };
 }
 
@@ -147,7 +147,7 @@ export const resultsFile = defineView({
       issuers: reports.map((r) => r.issuer.title).filter(Boolean),
       signature,
       signer,
-      otherName: named !== "" && nameLikeness(named, actor.name).score < ALIKE ? named : null,
+      otherName: named !== "" && nameSimilarity(named, actor.name).score < ALIKE ? named : null,
       otherBirth: own !== null && compareBirthDates(own, learner.birthDate) === "different" ? learner.birthDate : null,
       degrees: reports.flatMap(({ issuer, degrees }) =>
         degrees.map((degree) => ({ ...degree, institution: issuer.title, country: issuer.country })),

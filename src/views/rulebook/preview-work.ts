@@ -3,8 +3,8 @@ import { effectsOfOffice, effectsOfRulebook, type FileEffect } from "../../core/
 import type { LoadedFile } from "../../core/file/loaded-file";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { makeOffice, type ReferenceSet, referenceSetSchema } from "../../core/standards/reference-set";
+import { affectingNames } from "../../db/queries/affected";
 import { loadFiles } from "../../db/queries/load-file";
-import { touchingNames } from "../../db/queries/touched";
 import { officeNow } from "../view/office-now";
 
 const BATCH = 200;
@@ -48,25 +48,25 @@ async function filesOfIntake(pool: pg.Pool, intake: string, after: string | null
   return rows.map((r) => r.id);
 }
 
-/** @param touching what an open file must rest on to be looked at; null: all are */
+/** @param affecting what an open file must rest on to be looked at; null: all are */
 async function openFiles(
   pool: pg.Pool,
-  touching: readonly string[] | null,
+  affecting: readonly string[] | null,
   after: string | null,
 ): Promise<readonly string[]> {
   const { rows } = await pool.query<{ id: string }>(
     `select application_id as id from file_standing where stage <> 'closed' and ($1::uuid is null or application_id > $1)
        and ($3::text[] is null or coalesce(rests_on && $3, true)) order by application_id limit $2`,
-    [after, BATCH, touching],
+    [after, BATCH, affecting],
   );
   return rows.map((r) => r.id);
 }
 
 /** The open files that a change cannot touch. */
-async function untouched(pool: pg.Pool, touching: readonly string[] | null): Promise<number> {
+async function untouched(pool: pg.Pool, affecting: readonly string[] | null): Promise<number> {
   const { rows } = await pool.query<{ n: number }>(
     "select count(*)::int as n from file_standing where stage <> 'closed' and not (rests_on && $1::text[])",
-    [touching],
+    [affecting],
   );
   return rows[0]?.n ?? 0;
 }
@@ -90,10 +90,10 @@ export async function previewBatch(
   }
   if (!reference) return { looked: 0, effects: [], after: null };
   const candidate = makeOffice(office.version + 1, referenceSetSchema.parse(reference));
-  const touching = await touchingNames(pool, office.set, candidate.set);
-  const ids = await openFiles(pool, touching, after);
+  const affecting = await affectingNames(pool, office.set, candidate.set);
+  const ids = await openFiles(pool, affecting, after);
   const batch = await batchOf(pool, ids, (file) => effectsOfOffice(file, office, candidate, at));
-  return after === null ? { ...batch, looked: batch.looked + (await untouched(pool, touching)) } : batch;
+  return after === null ? { ...batch, looked: batch.looked + (await untouched(pool, affecting)) } : batch;
 }
 
 async function batchOf(

@@ -3,6 +3,7 @@ import { z } from "zod";
 import { casesAsked, earlyWish } from "../../core/assessment/cases-asked";
 import type { ChoiceContext } from "../../core/file/choice-context";
 import type { FileFacts } from "../../core/file/facts";
+import { entryKey } from "../../core/file/place";
 import { fold } from "../../core/people/fold";
 import { holds, RULEBOOK_READERS } from "../../core/rights/actor";
 import { NEARNESS, type Nearness, nearnessOf, type RuledCase, type Verdict } from "../../core/rulebook/ruled-case";
@@ -80,7 +81,7 @@ export async function casesOfFile(
   for (const context of all.filter((c) => c.choice.withdrawnAt === null))
     for (const { measure, cases } of casesAsked(context, facts.rulings, office))
       for (const { confirmed: _, ...one } of cases)
-        found.set(`${measure.question}|${one.scope}|${one.section}|${one.entry}`, {
+        found.set(`${measure.question}|${entryKey(one)}`, {
           ...one,
           question: measure.question,
           asks: measure.title,

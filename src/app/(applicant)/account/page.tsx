@@ -1,11 +1,11 @@
-import { say } from "../../../text/say";
+import { sentence } from "../../../text/sentence";
 import { locale, requirePerson } from "../../request";
 import { signOutAll } from "./sign-out.action";
 
 export default async function AccountPage() {
   const language = await locale();
   const person = await requirePerson("/account");
-  const t = (key: Parameters<typeof say>[1]) => say(language, key);
+  const t = (key: Parameters<typeof sentence>[1]) => sentence(language, key);
   return (
     <div className="sheet narrow">
       <h1>{t("account.title")}</h1>

@@ -1,11 +1,11 @@
-import { say } from "../../../text/say";
+import { sentence } from "../../../text/sentence";
 import { AccountForm } from "../../../ui/people/account-form.client";
 import { locale } from "../../request";
 import { lostPasswordAction } from "../account/account.action";
 
 export default async function LostPasswordPage() {
   const language = await locale();
-  const t = (key: Parameters<typeof say>[1]) => say(language, key);
+  const t = (key: Parameters<typeof sentence>[1]) => sentence(language, key);
   return (
     <div className="sheet narrow">
       <h1>{t("account.lostTitle")}</h1>

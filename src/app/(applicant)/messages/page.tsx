@@ -1,5 +1,5 @@
 import { formatMoment } from "../../../text/format";
-import { say } from "../../../text/say";
+import { sentence } from "../../../text/sentence";
 import { renderMail } from "../../../text/words/render-mail";
 import { myMessages } from "../../../views/mail/messages";
 import { locale, requirePerson, see } from "../../request";
@@ -12,8 +12,8 @@ export default async function MessagesPage() {
   const messages = data?.messages ?? [];
   return (
     <div className="sheet">
-      <h1>{say(language, "messages.title")}</h1>
-      {messages.length === 0 ? <p className="empty">{say(language, "messages.none")}</p> : null}
+      <h1>{sentence(language, "messages.title")}</h1>
+      {messages.length === 0 ? <p className="empty">{sentence(language, "messages.none")}</p> : null}
       {messages.map((message) => {
         const mail = renderMail(message.locale === "fr" ? "fr" : "en", message.template, message.values, null);
         return (
@@ -23,7 +23,7 @@ export default async function MessagesPage() {
               <span className="quiet">
                 {message.sent
                   ? formatMoment(language, message.at, data?.zone ?? "UTC")
-                  : say(language, "messages.queued")}
+                  : sentence(language, "messages.queued")}
               </span>
             </summary>
             <p className="letter">{mail.body}</p>

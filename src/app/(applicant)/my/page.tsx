@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { redirect } from "next/navigation";
-import { isTextKey, say } from "../../../text/say";
+import { isTextKey, sentence } from "../../../text/sentence";
 import { Comb } from "../../../ui/assessment/comb";
 import { myApplications } from "../../../views/application/my-applications";
 import { isOffice, locale, requirePerson, see } from "../../request";
@@ -12,12 +12,12 @@ export default async function MyPage() {
   const lines = (await see(myApplications, person.actor, {})) ?? [];
   return (
     <div className="sheet">
-      <h1>{say(language, "mine.title")}</h1>
+      <h1>{sentence(language, "mine.title")}</h1>
       {lines.length === 0 ? (
         <div className="empty">
-          <p>{say(language, "mine.none")}</p>
+          <p>{sentence(language, "mine.none")}</p>
           <Link className="press" href="/">
-            {say(language, "mine.choose")}
+            {sentence(language, "mine.choose")}
           </Link>
         </div>
       ) : null}
@@ -30,11 +30,11 @@ export default async function MyPage() {
                 {line.choices.map((c) => `${c.award} ${c.title[language]}`).join(", ")}
               </Link>
               <span className="quiet">
-                {say(language, "mine.number", { number: line.number })} ·{" "}
-                {isTextKey(key) ? say(language, key) : line.stage}
-                {line.owed ? <strong> · {say(language, "mine.yours")}</strong> : null}
+                {sentence(language, "mine.number", { number: line.number })} ·{" "}
+                {isTextKey(key) ? sentence(language, key) : line.stage}
+                {line.owed ? <strong> · {sentence(language, "mine.yours")}</strong> : null}
               </span>
-              <Comb text={line.comb} turn={line.turn} words={isTextKey(key) ? say(language, key) : line.stage} />
+              <Comb text={line.comb} turn={line.turn} words={isTextKey(key) ? sentence(language, key) : line.stage} />
             </li>
           );
         })}

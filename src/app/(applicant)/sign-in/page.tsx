@@ -1,5 +1,5 @@
 import Link from "next/link";
-import { say } from "../../../text/say";
+import { sentence } from "../../../text/sentence";
 import { AccountForm } from "../../../ui/people/account-form.client";
 import { locale } from "../../request";
 import { signInAction } from "../account/account.action";
@@ -7,7 +7,7 @@ import { signInAction } from "../account/account.action";
 export default async function SignInPage({ searchParams }: { searchParams: Promise<{ to?: string }> }) {
   const language = await locale();
   const { to } = await searchParams;
-  const t = (key: Parameters<typeof say>[1]) => say(language, key);
+  const t = (key: Parameters<typeof sentence>[1]) => sentence(language, key);
   return (
     <div className="sheet narrow">
       <h1>{t("account.signInTitle")}</h1>

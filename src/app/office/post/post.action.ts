@@ -1,7 +1,7 @@
 "use server";
 
 import { revalidatePath } from "next/cache";
-import { askReach } from "../../../acts/contact/contact-notes";
+import { askContact } from "../../../acts/contact/contact-notes";
 import { REFUSED_WORDS } from "../../../text/words/office";
 import type { PostPlace } from "../../../ui/contact/post-list.client";
 import { perform, requirePerson } from "../../request";
@@ -29,7 +29,7 @@ export async function askAll(
   const refused: { number: string; why: string }[] = [];
   const asked = files.slice(0, MOST);
   for (const { id, number, place } of asked) {
-    const outcome = await perform(askReach, person.actor, { applicationId: id, ...place });
+    const outcome = await perform(askContact, person.actor, { applicationId: id, ...place });
     if (!outcome.ok) refused.push({ number, why: WORDS[outcome.reason] ?? outcome.reason });
   }
   revalidatePath("/office/post");

@@ -1,7 +1,7 @@
 import { hashToken } from "../../../acts/act/token";
 import { webRuntime } from "../../../runtime";
 import { formatMoment, formatZone } from "../../../text/format";
-import { say } from "../../../text/say";
+import { sentence } from "../../../text/sentence";
 import { ReferenceForm } from "../../../ui/references/reference-form.client";
 import { referencePage, requestOfLink } from "../../../views/references/reference-page";
 import { locale, see } from "../../request";
@@ -18,24 +18,24 @@ export default async function ReferencePage({ params }: { params: Promise<{ toke
     <>
       {data && state !== "ended" ? (
         <>
-          <h1>{say(language, "reference.title", { applicant: data.applicant })}</h1>
+          <h1>{sentence(language, "reference.title", { applicant: data.applicant })}</h1>
           <p>
-            {say(language, "reference.for", {
+            {sentence(language, "reference.for", {
               applicant: data.applicant,
               programme: data.programmes.map((p) => p[language]).join(", "),
             })}
           </p>
         </>
       ) : (
-        <h1>{say(language, "refused.link-ended")}</h1>
+        <h1>{sentence(language, "refused.link-ended")}</h1>
       )}
-      {state === "ended" ? <p>{say(language, "reference.ended")}</p> : null}
-      {state === "given" ? <p className="notice">{say(language, "reference.given")}</p> : null}
-      {state === "declined" ? <p className="notice">{say(language, "reference.declined")}</p> : null}
+      {state === "ended" ? <p>{sentence(language, "reference.ended")}</p> : null}
+      {state === "given" ? <p className="notice">{sentence(language, "reference.given")}</p> : null}
+      {state === "declined" ? <p className="notice">{sentence(language, "reference.declined")}</p> : null}
       {data && (state === "asked" || state === "opened") ? (
         <>
           <p className="quiet">
-            {say(language, "reference.until", { date: formatMoment(language, data.endsAt, data.zone) })} (
+            {sentence(language, "reference.until", { date: formatMoment(language, data.endsAt, data.zone) })} (
             {formatZone(data.zone)})
           </p>
           <ReferenceForm

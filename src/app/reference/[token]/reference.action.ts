@@ -6,7 +6,7 @@ import { hashToken } from "../../../acts/act/token";
 import { declineReference, giveReference, openReference } from "../../../acts/references/answer-reference";
 import type { Actor } from "../../../core/rights/actor";
 import { webRuntime } from "../../../runtime";
-import { say } from "../../../text/say";
+import { sentence } from "../../../text/sentence";
 import { requestOfLink } from "../../../views/references/reference-page";
 import { locale, perform, VISITOR } from "../../request";
 
@@ -18,7 +18,7 @@ async function holder(token: string): Promise<Actor> {
 async function answer(token: string, outcome: Outcome<unknown>): Promise<string | null> {
   revalidatePath(`/reference/${token}`);
   if (outcome.ok) return null;
-  return say(
+  return sentence(
     await locale(),
     outcome.reason === "not-yours"
       ? "reference.ended"

@@ -1,7 +1,7 @@
 import { hashToken } from "../../../acts/act/token";
 import { webRuntime } from "../../../runtime";
 import { formatMoment, formatZone } from "../../../text/format";
-import { say } from "../../../text/say";
+import { sentence } from "../../../text/sentence";
 import { SignForm } from "../../../ui/evidence/sign-form.client";
 import { signatureOfLink, signaturePage } from "../../../views/evidence/signature-page";
 import { locale, see } from "../../request";
@@ -20,7 +20,7 @@ export default async function SignPage({ params }: { params: Promise<{ token: st
         <>
           <h1>{data.title[language]}</h1>
           <p>
-            {say(language, state === "asked" ? "sign.for" : "sign.about", {
+            {sentence(language, state === "asked" ? "sign.for" : "sign.about", {
               applicant: data.applicant,
               programme: data.programmes.map((p) => p[language]).join(", "),
             })}
@@ -28,12 +28,12 @@ export default async function SignPage({ params }: { params: Promise<{ token: st
         </>
       ) : (
         <>
-          <h1>{say(language, "refused.link-ended")}</h1>
-          <p>{say(language, "sign.ended")}</p>
+          <h1>{sentence(language, "refused.link-ended")}</h1>
+          <p>{sentence(language, "sign.ended")}</p>
         </>
       )}
-      {state === "signed" ? <p className="notice">{say(language, "sign.signed")}</p> : null}
-      {state === "declined" ? <p className="notice">{say(language, "sign.declined")}</p> : null}
+      {state === "signed" ? <p className="notice">{sentence(language, "sign.signed")}</p> : null}
+      {state === "declined" ? <p className="notice">{sentence(language, "sign.declined")}</p> : null}
       {data && state === "asked" ? (
         <>
           <blockquote className="to-sign">{data.sentence[language]}</blockquote>
@@ -45,7 +45,7 @@ export default async function SignPage({ params }: { params: Promise<{ token: st
             decline={decline.bind(null, token)}
           />
           <p className="quiet">
-            {say(language, "reference.until", { date: formatMoment(language, data.endsAt, data.zone) })} (
+            {sentence(language, "reference.until", { date: formatMoment(language, data.endsAt, data.zone) })} (
             {formatZone(data.zone)})
           </p>
         </>

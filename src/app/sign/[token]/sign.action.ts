@@ -10,14 +10,14 @@ import { inspectDocument } from "../../../formats/document/inspect";
 import { printFormCopy } from "../../../formats/print/form-copy";
 import { webRuntime } from "../../../runtime";
 import { formatMoment, formatZone } from "../../../text/format";
-import { say } from "../../../text/say";
+import { sentence } from "../../../text/sentence";
 import { type SignaturePage, signatureOfLink, signaturePage } from "../../../views/evidence/signature-page";
 import { locale, perform, see } from "../../request";
 
 async function answer(token: string, outcome: Outcome<unknown>): Promise<string | null> {
   revalidatePath(`/sign/${token}`);
   if (outcome.ok) return null;
-  return say(await locale(), outcome.reason === "invalid-input" ? "sign.nameMissing" : "sign.ended");
+  return sentence(await locale(), outcome.reason === "invalid-input" ? "sign.nameMissing" : "sign.ended");
 }
 
 const holder = async (token: string) => {
@@ -33,14 +33,14 @@ function signedPage(data: SignaturePage, typed: string, language: "en" | "fr"): 
   const pair = (label: string, value: string, long = false) => ({ label, value, long });
   return {
     title: data.title[language],
-    under: say(language, "sign.under", { number: data.number, applicant: data.applicant }),
+    under: sentence(language, "sign.under", { number: data.number, applicant: data.applicant }),
     parts: [
       {
         title: null,
         sections: [
           {
             key: "signed",
-            title: say(language, "sign.about", {
+            title: sentence(language, "sign.about", {
               applicant: data.applicant,
               programme: data.programmes.map((p) => p[language]).join(", "),
             }),
@@ -50,11 +50,11 @@ function signedPage(data: SignaturePage, typed: string, language: "en" | "fr"): 
                 id: "",
                 title: null,
                 pairs: [
-                  pair(say(language, "sign.sentence"), data.sentence[language], true),
-                  pair(say(language, "sign.by"), typed),
-                  pair(say(language, "sign.named"), `${data.name}, ${data.email}`),
+                  pair(sentence(language, "sign.sentence"), data.sentence[language], true),
+                  pair(sentence(language, "sign.by"), typed),
+                  pair(sentence(language, "sign.named"), `${data.name}, ${data.email}`),
                   pair(
-                    say(language, "sign.at"),
+                    sentence(language, "sign.at"),
                     `${formatMoment(language, data.now, data.zone)} (${formatZone(data.zone)})`,
                   ),
                 ],
@@ -73,9 +73,9 @@ export async function sign(token: string, typed: string): Promise<string | null>
   const language = await locale();
   const actor = await holder(token);
   const data = actor ? await see(signaturePage, actor, {}) : null;
-  if (!actor || data?.state !== "asked") return say(language, "sign.ended");
+  if (!actor || data?.state !== "asked") return sentence(language, "sign.ended");
   const name = nameSchema.safeParse(typed);
-  if (!name.success) return say(language, "sign.nameMissing");
+  if (!name.success) return sentence(language, "sign.nameMissing");
   const printed = await printFormCopy(signedPage(data, name.data, language), language, new Date(data.now));
   const bytes = Buffer.from(printed);
   const title = `${data.title[language]}.pdf`;
@@ -86,5 +86,5 @@ export async function sign(token: string, typed: string): Promise<string | null>
 
 export async function decline(token: string): Promise<string | null> {
   const actor = await holder(token);
-  return actor ? answer(token, await perform(declineSignature, actor, {})) : say(await locale(), "sign.ended");
+  return actor ? answer(token, await perform(declineSignature, actor, {})) : sentence(await locale(), "sign.ended");
 }

@@ -155,7 +155,7 @@ export const subjects: Section = {
     fr: "Comme imprimé sur les résultats, une ligne par matière.",
   },
   repeats: { min: 1, max: 30 },
-  fedBy: { list: "sittings", by: "sitting", where: { fact: "it.marks", is: "equals", value: "registry" } },
+  fromRegistry: { list: "sittings", by: "sitting", where: { fact: "it.marks", is: "equals", value: "registry" } },
   fields: [
     field({ key: "sitting", kind: "entry", of: "sittings" }, "Sitting", "Session"),
     field(

@@ -37,7 +37,7 @@ export const application = {
   "app.growing":
     "This part was submitted. Until the decision you can add what has come since, such as new results; we look at it.",
   "event.ask-early-ruling": "You asked the office whether something counts",
-  "event.confirm-reach": "You said that an address or a number is right",
+  "event.confirm-contact": "You said that an address or a number is right",
   "app.groupBecause":
     "By what you stated ({stated}) the first group counts that fits, the most favourable before the others.",
   "app.daysLeft": "· {days, plural, =0 {less than a day left} one {one day left} other {# days left}}",

@@ -33,11 +33,11 @@ export const mail = {
   "mail.case-refused.subject": "No. {number}: it does not count",
   "mail.case-refused.body":
     "You asked whether this counts: {title}.\n\nIt does not. Your application is open as before: please look for another way to meet the requirement.\n\n{link}",
-  "mail.reach-asked.subject": "No. {number}: is this still right?",
-  "mail.reach-asked.body":
+  "mail.contact-asked.subject": "No. {number}: is this still right?",
+  "mail.contact-asked.body":
     "Before we send or call: please look whether what you gave is still right ({what}). One press says so:\n\n{link}",
-  "mail.reach-failed.subject": "No. {number}: we could not reach you",
-  "mail.reach-failed.body":
+  "mail.contact-failed.subject": "No. {number}: we could not reach you",
+  "mail.contact-failed.body":
     "What we sent did not arrive, or the number did not work ({what}). Please look at it, and say whether it is right or has changed:\n\n{link}",
   "mail.interest-noted.subject": "{programme}: we tell you when it opens",
   "mail.interest-noted.body":

@@ -39,7 +39,7 @@ export const application: Readonly<Record<keyof typeof english, string>> = {
   "app.growing":
     "Cette partie a été envoyée. Jusqu’à la décision, vous pouvez ajouter ce qui est arrivé depuis, comme de nouveaux résultats ; nous l’examinons.",
   "event.ask-early-ruling": "Vous avez demandé au bureau si quelque chose compte",
-  "event.confirm-reach": "Vous avez dit qu’une adresse ou un numéro est juste",
+  "event.confirm-contact": "Vous avez dit qu’une adresse ou un numéro est juste",
   "app.groupBecause":
     "D’après ce que vous avez indiqué ({stated}), le premier groupe qui convient compte, le plus favorable d’abord.",
   "app.daysLeft": "· {days, plural, =0 {moins d’un jour} one {encore un jour} other {encore # jours}}",

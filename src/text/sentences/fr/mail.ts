@@ -37,11 +37,11 @@ export const mail: Readonly<Record<keyof typeof english, string>> = {
   "mail.case-refused.subject": "No {number} : cela ne compte pas",
   "mail.case-refused.body":
     "Vous avez demandé si ceci compte : {title}.\n\nCe n’est pas le cas. Votre candidature reste ouverte : veuillez chercher une autre façon de remplir la condition.\n\n{link}",
-  "mail.reach-asked.subject": "No {number} : est-ce toujours juste ?",
-  "mail.reach-asked.body":
+  "mail.contact-asked.subject": "No {number} : est-ce toujours juste ?",
+  "mail.contact-asked.body":
     "Avant d’écrire ou d’appeler : veuillez vérifier que ce que vous avez indiqué est toujours juste ({what}). Un clic suffit pour le dire :\n\n{link}",
-  "mail.reach-failed.subject": "No {number} : nous n’avons pas pu vous joindre",
-  "mail.reach-failed.body":
+  "mail.contact-failed.subject": "No {number} : nous n’avons pas pu vous joindre",
+  "mail.contact-failed.body":
     "Notre envoi n’est pas arrivé, ou le numéro n’a pas répondu ({what}). Veuillez regarder et dire si c’est juste ou si cela a changé :\n\n{link}",
   "mail.interest-noted.subject": "{programme} : nous vous préviendrons de l’ouverture",
   "mail.interest-noted.body":

@@ -1,7 +1,7 @@
 import Link from "next/link";
 import type { ReferenceSet } from "../../../core/standards/reference-set";
 import type { Locale } from "../../../core/text/local-text";
-import { say } from "../../../text/say";
+import { sentence } from "../../../text/sentence";
 import { type FinderQuery, queryString } from "./query";
 
 /** The campuses on the office's drawn map: each is a link that narrows the list to it, or leaves it again. */
@@ -22,7 +22,7 @@ export function CampusMap({
   return (
     <figure className="campus-map">
       <svg viewBox="0 12 100 60">
-        <title>{say(locale, "finder.map")}</title>
+        <title>{sentence(locale, "finder.map")}</title>
         <rect className="sea" y="12" width="100" height="60" />
         {map?.land.map((d) => (
           <path key={d} className="land" d={d} />
@@ -40,9 +40,9 @@ export function CampusMap({
               scroll={false}
               prefetch={false}
               aria-current={chosen}
-              aria-label={`${campus.title[locale]}, ${say(locale, "finder.found", { count: counts[campus.key] ?? 0 })}`}
+              aria-label={`${campus.title[locale]}, ${sentence(locale, "finder.found", { count: counts[campus.key] ?? 0 })}`}
             >
-              <circle className="reach" cx={campus.x} cy={campus.y} r="8" />
+              <circle className="spot" cx={campus.x} cy={campus.y} r="8" />
               <circle className="dot" cx={campus.x} cy={campus.y} r={chosen ? 3.4 : 2.4} />
               <text x={campus.x + (left ? -5 : 5)} y={campus.y + 1.7} textAnchor={left ? "end" : "start"}>
                 {campus.title[locale]}

@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import type { Locale } from "../../../core/text/local-text";
-import { say, type TextKey } from "../../../text/say";
+import { sentence, type TextKey } from "../../../text/sentence";
 import type { FinderQuery } from "./query";
 
 const PAUSE_MS = 250;
@@ -70,7 +70,7 @@ export function FinderForm({
   const [more, setMore] = useState(false);
   const form = useRef<HTMLFormElement>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const t = (key: TextKey) => say(locale, key);
+  const t = (key: TextKey) => sentence(locale, key);
   useEffect(() => () => clearTimeout(timer.current), []);
 
   const follow = (wait: number) => {
@@ -154,7 +154,7 @@ export function FinderForm({
           <Pick name="lives" label={t("finder.residence")} value={query.residence} options={countries} any="—" />
         </div>
         <p className="help" role="status">
-          {group === null ? t("finder.groupUnknown") : say(locale, "finder.group", { group })}
+          {group === null ? t("finder.groupUnknown") : sentence(locale, "finder.group", { group })}
         </p>
       </fieldset>
       <noscript>

@@ -1,6 +1,6 @@
 import Link from "next/link";
 import type { Locale } from "../../../core/text/local-text";
-import { say } from "../../../text/say";
+import { sentence } from "../../../text/sentence";
 import type { FinderHit } from "../../../views/catalogue/finder";
 import { Deadlines, programmeLine, programmeName } from "../programme";
 
@@ -8,9 +8,9 @@ import { Deadlines, programmeLine, programmeName } from "../programme";
 export function AlikeNotes({ hit, language }: { hit: FinderHit; language: Locale }) {
   return hit.alike.map((other) => (
     <p key={other.code} className="alike">
-      {say(language, "finder.alike", {
+      {sentence(language, "finder.alike", {
         programme: `${programmeName(other, language)} (${other.code})`,
-        by: other.by.map((by) => say(language, `finder.by.${by}`)).join(", "),
+        by: other.by.map((by) => sentence(language, `finder.by.${by}`)).join(", "),
       })}
     </p>
   ));
@@ -43,16 +43,16 @@ export function Hit({
         </h2>
         <p className="quiet">{programmeLine(hit, language)}</p>
         {hit.partner ? (
-          <p className="quiet">{say(language, "finder.partner", { partner: hit.partner, office })}</p>
+          <p className="quiet">{sentence(language, "finder.partner", { partner: hit.partner, office })}</p>
         ) : null}
         <p className="measure">{hit.description[language]}</p>
         <AlikeNotes hit={hit} language={language} />
       </div>
       <div className="hit-when">
-        <p className="state">{say(language, `finder.state.${round.state}`)}</p>
+        <p className="state">{sentence(language, `finder.state.${round.state}`)}</p>
         <Deadlines round={round} zone={zone} language={language} />
         <label className="tick">
-          <input type="checkbox" name="code" value={hit.code} /> {say(language, "finder.compare")}
+          <input type="checkbox" name="code" value={hit.code} /> {sentence(language, "finder.compare")}
         </label>
       </div>
     </article>

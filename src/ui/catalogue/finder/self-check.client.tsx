@@ -3,7 +3,7 @@
 import Link from "next/link";
 import { useEffect, useRef, useState, useTransition } from "react";
 import type { Locale } from "../../../core/text/local-text";
-import { say } from "../../../text/say";
+import { sentence } from "../../../text/sentence";
 import { localTitles } from "../../../text/words/trace";
 import type { SelfCheckData } from "../../../views/form/self-check";
 import { TraceTree } from "../../assessment/trace-tree";
@@ -28,14 +28,14 @@ function Findings({
   const ways = data.findings.flatMap((f) => (f.way ? [f.way[locale]] : []));
   return (
     <section className="check-answer" aria-live="polite" data-eligibility={data.eligibility}>
-      <h2>{say(locale, "check.answer")}</h2>
-      <p className="serif next-sentence">{say(locale, `check.${data.eligibility}`, { ways: ways.join(", ") })}</p>
+      <h2>{sentence(locale, "check.answer")}</h2>
+      <p className="serif next-sentence">{sentence(locale, `check.${data.eligibility}`, { ways: ways.join(", ") })}</p>
       <ul className="check-findings">
         {data.findings.map((finding) => (
           <li key={finding.key} data-finding={finding.finding}>
             <details>
               <summary>
-                <strong>{say(locale, `check.finding.${finding.finding}`)}</strong> · {finding.title[locale]}
+                <strong>{sentence(locale, `check.finding.${finding.finding}`)}</strong> · {finding.title[locale]}
               </summary>
               <ul className="trace">
                 <TraceTree
@@ -49,10 +49,10 @@ function Findings({
           </li>
         ))}
       </ul>
-      <p className="quiet">{say(locale, "check.claims")}</p>
+      <p className="quiet">{sentence(locale, "check.claims")}</p>
       {apply ? (
         <Link className="press" href={apply} prefetch={false} onClick={onApply}>
-          {say(locale, "check.carry")}
+          {sentence(locale, "check.carry")}
         </Link>
       ) : null}
     </section>
@@ -106,7 +106,7 @@ export function SelfCheck({
     <>
       {first.tracks.length > 1 ? (
         <fieldset className="options">
-          <legend>{say(locale, "apply.track")}</legend>
+          <legend>{sentence(locale, "apply.track")}</legend>
           {first.tracks.map((t) => (
             <label key={t.key} className="tick">
               <input
@@ -134,7 +134,7 @@ export function SelfCheck({
             form.fill([]);
           }}
         >
-          {say(locale, "check.clear")}
+          {sentence(locale, "check.clear")}
         </button>
       </p>
     </>

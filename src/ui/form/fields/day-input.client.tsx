@@ -6,7 +6,7 @@ import { type ReactNode, useEffect, useRef, useState } from "react";
 import type { Locale } from "../../../core/text/local-text";
 import { readTypedDate, readTypedMoment, type TypedDate } from "../../../core/time/typed-date";
 import { formatDate, formatWritten } from "../../../text/format";
-import { say } from "../../../text/say";
+import { sentence } from "../../../text/sentence";
 
 /** How precisely a date is asked for: to the day; to the day, month or year, as far as it is known; to the minute. */
 export type Precision = "day" | "rough" | "minute";
@@ -153,7 +153,7 @@ export function DayInput(props: Props): ReactNode {
       />
       {asked.length > 0 && !disabled ? (
         <span className="day-asked">
-          {say(locale, "day.which")}{" "}
+          {sentence(locale, "day.which")}{" "}
           {asked.map((iso) => (
             <Button key={iso} size="small" onClick={() => take(iso)}>
               {shownAs(precision, locale, iso)}
@@ -163,7 +163,7 @@ export function DayInput(props: Props): ReactNode {
       ) : null}
       {saysItself && asked.length === 0 ? (
         <span className="wrong" role="alert">
-          {say(locale, precision === "minute" ? "day.notAMoment" : "issue.not-a-date")}
+          {sentence(locale, precision === "minute" ? "day.notAMoment" : "issue.not-a-date")}
         </span>
       ) : null}
     </span>

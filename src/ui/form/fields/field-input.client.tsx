@@ -2,7 +2,7 @@
 
 import { Checkbox, Input, Radio, Select } from "antd";
 import type { Json } from "../../../core/file/facts";
-import { say } from "../../../text/say";
+import { sentence } from "../../../text/sentence";
 import { countryOptions, languageOptions } from "../../../text/words/code-lists";
 import { isCalled } from "../../../text/words/other-names";
 import { DateInput } from "./date-input.client";
@@ -20,7 +20,7 @@ function optionsOf({ field, office, locale }: Pick<FieldInputProps, "field" | "o
     case "scale":
       return [
         ...office.scales.map((s) => ({ value: s.key, label: s.title[locale] })),
-        { value: "other", label: say(locale, "form.other") },
+        { value: "other", label: sentence(locale, "form.other") },
       ];
     case "area":
       return office.areas.map((a) => ({ value: a.key, label: a.title[locale] }));
@@ -49,7 +49,9 @@ function Choice(props: FieldInputProps) {
   const options = optionsOf(props);
   if (field.kind === "entry" && options.length === 0)
     return (
-      <p className="help">{say(locale, "field.noEntries", { section: props.named[field.of ?? ""]?.[locale] ?? "" })}</p>
+      <p className="help">
+        {sentence(locale, "field.noEntries", { section: props.named[field.of ?? ""]?.[locale] ?? "" })}
+      </p>
     );
   const pick = (picked: Json) => {
     onChange(picked);
@@ -60,10 +62,10 @@ function Choice(props: FieldInputProps) {
     disabled: props.disabled,
     options: options.map((o) =>
       props.taken.has(o.value) && o.value !== value
-        ? { ...o, label: say(locale, "field.used", { label: o.label }), disabled: true }
+        ? { ...o, label: sentence(locale, "field.used", { label: o.label }), disabled: true }
         : o,
     ),
-    placeholder: say(locale, "form.choose"),
+    placeholder: sentence(locale, "form.choose"),
     style: { width: "100%" },
     status: props.invalid ? ("error" as const) : ("" as const),
     "aria-describedby": props.describedBy,
@@ -95,13 +97,13 @@ function Scores({ id, value, office, test, locale, disabled, onChange, onLeave }
     typeof value === "object" && value !== null && !Array.isArray(value)
       ? (value as Readonly<Record<string, Json>>)
       : {};
-  if (!definition) return <p className="help">{say(locale, "form.choose")}</p>;
+  if (!definition) return <p className="help">{sentence(locale, "form.choose")}</p>;
   return (
     <div className="scores">
       {definition.parts.map((part) => (
         <div key={part.key}>
           <label htmlFor={`${id}-${part.key}`}>
-            {say(locale, "form.score", { part: part.title[locale], min: part.min, max: part.max })}
+            {sentence(locale, "form.score", { part: part.title[locale], min: part.min, max: part.max })}
           </label>
           <Input
             id={`${id}-${part.key}`}
@@ -168,8 +170,8 @@ export function FieldInput(props: FieldInputProps) {
             onLeave(e.target.value);
           }}
           options={[
-            { value: true, label: say(locale, "form.yes") },
-            { value: false, label: say(locale, "form.no") },
+            { value: true, label: sentence(locale, "form.yes") },
+            { value: false, label: sentence(locale, "form.no") },
           ]}
         />
       );

@@ -2,7 +2,7 @@
 
 import { AutoComplete, Input } from "antd";
 import { countryName } from "../../../text/format";
-import { say } from "../../../text/say";
+import { sentence } from "../../../text/sentence";
 import type { FieldInputProps } from "./field-input-props";
 import { LEAST_TYPED, useRegister } from "./use-register.client";
 
@@ -53,7 +53,7 @@ export function InstitutionInput({
         onLeave(text.trim());
       }}
       notFoundContent={
-        text.trim().length >= LEAST_TYPED && found.typed === text ? say(locale, "form.notInRegister") : null
+        text.trim().length >= LEAST_TYPED && found.typed === text ? sentence(locale, "form.notInRegister") : null
       }
     >
       <Input maxLength={200} status={invalid ? "error" : ""} aria-describedby={describedBy} aria-invalid={invalid} />

@@ -3,7 +3,7 @@
 import { Button, Checkbox, Input, Select } from "antd";
 import type { Json } from "../../../core/file/facts";
 import { countIn } from "../../../core/text/counting";
-import { say } from "../../../text/say";
+import { sentence } from "../../../text/sentence";
 import { countryOptions } from "../../../text/words/code-lists";
 import type { FieldInputProps } from "./field-input-props";
 import { moved, OrderedList } from "./ranked-input.client";
@@ -43,12 +43,12 @@ export function StatementInput({
       />
       {length ? (
         <p id={`${id}-count`} className="count" data-outside={outside}>
-          {say(locale, length.unit === "words" ? "field.words" : "field.characters", {
+          {sentence(locale, length.unit === "words" ? "field.words" : "field.characters", {
             now,
             least: length.least ?? 0,
             most: length.most,
           })}
-          {length.strict ? "" : ` · ${say(locale, "field.advice")}`}
+          {length.strict ? "" : ` · ${sentence(locale, "field.advice")}`}
         </p>
       ) : null}
     </>
@@ -92,7 +92,7 @@ export function RankedInput({ id, field, value, locale, disabled, onChange, onLe
         <OrderedList
           items={picked.map((key) => ({ id: key, label: titleOf(key) }))}
           disabled={disabled}
-          label={say(locale, "field.picked")}
+          label={sentence(locale, "field.picked")}
           gripLabel={(item) => item.label}
           onOrder={set}
           render={(item, i) => (
@@ -103,7 +103,7 @@ export function RankedInput({ id, field, value, locale, disabled, onChange, onLe
                   <Button
                     size="small"
                     disabled={i === 0}
-                    aria-label={say(locale, "field.up", { option: item.label })}
+                    aria-label={sentence(locale, "field.up", { option: item.label })}
                     onClick={() => set(moved(picked, i, i - 1))}
                   >
                     ↑
@@ -111,14 +111,14 @@ export function RankedInput({ id, field, value, locale, disabled, onChange, onLe
                   <Button
                     size="small"
                     disabled={i === picked.length - 1}
-                    aria-label={say(locale, "field.down", { option: item.label })}
+                    aria-label={sentence(locale, "field.down", { option: item.label })}
                     onClick={() => set(moved(picked, i, i + 1))}
                   >
                     ↓
                   </Button>
                   <Button
                     size="small"
-                    aria-label={say(locale, "field.takeOut", { option: item.label })}
+                    aria-label={sentence(locale, "field.takeOut", { option: item.label })}
                     onClick={() => set(picked.filter((key) => key !== item.id))}
                   >
                     ×
@@ -134,7 +134,7 @@ export function RankedInput({ id, field, value, locale, disabled, onChange, onLe
           id={id}
           disabled={full}
           value={null}
-          placeholder={say(locale, "field.pick")}
+          placeholder={sentence(locale, "field.pick")}
           style={{ width: "100%" }}
           options={left.map((o) => ({ value: o.value, label: o.title[locale] }))}
           onChange={(key: string | null) => key && set([...picked, key])}
@@ -173,14 +173,14 @@ export function LinksInput({
             disabled={disabled}
             status={invalid ? "error" : ""}
             aria-describedby={describedBy}
-            aria-label={say(locale, "field.link", { no: i + 1 })}
+            aria-label={sentence(locale, "field.link", { no: i + 1 })}
             value={row}
             onChange={(e) => onChange(set(i, e.target.value))}
             onBlur={() => onLeave(settled(rows))}
           />
           {disabled || rows.length === 1 ? null : (
             <Button
-              aria-label={say(locale, "field.removeLink", { no: i + 1 })}
+              aria-label={sentence(locale, "field.removeLink", { no: i + 1 })}
               onClick={() => {
                 const rest = rows.filter((_, j) => j !== i);
                 onChange(rest);
@@ -194,7 +194,7 @@ export function LinksInput({
       ))}
       {disabled || rows.length >= most ? null : (
         <Button size="small" onClick={() => onChange([...rows, ""])}>
-          {say(locale, "field.addLink")}
+          {sentence(locale, "field.addLink")}
         </Button>
       )}
     </div>
@@ -236,14 +236,14 @@ export function AddressInput({
           checked={same}
           onChange={(e) => leave(e.target.checked ? { same: true } : null)}
         >
-          {say(locale, "field.sameAs", { section: other[locale] })}
+          {sentence(locale, "field.sameAs", { section: other[locale] })}
         </Checkbox>
       ) : null}
       {same ? null : (
         <>
           {ADDRESS_LINES.map((part, i) => (
             <div key={part} data-part={part}>
-              <label htmlFor={i === 0 ? id : `${id}-${part}`}>{say(locale, `field.${part}`)}</label>
+              <label htmlFor={i === 0 ? id : `${id}-${part}`}>{sentence(locale, `field.${part}`)}</label>
               <Input
                 id={i === 0 ? id : `${id}-${part}`}
                 disabled={disabled}
@@ -255,14 +255,14 @@ export function AddressInput({
             </div>
           ))}
           <div data-part="country">
-            <label htmlFor={`${id}-country`}>{say(locale, "field.country")}</label>
+            <label htmlFor={`${id}-country`}>{sentence(locale, "field.country")}</label>
             <Select
               id={`${id}-country`}
               disabled={disabled}
               status={invalid ? "error" : ""}
               style={{ width: "100%" }}
               showSearch={{ optionFilterProp: "label" }}
-              placeholder={say(locale, "form.choose")}
+              placeholder={sentence(locale, "form.choose")}
               options={countryOptions(locale)}
               value={line("country") || undefined}
               onChange={(country?: string) => leave({ ...address, country: country ?? "" })}

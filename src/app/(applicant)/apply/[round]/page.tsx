@@ -1,7 +1,7 @@
 import Link from "next/link";
 import { notFound, redirect } from "next/navigation";
 import { formatMoment } from "../../../../text/format";
-import { isTextKey, say } from "../../../../text/say";
+import { isTextKey, sentence } from "../../../../text/sentence";
 import { choiceRefusalText, choiceRuleLines } from "../../../../text/words/choice-rules";
 import { CarryAnswers } from "../../../../ui/catalogue/finder/carry-answers.client";
 import { ProgrammeFacts, programmeName } from "../../../../ui/catalogue/programme";
@@ -54,10 +54,10 @@ export default async function ApplyPage({
   const open = round.state === "open" || (round.state === "coming" && round.prepareBefore);
   return (
     <div className="sheet">
-      <h1>{say(language, "apply.title", { programme: programmeName(hit, language) })}</h1>
+      <h1>{sentence(language, "apply.title", { programme: programmeName(hit, language) })}</h1>
       {refused ? (
         <p role="alert" className="wrong">
-          {isTextKey(refusedKey) ? say(language, refusedKey) : say(language, "refused.round-closed")}
+          {isTextKey(refusedKey) ? sentence(language, refusedKey) : sentence(language, "refused.round-closed")}
         </p>
       ) : null}
       <ProgrammeFacts hit={hit} round={round} zone={data.zone} language={language} office={data.office[language]} />
@@ -66,16 +66,19 @@ export default async function ApplyPage({
         <form action={begin} className="begin">
           {existing ? (
             <p className="measure">
-              {say(language, "apply.adds", { number: existing.number, programmes: existing.programmes.join(", ") })}
+              {sentence(language, "apply.adds", {
+                number: existing.number,
+                programmes: existing.programmes.join(", "),
+              })}
             </p>
           ) : (
-            <p className="measure">{say(language, "apply.intro")}</p>
+            <p className="measure">{sentence(language, "apply.intro")}</p>
           )}
-          {round.state === "coming" ? <p>{say(language, "finder.prepare")}</p> : null}
+          {round.state === "coming" ? <p>{sentence(language, "finder.prepare")}</p> : null}
           <input type="hidden" name="round" value={roundId} />
           <Options
             name="track"
-            label={say(language, "apply.track")}
+            label={sentence(language, "apply.track")}
             options={hit.tracks.map((k) => ({
               value: k.key,
               label: k.note ? `${k.title[language]} (${k.note[language]})` : k.title[language],
@@ -83,17 +86,17 @@ export default async function ApplyPage({
           />
           <Options
             name="campus"
-            label={say(language, "apply.campus")}
+            label={sentence(language, "apply.campus")}
             options={hit.campuses.map((c) => ({ value: c.key, label: c.title[language] }))}
           />
           <Options
             name="mode"
-            label={say(language, "apply.mode")}
-            options={hit.modes.map((m) => ({ value: m, label: say(language, `mode.${m}`) }))}
+            label={sentence(language, "apply.mode")}
+            options={hit.modes.map((m) => ({ value: m, label: sentence(language, `mode.${m}`) }))}
           />
           <CarryAnswers code={hit.code} />
           <button type="submit" className="press">
-            {say(language, existing ? "apply.add" : "apply.begin")}
+            {sentence(language, existing ? "apply.add" : "apply.begin")}
           </button>
         </form>
       ) : null}
@@ -103,10 +106,10 @@ export default async function ApplyPage({
         </p>
       ) : null}
       {round.state === "coming" && !round.prepareBefore ? (
-        <p>{say(language, "apply.later", { when: formatMoment(language, round.opensAt, data.zone) })}</p>
+        <p>{sentence(language, "apply.later", { when: formatMoment(language, round.opensAt, data.zone) })}</p>
       ) : null}
       <p>
-        <Link href="/my">{say(language, "nav.mine")}</Link>
+        <Link href="/my">{sentence(language, "nav.mine")}</Link>
       </p>
     </div>
   );

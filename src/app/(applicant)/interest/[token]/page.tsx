@@ -1,4 +1,4 @@
-import { say } from "../../../../text/say";
+import { sentence } from "../../../../text/sentence";
 import { AccountForm } from "../../../../ui/people/account-form.client";
 import { locale } from "../../../request";
 import { forgetInterestAction } from "../interest.action";
@@ -7,7 +7,7 @@ import { forgetInterestAction } from "../interest.action";
 export default async function InterestPage({ params }: { params: Promise<{ token: string }> }) {
   const { token } = await params;
   const language = await locale();
-  const t = (key: Parameters<typeof say>[1]) => say(language, key);
+  const t = (key: Parameters<typeof sentence>[1]) => sentence(language, key);
   return (
     <div className="sheet narrow">
       <h1>{t("interest.forget")}</h1>

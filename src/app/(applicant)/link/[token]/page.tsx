@@ -1,5 +1,5 @@
 import Link from "next/link";
-import { say } from "../../../../text/say";
+import { sentence } from "../../../../text/sentence";
 import { AccountForm } from "../../../../ui/people/account-form.client";
 import { linkPurpose } from "../../../../views/mail/link-purpose";
 import { locale, see, VISITOR } from "../../../request";
@@ -9,7 +9,7 @@ import { confirmAction, setPasswordAction } from "../../account/account.action";
 export default async function LinkPage({ params }: { params: Promise<{ token: string }> }) {
   const { token } = await params;
   const language = await locale();
-  const t = (key: Parameters<typeof say>[1]) => say(language, key);
+  const t = (key: Parameters<typeof sentence>[1]) => sentence(language, key);
   const purpose = await see(linkPurpose, VISITOR, { token });
   const toSignIn = (
     <p>

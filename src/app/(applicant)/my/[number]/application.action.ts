@@ -9,7 +9,7 @@ import { requestCorrection } from "../../../../acts/application/request-correcti
 import { submitApplication } from "../../../../acts/application/submit-application";
 import { giveUndertaking } from "../../../../acts/application/undertaking";
 import { withdraw } from "../../../../acts/application/withdraw";
-import { confirmReach } from "../../../../acts/contact/contact-notes";
+import { confirmContact } from "../../../../acts/contact/contact-notes";
 import { answerDecision } from "../../../../acts/decision/decisions";
 import { removeDocument } from "../../../../acts/evidence/remove-document";
 import { requestSignature } from "../../../../acts/evidence/signatures";
@@ -17,7 +17,7 @@ import { startPayment } from "../../../../acts/payments/payments";
 import { requestReference, withdrawReference } from "../../../../acts/references/request-reference";
 import { askEarlyRuling } from "../../../../acts/rulings/rulings";
 import { webRuntime } from "../../../../runtime";
-import { say } from "../../../../text/say";
+import { sentence } from "../../../../text/sentence";
 import { type WriterLikeness, writerLikeness } from "../../../../views/statements/likeness";
 import { locale, perform, requirePerson, see } from "../../../request";
 
@@ -27,7 +27,7 @@ export type Pressed = string | null;
 async function answer(number: string, outcome: Outcome<unknown>): Promise<Pressed> {
   revalidatePath(`/my/${number}`, "layout");
   if (outcome.ok) return null;
-  return say(await locale(), `refused.${outcome.reason}`, { check: String(outcome.details?.check ?? "") });
+  return sentence(await locale(), `refused.${outcome.reason}`, { check: String(outcome.details?.check ?? "") });
 }
 
 const person = (number: string) => requirePerson(`/my/${number}`);
@@ -55,8 +55,8 @@ export async function askEarly(number: string, place: z.input<(typeof askEarlyRu
   return answer(number, await perform(askEarlyRuling, (await person(number)).actor, place));
 }
 
-export async function confirmPlace(number: string, place: z.input<(typeof confirmReach)["input"]>): Promise<Pressed> {
-  return answer(number, await perform(confirmReach, (await person(number)).actor, place));
+export async function confirmPlace(number: string, place: z.input<(typeof confirmContact)["input"]>): Promise<Pressed> {
+  return answer(number, await perform(confirmContact, (await person(number)).actor, place));
 }
 
 export async function sendCorrected(number: string, applicationId: string): Promise<Pressed> {

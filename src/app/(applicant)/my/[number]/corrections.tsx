@@ -1,7 +1,7 @@
 import Link from "next/link";
 import type { Locale } from "../../../../core/text/local-text";
 import { formatDate, formatMoment } from "../../../../text/format";
-import { say } from "../../../../text/say";
+import { sentence } from "../../../../text/sentence";
 import { gapHref, sectionPage } from "../../../../ui/application/applicant-step";
 import { ChangedAnswers } from "../../../../ui/application/changed-answers";
 import { CorrectionForm } from "../../../../ui/application/correction-form.client";
@@ -26,8 +26,8 @@ export function Corrections({ application, language }: PartProps) {
   const gaps = submitted.flatMap((r) => (r.kind === "sections" ? r.gaps : []));
   return (
     <section className="asks">
-      <h2>{say(language, "reopened.title")}</h2>
-      <p>{say(language, "reopened.until", { date: formatDate(language, reopening.due) })}</p>
+      <h2>{sentence(language, "reopened.title")}</h2>
+      <p>{sentence(language, "reopened.until", { date: formatDate(language, reopening.due) })}</p>
       <p className="pre-line">{reopening.reason}</p>
       <ul>
         {open.map((s) => (
@@ -41,7 +41,7 @@ export function Corrections({ application, language }: PartProps) {
       </ul>
       {gaps.length > 0 ? (
         <>
-          <p>{say(language, "reopened.missing", { count: gaps.length })}</p>
+          <p>{sentence(language, "reopened.missing", { count: gaps.length })}</p>
           <ul className="dashes">
             {gaps.map((gap) => {
               const section = application.sections.find((s) => s.key === gap.section && s.scope === gap.scope);
@@ -49,7 +49,7 @@ export function Corrections({ application, language }: PartProps) {
               return (
                 <li key={`${gap.scope}-${gap.section}-${gap.entry}-${gap.field}`}>
                   <Link href={gapHref(number, gap)}>
-                    {say(language, `gap.${gap.code}`, { field, section: section?.title[language] ?? gap.section })}
+                    {sentence(language, `gap.${gap.code}`, { field, section: section?.title[language] ?? gap.section })}
                   </Link>
                 </li>
               );
@@ -59,8 +59,8 @@ export function Corrections({ application, language }: PartProps) {
       ) : (
         <ConfirmPress
           action={sendCorrected.bind(null, number, application.id)}
-          label={say(language, "reopened.send")}
-          question={say(language, "reopened.sendAsk")}
+          label={sentence(language, "reopened.send")}
+          question={sentence(language, "reopened.sendAsk")}
           primary
           locale={language}
         />
@@ -74,11 +74,11 @@ export function Submitted({ application, language, lines }: PartProps & { lines:
   if (lines.length === 0) return null;
   return (
     <section>
-      <h2>{say(language, "submissions.title")}</h2>
+      <h2>{sentence(language, "submissions.title")}</h2>
       {lines.map((line) => (
         <details key={line.no} className="submission-line" open={lines.length > 1 && line === lines[0]}>
           <summary>
-            {say(language, "submissions.no", { no: line.no })}{" "}
+            {sentence(language, "submissions.no", { no: line.no })}{" "}
             <span className="quiet">
               {formatMoment(language, line.at, application.zone)} · {line.programmes.join(", ")}
             </span>
@@ -88,7 +88,7 @@ export function Submitted({ application, language, lines }: PartProps & { lines:
               changes={line.changes}
               locale={language}
               office={application.office}
-              none={say(language, "submissions.same")}
+              none={sentence(language, "submissions.same")}
             />
           ) : null}
         </details>
@@ -103,7 +103,9 @@ export function AskCorrection({ application, language }: PartProps) {
   if (request)
     return (
       <section className="asks">
-        <p>{say(language, "correction.asked", { when: formatMoment(language, request.askedAt, application.zone) })}</p>
+        <p>
+          {sentence(language, "correction.asked", { when: formatMoment(language, request.askedAt, application.zone) })}
+        </p>
         <p className="quiet pre-line">{request.text}</p>
       </section>
     );
@@ -114,7 +116,7 @@ export function AskCorrection({ application, language }: PartProps) {
   };
   return (
     <details id="correct">
-      <summary>{say(language, "correction.title")}</summary>
+      <summary>{sentence(language, "correction.title")}</summary>
       <CorrectionForm
         locale={language}
         parts={correctable.flatMap((place) => {

@@ -1,7 +1,7 @@
 import type { Locale } from "../../../../core/text/local-text";
 import { formatMoment } from "../../../../text/format";
-import { say } from "../../../../text/say";
-import { ReachPress } from "../../../../ui/contact/contact-press.client";
+import { sentence } from "../../../../text/sentence";
+import { ContactPress } from "../../../../ui/contact/contact-press.client";
 import type { MyApplication } from "../../../../views/application/application-data";
 import { askEarly } from "./application.action";
 
@@ -19,22 +19,22 @@ export function EarlyCases({
   const cases = application.cases.filter((c) => sections === undefined || sections.includes(c.section));
   if (cases.length === 0) return null;
   return (
-    <section className="early-cases" aria-label={say(language, "case.title")}>
-      <h2>{say(language, "case.title")}</h2>
-      <p className="quiet measure">{say(language, "case.lead")}</p>
-      <ul className="reach-list">
+    <section className="early-cases" aria-label={sentence(language, "case.title")}>
+      <h2>{sentence(language, "case.title")}</h2>
+      <p className="quiet measure">{sentence(language, "case.lead")}</p>
+      <ul className="plain-list">
         {cases.map(({ question, scope, section, entry, asks, title, answer, askedAt }) => (
           <li key={`${question} ${scope} ${section} ${entry}`}>
             <p>
               <span className="strong">{asks[language]}</span> · {title[language]}
             </p>
             {answer !== null ? (
-              <p>{say(language, answer === "accepted" ? "case.accepted" : "case.refused")}</p>
+              <p>{sentence(language, answer === "accepted" ? "case.accepted" : "case.refused")}</p>
             ) : askedAt !== null ? (
-              <p>{say(language, "case.asked", { when: formatMoment(language, askedAt, application.zone) })}</p>
+              <p>{sentence(language, "case.asked", { when: formatMoment(language, askedAt, application.zone) })}</p>
             ) : (
-              <ReachPress
-                label={say(language, "case.ask")}
+              <ContactPress
+                label={sentence(language, "case.ask")}
                 confirm={askEarly.bind(null, application.number, {
                   applicationId: application.id,
                   question,

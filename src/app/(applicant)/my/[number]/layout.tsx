@@ -1,7 +1,7 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
 import type { Locale } from "../../../../core/text/local-text";
-import { say } from "../../../../text/say";
+import { sentence } from "../../../../text/sentence";
 import { sectionPage } from "../../../../ui/application/applicant-step";
 import { SectionNav } from "../../../../ui/form/section-nav.client";
 import type { MyApplication } from "../../../../views/application/application-data";
@@ -15,7 +15,7 @@ function Contacts({ choices, language }: { choices: MyApplication["choices"]; la
   if (contacts.length === 0) return null;
   return (
     <footer className="contacts quiet">
-      {say(language, "app.contact")}{" "}
+      {sentence(language, "app.contact")}{" "}
       {contacts.map((c, i) => (
         <span key={c.email}>
           {i > 0 ? "; " : ""}
@@ -46,7 +46,7 @@ export default async function ApplicationLayout({
           {
             key: sectionPage(first.key, first.scope),
             pages: asked.map((s) => sectionPage(s.key, s.scope)),
-            title: say(language, "app.answers"),
+            title: sentence(language, "app.answers"),
             done: application.sections.every((s) => s.core === "declaration" || s.gaps.length === 0),
           },
         ]
@@ -60,9 +60,9 @@ export default async function ApplicationLayout({
     requirements.filter((r) => kinds.includes(r.kind)).every((r) => !["missing", "returned"].includes(r.standing));
   const declaration = application.sections.find((s) => s.core === "declaration");
   const items = [
-    { key: "choices", title: say(language, "choices.title"), done: application.choices.some((c) => !c.withdrawn) },
+    { key: "choices", title: sentence(language, "choices.title"), done: application.choices.some((c) => !c.withdrawn) },
     ...parts,
-    { key: "documents", title: say(language, "doc.title"), done: settled(["document"]) },
+    { key: "documents", title: sentence(language, "doc.title"), done: settled(["document"]) },
     ...(requirements.some((r) => r.kind === "fee")
       ? [
           {
@@ -80,7 +80,7 @@ export default async function ApplicationLayout({
     <div className="application">
       <header className="application-head">
         <p className="quiet">
-          <Link href="/my">{say(language, "nav.mine")}</Link> · {say(language, "mine.number", { number })}
+          <Link href="/my">{sentence(language, "nav.mine")}</Link> · {sentence(language, "mine.number", { number })}
         </p>
         <h1>
           <Link href={`/my/${number}`}>
@@ -94,9 +94,9 @@ export default async function ApplicationLayout({
       <SectionNav
         number={number}
         items={items}
-        overview={say(language, "form.toOverview")}
-        label={say(language, "app.sections")}
-        complete={say(language, "standing.complete")}
+        overview={sentence(language, "form.toOverview")}
+        label={sentence(language, "app.sections")}
+        complete={sentence(language, "standing.complete")}
       />
       <div className="application-body">
         {children}

@@ -1,6 +1,6 @@
 import type { Locale } from "../../../../core/text/local-text";
 import { formatDayInZone, formatMoment, formatZone } from "../../../../text/format";
-import { isTextKey, say } from "../../../../text/say";
+import { isTextKey, sentence } from "../../../../text/sentence";
 import { valueText } from "../../../../text/words/value-text";
 import { applicantStep, othersSentence, stepSentence } from "../../../../ui/application/applicant-step";
 import { LocalMoment } from "../../../../ui/frame/local-moment.client";
@@ -16,14 +16,14 @@ const DAY = 86_400_000;
 /** The applicant group, and what was stated that decides it. */
 function Group({ application, language }: PartProps) {
   const { groupTitle, groupBecause, office } = application;
-  if (!groupTitle) return <p className="quiet">{say(language, "app.groupOpen")}</p>;
+  if (!groupTitle) return <p className="quiet">{sentence(language, "app.groupOpen")}</p>;
   const stated = groupBecause
     .map(({ field, value }) => `${field.title[language]}: ${valueText(language, field, value, office)}`)
     .join("; ");
   return (
     <p className="quiet">
-      {say(language, "app.group", { group: groupTitle[language] })}
-      {stated ? ` ${say(language, "app.groupBecause", { stated })}` : ""}
+      {sentence(language, "app.group", { group: groupTitle[language] })}
+      {stated ? ` ${sentence(language, "app.groupBecause", { stated })}` : ""}
     </p>
   );
 }
@@ -38,8 +38,8 @@ export function NextStep({ application, language }: PartProps) {
   };
   const drafts = assessment.choices.filter((c) => c.stage === "preparing");
   return (
-    <section className="next-step" data-turn={assessment.file.turn} aria-label={say(language, "app.next")}>
-      <h2>{say(language, "app.next")}</h2>
+    <section className="next-step" data-turn={assessment.file.turn} aria-label={sentence(language, "app.next")}>
+      <h2>{sentence(language, "app.next")}</h2>
       <p className="serif next-sentence">{applicantStep(language, assessment, programmeOf)}</p>
       {assessment.file.besides.length > 0 ? (
         <ul className="dashes then">
@@ -57,8 +57,11 @@ export function NextStep({ application, language }: PartProps) {
         const days = Math.floor((Date.parse(c.closesAt) - Date.parse(now)) / DAY);
         return (
           <p key={c.id} className="quiet">
-            {say(language, "app.closes", { when: formatMoment(language, c.closesAt, zone), zone: formatZone(zone) })}{" "}
-            {days >= 0 ? say(language, "app.daysLeft", { days }) : ""}{" "}
+            {sentence(language, "app.closes", {
+              when: formatMoment(language, c.closesAt, zone),
+              zone: formatZone(zone),
+            })}{" "}
+            {days >= 0 ? sentence(language, "app.daysLeft", { days }) : ""}{" "}
             <LocalMoment instant={c.closesAt} officeZone={zone} locale={language} />
           </p>
         );
@@ -75,7 +78,7 @@ export function Others({ application, language }: PartProps) {
   if (waiting.length === 0) return null;
   return (
     <section>
-      <h2>{say(language, "app.others")}</h2>
+      <h2>{sentence(language, "app.others")}</h2>
       <ul className="dashes">
         {waiting.map((request) => {
           const state = `referee.state.${request.state}`;
@@ -85,7 +88,7 @@ export function Others({ application, language }: PartProps) {
               <span className="strong">{String(name ?? "—")}</span>{" "}
               <span className="quiet">
                 {isTextKey(state)
-                  ? say(language, state, { date: formatDayInZone(language, request.askedAt, application.zone) })
+                  ? sentence(language, state, { date: formatDayInZone(language, request.askedAt, application.zone) })
                   : ""}
               </span>
             </li>

@@ -2,7 +2,7 @@ import Link from "next/link";
 import type { ApplicantChoice, ApplicantRequirement } from "../../../../core/assessment/applicants-share";
 import type { Locale } from "../../../../core/text/local-text";
 import { formatDate, formatDayInZone, formatMoment } from "../../../../text/format";
-import { isTextKey, say } from "../../../../text/say";
+import { isTextKey, sentence } from "../../../../text/sentence";
 import { standingWord } from "../../../../text/words/standing";
 import { gapHref, requirementHref } from "../../../../ui/application/applicant-step";
 import { withdrawalFees } from "../../../../ui/application/withdrawal";
@@ -12,11 +12,11 @@ import type { MyApplication } from "../../../../views/application/application-da
 import { submissions } from "../../../../views/application/submissions";
 import { locale, see } from "../../../request";
 import { answerOffer, submitChoices, withdrawApplication } from "./application.action";
+import { ContactDetails } from "./contact-details";
 import { AskCorrection, Corrections, Submitted } from "./corrections";
 import { EarlyCases } from "./early-cases";
 import { loadApplication } from "./load";
 import { NextStep, Others } from "./next-step";
-import { Reach } from "./reach";
 import { Rules, ToldFinding } from "./rules";
 
 interface PartProps {
@@ -32,10 +32,10 @@ function Decisions({ application, language }: PartProps) {
     const key = `decision.${decision.kind}`;
     return (
       <section key={choice.id} className="decision">
-        <h2>{say(language, "decision.title")}</h2>
+        <h2>{sentence(language, "decision.title")}</h2>
         {isTextKey(key) ? (
           <p className="serif next-sentence">
-            {say(language, key, { programme, start: formatDate(language, choice.start) })}
+            {sentence(language, key, { programme, start: formatDate(language, choice.start) })}
           </p>
         ) : null}
         {decision.conditions.length > 0 ? (
@@ -45,30 +45,30 @@ function Decisions({ application, language }: PartProps) {
             ))}
           </ul>
         ) : null}
-        {decision.reason ? <p>{say(language, "decision.reason", { reason: decision.reason })}</p> : null}
+        {decision.reason ? <p>{sentence(language, "decision.reason", { reason: decision.reason })}</p> : null}
         {decision.answer ? (
           <p className="strong">
-            {say(language, decision.answer === "accepted" ? "decision.accepted" : "decision.declined", {
+            {sentence(language, decision.answer === "accepted" ? "decision.accepted" : "decision.declined", {
               date: decision.answeredAt ? formatDayInZone(language, decision.answeredAt, application.zone) : "",
             })}
           </p>
         ) : application.assessment.choices.some((c) => c.id === choice.id && c.closedAs === "offer lapsed") ? (
-          <p>{say(language, "decision.lapsed", { date: formatDate(language, decision.answerBy ?? "") })}</p>
+          <p>{sentence(language, "decision.lapsed", { date: formatDate(language, decision.answerBy ?? "") })}</p>
         ) : decision.answerBy ? (
           <>
-            <p>{say(language, "decision.answerBy", { date: formatDate(language, decision.answerBy) })}</p>
+            <p>{sentence(language, "decision.answerBy", { date: formatDate(language, decision.answerBy) })}</p>
             <div className="presses">
               <ConfirmPress
                 action={answerOffer.bind(null, application.number, application.id, choice.id, "accepted")}
-                label={say(language, "decision.accept")}
-                question={say(language, "decision.acceptAsk", { programme })}
+                label={sentence(language, "decision.accept")}
+                question={sentence(language, "decision.acceptAsk", { programme })}
                 primary
                 locale={language}
               />
               <ConfirmPress
                 action={answerOffer.bind(null, application.number, application.id, choice.id, "declined")}
-                label={say(language, "decision.decline")}
-                question={say(language, "decision.declineAsk", { programme })}
+                label={sentence(language, "decision.decline")}
+                question={sentence(language, "decision.declineAsk", { programme })}
                 locale={language}
               />
             </div>
@@ -83,7 +83,7 @@ function Asks({ application, language }: PartProps) {
   if (application.asks.length === 0) return null;
   return (
     <section className="asks">
-      <h2>{say(language, "app.asked")}</h2>
+      <h2>{sentence(language, "app.asked")}</h2>
       <ul>
         {application.asks.map((ask) => {
           const result = application.assessment.requirements.find(
@@ -95,9 +95,11 @@ function Asks({ application, language }: PartProps) {
               <Link href={result ? requirementHref(application.number, result) : `/my/${application.number}/documents`}>
                 {result?.title[language] ?? ask.requirement}
               </Link>{" "}
-              <span className="quiet">{say(language, "app.askedUntil", { date: formatDate(language, ask.due) })}</span>
+              <span className="quiet">
+                {sentence(language, "app.askedUntil", { date: formatDate(language, ask.due) })}
+              </span>
               <p>
-                {isTextKey(reason) ? `${say(language, reason)} ` : ""}
+                {isTextKey(reason) ? `${sentence(language, reason)} ` : ""}
                 {ask.text}
               </p>
             </li>
@@ -151,26 +153,29 @@ function missingLines(
       return [
         {
           href: requirementHref(application.number, r),
-          text: say(language, "gap.document", { title: r.title[language] }),
+          text: sentence(language, "gap.document", { title: r.title[language] }),
         },
       ];
     if (r.kind === "reference")
       return [
         {
           href: requirementHref(application.number, r),
-          text: say(language, "gap.reference", { title: r.title[language] }),
+          text: sentence(language, "gap.reference", { title: r.title[language] }),
         },
       ];
     if (r.kind === "fee")
       return [
-        { href: requirementHref(application.number, r), text: say(language, "gap.fee", { title: r.title[language] }) },
+        {
+          href: requirementHref(application.number, r),
+          text: sentence(language, "gap.fee", { title: r.title[language] }),
+        },
       ];
     return r.gaps.map((gap) => {
       const section = application.sections.find((s) => s.key === gap.section && s.scope === gap.scope);
       const field = section?.fields.find((f) => f.key === gap.field)?.title[language] ?? gap.field;
       return {
         href: gapHref(application.number, gap),
-        text: say(language, `gap.${gap.code}`, { field, section: section?.title[language] ?? gap.section }),
+        text: sentence(language, `gap.${gap.code}`, { field, section: section?.title[language] ?? gap.section }),
       };
     });
   });
@@ -181,14 +186,14 @@ function Barred({ application, language, choice, title }: PartProps & { choice: 
   return (
     <section className="submission">
       <h2>{title}</h2>
-      <p className="strong">{say(language, "app.barred")}</p>
+      <p className="strong">{sentence(language, "app.barred")}</p>
       {choice.findings.map((finding) => (
         <ToldFinding key={finding.key} finding={finding} application={application} language={language} />
       ))}
-      <p>{say(language, "app.barredThen")}</p>
+      <p>{sentence(language, "app.barredThen")}</p>
       <p className="presses">
         <Link className="plain-button" href={`/my/${application.number}/choices`}>
-          {say(language, "choices.title")}
+          {sentence(language, "choices.title")}
         </Link>
       </p>
     </section>
@@ -205,9 +210,9 @@ function Submission({ application, language, choice }: PartProps & { choice: App
   return (
     <section className="submission">
       <h2>
-        {say(language, "app.submit")} · {title}
+        {sentence(language, "app.submit")} · {title}
       </h2>
-      <p>{say(language, "app.missing", { count: lines.length })}</p>
+      <p>{sentence(language, "app.missing", { count: lines.length })}</p>
       <ul className="dashes" data-testid="missing">
         {lines.map((line) => (
           <li key={line.href + line.text}>
@@ -218,29 +223,31 @@ function Submission({ application, language, choice }: PartProps & { choice: App
       {application.lackingChoices > 0 ? (
         <p>
           <Link href={`/my/${application.number}/choices`}>
-            {say(language, "app.moreChoices", { count: application.lackingChoices })}
+            {sentence(language, "app.moreChoices", { count: application.lackingChoices })}
           </Link>
         </p>
       ) : null}
       {unpromised ? (
         <p>
-          <Link href={`/my/${application.number}/choices`}>{say(language, "app.undertaking")}</Link>
+          <Link href={`/my/${application.number}/choices`}>{sentence(language, "app.undertaking")}</Link>
         </p>
       ) : null}
       {choice.round === "not yet open" ? (
         <p>
-          {say(language, "app.waitsForOpening", { when: formatMoment(language, choice.opensAt, application.zone) })}
+          {sentence(language, "app.waitsForOpening", {
+            when: formatMoment(language, choice.opensAt, application.zone),
+          })}
         </p>
       ) : null}
       <div className="presses">
         <Link className="plain-button" href={`/my/${application.number}/review`}>
-          {say(language, "app.review")}
+          {sentence(language, "app.review")}
         </Link>
         {lines.length === 0 && application.lackingChoices === 0 && !unpromised && choice.round === "open" ? (
           <ConfirmPress
             action={submitChoices.bind(null, application.number, application.id, choice.id)}
-            label={say(language, "app.submit")}
-            question={say(language, "app.submitAsk", { programme: title })}
+            label={sentence(language, "app.submit")}
+            question={sentence(language, "app.submitAsk", { programme: title })}
             primary
             locale={language}
           />
@@ -259,25 +266,25 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
   const submitted = application.choices.some((c) => c.submittedAt);
   const lines = submitted ? await see(submissions, actor, { number }) : null;
   const open = assessment.choices.some((c) => c.stage !== "closed");
-  const urgent = application.reach.some((p) => p.reached === "fails" || p.askedAt !== null);
+  const urgent = application.contacts.some((p) => p.reached === "fails" || p.askedAt !== null);
   const erased = application.events.findLast((e) => e.act === "erase-draft");
   return (
     <>
       <NextStep application={application} language={language} />
       {erased && !open ? (
         <p className="notice">
-          {say(language, "app.erased", { when: formatMoment(language, erased.at, application.zone) })}
+          {sentence(language, "app.erased", { when: formatMoment(language, erased.at, application.zone) })}
         </p>
       ) : null}
       <Decisions application={application} language={language} />
       <Asks application={application} language={language} />
       <EarlyCases application={application} language={language} />
       <Corrections application={application} language={language} />
-      {submitted && open && urgent ? <Reach application={application} language={language} /> : null}
+      {submitted && open && urgent ? <ContactDetails application={application} language={language} /> : null}
       <Others application={application} language={language} />
       <Rules application={application} language={language} />
       {application.carried && !submitted ? (
-        <p className="notice">{say(language, "app.carried", { number: application.carried.from })}</p>
+        <p className="notice">{sentence(language, "app.carried", { number: application.carried.from })}</p>
       ) : null}
       {assessment.choices
         .filter((c) => c.stage === "preparing")
@@ -288,11 +295,11 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
         .filter((c) => c.closedAs === "lapsed")
         .map((c) => (
           <p key={c.id} className="notice">
-            {say(language, "app.roundClosed", { when: formatMoment(language, c.closesAt, application.zone) })}
+            {sentence(language, "app.roundClosed", { when: formatMoment(language, c.closesAt, application.zone) })}
           </p>
         ))}
       <section>
-        <h2>{say(language, "app.what")}</h2>
+        <h2>{sentence(language, "app.what")}</h2>
         <ul className="big-comb">
           {assessment.requirements
             .filter((r) => r.kind !== "deed" || r.standing !== "not needed")
@@ -308,26 +315,26 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
       </section>
       <Submitted application={application} language={language} lines={lines ?? []} />
       <section>
-        <h2>{say(language, "app.history")}</h2>
+        <h2>{sentence(language, "app.history")}</h2>
         <ol className="history">
           {application.events.map((event) => {
             const key = `event.${event.act}`;
             return (
               <li key={event.at + event.act}>
                 <span className="quiet">{formatMoment(language, event.at, application.zone)}</span>{" "}
-                {isTextKey(key) ? say(language, key) : event.act}
+                {isTextKey(key) ? sentence(language, key) : event.act}
               </li>
             );
           })}
         </ol>
       </section>
-      {submitted && open && !urgent ? <Reach application={application} language={language} /> : null}
+      {submitted && open && !urgent ? <ContactDetails application={application} language={language} /> : null}
       <AskCorrection application={application} language={language} />
       {open ? (
         <ConfirmPress
           action={withdrawApplication.bind(null, number, application.id)}
-          label={say(language, "app.withdraw")}
-          question={`${say(language, "app.withdrawAsk", { number })} ${withdrawalFees(language, application, [
+          label={sentence(language, "app.withdraw")}
+          question={`${sentence(language, "app.withdrawAsk", { number })} ${withdrawalFees(language, application, [
             "file",
             ...application.choices.map((c) => c.id),
           ])}`}

@@ -1,6 +1,6 @@
 import type { ExplainedFinding } from "../../../../core/file/result";
 import type { Locale } from "../../../../core/text/local-text";
-import { say } from "../../../../text/say";
+import { sentence } from "../../../../text/sentence";
 import { localTitles } from "../../../../text/words/trace";
 import { TraceTree } from "../../../../ui/assessment/trace-tree";
 import type { MyApplication } from "../../../../views/application/application-data";
@@ -19,9 +19,9 @@ export function ToldFinding({
   return (
     <details className="finding" data-finding={finding.finding}>
       <summary>
-        <strong>{say(language, `check.finding.${finding.finding}`)}</strong> · {finding.title[language]}{" "}
+        <strong>{sentence(language, `check.finding.${finding.finding}`)}</strong> · {finding.title[language]}{" "}
         <span className="quiet">
-          {say(language, finding.basis === "confirmed" ? "app.ruleConfirmed" : "app.ruleClaimed")}
+          {sentence(language, finding.basis === "confirmed" ? "app.ruleConfirmed" : "app.ruleClaimed")}
         </span>
       </summary>
       {trace.leaf || trace.parts ? (
@@ -34,7 +34,7 @@ export function ToldFinding({
           />
         </ul>
       ) : null}
-      {way ? <p className="quiet">{say(language, "app.ruleWay", { way: way[language] })}</p> : null}
+      {way ? <p className="quiet">{sentence(language, "app.ruleWay", { way: way[language] })}</p> : null}
     </details>
   );
 }
@@ -49,10 +49,10 @@ export function Rules({ application, language }: { application: MyApplication; l
     return (
       <section key={choice.id} className="told-rules">
         <h2>
-          {say(language, "app.rules")} ·{" "}
+          {sentence(language, "app.rules")} ·{" "}
           {programme ? `${programme.award} ${programme.title[language]}` : choice.programme}
         </h2>
-        <p className="quiet">{say(language, "app.rulesNote")}</p>
+        <p className="quiet">{sentence(language, "app.rulesNote")}</p>
         {choice.findings.map((f) => (
           <ToldFinding key={f.key} finding={f} application={application} language={language} />
         ))}

@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { say } from "../../../../text/say";
+import { sentence } from "../../../../text/sentence";
 import { choiceRuleLines } from "../../../../text/words/choice-rules";
 import { fieldName } from "../../../../text/words/code-lists";
 import { AlikeNotes } from "../../../../ui/catalogue/finder/hit";
@@ -23,7 +23,7 @@ export default async function ProgrammePage({
   const { code } = await params;
   const query = readQuery(await searchParams);
   const language = await locale();
-  const t = (key: Parameters<typeof say>[1]) => say(language, key);
+  const t = (key: Parameters<typeof sentence>[1]) => sentence(language, key);
   const data = await see(finder, VISITOR, { code, citizenships: [...query.citizenships], residence: query.residence });
   const hit = data?.hits[0];
   if (!data || !hit) notFound();
@@ -38,7 +38,7 @@ export default async function ProgrammePage({
         {hit.code} · {programmeLine(hit, language)}
       </p>
       {hit.partner ? (
-        <p>{say(language, "finder.partner", { partner: hit.partner, office: data.office[language] })}</p>
+        <p>{sentence(language, "finder.partner", { partner: hit.partner, office: data.office[language] })}</p>
       ) : null}
       <p className="measure lead">{hit.description[language]}</p>
       <AlikeNotes hit={hit} language={language} />
@@ -47,7 +47,7 @@ export default async function ProgrammePage({
       <section>
         <h2>{t("programme.rounds")}</h2>
         {data.group ? (
-          <p className="quiet">{say(language, "finder.group", { group: data.group.title[language] })}</p>
+          <p className="quiet">{sentence(language, "finder.group", { group: data.group.title[language] })}</p>
         ) : null}
         <p>
           <ZoneNote zone={data.zone} language={language} />
@@ -55,11 +55,11 @@ export default async function ProgrammePage({
         {hit.rounds.map((round) => (
           <div key={round.roundId} className="round" data-state={round.state}>
             <p>
-              <strong>{say(language, `finder.state.${round.state}`)}</strong>
-              {hit.rounds.length > 1 ? ` · ${say(language, "finder.round", { key: round.key })}` : ""}
+              <strong>{sentence(language, `finder.state.${round.state}`)}</strong>
+              {hit.rounds.length > 1 ? ` · ${sentence(language, "finder.round", { key: round.key })}` : ""}
             </p>
             <Deadlines round={round} zone={data.zone} language={language} />
-            <p className="quiet">{say(language, "finder.promise", { days: round.promiseDays })}</p>
+            <p className="quiet">{sentence(language, "finder.promise", { days: round.promiseDays })}</p>
             {round.state === "coming" ? <p>{t(round.prepareBefore ? "finder.prepare" : "finder.noPrepare")}</p> : null}
             {round.state === "open" || (round.state === "coming" && round.prepareBefore) ? (
               <Link className="press" href={`/apply/${round.roundId}`} prefetch={false}>

@@ -1,7 +1,7 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
 import { formatDate, languageName } from "../../../../text/format";
-import { say } from "../../../../text/say";
+import { sentence } from "../../../../text/sentence";
 import { fieldName } from "../../../../text/words/code-lists";
 import { personString, readQuery, type SearchParams } from "../../../../ui/catalogue/finder/query";
 import { Deadlines, programmeName } from "../../../../ui/catalogue/programme";
@@ -15,7 +15,7 @@ export default async function ComparePage({ searchParams }: { searchParams: Prom
   const params = await searchParams;
   const query = readQuery(params);
   const language = await locale();
-  const t = (key: Parameters<typeof say>[1]) => say(language, key);
+  const t = (key: Parameters<typeof sentence>[1]) => sentence(language, key);
   const codes = [params.code ?? []].flat().slice(0, MOST);
   const data = await see(finder, VISITOR, { citizenships: [...query.citizenships], residence: query.residence });
   const hits = codes.flatMap((code) => data?.hits.find((h) => h.code === code) ?? []);
@@ -38,18 +38,18 @@ export default async function ComparePage({ searchParams }: { searchParams: Prom
       t("programme.rounds"),
       (h) => (
         <>
-          <strong>{say(language, `finder.state.${h.round.state}`)}</strong>
+          <strong>{sentence(language, `finder.state.${h.round.state}`)}</strong>
           <Deadlines round={h.round} zone={data.zone} language={language} />
         </>
       ),
     ],
-    [t("finder.level"), (h) => say(language, `level.${h.level}`)],
+    [t("finder.level"), (h) => sentence(language, `level.${h.level}`)],
     [t("finder.field"), (h) => h.fields.map((f) => fieldName(language, f)).join(", ")],
     [t("finder.start"), (h) => formatDate(language, h.startsOn)],
-    ["ECTS", (h) => `${h.ects} · ${say(language, "finder.months", { count: h.months })}`],
+    ["ECTS", (h) => `${h.ects} · ${sentence(language, "finder.months", { count: h.months })}`],
     [t("finder.language"), (h) => languageName(language, h.language)],
     [t("finder.campus"), (h) => h.campuses.map((c) => c.title[language]).join(", ")],
-    [t("apply.mode"), (h) => h.modes.map((m) => say(language, `mode.${m}`)).join(", ")],
+    [t("apply.mode"), (h) => h.modes.map((m) => sentence(language, `mode.${m}`)).join(", ")],
     [t("programme.prerequisites"), (h) => h.prerequisites?.[language] ?? "—"],
     [
       t("programme.needs"),

@@ -1,6 +1,7 @@
 import Link from "next/link";
 import { standsFor } from "../../../../core/catalogue/choice-rules";
 import type { ChoiceResult } from "../../../../core/file/result";
+import type { ActOnFile } from "../../../../core/file-acts/file-acts";
 import { formatDate, formatMoment, formatZone } from "../../../../text/format";
 import { REASON_WORDS } from "../../../../text/words/office";
 import { type ChoiceActs, ExtendForm, MoveForm, PlaceForm } from "../../../../ui/application/choice-acts.client";
@@ -43,7 +44,7 @@ function Facts({ data, choice, result }: { data: FileData; choice: Choice; resul
   );
 }
 
-function Rulebook({ data, choice, lead, acts }: { data: FileData; choice: Choice; lead: boolean; acts: ChoiceActs }) {
+function Rulebook({ data, choice, lead, act }: { data: FileData; choice: Choice; lead: boolean; act: ActOnFile }) {
   const { rulebook, newest } = choice;
   const older = newest.id !== rulebook.id;
   return (
@@ -60,7 +61,7 @@ function Rulebook({ data, choice, lead, acts }: { data: FileData; choice: Choice
         )}
       </p>
       {older && lead && choice.submittedAt && !choice.withdrawnAt ? (
-        <MoveForm name={data.name} version={newest.version} move={(reason) => acts.move(choice.id, reason)} />
+        <MoveForm choice={choice.id} name={data.name} version={newest.version} act={act} />
       ) : null}
     </>
   );
@@ -102,13 +103,13 @@ export function Choices({ data, lead, acts }: { data: FileData; lead: boolean; a
               <span className="quiet">{standing(data, choice, result)}</span>
             </h2>
             <Facts data={data} choice={choice} result={result} />
-            <Rulebook data={data} choice={choice} lead={lead} acts={acts} />
+            <Rulebook data={data} choice={choice} lead={lead} act={acts.act} />
             {choice.submittedAt && !choice.withdrawnAt && !choice.decision ? (
               <PlaceForm
                 choice={choice.id}
                 name={data.name || "the applicant"}
                 offered={choice.offered}
-                place={acts.place}
+                act={acts.act}
               />
             ) : null}
             {choice.submittedAt && !choice.withdrawnAt && !choice.decision ? (
@@ -117,7 +118,8 @@ export function Choices({ data, lead, acts }: { data: FileData; lead: boolean; a
                 choice={choice.id}
                 now={choice.offered.now}
                 name={data.name || "the applicant"}
-                acts={acts}
+                act={acts.act}
+                look={acts.look}
               />
             ) : null}
             {choice.submittedAt || choice.withdrawnAt ? null : (

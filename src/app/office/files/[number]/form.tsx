@@ -1,28 +1,28 @@
+import type { ActOnFile } from "../../../../core/file-acts/file-acts";
 import { formatDate, formatMoment } from "../../../../text/format";
 import { valueText } from "../../../../text/words/value-text";
 import { ChangedAnswers } from "../../../../ui/application/changed-answers";
-import { type ReopenActs, ReopenForm, ReopenPresses } from "../../../../ui/application/reopen-form.client";
+import { RefuseCorrection, ReopenForm, ReopenPresses } from "../../../../ui/application/reopen-form.client";
 import { EducationLine } from "../../../../ui/assessment/education-line";
-import { WithReason } from "../../../../ui/assessment/with-reason.client";
-import { Digest, type WriteDigest } from "../../../../ui/copies/section-summary.client";
+import { SectionSummary } from "../../../../ui/copies/section-summary.client";
 import type { SubmissionLine } from "../../../../views/application/submissions";
 import type { FileData, FileReopening } from "../../../../views/assessment/file-data";
 
 const LONG_TEXT = 200;
 
 /** Where a section is said in short: lists and long texts, which those who assess need not read whole. */
-function digestible(
+function summarisable(
   { key, repeats }: FileData["sections"][number],
   own: FileData["values"],
-  { digests }: FileData,
+  { summaries }: FileData,
 ): readonly string[] {
   const long = repeats || own.some((v) => typeof v.claim === "string" && v.claim.length > LONG_TEXT);
-  const said = digests.filter((d) => d.section === key).map((d) => d.scope);
+  const said = summaries.filter((d) => d.section === key).map((d) => d.scope);
   return [...new Set([...(long ? own.map((v) => v.scope) : []), ...said])];
 }
 
 /** The answers as they stand, claims with what the office made of them. */
-function Answers({ data, write }: { data: FileData; write: WriteDigest }) {
+function Answers({ data, act }: { data: FileData; act: ActOnFile }) {
   return data.sections.map((section) => {
     const own = data.values.filter((v) => v.section === section.key && v.claim !== null && v.claim !== "");
     const entries = [...new Set(own.map((v) => v.entry))];
@@ -30,13 +30,12 @@ function Answers({ data, write }: { data: FileData; write: WriteDigest }) {
       <section key={section.key}>
         <h2>{section.title.en}</h2>
         {entries.length === 0 ? <p className="quiet">Nothing here.</p> : null}
-        {digestible(section, own, data).map((scope) => (
-          <Digest
+        {summarisable(section, own, data).map((scope) => (
+          <SectionSummary
             key={scope}
-            applicationId={data.id}
             place={{ scope, section: section.key }}
-            said={data.digests.find((d) => d.scope === scope && d.section === section.key) ?? null}
-            write={write}
+            said={data.summaries.find((d) => d.scope === scope && d.section === section.key) ?? null}
+            act={act}
           />
         ))}
         {entries.map((entry) => (
@@ -59,7 +58,7 @@ function Answers({ data, write }: { data: FileData; write: WriteDigest }) {
   });
 }
 
-function Reopening({ data, reopening, acts }: { data: FileData; reopening: FileReopening; acts: ReopenActs }) {
+function Reopening({ data, reopening, act }: { data: FileData; reopening: FileReopening; act: ActOnFile }) {
   const titles = reopening.sections.map(
     (s) => data.reopenable.find((r) => r.scope === s.scope && r.section === s.section)?.title ?? s.section,
   );
@@ -76,13 +75,13 @@ function Reopening({ data, reopening, acts }: { data: FileData; reopening: FileR
           The applicant sent it on {formatMoment("en", reopening.answeredAt, data.zone)}. What changed stands below.
         </p>
       ) : null}
-      <ReopenPresses sent={reopening.answeredAt !== null} acts={acts} />
+      <ReopenPresses sent={reopening.answeredAt !== null} act={act} />
     </section>
   );
 }
 
 /** What the applicant wants to correct: refused here, or granted by opening the sections, which stand below, chosen already. */
-function Wish({ data, acts }: { data: FileData; acts: ReopenActs }) {
+function Wish({ data, act }: { data: FileData; act: ActOnFile }) {
   const { request } = data;
   if (!request) return null;
   const titles = request.sections.map(
@@ -95,13 +94,7 @@ function Wish({ data, acts }: { data: FileData; acts: ReopenActs }) {
         <span className="strong">{titles.join(", ")}</span>, asked on {formatMoment("en", request.askedAt, data.zone)}.
       </p>
       <p className="quiet pre-line">{request.text}</p>
-      <WithReason
-        open="Refuse it"
-        does="Refuse the correction"
-        label="Why not (the applicant reads this)"
-        consequence="The form stays as it was submitted, and the applicant is told why."
-        act={acts.refuse}
-      />
+      <RefuseCorrection act={act} />
     </section>
   );
 }
@@ -127,14 +120,12 @@ export function Form({
   data,
   lines,
   askDay,
-  acts,
-  digest,
+  act,
 }: {
   data: FileData;
   lines: readonly SubmissionLine[];
   askDay: string;
-  acts: ReopenActs;
-  digest: WriteDigest;
+  act: ActOnFile;
 }) {
   const reopen =
     data.reopenable.length > 0 && data.assessment.file.stage !== "closed" ? (
@@ -143,7 +134,7 @@ export function Form({
         sections={data.reopenable}
         asked={data.request?.sections ?? []}
         due={askDay}
-        acts={acts}
+        act={act}
       />
     ) : null;
   return (
@@ -156,17 +147,17 @@ export function Form({
           Answers and documents in one PDF
         </a>
       </p>
-      <Wish data={data} acts={acts} />
+      <Wish data={data} act={act} />
       {data.reopenings
         .filter((r) => r.readAt === null)
         .map((r) => (
-          <Reopening key={r.id} data={data} reopening={r} acts={acts} />
+          <Reopening key={r.id} data={data} reopening={r} act={act} />
         ))}
       {data.request ? reopen : null}
       <Submissions data={data} lines={lines} />
       {data.request ? null : reopen}
       <EducationLine zone={data.zone} values={data.values} now={data.now} start={data.choices[0]?.start ?? null} />
-      <Answers data={data} write={digest} />
+      <Answers data={data} act={act} />
     </div>
   );
 }

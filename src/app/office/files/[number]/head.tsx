@@ -17,7 +17,7 @@ const TABS = [
   ["form", "Form"],
   ["choices", "Choices"],
   ["what-if", "What if"],
-  ["reach", "Calls and post"],
+  ["contact", "Calls and post"],
   ["history", "History"],
   ["messages", "Messages"],
 ] as const;

@@ -1,12 +1,13 @@
 import { notFound } from "next/navigation";
 import { workingCalendar } from "../../../../core/calendar/working-days";
+import type { ActOnFile } from "../../../../core/file-acts/file-acts";
 import { holds, OFFICE } from "../../../../core/rights/actor";
 import { formatDay } from "../../../../core/time/day";
 import { zoneTable } from "../../../../core/time/zone";
 import { proposedDay } from "../../../../text/words/office";
 import { Doubles } from "../../../../ui/assessment/doubles.client";
 import { WhatIf } from "../../../../ui/assessment/what-if.client";
-import { Reach } from "../../../../ui/contact/contact-list.client";
+import { ContactList } from "../../../../ui/contact/contact-list.client";
 import { FileWork } from "../../../../ui/file/file-work.client";
 import { FileMessages } from "../../../../ui/mail/file-messages.client";
 import { Alike, AlikeLines } from "../../../../ui/statements/alike.client";
@@ -44,58 +45,31 @@ export default async function FilePage({
   if (!data) notFound();
   const calendar = workingCalendar(data.calendar);
   const askDay = formatDay(proposedDay(calendar, zoneTable(data.zone), Date.parse(data.now), data.office.targets.ask));
+  const act = actions.actOnFile.bind(null, number, data.id) as ActOnFile; // what it takes hangs on the name it is called with
   const lead = holds(actor, ["lead officer"]);
   return (
     <div className="file">
       <Head data={data} show={show} />
-      <Doubles doubles={data.doubles} judge={actions.judgeSame.bind(null, number, data.id)} />
+      <Doubles doubles={data.doubles} act={act} />
       <AlikeLines number={number} likenesses={data.likenesses} shown={show === "alike" ? otherId : null} />
       {show === "alike" ? (
-        <Alike
-          key={otherId}
-          number={number}
-          name={data.name}
-          zone={data.zone}
-          comparison={alike}
-          judge={actions.judgeAlike.bind(null, number)}
-          applicationId={data.id}
-        />
+        <Alike key={otherId} number={number} name={data.name} zone={data.zone} comparison={alike} act={act} />
       ) : null}
       {show === "history" ? <History data={data} /> : null}
-      {show === "messages" ? (
-        <FileMessages messages={mails ?? []} zone={data.zone} send={actions.mailAgain.bind(null, number, data.id)} />
-      ) : null}
-      {show === "reach" ? (
-        <Reach data={data} note={actions.noteReachOf.bind(null, number)} ask={actions.askReachOf.bind(null, number)} />
-      ) : null}
+      {show === "messages" ? <FileMessages messages={mails ?? []} zone={data.zone} act={act} /> : null}
+      {show === "contact" ? <ContactList data={data} act={act} /> : null}
       {show === "choices" ? (
         <Choices
           data={data}
           lead={lead}
           acts={{
+            act,
             extend: actions.extend.bind(null, number, data.id),
-            move: actions.move.bind(null, number, data.id),
-            place: actions.place.bind(null, number, data.id),
             look: actions.lookElsewhere.bind(null, number),
-            moveTo: actions.moveTo.bind(null, number, data.id),
-            suggest: actions.suggest.bind(null, number, data.id),
           }}
         />
       ) : null}
-      {show === "form" ? (
-        <Form
-          data={data}
-          lines={lines ?? []}
-          askDay={askDay}
-          digest={actions.digestOf.bind(null, number)}
-          acts={{
-            reopen: actions.reopen.bind(null, number, data.id),
-            refuse: actions.refuseWish.bind(null, number, data.id),
-            read: actions.read.bind(null, number, data.id),
-            end: actions.end.bind(null, number, data.id),
-          }}
-        />
-      ) : null}
+      {show === "form" ? <Form data={data} lines={lines ?? []} askDay={askDay} act={act} /> : null}
       {supposed ? (
         <WhatIf
           first={supposed}
@@ -105,40 +79,7 @@ export default async function FilePage({
           suppose={actions.suppose.bind(null, number)}
         />
       ) : null}
-      {show === "" ? (
-        <FileWork
-          data={data}
-          me={{ id: actor.id, lead }}
-          askDay={askDay}
-          acts={{
-            accept: actions.accept.bind(null, number),
-            sendBack: actions.sendBack.bind(null, number),
-            ask: actions.ask.bind(null, number),
-            settle: actions.settle.bind(null, number),
-            undo: actions.undo.bind(null, number),
-            confirm: actions.confirm.bind(null, number),
-            takeBackLine: actions.takeBack.bind(null, number),
-            excuse: actions.excuse.bind(null, number),
-            override: actions.override.bind(null, number),
-            endOverride: actions.unsay.bind(null, number),
-            ruleOn: actions.ruleOn.bind(null, number),
-            endCaseRuling: actions.unrule.bind(null, number),
-            remindSignature: actions.askToSign.bind(null, number),
-            doDeed: actions.doDeedOf.bind(null, number),
-            undoDeed: actions.undoDeedOf.bind(null, number),
-            setAside: actions.setAside.bind(null, number),
-            noteKeeper: actions.noteKeeperOf.bind(null, number),
-            noteLink: actions.noteLinkOf.bind(null, number),
-            askRegistry: actions.askRegistryAbout.bind(null, number),
-            takeRegistry: actions.takeRegistry.bind(null, number),
-            leaveOutPage: actions.leaveOut.bind(null, number),
-            take: actions.take.bind(null, number),
-            prepare: actions.prepare.bind(null, number),
-            drop: actions.drop.bind(null, number),
-            release: actions.release.bind(null, number),
-          }}
-        />
-      ) : null}
+      {show === "" ? <FileWork data={data} me={{ id: actor.id, lead }} askDay={askDay} act={act} /> : null}
     </div>
   );
 }

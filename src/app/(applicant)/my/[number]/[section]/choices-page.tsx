@@ -2,7 +2,7 @@ import Link from "next/link";
 import type { ApplicantChoice } from "../../../../../core/assessment/applicants-share";
 import type { Locale } from "../../../../../core/text/local-text";
 import { formatDayInZone, formatMoment, formatZone } from "../../../../../text/format";
-import { say } from "../../../../../text/say";
+import { sentence } from "../../../../../text/sentence";
 import { type ChoiceLine, ChoiceList } from "../../../../../ui/application/choice-list.client";
 import { withdrawalFees } from "../../../../../ui/application/withdrawal";
 import { ConfirmPress } from "../../../../../ui/frame/confirm-press.client";
@@ -20,18 +20,18 @@ function timeLine(
 ): string {
   const moment = (instant: string) =>
     `${formatMoment(language, instant, application.zone)} (${formatZone(application.zone)})`;
-  if (choice.withdrawn) return say(language, "choices.withdrawn");
+  if (choice.withdrawn) return sentence(language, "choices.withdrawn");
   if (choice.submittedAt)
-    return say(language, "choices.submitted", {
+    return sentence(language, "choices.submitted", {
       date: formatDayInZone(language, choice.submittedAt, application.zone),
     });
   if (!result) return "";
-  if (result.closedAs === "lapsed") return say(language, "choices.lapsed");
-  if (result.round === "not yet open") return say(language, "finder.opens", { when: moment(result.opensAt) });
+  if (result.closedAs === "lapsed") return sentence(language, "choices.lapsed");
+  if (result.round === "not yet open") return sentence(language, "finder.opens", { when: moment(result.opensAt) });
   if (application.now >= result.closesAt)
-    return say(language, "choices.grace", { when: moment(result.closesAt), until: moment(result.acceptsUntil) });
-  if (choice.extendedTo) return say(language, "choices.extended", { when: moment(result.closesAt) });
-  return say(language, "app.closes", {
+    return sentence(language, "choices.grace", { when: moment(result.closesAt), until: moment(result.acceptsUntil) });
+  if (choice.extendedTo) return sentence(language, "choices.extended", { when: moment(result.closesAt) });
+  return sentence(language, "app.closes", {
     when: formatMoment(language, result.closesAt, application.zone),
     zone: formatZone(application.zone),
   });
@@ -44,7 +44,7 @@ function lineOf(application: MyApplication, choice: Choice, language: Locale): C
   const pick = (
     name: "campus" | "mode" | "track",
     options: readonly { readonly value: string; readonly label: string }[],
-  ) => (options.length > 1 ? [{ name, label: say(language, `apply.${name}`), value: choice[name], options }] : []);
+  ) => (options.length > 1 ? [{ name, label: sentence(language, `apply.${name}`), value: choice[name], options }] : []);
   const missing = result?.missing.length ?? 0;
   return {
     id: choice.id,
@@ -54,8 +54,8 @@ function lineOf(application: MyApplication, choice: Choice, language: Locale): C
     lacks:
       result?.stage === "preparing"
         ? missing === 0
-          ? say(language, "choices.ready")
-          : say(language, "app.missing", { count: missing }).replace(/ ?:$/u, "")
+          ? sentence(language, "choices.ready")
+          : sentence(language, "app.missing", { count: missing }).replace(/ ?:$/u, "")
         : null,
     live: !choice.withdrawn,
     fees: withdrawalFees(
@@ -75,7 +75,7 @@ function lineOf(application: MyApplication, choice: Choice, language: Locale): C
       ),
       ...pick(
         "mode",
-        choice.offered.modes.map((m) => option(m, say(language, `mode.${m}`))),
+        choice.offered.modes.map((m) => option(m, sentence(language, `mode.${m}`))),
       ),
     ],
   };
@@ -88,7 +88,7 @@ function Undertaking({ application, language }: { application: MyApplication; la
   const live = application.choices.filter((c) => !c.withdrawn);
   return (
     <section className="undertaking">
-      <h3>{say(language, "choices.undertaking")}</h3>
+      <h3>{sentence(language, "choices.undertaking")}</h3>
       <ol className="quiet">
         {live.map((c) => (
           <li key={c.id}>
@@ -99,7 +99,7 @@ function Undertaking({ application, language }: { application: MyApplication; la
       <blockquote className="to-sign">{undertaking.text[language]}</blockquote>
       {undertaking.givenAt ? (
         <p className="quiet">
-          {say(language, "choices.promised", {
+          {sentence(language, "choices.promised", {
             when: formatMoment(language, undertaking.givenAt, application.zone),
           })}
         </p>
@@ -112,7 +112,7 @@ function Undertaking({ application, language }: { application: MyApplication; la
             application.id,
             live.map((c) => c.id),
           )}
-          label={say(language, "choices.promise")}
+          label={sentence(language, "choices.promise")}
           question={undertaking.text[language]}
           primary
           locale={language}
@@ -126,7 +126,7 @@ function Undertaking({ application, language }: { application: MyApplication; la
 export function ChoicesPage({ application, language }: { application: MyApplication; language: Locale }) {
   return (
     <>
-      <h2 className="page-title">{say(language, "choices.title")}</h2>
+      <h2 className="page-title">{sentence(language, "choices.title")}</h2>
       <ChoiceList
         lines={application.choices.map((c) => lineOf(application, c, language))}
         ranked={application.ranked && !application.choices.some((c) => c.decision)}
@@ -138,7 +138,7 @@ export function ChoicesPage({ application, language }: { application: MyApplicat
       <Undertaking application={application} language={language} />
       <p className="page-foot">
         <Link className="plain-button" href="/">
-          {say(language, "choices.add")}
+          {sentence(language, "choices.add")}
         </Link>
       </p>
     </>

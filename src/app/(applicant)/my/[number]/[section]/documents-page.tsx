@@ -1,7 +1,7 @@
 import { DEFAULT_MOST_BYTES } from "../../../../../core/evidence/limits";
 import type { Locale } from "../../../../../core/text/local-text";
 import { formatBytes, formatDate } from "../../../../../text/format";
-import { isTextKey, say } from "../../../../../text/say";
+import { isTextKey, sentence } from "../../../../../text/sentence";
 import { standingWord } from "../../../../../text/words/standing";
 import { CombBar } from "../../../../../ui/assessment/comb";
 import { SignerBox } from "../../../../../ui/evidence/signer-box";
@@ -13,8 +13,8 @@ import { askSignature, takeOutDocument } from "../application.action";
 export function DocumentsPage({ application, language }: { application: MyApplication; language: Locale }) {
   return (
     <>
-      <h2 className="page-title">{say(language, "doc.title")}</h2>
-      <p className="quiet">{say(language, "doc.drop", { size: formatBytes(language, DEFAULT_MOST_BYTES) })}</p>
+      <h2 className="page-title">{sentence(language, "doc.title")}</h2>
+      <p className="quiet">{sentence(language, "doc.drop", { size: formatBytes(language, DEFAULT_MOST_BYTES) })}</p>
       {application.documents.map((document) => {
         const result = application.assessment.requirements.find(
           (r) => r.key === document.requirement && r.scope === document.scope && r.entry === document.entry,
@@ -47,13 +47,13 @@ export function DocumentsPage({ application, language }: { application: MyApplic
             {document.open && result.standing !== "returned"
               ? document.fails.map((check) => (
                   <p key={check.en} className="notice">
-                    {say(language, "doc.fails", { check: check[language] })}
+                    {sentence(language, "doc.fails", { check: check[language] })}
                   </p>
                 ))
               : null}
             {document.templates.map((t) => (
               <p key={t.sha256}>
-                {say(language, "doc.template")}{" "}
+                {sentence(language, "doc.template")}{" "}
                 <a href={`/api/templates/${t.sha256}`} download>
                   {t.name}
                 </a>
@@ -61,8 +61,8 @@ export function DocumentsPage({ application, language }: { application: MyApplic
             ))}
             {result.standing === "returned" ? (
               <p className="notice">
-                {isTextKey(reason) ? say(language, reason) : result.reason} {ask?.text}{" "}
-                {ask ? say(language, "app.askedUntil", { date: formatDate(language, ask.due) }) : null}
+                {isTextKey(reason) ? sentence(language, reason) : result.reason} {ask?.text}{" "}
+                {ask ? sentence(language, "app.askedUntil", { date: formatDate(language, ask.due) }) : null}
               </p>
             ) : null}
             {document.signer ? (
@@ -85,7 +85,7 @@ export function DocumentsPage({ application, language }: { application: MyApplic
               picture={document.picture}
               supplied={document.supplied.map((s) => ({
                 ...s,
-                pagesText: say(language, "doc.pages", { pages: s.pages }),
+                pagesText: sentence(language, "doc.pages", { pages: s.pages }),
                 sizeText: formatBytes(language, s.size),
               }))}
               remove={takeOutDocument.bind(null, application.number, application.id)}

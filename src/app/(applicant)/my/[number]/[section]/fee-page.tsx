@@ -1,6 +1,6 @@
 import type { Locale } from "../../../../../core/text/local-text";
 import { formatMoney } from "../../../../../text/format";
-import { say } from "../../../../../text/say";
+import { sentence } from "../../../../../text/sentence";
 import { PayPress } from "../../../../../ui/payments/pay-press.client";
 import type { MyApplication } from "../../../../../views/application/application-data";
 import { pay } from "../application.action";
@@ -12,8 +12,8 @@ export function FeePage({ application, language }: { application: MyApplication;
   return (
     <>
       <h2 className="page-title">{fees[0]?.title[language]}</h2>
-      {application.assessment.file.group === null ? <p>{say(language, "fee.unknown")}</p> : null}
-      {application.assessment.file.group !== null && due.length === 0 ? <p>{say(language, "fee.none")}</p> : null}
+      {application.assessment.file.group === null ? <p>{sentence(language, "fee.unknown")}</p> : null}
+      {application.assessment.file.group !== null && due.length === 0 ? <p>{sentence(language, "fee.none")}</p> : null}
       {due.map((charge) => {
         const open = charge.minor - charge.paidMinor;
         const amount = formatMoney(language, { minor: Math.max(open, 0), currency: charge.currency });
@@ -21,24 +21,28 @@ export function FeePage({ application, language }: { application: MyApplication;
         return (
           <section key={charge.id} className="charge">
             <p className="serif next-sentence">
-              {open > 0 ? say(language, "fee.due", { amount }) : say(language, "fee.paid")}
+              {open > 0 ? sentence(language, "fee.due", { amount }) : sentence(language, "fee.paid")}
             </p>
             <p className="quiet">
               {programme ? `${programme.award} ${programme.title[language]} · ` : ""}
-              {say(language, "fee.reference", { reference: charge.reference })}
+              {sentence(language, "fee.reference", { reference: charge.reference })}
             </p>
-            {open > 0 && charge.last === "declined" ? <p className="wrong">{say(language, "fee.declined")}</p> : null}
-            {open > 0 && charge.last === "abandoned" ? <p className="wrong">{say(language, "fee.abandoned")}</p> : null}
+            {open > 0 && charge.last === "declined" ? (
+              <p className="wrong">{sentence(language, "fee.declined")}</p>
+            ) : null}
+            {open > 0 && charge.last === "abandoned" ? (
+              <p className="wrong">{sentence(language, "fee.abandoned")}</p>
+            ) : null}
             {open > 0 ? (
               <PayPress
                 action={pay.bind(null, application.number, application.id, charge.id)}
-                label={say(language, "fee.pay", { amount })}
+                label={sentence(language, "fee.pay", { amount })}
               />
             ) : null}
           </section>
         );
       })}
-      <p className="quiet">{say(language, "fee.change")}</p>
+      <p className="quiet">{sentence(language, "fee.change")}</p>
     </>
   );
 }

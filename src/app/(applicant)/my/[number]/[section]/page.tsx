@@ -2,7 +2,7 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import type { FormSection } from "../../../../../core/form/form-sections";
 import { shownName } from "../../../../../core/people/shown-name";
-import { say } from "../../../../../text/say";
+import { sentence } from "../../../../../text/sentence";
 import { sectionPage } from "../../../../../ui/application/applicant-step";
 import { SectionForm } from "../../../../../ui/form/section-form.client";
 import type { MyApplication } from "../../../../../views/application/application-data";
@@ -46,13 +46,13 @@ export default async function SectionPage({ params }: { params: Promise<{ number
   return (
     <>
       <h2 className="page-title">
-        {whole ? say(language, "app.answers") : first.title[language]}
+        {whole ? sentence(language, "app.answers") : first.title[language]}
         {first.programme && !whole ? <span className="quiet"> · {first.programme}</span> : null}
       </h2>
       {application.carried &&
       first.open === "all" &&
       sections.some((s) => application.carried?.sections.includes(s.key)) ? (
-        <p className="notice">{say(language, "app.carriedHere", { number: application.carried.from })}</p>
+        <p className="notice">{sentence(language, "app.carriedHere", { number: application.carried.from })}</p>
       ) : null}
       <SectionForm
         key={whole ? "whole" : asked}
@@ -85,11 +85,11 @@ export default async function SectionPage({ params }: { params: Promise<{ number
       <p className="page-foot">
         {following ? (
           <Link className="press" href={`/my/${number}/${pageOf(following)}`}>
-            {say(language, "form.next", { section: following.title[language] })}
+            {sentence(language, "form.next", { section: following.title[language] })}
           </Link>
         ) : null}
         <Link className="plain-button" href={`/my/${number}`}>
-          {say(language, "form.toOverview")}
+          {sentence(language, "form.toOverview")}
         </Link>
       </p>
     </>

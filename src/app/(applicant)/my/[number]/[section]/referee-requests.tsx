@@ -1,6 +1,6 @@
 import type { Locale } from "../../../../../core/text/local-text";
 import { formatDayInZone } from "../../../../../text/format";
-import { isTextKey, say } from "../../../../../text/say";
+import { isTextKey, sentence } from "../../../../../text/sentence";
 import { ConfirmPress } from "../../../../../ui/frame/confirm-press.client";
 import type { MyApplication } from "../../../../../views/application/application-data";
 import { askReferee, withdrawRequest } from "../application.action";
@@ -22,23 +22,23 @@ export function RefereeRequests({ application, language }: { application: MyAppl
           <li key={entry.id}>
             <span className="strong">{value("name") || "—"}</span> <span className="quiet">{value("email")}</span>
             {last && isTextKey(state) ? (
-              <p>{say(language, state, { date: formatDayInZone(language, last.askedAt, application.zone) })}</p>
+              <p>{sentence(language, state, { date: formatDayInZone(language, last.askedAt, application.zone) })}</p>
             ) : null}
             {live || !ready ? null : (
               <ConfirmPress
                 action={askReferee.bind(null, application.number, application.id, entry.id)}
-                label={say(language, "referee.send")}
-                question={say(language, "referee.sendAsk", { name: value("name"), email: value("email") })}
+                label={sentence(language, "referee.send")}
+                question={sentence(language, "referee.sendAsk", { name: value("name"), email: value("email") })}
                 primary
                 locale={language}
               />
             )}
-            {live || ready ? null : <p className="quiet">{say(language, "referee.sendFirst")}</p>}
+            {live || ready ? null : <p className="quiet">{sentence(language, "referee.sendFirst")}</p>}
             {last && (last.state === "asked" || last.state === "opened") ? (
               <ConfirmPress
                 action={withdrawRequest.bind(null, application.number, application.id, last.id)}
-                label={say(language, "referee.withdraw")}
-                question={say(language, "referee.withdraw")}
+                label={sentence(language, "referee.withdraw")}
+                question={sentence(language, "referee.withdraw")}
                 locale={language}
               />
             ) : null}

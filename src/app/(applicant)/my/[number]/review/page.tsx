@@ -1,5 +1,5 @@
 import type { CopiedSection } from "../../../../../core/form/form-copy";
-import { say } from "../../../../../text/say";
+import { sentence } from "../../../../../text/sentence";
 import { formCopy } from "../../../../../views/application/form-copy";
 import { locale } from "../../../../request";
 import { loadApplication } from "../load";
@@ -43,15 +43,15 @@ export default async function ReviewPage({ params }: { params: Promise<{ number:
   const copy = formCopy(application, actor.name, language);
   return (
     <div className="review">
-      <h2 className="page-title">{say(language, "app.review")}</h2>
+      <h2 className="page-title">{sentence(language, "app.review")}</h2>
       <p className="quiet">{copy.under}</p>
       <p className="presses">
         <a className="plain-button" href={`/api/applications/${number}/pdf`} download>
-          {say(language, "copy.download")}
+          {sentence(language, "copy.download")}
         </a>
         {application.documents.some((d) => d.supplied.length > 0) ? (
           <a className="plain-button" href={`/api/applications/${number}/pdf?documents=1`} download>
-            {say(language, "copy.downloadAll")}
+            {sentence(language, "copy.downloadAll")}
           </a>
         ) : null}
       </p>

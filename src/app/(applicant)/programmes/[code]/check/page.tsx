@@ -1,6 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
-import { say } from "../../../../../text/say";
+import { sentence } from "../../../../../text/sentence";
 import { SelfCheck } from "../../../../../ui/catalogue/finder/self-check.client";
 import { programmeName } from "../../../../../ui/catalogue/programme";
 import { finder } from "../../../../../views/catalogue/finder";
@@ -21,8 +21,8 @@ export default async function CheckPage({ params }: { params: Promise<{ code: st
       <p>
         <Link href={`/programmes/${code}`}>{programmeName(data, language)}</Link>
       </p>
-      <h1>{say(language, "check.title", { programme: programmeName(data, language) })}</h1>
-      <p className="measure quiet">{say(language, "check.intro")}</p>
+      <h1>{sentence(language, "check.title", { programme: programmeName(data, language) })}</h1>
+      <p className="measure quiet">{sentence(language, "check.intro")}</p>
       <SelfCheck first={data} locale={language} apply={takes ? `/apply/${round.roundId}` : null} answer={answerCheck} />
     </div>
   );

@@ -2,7 +2,7 @@ import type { CopyReader } from "../../../../../core/form/readers";
 import { printDossier } from "../../../../../formats/print/dossier";
 import { printFormCopy } from "../../../../../formats/print/form-copy";
 import { webRuntime } from "../../../../../runtime";
-import { say } from "../../../../../text/say";
+import { sentence } from "../../../../../text/sentence";
 import type { MyApplication } from "../../../../../views/application/application-data";
 import { formCopy, suppliedInOrder } from "../../../../../views/application/form-copy";
 import { myApplication, officeCopy } from "../../../../../views/application/my-application";
@@ -51,7 +51,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ numb
         form,
         number,
         await documentsOf(person, application, language, reader),
-        say(language, "copy.leftOut"),
+        sentence(language, "copy.leftOut"),
       )
     : form;
   return new Response(Buffer.from(bytes), {

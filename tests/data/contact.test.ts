@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act/act";
 import { startApplication } from "../../src/acts/application/start-application";
-import { askReach, confirmReach, noteReach } from "../../src/acts/contact/contact-notes";
+import { askContact, confirmContact, noteContact } from "../../src/acts/contact/contact-notes";
 import { saveAnswers } from "../../src/acts/form/save-answers";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
@@ -46,7 +46,7 @@ describe("where applicants are reached", () => {
   const ADDRESS = { ...PHONE, field: "street" };
   const note = (place: object, kind: string, text = "") =>
     reasonOf(
-      runAct(world.runtime, noteReach, officer, {
+      runAct(world.runtime, noteContact, officer, {
         applicationId: file.applicationId,
         ...PHONE,
         ...place,
@@ -55,21 +55,21 @@ describe("where applicants are reached", () => {
       } as never),
     );
   const ask = (place: object) =>
-    reasonOf(runAct(world.runtime, askReach, officer, { applicationId: file.applicationId, ...PHONE, ...place }));
+    reasonOf(runAct(world.runtime, askContact, officer, { applicationId: file.applicationId, ...PHONE, ...place }));
   const confirm = (place: object) =>
     reasonOf(
-      runAct(world.runtime, confirmReach, file.applicant, { applicationId: file.applicationId, ...PHONE, ...place }),
+      runAct(world.runtime, confirmContact, file.applicant, { applicationId: file.applicationId, ...PHONE, ...place }),
     );
   const seen = async (field: string) => {
     const mine = await readView(world.runtime, myApplication, file.applicant, { number });
     const data = await readView(world.runtime, fileView, officer, { number });
-    const own = data?.reach.find((p) => p.field === field && p.section === "contact");
-    expect(mine?.reach).toEqual(data?.reach);
+    const own = data?.contacts.find((p) => p.field === field && p.section === "contact");
+    expect(mine?.contacts).toEqual(data?.contacts);
     return own && { reached: own.reached, last: own.last, asked: own.askedAt !== null };
   };
   const mails = async () => {
     const { rows } = await world.runtime.pool.query<{ template: string; values: Record<string, string> }>(
-      "select template, values from message where application_id = $1 and template like 'reach-%' order by queued_at",
+      "select template, values from message where application_id = $1 and template like 'contact-%' order by queued_at",
       [file.applicationId],
     );
     return rows.map((r) => [r.template, r.values.whatEn]);
@@ -82,11 +82,11 @@ describe("where applicants are reached", () => {
     world.later(DAY);
     expect(await note({}, "dead", "It rings, and a voice says that there is no such number.")).toBe("ok");
     expect(await seen("phone")).toEqual({ reached: "fails", last: "dead", asked: false });
-    expect(await mails()).toEqual([["reach-failed", "Phone, with country code"]]);
+    expect(await mails()).toEqual([["contact-failed", "Phone, with country code"]]);
     world.later(DAY);
     expect(await confirm({})).toBe("ok");
     expect(await seen("phone")).toEqual({ reached: "holds", last: "confirmed", asked: false });
-    const notes = (await readView(world.runtime, fileView, officer, { number }))?.reachNotes;
+    const notes = (await readView(world.runtime, fileView, officer, { number }))?.contactNotes;
     expect(notes?.map((n) => [n.kind, n.by])).toEqual([
       ["no answer", "Runa Okonjo"],
       ["dead", "Runa Okonjo"],
@@ -100,7 +100,7 @@ describe("where applicants are reached", () => {
     expect(await seen("street")).toEqual({ reached: "not confirmed", last: null, asked: true });
     world.later(DAY);
     expect(await ask(ADDRESS)).toBe("ok");
-    expect((await mails()).map(([template]) => template)).toEqual(["reach-asked", "reach-asked"]);
+    expect((await mails()).map(([template]) => template)).toEqual(["contact-asked", "contact-asked"]);
     world.later(DAY);
     expect(await confirm(ADDRESS)).toBe("ok");
     expect(await seen("street")).toEqual({ reached: "holds", last: "confirmed", asked: false });

@@ -44,7 +44,7 @@ export function jaroWinkler(a: string, b: string): number {
   return jaro > PREFIX_FROM ? jaro + prefix * PREFIX_WEIGHT * (1 - jaro) : jaro;
 }
 
-function wordLikeness(a: string, b: string): number {
+function wordSimilarity(a: string, b: string): number {
   if (a === b) return 1;
   if (a.length === 1 || b.length === 1) return a[0] === b[0] ? INITIAL : 0;
   const likeness = jaroWinkler(a, b);
@@ -65,7 +65,7 @@ function bestAssignment(few: readonly string[], many: readonly string[]): readon
   let best: readonly number[] = [];
   let bestSum = -1;
   for (const [i, word] of many.entries()) {
-    const likeness = wordLikeness(first, word);
+    const likeness = wordSimilarity(first, word);
     const others = bestAssignment(
       rest,
       many.filter((_, n) => n !== i),
@@ -92,7 +92,7 @@ function keyLikeness(a: string, b: string): NameLikeness {
 }
 
 /** How alike two names are, the order of their words playing no part; of the two ways of folding umlauts the better counts. */
-export function nameLikeness(a: string, b: string): NameLikeness {
+export function nameSimilarity(a: string, b: string): NameLikeness {
   const plain = keyLikeness(fold(a), fold(b));
   const spelt = keyLikeness(wide(a), wide(b));
   return spelt.score > plain.score ? spelt : plain;

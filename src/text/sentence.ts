@@ -10,7 +10,7 @@ export type TextValues = Readonly<Record<string, string | number>>;
 const CATALOGUES: Readonly<Record<Locale, Readonly<Record<TextKey, string>>>> = { en, fr };
 const ready = new Map<string, IntlMessageFormat>();
 
-export function say(locale: Locale, key: TextKey, values?: TextValues): string {
+export function sentence(locale: Locale, key: TextKey, values?: TextValues): string {
   const source = CATALOGUES[locale][key];
   if (values === undefined && !source.includes("{")) return source;
   const place = `${locale}|${key}`;

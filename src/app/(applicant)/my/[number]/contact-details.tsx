@@ -1,35 +1,38 @@
 import { formatMoment } from "../../../../text/format";
-import { say } from "../../../../text/say";
+import { sentence } from "../../../../text/sentence";
 import { valueText } from "../../../../text/words/value-text";
-import { ReachPress } from "../../../../ui/contact/contact-press.client";
+import { ContactPress } from "../../../../ui/contact/contact-press.client";
 import type { MyApplication } from "../../../../views/application/application-data";
 import { confirmPlace } from "./application.action";
 import type { PartProps } from "./corrections";
 
-type Place = MyApplication["reach"][number];
+type Contact = MyApplication["contacts"][number];
 
 /** Letters go to addresses, so each is asked about; of numbers only those that did not work, or that the office asks about. */
-const isShown = ({ kind, reached, askedAt }: Place) => kind === "address" || reached === "fails" || askedAt !== null;
+const isShown = ({ kind, reached, askedAt }: Contact) => kind === "address" || reached === "fails" || askedAt !== null;
 
-function stateOf({ kind, reached, since, askedAt, last }: Place, { application, language }: PartProps): string | null {
+function stateOf(
+  { kind, reached, since, askedAt, last }: Contact,
+  { application, language }: PartProps,
+): string | null {
   const when = (at: string) => ({ when: formatMoment(language, at, application.zone) });
-  if (askedAt !== null && reached !== "fails") return say(language, "reach.asked", when(askedAt));
+  if (askedAt !== null && reached !== "fails") return sentence(language, "contact.asked", when(askedAt));
   if (since === null) return null;
   if (reached === "fails")
-    return say(language, kind === "phone" ? "reach.failed.phone" : "reach.failed.address", when(since));
-  return say(language, last === "confirmed" ? "reach.since" : "reach.held", when(since));
+    return sentence(language, kind === "phone" ? "contact.failed.phone" : "contact.failed.address", when(since));
+  return sentence(language, last === "confirmed" ? "contact.since" : "contact.held", when(since));
 }
 
 /** Where letters and calls go, with one press to say that it is right. */
-export function Reach({ application, language }: PartProps) {
-  const shown = application.reach.filter(isShown);
+export function ContactDetails({ application, language }: PartProps) {
+  const shown = application.contacts.filter(isShown);
   if (shown.length === 0) return null;
   const changeable = application.correctable.length > 0 && !application.request && !application.reopening;
   return (
-    <section id="reach">
-      <h2>{say(language, "reach.title")}</h2>
-      <p className="quiet">{say(language, "reach.lead")}</p>
-      <ul className="reach-list">
+    <section id="contact">
+      <h2>{sentence(language, "contact.title")}</h2>
+      <p className="quiet">{sentence(language, "contact.lead")}</p>
+      <ul className="plain-list">
         {shown.map((place) => {
           const { scope, section, entry, field } = place;
           const words = stateOf(place, { application, language });
@@ -50,8 +53,8 @@ export function Reach({ application, language }: PartProps) {
               </p>
               {place.reached === "holds" && place.askedAt === null ? null : (
                 <div className="presses">
-                  <ReachPress
-                    label={say(language, "reach.right")}
+                  <ContactPress
+                    label={sentence(language, "contact.right")}
                     confirm={confirmPlace.bind(null, application.number, {
                       applicationId: application.id,
                       scope,
@@ -60,7 +63,7 @@ export function Reach({ application, language }: PartProps) {
                       field,
                     })}
                   />
-                  {changeable ? <a href="#correct">{say(language, "reach.changed")}</a> : null}
+                  {changeable ? <a href="#correct">{sentence(language, "contact.changed")}</a> : null}
                 </div>
               )}
             </li>

@@ -3,7 +3,7 @@
 import { Button } from "antd";
 
 /** Moves one of a list up or down, or takes it out. */
-export function Moves({
+export function MoveButtons({
   index,
   count,
   name,

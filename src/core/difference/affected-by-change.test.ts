@@ -3,7 +3,7 @@ import { referenceSet } from "../../demo/reference-set";
 import { sampleRulebook } from "../../demo/sample-file";
 import type { Instant } from "../ids";
 import type { ReferenceSet } from "../standards/reference-set";
-import { changedNames, isNamedIn, restsOn } from "./touched-by-change";
+import { changedNames, isNamedIn, restsOn } from "./affected-by-change";
 
 const SCALE = sampleRulebook.body.sections.flatMap((s) =>
   s.fields.flatMap((f) => (f.kind === "scale" ? [{ section: s.key, field: f.key }] : [])),

@@ -1,10 +1,10 @@
 import type pg from "pg";
-import { changedNames, isNamedIn, nameOfRulebook } from "../../core/difference/touched-by-change";
+import { changedNames, isNamedIn, nameOfRulebook } from "../../core/difference/affected-by-change";
 import type { ReferenceSet } from "../../core/standards/reference-set";
 import { rulebooksById } from "./load-file";
 
 /** What a file must rest on, as its standing has it, to be touched by a change of the reference set; null where every file can be. */
-export async function touchingNames(
+export async function affectingNames(
   client: pg.Pool | pg.PoolClient,
   before: ReferenceSet,
   after: ReferenceSet,

@@ -1,0 +1,73 @@
+import "server-only";
+import type { Act } from "../../../../acts/act/act";
+import { moveChoice } from "../../../../acts/application/change-choices";
+import { moveProgramme, suggestMove } from "../../../../acts/application/move-programme";
+import { endReopening, readCorrections, reopenSections } from "../../../../acts/application/reopen-sections";
+import { refuseCorrection } from "../../../../acts/application/request-correction";
+import { endOverride, overrideFinding } from "../../../../acts/assessment/override-finding";
+import { takeFile } from "../../../../acts/assessment/take-file";
+import { extendChoice } from "../../../../acts/catalogue/rounds";
+import { askContact, noteContact } from "../../../../acts/contact/contact-notes";
+import { leaveOutPage, writeSummary } from "../../../../acts/copies/section-summary";
+import { dropDecision, prepareDecision, releaseDecision } from "../../../../acts/decision/decisions";
+import { askApplicant, settleAsk } from "../../../../acts/evidence/asks";
+import { confirmValues } from "../../../../acts/evidence/confirm-values";
+import { doDeed, undoDeed } from "../../../../acts/evidence/deeds";
+import { excuseRequirement } from "../../../../acts/evidence/excuse-requirement";
+import { acceptEvidence, returnEvidence, undoJudgement } from "../../../../acts/evidence/judge-evidence";
+import { noteKeeper } from "../../../../acts/evidence/note-keeper";
+import { noteLink } from "../../../../acts/evidence/note-link";
+import { setAsideTwin } from "../../../../acts/evidence/remove-document";
+import { remindSignature } from "../../../../acts/evidence/signatures";
+import { takeBackLine } from "../../../../acts/form/take-back-line";
+import { sendAgain } from "../../../../acts/mail/messages";
+import { judgeSamePerson } from "../../../../acts/people/same-person";
+import { askRegistry, takeRegistryResults } from "../../../../acts/results/registry";
+import { moveToRulebook } from "../../../../acts/rulebook/rulebooks";
+import { endCaseRuling, ruleOnCase } from "../../../../acts/rulings/rulings";
+import { judgeLikeness } from "../../../../acts/statements/likeness";
+import type { FILE_ACT_INPUTS, FileActName } from "../../../../core/file-acts/file-acts";
+
+/** The acts that the page of a file does, by their names: no other can be called from it. */
+export const FILE_ACTS: { readonly [Name in FileActName]: Act<(typeof FILE_ACT_INPUTS)[Name], unknown> } = {
+  "accept-evidence": acceptEvidence,
+  "ask-applicant": askApplicant,
+  "ask-contact": askContact,
+  "ask-registry": askRegistry,
+  "confirm-values": confirmValues,
+  "do-deed": doDeed,
+  "drop-decision": dropDecision,
+  "end-case-ruling": endCaseRuling,
+  "end-override": endOverride,
+  "end-reopening": endReopening,
+  "excuse-requirement": excuseRequirement,
+  "extend-choice": extendChoice,
+  "judge-likeness": judgeLikeness,
+  "judge-same-person": judgeSamePerson,
+  "leave-out-page": leaveOutPage,
+  "move-choice": moveChoice,
+  "move-programme": moveProgramme,
+  "move-to-rulebook": moveToRulebook,
+  "note-contact": noteContact,
+  "note-keeper": noteKeeper,
+  "note-link": noteLink,
+  "override-finding": overrideFinding,
+  "prepare-decision": prepareDecision,
+  "read-corrections": readCorrections,
+  "refuse-correction": refuseCorrection,
+  "release-decision": releaseDecision,
+  "remind-signature": remindSignature,
+  "reopen-sections": reopenSections,
+  "return-evidence": returnEvidence,
+  "rule-on-case": ruleOnCase,
+  "send-again": sendAgain,
+  "set-aside-twin": setAsideTwin,
+  "settle-ask": settleAsk,
+  "suggest-move": suggestMove,
+  "take-back-line": takeBackLine,
+  "take-file": takeFile,
+  "take-registry-results": takeRegistryResults,
+  "undo-deed": undoDeed,
+  "undo-judgement": undoJudgement,
+  "write-summary": writeSummary,
+};

@@ -1,0 +1,11 @@
+import { z } from "zod";
+import { onChoice, onFile } from "../file/place";
+
+/** What the acts on an assessment take. */
+
+const rule = { ...onChoice, rule: z.string().max(100) };
+const reason = z.string().trim().min(1).max(1000);
+
+export const overrideFindingInput = z.object({ ...rule, finding: z.enum(["met", "not met"]), reason });
+export const endOverrideInput = z.object({ ...rule, reason });
+export const takeFileInput = z.object({ ...onFile, mine: z.boolean() });

@@ -1,0 +1,13 @@
+import { z } from "zod";
+import { onChoice } from "../file/place";
+
+/** What the acts on decisions take. */
+
+export const prepareDecisionInput = z.object({
+  ...onChoice,
+  kind: z.enum(["offer", "offer on conditions", "waiting list", "refusal"]),
+  reason: z.string().trim().max(2000).nullable().default(null),
+});
+export const dropDecisionInput = z.object(onChoice);
+export const releaseDecisionInput = z.object(onChoice);
+export const answerDecisionInput = z.object({ ...onChoice, answer: z.enum(["accepted", "declined"]) });

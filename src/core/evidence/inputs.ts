@@ -1,0 +1,62 @@
+import { z } from "zod";
+import { answerPlace, onFile, requirementPlace } from "../file/place";
+import { proofLevelSchema } from "../rulebook/requirement";
+
+/** What the acts on evidence take. */
+
+const requirement = { ...onFile, ...requirementPlace };
+const value = { ...onFile, ...answerPlace };
+
+export const RETURN_REASONS = [
+  "unreadable",
+  "incomplete",
+  "wrong-document",
+  "not-matching",
+  "expired",
+  "translation-needed",
+  "other",
+] as const;
+
+export const acceptEvidenceInput = z.object({ ...requirement, proof: proofLevelSchema.default("copy") });
+export const returnEvidenceInput = z.object({
+  ...requirement,
+  reason: z.enum(RETURN_REASONS),
+  text: z.string().trim().max(2000).default(""),
+  due: z.iso.date(),
+});
+export const undoJudgementInput = z.object(requirement);
+
+export const askApplicantInput = z.object({
+  ...requirement,
+  text: z.string().trim().min(1).max(2000),
+  due: z.iso.date(),
+});
+export const settleAskInput = z.object(requirement);
+
+export const confirmValuesInput = z.object({
+  ...onFile,
+  values: z
+    .array(
+      z.object({
+        ...answerPlace,
+        /** Left out: the claim is right as it stands. */
+        value: z.union([z.string().max(2000), z.record(z.string(), z.string()), z.array(z.string())]).optional(),
+      }),
+    )
+    .min(1)
+    .max(2000),
+  uploadId: z.uuid().nullable().default(null),
+  note: z.string().trim().max(1000).nullable().default(null),
+});
+
+export const doDeedInput = z.object({ ...requirement, note: z.string().trim().min(1).max(1000) });
+export const undoDeedInput = z.object(requirement);
+export const excuseRequirementInput = z.object({ ...requirement, reason: z.string().trim().min(1).max(1000) });
+
+export const noteKeeperInput = z.object({ ...value, text: z.string().trim().max(1000) });
+
+export const linkPlace = { ...value, url: z.string().max(500) };
+export const noteLinkInput = z.object({ ...linkPlace, opens: z.boolean() });
+
+export const setAsideTwinInput = z.object({ ...onFile, evidenceId: z.uuid() });
+export const signatureInput = z.object({ ...onFile, requirement: z.string().max(60) });

@@ -1,0 +1,88 @@
+import type { z } from "zod";
+import {
+  endReopeningInput,
+  moveChoiceInput,
+  moveProgrammeInput,
+  moveToRulebookInput,
+  readCorrectionsInput,
+  refuseCorrectionInput,
+  reopenSectionsInput,
+} from "../application/inputs";
+import { endOverrideInput, overrideFindingInput, takeFileInput } from "../assessment/inputs";
+import { extendChoiceInput } from "../catalogue/inputs";
+import { contactPlaceInput, noteContactInput } from "../contact/inputs";
+import { leaveOutPageInput, writeSummaryInput } from "../copies/inputs";
+import { dropDecisionInput, prepareDecisionInput, releaseDecisionInput } from "../decision/inputs";
+import {
+  acceptEvidenceInput,
+  askApplicantInput,
+  confirmValuesInput,
+  doDeedInput,
+  excuseRequirementInput,
+  noteKeeperInput,
+  noteLinkInput,
+  returnEvidenceInput,
+  setAsideTwinInput,
+  settleAskInput,
+  signatureInput,
+  undoDeedInput,
+  undoJudgementInput,
+} from "../evidence/inputs";
+import { takeBackLineInput } from "../form/inputs";
+import { sendAgainInput } from "../mail/inputs";
+import { judgeSamePersonInput } from "../people/inputs";
+import { askRegistryInput, takeRegistryResultsInput } from "../results/inputs";
+import { caseInput, ruleOnCaseInput } from "../rulings/inputs";
+import { judgeLikenessInput } from "../statements/inputs";
+
+/** What an office does on the page of a file: the acts by their names, with what each takes. */
+export const FILE_ACT_INPUTS = {
+  "accept-evidence": acceptEvidenceInput,
+  "ask-applicant": askApplicantInput,
+  "ask-contact": contactPlaceInput,
+  "ask-registry": askRegistryInput,
+  "confirm-values": confirmValuesInput,
+  "do-deed": doDeedInput,
+  "drop-decision": dropDecisionInput,
+  "end-case-ruling": caseInput,
+  "end-override": endOverrideInput,
+  "end-reopening": endReopeningInput,
+  "excuse-requirement": excuseRequirementInput,
+  "extend-choice": extendChoiceInput,
+  "judge-likeness": judgeLikenessInput,
+  "judge-same-person": judgeSamePersonInput,
+  "leave-out-page": leaveOutPageInput,
+  "move-choice": moveChoiceInput,
+  "move-programme": moveProgrammeInput,
+  "move-to-rulebook": moveToRulebookInput,
+  "note-contact": noteContactInput,
+  "note-keeper": noteKeeperInput,
+  "note-link": noteLinkInput,
+  "override-finding": overrideFindingInput,
+  "prepare-decision": prepareDecisionInput,
+  "read-corrections": readCorrectionsInput,
+  "refuse-correction": refuseCorrectionInput,
+  "release-decision": releaseDecisionInput,
+  "remind-signature": signatureInput,
+  "reopen-sections": reopenSectionsInput,
+  "return-evidence": returnEvidenceInput,
+  "rule-on-case": ruleOnCaseInput,
+  "send-again": sendAgainInput,
+  "set-aside-twin": setAsideTwinInput,
+  "settle-ask": settleAskInput,
+  "suggest-move": moveProgrammeInput,
+  "take-back-line": takeBackLineInput,
+  "take-file": takeFileInput,
+  "take-registry-results": takeRegistryResultsInput,
+  "undo-deed": undoDeedInput,
+  "undo-judgement": undoJudgementInput,
+  "write-summary": writeSummaryInput,
+} as const;
+
+export type FileActName = keyof typeof FILE_ACT_INPUTS;
+
+/** What an act takes beside the file on whose page it is done. */
+export type FileActInput<Name extends FileActName> = Omit<z.input<(typeof FILE_ACT_INPUTS)[Name]>, "applicationId">;
+
+/** Does one of them on the file that is shown. @returns null when it was done, else the sentence that says why not */
+export type ActOnFile = <Name extends FileActName>(act: Name, input: FileActInput<Name>) => Promise<string | null>;
