@@ -16,32 +16,58 @@ const TESTS = Array.from({ length: 8 }, (_, i) => ({
   >,
 }));
 
-const area = (key: string): Condition => ({ all: [completed, { fact: "it.area", is: "equals", value: key }] });
+const area = (key: string): Condition => ({
+  op: "all",
+  of: [completed, { op: "fact", fact: "it.area", is: "equals", value: key }],
+});
 
 const MORE: readonly (readonly [string, Condition])[] = [
   ["mathematics", ectsAtLeast(20, area("mathematics"))],
-  ["engineering", { count: "courses", where: area("engineering"), is: "atLeast", value: 2 }],
+  ["engineering", { op: "count", list: "courses", where: area("engineering"), is: "atLeast", value: 2 }],
   [
     "registered",
-    { count: "courses", where: { fact: "it.status", is: "equals", value: "registered" }, is: "atMost", value: 2 },
+    {
+      op: "count",
+      list: "courses",
+      where: { op: "fact", fact: "it.status", is: "equals", value: "registered" },
+      is: "atMost",
+      value: 2,
+    },
   ],
-  ["passport", { fact: "citizenship.passportExpiry", is: "atLeast", value: { fact: "start", plusMonths: 3 } }],
-  ["age", { fact: "person.birthDate", is: "atMost", value: { fact: "start", plusMonths: -216 } }],
-  ["language", { some: "degrees", where: { fact: "it.language", is: "oneOf", value: ["nl", "en", "de"] } }],
-  ["recent", { some: "degrees", where: { fact: "it.end", is: "atLeast", value: { fact: "start", plusMonths: -60 } } }],
-  ["other", { sum: "courses", of: "ects", where: area("other"), is: "atMost", value: 60 }],
+  [
+    "passport",
+    { op: "fact", fact: "citizenship.passportExpiry", is: "atLeast", value: { fact: "start", plusMonths: 3 } },
+  ],
+  ["age", { op: "fact", fact: "person.birthDate", is: "atMost", value: { fact: "start", plusMonths: -216 } }],
+  [
+    "language",
+    { op: "some", list: "degrees", where: { op: "fact", fact: "it.language", is: "oneOf", value: ["nl", "en", "de"] } },
+  ],
+  [
+    "recent",
+    {
+      op: "some",
+      list: "degrees",
+      where: { op: "fact", fact: "it.end", is: "atLeast", value: { fact: "start", plusMonths: -60 } },
+    },
+  ],
+  ["other", { op: "sum", list: "courses", field: "ects", where: area("other"), is: "atMost", value: 60 }],
   [
     "two of three",
     {
-      atLeast: 2,
+      op: "atLeast",
+      count: 2,
       of: [
-        { count: "tests", is: "atLeast", value: 2 },
+        { op: "count", list: "tests", is: "atLeast", value: 2 },
         ectsAtLeast(150, completed),
-        { fact: "citizenship.residence", is: "equals", value: "SR" },
+        { op: "fact", fact: "citizenship.residence", is: "equals", value: "SR" },
       ],
     },
   ],
-  ["elsewhere", { not: { fact: "citizenship.citizenships", is: "includesOneOf", value: ["AQ", "BV"] } }],
+  [
+    "elsewhere",
+    { op: "not", of: { op: "fact", fact: "citizenship.citizenships", is: "includesOneOf", value: ["AQ", "BV"] } },
+  ],
 ];
 
 export const fifteenRules: RulebookBody = {

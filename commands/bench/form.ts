@@ -30,7 +30,7 @@ function formOf(count: number): RulebookBody {
       required: true,
       most: 200,
       seenBy: "assessment" as const,
-      ...(f % 10 === 9 ? { when: { fact: `answers.part${s}.field0`, is: "known" as const } } : {}),
+      ...(f % 10 === 9 ? { when: { op: "fact" as const, fact: `answers.part${s}.field0`, is: "known" as const } } : {}),
     })),
   }));
   const asked = {

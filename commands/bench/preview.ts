@@ -31,7 +31,7 @@ export async function benchPreview(pool: pg.Pool, runtime: Runtime, roundId: str
   if (!start) throw new Error("the start has no rulebook");
   const { rulebookId } = await act(runtime, draftRulebook, SYSTEM, { intakeId: start.intake, from: start.id });
   const stricter = mes.entryRules.map((r) =>
-    r.key === "grade" ? { ...r, rule: { fact: "measure.grade", is: "atMost" as const, value: "1.5" } } : r,
+    r.key === "grade" ? { ...r, rule: { op: "fact", fact: "measure.grade", is: "atMost" as const, value: "1.5" } } : r,
   );
   await act(runtime, editRulebook, SYSTEM, { rulebookId, edit: 1, body: { ...mes, entryRules: stricter } });
   await bare(pool, Date.now());

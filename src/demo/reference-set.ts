@@ -68,13 +68,14 @@ export const referenceSet: ReferenceSet = {
       title: { en: "home group", fr: "groupe européen" },
       visaFree: true,
       when: {
-        any: [
-          { fact: "citizenship.citizenships", is: "includesOneOf", value: HOME_COUNTRIES },
-          { fact: "citizenship.residence", is: "oneOf", value: HOME_COUNTRIES },
+        op: "any",
+        of: [
+          { op: "fact", fact: "citizenship.citizenships", is: "includesOneOf", value: HOME_COUNTRIES },
+          { op: "fact", fact: "citizenship.residence", is: "oneOf", value: HOME_COUNTRIES },
         ],
       },
     },
-    { key: "overseas", title: { en: "overseas group", fr: "groupe d’outre-mer" }, when: { all: [] } },
+    { key: "overseas", title: { en: "overseas group", fr: "groupe d’outre-mer" }, when: { op: "all", of: [] } },
   ],
   scales: [
     { key: "to20", title: { en: "20 to 0, pass 10", fr: "20 à 0, réussite à 10" }, best: "20", pass: "10", worst: "0" },

@@ -66,4 +66,4 @@ export function sourceFor(sections: readonly Section[], answers: readonly Answer
   };
 }
 
-export const equals = (fact: string, value: string | boolean): Condition => ({ fact, is: "equals", value });
+export const equals = (fact: string, value: string | boolean): Condition => ({ op: "fact", fact, is: "equals", value });

@@ -108,7 +108,7 @@ describe("a second rulebook, published as data", () => {
         {
           key: "x",
           title: { en: "x", fr: "x" },
-          rule: { fact: "answers.diving.depth", is: "known" as const },
+          rule: { op: "fact", fact: "answers.diving.depth", is: "known" as const },
           curable: null,
         },
       ],

@@ -191,7 +191,7 @@ describe("choices", () => {
     const gate = {
       key: "nearby",
       title: { en: "Lives in the Netherlands", fr: "Vit aux Pays-Bas" },
-      rule: { fact: "citizenship.residence", is: "equals" as const, value: "NL" },
+      rule: { op: "fact", fact: "citizenship.residence", is: "equals" as const, value: "NL" },
       curable: null,
       gate: true,
     };

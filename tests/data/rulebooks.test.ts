@@ -52,7 +52,9 @@ describe("rulebooks", () => {
         },
       ],
       entryRules: body.entryRules.map((r) =>
-        r.key === "grade" ? { ...r, rule: { fact: "measure.grade", is: "atMost" as const, value: "1.5" } } : r,
+        r.key === "grade"
+          ? { ...r, rule: { op: "fact", fact: "measure.grade", is: "atMost" as const, value: "1.5" } }
+          : r,
       ),
       fees: body.fees.map((f) => ({ ...f, amounts: f.amounts.map((a) => ({ ...a, minor: 7000 })) })),
     };

@@ -75,7 +75,7 @@ export async function newPerson(
   page.on("console", (m) => {
     if (m.type() === "error" || m.type() === "warning") complaints.push(`${m.type()}: ${m.text()} ${m.location().url}`);
   });
-  page.on("pageerror", (e) => complaints.push(`page error: ${e.message}`));
+  page.on("pageerror", (e) => complaints.push(`page error on ${page.url()}: ${e.message}`));
   return { page, context, complaints };
 }
 

@@ -55,7 +55,7 @@ const measure = (change: Partial<Grade> = {}): Grade => ({
   key: "grade",
   kind: "grade",
   title: { en: "", fr: "" },
-  degree: { all: [] },
+  degree: { op: "all", of: [] },
   decimals: 2,
   rounding: "half_up",
   compare: "exact",

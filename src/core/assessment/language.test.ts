@@ -49,7 +49,7 @@ function personFacts({ studies = [], citizenships = [] }: Exemption["person"]): 
 }
 
 describe("exemptions are written in the rule language", () => {
-  const oneOf = (fact: string, value: string[]): Condition => ({ fact, is: "oneOf", value });
+  const oneOf = (fact: string, value: string[]): Condition => ({ op: "fact", fact, is: "oneOf", value });
   it.each(vectorsOf<Exemption, string>("exemption"))("%s", (_, { input: { ground, person }, expected }) => {
     const facts = personFacts(person);
     if (ground.kind === "study_years") {
@@ -66,14 +66,16 @@ describe("exemptions are written in the rule language", () => {
     }
     const rule: Condition =
       ground.kind === "citizenship"
-        ? { fact: "citizenship.citizenships", is: "includesOneOf", value: ground.countries }
+        ? { op: "fact", fact: "citizenship.citizenships", is: "includesOneOf", value: ground.countries }
         : {
-            some: "degrees",
+            op: "some",
+            list: "degrees",
             where: {
-              all: [
+              op: "all",
+              of: [
                 oneOf("it.level", ground.levels),
-                { fact: "it.language", is: "equals", value: ground.language },
-                { fact: "it.status", is: "equals", value: "completed" },
+                { op: "fact", fact: "it.language", is: "equals", value: ground.language },
+                { op: "fact", fact: "it.status", is: "equals", value: "completed" },
               ],
             },
           };
@@ -86,7 +88,7 @@ describe("exemptions are written in the rule language", () => {
       kind: "studyMonths" as const,
       title: { en: "", fr: "" },
       language: "en",
-      degree: { all: [] },
+      degree: { op: "all" as const, of: [] },
     };
     const fact = monthsMeasure(
       measure,

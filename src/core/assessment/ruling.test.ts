@@ -14,7 +14,7 @@ const DEGREE: RulingMeasure = {
   kind: "ruling",
   title: { en: "the master", fr: "le master" },
   of: "degrees",
-  where: { fact: "it.level", is: "atLeast", value: 7 },
+  where: { op: "fact", fact: "it.level", is: "atLeast", value: 7 },
   question: "doctoral entry",
   entitlement: "masters",
 };
@@ -23,7 +23,7 @@ const EXEMPTION: RulingMeasure = {
   kind: "ruling",
   title: { en: "exemption", fr: "dispense" },
   of: "answers.english",
-  where: { fact: "answers.english.way", is: "equals", value: "exempt" },
+  where: { op: "fact", fact: "answers.english.way", is: "equals", value: "exempt" },
   question: "English exemption",
 };
 

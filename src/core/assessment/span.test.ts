@@ -10,7 +10,7 @@ const MEASURE = {
   kind: "span" as const,
   title: { en: "practice", fr: "pratique" },
   list: "experience",
-  where: { fact: "it.what", is: "equals" as const, value: "job" },
+  where: { op: "fact" as const, fact: "it.what", is: "equals" as const, value: "job" },
 };
 
 type Row = readonly [start: string | null, end: string | null, what?: string | null];

@@ -34,7 +34,7 @@ describe("what differs between two rulebooks", () => {
             ? {
                 ...r,
                 title: { en: "Grade 2.0", fr: "Note 2,0" },
-                rule: { fact: "measure.grade", is: "atMost" as const, value: "2.0" },
+                rule: { op: "fact", fact: "measure.grade", is: "atMost" as const, value: "2.0" },
               }
             : r,
         ),

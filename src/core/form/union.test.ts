@@ -11,7 +11,7 @@ const section = (fields: readonly Field[], more: Partial<Section> = {}): Section
 const options = (...values: readonly string[]) => values.map((value) => ({ value, title }));
 const joined = (a: Partial<Field>, b: Partial<Field>) =>
   joinSections(section([field("f", a)]), section([field("f", b)])).fields[0];
-const when = (value: string): Condition => ({ fact: "x", is: "equals", value });
+const when = (value: string): Condition => ({ op: "fact", fact: "x", is: "equals", value });
 
 describe("one form over several choices", () => {
   it("requires a field if any choice requires it", () => {
@@ -59,7 +59,7 @@ describe("one form over several choices", () => {
   it("shows a field where any choice shows it", () => {
     expect(joined({ when: when("a") }, {})?.when).toBeUndefined();
     expect(joined({ when: when("a") }, { when: when("a") })?.when).toEqual(when("a"));
-    expect(joined({ when: when("a") }, { when: when("b") })?.when).toEqual({ any: [when("a"), when("b")] });
+    expect(joined({ when: when("a") }, { when: when("b") })?.when).toEqual({ op: "any", of: [when("a"), when("b")] });
   });
 
   it("adds the fields of the second after those of the first, and takes the stricter numbers of entries", () => {

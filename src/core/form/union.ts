@@ -41,7 +41,7 @@ function joinField(a: Field, b: Field): Field {
     required: a.required || b.required,
     // Which of the conditions hold is asked choice by choice; the union shows the field where any of them does.
     ...(when && b.when
-      ? { when: JSON.stringify(when) === JSON.stringify(b.when) ? when : { any: [when, b.when] } }
+      ? { when: JSON.stringify(when) === JSON.stringify(b.when) ? when : { op: "any", of: [when, b.when] } }
       : {}),
   };
 }

@@ -146,7 +146,7 @@ describe("a document", () => {
 
   it("is sent back by a check that fails, with the check as its reason, and let be by one that cannot be judged", () => {
     const checked = documentOf({
-      checks: [{ key: "home", title, rule: { fact: "person.abroad", is: "equals", value: false } }],
+      checks: [{ key: "home", title, rule: { op: "fact", fact: "person.abroad", is: "equals", value: false } }],
     });
     const look = (answers: FileFacts["answers"]) => {
       const [result] = results({ requirements: [checked], facts: { evidence: [accepted()], answers } });
@@ -158,7 +158,7 @@ describe("a document", () => {
   });
 
   it("is promised while its promise holds and nothing has come", () => {
-    const awaited = documentOf({ promise: { fact: "person.abroad", is: "equals", value: true } });
+    const awaited = documentOf({ promise: { op: "fact", fact: "person.abroad", is: "equals", value: true } });
     expect(standing(awaited)).toEqual(["missing"]);
     expect(standing(awaited, { answers: [person("abroad", true)] })).toEqual(["promised"]);
     expect(standing(awaited, { answers: [person("abroad", true)], evidence: [evidence()] })).toEqual(["to check"]);
@@ -179,16 +179,16 @@ describe("a document", () => {
   });
 
   it("for each entry of a list is asked for those that its condition lets through, and judged by what they say", () => {
-    const named = (value: string): Condition => ({ fact: "it.employer", is: "equals", value });
+    const named = (value: string): Condition => ({ op: "fact", fact: "it.employer", is: "equals", value });
     const each = documentOf({
       perEntryOf: "jobs",
-      when: { not: named("Mine") },
+      when: { op: "not", of: named("Mine") },
       promise: named("Later"),
-      checks: [{ key: "known", title, rule: { not: named("Nobody") } }],
+      checks: [{ key: "known", title, rule: { op: "not", of: named("Nobody") } }],
     });
     const promised = documentOf({
       perEntryOf: "jobs",
-      promise: { all: [] },
+      promise: { op: "all", of: [] },
       promisedFor: "jobs.employer",
     });
     const employed = (entry: string, employer: string) => ({ ...job(entry), value: employer });
@@ -215,12 +215,12 @@ describe("a document", () => {
       ["promised", "2026-12-20"],
       ["promised", null],
     ]);
-    const required = documentOf({ perEntryOf: "degrees", when: { fact: "it.title", is: "known" } });
+    const required = documentOf({ perEntryOf: "degrees", when: { op: "fact", fact: "it.title", is: "known" } });
     expect(standing(required)).toEqual(["not needed"]);
   });
 
   it("is not needed while its condition does not hold", () => {
-    const abroad = documentOf({ when: { fact: "person.abroad", is: "equals", value: true } });
+    const abroad = documentOf({ when: { op: "fact", fact: "person.abroad", is: "equals", value: true } });
     expect(standing(abroad)).toEqual(["not needed"]);
     expect(standing(abroad, { answers: [person("abroad", true)] })).toEqual(["missing"]);
   });
@@ -333,7 +333,7 @@ describe("the same thing asked by two choices", () => {
   });
 
   it("is needed when either needs it", () => {
-    const never = { when: { fact: "person.abroad", is: "equals", value: true } };
+    const never = { when: { op: "fact", fact: "person.abroad", is: "equals", value: true } };
     expect(both(never, {})[0]?.standing).toBe("missing");
     expect(both({}, never)[0]?.standing).toBe("missing");
     expect(both(never, never)[0]?.standing).toBe("not needed");

@@ -1,18 +1,5 @@
-import type { Comparison, Condition, Limit } from "../rules/condition";
+import type { Comparison, Condition, ConditionOp, Limit } from "../rules/condition";
 import { comparisonsFor, type KnownFact, type KnownFacts } from "./facts";
-
-/** How a condition is put together step by step: its shapes, and what a new one of each looks like. */
-export type Shape = "all" | "any" | "not" | "atLeast" | "fact" | "some" | "count" | "sum";
-
-export function shapeOf(condition: Condition): Shape {
-  if ("all" in condition) return "all";
-  if ("any" in condition) return "any";
-  if ("not" in condition) return "not";
-  if ("fact" in condition) return "fact";
-  if ("some" in condition) return "some";
-  if ("count" in condition) return "count";
-  return "sum" in condition ? "sum" : "atLeast";
-}
 
 /** The facts that a condition may read at a place: inside a list its entry’s own first. */
 export function factsIn(facts: KnownFacts, list: string | null): readonly KnownFact[] {
@@ -30,9 +17,9 @@ export function firstLimit(fact: KnownFact, is: Comparison): Limit | undefined {
   return fact.options[0]?.value ?? "";
 }
 
-/** What a new condition of a shape looks like; what stood there before goes into a group that is put around it. */
+/** What a new condition of a kind looks like; what stood there before goes into a group that is put around it. */
 export function newCondition(
-  shape: Shape,
+  op: ConditionOp,
   facts: KnownFacts,
   list: string | null,
   before: Condition | null,
@@ -41,34 +28,27 @@ export function newCondition(
   const name = fact?.name ?? "start";
   const is = fact ? (comparisonsFor(fact.type)[0] ?? "known") : "known";
   const limit = fact ? firstLimit(fact, is) : undefined;
-  const leaf: Condition = { fact: name, is, ...(limit === undefined ? {} : { value: limit }) };
+  const leaf: Condition = { op: "fact", fact: name, is, ...(limit === undefined ? {} : { value: limit }) };
   const inner = before ?? leaf;
-  const parts =
-    before && ("all" in before || "any" in before)
-      ? "all" in before
-        ? before.all
-        : before.any
-      : before && "of" in before && "atLeast" in before
-        ? before.of
-        : [inner];
+  const parts = before && (before.op === "all" || before.op === "any" || before.op === "atLeast") ? before.of : [inner];
   const firstList = facts.lists[0];
   const number = firstList?.facts.find((f) => f.type === "number");
-  switch (shape) {
+  switch (op) {
     case "all":
-      return { all: parts };
+      return { op: "all", of: parts };
     case "any":
-      return { any: parts };
+      return { op: "any", of: parts };
     case "atLeast":
-      return { atLeast: 1, of: parts };
+      return { op: "atLeast", count: 1, of: parts };
     case "not":
-      return { not: inner };
+      return { op: "not", of: inner };
     case "fact":
       return leaf;
     case "some":
-      return { some: firstList?.name ?? "", where: { all: [] } };
+      return { op: "some", list: firstList?.name ?? "", where: { op: "all", of: [] } };
     case "count":
-      return { count: firstList?.name ?? "", is: "atLeast", value: 1 };
+      return { op: "count", list: firstList?.name ?? "", is: "atLeast", value: 1 };
     case "sum":
-      return { sum: firstList?.name ?? "", of: number?.name.slice(3) ?? "", is: "atLeast", value: 1 };
+      return { op: "sum", list: firstList?.name ?? "", field: number?.name.slice(3) ?? "", is: "atLeast", value: 1 };
   }
 }

@@ -54,17 +54,22 @@ interface Compared {
 }
 
 function compared(condition: Condition, list: string | null): readonly Compared[] {
-  if ("all" in condition) return condition.all.flatMap((c) => compared(c, list));
-  if ("any" in condition) return condition.any.flatMap((c) => compared(c, list));
-  if ("not" in condition) return compared(condition.not, list);
-  if ("fact" in condition) {
-    const own = condition.fact.startsWith("it.") && list !== null;
-    return [{ fact: own ? `${list}.${condition.fact.slice(3)}` : condition.fact, limit: condition.value }];
+  switch (condition.op) {
+    case "all":
+    case "any":
+    case "atLeast":
+      return condition.of.flatMap((c) => compared(c, list));
+    case "not":
+      return compared(condition.of, list);
+    case "fact": {
+      const own = condition.fact.startsWith("it.") && list !== null;
+      return [{ fact: own ? `${list}.${condition.fact.slice(3)}` : condition.fact, limit: condition.value }];
+    }
+    case "some":
+    case "count":
+    case "sum":
+      return condition.where ? compared(condition.where, condition.list) : [];
   }
-  if ("some" in condition) return compared(condition.where, condition.some);
-  if ("count" in condition) return condition.where ? compared(condition.where, condition.count) : [];
-  if ("sum" in condition) return condition.where ? compared(condition.where, condition.sum) : [];
-  return condition.of.flatMap((c) => compared(c, list));
 }
 
 const scalesOf = (m: Measure): readonly string[] =>

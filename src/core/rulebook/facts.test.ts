@@ -15,14 +15,20 @@ function comparisons(
   condition: Condition,
   list: string | null = null,
 ): readonly { fact: string; is: string; list: string | null }[] {
-  if ("all" in condition) return condition.all.flatMap((c) => comparisons(c, list));
-  if ("any" in condition) return condition.any.flatMap((c) => comparisons(c, list));
-  if ("not" in condition) return comparisons(condition.not, list);
-  if ("of" in condition && "atLeast" in condition) return condition.of.flatMap((c) => comparisons(c, list));
-  if ("fact" in condition) return [{ fact: condition.fact, is: condition.is, list }];
-  if ("some" in condition) return comparisons(condition.where, condition.some);
-  const inner = "count" in condition ? condition.count : condition.sum;
-  return condition.where ? comparisons(condition.where, inner) : [];
+  switch (condition.op) {
+    case "all":
+    case "any":
+    case "atLeast":
+      return condition.of.flatMap((c) => comparisons(c, list));
+    case "not":
+      return comparisons(condition.of, list);
+    case "fact":
+      return [{ fact: condition.fact, is: condition.is, list }];
+    case "some":
+    case "count":
+    case "sum":
+      return condition.where ? comparisons(condition.where, condition.list) : [];
+  }
 }
 
 describe("the facts that rules may read", () => {

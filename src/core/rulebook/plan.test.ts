@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { bmr } from "../../demo/rulebooks/from-school";
 import { mes } from "../../demo/rulebooks/mes";
+import type { Condition } from "../rules/condition";
 import { planOf } from "./plan";
 import type { RulebookBody } from "./rulebook";
 
@@ -27,9 +28,10 @@ describe("what has to be confirmed, and where", () => {
   });
 
   it("is both ends of what a rule reads through an entry", () => {
-    const rule = {
-      some: "subjects",
-      where: { fact: "it.sitting.board", is: "equals" as const, value: "northern" },
+    const rule: Condition = {
+      op: "some",
+      list: "subjects",
+      where: { op: "fact", fact: "it.sitting.board", is: "equals", value: "northern" },
     };
     const first = bmr.entryRules[0];
     const body = { ...bmr, entryRules: first ? [{ ...first, key: "through", rule }] : [] };

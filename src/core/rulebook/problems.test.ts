@@ -6,7 +6,7 @@ import type { Condition } from "../rules/condition";
 import { rulebookProblems } from "./problems";
 import { type RulebookBody, rulebookSchema } from "./rulebook";
 
-const reads = (fact: string): Condition => ({ fact, is: "known" });
+const reads = (fact: string): Condition => ({ op: "fact", fact, is: "known" });
 const found = (body: RulebookBody) => rulebookProblems(body).map((p) => `${p.code} ${p.about}`);
 
 /** The demo's rulebook with one thing changed, as a plain copy. */
@@ -73,7 +73,13 @@ describe("what keeps a rulebook from being published", () => {
       (b) => ({
         entryRules: b.entryRules.map((r) =>
           r.key === "grade"
-            ? { ...r, rule: { all: [r.rule, { fact: "measure.grade", is: "over" as const, value: "2.5" }] } }
+            ? {
+                ...r,
+                rule: {
+                  op: "all",
+                  of: [r.rule, { op: "fact", fact: "measure.grade", is: "over" as const, value: "2.5" }],
+                },
+              }
             : r,
         ),
       }),
@@ -87,7 +93,7 @@ describe("what keeps a rulebook from being published", () => {
           {
             key: "worse",
             title: { en: "Worse", fr: "Pire" },
-            rule: { fact: "measure.grade", is: "atLeast" as const, value: "3" },
+            rule: { op: "fact", fact: "measure.grade", is: "atLeast" as const, value: "3" },
             curable: null,
           },
         ],
@@ -142,23 +148,27 @@ describe("what keeps a rulebook from being published", () => {
     ["a measure that nobody works out", reads("measure.luck"), ["unknown-fact extra: measure.luck"]],
     [
       "a field of a list that it does not have",
-      { some: "degrees", where: reads("it.colour") },
+      { op: "some", list: "degrees", where: reads("it.colour") },
       ["unknown-fact extra: degrees.colour"],
     ],
     [
       "a sum over something that is no field",
-      { sum: "courses", of: "weight", is: "atLeast", value: 10 },
+      { op: "sum", list: "courses", field: "weight", is: "atLeast", value: 10 },
       ["unknown-fact extra: courses.weight"],
     ],
-    ["a count of a list that is not there", { count: "boats", is: "atLeast", value: 1 }, ["unknown-fact extra: boats"]],
+    [
+      "a count of a list that is not there",
+      { op: "count", list: "boats", is: "atLeast", value: 1 },
+      ["unknown-fact extra: boats"],
+    ],
     [
       "a limit that is a fact which is not there",
-      { fact: "person.birthDate", is: "atMost", value: { fact: "answers.boat.built" } },
+      { op: "fact", fact: "person.birthDate", is: "atMost", value: { fact: "answers.boat.built" } },
       ["unknown-fact extra: answers.boat.built"],
     ],
     [
       "the same under all, any, not and at least n of",
-      { all: [{ any: [{ not: { atLeast: 1, of: [reads("x.y")] } }] }] },
+      { op: "all", of: [{ op: "any", of: [{ op: "not", of: { op: "atLeast", count: 1, of: [reads("x.y")] } }] }] },
       ["unknown-fact extra: x.y"],
     ],
   ] as const)("is a rule that reads %s", (_, rule, problems) =>
@@ -170,8 +180,8 @@ describe("what keeps a rulebook from being published", () => {
     reads("group"),
     reads("person.birthDate"),
     reads("measure.grade"),
-    { count: "degrees", is: "atLeast", value: 1 } as const,
-    { sum: "courses", of: "ects", is: "atLeast", value: 10 } as const,
+    { op: "count", list: "degrees", is: "atLeast", value: 1 } as const,
+    { op: "sum", list: "courses", field: "ects", is: "atLeast", value: 10 } as const,
   ])("is not a rule that reads what is asked for or given: %j", (rule) => expect(found(withRule(rule))).toEqual([]));
 
   it("is a condition on a section, a field, a requirement or a fee that reads something unknown", () => {
@@ -202,13 +212,15 @@ describe("what keeps a rulebook from being published", () => {
       }).map((p) => `${p.code} ${p.about}`);
     expect(fromRegistry({})).toEqual([]);
     expect(fromRegistry({ by: "mark" })).toEqual(["unknown-feed subjects: sittings"]);
-    expect(fromRegistry({ list: "schools", where: { all: [] } })).toEqual(["unknown-feed subjects: schools"]);
-    expect(fromRegistry({ where: { fact: "it.hat", is: "known" } })).toEqual(["unknown-fact subjects: sittings.hat"]);
+    expect(fromRegistry({ list: "schools", where: { op: "all", of: [] } })).toEqual(["unknown-feed subjects: schools"]);
+    expect(fromRegistry({ where: { op: "fact", fact: "it.hat", is: "known" } })).toEqual([
+      "unknown-fact subjects: sittings.hat",
+    ]);
   });
 
   it("is a way through an entry that leads nowhere", () => {
     const through = (fact: string) => {
-      const rule: Condition = { some: "subjects", where: { fact, is: "known" } };
+      const rule: Condition = { op: "some", list: "subjects", where: { op: "fact", fact, is: "known" } };
       return rulebookProblems({ ...bmr, entryRules: bmr.entryRules.map((r, i) => (i === 0 ? { ...r, rule } : r)) });
     };
     expect(through("it.sitting.board")).toEqual([]);

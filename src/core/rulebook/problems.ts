@@ -76,7 +76,7 @@ function impossible(body: RulebookBody): readonly RulebookProblem[] {
   const pairs = possible.flatMap((a, i) =>
     possible
       .slice(i + 1)
-      .filter((b) => !canBeMet({ all: [a.rule, b.rule] }))
+      .filter((b) => !canBeMet({ op: "all", of: [a.rule, b.rule] }))
       .map((b): RulebookProblem => ({ code: "contradicts", about: `${a.key}: ${b.key}` })),
   );
   return [...alone, ...pairs];

@@ -34,7 +34,9 @@ describe("a rulebook in a file", () => {
     ],
     [
       "a rule that is no rule",
-      broken((b) => Object.assign((b.entryRules as object[])[1] ?? {}, { rule: { fact: "start", is: "nearly" } })),
+      broken((b) =>
+        Object.assign((b.entryRules as object[])[1] ?? {}, { rule: { op: "fact", fact: "start", is: "nearly" } }),
+      ),
       /^entryRules → 1 → rule/u,
     ],
   ])("%s: the place is said", (_, text, sentence) => expect(wrong(text)).toMatch(sentence));

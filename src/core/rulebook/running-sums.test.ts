@@ -2,12 +2,12 @@ import { describe, expect, it } from "vitest";
 import { schools } from "../../demo/rulebooks/parts/school";
 import { courses } from "../../demo/rulebooks/parts/studies";
 import { parseDecimal, whole, ZERO } from "../numbers/ratio";
-import type { Condition } from "../rules/condition";
+import type { Condition, ConditionOf } from "../rules/condition";
 import { entryOf, type FactSource } from "../rules/fact";
 import { EMPTY_RULEBOOK, type RulebookBody } from "./rulebook";
 import { runningSums } from "./running-sums";
 
-const twelve: Condition = { sum: "schools", of: "years", is: "atLeast", value: 12 };
+const twelve: ConditionOf<"sum"> = { op: "sum", list: "schools", field: "years", is: "atLeast", value: 12 };
 
 const body = (rule: Condition): RulebookBody => ({
   ...EMPTY_RULEBOOK,
@@ -32,20 +32,24 @@ describe("how far a list has come", () => {
     ["a rule that is the sum", twelve, ["The rule: 10.5 of 12"]],
     [
       "one among others that all have to hold",
-      { all: [{ fact: "group", is: "known" }, twelve] },
+      { op: "all", of: [{ op: "fact", fact: "group", is: "known" }, twelve] },
       ["The rule: 10.5 of 12"],
     ],
-    ["one way of several may be nobody’s way", { any: [twelve, { fact: "group", is: "known" }] }, []],
+    [
+      "one way of several may be nobody’s way",
+      { op: "any", of: [twelve, { op: "fact", fact: "group", is: "known" }] },
+      [],
+    ],
     [
       "only the entries that count",
-      { ...twelve, where: { fact: "it.language", is: "equals", value: "en" } },
+      { ...twelve, where: { op: "fact", fact: "it.language", is: "equals", value: "en" } },
       ["The rule: 6 of 12"],
     ],
-    ["the opposite is no aim", { not: twelve }, []],
+    ["the opposite is no aim", { op: "not", of: twelve }, []],
     ["an upper bound is no aim", { ...twelve, is: "atMost" }, []],
-    ["two sums are not told by one number", { all: [twelve, { ...twelve, value: 3 }] }, []],
+    ["two sums are not told by one number", { op: "all", of: [twelve, { ...twelve, value: 3 }] }, []],
     ["a bound that is another fact", { ...twelve, value: { fact: "start" } }, []],
-    ["another list", { ...twelve, sum: "courses" }, []],
+    ["another list", { ...twelve, list: "courses" }, []],
   ])("%s", (_, rule, expected) => expect(sums(rule)).toEqual(expected));
 
   it("counts the months of a measure over its list, and of no other measure", () => {
@@ -54,7 +58,7 @@ describe("how far a list has come", () => {
       scalar: () => ({ kind: "value", value: whole(14), confirmed: false }),
     };
     const over = (list: string): RulebookBody => ({
-      ...body({ all: [{ fact: "measure.practice", is: "atLeast", value: 12 }] }),
+      ...body({ op: "all", of: [{ op: "fact", fact: "measure.practice", is: "atLeast", value: 12 }] }),
       measures: [{ key: "practice", kind: "span", title: { en: "months", fr: "mois" }, list }],
     });
     expect(runningSums(over("schools"), schools, months)).toMatchObject([{ now: "14", least: "12" }]);

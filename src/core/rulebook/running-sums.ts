@@ -1,11 +1,11 @@
-import type { Condition } from "../rules/condition";
+import type { Condition, ConditionOf } from "../rules/condition";
 import { evaluate } from "../rules/evaluate";
 import type { FactSource } from "../rules/fact";
 import type { LocalText } from "../text/local-text";
 import type { RulebookBody } from "./rulebook";
 import { factName, type Section } from "./section";
 
-type Asked = Extract<Condition, { sum: string }> | Extract<Condition, { fact: string }>;
+type Asked = ConditionOf<"sum" | "fact">;
 
 interface AskedSum {
   /** The fact name of the list that is added up. */
@@ -25,14 +25,14 @@ export interface RunningSum {
 
 /** The sums that have to reach something whatever else holds: one way among several may be none of this applicant’s. */
 function sumsIn(condition: Condition): readonly Asked[] {
-  if ("sum" in condition || ("fact" in condition && condition.fact.startsWith("measure.")))
+  if (condition.op === "sum" || (condition.op === "fact" && condition.fact.startsWith("measure.")))
     return condition.is === "atLeast" && typeof condition.value !== "object" ? [condition] : [];
-  return "all" in condition ? condition.all.flatMap(sumsIn) : [];
+  return condition.op === "all" ? condition.of.flatMap(sumsIn) : [];
 }
 
 /** The list over which a rule counts; null where it counts over none. */
 function listOf(body: RulebookBody, rule: Asked): string | null {
-  if ("sum" in rule) return rule.sum;
+  if (rule.op === "sum") return rule.list;
   const measure = body.measures.find((m) => `measure.${m.key}` === rule.fact);
   return measure?.kind === "span" ? measure.list : null;
 }

@@ -1,7 +1,7 @@
 import { add, type Ratio, RunningTotal, toShort, whole } from "../numbers/ratio";
 import { parseDay } from "../time/day";
 import { compareFact, limitValue, type ReadyLimit, readyLimit, show } from "./compare";
-import type { Comparison, Condition, Limit } from "./condition";
+import type { Comparison, Condition, ConditionOf, Limit } from "./condition";
 import { columnOf, type Entry, type Fact, type FactList, type FactSource, type Scalar, UNKNOWN } from "./fact";
 import type { Leaf, Trace } from "./trace";
 import { CLAIMED, CONFIRMED, type Judgement, judgement, type Truth } from "./truth";
@@ -19,14 +19,24 @@ export interface Rule {
 }
 
 export function compile(condition: Condition): Rule {
-  if ("all" in condition) return join("all", condition.all, condition.all.length);
-  if ("any" in condition) return join("any", condition.any, 1);
-  if ("of" in condition && "atLeast" in condition) return join("atLeast", condition.of, condition.atLeast);
-  if ("not" in condition) return negate(compile(condition.not));
-  if ("fact" in condition) return factRule(condition.fact, condition.is, condition.value);
-  if ("some" in condition) return someRule(condition.some, condition.where);
-  if ("count" in condition) return rangeRule("count", condition.count, condition);
-  return rangeRule("sum", `${condition.sum}.${condition.of}`, condition);
+  switch (condition.op) {
+    case "all":
+      return join("all", condition.of, condition.of.length);
+    case "any":
+      return join("any", condition.of, 1);
+    case "atLeast":
+      return join("atLeast", condition.of, condition.count);
+    case "not":
+      return negate(compile(condition.of));
+    case "fact":
+      return factRule(condition.fact, condition.is, condition.value);
+    case "some":
+      return someRule(condition.list, condition.where);
+    case "count":
+      return rangeRule(condition.list, condition);
+    case "sum":
+      return rangeRule(`${condition.list}.${condition.field}`, condition);
+  }
 }
 
 /** "At least n of k": met parts reach n, or with the open ones they still could, or they cannot any more. */
@@ -325,12 +335,9 @@ function tallyOf(list: FactList, where: Rule | null, facts: FactSource, of: stri
 }
 
 /** Counts and sums over the entries that fit: a value, or a range while the list or an entry is open. */
-function rangeRule(
-  op: "count" | "sum",
-  name: string,
-  condition: Extract<Condition, { count: string }> | Extract<Condition, { sum: string }>,
-): Rule {
-  const [listName, of] = "count" in condition ? [condition.count, null] : [condition.sum, condition.of];
+function rangeRule(name: string, condition: ConditionOf<"count" | "sum">): Rule {
+  const { op, list: listName } = condition;
+  const of = condition.op === "sum" ? condition.field : null;
   const measure = of === null ? countFact : sumFact;
   const where = condition.where ? compile(condition.where) : null;
   const readLimit = limitReader(condition.value);

@@ -28,42 +28,49 @@ const limitSchema = z.union([
 ]);
 export type Limit = z.infer<typeof limitSchema>;
 
+/** Each kind by its `op`: how parts are joined, a comparison, or what is asked of the entries of a list. */
 export type Condition =
-  | { readonly all: readonly Condition[] }
-  | { readonly any: readonly Condition[] }
-  | { readonly not: Condition }
-  | { readonly atLeast: number; readonly of: readonly Condition[] }
-  | { readonly fact: string; readonly is: Comparison; readonly value?: Limit | undefined }
-  | { readonly some: string; readonly where: Condition }
-  | { readonly count: string; readonly where?: Condition | undefined; readonly is: Comparison; readonly value: Limit }
+  | { readonly op: "all" | "any"; readonly of: readonly Condition[] }
+  | { readonly op: "not"; readonly of: Condition }
+  | { readonly op: "atLeast"; readonly count: number; readonly of: readonly Condition[] }
+  | { readonly op: "fact"; readonly fact: string; readonly is: Comparison; readonly value?: Limit | undefined }
+  | { readonly op: "some"; readonly list: string; readonly where: Condition }
   | {
-      readonly sum: string;
-      readonly of: string;
+      readonly op: "count";
+      readonly list: string;
+      readonly where?: Condition | undefined;
+      readonly is: Comparison;
+      readonly value: Limit;
+    }
+  | {
+      readonly op: "sum";
+      readonly list: string;
+      /** What is added up of each entry. */
+      readonly field: string;
       readonly where?: Condition | undefined;
       readonly is: Comparison;
       readonly value: Limit;
     };
+export type ConditionOp = Condition["op"];
+export type ConditionOf<Op extends ConditionOp> = Extract<Condition, { readonly op: Op }>;
+
+const comparison = { is: z.enum(COMPARISONS), value: limitSchema };
 
 export const conditionSchema: z.ZodType<Condition> = z.lazy(() =>
-  z.union([
-    z.strictObject({ all: z.array(conditionSchema) }),
-    z.strictObject({ any: z.array(conditionSchema) }),
-    z.strictObject({ not: conditionSchema }),
-    z.strictObject({ atLeast: z.int().min(0), of: z.array(conditionSchema) }),
-    z.strictObject({ fact: z.string(), is: z.enum(COMPARISONS), value: limitSchema.optional() }),
-    z.strictObject({ some: z.string(), where: conditionSchema }),
+  z.discriminatedUnion("op", [
+    z.strictObject({ op: z.literal("all"), of: z.array(conditionSchema) }),
+    z.strictObject({ op: z.literal("any"), of: z.array(conditionSchema) }),
+    z.strictObject({ op: z.literal("not"), of: conditionSchema }),
+    z.strictObject({ op: z.literal("atLeast"), count: z.int().min(0), of: z.array(conditionSchema) }),
+    z.strictObject({ op: z.literal("fact"), fact: z.string(), is: comparison.is, value: limitSchema.optional() }),
+    z.strictObject({ op: z.literal("some"), list: z.string(), where: conditionSchema }),
+    z.strictObject({ op: z.literal("count"), list: z.string(), where: conditionSchema.optional(), ...comparison }),
     z.strictObject({
-      count: z.string(),
+      op: z.literal("sum"),
+      list: z.string(),
+      field: z.string(),
       where: conditionSchema.optional(),
-      is: z.enum(COMPARISONS),
-      value: limitSchema,
-    }),
-    z.strictObject({
-      sum: z.string(),
-      of: z.string(),
-      where: conditionSchema.optional(),
-      is: z.enum(COMPARISONS),
-      value: limitSchema,
+      ...comparison,
     }),
   ]),
 );

@@ -17,13 +17,13 @@ type VectorRule =
   | { fact: string; cmp?: string; value?: number };
 
 function toCondition(rule: VectorRule): Condition {
-  if ("all" in rule) return { all: rule.all.map(toCondition) };
-  if ("any" in rule) return { any: rule.any.map(toCondition) };
-  if ("not" in rule) return { not: toCondition(rule.not) };
-  if ("atLeast" in rule) return { atLeast: rule.atLeast, of: rule.of.map(toCondition) };
+  if ("all" in rule) return { op: "all", of: rule.all.map(toCondition) };
+  if ("any" in rule) return { op: "any", of: rule.any.map(toCondition) };
+  if ("not" in rule) return { op: "not", of: toCondition(rule.not) };
+  if ("atLeast" in rule) return { op: "atLeast", count: rule.atLeast, of: rule.of.map(toCondition) };
   return rule.cmp
-    ? { fact: rule.fact, is: rule.cmp === ">=" ? "atLeast" : "atMost", value: rule.value ?? 0 }
-    : { fact: rule.fact, is: "equals", value: true };
+    ? { op: "fact", fact: rule.fact, is: rule.cmp === ">=" ? "atLeast" : "atMost", value: rule.value ?? 0 }
+    : { op: "fact", fact: rule.fact, is: "equals", value: true };
 }
 
 function source(
@@ -98,8 +98,8 @@ describe("three-valued rules", () => {
         const facts = source({}, { things: list });
         const where = ofEntry(toCondition(rule));
         return (
-          evaluate({ count: "things", where, is: "atLeast", value: 1 }, facts).truth ===
-          evaluate({ some: "things", where }, facts).truth
+          evaluate({ op: "count", list: "things", where, is: "atLeast", value: 1 }, facts).truth ===
+          evaluate({ op: "some", list: "things", where }, facts).truth
         );
       }),
       { numRuns: 1000 },
@@ -123,8 +123,15 @@ describe("lists", () => {
       area: { kind: "value", value: area, confirmed },
       ects: { kind: "value", value: parseDecimal(credits) ?? whole(0), confirmed },
     });
-  const natural: Condition = { fact: "it.area", is: "equals", value: "natural" };
-  const atLeast = (value: number): Condition => ({ sum: "courses", of: "ects", where: natural, is: "atLeast", value });
+  const natural: Condition = { op: "fact", fact: "it.area", is: "equals", value: "natural" };
+  const atLeast = (value: number): Condition => ({
+    op: "sum",
+    list: "courses",
+    field: "ects",
+    where: natural,
+    is: "atLeast",
+    value,
+  });
   const list = (open: boolean): FactSource =>
     source(
       {},
@@ -172,12 +179,20 @@ describe("lists", () => {
   });
 
   it("without a hit are open while they may still grow", () => {
-    const rule: Condition = { some: "courses", where: { fact: "it.area", is: "equals", value: "engineering" } };
+    const rule: Condition = {
+      op: "some",
+      list: "courses",
+      where: { op: "fact", fact: "it.area", is: "equals", value: "engineering" },
+    };
     expect([evaluate(rule, list(true)).truth, evaluate(rule, list(false)).truth]).toEqual(["open", "not met"]);
   });
 
   it("say of each entry whether it fits", () => {
-    const rule: Condition = { some: "courses", where: { fact: "it.area", is: "equals", value: "natural" } };
+    const rule: Condition = {
+      op: "some",
+      list: "courses",
+      where: { op: "fact", fact: "it.area", is: "equals", value: "natural" },
+    };
     const seen = source(
       {},
       { courses: { open: false, entries: [entry("1", "natural", "10"), entry("2", "social", "10")] } },
@@ -211,6 +226,7 @@ describe("lists that are kept by their fields", () => {
   });
   const test = fc.oneof(
     fc.record({
+      op: fc.constant("fact"),
       fact: fc.constantFrom("it.area", "it.code"),
       is: fc.constantFrom("equals", "differs", "atLeast"),
       value: fc.oneof(
@@ -218,20 +234,32 @@ describe("lists that are kept by their fields", () => {
         fc.record({ fact: fc.constantFrom("wanted", "nothing") }),
       ),
     }),
-    fc.record({ fact: fc.constant("wanted"), is: fc.constant("equals"), value: fc.constant("natural") }),
+    fc.record({
+      op: fc.constant("fact"),
+      fact: fc.constant("wanted"),
+      is: fc.constant("equals"),
+      value: fc.constant("natural"),
+    }),
   );
   const where = fc.oneof(
     test,
-    fc.record({ all: fc.array(test, { maxLength: 3 }) }),
-    fc.record({ any: fc.array(test, { maxLength: 3 }) }),
-    fc.record({ not: test }),
+    fc.record({ op: fc.constant("all"), of: fc.array(test, { maxLength: 3 }) }),
+    fc.record({ op: fc.constant("any"), of: fc.array(test, { maxLength: 3 }) }),
+    fc.record({ op: fc.constant("not"), of: test }),
   );
   const rule = fc.oneof(
-    fc.record({ some: fc.constant("courses"), where }),
-    fc.record({ count: fc.constant("courses"), where, is: fc.constant("atLeast"), value: fc.nat(3) }),
+    fc.record({ op: fc.constant("some"), list: fc.constant("courses"), where }),
     fc.record({
-      sum: fc.constant("courses"),
-      of: fc.constant("ects"),
+      op: fc.constant("count"),
+      list: fc.constant("courses"),
+      where,
+      is: fc.constant("atLeast"),
+      value: fc.nat(3),
+    }),
+    fc.record({
+      op: fc.constant("sum"),
+      list: fc.constant("courses"),
+      field: fc.constant("ects"),
       where,
       is: fc.constant("atLeast"),
       value: fc.nat(20),
@@ -300,7 +328,7 @@ describe("comparisons", () => {
       scalar: () => ({ kind: "value", value: whole(3), confirmed: true }),
       list: () => ({ entries: [], open: false }),
     };
-    expect(evaluate({ fact: "credits", is: "atLeast", value }, facts).truth).toBe(expected);
+    expect(evaluate({ op: "fact", fact: "credits", is: "atLeast", value }, facts).truth).toBe(expected);
   });
 
   it.each<readonly [string, readonly string[] | null, string | null, Truth]>([
@@ -315,7 +343,7 @@ describe("comparisons", () => {
       scalar: (name) => fact(name === "citizenships" ? citizenships : residence),
       list: () => ({ entries: [], open: false }),
     };
-    const rule: Condition = { fact: "citizenships", is: "includesOneOf", value: { fact: "residence" } };
+    const rule: Condition = { op: "fact", fact: "citizenships", is: "includesOneOf", value: { fact: "residence" } };
     expect(evaluate(rule, facts).truth).toBe(expected);
   });
 });

@@ -10,21 +10,26 @@ function limitFact(limit: Limit | undefined): readonly string[] {
  */
 export function factNames(condition: Condition, list: string | null = null): readonly string[] {
   const inner = (c: Condition, l = list) => factNames(c, l);
-  if ("all" in condition) return condition.all.flatMap((c) => inner(c));
-  if ("any" in condition) return condition.any.flatMap((c) => inner(c));
-  if ("of" in condition && "atLeast" in condition) return condition.of.flatMap((c) => inner(c));
-  if ("not" in condition) return inner(condition.not);
-  if ("fact" in condition) {
-    const own = condition.fact.startsWith("it.") && list ? `${list}.${condition.fact.slice(3)}` : condition.fact;
-    return [own, ...limitFact(condition.value)];
+  switch (condition.op) {
+    case "all":
+    case "any":
+    case "atLeast":
+      return condition.of.flatMap((c) => inner(c));
+    case "not":
+      return inner(condition.of);
+    case "fact": {
+      const own = condition.fact.startsWith("it.") && list ? `${list}.${condition.fact.slice(3)}` : condition.fact;
+      return [own, ...limitFact(condition.value)];
+    }
+    case "some":
+      return inner(condition.where, condition.list);
+    case "count": {
+      const { where, list: counted } = condition;
+      return [...(where ? inner(where, counted) : [counted]), ...limitFact(condition.value)];
+    }
+    case "sum": {
+      const { where, list: added, field } = condition;
+      return [`${added}.${field}`, ...(where ? inner(where, added) : []), ...limitFact(condition.value)];
+    }
   }
-  if ("some" in condition) return inner(condition.where, condition.some);
-  const where = condition.where;
-  if ("count" in condition)
-    return [...(where ? inner(where, condition.count) : [condition.count]), ...limitFact(condition.value)];
-  return [
-    `${condition.sum}.${condition.of}`,
-    ...(where ? inner(where, condition.sum) : []),
-    ...limitFact(condition.value),
-  ];
 }

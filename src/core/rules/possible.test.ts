@@ -5,37 +5,39 @@ import { judge } from "./evaluate";
 import { canBeMet } from "./possible";
 
 const age = (is: "atLeast" | "atMost" | "over" | "under" | "equals" | "differs", value: number): Condition => ({
+  op: "fact",
   fact: "age",
   is,
   value,
 });
-const mode = (value: string): Condition => ({ fact: "mode", is: "equals", value });
+const mode = (value: string): Condition => ({ op: "fact", fact: "mode", is: "equals", value });
 
 describe("whether a condition can be met at all", () => {
   it.each<[string, Condition, boolean]>([
-    ["everything", { all: [] }, true],
-    ["nothing", { any: [] }, false],
-    ["two bounds that meet", { all: [age("atLeast", 18), age("atMost", 18)] }, true],
-    ["two bounds that cross", { all: [age("atLeast", 18), age("under", 18)] }, false],
-    ["open bounds around nothing", { all: [age("over", 18), age("under", 18)] }, false],
+    ["everything", { op: "all", of: [] }, true],
+    ["nothing", { op: "any", of: [] }, false],
+    ["two bounds that meet", { op: "all", of: [age("atLeast", 18), age("atMost", 18)] }, true],
+    ["two bounds that cross", { op: "all", of: [age("atLeast", 18), age("under", 18)] }, false],
+    ["open bounds around nothing", { op: "all", of: [age("over", 18), age("under", 18)] }, false],
     [
       "a gap in one alternative only",
-      { any: [{ all: [age("over", 20), age("under", 10)] }, age("atLeast", 18)] },
+      { op: "any", of: [{ op: "all", of: [age("over", 20), age("under", 10)] }, age("atLeast", 18)] },
       true,
     ],
-    ["two values at once", { all: [mode("full"), mode("part")] }, false],
-    ["a value and its opposite", { all: [mode("full"), { not: mode("full") }] }, false],
+    ["two values at once", { op: "all", of: [mode("full"), mode("part")] }, false],
+    ["a value and its opposite", { op: "all", of: [mode("full"), { op: "not", of: mode("full") }] }, false],
     [
       "a value outside a list",
-      { all: [mode("full"), { fact: "mode", is: "oneOf", value: ["part", "evening"] }] },
+      { op: "all", of: [mode("full"), { op: "fact", fact: "mode", is: "oneOf", value: ["part", "evening"] }] },
       false,
     ],
     [
       "levels that cross",
       {
-        all: [
-          { fact: "l", is: "atLeast", value: "C1" },
-          { fact: "l", is: "atMost", value: "B2" },
+        op: "all",
+        of: [
+          { op: "fact", fact: "l", is: "atLeast", value: "C1" },
+          { op: "fact", fact: "l", is: "atMost", value: "B2" },
         ],
       },
       false,
@@ -43,9 +45,10 @@ describe("whether a condition can be met at all", () => {
     [
       "days that cross",
       {
-        all: [
-          { fact: "d", is: "over", value: "2027-02-01" },
-          { fact: "d", is: "under", value: "2027-01-01" },
+        op: "all",
+        of: [
+          { op: "fact", fact: "d", is: "over", value: "2027-02-01" },
+          { op: "fact", fact: "d", is: "under", value: "2027-01-01" },
         ],
       },
       false,
@@ -53,9 +56,10 @@ describe("whether a condition can be met at all", () => {
     [
       "sums of one list that cross",
       {
-        all: [
-          { sum: "courses", of: "ects", is: "atLeast", value: 180 },
-          { sum: "courses", of: "ects", is: "under", value: 60 },
+        op: "all",
+        of: [
+          { op: "sum", list: "courses", field: "ects", is: "atLeast", value: 180 },
+          { op: "sum", list: "courses", field: "ects", is: "under", value: 60 },
         ],
       },
       false,
@@ -63,29 +67,35 @@ describe("whether a condition can be met at all", () => {
     [
       "sums over different entries",
       {
-        all: [
-          { sum: "courses", of: "ects", is: "atLeast", value: 180 },
-          { sum: "courses", of: "ects", is: "under", value: 60, where: mode("x") },
+        op: "all",
+        of: [
+          { op: "sum", list: "courses", field: "ects", is: "atLeast", value: 180 },
+          { op: "sum", list: "courses", field: "ects", is: "under", value: 60, where: mode("x") },
         ],
       },
       true,
     ],
-    ["an entry that cannot be", { some: "courses", where: { all: [age("over", 2), age("under", 1)] } }, false],
-    ["none of it", { not: { any: [age("atLeast", 18), age("under", 18)] } }, false],
-    ["two of three that exclude each other", { atLeast: 2, of: [mode("a"), mode("b"), mode("c")] }, false],
-    ["one of three that exclude each other", { atLeast: 1, of: [mode("a"), mode("b"), mode("c")] }, true],
-    ["more than there are", { atLeast: 3, of: [age("over", 1), age("over", 2)] }, false],
+    [
+      "an entry that cannot be",
+      { op: "some", list: "courses", where: { op: "all", of: [age("over", 2), age("under", 1)] } },
+      false,
+    ],
+    ["none of it", { op: "not", of: { op: "any", of: [age("atLeast", 18), age("under", 18)] } }, false],
+    ["two of three that exclude each other", { op: "atLeast", count: 2, of: [mode("a"), mode("b"), mode("c")] }, false],
+    ["one of three that exclude each other", { op: "atLeast", count: 1, of: [mode("a"), mode("b"), mode("c")] }, true],
+    ["more than there are", { op: "atLeast", count: 3, of: [age("over", 1), age("over", 2)] }, false],
     [
       "not even two of three",
-      { not: { atLeast: 2, of: [age("atLeast", 1), age("atLeast", 2), age("atLeast", 3)] } },
+      { op: "not", of: { op: "atLeast", count: 2, of: [age("atLeast", 1), age("atLeast", 2), age("atLeast", 3)] } },
       true,
     ],
     [
       "a limit that is another fact",
       {
-        all: [
-          { fact: "a", is: "over", value: { fact: "b" } },
-          { fact: "a", is: "under", value: { fact: "b" } },
+        op: "all",
+        of: [
+          { op: "fact", fact: "a", is: "over", value: { fact: "b" } },
+          { op: "fact", fact: "a", is: "under", value: { fact: "b" } },
         ],
       },
       true,
@@ -99,12 +109,12 @@ describe("whether a condition can be met at all", () => {
     tree: fc.oneof(
       { maxDepth: 3, withCrossShrink: true },
       leaf,
-      fc.array(tie("tree"), { maxLength: 3 }).map((all) => ({ all })),
-      fc.array(tie("tree"), { maxLength: 3 }).map((any) => ({ any })),
-      tie("tree").map((not) => ({ not })),
+      fc.array(tie("tree"), { maxLength: 3 }).map((of): Condition => ({ op: "all", of })),
+      fc.array(tie("tree"), { maxLength: 3 }).map((of): Condition => ({ op: "any", of })),
+      tie("tree").map((of): Condition => ({ op: "not", of })),
       fc
         .tuple(fc.integer({ min: 0, max: 3 }), fc.array(tie("tree"), { maxLength: 3 }))
-        .map(([atLeast, of]) => ({ atLeast, of })),
+        .map(([count, of]): Condition => ({ op: "atLeast", count, of })),
     ),
   }));
 

@@ -60,23 +60,32 @@ function chooseSome(of: readonly Condition[], least: number, negated: boolean): 
 }
 
 function alternatives(condition: Condition, negated: boolean): Alternatives {
-  if ("not" in condition) return alternatives(condition.not, !negated);
-  if ("all" in condition || "any" in condition) {
-    const parts = "all" in condition ? condition.all : condition.any;
-    const conjoined = "all" in condition !== negated;
-    return parts.reduce<Alternatives>(
-      (known, part) => (conjoined ? both : either)(known, alternatives(part, negated)),
-      conjoined ? ALWAYS : NEVER,
-    );
+  switch (condition.op) {
+    case "not":
+      return alternatives(condition.of, !negated);
+    case "all":
+    case "any": {
+      const conjoined = (condition.op === "all") !== negated;
+      return condition.of.reduce<Alternatives>(
+        (known, part) => (conjoined ? both : either)(known, alternatives(part, negated)),
+        conjoined ? ALWAYS : NEVER,
+      );
+    }
+    case "atLeast":
+      return chooseSome(condition.of, condition.count, negated);
+    case "fact":
+      return plain(condition.fact, condition.is, condition.value, negated);
+    case "some": {
+      const inner = alternatives(condition.where, false);
+      return negated || inner?.some(holdsTogether) || inner === null ? ALWAYS : NEVER;
+    }
+    case "count":
+    case "sum": {
+      const of = condition.op === "sum" ? `.${condition.field}` : "";
+      const asked = `${condition.op} ${condition.list}${of} ${JSON.stringify(condition.where ?? null)}`;
+      return plain(asked, condition.is, condition.value, negated);
+    }
   }
-  if ("of" in condition && "atLeast" in condition) return chooseSome(condition.of, condition.atLeast, negated);
-  if ("fact" in condition) return plain(condition.fact, condition.is, condition.value, negated);
-  if ("some" in condition) {
-    const inner = alternatives(condition.where, false);
-    return negated || inner?.some(holdsTogether) || inner === null ? ALWAYS : NEVER;
-  }
-  const list = "count" in condition ? `count ${condition.count}` : `sum ${condition.sum}.${condition.of}`;
-  return plain(`${list} ${JSON.stringify(condition.where ?? null)}`, condition.is, condition.value, negated);
 }
 
 /** The place of a limit on its own line: levels by rank, days and numbers by value; null for anything else. */

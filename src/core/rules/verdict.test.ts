@@ -16,11 +16,11 @@ type VectorRule =
 type Facts = Readonly<Record<string, "met" | "not_met">>;
 
 function toCondition(rule: VectorRule): Condition {
-  if ("all" in rule) return { all: rule.all.map(toCondition) };
-  if ("any" in rule) return { any: rule.any.map(toCondition) };
-  if ("not" in rule) return { not: toCondition(rule.not) };
-  if ("atLeast" in rule) return { atLeast: rule.atLeast, of: rule.of.map(toCondition) };
-  return { fact: rule.fact, is: "equals", value: true };
+  if ("all" in rule) return { op: "all", of: rule.all.map(toCondition) };
+  if ("any" in rule) return { op: "any", of: rule.any.map(toCondition) };
+  if ("not" in rule) return { op: "not", of: toCondition(rule.not) };
+  if ("atLeast" in rule) return { op: "atLeast", count: rule.atLeast, of: rule.of.map(toCondition) };
+  return { op: "fact", fact: rule.fact, is: "equals", value: true };
 }
 
 function source(facts: Facts, declared: readonly string[] = []): FactSource {

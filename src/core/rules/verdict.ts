@@ -84,10 +84,10 @@ export function waysToMeet(trace: Trace): readonly Way[] {
 const MOST_COMPLETIONS = 12;
 
 function atomsOf(condition: Condition): readonly Condition[] {
-  if ("all" in condition) return condition.all.flatMap(atomsOf);
-  if ("any" in condition) return condition.any.flatMap(atomsOf);
-  if ("not" in condition) return atomsOf(condition.not);
-  return "of" in condition && "atLeast" in condition ? condition.of.flatMap(atomsOf) : [condition];
+  if (condition.op === "not") return atomsOf(condition.of);
+  return condition.op === "all" || condition.op === "any" || condition.op === "atLeast"
+    ? condition.of.flatMap(atomsOf)
+    : [condition];
 }
 
 const repeating = new WeakMap<Condition, boolean>();
@@ -104,11 +104,18 @@ function repeats(condition: Condition): boolean {
 
 function holdsIn(condition: Condition, atoms: ReadonlyMap<string, boolean>): boolean {
   const holds = (c: Condition) => holdsIn(c, atoms);
-  if ("all" in condition) return condition.all.every(holds);
-  if ("any" in condition) return condition.any.some(holds);
-  if ("not" in condition) return !holds(condition.not);
-  if ("of" in condition && "atLeast" in condition) return condition.of.filter(holds).length >= condition.atLeast;
-  return atoms.get(JSON.stringify(condition)) ?? false;
+  switch (condition.op) {
+    case "all":
+      return condition.of.every(holds);
+    case "any":
+      return condition.of.some(holds);
+    case "not":
+      return !holds(condition.of);
+    case "atLeast":
+      return condition.of.filter(holds).length >= condition.count;
+    default:
+      return atoms.get(JSON.stringify(condition)) ?? false;
+  }
 }
 
 /**

@@ -54,9 +54,10 @@ describe("what keeps a reference set from being put in force", () => {
           {
             ...home,
             when: {
-              all: [
-                { fact: "citizenship.residence", is: "equals", value: "FR" },
-                { fact: "citizenship.residence", is: "equals", value: "SR" },
+              op: "all",
+              of: [
+                { op: "fact", fact: "citizenship.residence", is: "equals", value: "FR" },
+                { op: "fact", fact: "citizenship.residence", is: "equals", value: "SR" },
               ],
             },
           },
@@ -67,7 +68,7 @@ describe("what keeps a reference set from being put in force", () => {
     ],
     [
       "a group that reads what no form asks",
-      { groups: [{ ...home, when: { fact: "answers.law.field", is: "known" } }, overseas] },
+      { groups: [{ ...home, when: { op: "fact", fact: "answers.law.field", is: "known" } }, overseas] },
       ["unknown-fact groups home: answers.law.field"],
     ],
     [
@@ -135,7 +136,7 @@ describe("what keeps a reference set from being put in force", () => {
   });
 
   it("asks for no facts while there is no form", () => {
-    const groups = [{ ...home, when: { fact: "anything", is: "known" as const } }, overseas];
+    const groups = [{ ...home, when: { op: "fact" as const, fact: "anything", is: "known" as const } }, overseas];
     expect(referenceProblems({ ...referenceSet, groups }, null, NOTHING)).toEqual([]);
   });
 

@@ -54,7 +54,7 @@ function missingText(area: Area, about: string, text: LocalText | undefined): re
   ];
 }
 
-const always = (when: ReferenceSet["groups"][number]["when"]) => "all" in when && when.all.length === 0;
+const always = (when: ReferenceSet["groups"][number]["when"]) => when.op === "all" && when.of.length === 0;
 
 /** Groups are asked in their order, so the last has to take whoever is left, and none may stand behind one that takes everybody. */
 function groupProblems(groups: ReferenceSet["groups"], facts: ReadonlySet<string> | null): readonly ReferenceProblem[] {

@@ -57,9 +57,10 @@ describe("not longer ago than so many years, in the language of rules", () => {
     const facts: Readonly<Record<string, string>> = { date, reference };
     const trace = evaluate(
       {
-        all: [
-          { fact: "date", is: "atLeast", value: { fact: "reference", plusMonths: -12 * years } },
-          { fact: "date", is: "atMost", value: { fact: "reference" } },
+        op: "all",
+        of: [
+          { op: "fact", fact: "date", is: "atLeast", value: { fact: "reference", plusMonths: -12 * years } },
+          { op: "fact", fact: "date", is: "atMost", value: { fact: "reference" } },
         ],
       },
       {

@@ -98,7 +98,12 @@ export const PASSPORT = document(
       {
         key: "passportEnds",
         title: local(["valid at least three months after the start", "valable au moins trois mois après le début"]),
-        rule: { fact: "citizenship.passportExpiry", is: "atLeast", value: { fact: "start", plusMonths: 3 } },
+        rule: {
+          op: "fact",
+          fact: "citizenship.passportExpiry",
+          is: "atLeast",
+          value: { fact: "start", plusMonths: 3 },
+        },
       },
     ],
     shows: [
@@ -124,7 +129,7 @@ export const NAME_CHANGE: Requirement = {
     ],
     { shows: ["person.formerNames", "person.givenNames", "person.familyName"] },
   ),
-  when: { fact: "person.formerNames", is: "known" },
+  when: { op: "fact", fact: "person.formerNames", is: "known" },
 };
 
 /** Asked of those alone who live where they are not a citizen. */
@@ -158,7 +163,7 @@ export const AROUND = sections(
 );
 export const REFEREES_NAMED = sections("referee", ["Referees named", "Référents indiqués"], ["referees"]);
 /** What is asked of a language follows from the one that the programme teaches in, which the office sets once. */
-const taughtInEnglish: Condition = { fact: "choice.language", is: "equals", value: "en" };
+const taughtInEnglish: Condition = { op: "fact", fact: "choice.language", is: "equals", value: "en" };
 
 export const ENGLISH_FORM: Requirement = {
   ...sections("englishForm", ["English", "Anglais"], ["english", "tests"]),
@@ -166,11 +171,13 @@ export const ENGLISH_FORM: Requirement = {
 };
 
 export const pendingInTime: Condition = {
-  some: "tests",
+  op: "some",
+  list: "tests",
   where: {
-    all: [
-      { fact: "it.status", is: "equals", value: "pending" },
-      { fact: "it.expected", is: "atMost", value: { fact: "start" } },
+    op: "all",
+    of: [
+      { op: "fact", fact: "it.status", is: "equals", value: "pending" },
+      { op: "fact", fact: "it.expected", is: "atMost", value: { fact: "start" } },
     ],
   },
 };
@@ -201,12 +208,12 @@ export function englishRule(level: "B1" | "B2" | "C1", otherwise: Condition): Ru
   return {
     key: "english",
     title: local([`English at ${level}`, `Anglais de niveau ${level}`]),
-    rule: { any: [{ fact: "measure.english", is: "atLeast", value: level }, otherwise, EXEMPT] },
+    rule: { op: "any", of: [{ op: "fact", fact: "measure.english", is: "atLeast", value: level }, otherwise, EXEMPT] },
     curable: { way: BY_TEST, possible: pendingInTime },
   };
 }
 
-export const EXEMPT: Condition = { fact: "measure.exempt", is: "equals", value: true };
+export const EXEMPT: Condition = { op: "fact", fact: "measure.exempt", is: "equals", value: true };
 
 /** Whether the exemption that is claimed was ruled to hold. */
 export const exemptMeasure = {
@@ -214,7 +221,7 @@ export const exemptMeasure = {
   kind: "ruling",
   title: local(["exemption from the proof of English", "dispense de la preuve d’anglais"]),
   of: "answers.english",
-  where: { fact: "answers.english.way", is: "equals", value: "exempt" },
+  where: { op: "fact", fact: "answers.english.way", is: "equals", value: "exempt" },
   question: "English exemption",
 } satisfies Measure;
 
@@ -232,9 +239,10 @@ export const combinedEnglish: Measure = { ...englishMeasure, mode: "combine" };
 
 /** School years taught in English, counted over the schools that were named. */
 export const schooledInEnglish = (years: number): Condition => ({
-  sum: "schools",
-  of: "years",
-  where: { fact: "it.language", is: "equals", value: "en" },
+  op: "sum",
+  list: "schools",
+  field: "years",
+  where: { op: "fact", fact: "it.language", is: "equals", value: "en" },
   is: "atLeast",
   value: years,
 });

@@ -3,19 +3,21 @@ import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { Condition } from "../../core/rules/condition";
 
 /** What programmes that people enter from a university ask of a degree: its papers, its credits, its grade, its language. */
-export const completed: Condition = { fact: "it.status", is: "equals", value: "completed" };
-export const natural: Condition = { fact: "it.area", is: "equals", value: "natural" };
-export const firstDegree: Condition = { fact: "it.level", is: "atLeast", value: 6 };
+export const completed: Condition = { op: "fact", fact: "it.status", is: "equals", value: "completed" };
+export const natural: Condition = { op: "fact", fact: "it.area", is: "equals", value: "natural" };
+export const firstDegree: Condition = { op: "fact", fact: "it.level", is: "atLeast", value: 6 };
 export const running: Condition = {
-  all: [
+  op: "all",
+  of: [
     firstDegree,
-    { fact: "it.status", is: "equals", value: "in progress" },
-    { fact: "it.expectedEnd", is: "atMost", value: { fact: "start" } },
+    { op: "fact", fact: "it.status", is: "equals", value: "in progress" },
+    { op: "fact", fact: "it.expectedEnd", is: "atMost", value: { fact: "start" } },
   ],
 };
 export const ectsAtLeast = (value: number, where?: Condition): Condition => ({
-  sum: "courses",
-  of: "ects",
+  op: "sum",
+  list: "courses",
+  field: "ects",
   is: "atLeast",
   value,
   ...(where ? { where } : {}),
@@ -111,7 +113,7 @@ export const bandedGrade: RulebookBody["measures"][number] = {
 /** The master's grade, along straight lines between worst, pass and best. */
 export const masterGrade: RulebookBody["measures"][number] = {
   ...gradeMeasure,
-  degree: { fact: "it.level", is: "atLeast", value: 7 },
+  degree: { op: "fact", fact: "it.level", is: "atLeast", value: 7 },
   method: { kind: "linear", anchors: "three_point", target: { best: "1.0", pass: "4.0", worst: "5.0" } },
   rounding: "half_up",
 };
@@ -124,7 +126,7 @@ export const taughtMeasure: RulebookBody["measures"][number] = {
   degree: firstDegree,
 };
 
-export const taughtTwoYears: Condition = { fact: "measure.taughtInEnglish", is: "atLeast", value: 24 };
+export const taughtTwoYears: Condition = { op: "fact", fact: "measure.taughtInEnglish", is: "atLeast", value: 24 };
 
 export const firstDegreeRule: RulebookBody["entryRules"][number] = {
   key: "firstDegree",
@@ -133,13 +135,14 @@ export const firstDegreeRule: RulebookBody["entryRules"][number] = {
     fr: "Un premier diplôme, obtenu ou attendu avant le début",
   },
   rule: {
-    any: [
-      { some: "degrees", where: { all: [firstDegree, completed] } },
-      { all: [{ some: "degrees", where: running }, ectsAtLeast(150, completed)] },
+    op: "any",
+    of: [
+      { op: "some", list: "degrees", where: { op: "all", of: [firstDegree, completed] } },
+      { op: "all", of: [{ op: "some", list: "degrees", where: running }, ectsAtLeast(150, completed)] },
     ],
   },
   curable: {
     way: { en: "by the award of the degree before the start", fr: "par l’obtention du diplôme avant le début" },
-    possible: { some: "degrees", where: running },
+    possible: { op: "some", list: "degrees", where: running },
   },
 };

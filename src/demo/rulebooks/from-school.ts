@@ -34,11 +34,13 @@ import { beyond, bursary, clearance, elsewhere, interests, wantsBursary } from "
 
 /** The two bachelor programmes: twelve years of school, leaving examinations in up to two sittings, subjects with marks. */
 const subject = (key: string, mark: number): Condition => ({
-  some: "subjects",
+  op: "some",
+  list: "subjects",
   where: {
-    all: [
-      { fact: "it.subject", is: "equals", value: key },
-      { fact: "it.mark", is: "atLeast", value: mark },
+    op: "all",
+    of: [
+      { op: "fact", fact: "it.subject", is: "equals", value: key },
+      { op: "fact", fact: "it.mark", is: "atLeast", value: mark },
     ],
   },
 });
@@ -51,10 +53,11 @@ const results = document(
     perEntryOf: "sittings",
     // No paper of what the registry gives.
     when: {
-      any: [
-        { fact: "it.board", is: "equals", value: "other" },
-        { not: { fact: "it.candidate", is: "known" } },
-        { fact: "it.marks", is: "equals", value: "typed" },
+      op: "any",
+      of: [
+        { op: "fact", fact: "it.board", is: "equals", value: "other" },
+        { op: "not", of: { op: "fact", fact: "it.candidate", is: "known" } },
+        { op: "fact", fact: "it.marks", is: "equals", value: "typed" },
       ],
     },
     shows: ["sittings.board", "sittings.year", "sittings.candidate", "subjects.subject", "subjects.mark"],
@@ -97,11 +100,11 @@ const schoolRequirements = [
 const twelveYears: RulebookBody["entryRules"][number] = {
   key: "schooling",
   title: { en: "Twelve years of school", fr: "Douze années d’école" },
-  rule: { sum: "schools", of: "years", is: "atLeast", value: 12 },
+  rule: { op: "sum", list: "schools", field: "years", is: "atLeast", value: 12 },
   curable: null,
 };
 
-const otherBoards: Condition = { fact: "it.board", is: "equals", value: "other" };
+const otherBoards: Condition = { op: "fact", fact: "it.board", is: "equals", value: "other" };
 
 /** Whether a leaving certificate of another system opens studies here: by the office's list, or by a ruling for its country and name. */
 const entryRight = {
@@ -118,9 +121,10 @@ const entryRightRule: RulebookBody["entryRules"][number] = {
   key: "entryRight",
   title: { en: "A leaving certificate that opens studies", fr: "Un diplôme de fin d’études ouvrant aux études" },
   rule: {
-    any: [
-      { some: "sittings", where: { not: otherBoards } },
-      { fact: "measure.entryRight", is: "equals", value: true },
+    op: "any",
+    of: [
+      { op: "some", list: "sittings", where: { op: "not", of: otherBoards } },
+      { op: "fact", fact: "measure.entryRight", is: "equals", value: true },
     ],
   },
   curable: null,
@@ -170,7 +174,8 @@ export const bmr: RulebookBody = {
         fr: "Deux matières parmi biologie, chimie, géographie et mathématiques avec 60 ou plus",
       },
       rule: {
-        atLeast: 2,
+        op: "atLeast",
+        count: 2,
         of: [subject("biology", 60), subject("chemistry", 60), subject("geography", 60), subject("mathematics", 60)],
       },
       curable: null,
@@ -247,15 +252,16 @@ export const bht: RulebookBody = {
         ["For work at sea, valid on the first day.", "Pour le travail en mer, valable le premier jour."],
         {
           toSubmit: "promised",
-          promise: { fact: "answers.clearance.has", is: "equals", value: "later" },
+          promise: { op: "fact", fact: "answers.clearance.has", is: "equals", value: "later" },
           checks: [
             {
               key: "validAtStart",
               title: { en: "valid on the first day", fr: "valable le premier jour" },
               rule: {
-                any: [
-                  { fact: "answers.clearance.has", is: "equals", value: "later" },
-                  { fact: "answers.clearance.expiry", is: "atLeast", value: { fact: "start" } },
+                op: "any",
+                of: [
+                  { op: "fact", fact: "answers.clearance.has", is: "equals", value: "later" },
+                  { op: "fact", fact: "answers.clearance.expiry", is: "atLeast", value: { fact: "start" } },
                 ],
               },
             },
@@ -319,7 +325,7 @@ export const bht: RulebookBody = {
         en: "Numeracy: 100 in all, 45 in geometry",
         fr: "Calcul : 100 au total, 45 en géométrie",
       },
-      rule: { fact: "measure.numeracy", is: "equals", value: true },
+      rule: { op: "fact", fact: "measure.numeracy", is: "equals", value: true },
       curable: null,
       shownToApplicant: true,
     },

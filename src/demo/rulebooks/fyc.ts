@@ -29,7 +29,10 @@ const PAPER: RulebookBody["requirements"][number] = {
   ...PASSPORT,
   checks: PASSPORT.checks.map((c) => ({
     ...c,
-    rule: { any: [{ fact: "citizenship.paper", is: "equals", value: "birthCertificate" }, c.rule] },
+    rule: {
+      op: "any",
+      of: [{ op: "fact", fact: "citizenship.paper", is: "equals", value: "birthCertificate" }, c.rule],
+    },
   })),
 };
 
@@ -86,6 +89,7 @@ export const fyc: RulebookBody = {
             key: "fullYear",
             title: { en: "covers one full school year", fr: "couvre une année scolaire complète" },
             rule: {
+              op: "fact",
               fact: "answers.report.to",
               is: "atLeast",
               value: { fact: "answers.report.from", plusMonths: 9 },
@@ -120,13 +124,13 @@ export const fyc: RulebookBody = {
     {
       key: "schooling",
       title: { en: "Ten years of school", fr: "Dix années d’école" },
-      rule: { sum: "schools", of: "years", is: "atLeast", value: 10 },
+      rule: { op: "sum", list: "schools", field: "years", is: "atLeast", value: 10 },
       curable: null,
     },
     {
       key: "age",
       title: { en: "Sixteen or older on the first day", fr: "Seize ans ou plus le premier jour" },
-      rule: { fact: "measure.age", is: "atLeast", value: 16 },
+      rule: { op: "fact", fact: "measure.age", is: "atLeast", value: 16 },
       curable: null,
       shownToApplicant: true,
     },
@@ -134,7 +138,7 @@ export const fyc: RulebookBody = {
   ],
   fees: [
     feeItem("deposit", ["Deposit", "Acompte"], 15_000, 15_000, {
-      when: { fact: "choice.answer", is: "equals", value: "accepted" },
+      when: { op: "fact", fact: "choice.answer", is: "equals", value: "accepted" },
     }),
   ],
 };

@@ -53,19 +53,21 @@ export const gbc: RulebookBody = {
       kind: "span",
       title: { en: "months of practice", fr: "mois de pratique" },
       list: "experience",
-      where: { fact: "it.what", is: "oneOf", value: ["job", "internship"] },
+      where: { op: "fact", fact: "it.what", is: "oneOf", value: ["job", "internship"] },
     },
   ],
   entryRules: [
     {
       key: "practice",
       title: { en: "Twelve months of practice", fr: "Douze mois de pratique" },
-      rule: { fact: "measure.practice", is: "atLeast", value: 12 },
+      rule: { op: "fact", fact: "measure.practice", is: "atLeast", value: 12 },
       curable: null,
     },
   ],
   fees: [
     feeItem("application", APPLICATION_FEE, 2500, 2500),
-    feeItem("deposit", DEPOSIT, 30_000, 30_000, { when: { fact: "choice.answer", is: "equals", value: "accepted" } }),
+    feeItem("deposit", DEPOSIT, 30_000, 30_000, {
+      when: { op: "fact", fact: "choice.answer", is: "equals", value: "accepted" },
+    }),
   ],
 };

@@ -104,7 +104,7 @@ export const mes: RulebookBody = {
       {
         key: "natural",
         title: { en: "20 ECTS in natural sciences", fr: "20 ECTS en sciences naturelles" },
-        rule: ectsAtLeast(20, { all: [completed, natural] }),
+        rule: ectsAtLeast(20, { op: "all", of: [completed, natural] }),
         curable: {
           way: { en: "by passing the courses in progress", fr: "par la réussite des cours en cours" },
           possible: ectsAtLeast(20, natural),
@@ -113,7 +113,7 @@ export const mes: RulebookBody = {
       {
         key: "grade",
         title: { en: "Grade 2.5 or better on our scale", fr: "Note de 2,5 ou mieux sur notre échelle" },
-        rule: { fact: "measure.grade", is: "atMost", value: "2.5" },
+        rule: { op: "fact", fact: "measure.grade", is: "atMost", value: "2.5" },
         curable: null,
       },
       englishRule("C1", taughtTwoYears),

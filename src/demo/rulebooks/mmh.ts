@@ -129,10 +129,11 @@ export const mmh: RulebookBody = {
         fr: "À plein temps, ou sans besoin de visa : aucun n’est accordé pour des études à temps partiel",
       },
       rule: {
-        any: [
-          { fact: "choice.mode", is: "equals", value: "full time" },
-          { fact: "group", is: "differs", value: "overseas" },
-          { fact: "answers.visa.holds", is: "equals", value: true },
+        op: "any",
+        of: [
+          { op: "fact", fact: "choice.mode", is: "equals", value: "full time" },
+          { op: "fact", fact: "group", is: "differs", value: "overseas" },
+          { op: "fact", fact: "answers.visa.holds", is: "equals", value: true },
         ],
       },
       curable: null,
@@ -141,7 +142,10 @@ export const mmh: RulebookBody = {
     {
       key: "english",
       title: { en: "English for a thesis in the humanities", fr: "L’anglais d’un mémoire en lettres" },
-      rule: { any: [{ fact: "measure.written", is: "equals", value: true }, taughtTwoYears, EXEMPT] },
+      rule: {
+        op: "any",
+        of: [{ op: "fact", fact: "measure.written", is: "equals", value: true }, taughtTwoYears, EXEMPT],
+      },
       curable: { way: BY_TEST, possible: pendingInTime },
     },
   ],

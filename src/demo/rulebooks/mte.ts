@@ -35,7 +35,7 @@ import { citizenship, contact, person } from "./parts/person";
 import { referees } from "./parts/referees";
 import { courses, education, unfinished, unfinishedAsked } from "./parts/studies";
 
-const oneYear: Condition = { fact: "choice.track", is: "equals", value: "one-year" };
+const oneYear: Condition = { op: "fact", fact: "choice.track", is: "equals", value: "one-year" };
 const HANDLING = ["Handling fee", "Frais de dossier"] as const;
 const FURTHER = ["Further choice", "Vœu supplémentaire"] as const;
 
@@ -79,7 +79,11 @@ export const mte: RulebookBody = {
         ],
         { shows: ["courses.title", "courses.credits", "courses.status"] },
       ),
-      when: { some: "courses", where: { fact: "it.status", is: "equals", value: "registered" } },
+      when: {
+        op: "some",
+        list: "courses",
+        where: { op: "fact", fact: "it.status", is: "equals", value: "registered" },
+      },
     },
     { ...sections("practice", ["Work and practice", "Travail et pratique"], ["experience"]), when: oneYear },
     ENGLISH_FORM,
@@ -99,10 +103,13 @@ export const mte: RulebookBody = {
     {
       key: "engineering",
       title: { en: "60 ECTS in engineering", fr: "60 ECTS en ingénierie" },
-      rule: ectsAtLeast(60, { all: [completed, { fact: "it.area", is: "equals", value: "engineering" }] }),
+      rule: ectsAtLeast(60, {
+        op: "all",
+        of: [completed, { op: "fact", fact: "it.area", is: "equals", value: "engineering" }],
+      }),
       curable: {
         way: { en: "by passing the courses in progress", fr: "par la réussite des cours en cours" },
-        possible: ectsAtLeast(60, { fact: "it.area", is: "equals", value: "engineering" }),
+        possible: ectsAtLeast(60, { op: "fact", fact: "it.area", is: "equals", value: "engineering" }),
       },
     },
     {
@@ -112,9 +119,14 @@ export const mte: RulebookBody = {
         fr: "Pour le parcours d’un an : un master obtenu",
       },
       rule: {
-        any: [
-          { not: oneYear },
-          { some: "degrees", where: { all: [{ fact: "it.level", is: "atLeast", value: 7 }, completed] } },
+        op: "any",
+        of: [
+          { op: "not", of: oneYear },
+          {
+            op: "some",
+            list: "degrees",
+            where: { op: "all", of: [{ op: "fact", fact: "it.level", is: "atLeast", value: 7 }, completed] },
+          },
         ],
       },
       curable: null,
@@ -122,13 +134,13 @@ export const mte: RulebookBody = {
     {
       key: "grade",
       title: { en: "Grade 3.0 or better on our scale", fr: "Note de 3,0 ou mieux sur notre échelle" },
-      rule: { fact: "measure.grade", is: "atMost", value: "3.0" },
+      rule: { op: "fact", fact: "measure.grade", is: "atMost", value: "3.0" },
       curable: null,
     },
     englishRule("B2", taughtTwoYears),
   ],
   fees: [
     feeItem("handling", HANDLING, 4000, 6000),
-    feeItem("further", FURTHER, 1500, 1500, { when: { fact: "choice.rank", is: "over", value: 1 } }),
+    feeItem("further", FURTHER, 1500, 1500, { when: { op: "fact", fact: "choice.rank", is: "over", value: 1 } }),
   ],
 };

@@ -220,7 +220,7 @@ export const pcs: RulebookBody = {
       kind: "ruling",
       title: { en: "the master opens doctoral study", fr: "le master ouvre au doctorat" },
       of: "degrees",
-      where: { fact: "it.level", is: "atLeast", value: 7 },
+      where: { op: "fact", fact: "it.level", is: "atLeast", value: 7 },
       question: "doctoral entry",
       entitlement: "masters",
     },
@@ -237,11 +237,16 @@ export const pcs: RulebookBody = {
         fr: "Un master, obtenu ou attendu avant le début",
       },
       rule: {
-        some: "degrees",
+        op: "some",
+        list: "degrees",
         where: {
-          all: [
-            { fact: "it.level", is: "atLeast", value: 7 },
-            { any: [completed, { fact: "it.expectedEnd", is: "atMost", value: { fact: "start" } }] },
+          op: "all",
+          of: [
+            { op: "fact", fact: "it.level", is: "atLeast", value: 7 },
+            {
+              op: "any",
+              of: [completed, { op: "fact", fact: "it.expectedEnd", is: "atMost", value: { fact: "start" } }],
+            },
           ],
         },
       },
@@ -251,7 +256,7 @@ export const pcs: RulebookBody = {
     {
       key: "masterAccepted",
       title: { en: "The master opens doctoral study", fr: "Le master ouvre au doctorat" },
-      rule: { fact: "measure.master", is: "equals", value: true },
+      rule: { op: "fact", fact: "measure.master", is: "equals", value: true },
       curable: null,
       shownToApplicant: true,
     },
@@ -262,10 +267,18 @@ export const pcs: RulebookBody = {
         fr: "Le master noté 2,5 ou mieux sur notre échelle",
       },
       rule: {
-        any: [
-          { fact: "measure.grade", is: "atMost", value: "2.5" },
+        op: "any",
+        of: [
+          { op: "fact", fact: "measure.grade", is: "atMost", value: "2.5" },
           // While the master is running there is no final grade, and the courses of the first degree say nothing of it.
-          { not: { some: "degrees", where: { all: [{ fact: "it.level", is: "atLeast", value: 7 }, completed] } } },
+          {
+            op: "not",
+            of: {
+              op: "some",
+              list: "degrees",
+              where: { op: "all", of: [{ op: "fact", fact: "it.level", is: "atLeast", value: 7 }, completed] },
+            },
+          },
         ],
       },
       curable: null,

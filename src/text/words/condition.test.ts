@@ -12,65 +12,69 @@ const titles = {
 
 describe("a condition read as a sentence", () => {
   it.each<[Condition, string]>([
-    [{ fact: "measure.grade", is: "atMost", value: "2.5" }, "grade on our scale is at most 2.5"],
-    [{ fact: "answers.visa.holds", is: "equals", value: true }, "visa, holds is yes"],
-    [{ fact: "person.birthDate", is: "known" }, "Date of birth is known"],
+    [{ op: "fact", fact: "measure.grade", is: "atMost", value: "2.5" }, "grade on our scale is at most 2.5"],
+    [{ op: "fact", fact: "answers.visa.holds", is: "equals", value: true }, "visa, holds is yes"],
+    [{ op: "fact", fact: "person.birthDate", is: "known" }, "Date of birth is known"],
     [
-      { fact: "person.birthDate", is: "over", value: { fact: "start", plusMonths: -216 } },
+      { op: "fact", fact: "person.birthDate", is: "over", value: { fact: "start", plusMonths: -216 } },
       "Date of birth is over 18 years before start of studies",
     ],
     [
-      { fact: "x", is: "atLeast", value: { fact: "start", plusMonths: 1 } },
+      { op: "fact", fact: "x", is: "atLeast", value: { fact: "start", plusMonths: 1 } },
       "x is at least 1 month after start of studies",
     ],
     [
-      { some: "degrees", where: { fact: "it.level", is: "atLeast", value: 6 } },
+      { op: "some", list: "degrees", where: { op: "fact", fact: "it.level", is: "atLeast", value: 6 } },
       "at least one of degrees where Level is at least 6",
     ],
     [
       {
-        sum: "courses",
-        of: "ects",
+        op: "sum",
+        list: "courses",
+        field: "ects",
         is: "atLeast",
         value: 20,
-        where: { fact: "it.area", is: "equals", value: "natural" },
+        where: { op: "fact", fact: "it.area", is: "equals", value: "natural" },
       },
       "the sum of ECTS over courses where Subject area is natural is at least 20",
     ],
-    [{ count: "tests", is: "atLeast", value: 1 }, "the number of test results is at least 1"],
-    [{ all: [] }, "always"],
-    [{ any: [] }, "never"],
+    [{ op: "count", list: "tests", is: "atLeast", value: 1 }, "the number of test results is at least 1"],
+    [{ op: "all", of: [] }, "always"],
+    [{ op: "any", of: [] }, "never"],
     [
       {
-        all: [
-          { fact: "a", is: "known" },
+        op: "all",
+        of: [
+          { op: "fact", fact: "a", is: "known" },
           {
-            any: [
-              { fact: "b", is: "known" },
-              { fact: "c", is: "known" },
+            op: "any",
+            of: [
+              { op: "fact", fact: "b", is: "known" },
+              { op: "fact", fact: "c", is: "known" },
             ],
           },
         ],
       },
       "a is known and (b is known or c is known)",
     ],
-    [{ not: { fact: "a", is: "known" } }, "not (a is known)"],
+    [{ op: "not", of: { op: "fact", fact: "a", is: "known" } }, "not (a is known)"],
     [
       {
-        atLeast: 2,
+        op: "atLeast",
+        count: 2,
         of: [
-          { fact: "a", is: "known" },
-          { fact: "b", is: "known" },
+          { op: "fact", fact: "a", is: "known" },
+          { op: "fact", fact: "b", is: "known" },
         ],
       },
       "at least 2 of: a is known; b is known",
     ],
-    [{ fact: "c", is: "includesOneOf", value: ["IE", "FR"] }, "c includes one of Ireland, France"],
+    [{ op: "fact", fact: "c", is: "includesOneOf", value: ["IE", "FR"] }, "c includes one of Ireland, France"],
     [
-      { fact: "c", is: "oneOf", value: ["AT", "BE", "BG", "CH", "CY", "CZ", "DE"] },
+      { op: "fact", fact: "c", is: "oneOf", value: ["AT", "BE", "BG", "CH", "CY", "CZ", "DE"] },
       "c is one of Austria, Belgium, Bulgaria, Switzerland, Cyprus and 2 more",
     ],
-    [{ fact: "d", is: "over", value: "2027-02-03" }, "d is over 3 Feb 2027"],
+    [{ op: "fact", fact: "d", is: "over", value: "2027-02-03" }, "d is over 3 Feb 2027"],
   ])("%j: %s", (condition, sentence) => expect(conditionSentence(condition, titles)).toBe(sentence));
 });
 
@@ -84,11 +88,21 @@ describe("values that are picked", () => {
   };
   it.each<readonly [Condition, string]>([
     [
-      { some: "courses", where: { fact: "it.area", is: "oneOf", value: ["natural", "other", "unheard"] } },
+      {
+        op: "some",
+        list: "courses",
+        where: { op: "fact", fact: "it.area", is: "oneOf", value: ["natural", "other", "unheard"] },
+      },
       "at least one of courses where Subject area is one of Natural sciences, Other, unheard",
     ],
-    [{ fact: "answers.english.way", is: "equals", value: "exempt" }, "How you prove your English is By an exemption"],
-    [{ fact: "answers.english.way", is: "equals", value: "natural" }, "How you prove your English is natural"],
+    [
+      { op: "fact", fact: "answers.english.way", is: "equals", value: "exempt" },
+      "How you prove your English is By an exemption",
+    ],
+    [
+      { op: "fact", fact: "answers.english.way", is: "equals", value: "natural" },
+      "How you prove your English is natural",
+    ],
   ])("%j are called as in the form", (condition, sentence) =>
     expect(conditionSentence(condition, titles)).toBe(sentence),
   );

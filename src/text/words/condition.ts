@@ -45,33 +45,39 @@ const comparison = (subject: string, is: Comparison, limit: string): string =>
 function joined(parts: readonly Condition[], word: string, titles: FactTitles, list: string): string {
   const sentences = parts.map((part) => {
     const text = conditionSentence(part, titles, list);
-    return ("all" in part || "any" in part) && (("all" in part ? part.all : part.any).length ?? 0) > 1
-      ? `(${text})`
-      : text;
+    return (part.op === "all" || part.op === "any") && part.of.length > 1 ? `(${text})` : text;
   });
   return sentences.join(` ${word} `);
 }
 
 /** One condition as a sentence; inside a list, `list` says what an entry's fields are called by. */
 export function conditionSentence(condition: Condition, titles: FactTitles, list = "it"): string {
-  if ("all" in condition) return condition.all.length === 0 ? "always" : joined(condition.all, "and", titles, list);
-  if ("any" in condition) return condition.any.length === 0 ? "never" : joined(condition.any, "or", titles, list);
-  if ("not" in condition) return `not (${conditionSentence(condition.not, titles, list)})`;
-  if ("of" in condition && "atLeast" in condition)
-    return `at least ${condition.atLeast} of: ${condition.of.map((c) => conditionSentence(c, titles, list)).join("; ")}`;
-  if ("fact" in condition)
-    return comparison(
-      factWord(condition.fact, titles, list),
-      condition.is,
-      limitWords(condition.value, titles, condition.fact, list),
-    );
-  if ("some" in condition)
-    return `at least one of ${factWord(condition.some, titles)} where ${conditionSentence(condition.where, titles, condition.some)}`;
-  const name = "count" in condition ? condition.count : condition.sum;
-  const where = condition.where ? ` where ${conditionSentence(condition.where, titles, name)}` : "";
-  const subject =
-    "count" in condition
-      ? `the number of ${factWord(name, titles)}${where}`
-      : `the sum of ${factWord(`it.${condition.of}`, titles, name)} over ${factWord(name, titles)}${where}`;
-  return comparison(subject, condition.is, limitWords(condition.value, titles, "", list));
+  switch (condition.op) {
+    case "all":
+      return condition.of.length === 0 ? "always" : joined(condition.of, "and", titles, list);
+    case "any":
+      return condition.of.length === 0 ? "never" : joined(condition.of, "or", titles, list);
+    case "not":
+      return `not (${conditionSentence(condition.of, titles, list)})`;
+    case "atLeast":
+      return `at least ${condition.count} of: ${condition.of.map((c) => conditionSentence(c, titles, list)).join("; ")}`;
+    case "fact":
+      return comparison(
+        factWord(condition.fact, titles, list),
+        condition.is,
+        limitWords(condition.value, titles, condition.fact, list),
+      );
+    case "some":
+      return `at least one of ${factWord(condition.list, titles)} where ${conditionSentence(condition.where, titles, condition.list)}`;
+    case "count":
+    case "sum": {
+      const { list: name, where } = condition;
+      const which = where ? ` where ${conditionSentence(where, titles, name)}` : "";
+      const subject =
+        condition.op === "count"
+          ? `the number of ${factWord(name, titles)}${which}`
+          : `the sum of ${factWord(`it.${condition.field}`, titles, name)} over ${factWord(name, titles)}${which}`;
+      return comparison(subject, condition.is, limitWords(condition.value, titles, "", list));
+    }
+  }
 }

@@ -33,7 +33,7 @@ interface EntryProps {
 /** Whether a field asks for something here: one that hangs on another answer stands only beside it. */
 function hangsOn({ when }: Field, values: Readonly<Record<string, Json>>): boolean {
   return (
-    !(when && "fact" in when && when.is === "equals" && when.fact.startsWith("it.")) ||
+    !(when?.op === "fact" && when.is === "equals" && when.fact.startsWith("it.")) ||
     values[when.fact.slice(3)] === when.value
   );
 }

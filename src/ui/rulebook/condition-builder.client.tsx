@@ -1,9 +1,9 @@
 "use client";
 
 import { Button, InputNumber, Select } from "antd";
-import { factsIn, firstLimit, newCondition, type Shape, shapeOf } from "../../core/rulebook/building";
+import { factsIn, firstLimit, newCondition } from "../../core/rulebook/building";
 import { comparisonsFor, type KnownFact } from "../../core/rulebook/facts";
-import type { Comparison, Condition, Limit } from "../../core/rules/condition";
+import type { Comparison, Condition, ConditionOf, ConditionOp, Limit } from "../../core/rules/condition";
 import { COMPARISON_WORDS } from "../../text/words/condition";
 import { type BuilderContext, LimitInput, titleOf } from "./limit-input.client";
 
@@ -18,7 +18,7 @@ interface Props {
   readonly onRemove?: (() => void) | undefined;
 }
 
-const SHAPES: readonly { readonly value: Shape; readonly label: string }[] = [
+const KINDS: readonly { readonly value: ConditionOp; readonly label: string }[] = [
   { value: "fact", label: "a fact" },
   { value: "all", label: "all of these" },
   { value: "any", label: "one of these" },
@@ -29,11 +29,12 @@ const SHAPES: readonly { readonly value: Shape; readonly label: string }[] = [
   { value: "sum", label: "a sum over a list" },
 ];
 
-function FactRow({ context, value, list, onChange }: Props & { value: Extract<Condition, { fact: string }> }) {
+function FactRow({ context, value, list, onChange }: Props & { value: ConditionOf<"fact"> }) {
   const all = factsIn(context.facts, list);
   const fact = all.find((f) => f.name === value.fact);
   const comparisons = fact ? comparisonsFor(fact.type) : (["known"] as const);
   const withLimit = (is: Comparison, limit: Limit | undefined): Condition => ({
+    op: "fact",
     fact: value.fact,
     is,
     ...(limit === undefined ? {} : { value: limit }),
@@ -53,7 +54,7 @@ function FactRow({ context, value, list, onChange }: Props & { value: Extract<Co
           const next = all.find((f) => f.name === name);
           const is = next ? (comparisonsFor(next.type)[0] ?? "known") : "known";
           const limit = next ? firstLimit(next, is) : undefined;
-          onChange({ fact: name, is, ...(limit === undefined ? {} : { value: limit }) });
+          onChange({ op: "fact", fact: name, is, ...(limit === undefined ? {} : { value: limit }) });
         }}
       />
       <Select
@@ -111,13 +112,9 @@ function ListSelect({
 
 const NUMBER: KnownFact = { name: "", type: "number", title: "", options: [], register: null };
 
-function Counted({
-  context,
-  value,
-  onChange,
-}: Props & { value: Extract<Condition, { count: string } | { sum: string }> }) {
-  const sum = "sum" in value ? value : null;
-  const name = sum ? sum.sum : "count" in value ? value.count : "";
+function Counted({ context, value, onChange }: Props & { value: ConditionOf<"count" | "sum"> }) {
+  const sum = value.op === "sum" ? value : null;
+  const name = value.list;
   const numbers = context.facts.lists.find((l) => l.name === name)?.facts.filter((f) => f.type === "number") ?? [];
   return (
     <>
@@ -127,9 +124,9 @@ function Counted({
           aria-label="What is added up"
           style={{ minWidth: 130 }}
           disabled={context.disabled}
-          value={sum.of}
+          value={sum.field}
           options={numbers.map((f) => ({ value: f.name.slice(3), label: titleOf(f, name) }))}
-          onChange={(of: string) => onChange({ ...sum, of })}
+          onChange={(field: string) => onChange({ ...sum, field })}
         />
       ) : null}
       {sum ? <span>over</span> : null}
@@ -140,7 +137,9 @@ function Counted({
           const number = context.facts.lists.find((l) => l.name === next)?.facts.find((f) => f.type === "number");
           const { is, value: limit } = value;
           onChange(
-            sum ? { sum: next, of: number?.name.slice(3) ?? "", is, value: limit } : { count: next, is, value: limit },
+            sum
+              ? { op: "sum", list: next, field: number?.name.slice(3) ?? "", is, value: limit }
+              : { op: "count", list: next, is, value: limit },
           );
         }}
       />
@@ -177,7 +176,7 @@ function Where({
   where: Condition | undefined;
   onChange: (next: Condition | undefined) => void;
 }) {
-  if (where === undefined || ("all" in where && where.all.length === 0))
+  if (where === undefined || (where.op === "all" && where.of.length === 0))
     return context.disabled ? null : (
       <Button size="small" type="text" onClick={() => onChange(newCondition("fact", context.facts, list, null))}>
         only those where …
@@ -198,6 +197,8 @@ function Where({
   );
 }
 
+const JOINTS = { all: "and", any: "or", atLeast: "also" } as const;
+
 function Group({
   context,
   parts,
@@ -208,7 +209,7 @@ function Group({
   context: BuilderContext;
   parts: readonly Condition[];
   /** The word that joins one part with the next. */
-  joint: "and" | "or" | "also";
+  joint: (typeof JOINTS)[keyof typeof JOINTS];
   list: string | null;
   onChange: (next: readonly Condition[]) => void;
 }) {
@@ -241,7 +242,6 @@ function Group({
 
 export function ConditionBuilder(props: Props) {
   const { context, value, list, label, onChange, onRemove } = props;
-  const shape = shapeOf(value);
   return (
     <fieldset className="condition" aria-label={label}>
       <div className="condition-line">
@@ -249,78 +249,72 @@ export function ConditionBuilder(props: Props) {
           size="small"
           aria-label="Kind of condition"
           className="condition-shape"
-          variant={shape === "fact" ? "borderless" : "outlined"}
+          variant={value.op === "fact" ? "borderless" : "outlined"}
           disabled={context.disabled}
-          value={shape}
-          options={SHAPES.filter(
-            (s) => list === null || s.value === shape || !["some", "count", "sum"].includes(s.value),
+          value={value.op}
+          options={KINDS.filter(
+            (s) => list === null || s.value === value.op || !["some", "count", "sum"].includes(s.value),
           ).map((s) => ({ ...s }))}
-          onChange={(next: Shape) => onChange(newCondition(next, context.facts, list, value))}
+          onChange={(next: ConditionOp) => onChange(newCondition(next, context.facts, list, value))}
         />
-        {shape === "fact" && "fact" in value ? <FactRow {...props} value={value} /> : null}
-        {"of" in value && "atLeast" in value ? (
+        {value.op === "fact" ? <FactRow {...props} value={value} /> : null}
+        {value.op === "atLeast" ? (
           <InputNumber
             size="small"
             aria-label="How many"
             min={1}
             max={value.of.length}
             disabled={context.disabled}
-            value={value.atLeast}
-            onChange={(n) => onChange({ ...value, atLeast: n ?? 1 })}
+            value={value.count}
+            onChange={(n) => onChange({ ...value, count: n ?? 1 })}
           />
         ) : null}
-        {"some" in value ? (
+        {value.op === "some" ? (
           <ListSelect
             context={context}
-            value={value.some}
-            onChange={(some) => onChange({ some, where: { all: [] } })}
+            value={value.list}
+            onChange={(next) => onChange({ op: "some", list: next, where: { op: "all", of: [] } })}
           />
         ) : null}
-        {"count" in value || "sum" in value ? <Counted {...props} value={value} /> : null}
+        {value.op === "count" || value.op === "sum" ? <Counted {...props} value={value} /> : null}
         {onRemove && !context.disabled ? (
           <Button size="small" type="text" aria-label={`Remove ${label}`} onClick={onRemove}>
             ×
           </Button>
         ) : null}
       </div>
-      {"all" in value ? (
-        <Group context={context} parts={value.all} list={list} joint="and" onChange={(all) => onChange({ all })} />
-      ) : null}
-      {"any" in value ? (
-        <Group context={context} parts={value.any} list={list} joint="or" onChange={(any) => onChange({ any })} />
-      ) : null}
-      {"of" in value && "atLeast" in value ? (
+      {value.op === "all" || value.op === "any" || value.op === "atLeast" ? (
         <Group
           context={context}
           parts={value.of}
           list={list}
-          joint="also"
+          joint={JOINTS[value.op]}
           onChange={(of) => onChange({ ...value, of })}
         />
       ) : null}
-      {"not" in value ? (
+      {value.op === "not" ? (
         <div className="condition-inner">
           <ConditionBuilder
             context={context}
-            value={value.not}
+            value={value.of}
             list={list}
             label="not"
-            onChange={(not) => onChange({ not })}
+            onChange={(of) => onChange({ op: "not", of })}
           />
         </div>
       ) : null}
-      {"some" in value ? (
+      {value.op === "some" ? (
         <Where
           context={context}
-          list={value.some}
+          list={value.list}
           where={value.where}
-          onChange={(where) => onChange({ some: value.some, where: where ?? { all: [] } })}
+          onChange={(where) => onChange({ op: "some", list: value.list, where: where ?? { op: "all", of: [] } })}
         />
       ) : null}
-      {"count" in value || "sum" in value ? (
+      {value.op === "count" || value.op === "sum" ? (
         <Where
           context={context}
-          list={"count" in value ? value.count : value.sum}
+          list={value.list}
           where={value.where}
           onChange={(where) => {
             const { where: _old, ...rest } = value;

@@ -13,7 +13,7 @@ import { RulingPart } from "./ruling-part.client";
 type Level = Extract<Measure, { kind: "level" }>;
 type OfTests = Level | Extract<Measure, { kind: "proof" }>;
 
-const EVERY_DEGREE = { all: [] } as const;
+const EVERY_DEGREE = { op: "all", of: [] } as const;
 
 const KINDS = [
   { value: "grade", label: "the grade on our scale" },

@@ -60,7 +60,7 @@ function fresh(body: RulebookBody, area: keyof RulebookBody): RulebookBody {
         ...body,
         entryRules: [
           ...body.entryRules,
-          { key: key("rule"), title: WORDS, rule: { fact: "start", is: "known" }, curable: null },
+          { key: key("rule"), title: WORDS, rule: { op: "fact", fact: "start", is: "known" }, curable: null },
         ],
       };
     case "fees":

@@ -239,7 +239,7 @@ function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
                       {
                         key: `check${value.checks.length + 1}`,
                         title: EMPTY_WORDS,
-                        rule: { fact: "start", is: "known" },
+                        rule: { op: "fact", fact: "start", is: "known" },
                       },
                     ],
                   })

@@ -54,7 +54,10 @@ export function EntryRulePart({ context, value, onChange }: FormProps<EntryRule>
           disabled={disabled}
           checked={curable !== null}
           onChange={(e) =>
-            onChange({ ...value, curable: e.target.checked ? { way: EMPTY_WORDS, possible: { all: [] } } : null })
+            onChange({
+              ...value,
+              curable: e.target.checked ? { way: EMPTY_WORDS, possible: { op: "all", of: [] } } : null,
+            })
           }
         >
           It may still be met later, so an offer can be made on that condition

@@ -124,7 +124,9 @@ function FedBy({ context, value, onChange }: FormProps<Section>) {
         ]}
         onChange={(by) => {
           const list = naming.find((n) => n.by === by)?.list;
-          onChange(put(value, "fromRegistry", list === undefined ? undefined : { list, by, where: { all: [] } }));
+          onChange(
+            put(value, "fromRegistry", list === undefined ? undefined : { list, by, where: { op: "all", of: [] } }),
+          );
         }}
       />
       {fromRegistry ? (

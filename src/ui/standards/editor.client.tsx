@@ -44,7 +44,7 @@ function withFresh(set: ReferenceSet, list: ListName): ReferenceSet {
   const item = { key, title: EMPTY_WORDS };
   switch (list) {
     case "groups":
-      return { ...set, groups: [...set.groups, { ...item, when: { all: [] } }] };
+      return { ...set, groups: [...set.groups, { ...item, when: { op: "all", of: [] } }] };
     case "scales":
       return { ...set, scales: [...set.scales, { ...item, best: "100", pass: "50", worst: "0" }] };
     case "tests":
@@ -156,7 +156,7 @@ function GroupPart({ set, facts, disabled, onChange, index }: PartProps & { inde
   if (!group) return null;
   const change = (next: typeof group) =>
     onChange({ ...set, groups: set.groups.map((g, i) => (i === index ? next : g)) });
-  const always = "all" in group.when && group.when.all.length === 0;
+  const always = group.when.op === "all" && group.when.of.length === 0;
   const titles = Object.fromEntries(facts.flatMap((f) => (f.title ? [[f.name, f.title] as const] : [])));
   return (
     <div className="part-form">
@@ -187,7 +187,7 @@ function GroupPart({ set, facts, disabled, onChange, index }: PartProps & { inde
         list={null}
         label="in this group when"
         onChange={(when) => change({ ...group, when })}
-        onRemove={always ? undefined : () => change({ ...group, when: { all: [] } })}
+        onRemove={always ? undefined : () => change({ ...group, when: { op: "all", of: [] } })}
       />
     </div>
   );

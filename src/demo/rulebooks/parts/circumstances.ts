@@ -8,12 +8,13 @@ const MONTHS_TO_FULL_AGE = 216;
 
 /** Under 18 on the first day of study. */
 export const minor: Condition = {
+  op: "fact",
   fact: "person.birthDate",
   is: "over",
   value: { fact: "start", plusMonths: -MONTHS_TO_FULL_AGE },
 };
 
-const yes = (fact: string): Condition => ({ fact, is: "equals", value: true });
+const yes = (fact: string): Condition => ({ op: "fact", fact, is: "equals", value: true });
 
 export const guardian: Section = {
   key: "guardian",
@@ -73,7 +74,7 @@ export const visa: Section = {
     en: "Two short questions. They do not decide on your application.",
     fr: "Deux courtes questions. Elles ne décident pas de votre candidature.",
   },
-  when: { fact: "group", is: "equals", value: "overseas" },
+  when: { op: "fact", fact: "group", is: "equals", value: "overseas" },
   fields: [
     field(
       { key: "holds", kind: "yesNo" },
@@ -100,9 +101,10 @@ export const visaPapers: Requirement = {
   scope: "choice",
   neededBy: "enrolment",
   when: {
-    all: [
-      { fact: "group", is: "equals", value: "overseas" },
-      { fact: "answers.visa.holds", is: "equals", value: false },
+    op: "all",
+    of: [
+      { op: "fact", fact: "group", is: "equals", value: "overseas" },
+      { op: "fact", fact: "answers.visa.holds", is: "equals", value: false },
     ],
   },
 };
@@ -136,7 +138,7 @@ export const experience: Section = {
     field({ key: "start", kind: "date", rough: true }, "From", "Du"),
     field({ key: "current", kind: "yesNo" }, "Are you still there?", "Y êtes-vous toujours ?"),
     field(
-      { key: "end", kind: "date", rough: true, when: { fact: "it.current", is: "equals", value: false } },
+      { key: "end", kind: "date", rough: true, when: { op: "fact", fact: "it.current", is: "equals", value: false } },
       "To",
       "Au",
     ),

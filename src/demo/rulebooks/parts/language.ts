@@ -1,7 +1,7 @@
 import type { Section } from "../../../core/rulebook/section";
 import { field, option } from "./field";
 
-const claimed = { fact: "answers.english.way", is: "equals", value: "exempt" } as const;
+const claimed = { op: "fact", fact: "answers.english.way", is: "equals", value: "exempt" } as const;
 
 const byExemption = option("exempt", "By an exemption that we rule on", "Par une dispense que nous examinons");
 
@@ -125,7 +125,7 @@ export const tests: Section = {
   title: { en: "Test results", fr: "Résultats de tests" },
   repeats: { min: 1, max: 6 },
   grows: true,
-  when: { fact: "answers.english.way", is: "equals", value: "test" },
+  when: { op: "fact", fact: "answers.english.way", is: "equals", value: "test" },
   fields: [
     field({ key: "test", kind: "test" }, "Test", "Test"),
     field(
@@ -151,12 +151,12 @@ export const tests: Section = {
       },
     ),
     field(
-      { key: "expected", kind: "date", when: { fact: "it.status", is: "equals", value: "pending" } },
+      { key: "expected", kind: "date", when: { op: "fact", fact: "it.status", is: "equals", value: "pending" } },
       "Result expected on",
       "Résultat attendu le",
     ),
     field(
-      { key: "scores", kind: "scores", when: { fact: "it.status", is: "equals", value: "result" } },
+      { key: "scores", kind: "scores", when: { op: "fact", fact: "it.status", is: "equals", value: "result" } },
       "Scores",
       "Scores",
     ),
@@ -165,7 +165,7 @@ export const tests: Section = {
         key: "statedTotal",
         kind: "decimal",
         required: false,
-        when: { fact: "it.status", is: "equals", value: "result" },
+        when: { op: "fact", fact: "it.status", is: "equals", value: "result" },
       },
       "Total as the result prints it",
       "Total imprimé sur le résultat",

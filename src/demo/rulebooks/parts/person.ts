@@ -20,10 +20,12 @@ export const person: Section = {
         kind: "name",
         most: 100,
         when: {
-          not: {
-            all: [
-              { fact: "person.oneName", is: "known" },
-              { fact: "person.oneName", is: "equals", value: true },
+          op: "not",
+          of: {
+            op: "all",
+            of: [
+              { op: "fact", fact: "person.oneName", is: "known" },
+              { op: "fact", fact: "person.oneName", is: "equals", value: true },
             ],
           },
         },
@@ -108,7 +110,8 @@ export const contact: Section = {
 
 /** Living in a country whose citizen one is not: nobody has to say so, it follows from the two answers. */
 export const livesAbroad: Condition = {
-  not: { fact: "citizenship.citizenships", is: "includesOneOf", value: { fact: "citizenship.residence" } },
+  op: "not",
+  of: { op: "fact", fact: "citizenship.citizenships", is: "includesOneOf", value: { fact: "citizenship.residence" } },
 };
 
 export const citizenship: Section = {
@@ -163,7 +166,7 @@ export const citizenship: Section = {
         key: "passportExpiry",
         kind: "date",
         ends: true,
-        when: { fact: "citizenship.paper", is: "differs", value: "birthCertificate" },
+        when: { op: "fact", fact: "citizenship.paper", is: "differs", value: "birthCertificate" },
       },
       "It is valid until",
       "Valable jusqu’au",

@@ -48,7 +48,7 @@ export const schools: Section = {
   ],
 };
 
-const isOtherBoard: Condition = { fact: "it.board", is: "equals", value: "other" };
+const isOtherBoard: Condition = { op: "fact", fact: "it.board", is: "equals", value: "other" };
 
 export const sittings: Section = {
   key: "sittings",
@@ -103,7 +103,11 @@ export const sittings: Section = {
       },
     ),
     field(
-      { key: "equivalenceDue", kind: "date", when: { fact: "it.equivalence", is: "equals", value: "asked" } },
+      {
+        key: "equivalenceDue",
+        kind: "date",
+        when: { op: "fact", fact: "it.equivalence", is: "equals", value: "asked" },
+      },
       "It is promised for",
       "Elle est promise pour le",
     ),
@@ -121,9 +125,10 @@ export const sittings: Section = {
           option("registry", "Get them from the registry", "Demandez-les au registre"),
         ],
         when: {
-          all: [
-            { fact: "it.board", is: "oneOf", value: ["northern", "strand"] },
-            { fact: "it.candidate", is: "known" },
+          op: "all",
+          of: [
+            { op: "fact", fact: "it.board", is: "oneOf", value: ["northern", "strand"] },
+            { op: "fact", fact: "it.candidate", is: "known" },
           ],
         },
       },
@@ -155,7 +160,11 @@ export const subjects: Section = {
     fr: "Comme imprimé sur les résultats, une ligne par matière.",
   },
   repeats: { min: 1, max: 30 },
-  fromRegistry: { list: "sittings", by: "sitting", where: { fact: "it.marks", is: "equals", value: "registry" } },
+  fromRegistry: {
+    list: "sittings",
+    by: "sitting",
+    where: { op: "fact", fact: "it.marks", is: "equals", value: "registry" },
+  },
   fields: [
     field({ key: "sitting", kind: "entry", of: "sittings" }, "Sitting", "Session"),
     field(
@@ -164,7 +173,7 @@ export const subjects: Section = {
       "Matière",
     ),
     field(
-      { key: "title", kind: "text", most: 80, when: { fact: "it.subject", is: "equals", value: "other" } },
+      { key: "title", kind: "text", most: 80, when: { op: "fact", fact: "it.subject", is: "equals", value: "other" } },
       "Its name",
       "Son nom",
     ),
@@ -174,7 +183,7 @@ export const subjects: Section = {
         kind: "text",
         most: 20,
         required: false,
-        when: { fact: "it.sitting.board", is: "equals", value: "other" },
+        when: { op: "fact", fact: "it.sitting.board", is: "equals", value: "other" },
       },
       "As printed",
       "Comme imprimé",
@@ -195,7 +204,7 @@ export const equivalence = document(
     perEntryOf: "sittings",
     when: isOtherBoard,
     toSubmit: "promised",
-    promise: { fact: "it.equivalence", is: "equals", value: "asked" },
+    promise: { op: "fact", fact: "it.equivalence", is: "equals", value: "asked" },
     promisedFor: "sittings.equivalenceDue",
     neededBy: "review",
     shows: ["sittings.country", "sittings.certificate", "subjects.subject", "subjects.printed", "subjects.mark"],
@@ -222,7 +231,7 @@ export const college: Section = {
   ],
 };
 
-const HAS_COLLEGE: Condition = { count: "answers.college", is: "atLeast", value: 1 };
+const HAS_COLLEGE: Condition = { op: "count", list: "answers.college", is: "atLeast", value: 1 };
 
 export const collegeAsked: readonly Requirement[] = [
   {

@@ -4,7 +4,7 @@ import type { Condition } from "../../../core/rules/condition";
 import { field, option } from "./field";
 
 /** What somebody is to us or to others: where they live, whom they work for, what they hold already. Asked only where it changes something. */
-const yes = (fact: string): Condition => ({ fact, is: "equals", value: true });
+const yes = (fact: string): Condition => ({ op: "fact", fact, is: "equals", value: true });
 
 export const letters: Section = {
   key: "letters",
@@ -124,9 +124,10 @@ export const internalResults: Requirement = {
 };
 
 export const hasSpecialStatus: Condition = {
-  all: [
-    { fact: "answers.status.special", is: "known" },
-    { fact: "answers.status.special", is: "differs", value: "none" },
+  op: "all",
+  of: [
+    { op: "fact", fact: "answers.status.special", is: "known" },
+    { op: "fact", fact: "answers.status.special", is: "differs", value: "none" },
   ],
 };
 
@@ -233,12 +234,22 @@ export const clearance: Section = {
       "Certificat médical pour le travail en mer",
     ),
     field(
-      { key: "number", kind: "text", most: 40, when: { fact: "answers.clearance.has", is: "equals", value: "yes" } },
+      {
+        key: "number",
+        kind: "text",
+        most: 40,
+        when: { op: "fact", fact: "answers.clearance.has", is: "equals", value: "yes" },
+      },
       "Its number",
       "Son numéro",
     ),
     field(
-      { key: "expiry", kind: "date", ends: true, when: { fact: "answers.clearance.has", is: "equals", value: "yes" } },
+      {
+        key: "expiry",
+        kind: "date",
+        ends: true,
+        when: { op: "fact", fact: "answers.clearance.has", is: "equals", value: "yes" },
+      },
       "Valid until",
       "Valable jusqu’au",
     ),

@@ -4,7 +4,7 @@ import type { Condition } from "../../../core/rules/condition";
 import { document } from "../ask";
 import { field, option } from "./field";
 
-const isProfessional: Condition = { fact: "it.level", is: "equals", value: "4" };
+const isProfessional: Condition = { op: "fact", fact: "it.level", is: "equals", value: "4" };
 
 /** Degrees and courses at universities, and what professional bodies award. */
 export const education: Section = {
@@ -63,12 +63,12 @@ export const education: Section = {
       fr: "Le premier jour de votre inscription à ce diplôme dans l’établissement, non la rentrée de l’année.",
     }),
     field(
-      { key: "end", kind: "date", when: { fact: "it.status", is: "equals", value: "completed" } },
+      { key: "end", kind: "date", when: { op: "fact", fact: "it.status", is: "equals", value: "completed" } },
       "Awarded on",
       "Obtenu le",
     ),
     field(
-      { key: "expectedEnd", kind: "date", when: { fact: "it.status", is: "equals", value: "in progress" } },
+      { key: "expectedEnd", kind: "date", when: { op: "fact", fact: "it.status", is: "equals", value: "in progress" } },
       "Expected to be awarded on",
       "Obtention prévue le",
     ),
@@ -80,7 +80,7 @@ export const education: Section = {
         least: 1,
         most: 2000,
         mayBeUnknown: true,
-        when: { fact: "it.level", is: "atLeast", value: 5 },
+        when: { op: "fact", fact: "it.level", is: "atLeast", value: 5 },
       },
       "Credits of one full-time year there",
       "Crédits d’une année à plein temps",
@@ -91,12 +91,12 @@ export const education: Section = {
     ),
     field({ key: "scale", kind: "scale" }, "Grade scale", "Échelle de notes"),
     field(
-      { key: "gradeBest", kind: "decimal", when: { fact: "it.scale", is: "equals", value: "other" } },
+      { key: "gradeBest", kind: "decimal", when: { op: "fact", fact: "it.scale", is: "equals", value: "other" } },
       "Best mark that can be awarded",
       "Meilleure note possible",
     ),
     field(
-      { key: "gradePass", kind: "decimal", when: { fact: "it.scale", is: "equals", value: "other" } },
+      { key: "gradePass", kind: "decimal", when: { op: "fact", fact: "it.scale", is: "equals", value: "other" } },
       "Lowest mark that passes",
       "Note la plus basse qui suffit",
     ),
@@ -142,14 +142,19 @@ export const courses: Section = {
     field({ key: "date", kind: "date", rough: true, required: false }, "Result in", "Résultat en"),
     field({ key: "code", kind: "text", most: 30, required: false }, "Code", "Code"),
     field(
-      { key: "degree", kind: "entry", of: "education", when: { count: "degrees", is: "atLeast", value: 2 } },
+      {
+        key: "degree",
+        kind: "entry",
+        of: "education",
+        when: { op: "count", list: "degrees", is: "atLeast", value: 2 },
+      },
       "Degree",
       "Diplôme",
     ),
   ],
 };
 
-const HAS_UNFINISHED: Condition = { count: "answers.unfinished", is: "atLeast", value: 1 };
+const HAS_UNFINISHED: Condition = { op: "count", list: "answers.unfinished", is: "atLeast", value: 1 };
 
 /** Studies that were begun and ended without an award: asked of everybody, since they may carry credits, or an exclusion. */
 export const unfinished: Section = {
