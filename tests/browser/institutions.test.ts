@@ -57,6 +57,8 @@ describe("institutions", () => {
     await page.getByRole("button", { name: "Find" }).click();
     await page.getByRole("link", { name: "Instituto do Mar de Paraty" }).click();
     await page.getByText("wrote “Escola do Cais Velho”").waitFor();
+    // Opened by its address the page is the server's, and what the browser makes of it has to be the same.
+    await page.reload();
     await pressAndAgree(page, "It is another");
     await page.getByText("Written by applicants").waitFor({ state: "detached" });
     await page.goto("/office/institutions");

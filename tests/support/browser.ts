@@ -157,10 +157,13 @@ export async function goToApply(page: Page, title: string): Promise<void> {
   await page.waitForURL(/\/(apply|sign-in|sign-up)/);
 }
 
-/** Presses a button that asks before it does something, and says yes. */
+/** Presses a button that asks before it does something, and says yes. On a page that has just come somebody may have to press twice. */
 export async function pressAndAgree(page: Page, name: string): Promise<void> {
-  await page.getByRole("button", { name, exact: true }).first().click();
   const dialog = page.getByRole("dialog").last();
+  for (let tries = 0; tries < 5 && !(await dialog.isVisible()); tries += 1) {
+    await page.getByRole("button", { name, exact: true }).first().click();
+    await dialog.waitFor({ timeout: 3000 }).catch(() => undefined);
+  }
   await dialog.getByRole("button", { name, exact: true }).click();
   await dialog.waitFor({ state: "hidden" });
 }

@@ -193,7 +193,8 @@ describe("hostile and broken files", () => {
   it.each([
     ["an external entity", `${head}<!DOCTYPE elmo [<!ENTITY x SYSTEM "file:///etc/passwd">]>${body}`, "hostile"],
     ["entities that multiply", `${head}<!DOCTYPE e [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]>${body}`, "hostile"],
-    ["a document type from elsewhere", `${head}<!doctype elmo SYSTEM "http://x.example/e.dtd">${body}`, "hostile"],
+    ["a document type from elsewhere", `${head}<!DOCTYPE elmo SYSTEM "http://x.example/e.dtd">${body}`, "hostile"],
+    ["a document type in small letters", `${head}<!doctype elmo SYSTEM "http://x.example/e.dtd">${body}`, "not_xml"],
     ["an entity that nobody declared", plain.replace("Suharti", "&secret;"), "not_xml"],
     ["too deep", `${head}${"<a>".repeat(200)}${"</a>".repeat(200)}`, "too_deep"],
     ["too many elements", `${head}<a>${"<b/>".repeat(60_000)}</a>`, "too_many"],
@@ -206,6 +207,10 @@ describe("hostile and broken files", () => {
     ["another version", plain.replace("tree/v1", "tree/v2"), "version"],
     ["no report", plain.replace(/<report>[\s\S]*<\/report>/u, ""), "not_elmo"],
   ])("%s: refused", (_, xml, reason) => expect(reasonOf(xml)).toBe(reason));
+  it("may speak of document types and of deep things in a comment", () => {
+    const said = plain.replace(/<report>/u, `<!-- <!DOCTYPE x> ${"<a>".repeat(200)} --><report>`);
+    expect(reasonOf(said)).toBe("read");
+  });
   it("bytes that are not UTF-8: refused", () => expect(reasonOf(new Uint8Array([0xff, 0xfe, 0x3c]))).toBe("not_xml"));
   it("larger than anybody's results: refused before it is read", () =>
     expect(reasonOf(new Uint8Array(21 * 1024 * 1024))).toBe("too_large"));

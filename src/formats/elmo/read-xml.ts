@@ -1,4 +1,5 @@
 import { DOMParser, type Document, type Element } from "@xmldom/xmldom";
+import { SaxesParser } from "saxes";
 
 /** Why a file is not read at all. */
 export type XmlRefusal = "too_large" | "not_xml" | "hostile" | "too_deep" | "too_many";
@@ -11,24 +12,42 @@ export type ReadXml =
 export const MOST_XML_BYTES = 20 * 1024 * 1024;
 const DEEPEST = 60;
 const MOST_NODES = 50_000;
-const TAG = /<(\/?)[\p{L}_][^<>]*?(\/?)>/gu;
 
 const refused = (reason: XmlRefusal): ReadXml => ({ ok: false, reason });
 
-/** How deep and how many, counted before anything is built. */
-function shape(text: string): XmlRefusal | null {
-  let depth = 0;
-  let nodes = 0;
-  for (const [, closes, alone] of text.matchAll(TAG)) {
-    if (closes) depth -= 1;
-    else {
-      nodes += 1;
-      if (!alone) depth += 1;
-    }
-    if (depth > DEEPEST) return "too_deep";
-    if (nodes > MOST_NODES) return "too_many";
+class Refusal extends Error {
+  constructor(readonly reason: XmlRefusal) {
+    super(reason);
   }
-  return null;
+}
+
+const refuse = (reason: XmlRefusal): never => {
+  throw new Refusal(reason);
+};
+
+/** Reads through a text once without building anything: whether it is well-formed, declares nothing, and how deep and how much it is. */
+function whyNot(text: string): XmlRefusal | null {
+  let depth = 0;
+  let elements = 0;
+  const reader = new SaxesParser({ xmlns: true });
+  reader.on("doctype", () => refuse("hostile"));
+  reader.on("error", () => refuse("not_xml"));
+  reader.on("opentag", () => {
+    depth += 1;
+    elements += 1;
+    if (depth > DEEPEST) refuse("too_deep");
+    if (elements > MOST_NODES) refuse("too_many");
+  });
+  reader.on("closetag", () => {
+    depth -= 1;
+  });
+  try {
+    reader.write(text).close();
+    return null;
+  } catch (error) {
+    if (error instanceof Refusal) return error.reason;
+    throw error;
+  }
 }
 
 /**
@@ -45,8 +64,7 @@ export function readXml(bytes: Uint8Array): ReadXml {
   }
   const declared = /^<\?xml[^>]*encoding\s*=\s*["']([^"']+)["']/u.exec(text)?.[1];
   if (declared && !/^utf-?8$/iu.test(declared)) return refused("not_xml");
-  if (/<!\s*(?:DOCTYPE|ENTITY|ELEMENT|ATTLIST|NOTATION)/iu.test(text)) return refused("hostile");
-  const wrong = shape(text);
+  const wrong = whyNot(text);
   if (wrong) return refused(wrong);
   try {
     const document = new DOMParser({

@@ -48,7 +48,7 @@ export function Sharing({
   }
   if (!writable || selected.field !== undefined) return null;
   return (
-    <p className="sharing">
+    <div className="sharing">
       <Select<string>
         size="small"
         aria-label="Share it with other rulebooks"
@@ -67,6 +67,6 @@ export function Sharing({
           {wrong}
         </span>
       ) : null}
-    </p>
+    </div>
   );
 }

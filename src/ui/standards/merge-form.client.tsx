@@ -16,7 +16,7 @@ export function MergeForm({
 }) {
   const [double, setDouble] = useState<Chosen | null>(null);
   return (
-    <p>
+    <div>
       <InstitutionSelect label="The entry that is the same" chosen={double} onChange={setDouble} />{" "}
       {double && double.id !== id ? (
         <ConfirmPress
@@ -26,6 +26,6 @@ export function MergeForm({
           locale="en"
         />
       ) : null}
-    </p>
+    </div>
   );
 }

@@ -1,6 +1,7 @@
 import { writeTable } from "../../../core/tables/write-table";
 import { figures } from "../../../views/figures/figures";
 import { identity, see } from "../../request";
+import { disposition } from "../disposition";
 
 const HEADS = ["section", "question", "answer", "people"];
 
@@ -17,7 +18,7 @@ export async function GET(request: Request): Promise<Response> {
   return new Response(`\uFEFF${table}`, {
     headers: {
       "content-type": "text/csv; charset=utf-8",
-      "content-disposition": `attachment; filename="figures-${page.shown.code}-${page.shown.startsOn}.csv"`,
+      "content-disposition": disposition(`figures-${page.shown.code}-${page.shown.startsOn}.csv`),
       "cache-control": "private, no-store",
     },
   });

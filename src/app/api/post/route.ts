@@ -2,6 +2,7 @@ import { writeTable } from "../../../core/tables/write-table";
 import { countryName } from "../../../text/format";
 import { type PostKind, postTable } from "../../../views/contact/post";
 import { identity, see } from "../../request";
+import { disposition } from "../disposition";
 
 const HEADS = ["number", "name", "programmes", "street", "postcode", "town", "region", "country", "from", "state"];
 
@@ -42,7 +43,7 @@ export async function GET(request: Request): Promise<Response> {
   return new Response(`\uFEFF${table}`, {
     headers: {
       "content-type": "text/csv; charset=utf-8",
-      "content-disposition": 'attachment; filename="addresses.csv"',
+      "content-disposition": disposition("addresses.csv"),
       "cache-control": "private, no-store",
     },
   });

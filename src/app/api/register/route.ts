@@ -1,6 +1,7 @@
 import { writeRegister } from "../../../core/standards/register-table";
 import { registerTable } from "../../../views/standards/institutions";
 import { identity, see } from "../../request";
+import { disposition } from "../disposition";
 
 /** The register of institutions as CSV: to be worked on in a spreadsheet and taken back in. */
 export async function GET(): Promise<Response> {
@@ -10,7 +11,7 @@ export async function GET(): Promise<Response> {
   return new Response(writeRegister(all), {
     headers: {
       "content-type": "text/csv; charset=utf-8",
-      "content-disposition": 'attachment; filename="institutions.csv"',
+      "content-disposition": disposition("institutions.csv"),
       "cache-control": "no-store",
     },
   });

@@ -1,5 +1,6 @@
 import { standards } from "../../../views/standards/standards";
 import { identity, see } from "../../request";
+import { disposition } from "../disposition";
 
 /** What the office goes by, as JSON: the draft where there is one, else the version in force, or the version asked for. */
 export async function GET(request: Request): Promise<Response> {
@@ -12,7 +13,7 @@ export async function GET(request: Request): Promise<Response> {
   return new Response(`${JSON.stringify(page.draft?.body ?? page.set, null, 2)}\n`, {
     headers: {
       "content-type": "application/json; charset=utf-8",
-      "content-disposition": `attachment; filename="${name}"`,
+      "content-disposition": disposition(name),
       "cache-control": "no-store",
     },
   });

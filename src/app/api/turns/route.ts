@@ -6,6 +6,7 @@ import { officeNow } from "../../../views/view/office-now";
 import { turnDeed } from "../../office/turn-deed";
 import { turnFilter } from "../../office/turn-filter";
 import { identity, see } from "../../request";
+import { disposition } from "../disposition";
 
 const HEADS = [
   "number",
@@ -47,7 +48,7 @@ export async function GET(request: Request): Promise<Response> {
   return new Response(`\uFEFF${table}`, {
     headers: {
       "content-type": "text/csv; charset=utf-8",
-      "content-disposition": 'attachment; filename="files.csv"',
+      "content-disposition": disposition("files.csv"),
       "cache-control": "private, no-store",
     },
   });

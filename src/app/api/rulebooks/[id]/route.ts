@@ -1,5 +1,6 @@
 import { rulebookPage } from "../../../../views/rulebook/rulebooks";
 import { identity, see } from "../../../request";
+import { disposition } from "../../disposition";
 
 /** A rulebook as JSON, in the form that the published schema describes. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
@@ -10,7 +11,7 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
   return new Response(`${JSON.stringify(page.body, null, 2)}\n`, {
     headers: {
       "content-type": "application/json; charset=utf-8",
-      "content-disposition": `attachment; filename="${name}"`,
+      "content-disposition": disposition(name),
       "cache-control": "no-store",
     },
   });
