@@ -1,0 +1,90 @@
+"use client";
+
+import { Button } from "antd";
+import { useRouter } from "next/navigation";
+import type { RequirementResult } from "../../core/file/result";
+import type { useDialogs } from "../frame/library.client";
+
+/** What an officer may do with a requirement, each with its key. */
+export function RequirementPresses({
+  requirement,
+  preparing,
+  lead,
+  shown,
+  may,
+  on,
+}: {
+  requirement: RequirementResult;
+  preparing: boolean;
+  lead: boolean;
+  /** How many values stand beside it that nobody has confirmed. */
+  shown: number;
+  may: { readonly judge: boolean; readonly raise: boolean };
+  on: {
+    readonly accept: (proof?: "copy" | "original seen") => Promise<void>;
+    readonly confirm: () => Promise<void>;
+    readonly ask: () => void;
+    readonly sendBack: () => void;
+    readonly excuse: () => void;
+  };
+}) {
+  const router = useRouter();
+  const { kind, standing } = requirement;
+  return (
+    <div className="presses">
+      {may.judge ? (
+        <Button type="primary" onClick={() => void on.accept()}>
+          Accept <span className="key">y</span>
+        </Button>
+      ) : null}
+      {may.judge && kind === "document" ? (
+        <Button onClick={on.sendBack}>
+          Send back <span className="key">x</span>
+        </Button>
+      ) : null}
+      {may.raise ? <Button onClick={() => void on.accept("original seen")}>Original seen</Button> : null}
+      {shown > 0 && standing === "accepted" ? (
+        <Button type="primary" onClick={() => void on.confirm()}>
+          Confirm {shown} as claimed <span className="key">c</span>
+        </Button>
+      ) : null}
+      {preparing ? (
+        <p className="quiet">The applicant is still preparing; nothing can be judged before it is submitted.</p>
+      ) : (
+        <>
+          {kind === "sections" ? (
+            <Button onClick={() => router.push("?show=form")}>Open sections for correction</Button>
+          ) : kind === "deed" ? null : (
+            <Button onClick={on.ask}>
+              Ask <span className="key">q</span>
+            </Button>
+          )}
+          {["missing", "promised", "returned"].includes(standing) && (kind !== "fee" || lead) ? (
+            <Button onClick={on.excuse}>Excuse</Button>
+          ) : null}
+        </>
+      )}
+    </div>
+  );
+}
+
+/** Asks why something is not needed from this applicant. */
+export function askWhy(
+  dialogs: ReturnType<typeof useDialogs>,
+  what: string,
+  excuse: (reason: string) => Promise<void>,
+): void {
+  let reason = "";
+  void dialogs.confirm({
+    title: `Excuse: ${what}`,
+    icon: null,
+    content: (
+      <label>
+        Why it is not needed from this applicant
+        <textarea rows={3} style={{ width: "100%" }} onChange={(e) => (reason = e.target.value)} />
+      </label>
+    ),
+    okText: "Excuse",
+    onOk: () => excuse(reason),
+  });
+}

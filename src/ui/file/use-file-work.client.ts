@@ -1,0 +1,155 @@
+"use client";
+
+import { useEffect, useMemo, useState } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
+import { type RequirementPlace, readAnswerKey, requirementKey, resultKey } from "../../core/file/place";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
+import type { FileData } from "../../views/assessment/file-data";
+import { OUTSIDE_GRIDS } from "../frame/keys";
+import { useDialogs } from "../frame/library.client";
+import { askWhy } from "./requirement-presses.client";
+
+const UNDO_MS = 10_000;
+
+/** Which requirement is looked at, what became of the last act, and the acts that keys and presses share. */
+export function useFileWork(data: FileData, act: ActOnFile) {
+  const dialogs = useDialogs();
+  const requirements = data.assessment.requirements;
+  const firstOpen = requirements.findIndex(
+    (r) =>
+      r.key === data.assessment.file.next?.requirement &&
+      r.scope === data.assessment.file.next.scope &&
+      r.entry === data.assessment.file.next.entry,
+  );
+  const deciding = firstOpen < 0 && ["rule", "decide", "release"].includes(data.assessment.file.next?.kind ?? "");
+  const [at, setAt] = useState(deciding ? -1 : Math.max(0, firstOpen));
+  const [form, setForm] = useState<"none" | "return" | "ask">("none");
+  const [said, setSaid] = useState<string | null>(null);
+  const [undoable, setUndoable] = useState<RequirementPlace | null>(null);
+  const requirement = at < 0 ? undefined : requirements[at];
+  const place = useMemo<RequirementPlace | null>(
+    () => (requirement ? { requirement: requirement.key, scope: requirement.scope, entry: requirement.entry } : null),
+    [requirement],
+  );
+  useEffect(() => {
+    if (!undoable) return;
+    const wait = setTimeout(() => setUndoable(null), UNDO_MS);
+    return () => clearTimeout(wait);
+  }, [undoable]);
+
+  const after = (refused: string | null, done: string, undo: RequirementPlace | null = null) => {
+    setSaid(refused ?? done);
+    setUndoable(refused ? null : undo);
+    if (!refused) setForm("none");
+    return refused;
+  };
+  const choose = (index: number) => {
+    setAt(Math.max(-1, Math.min(requirements.length - 1, index)));
+    setForm("none");
+  };
+  const checkable =
+    requirement !== undefined &&
+    (requirement.kind === "document" || requirement.kind === "reference") &&
+    requirement.evidence.length > 0 &&
+    data.assessment.file.stage !== "preparing";
+  const canJudge = checkable && requirement.standing === "to check";
+  const canRaise =
+    checkable &&
+    requirement.kind === "document" &&
+    requirement.standing === "accepted" &&
+    requirement.owedProof !== null;
+  const accept = async (proof: "copy" | "original seen" = "copy") => {
+    if (!place || !requirement) return;
+    const refused = after(
+      await act("accept-evidence", { ...place, proof }),
+      `${requirement.title.en}: accepted.`,
+      place,
+    );
+    const following = requirements.findIndex((r, i) => i > at && r.standing === "to check");
+    if (!refused && following >= 0) setAt(following);
+  };
+  const undo = async () => {
+    if (undoable) after(await act("undo-judgement", undoable), "Taken back.");
+  };
+  const settle = async ({ requirement: key, scope, entry }: FileData["asks"][number]) =>
+    after(await act("settle-ask", { requirement: key, scope, entry }), "Settled. Nothing more is asked here.");
+  /** Beside the decision: what was asked for at a requirement that the answers no longer lead to. */
+  const asks = data.asks.filter((a) =>
+    requirement
+      ? requirementKey(a) === resultKey(requirement)
+      : !requirements.some((r) => requirementKey(a) === resultKey(r)),
+  );
+  const shows = requirement ? (data.shows[resultKey(requirement)] ?? []) : [];
+  const confirmAll = async () => {
+    if (shows.length === 0) return;
+    const values = shows.map(readAnswerKey);
+    after(
+      await act("confirm-values", { values }),
+      `${values.length} ${values.length === 1 ? "value" : "values"} confirmed.`,
+    );
+  };
+  const excuse = () => {
+    if (!place || !requirement) return;
+    const { en } = requirement.title;
+    askWhy(dialogs, en, async (reason) => {
+      after(await act("excuse-requirement", { ...place, reason }), `${en}: excused.`);
+    });
+  };
+
+  return {
+    at,
+    firstOpen,
+    choose,
+    requirement,
+    place,
+    form,
+    setForm,
+    said,
+    undoable,
+    after,
+    canJudge,
+    canRaise,
+    shows,
+    asks,
+    accept,
+    undo,
+    settle,
+    confirmAll,
+    excuse,
+  };
+}
+
+/** The same acts by their keys. */
+export function useFileKeys(data: FileData, work: ReturnType<typeof useFileWork>): void {
+  const { at, choose, requirement, place, setForm, canJudge, shows, accept, undo, undoable, confirmAll } = work;
+  const { requirements } = data.assessment;
+  useHotkeys("j,down", () => choose(at + 1), { preventDefault: true, ...OUTSIDE_GRIDS }, [at, requirements]);
+  useHotkeys("k,up", () => choose(at - 1), { preventDefault: true, ...OUTSIDE_GRIDS }, [at, requirements]);
+  useHotkeys("y", () => void accept(), { enabled: canJudge }, [at, data]);
+  useHotkeys(
+    "x",
+    () => setForm("return"),
+    { enabled: canJudge && requirement?.kind === "document", preventDefault: true },
+    [at, data],
+  );
+  useHotkeys(
+    "q",
+    () => setForm("ask"),
+    {
+      enabled:
+        place !== null &&
+        requirement?.kind !== "sections" &&
+        requirement?.kind !== "deed" &&
+        data.assessment.file.stage !== "preparing",
+      preventDefault: true,
+    },
+    [at, data],
+  );
+  useHotkeys("c", () => void confirmAll(), { enabled: shows.length > 0 && requirement?.standing === "accepted" }, [
+    at,
+    data,
+  ]);
+  useHotkeys("u", () => void undo(), { enabled: undoable !== null }, [undoable]);
+  useHotkeys("d", () => choose(-1), [requirements]);
+  useHotkeys("escape", () => setForm("none"));
+}
