@@ -2,7 +2,7 @@ import "server-only";
 import { webRuntime } from "../../runtime";
 import { formatDayOf, formatMoment } from "../../text/format";
 import { shortTimeLeft, TURN_WORDS } from "../../text/words/office";
-import type { TurnLine } from "../../ui/assessment/turn-list.client";
+import type { TurnLine } from "../../ui/assessment/turn-line.client";
 import type { TurnRow } from "../../views/assessment/turns";
 import { officeNow } from "../../views/view/office-now";
 import { turnDeed } from "./turn-deed";
