@@ -6,7 +6,7 @@ import { application, choice, procedure } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct, openFile } from "../act/file-act";
 import { mailApplicant } from "../mail/queue-mail";
-import { askForFed } from "../results/registry";
+import { askRegistries } from "../results/registry";
 import { writeSnapshot } from "./snapshot";
 import { promised } from "./undertaking";
 
@@ -52,7 +52,7 @@ export const submitApplication = defineFileAct({
       return refuse("undertaking-missing");
     const no = await writeSnapshot(ctx, file, choiceIds);
     await ctx.db.update(choice).set({ submittedAt: ctx.now }).where(inArray(choice.id, choiceIds));
-    await askForFed(ctx, file, choiceIds);
+    await askRegistries(ctx, file, choiceIds);
     if (file.facts.application.groupAtSubmission === null)
       await ctx.db
         .update(application)

@@ -54,7 +54,7 @@ function feedsOf(file: OpenFile, choices: readonly string[]) {
 }
 
 /** On submission the registry is asked by itself for what nobody types, once a sitting. */
-export async function askForFed(ctx: ActContext, file: OpenFile, choices: readonly string[]): Promise<void> {
+export async function askRegistries(ctx: ActContext, file: OpenFile, choices: readonly string[]): Promise<void> {
   const index = new AnswerIndex(file.facts);
   const asked = await ctx.db
     .select({ entry: registryQuery.entry })
@@ -148,10 +148,10 @@ async function addRegistryLines(
   note: string,
 ): Promise<void> {
   const submitted = file.facts.choices.filter((c) => c.submittedAt !== null).map((c) => c.id);
-  const fed = feedsOf(file, submitted).find((f) => f.entry === entry);
-  if (!fed?.lines.fromRegistry) return;
-  const { lines, scope } = fed;
-  const by = fed.lines.fromRegistry.by;
+  const given = feedsOf(file, submitted).find((f) => f.entry === entry);
+  if (!given?.lines.fromRegistry) return;
+  const { lines, scope } = given;
+  const by = given.lines.fromRegistry.by;
   const fits = (field: string, value: string) => {
     const definition = lines.fields.find((f) => f.key === field);
     return definition !== undefined && checkValue(definition, file.office.set, value) === null;

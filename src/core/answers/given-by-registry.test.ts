@@ -22,7 +22,7 @@ const subjects = section({
 const sitting = (id: string, marks: string) => answer(`sittings/${id}/marks`, marks);
 const line = (id: string, of: string) => answer(`subjects/${id}/sitting`, of);
 
-/** What is fed, whether all is, what has not come, and whether the list is still open after submission. */
+/** What a registry gives, whether all is, what has not come, and whether the list is still open after submission. */
 function look(...answers: readonly AnswerFact[]) {
   const source = sourceFor([sittings, subjects], answers, true);
   const lines = source.list("subjects");
@@ -38,7 +38,7 @@ describe("lines that a registry gives", () => {
   it.each<[string, readonly AnswerFact[], ReturnType<typeof look>]>([
     ["no sitting", [], [[], false, [], false]],
     ["a sitting that is typed", [sitting("a", "typed")], [[], false, [], false]],
-    ["one that is fed", [sitting("a", "registry")], [["a"], true, ["a"], true]],
+    ["one that a registry gives", [sitting("a", "registry")], [["a"], true, ["a"], true]],
     ["one of each", [sitting("a", "registry"), sitting("b", "typed"), line("x", "b")], [["a"], false, ["a"], true]],
     ["once they have come", [sitting("a", "registry"), line("x", "a")], [["a"], true, [], false]],
     [
@@ -48,7 +48,7 @@ describe("lines that a registry gives", () => {
     ],
   ])("%s", (_, answers, expected) => expect(look(...answers)).toEqual(expected));
 
-  it("are no gap where all are fed, and are one as soon as one sitting is typed", () => {
+  it("are no gap where a registry gives all, and are one as soon as one sitting is typed", () => {
     const gaps = (...answers: readonly AnswerFact[]) =>
       sectionGaps(
         subjects,

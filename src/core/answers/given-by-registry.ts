@@ -16,8 +16,8 @@ export function registryEntries({ fromRegistry }: Pick<Section, "fromRegistry">,
 /** Whether nobody has to type anything here: all lines come from whoever issued them. */
 export function isAllFromRegistry(section: Pick<Section, "fromRegistry">, facts: FactSource): boolean {
   if (!section.fromRegistry) return false;
-  const fed = registryEntries(section, facts);
-  return fed.length > 0 && fed.length === facts.list(section.fromRegistry.list).entries.length;
+  const given = registryEntries(section, facts);
+  return given.length > 0 && given.length === facts.list(section.fromRegistry.list).entries.length;
 }
 
 /** The entries whose lines have not come yet: until then nobody knows what the list holds. */

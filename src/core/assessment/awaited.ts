@@ -57,7 +57,7 @@ function courses({ source }: ChoiceContext): readonly Awaited[] {
 }
 
 /** Results that a registry gives and has not given yet, one line an entry. */
-function fed({ rulebook, source }: ChoiceContext): readonly Awaited[] {
+function registryResults({ rulebook, source }: ChoiceContext): readonly Awaited[] {
   return rulebook.body.sections.flatMap((section) => {
     if (!section.fromRegistry) return [];
     const { list } = section.fromRegistry;
@@ -139,7 +139,7 @@ export function awaitedOf(
   if (!context) return [];
   const found = [
     ...results(context, office),
-    ...fed(context),
+    ...registryResults(context),
     ...degrees(context),
     ...courses(context),
     ...endings(context, office),

@@ -30,7 +30,7 @@ export interface FormSection {
   /** Whether results may be added after submission. */
   readonly grows: boolean;
   /** Nobody has to type anything here: a registry gives all of it. */
-  readonly fed: boolean;
+  readonly fromRegistry: boolean;
   /** Whether the office opened it again after submission. */
   readonly reopened: boolean;
   readonly complete: boolean;
@@ -161,7 +161,7 @@ export function formSections(
         section.grows,
       ),
       grows: section.grows === true,
-      fed: own.length > 0 && own.every(({ context, section: s }) => isAllFromRegistry(s, context.source)),
+      fromRegistry: own.length > 0 && own.every(({ context, section: s }) => isAllFromRegistry(s, context.source)),
       reopened: reopened === "whole",
       complete: index.claim(scope, section.key, "", COMPLETE_FIELD) === true,
       completeVersion: index.row(scope, section.key, "").version(COMPLETE_FIELD) ?? 0,

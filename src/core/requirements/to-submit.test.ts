@@ -20,8 +20,8 @@ describe("what may be submitted", () => {
     expect(STANDINGS.filter((at) => enoughToSubmit(result(least, at)))).toEqual(enough),
   );
   it("with sections whose lines a registry still has to give", () => {
-    const fed = { ...result("to check", "promised"), kind: "sections" as const };
-    expect(enoughToSubmit(fed)).toBe(true);
+    const given = { ...result("to check", "promised"), kind: "sections" as const };
+    expect(enoughToSubmit(given)).toBe(true);
   });
   it("grows with what is asked less, and holds all that is settled", () => {
     fc.assert(

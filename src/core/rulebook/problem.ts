@@ -6,7 +6,7 @@ export interface RulebookProblem {
     | "unknown-field"
     | "unknown-fee"
     | "unknown-role"
-    | "unknown-feed"
+    | "unknown-registry-list"
     | "duplicate-key"
     | "missing-text"
     | "no-options"

@@ -211,8 +211,10 @@ describe("what keeps a rulebook from being published", () => {
         ),
       }).map((p) => `${p.code} ${p.about}`);
     expect(fromRegistry({})).toEqual([]);
-    expect(fromRegistry({ by: "mark" })).toEqual(["unknown-feed subjects: sittings"]);
-    expect(fromRegistry({ list: "schools", where: { op: "all", of: [] } })).toEqual(["unknown-feed subjects: schools"]);
+    expect(fromRegistry({ by: "mark" })).toEqual(["unknown-registry-list subjects: sittings"]);
+    expect(fromRegistry({ list: "schools", where: { op: "all", of: [] } })).toEqual([
+      "unknown-registry-list subjects: schools",
+    ]);
     expect(fromRegistry({ where: { op: "fact", fact: "it.hat", is: "known" } })).toEqual([
       "unknown-fact subjects: sittings.hat",
     ]);

@@ -82,14 +82,14 @@ function impossible(body: RulebookBody): readonly RulebookProblem[] {
   return [...alone, ...pairs];
 }
 
-/** Lines that are fed by nothing: the field that names their entry, or its list, is not there. */
-function unfedProblems({ sections }: RulebookBody): readonly RulebookProblem[] {
+/** Lines that no registry can give: the field that names their entry, or its list, is not there. */
+function registryProblems({ sections }: RulebookBody): readonly RulebookProblem[] {
   return sections.flatMap((s): readonly RulebookProblem[] => {
     if (!s.fromRegistry) return [];
     const { list, by } = s.fromRegistry;
     const of = s.fields.find((f) => f.key === by && f.kind === "entry")?.of;
     const named = sections.some((other) => other.key === of && other.repeats && factName(other) === list);
-    return named ? [] : [{ code: "unknown-feed", about: `${s.key}: ${list}` }];
+    return named ? [] : [{ code: "unknown-registry-list", about: `${s.key}: ${list}` }];
   });
 }
 
@@ -180,7 +180,7 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
     ),
     ...withoutOptions(body),
     ...paperProblems(body),
-    ...unfedProblems(body),
+    ...registryProblems(body),
     ...impossible(body),
     ...duplicates(body.sections.map((s) => s.key)),
     ...duplicates(body.requirements.map((r) => r.key)),

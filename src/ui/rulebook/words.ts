@@ -66,7 +66,7 @@ export function problemSentence({ code, about }: RulebookProblem): string {
       return `“${where}” names a fee item that is not there. Add the item under Fees, or choose another.`;
     case "unknown-role":
       return `“${where}” wants a referee of the role ${what}, which the referees’ section does not offer.`;
-    case "unknown-feed":
+    case "unknown-registry-list":
       return `“${where}” takes lines for the list ${what}, but no field of it names an entry of that list. Choose another.`;
     case "duplicate-key":
       return `The short name ${about} stands twice. Give one of the two another.`;

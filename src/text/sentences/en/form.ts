@@ -43,7 +43,7 @@ export const form = {
   "form.fillDown": "Fill the empty ones",
   "form.none": "There is none",
   "form.noneHelp": "Tick this when you have nothing to add here.",
-  "form.fed": "We get these from the registry once you have submitted. There is nothing to fill in here.",
+  "form.fromRegistry": "We get these from the registry once you have submitted. There is nothing to fill in here.",
   "field.noEntries": "First add an entry under “{section}”.",
   "paste.open": "Paste from a spreadsheet, or read a CSV file",
   "paste.here": "Paste the lines here, as you copied them",

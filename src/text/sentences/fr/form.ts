@@ -45,7 +45,8 @@ export const form: Readonly<Record<keyof typeof english, string>> = {
   "form.fillDown": "Remplir les vides",
   "form.none": "Il n’y en a pas",
   "form.noneHelp": "Cochez si vous n’avez rien à ajouter ici.",
-  "form.fed": "Le registre nous les donne dès que vous aurez déposé la candidature. Il n’y a rien à remplir ici.",
+  "form.fromRegistry":
+    "Le registre nous les donne dès que vous aurez déposé la candidature. Il n’y a rien à remplir ici.",
   "field.noEntries": "Ajoutez d’abord une entrée sous « {section} ».",
   "paste.open": "Coller depuis un tableur, ou lire un fichier CSV",
   "paste.here": "Collez ici les lignes telles que copiées",
