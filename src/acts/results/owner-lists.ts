@@ -39,7 +39,7 @@ export const takeOwnerList = defineAct({
     const listId = made?.id ?? "";
     await ctx.client.query(
       `insert into owner_result (list_id, test, number, number_key, name, birth_date, taken_on, scores, state)
-       select $1, $2, x->>'number', x->>'key', x->>'name', x->>'birthDate', x->>'takenOn', x->'scores', 'nobody' from jsonb_array_elements($3::jsonb) x
+       select $1, $2, x->>'number', x->>'key', x->>'name', (x->>'birthDate')::date, (x->>'takenOn')::date, x->'scores', 'nobody' from jsonb_array_elements($3::jsonb) x
        on conflict (test, number_key, taken_on) do update set list_id = excluded.list_id, number = excluded.number, name = excluded.name,
          birth_date = excluded.birth_date, scores = excluded.scores, state = case when owner_result.state = 'not theirs' then 'not theirs' else 'nobody' end`,
       [listId, key, JSON.stringify(list.results.map((r) => ({ ...r, key: numberKey(r.number) })))],

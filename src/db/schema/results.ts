@@ -1,6 +1,6 @@
 import { index, integer, jsonb, pgTable, text, unique, uuid } from "drizzle-orm/pg-core";
 import { application } from "./application";
-import { instant, isOneOf, oneOf } from "./columns";
+import { day, instant, isOneOf, oneOf } from "./columns";
 import { person } from "./people";
 
 const STATES = ["nobody", "found", "other name", "not theirs"] as const;
@@ -29,8 +29,8 @@ export const ownerResult = pgTable(
     number: text("number").notNull(),
     numberKey: text("number_key").notNull(),
     name: text("name").notNull(),
-    birthDate: text("birth_date"),
-    takenOn: text("taken_on").notNull(),
+    birthDate: day("birth_date"),
+    takenOn: day("taken_on").notNull(),
     scores: jsonb("scores").$type<Readonly<Record<string, string>>>().notNull(),
     /** `nobody` as long as no submitted file claims the number. */
     state: oneOf("state", STATES).notNull(),

@@ -72,7 +72,7 @@ const LISTS = `select l.id, l.test, l.file_name as "fileName", p.name as by, l.t
 /** @param $2 the state: those that wait for a person, or those that were said to be somebody else’s */
 const OTHER_NAMES = `select r.id, r.application_id as "applicationId", s.number as "fileNumber", s.name as "fileName",
     (select b.value #>> '{}' from answer b where b.application_id = r.application_id and b.section = 'person' and b.field = 'birthDate' and not b.dormant) as "fileBirthDate", r.test, r.number, r.name,
-    r.birth_date as "birthDate", r.taken_on as "takenOn", r.scores
+    r.birth_date::text as "birthDate", r.taken_on::text as "takenOn", r.scores
   from owner_result r join file_standing s on s.application_id = r.application_id
   where r.state = $2 and ${fileInScope("r.application_id", "$1")} order by s.number limit ${MOST_LISTED}`;
 
@@ -83,7 +83,7 @@ const UNMATCHED = `select distinct s.application_id as id from file_key k join f
 
 async function inNoList({ pool }: ViewContext, scope: readonly string[] | null): Promise<readonly UnknownClaim[]> {
   const { rows: spans } = await pool.query<{ test: string; first: string; last: string }>(
-    "select test, min(taken_on) as first, max(taken_on) as last from owner_result group by test",
+    "select test, min(taken_on)::text as first, max(taken_on)::text as last from owner_result group by test",
   );
   const { rows } = await pool.query<{ id: string }>(UNMATCHED, [scope]);
   if (rows.length === 0 || spans.length === 0) return [];
