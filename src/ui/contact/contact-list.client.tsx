@@ -125,7 +125,7 @@ function Line({ place, data, act }: { place: ContactPlace; data: FileData; act: 
 export function ContactList({ data, act }: { data: FileData; act: ActOnFile }) {
   const titleOf = new Map(data.contacts.map((p) => [answerKey(p), `${p.purpose.en} · ${p.title.en}`]));
   return (
-    <div className="contacts">
+    <div className="contact-list">
       <section>
         <h2>Calls and post</h2>
         {data.underAge ? (

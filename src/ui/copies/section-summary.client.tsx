@@ -32,7 +32,7 @@ export function SectionSummary({
       setOpen(false);
     });
   return (
-    <div className="summary-line">
+    <div>
       {said && !open ? (
         <p>
           <span className="strong">In short:</span> {said.text}{" "}
