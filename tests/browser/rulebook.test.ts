@@ -253,4 +253,21 @@ describe("a rulebook made from nothing", () => {
     await page.reload();
     expect(await order()).toEqual([...before.slice(0, -2), "MMH", before.at(-2)]);
   });
+
+  it("has a newer version, to which the office moves somebody who has submitted", async () => {
+    const { page } = lead;
+    await page.goto("/office/rulebooks");
+    await page.getByRole("row", { name: /GBC/ }).getByRole("button", { name: "Begin a draft" }).click();
+    await page.getByRole("link", { name: "Changes and publishing" }).click();
+    await page.getByRole("button", { name: "Publish it" }).click();
+    await page.getByRole("heading", { name: /version 2, published/ }).waitFor();
+    await page.goto("/office?find=Mac+Giolla");
+    await page.getByRole("link", { name: "Róisín Mac Giolla Bhríde" }).click();
+    await page.getByRole("link", { name: "Choices", exact: true }).click();
+    await page.getByRole("button", { name: "Move to version 2" }).click();
+    await page.getByLabel("Why it moves").fill("The newer one is what we go by.");
+    await page.getByRole("button", { name: "Move it to version 2" }).click();
+    await page.getByRole("link", { name: "version 2 of its rulebook" }).waitFor();
+    await page.getByText(", the newest.").waitFor();
+  });
 });
