@@ -11,7 +11,7 @@ import { requestReference } from "../../src/acts/references/request-reference";
 import { AnswerIndex } from "../../src/core/answers/answer-index";
 import { contexts } from "../../src/core/assessment/context";
 import { assessAndExplain } from "../../src/core/assessment/explain";
-import { unconfirmed } from "../../src/core/assessment/steps";
+import { unconfirmed } from "../../src/core/requirements/unconfirmed";
 import type { Actor } from "../../src/core/rights/actor";
 import { database } from "../../src/db/connection";
 import { loadFile } from "../../src/db/queries/load-file";

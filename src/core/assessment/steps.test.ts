@@ -7,10 +7,10 @@ import { AT } from "../../demo/sample-sections";
 import { AnswerIndex } from "../answers/answer-index";
 import type { AnswerFact } from "../file/facts";
 import type { Instant } from "../ids";
+import { unconfirmed } from "../requirements/unconfirmed";
 import { makeOffice } from "../standards/reference-set";
 import { assess } from "./assess";
 import { contexts } from "./context";
-import { unconfirmed } from "./steps";
 
 const office = makeOffice(1, referenceSet);
 const rulebooks = { [sampleRulebook.id]: sampleRulebook };

@@ -2,15 +2,12 @@
 
 import { Button, Checkbox } from "antd";
 import { useState, useTransition } from "react";
-import { sectionKey } from "../../core/file/place";
+import { type EntryPlace, sectionKey } from "../../core/file/place";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { WithReason } from "../assessment/with-reason.client";
 import { MomentField } from "../catalogue/fields.client";
 
-interface SectionPlace {
-  readonly scope: string;
-  readonly section: string;
-}
+type SectionPlace = Pick<EntryPlace, "scope" | "section">;
 
 /** Opens named sections of a submitted form again. */
 export function ReopenForm({

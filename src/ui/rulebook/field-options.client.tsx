@@ -5,6 +5,11 @@ import type { Field } from "../../core/rulebook/section";
 import type { LocalText } from "../../core/text/local-text";
 import { EMPTY_WORDS } from "./part-fields.client";
 
+const LANGUAGES = [
+  ["en", "English"],
+  ["fr", "French"],
+] as const;
+
 /** The answers that a field offers, as they are stored and in both languages. */
 export function FieldOptions({
   value,
@@ -33,22 +38,17 @@ export function FieldOptions({
             value={option.value}
             onChange={(e) => change(i, { value: e.target.value })}
           />
-          <Input
-            size="small"
-            aria-label={`Answer ${i + 1}, English`}
-            placeholder="English"
-            disabled={disabled}
-            value={option.title.en}
-            onChange={(e) => change(i, { title: { ...option.title, en: e.target.value } })}
-          />
-          <Input
-            size="small"
-            aria-label={`Answer ${i + 1}, French`}
-            placeholder="French"
-            disabled={disabled}
-            value={option.title.fr}
-            onChange={(e) => change(i, { title: { ...option.title, fr: e.target.value } })}
-          />
+          {LANGUAGES.map(([language, word]) => (
+            <Input
+              key={language}
+              size="small"
+              aria-label={`Answer ${i + 1}, ${word}`}
+              placeholder={word}
+              disabled={disabled}
+              value={option.title[language]}
+              onChange={(e) => change(i, { title: { ...option.title, [language]: e.target.value } })}
+            />
+          ))}
           {scales.length > 0 ? (
             <Select
               size="small"
