@@ -4,6 +4,7 @@ import { runAct } from "../../src/acts/act/act";
 import { confirmValues } from "../../src/acts/evidence/confirm-values";
 import { takeBackLine } from "../../src/acts/form/take-back-line";
 import type { Actor } from "../../src/core/rights/actor";
+import { leafOf } from "../../src/core/rules/trace";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { verifyAll } from "../../src/verify";
 import { myApplication } from "../../src/views/application/my-application";
@@ -31,7 +32,8 @@ describe("a line that an officer adds from a document", () => {
   const credits = async () => {
     const { result } = await lookAt(world, file.applicationId);
     const finding = result.choices[0]?.findings.find((f) => f.key === "credits");
-    return { seen: Number(finding?.trace.leaf?.seen), entries: finding?.trace.leaf?.entries };
+    const leaf = finding && leafOf(finding.trace);
+    return { seen: Number(leaf?.seen), entries: leaf?.entries };
   };
   const number = async () => (await lookAt(world, file.applicationId)).loaded.facts.application.number;
   const values = (more: Readonly<Record<string, string>> = {}) =>

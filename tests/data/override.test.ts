@@ -2,6 +2,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act/act";
 import { endOverride, overrideFinding } from "../../src/acts/assessment/override-finding";
 import type { Actor } from "../../src/core/rights/actor";
+import { leafOf } from "../../src/core/rules/trace";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { myApplication } from "../../src/views/application/my-application";
 import { file as fileView } from "../../src/views/assessment/file";
@@ -79,7 +80,7 @@ describe("overriding a finding", () => {
     const told = async () => {
       const shown = await readView(world.runtime, myApplication, file.applicant, { number });
       const grade = shown?.assessment.choices[0]?.findings.find((f) => f.key === "grade");
-      return [grade?.finding, grade?.overrides, grade?.trace.leaf?.detail?.kind ?? null];
+      return [grade?.finding, grade?.overrides, grade?.trace ? leafOf(grade.trace)?.detail?.kind : null];
     };
     expect(await told()).toEqual(["met", null, "grade"]);
     await must(world, overrideFinding, lead, { ...place("grade"), finding: "not met", reason: "Of another person." });

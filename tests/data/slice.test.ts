@@ -13,6 +13,7 @@ import { contexts } from "../../src/core/assessment/context";
 import { assessAndExplain } from "../../src/core/assessment/explain";
 import { unconfirmed } from "../../src/core/requirements/unconfirmed";
 import type { Actor } from "../../src/core/rights/actor";
+import { leafOf } from "../../src/core/rules/trace";
 import { database } from "../../src/db/connection";
 import { loadFile } from "../../src/db/queries/load-file";
 import { currentOffice } from "../../src/db/queries/office";
@@ -201,7 +202,8 @@ describe("a file travels from its first page to an accepted offer", () => {
     expect(choice?.findings.map((f) => [f.key, f.finding, f.basis])).toEqual(
       ["firstDegree", "credits", "natural", "grade", "english"].map((key) => [key, "met", "confirmed"]),
     );
-    expect(choice?.findings.find((f) => f.key === "grade")?.trace.leaf?.detail).toMatchObject({
+    const grade = choice?.findings.find((f) => f.key === "grade");
+    expect(grade && leafOf(grade.trace)?.detail).toMatchObject({
       got: "15.5",
       exact: "2.35",
       shown: "2.3",

@@ -2,11 +2,12 @@ import type {
   Assessment,
   ExplainedAssessment,
   ExplainedChoice,
-  ExplainedFinding,
   FileResult,
+  FindingResult,
   RequirementResult,
   Step,
 } from "../file/result";
+import type { Trace } from "../rules/trace";
 import { nextStep } from "./assess";
 
 /**
@@ -14,15 +15,11 @@ import { nextStep } from "./assess";
  * only who may not choose the programme at all reads why.
  * What a lead officer decided is said without the working, which would contradict it.
  */
-function toldFindings({ findings, stage }: Pick<ExplainedChoice, "findings" | "stage">): readonly ExplainedFinding[] {
+function toldFindings({ findings, stage }: Pick<ExplainedChoice, "findings" | "stage">): readonly ApplicantFinding[] {
   if (stage === "preparing") return findings.filter((f) => f.gate && f.finding === "not met");
   return findings
     .filter((f) => f.shownToApplicant)
-    .map((f) =>
-      f.overrides === null
-        ? f
-        : { ...f, overrides: null, ifPassed: false, trace: { op: "all", truth: f.finding, confirmed: true } },
-    );
+    .map((f) => (f.overrides === null ? f : { ...f, overrides: null, ifPassed: false, trace: null }));
 }
 
 declare const cut: unique symbol;
@@ -39,7 +36,13 @@ export interface ApplicantAssessment {
   readonly fees: Assessment["fees"];
 }
 
-export type ApplicantChoice = Omit<ExplainedChoice, "eligibility">;
+export interface ApplicantFinding extends FindingResult {
+  /** Null for what a lead officer decided. */
+  readonly trace: Trace | null;
+}
+export interface ApplicantChoice extends Omit<ExplainedChoice, "eligibility" | "findings"> {
+  readonly findings: readonly ApplicantFinding[];
+}
 export type ApplicantRequirement = Omit<RequirementResult, "shows" | "checks">;
 
 export interface ApplicantFile extends Omit<FileResult, "owed" | "next"> {

@@ -8,7 +8,7 @@ import { factName } from "../rulebook/section";
 import { show } from "../rules/compare";
 import { evaluate } from "../rules/evaluate";
 import type { Entry, Fact } from "../rules/fact";
-import type { Trace } from "../rules/trace";
+import { isLeaf, type LeafTrace, type Trace } from "../rules/trace";
 import type { Office } from "../standards/reference-set";
 import { addMonths, formatDay, parseDay } from "../time/day";
 
@@ -104,8 +104,10 @@ function endings({ choice, rulebook, source }: ChoiceContext, { set }: Office): 
 }
 
 /** The leaves of a trace, wherever they stand. */
-function leavesOf(trace: Trace): readonly Trace[] {
-  return trace.parts ? trace.parts.flatMap(leavesOf) : [trace];
+function leavesOf(trace: Trace): readonly LeafTrace[] {
+  if (trace.op === "not") return leavesOf(trace.part);
+  if (trace.op === "some") return trace.entries.flatMap(leavesOf);
+  return isLeaf(trace) ? [trace] : trace.parts.flatMap(leavesOf);
 }
 
 /** Tests that reach everything but one part: files that an officer may want to see together. */
@@ -114,7 +116,7 @@ function nearly({ findings }: ChoiceResult, { rulebook, source }: ChoiceContext)
     .filter((f) => f.finding === "not met")
     .flatMap((f) => rulebook.body.entryRules.find((r) => r.key === f.key) ?? [])
     .flatMap(({ rule }) => leavesOf(evaluate(rule, source)))
-    .flatMap(({ leaf }) => (leaf?.detail?.kind === "proof" ? leaf.detail.parts : []))
+    .flatMap(({ leaf }) => (leaf.detail?.kind === "proof" ? leaf.detail.parts : []))
     .flatMap(({ test, truth, short }) => {
       const [only, ...more] = short;
       if (truth !== "not met" || only === undefined || more.length > 0 || only.part === "total") return [];

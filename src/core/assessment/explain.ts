@@ -1,11 +1,7 @@
 import type { ChoiceContext } from "../file/choice-context";
 import type { Assessment, ExplainedAssessment, ExplainedFinding, FindingResult } from "../file/result";
 import { evaluate } from "../rules/evaluate";
-import type { Trace } from "../rules/trace";
 import { type AssessInput, assessIn, type Prepared, prepare } from "./assess";
-
-/** A finding of a rule that the rulebook does not hold has nothing to show. */
-const NO_TRACE: Trace = { op: "all", truth: "open", confirmed: true, parts: [], needed: 0 };
 
 /** Why the rules of a choice came out as they did: worked out only for who reads it. */
 export function explainFindings(
@@ -13,9 +9,9 @@ export function explainFindings(
   findings: readonly FindingResult[],
 ): readonly ExplainedFinding[] {
   const rules = new Map(rulebook.body.entryRules.map((r) => [r.key, r.rule]));
-  return findings.map((finding) => {
+  return findings.flatMap((finding) => {
     const rule = rules.get(finding.key);
-    return { ...finding, trace: rule ? evaluate(rule, source) : NO_TRACE };
+    return rule ? [{ ...finding, trace: evaluate(rule, source) }] : [];
   });
 }
 

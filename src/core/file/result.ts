@@ -1,6 +1,6 @@
 import type { Instant, PlainDate } from "../ids";
 import type { Money } from "../rulebook/fee-item";
-import type { Moment, ProofLevel, Requirement, Standing } from "../rulebook/requirement";
+import type { Moment, ProofLevel, Standing } from "../rulebook/requirement";
 import type { Trace } from "../rules/trace";
 import type { Truth } from "../rules/truth";
 import type { LocalText } from "../text/local-text";
@@ -54,31 +54,59 @@ export interface Step {
   readonly dueAt: Instant | null;
 }
 
-export interface RequirementResult {
+interface Stands {
   readonly key: string;
-  readonly kind: Requirement["kind"];
   readonly title: LocalText;
   readonly scope: string;
   readonly entry: string;
   readonly standing: Standing;
   readonly neededBy: Moment;
   readonly toSubmit: Standing | null;
+  /** The choices that ask for it. */
+  readonly choices: readonly string[];
+}
+
+export interface SectionsResult extends Stands {
+  readonly kind: "sections";
+  /** The sections that answer it. */
+  readonly sections: readonly string[];
+  readonly gaps: readonly Gap[];
+}
+
+export interface DocumentResult extends Stands {
+  readonly kind: "document";
   readonly proof: ProofLevel;
   /** A higher level that is still to come by a later moment. */
+  readonly owedProof: { readonly level: ProofLevel; readonly neededBy: Moment } | null;
   /** The day for which it is promised, where one was stated. */
   readonly promisedFor: PlainDate | null;
-  readonly owedProof: { readonly level: ProofLevel; readonly neededBy: Moment } | null;
   readonly evidence: readonly string[];
-  /** The sections that answer it, for one of kind `sections`. */
-  readonly sections: readonly string[];
   readonly checks: readonly { readonly key: string; readonly title: LocalText; readonly truth: Truth }[];
-  readonly gaps: readonly Gap[];
+  /** The fields whose values stand beside it, as `section.field`. */
   readonly shows: readonly string[];
   /** For a returned one: the reason code or the text that the officer gave. */
   readonly reason: string | null;
-  readonly amount: Money | null;
-  readonly choices: readonly string[];
 }
+
+export interface ReferenceResult extends Stands {
+  readonly kind: "reference";
+  /** The request that answers it; null while there is none. */
+  readonly request: string | null;
+}
+
+export interface FeeResult extends Stands {
+  readonly kind: "fee";
+  /** Null where none is due. */
+  readonly amount: Money | null;
+}
+
+/** Something that the office does itself. */
+export interface DeedResult extends Stands {
+  readonly kind: "deed";
+}
+
+/** Where one requirement stands, by what answers it. */
+export type RequirementResult = SectionsResult | DocumentResult | ReferenceResult | FeeResult | DeedResult;
 
 export interface FindingResult {
   readonly key: string;

@@ -1,6 +1,7 @@
 import type { Condition, ConditionOf } from "../rules/condition";
 import { evaluate } from "../rules/evaluate";
 import type { FactSource } from "../rules/fact";
+import { leafOf } from "../rules/trace";
 import type { LocalText } from "../text/local-text";
 import type { RulebookBody } from "./rulebook";
 import { factName, type Section } from "./section";
@@ -61,7 +62,7 @@ export function runningSums(body: RulebookBody, section: Section, facts: FactSou
     .filter((s) => s.list === name)
     .map(({ title, rule }) => ({
       title,
-      now: evaluate(rule, facts).leaf?.seen ?? null,
+      now: leafOf(evaluate(rule, facts))?.seen ?? null,
       least: String(rule.value),
     }));
 }

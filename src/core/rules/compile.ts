@@ -138,7 +138,7 @@ function negate(inner: Rule): Rule {
     judgeEach: (list, facts) => inner.judgeEach(list, facts).map(opposite),
     trace: (facts, entry) => {
       const part = inner.trace(facts);
-      return { op: "not", truth: OPPOSITE[part.truth], confirmed: part.confirmed, parts: [part], entry };
+      return { op: "not", truth: OPPOSITE[part.truth], confirmed: part.confirmed, part, entry };
     },
   };
 }
@@ -267,7 +267,7 @@ function someRule(name: string, where: Condition): Rule {
         op: "some",
         truth,
         confirmed: truth === "met" ? fitting.some((p) => p.confirmed) : parts.every((p) => p.confirmed),
-        parts,
+        entries: parts,
         leaf: {
           fact: name,
           is: "known",

@@ -6,6 +6,7 @@ import { compareFact, readyLimit } from "./compare";
 import type { Condition } from "./condition";
 import { evaluate, judge } from "./evaluate";
 import { entryOf, type Fact, type FactList, type FactSource, UNKNOWN } from "./fact";
+import { leafOf } from "./trace";
 import type { Truth } from "./truth";
 
 type VectorFact = "met" | "not_met" | [number, number];
@@ -153,7 +154,7 @@ describe("lists", () => {
   );
 
   it("say how many entries took part and what they add up to", () => {
-    expect(evaluate(atLeast(20), list(false)).leaf).toMatchObject({
+    expect(leafOf(evaluate(atLeast(20), list(false)))).toMatchObject({
       fact: "courses.ects",
       seen: "20",
       limit: "20",
@@ -197,10 +198,13 @@ describe("lists", () => {
       {},
       { courses: { open: false, entries: [entry("1", "natural", "10"), entry("2", "social", "10")] } },
     );
-    expect(evaluate(rule, seen).parts?.map((p) => [p.entry, p.truth])).toEqual([
-      ["1", "met"],
-      ["2", "not met"],
-    ]);
+    expect(evaluate(rule, seen)).toMatchObject({
+      op: "some",
+      entries: [
+        { entry: "1", truth: "met" },
+        { entry: "2", truth: "not met" },
+      ],
+    });
   });
 
   it("stand on claims as soon as one entry that took part is only claimed", () => {

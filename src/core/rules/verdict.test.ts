@@ -4,7 +4,7 @@ import { vectorsOf } from "../../../tests/support/vectors";
 import type { Condition } from "./condition";
 import { evaluate, judge } from "./evaluate";
 import { type FactSource, UNKNOWN } from "./fact";
-import type { Trace } from "./trace";
+import type { LeafTrace } from "./trace";
 import { becauseOf, certainTruth, waysToMeet } from "./verdict";
 
 type VectorRule =
@@ -33,7 +33,7 @@ function source(facts: Facts, declared: readonly string[] = []): FactSource {
   };
 }
 
-const nameOf = (trace: Trace): string => trace.leaf?.fact ?? "";
+const nameOf = ({ leaf }: LeafTrace): string => leaf.fact;
 const once = (names: readonly string[]): readonly string[] => [...new Set(names)];
 
 interface Input {

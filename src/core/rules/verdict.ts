@@ -1,7 +1,7 @@
 import type { Condition } from "./condition";
 import { judge } from "./evaluate";
 import type { FactSource } from "./fact";
-import type { Trace } from "./trace";
+import { isLeaf, type LeafTrace, type Trace } from "./trace";
 import type { Truth } from "./truth";
 
 /** What follows from a trace: what decided it, and what would turn one that is open. */
@@ -10,16 +10,15 @@ import type { Truth } from "./truth";
  * The leaves that decide a trace, in reading order, each once: of one that is met those that are met, of one that is not all that failed,
  * so that everything can be mended in one go; of one that is open those that are.
  */
-export function becauseOf(trace: Trace): readonly Trace[] {
-  if (trace.leaf) return [trace];
-  const parts = trace.parts ?? [];
-  if (trace.op === "not") return parts.flatMap(becauseOf);
-  return parts.filter((part) => part.truth === trace.truth).flatMap(becauseOf);
+export function becauseOf(trace: Trace): readonly LeafTrace[] {
+  if (isLeaf(trace)) return [trace];
+  if (trace.op === "not") return becauseOf(trace.part);
+  return trace.parts.filter((part) => part.truth === trace.truth).flatMap(becauseOf);
 }
 
 /** An open leaf, and how it has to turn out. */
 export interface Turn {
-  readonly leaf: Trace;
+  readonly leaf: LeafTrace;
   readonly holds: boolean;
 }
 type Way = readonly Turn[];
@@ -44,10 +43,9 @@ function chosen(lists: readonly (readonly Way[])[], n: number): readonly Way[] {
 /** @param holds whether the trace has to come out as met, or as not met */
 function waysOf(trace: Trace, holds: boolean): readonly Way[] {
   if (trace.truth !== "open") return (trace.truth === "met") === holds ? NOTHING_NEEDED : [];
-  if (trace.leaf) return [[{ leaf: trace, holds }]];
-  const parts = trace.parts ?? [];
-  if (trace.op === "not") return parts.flatMap((part) => waysOf(part, !holds));
-  const needed = trace.op === "all" ? parts.length : trace.op === "any" ? 1 : (trace.needed ?? 0);
+  if (isLeaf(trace)) return [[{ leaf: trace, holds }]];
+  if (trace.op === "not") return waysOf(trace.part, !holds);
+  const { parts, needed } = trace;
   // For one that must fail, so many parts have to fail that too few are left.
   const count = holds ? needed : parts.length - needed + 1;
   return chosen(
@@ -57,7 +55,7 @@ function waysOf(trace: Trace, holds: boolean): readonly Way[] {
 }
 
 const keyOf = ({ leaf: { op, leaf }, holds }: Turn): string =>
-  JSON.stringify([op, leaf?.fact, leaf?.is, leaf?.limit, holds]);
+  JSON.stringify([op, leaf.fact, leaf.is, leaf.limit, holds]);
 
 /** Whether a way asks of one leaf that it turns out as met and as not met. */
 const contradicts = (way: Way): boolean =>

@@ -1,4 +1,4 @@
-import type { Leaf, Trace } from "../../core/rules/trace";
+import type { Leaf, LeafTrace, Trace } from "../../core/rules/trace";
 import type { Locale, LocalText } from "../../core/text/local-text";
 import { countryName, formatDate, languageName } from "../format";
 import { linesOf } from "./trace-details";
@@ -22,7 +22,7 @@ interface Words {
   readonly notWhole: string;
   readonly fit: (seen: string, of: number, what: string) => string;
   readonly over: (entries: number) => string;
-  readonly joined: Readonly<Record<Trace["op"], string>>;
+  readonly joined: Readonly<Record<Exclude<Trace["op"], LeafTrace["op"] | "atLeast">, string>>;
   readonly someOf: (needed: number) => string;
 }
 
@@ -67,12 +67,7 @@ const WORDS: Readonly<Record<Locale, Words>> = {
     joined: {
       all: "all of these",
       any: "one of these",
-      atLeast: "some of these",
       not: "not this",
-      some: "in the list",
-      count: "counted",
-      sum: "added up",
-      fact: "",
     },
     someOf: (needed) => `at least ${needed} of these`,
   },
@@ -116,12 +111,7 @@ const WORDS: Readonly<Record<Locale, Words>> = {
     joined: {
       all: "tout ceci",
       any: "l’un de ceux-ci",
-      atLeast: "certains de ceux-ci",
       not: "pas ceci",
-      some: "dans la liste",
-      count: "compté",
-      sum: "additionné",
-      fact: "",
     },
     someOf: (needed) => `au moins ${needed} de ceux-ci`,
   },
@@ -172,9 +162,8 @@ export function detailLines(leaf: Leaf, locale: Locale = "en"): readonly string[
 }
 
 /** One leaf as a sentence with the numbers; inside a list, the list says what `it` is. */
-export function leafSentence(trace: Trace, titles: FactTitles, list = "it", locale: Locale = "en"): string {
+export function leafSentence(trace: LeafTrace, titles: FactTitles, list = "it", locale: Locale = "en"): string {
   const { leaf } = trace;
-  if (!leaf) return "";
   const words = WORDS[locale];
   const fact = leaf.fact.replace(/^it\./u, `${list}.`);
   const seen = shown(leaf.seen, locale, fact, titles);
@@ -193,6 +182,6 @@ export const entryWord = (trace: Trace, titles: FactTitles): string | null =>
   trace.entry === undefined ? null : (titles[`#${trace.entry}`] ?? null);
 
 /** How the parts of a trace are joined: "all of these". */
-export function joinWord(trace: Trace, locale: Locale = "en"): string {
-  return trace.op === "atLeast" ? WORDS[locale].someOf(trace.needed ?? 0) : WORDS[locale].joined[trace.op];
+export function joinWord(trace: Exclude<Trace, LeafTrace>, locale: Locale = "en"): string {
+  return trace.op === "atLeast" ? WORDS[locale].someOf(trace.needed) : WORDS[locale].joined[trace.op];
 }

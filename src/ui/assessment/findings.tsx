@@ -39,7 +39,7 @@ function Because({ finding, titles }: { finding: ExplainedFinding; titles: FactT
   // That a test falls short says little: by what it does, says all.
   const sentences = new Set(
     becauseOf(finding.trace).flatMap((part) =>
-      part.leaf?.detail?.kind === "proof" ? detailLines(part.leaf) : [leafSentence(part, titles)],
+      part.leaf.detail?.kind === "proof" ? detailLines(part.leaf) : [leafSentence(part, titles)],
     ),
   );
   return [...sentences].slice(0, MOST_REASONS).map((sentence) => (

@@ -1,11 +1,10 @@
-import type { Trace } from "../../core/rules/trace";
+import { isLeaf, type Trace } from "../../core/rules/trace";
 import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
 import { detailLines, entryWord, type FactTitles, joinWord, leafSentence } from "../../text/words/trace";
 
 /** Of a list with more entries only those that fit are unfolded, so many of them. */
 const MOST_ENTRIES = 4;
-const CONNECTIVES: readonly Trace["op"][] = ["all", "any", "atLeast", "not"];
 
 interface Props {
   readonly trace: Trace;
@@ -17,22 +16,24 @@ interface Props {
 }
 
 /** The parts that are shown below a trace. */
-function unfolded({ op, parts = [] }: Trace): readonly Trace[] {
-  if (CONNECTIVES.includes(op)) return parts;
-  if (op !== "some") return [];
-  return parts.length <= MOST_ENTRIES ? parts : parts.filter((p) => p.truth === "met").slice(0, MOST_ENTRIES);
+function unfolded(trace: Trace): readonly Trace[] {
+  if (trace.op === "not") return [trace.part];
+  if (!isLeaf(trace)) return trace.parts;
+  if (trace.op !== "some") return [];
+  const { entries } = trace;
+  return entries.length <= MOST_ENTRIES ? entries : entries.filter((e) => e.truth === "met").slice(0, MOST_ENTRIES);
 }
 
 /** A trace unfolded: every condition with its value, down to the numbers. */
 export function TraceTree({ trace, titles, locale, marksClaims, list }: Props) {
-  const { leaf } = trace;
+  const leaf = isLeaf(trace) ? trace.leaf : null;
   const parts = unfolded(trace);
   const entry = entryWord(trace, titles);
   return (
     <li>
       <span data-truth={trace.truth}>{sentence(locale, `check.finding.${trace.truth}`)}</span>{" "}
       {entry === null ? null : <strong>{entry}: </strong>}
-      {leaf ? leafSentence(trace, titles, list, locale) : joinWord(trace, locale)}
+      {isLeaf(trace) ? leafSentence(trace, titles, list, locale) : joinWord(trace, locale)}
       {marksClaims && leaf && !trace.confirmed ? <span className="quiet"> · claimed</span> : null}
       {leaf
         ? detailLines(leaf, locale).map((line) => (

@@ -1,4 +1,4 @@
-import type { ExplainedFinding } from "../../../../core/file/result";
+import type { ApplicantFinding } from "../../../../core/assessment/applicants-share";
 import type { Locale } from "../../../../core/text/local-text";
 import { sentence } from "../../../../text/sentence";
 import { localTitles } from "../../../../text/words/trace";
@@ -11,7 +11,7 @@ export function ToldFinding({
   application,
   language,
 }: {
-  finding: ExplainedFinding;
+  finding: ApplicantFinding;
   application: MyApplication;
   language: Locale;
 }) {
@@ -24,7 +24,7 @@ export function ToldFinding({
           {sentence(language, finding.basis === "confirmed" ? "app.ruleConfirmed" : "app.ruleClaimed")}
         </span>
       </summary>
-      {trace.leaf || trace.parts ? (
+      {trace ? (
         <ul className="trace">
           <TraceTree
             trace={trace}
