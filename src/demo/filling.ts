@@ -7,6 +7,7 @@ import type { Json } from "../core/file/facts";
 import type { Gap } from "../core/file/gap";
 import type { LoadedFile } from "../core/file/loaded-file";
 import { answerKey } from "../core/file/place";
+import { gapsOf } from "../core/file/result";
 import type { Actor } from "../core/rights/actor";
 import type { Picture } from "../core/rulebook/requirement";
 import type { Field, Section } from "../core/rulebook/section";
@@ -250,7 +251,7 @@ export async function fillAny(
     await saveForm(runtime, actor, applicationId, changes);
   }
   throw new Error(
-    `the demo’s form was never full: ${JSON.stringify((await look(runtime, applicationId)).assessment.requirements.flatMap((r) => r.gaps))}`,
+    `the demo’s form was never full: ${JSON.stringify((await look(runtime, applicationId)).assessment.requirements.flatMap(gapsOf))}`,
   );
 }
 

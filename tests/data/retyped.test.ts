@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { confirmValues } from "../../src/acts/evidence/confirm-values";
+import { gapsOf } from "../../src/core/file/result";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { lookAt, submittedFile, type TestFile } from "../support/files";
@@ -32,7 +33,7 @@ describe("a qualification of another kind", () => {
     return {
       typed: loaded.facts.answers.find((a) => a.section === "education" && a.field === "creditsPerYear")?.value,
       claimed: loaded.facts.answers.find((a) => a.section === "education" && a.field === "level")?.value,
-      gaps: [studies?.standing, ...(studies?.gaps.map((g) => `${g.section}.${g.field}`) ?? [])],
+      gaps: [studies?.standing, ...(studies ? gapsOf(studies) : []).map((g) => `${g.section}.${g.field}`)],
       degree: result.choices[0]?.findings.find((f) => f.key === "firstDegree")?.finding,
     };
   };

@@ -1,6 +1,6 @@
 import { and, eq, gt } from "drizzle-orm";
 import { z } from "zod";
-import type { RequirementResult } from "../../core/file/result";
+import { gapsOf, type RequirementResult } from "../../core/file/result";
 import type { Locale } from "../../core/text/local-text";
 import { enqueue } from "../../db/queue";
 import { message } from "../../db/schema";
@@ -52,7 +52,12 @@ const PAUSE_HOURS = 12;
 
 /** One line for each thing that is missing: what it is, and how many fields of it are open. */
 const linesOf = (missing: readonly RequirementResult[], locale: Locale): string =>
-  missing.map((r) => `– ${r.title[locale]}${r.gaps.length > 0 ? ` (${r.gaps.length})` : ""}`).join("\n");
+  missing
+    .map((r) => {
+      const open = gapsOf(r).length;
+      return `– ${r.title[locale]}${open > 0 ? ` (${open})` : ""}`;
+    })
+    .join("\n");
 
 /** Writes to the applicant of a draft what is still missing, as the officer sees it, with a word of the officer's own. */
 export const tellMissing = defineFileAct({

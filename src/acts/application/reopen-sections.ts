@@ -3,6 +3,7 @@ import { z } from "zod";
 import { reopenable, type SectionPlace, samePlace as same } from "../../core/answers/reopening";
 import { endReopeningInput, readCorrectionsInput, reopenSectionsInput } from "../../core/application/inputs";
 import { entryKey } from "../../core/file/place";
+import { gapsOf } from "../../core/file/result";
 import { correctionRequest, reopening } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
@@ -82,8 +83,8 @@ export const sendCorrections = defineFileAct({
     if (!open) return refuse("already-done");
     const submitted = file.facts.choices.filter((c) => c.submittedAt !== null && c.withdrawnAt === null);
     const gaps = file.assessment.requirements
-      .filter((r) => r.kind === "sections" && r.choices.some((id) => submitted.some((c) => c.id === id)))
-      .flatMap((r) => r.gaps);
+      .filter((r) => r.choices.some((id) => submitted.some((c) => c.id === id)))
+      .flatMap(gapsOf);
     if (gaps.length > 0) return refuse("not-complete", { missing: gaps.map(entryKey).slice(0, 50) });
     const no = await writeSnapshot(
       ctx,

@@ -1,5 +1,6 @@
-import { and, gte, inArray, isNull } from "drizzle-orm";
+import { and, eq, gte, inArray, isNull } from "drizzle-orm";
 import { acceptEvidenceInput, returnEvidenceInput, undoJudgementInput } from "../../core/evidence/inputs";
+import { isSupplied } from "../../core/file/result";
 import { atLeastProof } from "../../core/rulebook/requirement";
 import { ask, evidence, referenceRequest } from "../../db/schema";
 import { done, refuse } from "../act/act";
@@ -17,7 +18,7 @@ export const acceptEvidence = defineFileAct({
   about: ({ requirement, scope, entry, proof }) => ({ requirement, scope, entry, proof }),
   run: async (ctx, file, input) => {
     const result = resultAt(file, input);
-    if (!result || result.evidence.length === 0) return refuse("not-found");
+    if (!result || !isSupplied(result)) return refuse("not-found");
     if (!isSubmitted(file, result)) return refuse("locked");
     const judged = {
       judgement: "accepted" as const,
@@ -25,10 +26,7 @@ export const acceptEvidence = defineFileAct({
       judgedById: ctx.actor.kind === "person" ? ctx.actor.id : null,
     };
     if (result.kind === "reference") {
-      await ctx.db
-        .update(referenceRequest)
-        .set(judged)
-        .where(inArray(referenceRequest.id, [...result.evidence]));
+      await ctx.db.update(referenceRequest).set(judged).where(eq(referenceRequest.id, result.request));
       return done(null);
     }
     const failed = result.checks.find((c) => c.truth === "not met");
@@ -96,7 +94,8 @@ export const undoJudgement = defineFileAct({
   about: placeOf,
   run: async (ctx, file, input) => {
     const since = new Date(ctx.now.getTime() - UNDO_MS);
-    const judged = resultAt(file, input)?.evidence ?? [];
+    const result = resultAt(file, input);
+    const judged = result?.kind === "document" ? result.evidence : [];
     const recent = file.facts.evidence.filter(
       (e) => judged.includes(e.id) && e.judgedAt !== null && Date.parse(e.judgedAt) >= since.getTime(),
     );

@@ -7,6 +7,7 @@ import { COMPLETE_FIELD } from "../../core/answers/typed-facts";
 import { withAnswers } from "../../core/answers/with-answers";
 import type { Json } from "../../core/file/facts";
 import { answerKey, sectionKey } from "../../core/file/place";
+import { gapsOf } from "../../core/file/result";
 import { type FormSection, formSections } from "../../core/form/form-sections";
 import type { SaveRefusal, SaveResult } from "../../core/form/save-result";
 import type { Field, Section } from "../../core/rulebook/section";
@@ -103,7 +104,7 @@ function usedBy(file: OpenFile, section: string) {
 function reopenedAt(file: OpenFile, place: { scope: string; section: string }) {
   const missing = () =>
     file.assessment.requirements.some((r) =>
-      r.gaps.some((g) => g.scope === place.scope && g.section === place.section),
+      gapsOf(r).some((g) => g.scope === place.scope && g.section === place.section),
     );
   return file.facts.reopenings.length === 0 ? "none" : reopenedOf(file.facts, place, missing());
 }
@@ -190,7 +191,7 @@ function sectionsOf({ file, assessment, prepared }: Settled, office: Office, pag
   return formSections(
     prepared.index,
     live.length > 0 ? live : prepared.all,
-    assessment.requirements.flatMap((r) => r.gaps),
+    assessment.requirements.flatMap(gapsOf),
     file.facts,
     office.set,
     ({ scope, key }) => page.includes(sectionKey({ scope, section: key })),

@@ -1,5 +1,6 @@
 import type {
   Assessment,
+  DocumentResult,
   ExplainedAssessment,
   ExplainedChoice,
   FileResult,
@@ -43,7 +44,9 @@ export interface ApplicantFinding extends FindingResult {
 export interface ApplicantChoice extends Omit<ExplainedChoice, "eligibility" | "findings"> {
   readonly findings: readonly ApplicantFinding[];
 }
-export type ApplicantRequirement = Omit<RequirementResult, "shows" | "checks">;
+export type ApplicantRequirement =
+  | Exclude<RequirementResult, DocumentResult>
+  | Omit<DocumentResult, "shows" | "checks">;
 
 export interface ApplicantFile extends Omit<FileResult, "owed" | "next"> {
   /** What the applicant owes, by the nearest day, or else what others do next; null where nobody has to do anything. */
@@ -76,6 +79,12 @@ function fileShare({ owed, next, ...file }: FileResult): ApplicantFile {
     : { ...file, next, besides: [], others: null };
 }
 
+function requirementShare(result: RequirementResult): ApplicantRequirement {
+  if (result.kind !== "document") return result;
+  const { shows: _shows, checks: _checks, ...share } = result;
+  return share;
+}
+
 /** What the applicant may know of the assessment: of the entry rules what the rulebook tells, and nothing of a decision before its release. */
 export function applicantsShare(assessment: ExplainedAssessment, released: ReadonlySet<string>): ApplicantAssessment {
   const share: Omit<ApplicantAssessment, typeof cut> = {
@@ -86,7 +95,7 @@ export function applicantsShare(assessment: ExplainedAssessment, released: Reado
       findings: toldFindings({ ...c }),
       promise: released.has(c.id) ? null : c.promise,
     })),
-    requirements: assessment.requirements.map(({ shows: _shows, checks: _checks, ...r }) => r),
+    requirements: assessment.requirements.map(requirementShare),
   };
   return share as ApplicantAssessment; // only this function cuts, so only it gives the mark
 }

@@ -8,8 +8,10 @@ const WORST: readonly Standing[] = ["returned", "missing", "to check", "promised
 export const MOST_BARS = 24;
 
 /** The section with which a requirement stands: the one it asks for, or the one whose values its document shows. */
-const sectionOf = (r: RequirementResult): string =>
-  r.sections[0] ?? r.shows[0]?.split(".")[0] ?? (r.kind === "document" ? r.key : r.kind);
+function sectionOf(r: RequirementResult): string {
+  if (r.kind === "sections") return r.sections[0] ?? r.kind;
+  return r.kind === "document" ? (r.shows[0]?.split(".")[0] ?? r.key) : r.kind;
+}
 
 function barsBy(
   requirements: readonly RequirementResult[],

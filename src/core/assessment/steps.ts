@@ -6,7 +6,15 @@ import type { ChoiceContext } from "../file/choice-context";
 import { text } from "../file/entries";
 import type { FileFacts, Turn } from "../file/facts";
 import { requirementKey, resultKey } from "../file/place";
-import type { ChoiceResult, FindingResult, RequirementResult, Step, StepKind } from "../file/result";
+import type {
+  ChoiceResult,
+  DocumentResult,
+  FindingResult,
+  RequirementResult,
+  SectionsResult,
+  Step,
+  StepKind,
+} from "../file/result";
 import { countUnconfirmed } from "../requirements/unconfirmed";
 import { reachedBy } from "../rulebook/requirement";
 import type { Office } from "../standards/reference-set";
@@ -63,11 +71,14 @@ function answered(input: StepInput, result: RequirementResult): boolean {
   return input.contexts.some((c) => result.choices.includes(c.choice.id) && c.choice.decision?.answer === "accepted");
 }
 
-function cameAt(input: StepInput, result: RequirementResult): string | null {
-  const evidence = input.facts.evidence.filter((e) => result.evidence.includes(e.id)).map((e) => e.suppliedAt);
-  const given = input.facts.references.filter((r) => result.evidence.includes(r.id)).flatMap((r) => r.givenAt ?? []);
-  return [...evidence, ...given].reduce<string | null>((a, b) => later(a, b), null);
+function cameAt({ facts }: StepInput, result: RequirementResult): string | null {
+  if (result.kind === "reference") return facts.references.find((r) => r.id === result.request)?.givenAt ?? null;
+  if (result.kind !== "document") return null;
+  return evidenceOf(facts, result).reduce<string | null>((last, e) => later(last, e.suppliedAt), null);
 }
+
+const evidenceOf = (facts: FileFacts, result: DocumentResult) =>
+  facts.evidence.filter((e) => result.evidence.includes(e.id));
 
 function askDue(input: StepInput, result: RequirementResult): Day | null {
   const open = input.facts.asks.filter(
@@ -118,7 +129,7 @@ function resultDay(input: StepInput, result: RequirementResult): Day | null {
 }
 
 /** Lines that a registry has to give; once it could not, the office looks why. */
-function registryStep(input: StepInput, result: RequirementResult): Step {
+function registryStep(input: StepInput, result: SectionsResult): Step {
   const awaited = input.contexts
     .filter((c) => result.choices.includes(c.choice.id))
     .flatMap(({ rulebook, source }) =>
@@ -138,6 +149,7 @@ function promisedStep(input: StepInput, result: RequirementResult): Step {
   if (input.facts.signatures.some((s) => s.requirement === result.key))
     return step(input, "third party", "await signature", null, about(result));
   if (result.kind === "sections") return registryStep(input, result);
+  if (result.kind === "deed") return missingStep(input, result);
   if (!result.shows.some((field) => field.startsWith("tests.")))
     return step(input, "third party", "await paper", parseDay(result.promisedFor ?? ""), about(result));
   return step(input, "third party", "await result", resultDay(input, result), about(result));
@@ -173,7 +185,7 @@ function requirementStep(input: StepInput, result: RequirementResult): readonly 
 
 /** A higher proof that is needed by enrolment is owed once the offer was accepted. */
 function proofStep(input: StepInput, result: RequirementResult): readonly Step[] {
-  if (!result.owedProof || !answered(input, result)) return [];
+  if (result.kind !== "document" || !result.owedProof || !answered(input, result)) return [];
   const start = input.contexts.find((c) => c.choice.decision?.answer === "accepted")?.choice.start;
   return [step(input, "applicant", "prove", start ? requireDay(start) : null, about(result))];
 }
@@ -190,9 +202,10 @@ function confirmSteps(input: StepInput): readonly Step[] {
     .flatMap((result) => {
       const count = countUnconfirmed(input, result);
       if (count === 0) return [];
-      const judged = input.facts.evidence
-        .filter((e) => result.evidence.includes(e.id))
-        .reduce<string | null>((a, e) => later(a, e.judgedAt), null);
+      const judged =
+        result.kind === "document"
+          ? evidenceOf(input.facts, result).reduce<string | null>((last, e) => later(last, e.judgedAt), null)
+          : null;
       return [
         step(
           input,

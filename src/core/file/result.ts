@@ -98,6 +98,7 @@ export interface FeeResult extends Stands {
   readonly kind: "fee";
   /** Null where none is due. */
   readonly amount: Money | null;
+  readonly charges: readonly string[];
 }
 
 /** Something that the office does itself. */
@@ -107,6 +108,21 @@ export interface DeedResult extends Stands {
 
 /** Where one requirement stands, by what answers it. */
 export type RequirementResult = SectionsResult | DocumentResult | ReferenceResult | FeeResult | DeedResult;
+
+/** Of any requirement but sections there is nothing to fill in. */
+export const gapsOf = (
+  result: Pick<SectionsResult, "kind" | "gaps"> | { readonly kind: Exclude<RequirementResult["kind"], "sections"> },
+): readonly Gap[] => (result.kind === "sections" ? result.gaps : []);
+
+/** Whether something has come that the office may judge. */
+export const isSupplied = (
+  result: RequirementResult,
+): result is DocumentResult | (ReferenceResult & { readonly request: string }) =>
+  result.kind === "document" ? result.evidence.length > 0 : result.kind === "reference" && result.request !== null;
+
+/** Only beside a document stand values that it shows. */
+export const shownBeside = (result: RequirementResult): readonly string[] =>
+  result.kind === "document" ? result.shows : [];
 
 export interface FindingResult {
   readonly key: string;

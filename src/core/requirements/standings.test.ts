@@ -4,7 +4,7 @@ import { referenceSet } from "../../demo/reference-set";
 import { sampleFile, sampleRound } from "../../demo/sample-file";
 import { assess } from "../assessment/assess";
 import type { ChargeFact, ChoiceFact, EvidenceFact, FileFacts, ReferenceFact } from "../file/facts";
-import type { RequirementResult } from "../file/result";
+import { gapsOf, type RequirementResult } from "../file/result";
 import type { Instant } from "../ids";
 import { type Requirement, requirementSchema } from "../rulebook/requirement";
 import { type RulebookBody, rulebookSchema } from "../rulebook/rulebook";
@@ -56,6 +56,7 @@ const fees = rulebookSchema.shape.fees.parse([
   { key: "handling", title, per: "file", currency: "EUR", amounts: [{ group: "overseas", minor: 5000 }] },
 ]);
 
+const document = (result: RequirementResult) => (result.kind === "document" ? result : null);
 const common = { key: "it", title, scope: "file", neededBy: "review" };
 const asks = (more: object): Requirement => requirementSchema.parse({ ...common, ...more });
 const documentOf = (more: object = {}) => asks({ kind: "document", proof: "copy", ...more });
@@ -136,7 +137,7 @@ describe("a document", () => {
   it("owes a higher proof until it is there", () => {
     const later = documentOf({ laterProof: { level: "original seen", neededBy: "enrolment" } });
     const owed = (proof: EvidenceFact["proof"]) =>
-      results({ requirements: [later], facts: { evidence: [accepted(proof)] } })[0]?.owedProof;
+      results({ requirements: [later], facts: { evidence: [accepted(proof)] } }).map((r) => document(r)?.owedProof)[0];
     expect([owed("copy"), owed("original seen"), owed("from the issuer")]).toEqual([
       { level: "original seen", neededBy: "enrolment" },
       null,
@@ -150,7 +151,7 @@ describe("a document", () => {
     });
     const look = (answers: FileFacts["answers"]) => {
       const [result] = results({ requirements: [checked], facts: { evidence: [accepted()], answers } });
-      return [result?.standing, result?.reason];
+      return [result?.standing, result && document(result)?.reason];
     };
     expect(look([])).toEqual(["accepted", null]);
     expect(look([person("abroad", false)])).toEqual(["accepted", null]);
@@ -199,7 +200,7 @@ describe("a document", () => {
           answers: jobs.map(([entry, employer]) => employed(entry, employer)),
           evidence: [accepted("copy", { entry: "c" }), accepted("copy", { entry: "d" })],
         },
-      }).map((r) => [r.entry, r.standing, r.reason]);
+      }).map((r) => [r.entry, r.standing, document(r)?.reason]);
     expect(made(["a", "Mine"], ["b", "Later"], ["c", "Quay"], ["d", "Nobody"], ["e", "Quay"])).toEqual([
       ["b", "promised", null],
       ["c", "accepted", null],
@@ -211,7 +212,7 @@ describe("a document", () => {
       requirements: [promised],
       facts: { answers: [employed("a", "2026-12-20"), employed("b", "soon")] },
     });
-    expect(days.map((r) => [r.standing, r.promisedFor])).toEqual([
+    expect(days.map((r) => [r.standing, document(r)?.promisedFor])).toEqual([
       ["promised", "2026-12-20"],
       ["promised", null],
     ]);
@@ -349,7 +350,7 @@ describe("sections", () => {
   it("are whole when nothing is missing, and list what is", () => {
     const filled = asks({ kind: "sections", sections: ["person", "jobs"] });
     const [empty] = results({ requirements: [filled] });
-    expect([empty?.standing, empty?.gaps.map((g) => `${g.section}.${g.field}`)]).toEqual([
+    expect([empty?.standing, empty && gapsOf(empty).map((g) => `${g.section}.${g.field}`)]).toEqual([
       "missing",
       ["jobs.complete", "person.name"],
     ]);

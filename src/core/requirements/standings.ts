@@ -5,7 +5,16 @@ import type { ChoiceContext } from "../file/choice-context";
 import type { EvidenceFact, FileFacts, ReferenceFact } from "../file/facts";
 import type { Gap } from "../file/gap";
 import { resultKey } from "../file/place";
-import type { FeeDue, RequirementResult } from "../file/result";
+import {
+  type DeedResult,
+  type DocumentResult,
+  type FeeDue,
+  type FeeResult,
+  gapsOf,
+  type ReferenceResult,
+  type RequirementResult,
+  type SectionsResult,
+} from "../file/result";
 import type { PlainDate } from "../ids";
 import {
   atLeastProof,
@@ -32,35 +41,53 @@ export interface StandingInput {
   readonly fees: readonly FeeDue[];
 }
 
-function base(requirement: Requirement, { context }: StandingInput, scope: string, entry: string): RequirementResult {
+/** What a result of any kind says of its requirement. */
+function base(requirement: Requirement, { context }: StandingInput, scope: string, entry: string) {
   return {
     choices: [context.choice.id],
     key: requirement.key,
-    kind: requirement.kind,
     title: requirement.title,
     scope,
     entry,
-    standing: "missing",
     neededBy: requirement.neededBy,
     toSubmit: requirement.toSubmit ?? (requirement.neededBy === "submission" ? "to check" : null),
-    proof: "claimed",
+  };
+}
+
+/** A requirement that is asked of nobody here. */
+function notNeeded(requirement: Requirement, input: StandingInput, scope: string): RequirementResult {
+  const own = { ...base(requirement, input, scope, ""), standing: "not needed" as const };
+  switch (requirement.kind) {
+    case "sections":
+      return { ...own, kind: "sections", sections: requirement.sections, gaps: [] };
+    case "document":
+      return { ...own, ...documentDraft(requirement), proof: "claimed", shows: [] };
+    case "reference":
+      return { ...own, kind: "reference", request: null };
+    case "fee":
+      return { ...own, kind: "fee", amount: null, charges: [] };
+    case "deed":
+      return { ...own, kind: "deed" };
+  }
+}
+
+const documentDraft = ({ proof, shows }: DocumentRequirement) =>
+  ({
+    kind: "document",
+    proof,
+    shows,
     owedProof: null,
     promisedFor: null,
     evidence: [],
-    sections: requirement.kind === "sections" ? requirement.sections : [],
     checks: [],
-    gaps: [],
-    shows: [],
     reason: null,
-    amount: null,
-  };
-}
+  }) as const;
 
 function sectionsStanding(
   requirement: Extract<Requirement, { kind: "sections" }>,
   input: StandingInput,
   scope: string,
-): RequirementResult {
+): SectionsResult {
   const { context, index, office } = input;
   const sections = context.rulebook.body.sections.filter(
     (s) => requirement.sections.includes(s.key) && applies(s.when, context.source),
@@ -84,7 +111,7 @@ function sectionsStanding(
           context.choice.submittedAt !== null && sections.some((s) => awaitedFromRegistry(s, context.source).length > 0)
           ? "promised"
           : "accepted";
-  return { ...base(requirement, input, scope, ""), standing, gaps };
+  return { ...base(requirement, input, scope, ""), kind: "sections", standing, sections: requirement.sections, gaps };
 }
 
 function evidenceStanding(evidence: readonly EvidenceFact[], proof: ProofLevel): Standing {
@@ -140,7 +167,7 @@ function documentStanding(
   input: StandingInput,
   scope: string,
   entry: string,
-): RequirementResult {
+): DocumentResult {
   const { context, facts } = input;
   const source = ofEntry(requirement, context, entry);
   const evidence = facts.evidence.filter(
@@ -154,9 +181,8 @@ function documentStanding(
   const failed = checks.find((c) => c.truth === "not met");
   const draft = {
     ...base(requirement, input, scope, entry),
-    proof: requirement.proof,
+    ...documentDraft(requirement),
     checks,
-    shows: requirement.shows,
     evidence: evidence.map((e) => e.id),
   };
   if (isIssued(requirement, input, scope, entry) && !evidence.some((e) => e.judgement === null))
@@ -211,7 +237,7 @@ function referenceStandings(
   requirement: Extract<Requirement, { kind: "reference" }>,
   input: StandingInput,
   scope: string,
-): readonly RequirementResult[] {
+): readonly ReferenceResult[] {
   const { facts, context, index } = input;
   const section = context.rulebook.body.sections.find((s) => s.core === "referees");
   const roleFits = (request: ReferenceFact) =>
@@ -225,10 +251,10 @@ function referenceStandings(
     const request = requests[slot];
     return {
       ...base(requirement, input, scope, requirement.count === 1 ? "" : String(slot + 1)),
+      kind: "reference",
       standing: requestStanding(request),
-      proof: "from the issuer",
-      evidence: request ? [request.id] : [],
-    } satisfies RequirementResult;
+      request: request?.id ?? null,
+    };
   });
 }
 
@@ -236,9 +262,9 @@ function feeStanding(
   requirement: Extract<Requirement, { kind: "fee" }>,
   input: StandingInput,
   scope: string,
-): RequirementResult {
+): FeeResult {
   const { context, facts, fees } = input;
-  const draft = { ...base(requirement, input, scope, ""), proof: "from the issuer" as const };
+  const draft = { ...base(requirement, input, scope, ""), kind: "fee" as const, amount: null, charges: [] };
   const due = fees.find((f) => f.item === requirement.item && (f.scope === "file" || f.scope === context.choice.id));
   if (!due) {
     const item = context.rulebook.body.fees.find((f) => f.key === requirement.item);
@@ -251,14 +277,14 @@ function feeStanding(
   return {
     ...draft,
     amount: due.amount,
-    evidence: charges.map((c) => c.id),
+    charges: charges.map((c) => c.id),
     standing: paid >= due.amount.minor ? "accepted" : announced ? "promised" : "missing",
   };
 }
 
-function deedStanding(requirement: Requirement, input: StandingInput, scope: string): RequirementResult {
+function deedStanding(requirement: Requirement, input: StandingInput, scope: string): DeedResult {
   const done = input.facts.deeds.some((d) => d.requirement === requirement.key && d.scope === scope);
-  return { ...base(requirement, input, scope, ""), standing: done ? "accepted" : "missing" };
+  return { ...base(requirement, input, scope, ""), kind: "deed", standing: done ? "accepted" : "missing" };
 }
 
 /** A document that is asked for entry by entry: for each that its condition lets through. */
@@ -269,16 +295,17 @@ function entryInstances(
   scope: string,
 ): readonly RequirementResult[] {
   const { context, index } = input;
-  const notNeeded: RequirementResult = { ...base(requirement, input, scope, ""), standing: "not needed" };
   const entries = index.entries("file", perEntryOf);
   if (entries.length > 0) {
     const asked = entries.filter((entry) => applies(requirement.when, ofEntry(requirement, context, entry)));
-    return asked.length > 0 ? asked.map((entry) => documentStanding(requirement, input, scope, entry)) : [notNeeded];
+    return asked.length > 0
+      ? asked.map((entry) => documentStanding(requirement, input, scope, entry))
+      : [notNeeded(requirement, input, scope)];
   }
   // Of a list that may stay empty nothing is asked until something stands in it.
   const list = context.rulebook.body.sections.find((s) => s.key === perEntryOf);
   return list?.repeats?.min === 0 || !applies(requirement.when, context.source)
-    ? [notNeeded]
+    ? [notNeeded(requirement, input, scope)]
     : [documentStanding(requirement, input, scope, "")];
 }
 
@@ -287,8 +314,7 @@ function instances(requirement: Requirement, input: StandingInput): readonly Req
   const scope = requirement.scope === "file" ? "file" : context.choice.id;
   if (requirement.kind === "document" && requirement.perEntryOf !== undefined)
     return entryInstances(requirement, requirement.perEntryOf, input, scope);
-  if (!applies(requirement.when, context.source))
-    return [{ ...base(requirement, input, scope, ""), standing: "not needed" }];
+  if (!applies(requirement.when, context.source)) return [notNeeded(requirement, input, scope)];
   switch (requirement.kind) {
     case "sections":
       return [sectionsStanding(requirement, input, scope)];
@@ -313,29 +339,33 @@ function excused(draft: RequirementResult, facts: FileFacts): RequirementResult 
 
 /** The same thing asked by two choices: needed by the earlier moment, at the higher proof, once. */
 function merge(a: RequirementResult, b: RequirementResult): RequirementResult {
-  const earlier = MOMENTS.indexOf(a.neededBy) <= MOMENTS.indexOf(b.neededBy) ? a.neededBy : b.neededBy;
-  const needed =
-    a.standing === "not needed"
-      ? b
-      : b.standing === "not needed"
-        ? a
-        : PROOF_LEVELS.indexOf(a.proof) >= PROOF_LEVELS.indexOf(b.proof)
-          ? a
-          : b;
-  const gaps = [
-    ...a.gaps,
-    ...b.gaps.filter((g) => !a.gaps.some((h) => h.section === g.section && h.entry === g.entry && h.field === g.field)),
-  ];
-  const standing = needed.kind === "sections" ? (gaps.length > 0 ? "missing" : needed.standing) : needed.standing;
-  return {
-    ...needed,
-    standing,
-    gaps,
-    sections: [...new Set([...a.sections, ...b.sections])],
-    neededBy: earlier,
+  const needed = a.standing === "not needed" ? b : b.standing === "not needed" ? a : higherProof(a, b);
+  const both = {
+    neededBy: MOMENTS.indexOf(a.neededBy) <= MOMENTS.indexOf(b.neededBy) ? a.neededBy : b.neededBy,
     toSubmit: a.toSubmit ?? b.toSubmit,
     choices: [...a.choices, ...b.choices],
   };
+  if (needed.kind !== "sections") return { ...needed, ...both };
+  const known = gapsOf(a);
+  const gaps = [
+    ...known,
+    ...gapsOf(b).filter(
+      (g) => !known.some((h) => h.section === g.section && h.entry === g.entry && h.field === g.field),
+    ),
+  ];
+  const sections = [a, b].flatMap((r) => (r.kind === "sections" ? r.sections : []));
+  return {
+    ...needed,
+    ...both,
+    standing: gaps.length > 0 ? "missing" : needed.standing,
+    gaps,
+    sections: [...new Set(sections)],
+  };
+}
+
+function higherProof(a: RequirementResult, b: RequirementResult): RequirementResult {
+  if (a.kind !== "document" || b.kind !== "document") return a;
+  return PROOF_LEVELS.indexOf(a.proof) >= PROOF_LEVELS.indexOf(b.proof) ? a : b;
 }
 
 /** Every requirement of every live choice with its standing, the first choice's order first. */

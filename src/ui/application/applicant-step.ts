@@ -1,5 +1,5 @@
-import type { ApplicantAssessment } from "../../core/assessment/applicants-share";
-import type { RequirementResult, Step } from "../../core/file/result";
+import type { ApplicantAssessment, ApplicantRequirement } from "../../core/assessment/applicants-share";
+import type { Step } from "../../core/file/result";
 import type { Locale } from "../../core/text/local-text";
 import { formatDate } from "../../text/format";
 import { isTextKey, sentence } from "../../text/sentence";
@@ -48,10 +48,7 @@ export function sectionPage(section: string, scope: string): string {
 }
 
 /** Where on the applicant's side a requirement is answered. */
-export function requirementHref(
-  number: string,
-  requirement: Pick<RequirementResult, "kind" | "key" | "scope" | "entry" | "gaps" | "sections" | "standing">,
-): string {
+export function requirementHref(number: string, requirement: ApplicantRequirement): string {
   const base = `/my/${number}`;
   switch (requirement.kind) {
     case "sections": {

@@ -1,4 +1,4 @@
-import type { ChoiceResult, ExplainedFinding, RequirementResult } from "../../core/file/result";
+import { type ChoiceResult, type ExplainedFinding, type RequirementResult, shownBeside } from "../../core/file/result";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { becauseOf, waysToMeet } from "../../core/rules/verdict";
 import { detailLines, type FactTitles, leafSentence } from "../../text/words/trace";
@@ -135,7 +135,7 @@ function Finding({
 
 /** Whether a field’s value stands beside a requirement: shown with its document, or filled in with its sections. */
 const standsBeside = (about: RequirementResult, field: string): boolean =>
-  about.kind === "sections" ? about.sections.includes(field.split(".")[0] ?? "") : about.shows.includes(field);
+  about.kind === "sections" ? about.sections.includes(field.split(".")[0] ?? "") : shownBeside(about).includes(field);
 
 /**
  * The entry rules with their findings; beside a requirement only those that use its values.

@@ -81,7 +81,9 @@ export function Evidence({
   requirement: RequirementResult;
   act: ActOnFile;
 }) {
-  const current = data.documents.filter((d) => requirement.evidence.includes(d.evidenceId));
+  const current = data.documents.filter(
+    (d) => requirement.kind === "document" && requirement.evidence.includes(d.evidenceId),
+  );
   const older = data.documents.filter(
     (d) =>
       d.replacedAt !== null &&
@@ -89,7 +91,8 @@ export function Evidence({
       d.scope === requirement.scope &&
       d.entry === requirement.entry,
   );
-  const reference = data.references.find((f) => requirement.evidence.includes(f.id));
+  const reference =
+    requirement.kind === "reference" ? data.references.find((f) => f.id === requirement.request) : undefined;
   const [chosen, setChosen] = useState(0);
   const [wrong, setWrong] = useState<string | null>(null);
   const shown = current[chosen] ?? current[0];
@@ -129,7 +132,7 @@ export function Evidence({
       <p className="empty">No referee was asked yet.</p>
     );
   if (requirement.kind === "fee") {
-    const charges = data.charges.filter((c) => requirement.evidence.includes(c.id));
+    const charges = data.charges.filter((c) => requirement.charges.includes(c.id));
     return (
       <div className="reference">
         <h2>{requirement.title.en}</h2>

@@ -36,7 +36,8 @@ export function standingWord(r: RequirementResult): string {
 function noteOf(data: FileData, r: RequirementResult): string {
   if (r.kind === "fee") return r.amount ? formatMoney("en", r.amount) : "";
   if (r.kind === "sections") return r.gaps.length > 0 ? `${r.gaps.length} open` : "";
-  if (r.kind === "reference") return data.references.find((f) => r.evidence.includes(f.id))?.name ?? "";
+  if (r.kind === "reference") return data.references.find((f) => f.id === r.request)?.name ?? "";
+  if (r.kind === "deed") return "";
   const own = data.documents.filter((d) => r.evidence.includes(d.evidenceId));
   const pages = own.reduce((sum, d) => sum + d.pages, 0);
   const parts = [entryName(data, r.entry), pages > 0 ? `${pages} ${pages === 1 ? "page" : "pages"}` : ""];

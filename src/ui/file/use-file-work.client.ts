@@ -1,4 +1,6 @@
-"use client";
+import { isSupplied } from "../../core/file/result";
+
+("use client");
 
 import { useEffect, useMemo, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
@@ -47,11 +49,7 @@ export function useFileWork(data: FileData, act: ActOnFile) {
     setAt(Math.max(-1, Math.min(requirements.length - 1, index)));
     setForm("none");
   };
-  const checkable =
-    requirement !== undefined &&
-    (requirement.kind === "document" || requirement.kind === "reference") &&
-    requirement.evidence.length > 0 &&
-    data.assessment.file.stage !== "preparing";
+  const checkable = requirement !== undefined && isSupplied(requirement) && data.assessment.file.stage !== "preparing";
   const canJudge = checkable && requirement.standing === "to check";
   const canRaise =
     checkable &&

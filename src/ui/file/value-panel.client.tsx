@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { resultKey } from "../../core/file/place";
-import type { RequirementResult } from "../../core/file/result";
+import { type RequirementResult, shownBeside } from "../../core/file/result";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { valueText } from "../../text/words/value-text";
 import type { ClaimedValue, FileData } from "../../views/assessment/file-data";
@@ -88,13 +88,14 @@ function elsewhere(data: FileData, entry: string): ReadonlySet<string> {
 /** The sittings that a registry can be asked for here: that of the document, or those of the form whose results need none. */
 function sittingsAskedFor(
   data: FileData,
-  { kind, shows, entry }: RequirementResult,
+  requirement: RequirementResult,
   own: readonly ClaimedValue[],
 ): readonly string[] {
-  if (shows.includes("sittings.candidate")) return entry === "" ? [] : [entry];
-  if (kind !== "sections") return [];
+  const { entry } = requirement;
+  if (shownBeside(requirement).includes("sittings.candidate")) return entry === "" ? [] : [entry];
+  if (requirement.kind !== "sections") return [];
   const withPaper = (sitting: string) =>
-    data.assessment.requirements.some((r) => r.entry === sitting && r.shows.includes("sittings.candidate"));
+    data.assessment.requirements.some((r) => r.entry === sitting && shownBeside(r).includes("sittings.candidate"));
   const asked = [...new Set(data.registry.map((q) => q.entry))];
   return asked.filter((sitting) => own.some((v) => v.entry === sitting) && !withPaper(sitting));
 }
@@ -116,7 +117,7 @@ export function ValuePanel({
   const names =
     requirement.kind === "sections"
       ? data.values.filter((v) => requirement.sections.includes(v.section)).map((v) => `${v.section}.${v.field}`)
-      : requirement.shows;
+      : shownBeside(requirement);
   const others = elsewhere(data, requirement.entry);
   const here = data.values
     .filter((v) => !others.has(v.entry))
@@ -172,8 +173,8 @@ export function ValuePanel({
           </div>
         );
       })}
-      <PapersThatCount data={data} shows={requirement.shows} />
-      {judged && requirement.shows.includes("citizenship.passportNumber") ? (
+      <PapersThatCount data={data} shows={shownBeside(requirement)} />
+      {judged && shownBeside(requirement).includes("citizenship.passportNumber") ? (
         <ZoneCheck data={data} onConfirm={onConfirm} />
       ) : null}
       {judged
@@ -181,7 +182,7 @@ export function ValuePanel({
             <RegistryCheck key={entry} data={data} entry={entry} act={act} />
           ))
         : null}
-      {requirement.checks.map((check) => (
+      {(requirement.kind === "document" ? requirement.checks : []).map((check) => (
         <p key={check.key} className={check.truth === "not met" ? "wrong strong" : "quiet"}>
           {check.truth === "met" ? "Holds" : check.truth === "not met" ? "Does not hold" : "Open"}: {check.title.en}
         </p>

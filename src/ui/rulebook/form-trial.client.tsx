@@ -35,7 +35,7 @@ function Asked({ data, locale }: { data: FormPreview; locale: Locale }) {
             {r.title[locale]}{" "}
             <span className="quiet">
               by {r.neededBy}
-              {r.kind === "document" && r.proof !== "copy" ? `, ${r.proof}` : ""}
+              {r.proof !== null && r.proof !== "copy" ? `, ${r.proof}` : ""}
               {r.kind === "sections" && r.standing === "accepted" ? " · complete" : ""}
             </span>
           </li>

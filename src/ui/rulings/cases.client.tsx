@@ -2,7 +2,7 @@
 
 import { Button } from "antd";
 import { useState, useTransition } from "react";
-import type { RequirementResult } from "../../core/file/result";
+import { type RequirementResult, shownBeside } from "../../core/file/result";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { countryName } from "../../text/format";
 import type { FileData } from "../../views/assessment/file-data";
@@ -113,7 +113,7 @@ function Case({ one, act }: Props) {
 function standsBeside(about: RequirementResult, { section, entry }: FileCase): boolean {
   if (about.kind === "sections") return about.sections.includes(section);
   return (
-    about.shows.some((field) => field.startsWith(`${section}.`)) &&
+    shownBeside(about).some((field) => field.startsWith(`${section}.`)) &&
     (about.entry === "" || entry === "" || about.entry === entry)
   );
 }

@@ -12,6 +12,7 @@ import { withdrawnFee } from "../../core/fees/after-withdrawal";
 import type { ChoiceContext } from "../../core/file/choice-context";
 import type { LoadedFile } from "../../core/file/loaded-file";
 import { entryKey } from "../../core/file/place";
+import { gapsOf } from "../../core/file/result";
 import { formSections } from "../../core/form/form-sections";
 import type { DocumentRequirement } from "../../core/rulebook/requirement";
 import { factName } from "../../core/rulebook/section";
@@ -133,7 +134,7 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
     sections: formSections(
       index,
       live.length > 0 ? live : all,
-      assessment.requirements.flatMap((r) => r.gaps),
+      assessment.requirements.flatMap(gapsOf),
       loaded.facts,
       office.set,
     ),

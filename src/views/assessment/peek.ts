@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { assess } from "../../core/assessment/assess";
+import { gapsOf } from "../../core/file/result";
 import { shownName } from "../../core/people/shown-name";
 import type { Standing } from "../../core/rulebook/requirement";
 import type { LocalText } from "../../core/text/local-text";
@@ -68,11 +69,10 @@ export const peek = defineView({
           stage: result?.stage ?? "preparing",
         };
       }),
-      requirements: requirements.map((r) => ({
-        title: r.title.en,
-        standing: r.standing,
-        note: r.gaps.length > 0 ? `${r.gaps.length} open` : null,
-      })),
+      requirements: requirements.map((r) => {
+        const open = gapsOf(r).length;
+        return { title: r.title.en, standing: r.standing, note: open > 0 ? `${open} open` : null };
+      }),
       promise: choices.find((c) => c.promise)?.promise ?? null,
     };
   },

@@ -1,9 +1,10 @@
 import { z } from "zod";
 import { assess } from "../../core/assessment/assess";
 import { type IntakeInput, type Mode, offeredOptions, type Track } from "../../core/catalogue/programme";
-import type { FeeDue, RequirementResult } from "../../core/file/result";
+import { type FeeDue, gapsOf, type RequirementResult } from "../../core/file/result";
 import { type FormSection, formSections } from "../../core/form/form-sections";
 import { holds, RULEBOOK_READERS } from "../../core/rights/actor";
+import type { ProofLevel } from "../../core/rulebook/requirement";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { type Registers, registersOf } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
@@ -14,10 +15,13 @@ import { trialAnswersSchema, trialOf } from "./trial";
 /** A rulebook's form as an applicant of a group would see it, with what is asked of them and what they owe. Nothing of it is stored. */
 export interface FormPreview {
   readonly sections: readonly FormSection[];
-  readonly requirements: readonly Pick<
+  readonly requirements: readonly (Pick<
     RequirementResult,
-    "key" | "entry" | "kind" | "title" | "neededBy" | "standing" | "proof"
-  >[];
+    "key" | "entry" | "kind" | "title" | "neededBy" | "standing"
+  > & {
+    /** Null for what is no document. */
+    readonly proof: ProofLevel | null;
+  })[];
   readonly fees: readonly FeeDue[];
   /** The group that was found from the answers, or assumed. */
   readonly group: string | null;
@@ -72,7 +76,7 @@ export const formPreview = defineView({
     };
     const trial = trialOf({ id: row.id, version: row.version, body: row.body }, choice, answers, office);
     const { requirements, fees, file } = assess({ ...trial, office, at: now.getTime() });
-    const gaps = requirements.flatMap((r) => r.gaps);
+    const gaps = requirements.flatMap(gapsOf);
     return {
       sections: formSections(trial.index, trial.contexts, gaps, trial.facts, office.set).map((s) => ({
         ...s,
@@ -80,14 +84,14 @@ export const formPreview = defineView({
       })),
       requirements: requirements
         .filter((r) => r.standing !== "not needed")
-        .map(({ key, entry, kind, title, neededBy, standing, proof }) => ({
-          key,
-          entry,
-          kind,
-          title,
-          neededBy,
-          standing,
-          proof,
+        .map((r) => ({
+          key: r.key,
+          entry: r.entry,
+          kind: r.kind,
+          title: r.title,
+          neededBy: r.neededBy,
+          standing: r.standing,
+          proof: r.kind === "document" ? r.proof : null,
         })),
       fees,
       group: file.group,

@@ -1,4 +1,5 @@
 import Link from "next/link";
+import { gapsOf } from "../../../../core/file/result";
 import type { Locale } from "../../../../core/text/local-text";
 import { formatDate, formatMoment } from "../../../../text/format";
 import { sentence } from "../../../../text/sentence";
@@ -23,7 +24,7 @@ export function Corrections({ application, language }: PartProps) {
   const submitted = application.assessment.requirements.filter((r) =>
     r.choices.some((id) => application.choices.some((c) => c.id === id && c.submittedAt && !c.withdrawn)),
   );
-  const gaps = submitted.flatMap((r) => (r.kind === "sections" ? r.gaps : []));
+  const gaps = submitted.flatMap(gapsOf);
   return (
     <section className="asks">
       <h2>{sentence(language, "reopened.title")}</h2>

@@ -1,5 +1,6 @@
 import Link from "next/link";
 import type { ApplicantChoice, ApplicantRequirement } from "../../../../core/assessment/applicants-share";
+import { gapsOf } from "../../../../core/file/result";
 import type { Locale } from "../../../../core/text/local-text";
 import { formatDate, formatDayInZone, formatMoment } from "../../../../text/format";
 import { isTextKey, sentence } from "../../../../text/sentence";
@@ -89,7 +90,7 @@ function Asks({ application, language }: PartProps) {
           const result = application.assessment.requirements.find(
             (r) => r.key === ask.requirement && r.scope === ask.scope && r.entry === ask.entry,
           );
-          const reason = `return.${result?.reason ?? ""}`;
+          const reason = `return.${result?.kind === "document" ? (result.reason ?? "") : ""}`;
           return (
             <li key={`${ask.requirement}-${ask.entry}-${ask.due}`}>
               <Link href={result ? requirementHref(application.number, result) : `/my/${application.number}/documents`}>
@@ -170,7 +171,7 @@ function missingLines(
           text: sentence(language, "gap.fee", { title: r.title[language] }),
         },
       ];
-    return r.gaps.map((gap) => {
+    return gapsOf(r).map((gap) => {
       const section = application.sections.find((s) => s.key === gap.section && s.scope === gap.scope);
       const field = section?.fields.find((f) => f.key === gap.field)?.title[language] ?? gap.field;
       return {

@@ -19,7 +19,7 @@ export function DocumentsPage({ application, language }: { application: MyApplic
         const result = application.assessment.requirements.find(
           (r) => r.key === document.requirement && r.scope === document.scope && r.entry === document.entry,
         );
-        if (!result || result.standing === "not needed") return null;
+        if (result?.kind !== "document" || result.standing === "not needed") return null;
         const ask = application.asks.find(
           (a) => a.requirement === document.requirement && a.entry === document.entry && a.scope === document.scope,
         );
