@@ -8,6 +8,7 @@ import { withdraw } from "../../src/acts/application/withdraw";
 import { overrideFinding } from "../../src/acts/assessment/override-finding";
 import { saveAnswers } from "../../src/acts/form/save-answers";
 import { publishRulebook } from "../../src/acts/rulebook/rulebooks";
+import type { Mode } from "../../src/core/file/mode";
 import type { Actor } from "../../src/core/rights/actor";
 import { type LoadedCatalogue, loadCatalogue } from "../../src/demo/catalogue";
 import { fillAny } from "../../src/demo/filling";
@@ -287,7 +288,7 @@ describe("choices", () => {
   });
 
   it("in part time are held against what a visa allows", async () => {
-    const finding = async (citizenships: readonly string[], mode: string, permit: boolean) => {
+    const finding = async (citizenships: readonly string[], mode: Mode, permit: boolean) => {
       const { person, applicationId } = await fileWith("MMH 1");
       const who = someone("Ana", "Vale", { citizenships, residence: "BR", country: "BR" });
       const told = { "visa.holds": permit, ...(permit ? { "visa.kind": "Student permit until 2029" } : {}) };
@@ -306,7 +307,7 @@ describe("choices", () => {
   it("are put on another track by the office, with a reason, until a decision is prepared", async () => {
     const { applicationId, applicant, choiceId } = await submittedFile(world, round("MES 1"), "Mover");
     const officer = await makePerson(world, "Officer", ["officer"]);
-    const move = (options: { campus?: string | null; mode?: string | null; track?: string | null }) =>
+    const move = (options: { campus?: string | null; mode?: Mode | null; track?: string | null }) =>
       runAct(world.runtime, moveChoice, officer, {
         applicationId,
         choiceId,

@@ -218,7 +218,7 @@ describe("the registry of examinations", () => {
         .filter((s) => s.requirement === "schooling")
         .map((s) => `${s.turn}: ${s.kind}`);
     const missingInFeed = async () =>
-      (await readView(world.runtime, awaited, officer, { kind: "feed" }))?.rows.map((r) => r.about);
+      (await readView(world.runtime, awaited, officer, { kind: "registry" }))?.rows.map((r) => r.about);
 
     beforeEach(async () => {
       applicant = await anybody(world, "Fed");

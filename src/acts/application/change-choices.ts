@@ -2,6 +2,7 @@ import { eq } from "drizzle-orm";
 import { z } from "zod";
 import { moveChoiceInput } from "../../core/application/inputs";
 import { offeredOptions } from "../../core/catalogue/programme";
+import { MODES, type Mode } from "../../core/file/mode";
 import { choice, intake, programme } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
@@ -32,7 +33,7 @@ export const arrangeChoices = defineFileAct({
 
 interface Options {
   readonly campus?: string | null | undefined;
-  readonly mode?: string | null | undefined;
+  readonly mode?: Mode | null | undefined;
   readonly track?: string | null | undefined;
 }
 
@@ -88,7 +89,7 @@ export const changeChoice = defineFileAct({
     applicationId: z.uuid(),
     choiceId: z.uuid(),
     campus: z.string().nullable().optional(),
-    mode: z.string().nullable().optional(),
+    mode: z.enum(MODES).nullable().optional(),
     track: z.string().nullable().optional(),
   }),
   right: "applicant",

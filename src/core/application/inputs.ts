@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { MODES } from "../file/mode";
 import { onChoice, onFile } from "../file/place";
 
 /** What the acts on an application take. */
@@ -8,7 +9,7 @@ const reason = z.string().trim().min(1).max(500);
 export const moveChoiceInput = z.object({
   ...onChoice,
   campus: z.string().nullable(),
-  mode: z.string().nullable(),
+  mode: z.enum(MODES).nullable(),
   track: z.string().nullable(),
   reason,
 });

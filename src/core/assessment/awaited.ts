@@ -71,7 +71,7 @@ function registryResults({ rulebook, source }: ChoiceContext): readonly Awaited[
         return option?.title.en ?? value ?? [];
       });
       const about = words.join(" ");
-      return { kind: "feed", about, due: null };
+      return { kind: "registry", about, due: null };
     });
   });
 }

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { MODES, type Mode } from "../file/mode";
 import { writtenTextSchema } from "../text/local-text";
 
 /**
@@ -7,9 +8,6 @@ import { writtenTextSchema } from "../text/local-text";
  */
 export const LEVELS = ["preparatory", "certificate", "bachelor", "master", "doctoral"] as const;
 export type Level = (typeof LEVELS)[number];
-
-export const MODES = ["full time", "part time"] as const;
-export type Mode = (typeof MODES)[number];
 
 const code = z.string().regex(/^[A-Z][A-Z0-9]{1,9}$/u);
 const key = z.string().regex(/^[a-z0-9][a-zA-Z0-9-]{0,39}$/u);
@@ -118,15 +116,22 @@ type Plan = Parameters<typeof offeredOptions>[0];
 /** A campus, a mode and a track by their keys; null where nothing is picked. */
 export interface Options {
   readonly campus: string | null;
-  readonly mode: string | null;
+  readonly mode: Mode | null;
   readonly track: string | null;
 }
 
+/** The same as somebody asks for it: perhaps none that is offered. */
+type WantedOptions = Readonly<Record<keyof Options, string | null>>;
+
 /** What was picked of each option, the only one or the first being preset; null where something is asked for that is not offered. */
-export function pickOptions(programme: Plan, intake: Pick<IntakeInput, "options">, wanted: Options): Options | null {
+export function pickOptions(
+  programme: Plan,
+  intake: Pick<IntakeInput, "options">,
+  wanted: WantedOptions,
+): Options | null {
   const offered = offeredOptions(programme, intake);
-  const pick = (all: readonly string[], one: string | null): string | null | undefined =>
-    one === null ? (all[0] ?? null) : all.includes(one) ? one : undefined;
+  const pick = <Key extends string>(all: readonly Key[], one: string | null): Key | null | undefined =>
+    one === null ? (all[0] ?? null) : all.find((key) => key === one);
   const campus = pick(offered.campuses, wanted.campus);
   const mode = pick(offered.modes, wanted.mode);
   const track = pick(

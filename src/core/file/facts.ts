@@ -1,6 +1,7 @@
 import type { Instant, PlainDate } from "../ids";
 import type { ProofLevel } from "../rulebook/requirement";
 import type { RuledCase, Verdict } from "../rulebook/ruled-case";
+import type { Mode } from "./mode";
 
 /**
  * One file's facts, whole, as plain JSON: claims and confirmations side by side. Nothing here is derived; `assess` derives.
@@ -106,7 +107,7 @@ export interface ChoiceFact {
   /** The first day of study: the reference day of validities. */
   readonly start: PlainDate;
   readonly campus: string | null;
-  readonly mode: string | null;
+  readonly mode: Mode | null;
   readonly track: string | null;
   /** The closing for this person alone, where the office gave an extension. */
   readonly extendedTo: Instant | null;

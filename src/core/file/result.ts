@@ -201,7 +201,7 @@ export interface FeeDue {
   readonly amount: Money;
 }
 
-export const AWAITED_KINDS = ["result", "degree", "courses", "feed", "one part short", "paper ends"] as const;
+export const AWAITED_KINDS = ["result", "degree", "courses", "registry", "one part short", "paper ends"] as const;
 export type AwaitedKind = (typeof AWAITED_KINDS)[number];
 
 /** Something of a submitted file that the office waits for, or follows: by kind, in words that stand in the file, and by when. */

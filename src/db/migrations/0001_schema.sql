@@ -728,7 +728,7 @@ CREATE TABLE "awaited" (
 	"about" text NOT NULL,
 	"due" text NOT NULL,
 	CONSTRAINT "awaited_application_id_kind_about_due_pk" PRIMARY KEY("application_id","kind","about","due"),
-	CONSTRAINT "awaited_kind_word" CHECK ("awaited"."kind" in ('result','degree','courses','feed','one part short','paper ends'))
+	CONSTRAINT "awaited_kind_word" CHECK ("awaited"."kind" in ('result','degree','courses','registry','one part short','paper ends'))
 );
 --> statement-breakpoint
 CREATE TABLE "choice_standing" (

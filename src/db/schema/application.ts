@@ -13,8 +13,8 @@ import {
   uniqueIndex,
   uuid,
 } from "drizzle-orm/pg-core";
-import { MODES } from "../../core/catalogue/programme";
 import { type Json, TURNS } from "../../core/file/facts";
+import { MODES } from "../../core/file/mode";
 import { cycle, intake, procedure, round, rulebook } from "./catalogue";
 import { day, instant, isOneOf, oneOf } from "./columns";
 import { person } from "./people";
@@ -69,7 +69,7 @@ export const choice = pgTable(
       .references(() => rulebook.id),
     rank: integer("rank").notNull(),
     campus: text("campus"),
-    mode: text("mode"),
+    mode: oneOf("mode", MODES),
     track: text("track"),
     addedAt: instant("added_at").notNull(),
     /** The closing for this person alone. */

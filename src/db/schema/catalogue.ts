@@ -14,8 +14,9 @@ import {
   uuid,
 } from "drizzle-orm/pg-core";
 import type { ChoiceRules } from "../../core/catalogue/choice-rules";
-import type { IntakeInput, Level, Mode, ProgrammeInput, Track } from "../../core/catalogue/programme";
+import type { IntakeInput, Level, ProgrammeInput, Track } from "../../core/catalogue/programme";
 import type { FileEffect } from "../../core/difference/effect";
+import type { Mode } from "../../core/file/mode";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { ReferenceSet } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";

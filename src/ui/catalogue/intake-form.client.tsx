@@ -2,7 +2,8 @@
 
 import { Button } from "antd";
 import { useState, useTransition } from "react";
-import { type IntakeInput, intakeSchema, MODES, type ProgrammeInput } from "../../core/catalogue/programme";
+import { type IntakeInput, intakeSchema, type ProgrammeInput } from "../../core/catalogue/programme";
+import { MODES } from "../../core/file/mode";
 import { MomentField, NumberField, PickField, PicksField, TextField } from "./fields.client";
 import { type Said, SaidLine } from "./said";
 

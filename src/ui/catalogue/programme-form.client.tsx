@@ -2,7 +2,8 @@
 
 import { Button, Checkbox } from "antd";
 import { useState } from "react";
-import { LEVELS, MODES, type ProgrammeInput, programmeSchema } from "../../core/catalogue/programme";
+import { LEVELS, type ProgrammeInput, programmeSchema } from "../../core/catalogue/programme";
+import { MODES } from "../../core/file/mode";
 import { fieldOptions, languageOptions } from "../../text/words/code-lists";
 import { EMPTY_PROGRAMME } from "./drafts";
 import { NumberField, PickField, PicksField, TextField } from "./fields.client";

@@ -1,7 +1,8 @@
 import type { ApplicantAssessment } from "../../core/assessment/applicants-share";
-import type { Mode, ProgrammeInput, Track } from "../../core/catalogue/programme";
+import type { ProgrammeInput, Track } from "../../core/catalogue/programme";
 import type { WithdrawnFee } from "../../core/fees/after-withdrawal";
 import type { Json } from "../../core/file/facts";
+import type { Mode } from "../../core/file/mode";
 import type { FormSection } from "../../core/form/form-sections";
 import type { Picture, Template } from "../../core/rulebook/requirement";
 import type { Field } from "../../core/rulebook/section";
@@ -113,7 +114,7 @@ export interface MyApplication {
     readonly rank: number;
     readonly round: string;
     readonly campus: string | null;
-    readonly mode: string | null;
+    readonly mode: Mode | null;
     readonly track: string | null;
     readonly extendedTo: string | null;
     /** What this start offers, to change to while the choice is not submitted. */

@@ -1,4 +1,5 @@
-import { type IntakeInput, type Mode, offeredOptions, type Track } from "../../core/catalogue/programme";
+import { type IntakeInput, offeredOptions, type Track } from "../../core/catalogue/programme";
+import type { Mode } from "../../core/file/mode";
 
 interface Named {
   readonly key: string;
@@ -10,7 +11,7 @@ export interface ChoiceOffer {
   readonly campuses: readonly Named[];
   readonly modes: readonly Named[];
   readonly tracks: readonly Named[];
-  readonly now: { readonly campus: string | null; readonly mode: string | null; readonly track: string | null };
+  readonly now: { readonly campus: string | null; readonly mode: Mode | null; readonly track: string | null };
 }
 
 /** The plan of the start that was chosen, as a query brings it. */
@@ -26,7 +27,7 @@ export interface PlannedChoice {
 
 export function choiceOffer(
   plan: PlannedChoice["plan"],
-  now: { readonly campus: string | null; readonly mode: string | null },
+  now: { readonly campus: string | null; readonly mode: Mode | null },
   campusTitle: (key: string) => string,
 ): ChoiceOffer {
   const { campuses, modes, tracks } = offeredOptions(plan, plan);

@@ -2,6 +2,7 @@ import type { ContactNote } from "../../core/contact/contact-notes";
 import type { RegistryResult } from "../../core/education/registry-answer";
 import type { Json } from "../../core/file/facts";
 import type { FileEvent as HistoryEvent } from "../../core/file/file-events";
+import type { Mode } from "../../core/file/mode";
 import type { ExplainedAssessment } from "../../core/file/result";
 import type { Field, Keeper } from "../../core/rulebook/section";
 import type { ReferenceSet, Registers } from "../../core/standards/reference-set";
@@ -113,7 +114,7 @@ export interface FileData {
     readonly start: string;
     readonly round: string;
     readonly campus: string | null;
-    readonly mode: string | null;
+    readonly mode: Mode | null;
     readonly track: LocalText | null;
     /** What else it could be, by key: what the start offers. */
     readonly offered: ChoiceOffer;

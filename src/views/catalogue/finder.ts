@@ -6,7 +6,6 @@ import {
   type IntakeInput,
   LEVELS,
   type Level,
-  type Mode,
   offeredOptions,
   type ProgrammeInput,
   type Track,
@@ -14,6 +13,7 @@ import {
 import { type RoundState, roundState } from "../../core/catalogue/round-state";
 import { searchIndex } from "../../core/catalogue/search";
 import { alike, type Difference } from "../../core/catalogue/word-similarity";
+import type { Mode } from "../../core/file/mode";
 import type { Money } from "../../core/rulebook/fee-item";
 import type { EntitlementList } from "../../core/rulebook/ruled-case";
 import type { FactSource } from "../../core/rules/fact";

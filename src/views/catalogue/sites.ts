@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { type IntakeInput, offeredOptions, type ProgrammeInput } from "../../core/catalogue/programme";
+import type { Mode } from "../../core/file/mode";
 import { officeNow } from "../view/office-now";
 import { programmesOf } from "../view/scope";
 import { defineView } from "../view/view";
@@ -13,7 +14,7 @@ export interface Placed {
   readonly rank: number;
   readonly submittedAt: string;
   readonly campus: string | null;
-  readonly mode: string | null;
+  readonly mode: Mode | null;
   readonly track: string | null;
 }
 

@@ -4,6 +4,7 @@ import { COMPLETE_FIELD } from "../../core/answers/typed-facts";
 import { contexts } from "../../core/assessment/context";
 import type { ChoiceContext } from "../../core/file/choice-context";
 import type { AnswerFact, FileFacts, Json, Round } from "../../core/file/facts";
+import type { Mode } from "../../core/file/mode";
 import type { Instant, PlainDate } from "../../core/ids";
 import type { Rulebook } from "../../core/rulebook/rulebook";
 import type { Office } from "../../core/standards/reference-set";
@@ -37,7 +38,7 @@ export interface TrialChoice {
   /** The language in which the programme is taught. */
   readonly language: string;
   readonly campus: string | null;
-  readonly mode: string | null;
+  readonly mode: Mode | null;
   readonly track: string | null;
   /** The applicant group that is assumed; null to have it found from the answers. */
   readonly group: string | null;

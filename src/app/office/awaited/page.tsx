@@ -11,7 +11,7 @@ const KIND_WORDS: Readonly<Record<AwaitedKind, { readonly name: string; readonly
   result: { name: "Test results", none: "No test result is on its way." },
   degree: { name: "Degrees still running", none: "No submitted file has a degree that is still running." },
   courses: { name: "Running courses", none: "No submitted file has courses that are still running." },
-  feed: { name: "Results from a registry", none: "Every registry that was asked has given its results." },
+  registry: { name: "Results from a registry", none: "Every registry that was asked has given its results." },
   "paper ends": { name: "Papers that end", none: "No submitted file names a paper with an end." },
   "one part short": { name: "One part short", none: "No test misses its minimum in a single part." },
 };
@@ -25,7 +25,7 @@ export default async function AwaitedList({ searchParams }: { searchParams: Prom
   const { kind = "result" } = await searchParams;
   const page = await see(awaited, person.actor, { kind: kind as AwaitedKind }); // another word leads to the first list
   if (!page) notFound();
-  const dated = page.kind !== "one part short" && page.kind !== "feed";
+  const dated = page.kind !== "one part short" && page.kind !== "registry";
   return (
     <div className="office-sheet wide">
       <div className="sheet-head">
