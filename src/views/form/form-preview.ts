@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { assess } from "../../core/assessment/assess";
 import { type IntakeInput, offeredOptions, type Track } from "../../core/catalogue/programme";
-import type { Mode } from "../../core/file/mode";
+import { MODES, type Mode } from "../../core/file/mode";
 import { type FeeDue, gapsOf, type RequirementResult } from "../../core/file/result";
 import { type FormSection, formSections } from "../../core/form/form-sections";
 import { holds, RULEBOOK_READERS } from "../../core/rights/actor";
