@@ -1,6 +1,7 @@
 "use client";
 
 import { useRef, useState, useTransition } from "react";
+import type { Mode } from "../../core/file/mode";
 import type { Locale } from "../../core/text/local-text";
 import { formatMoney } from "../../text/format";
 import type { FormPreview } from "../../views/form/form-preview";
@@ -16,7 +17,7 @@ const LANGUAGES = [
 interface Options {
   readonly group: string | null;
   readonly campus: string | null;
-  readonly mode: string | null;
+  readonly mode: Mode | null;
   readonly track: string | null;
 }
 
