@@ -117,7 +117,7 @@ export function FormTrial({ rulebookId, first, answer }: { rulebookId: string; f
             label="Mode"
             value={options.mode ?? data.modes[0] ?? null}
             options={data.modes.map((m) => ({ value: m, label: m }))}
-            onChange={(mode) => choose({ mode })}
+            onChange={(mode) => choose({ mode: data.modes.find((m) => m === mode) ?? null })}
           />
         ) : null}
         <PickField
