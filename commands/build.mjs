@@ -51,7 +51,7 @@ export async function build(folder = ".next") {
     NEXT_TELEMETRY_DISABLED: "1",
     UNVEX_DIST: folder,
   });
-  await makeProgram("src/worker.ts", path.join(folder, "worker.mjs"));
+  for (const name of ["worker", "workshop"]) await makeProgram(`src/${name}.ts`, path.join(folder, `${name}.mjs`));
   writeFileSync(mark, print);
   return true;
 }

@@ -4,6 +4,7 @@ import type { Runtime } from "./acts/act/act";
 import { type Auth, makeAuth } from "./auth/better-auth";
 import { database, openPool } from "./db/connection";
 import { openQueue, startQueue } from "./db/queue";
+import { Workshop } from "./formats/workshop/workshop";
 import { type CardService, simulatedCard } from "./outside/card";
 import { readSettings, type Settings } from "./settings";
 
@@ -12,6 +13,7 @@ export interface WebRuntime extends Runtime {
   readonly settings: Settings;
   readonly auth: Auth;
   readonly card: CardService;
+  readonly workshop: Workshop;
   readonly log: pino.Logger;
 }
 
@@ -29,6 +31,7 @@ async function start(): Promise<WebRuntime> {
     now: () => new Date(),
     auth: makeAuth(database(pool), settings),
     card: simulatedCard(settings.secret),
+    workshop: new Workshop(settings.workshop),
     log: pino({ level: settings.log, base: { process: "web" } }),
   };
 }

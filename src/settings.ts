@@ -1,3 +1,4 @@
+import path from "node:path";
 import { z } from "zod";
 
 /**
@@ -25,6 +26,8 @@ const schema = z.object({
   UNVEX_DEMO: z.enum(["0", "1"]).default("0"),
   /** The header in which a front server puts the reader's address; believed only when it is set. */
   UNVEX_ADDRESS_HEADER: z.string().default(""),
+  /** Where the build stands. */
+  UNVEX_DIST: z.string().default(".next"),
   UNVEX_LOG: z
     .enum(["debug", "info", "warn", "error"], { error: "UNVEX_LOG must be debug, info, warn or error" })
     .default("info"),
@@ -38,6 +41,8 @@ export interface Settings {
   readonly mailFrom: string;
   readonly demo: boolean;
   readonly addressHeader: string;
+  /** The program in which documents of strangers are looked at. */
+  readonly workshop: string;
   readonly log: "debug" | "info" | "warn" | "error";
 }
 
@@ -59,6 +64,7 @@ export function readSettings(environment: Readonly<Record<string, string | undef
     mailFrom: value.UNVEX_MAIL_FROM,
     demo: value.UNVEX_DEMO === "1",
     addressHeader: value.UNVEX_ADDRESS_HEADER,
+    workshop: path.resolve(value.UNVEX_DIST, "workshop.mjs"),
     log: value.UNVEX_LOG,
   };
 }

@@ -5,6 +5,7 @@ import { keepTrayMail } from "./acts/mail/messages";
 import { openPool } from "./db/connection";
 import { describeDefect } from "./db/defects";
 import { JOB_NAMES, startQueue } from "./db/queue";
+import { Workshop } from "./formats/workshop/workshop";
 import { type JobContext, runJob } from "./jobs/handlers";
 import { smtpMail, trayMail } from "./outside/mail";
 import { simulatedRegistry } from "./outside/registry";
@@ -33,6 +34,7 @@ const context: JobContext = {
   runtime,
   registry: simulatedRegistry(registryStore(runtime.pool)),
   baseUrl: settings.url,
+  workshop: new Workshop(settings.workshop, 1),
   mail: settings.mail === "tray" ? trayMail(keep) : smtpMail(settings.mail, settings.mailFrom),
 };
 

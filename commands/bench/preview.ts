@@ -7,6 +7,7 @@ import type { Actor } from "../../src/core/rights/actor";
 import { act, fillForm } from "../../src/demo/applicant";
 import { someone } from "../../src/demo/people";
 import { mes } from "../../src/demo/rulebooks/mes";
+import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { runJob } from "../../src/jobs/handlers";
 import { bare, manyFiles } from "./files";
 import { report } from "./measure";
@@ -42,7 +43,13 @@ export async function benchPreview(pool: pg.Pool, runtime: Runtime, roundId: str
   const asked = performance.now();
   const silent = { send: () => Promise.resolve({ result: "sent" as const }) };
   await runJob(
-    { runtime, mail: silent, registry: { lookUp: async () => ({ found: false }) }, baseUrl: "http://127.0.0.1" },
+    {
+      runtime,
+      mail: silent,
+      registry: { lookUp: async () => ({ found: false }) },
+      workshop: IN_PLACE,
+      baseUrl: "http://127.0.0.1",
+    },
     "preview",
     { previewId },
   );

@@ -7,6 +7,7 @@ import type { ReferenceSet } from "../../src/core/standards/reference-set";
 import { act, fillForm } from "../../src/demo/applicant";
 import { someone } from "../../src/demo/people";
 import { referenceSet } from "../../src/demo/reference-set";
+import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { runJob } from "../../src/jobs/handlers";
 import { verifyAll } from "../../src/verify";
 import { byHand, plainFiles } from "./fifteen-rules";
@@ -70,7 +71,13 @@ export async function benchReassess(pool: pg.Pool, runtime: Runtime, roundId: st
     [ONE_IN],
   );
   const silent = { send: () => Promise.resolve({ result: "sent" as const }) };
-  const ctx = { runtime, mail: silent, registry: { lookUp: async () => ({ found: false }) as const }, baseUrl: "" };
+  const ctx = {
+    runtime,
+    mail: silent,
+    registry: { lookUp: async () => ({ found: false }) as const },
+    workshop: IN_PLACE,
+    baseUrl: "",
+  };
   process.stdout.write("\u00b7 assessing them for the first time\n");
   await pool.query(
     `insert into file_standing (application_id, number, stage, turn, reason, owes, rests_on, order_at, comb, programmes, last_event_at, assessed_at, office_version)

@@ -134,17 +134,14 @@ export async function supply(
 ): Promise<string> {
   const inspection = await inspectDocument(bytes, name);
   if (inspection.verdict !== "store") throw new Error(`the demo's ${name} was refused: ${inspection.reason}`);
-  const { mediaType, pages, marks } = inspection;
+  const { verdict: _verdict, ...kept } = inspection;
   const { uploadId } = await act(runtime, uploadDocument, actor, {
     applicationId,
     requirement,
     scope,
     entry,
     name,
-    bytes,
-    mediaType,
-    pages,
-    marks: [...marks],
+    ...kept,
   });
   return uploadId;
 }

@@ -8,6 +8,7 @@ import type { AccountContext } from "../auth/accounts";
 import type { Auth } from "../auth/better-auth";
 import type { PlainDate } from "../core/ids";
 import type { Actor, Role } from "../core/rights/actor";
+import { IN_PLACE } from "../formats/workshop/in-place";
 import { runJob } from "../jobs/handlers";
 import { type MailService, trayMail } from "../outside/mail";
 import { simulatedRegistry } from "../outside/registry";
@@ -137,7 +138,7 @@ export async function loadDemo(
   };
   const mail: MailService = trayMail(keep);
   const registry = simulatedRegistry(registryStore(ctx.runtime.pool));
-  const jobs = { runtime: ctx.runtime, mail, registry, baseUrl: ctx.baseUrl };
+  const jobs = { runtime: ctx.runtime, mail, registry, workshop: IN_PLACE, baseUrl: ctx.baseUrl };
   const drain = async () => {
     await runJob(jobs, "reassess-aged", {});
     await runJob(jobs, "sweep-messages", {});

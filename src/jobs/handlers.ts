@@ -14,6 +14,7 @@ import { compareStatements } from "../acts/statements/likeness";
 import type { Locale } from "../core/text/local-text";
 import { describeDefect, isOutage } from "../db/defects";
 import { JOBS, type JobName, type JobPayload } from "../db/queue";
+import type { Workshop } from "../formats/workshop/workshop";
 import type { MailService } from "../outside/mail";
 import type { ExaminationRegistry } from "../outside/registry";
 import { renderMail } from "../text/words/render-mail";
@@ -29,6 +30,7 @@ export interface JobContext {
   readonly mail: MailService;
   readonly registry: ExaminationRegistry;
   readonly baseUrl: string;
+  readonly workshop: Pick<Workshop, "run">;
 }
 
 const SYSTEM = { kind: "system" } as const;
@@ -174,7 +176,7 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
     case "ask-registry":
       return askRegistry(ctx, JOBS["ask-registry"].parse(payload));
     case "make-copies":
-      return makeCopies(ctx.runtime, JOBS["make-copies"].parse(payload).orderId);
+      return makeCopies(ctx, JOBS["make-copies"].parse(payload).orderId);
     case "erase-copies":
       await runAct(ctx.runtime, eraseCopies, SYSTEM, {});
       return;

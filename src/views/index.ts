@@ -19,6 +19,7 @@ import { copies, readyCopies } from "./copies/copies";
 import { document } from "./evidence/document";
 import { linkCopy } from "./evidence/link-copy";
 import { signaturePage } from "./evidence/signature-page";
+import { uploadPlace } from "./evidence/upload-place";
 import { figures } from "./figures/figures";
 import { formPreview } from "./form/form-preview";
 import { selfCheck } from "./form/self-check";
@@ -80,6 +81,7 @@ export const VIEWS = {
   referencePage,
   registerTable,
   resultsFile,
+  uploadPlace,
   rulebookPage,
   rulebooks,
   rulings,

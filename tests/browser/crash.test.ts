@@ -141,11 +141,8 @@ describe("kill -9 in the middle", () => {
       const sending = person.context.request
         .post(`${url}/api/uploads`, {
           headers: { origin: url },
+          params: { applicationId: rows[0]?.id ?? "", requirement: "motivation", scope: "file", entry: "" },
           multipart: {
-            applicationId: rows[0]?.id ?? "",
-            requirement: "motivation",
-            scope: "file",
-            entry: "",
             file: { name: "letter.pdf", mimeType: "application/pdf", buffer: wait === 300 ? bytes : big },
           },
         })

@@ -5,6 +5,7 @@ import { answerDecision, dropDecision, prepareDecision, releaseDecision } from "
 import { requestReference, withdrawReference } from "../../src/acts/references/request-reference";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
+import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { runJob } from "../../src/jobs/handlers";
 import { trayMail } from "../../src/outside/mail";
 import { verifyAll } from "../../src/verify";
@@ -61,6 +62,7 @@ describe("decisions that are prepared, released and answered, or not", () => {
         runtime: world.runtime,
         mail: trayMail(async () => undefined),
         registry: NO_REGISTRY,
+        workshop: IN_PLACE,
         baseUrl: "http://127.0.0.1:1",
       },
       "reassess-aged",

@@ -7,6 +7,7 @@ import { leaveOutPage, writeSummary } from "../../src/acts/copies/section-summar
 import type { Reader } from "../../src/core/form/readers";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
+import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { runJob } from "../../src/jobs/handlers";
 import { trayMail } from "../../src/outside/mail";
 import { suppliedInOrder } from "../../src/views/application/form-copy";
@@ -43,7 +44,13 @@ describe("copies of several applications", () => {
     must(world, orderCopies, officer, { applicationIds: ids(), reader, documents });
   const make = (orderId: string) =>
     runJob(
-      { runtime: world.runtime, mail: trayMail(async () => undefined), registry: NO_REGISTRY, baseUrl: "http://u" },
+      {
+        runtime: world.runtime,
+        mail: trayMail(async () => undefined),
+        registry: NO_REGISTRY,
+        workshop: IN_PLACE,
+        baseUrl: "http://u",
+      },
       "make-copies",
       { orderId },
     );

@@ -9,6 +9,7 @@ import { loadCatalogue } from "../../src/demo/catalogue";
 import * as documents from "../../src/demo/documents";
 import { someone } from "../../src/demo/people";
 import { referenceSet } from "../../src/demo/reference-set";
+import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { runJob } from "../../src/jobs/handlers";
 import { renderMail } from "../../src/text/words/render-mail";
 import { verifyAll } from "../../src/verify";
@@ -53,6 +54,7 @@ describe("drafts that nobody can submit any more", () => {
         runtime: world.runtime,
         mail: { send: async () => ({ result: "sent" }) },
         registry: NO_REGISTRY,
+        workshop: IN_PLACE,
         baseUrl: "https://apply.example",
       },
       name,

@@ -3,6 +3,7 @@ import { runAct } from "../../src/acts/act/act";
 import { sendAgain } from "../../src/acts/mail/messages";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
+import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { type JobContext, runJob } from "../../src/jobs/handlers";
 import { fileMessages } from "../../src/views/mail/messages";
 import { readView } from "../../src/views/view/view";
@@ -31,6 +32,7 @@ describe("mails about a file", () => {
     const jobs: JobContext = {
       runtime: world.runtime,
       registry: NO_REGISTRY,
+      workshop: IN_PLACE,
       baseUrl: "https://apply.example",
       mail: {
         send: (mail) => {

@@ -12,6 +12,7 @@ import { person } from "../../src/db/schema";
 import { fillForm } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { someone } from "../../src/demo/people";
+import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { runJob } from "../../src/jobs/handlers";
 import { type OutgoingMail, trayMail } from "../../src/outside/mail";
 import { verifyAll } from "../../src/verify";
@@ -121,6 +122,7 @@ describe("the database guards itself", () => {
       runtime: world.runtime,
       mail: trayMail(async () => undefined),
       registry: NO_REGISTRY,
+      workshop: IN_PLACE,
       baseUrl: "http://127.0.0.1:1",
     };
     await runJob(jobs, "reassess-aged", {});
@@ -149,6 +151,7 @@ describe("the database guards itself", () => {
     const good = {
       runtime: world.runtime,
       registry: NO_REGISTRY,
+      workshop: IN_PLACE,
       baseUrl: "http://127.0.0.1:1",
       mail: {
         send: async (mail: OutgoingMail) => {
@@ -190,6 +193,7 @@ describe("the database guards itself", () => {
       {
         runtime: world.runtime,
         registry: NO_REGISTRY,
+        workshop: IN_PLACE,
         baseUrl: "",
         mail: {
           send: async (mail) => {

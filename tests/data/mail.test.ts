@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { claimMessage, LEASE_MS, releaseStuckMessages, reportMessage } from "../../src/acts/mail/messages";
 import { openPool } from "../../src/db/connection";
+import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { type JobContext, runJob } from "../../src/jobs/handlers";
 import { type MailService, smtpMail } from "../../src/outside/mail";
 import { type SlowSmtp, slowSmtp } from "../support/slow-smtp";
@@ -27,7 +28,13 @@ describe("mail", () => {
   function worker(mail: MailService): JobContext {
     const pool = openPool(world.url, 2);
     secondPool.push(pool);
-    return { runtime: { ...world.runtime, pool }, registry: NO_REGISTRY, baseUrl: "http://unvex.example", mail };
+    return {
+      runtime: { ...world.runtime, pool },
+      registry: NO_REGISTRY,
+      workshop: IN_PLACE,
+      baseUrl: "http://unvex.example",
+      mail,
+    };
   }
   const real = () => worker(smtpMail(smtp.url, "office@merrow.example"));
 

@@ -5,6 +5,7 @@ import { saveAnswers } from "../../src/acts/form/save-answers";
 import { settleOwnerResult, takeOwnerList } from "../../src/acts/results/owner-lists";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
+import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { runJob } from "../../src/jobs/handlers";
 import { trayMail } from "../../src/outside/mail";
 import { file as fileView } from "../../src/views/assessment/file";
@@ -34,6 +35,7 @@ describe("lists of results from the owner of a test", () => {
     runtime: world.runtime,
     mail: trayMail(async () => undefined),
     registry: NO_REGISTRY,
+    workshop: IN_PLACE,
     baseUrl: "http://u",
   });
   /** A file whose test carries a number; the scores are those of everybody in the demo. */

@@ -1,6 +1,6 @@
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { runAct } from "../../src/acts/act/act";
+import { refuse, runAct } from "../../src/acts/act/act";
 import { startApplication } from "../../src/acts/application/start-application";
 import { uploadDocument } from "../../src/acts/evidence/upload-document";
 import type { CopyReader } from "../../src/core/form/readers";
@@ -10,6 +10,7 @@ import { loadCatalogue } from "../../src/demo/catalogue";
 import { inspectDocument } from "../../src/formats/document/inspect";
 import { suppliedInOrder } from "../../src/views/application/form-copy";
 import { myApplication } from "../../src/views/application/my-application";
+import { uploadPlace } from "../../src/views/evidence/upload-place";
 import { readView } from "../../src/views/view/view";
 import { anybody } from "../support/files";
 import { must, openWorld, reasonOf, type World } from "../support/world";
@@ -30,13 +31,15 @@ describe("a picture as a requirement", () => {
   afterAll(() => world.close());
 
   const send = async (bytes: Buffer, name: string, requirement = "portrait") => {
-    const inspection = await inspectDocument(bytes, name);
-    if (inspection.verdict !== "store") throw new Error(inspection.reason);
-    const { mediaType, pages, marks } = inspection;
+    const asked = (await readView(world.runtime, uploadPlace, owner, { applicationId, requirement }))?.picture;
+    const inspection = await inspectDocument(bytes, name, undefined, asked);
+    if (inspection.verdict !== "store") return refuse("document-refused", { document: inspection.reason });
+    const { verdict: _verdict, ...kept } = inspection;
     const place = { applicationId, requirement, scope: "file", entry: "" };
     return runAct(world.runtime, uploadDocument, owner, {
       ...place,
-      ...{ name, bytes, mediaType, pages, marks: [...marks] },
+      ...kept,
+      name,
     });
   };
   const photo = (width: number, height: number) =>

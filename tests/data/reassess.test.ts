@@ -5,6 +5,7 @@ import type { Actor } from "../../src/core/rights/actor";
 import type { ReferenceSet } from "../../src/core/standards/reference-set";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { referenceSet } from "../../src/demo/reference-set";
+import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { runJob } from "../../src/jobs/handlers";
 import { verifyAll } from "../../src/verify";
 import { lookAt, submittedFile, type TestFile } from "../support/files";
@@ -47,6 +48,7 @@ describe("assessing files again", () => {
     runtime: world.runtime,
     mail: { send: async () => ({ result: "sent" as const }) },
     registry: NO_REGISTRY,
+    workshop: IN_PLACE,
     baseUrl: "",
   });
   const again = () => must(world, reassessFiles, SYSTEM, { applicationIds: files.map((f) => f.applicationId) });

@@ -10,6 +10,7 @@ import type { Actor } from "../../src/core/rights/actor";
 import { type LoadedCatalogue, loadCatalogue } from "../../src/demo/catalogue";
 import { fillAny, supplyAny } from "../../src/demo/filling";
 import { someone } from "../../src/demo/people";
+import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { runJob } from "../../src/jobs/handlers";
 import { type ExaminationRegistry, simulatedRegistry } from "../../src/outside/registry";
 import { awaited } from "../../src/views/assessment/awaited";
@@ -105,7 +106,13 @@ describe("the registry of examinations", () => {
   const ask = async () => (await must(world, askRegistry, officer, place())).queryId;
   const answer = (queryId: string) =>
     runJob(
-      { runtime: world.runtime, mail: { send: async () => ({ result: "sent" }) }, registry, baseUrl: "" },
+      {
+        runtime: world.runtime,
+        mail: { send: async () => ({ result: "sent" }) },
+        registry,
+        workshop: IN_PLACE,
+        baseUrl: "",
+      },
       "ask-registry",
       { queryId },
     );

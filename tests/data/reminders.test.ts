@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { remindDrafts } from "../../src/acts/application/remind-drafts";
 import { extendChoice } from "../../src/acts/catalogue/rounds";
 import { loadCatalogue } from "../../src/demo/catalogue";
+import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { runJob } from "../../src/jobs/handlers";
 import { renderMail } from "../../src/text/words/render-mail";
 import { begunFile, filledFile, lookAt, submittedFile } from "../support/files";
@@ -68,6 +69,7 @@ describe("a reminder before the closing", () => {
         runtime: world.runtime,
         mail: { send: () => Promise.resolve({ result: "sent" }) },
         registry: NO_REGISTRY,
+        workshop: IN_PLACE,
         baseUrl: "",
       },
       "remind-drafts",

@@ -7,12 +7,16 @@ import { saveInstitution } from "../../src/acts/standards/institutions";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { fingerprintOf } from "../../src/formats/elmo/verify-signature";
+import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { resultsFile } from "../../src/views/results/results-file";
 import { readView } from "../../src/views/view/view";
 import { begunFile, lookAt } from "../support/files";
 import { makePerson, must, openWorld, VISITOR, type World } from "../support/world";
 
 const sample = (name: string) => readFileSync(path.join(process.cwd(), "tests/fixtures/elmo", name));
+
+const reading = (bytes: Uint8Array) => (fingerprints: readonly string[]) =>
+  IN_PLACE.run("read-results", { bytes, locale: "en", fingerprints }, "");
 
 const BDAY = /<bday[^>]*>([\d-]+)</u;
 
@@ -31,7 +35,7 @@ describe("a file of results", () => {
   afterAll(() => world.close());
 
   const read = (name: string, actor: Actor = applicant) =>
-    readView(world.runtime, resultsFile, actor, { bytes: new Uint8Array(sample(name)) });
+    readView(world.runtime, resultsFile, actor, { reading: reading(new Uint8Array(sample(name))) });
 
   it("comes as lines of a table, with what has to be looked at", async () => {
     const file = await read("elmo-b-minimal.xml");
@@ -52,14 +56,14 @@ describe("a file of results", () => {
       `<attachment><type>${type}</type><content>${content}</content></attachment>`;
     const lies = attached("Diploma", `data:image/png;base64,${Buffer.from("%PDF-1.4 no picture").toString("base64")}`);
     const bytes = new TextEncoder().encode(whole.replace("</elmo>", `${lies}</elmo>`));
-    const file = await readView(world.runtime, resultsFile, owner, { bytes, number });
+    const file = await readView(world.runtime, resultsFile, owner, { reading: reading(bytes), number });
     if (!file?.ok) throw new Error("not read");
     expect(file.questions).toContainEqual({ code: "attachment_refused", about: "Diploma" });
     const [transcript, ...others] = file.attachments;
     expect(others).toEqual([]);
     expect(file.places[transcript?.fits ?? -1]).toMatchObject({ requirement: "transcript", scope: "file", entry });
     // Somebody else's application offers no places.
-    const foreign = await readView(world.runtime, resultsFile, applicant, { bytes, number });
+    const foreign = await readView(world.runtime, resultsFile, applicant, { reading: reading(bytes), number });
     expect(foreign?.ok && [foreign.places, foreign.attachments[0]?.fits]).toEqual([[], null]);
   });
   it("is of oneself where the names agree, middle names left out or not", async () =>
@@ -101,7 +105,10 @@ describe("a file of results", () => {
   });
   it("that is none is refused with its reason, and nothing is read for a visitor", async () => {
     const bytes = new TextEncoder().encode("<html/>");
-    expect(await readView(world.runtime, resultsFile, applicant, { bytes })).toEqual({ ok: false, reason: "not_elmo" });
-    expect(await readView(world.runtime, resultsFile, VISITOR, { bytes })).toBeNull();
+    expect(await readView(world.runtime, resultsFile, applicant, { reading: reading(bytes) })).toEqual({
+      ok: false,
+      reason: "not_elmo",
+    });
+    expect(await readView(world.runtime, resultsFile, VISITOR, { reading: reading(bytes) })).toBeNull();
   });
 });

@@ -13,6 +13,7 @@ import {
 import type { Actor } from "../../src/core/rights/actor";
 import type { RulebookBody } from "../../src/core/rulebook/rulebook";
 import { loadCatalogue } from "../../src/demo/catalogue";
+import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { runJob } from "../../src/jobs/handlers";
 import { verifyAll } from "../../src/verify";
 import { rulebookPage } from "../../src/views/rulebook/rulebooks";
@@ -128,7 +129,9 @@ describe("rulebooks", () => {
     const rulebookId = rows[0]?.id ?? "";
     const { previewId } = await must(world, askPreview, officer, { rulebookId });
     const mail = { send: async () => ({ result: "sent" as const }) };
-    await runJob({ runtime: world.runtime, mail, registry: NO_REGISTRY, baseUrl: "" }, "preview", { previewId });
+    await runJob({ runtime: world.runtime, mail, registry: NO_REGISTRY, workshop: IN_PLACE, baseUrl: "" }, "preview", {
+      previewId,
+    });
     const page = await readView(world.runtime, rulebookPage, officer, { rulebookId });
     expect(page?.preview).toMatchObject({ total: 2, done: 2, stale: false, next: null });
     expect(page?.preview?.counts).toEqual({

@@ -77,7 +77,7 @@ describe("a signature by a link", () => {
     reasonOf(
       runAct(world.runtime, signByLink, actor, {
         typed: "Maria Vale",
-        document: { name: "consent.pdf", bytes: PDF, pages: 1 },
+        document: { name: "consent.pdf", bytes: PDF, mediaType: "application/pdf", pages: 1, marks: [] },
       }),
     );
 

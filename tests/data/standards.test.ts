@@ -11,6 +11,7 @@ import type { Actor } from "../../src/core/rights/actor";
 import type { ReferenceSet } from "../../src/core/standards/reference-set";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { referenceSet } from "../../src/demo/reference-set";
+import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { runJob } from "../../src/jobs/handlers";
 import { verifyAll } from "../../src/verify";
 import { standards } from "../../src/views/standards/standards";
@@ -52,6 +53,7 @@ describe("the office's standards", () => {
         runtime: world.runtime,
         mail: { send: async () => ({ result: "sent" as const }) },
         registry: NO_REGISTRY,
+        workshop: IN_PLACE,
         baseUrl: "",
       },
       name,

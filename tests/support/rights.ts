@@ -185,6 +185,7 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   postTable: ["officer", "officer elsewhere", "lead officer"],
   awaited: ["officer", "officer elsewhere", "lead officer"],
   document: ["owner", "officer", "lead officer"],
+  uploadPlace: ["owner", "officer", "lead officer"],
   elsewhere: OFFICERS,
   officeCopy: OFFICERS,
   drafts: ["officer", "officer elsewhere", "lead officer"],

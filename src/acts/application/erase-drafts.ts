@@ -63,9 +63,10 @@ async function tell(ctx: ActContext, days: number): Promise<number> {
 
 /** Erases everything of a file that a person wrote, with documents that no other file holds. */
 async function erase(ctx: ActContext, id: string): Promise<void> {
-  const { rows } = await ctx.client.query<{ sha256: string }>("select sha256 from upload where application_id = $1", [
-    id,
-  ]);
+  const { rows } = await ctx.client.query<{ sha256: string | null }>(
+    "select unnest(array[sha256, original_sha256]) as sha256 from upload where application_id = $1",
+    [id],
+  );
   const { rows: copies } = await ctx.client.query<{ sha256: string | null }>(
     `with gone as (delete from copy_of where application_id = $1 returning sha256)
      select sha256 from gone union select copy_sha256 from link_note where application_id = $1`,

@@ -6,6 +6,7 @@ import { linkNote } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { displayName } from "./display-name";
+import { lookedAt } from "./looked-at";
 
 type Link = AnswerPlace & { readonly url: string };
 
@@ -41,14 +42,15 @@ export const keepLinkCopy = defineFileAct({
   name: "keep-link-copy",
   input: z.object({
     ...linkPlace,
-    name: z.string().max(255),
-    bytes: z.instanceof(Buffer),
-    mediaType: z.enum(["application/pdf", "image/jpeg", "image/png"]),
-    marks: z.array(z.string()),
+    ...lookedAt,
   }),
   right: "office",
   about: ({ section, entry, field }) => ({ place: `${section}/${entry}/${field}` }),
-  run: async (ctx, file, { applicationId, name, bytes, mediaType, marks, ...place }) => {
+  run: async (
+    ctx,
+    file,
+    { applicationId, name, bytes, mediaType, marks, pages: _pages, original: _original, picture: _picture, ...place },
+  ) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
     if (!isGiven(file, place)) return refuse("not-found");
     if (marks.includes("active_content")) return refuse("document-refused", { document: "active_content" });

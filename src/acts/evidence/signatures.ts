@@ -5,14 +5,14 @@ import { shownName } from "../../core/people/shown-name";
 import type { DocumentRequirement } from "../../core/rulebook/requirement";
 import { formatDay } from "../../core/time/day";
 import { dayAt } from "../../core/time/zone";
-import { storeContent } from "../../db/content";
-import { evidence, person, signatureRequest, upload } from "../../db/schema";
+import { evidence, person, signatureRequest } from "../../db/schema";
 import { type ActContext, defineAct, done, type Outcome, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { settleFile } from "../act/settle";
 import { newToken } from "../act/token";
 import { mailApplicant, queueMail } from "../mail/queue-mail";
 import { closeAsks } from "./asks";
+import { lookedAt, storeUpload } from "./looked-at";
 import { resultAt } from "./place";
 
 const LINK_DAYS = 60;
@@ -140,26 +140,14 @@ export const signByLink = defineAct({
   input: z.object({
     typed: z.string().trim().min(1).max(200),
     /** What was signed, printed. */
-    document: z.object({ name: z.string().max(255), bytes: z.instanceof(Buffer), pages: z.int().min(1) }),
+    document: z.object(lookedAt),
   }),
   may: (ctx) => ctx.actor.kind === "link",
   run: async (ctx, { typed, document }) => {
     const request = await openRequest(ctx);
     if (!request) return refuse("link-ended");
     const { applicationId, requirement } = request;
-    const [row] = await ctx.db
-      .insert(upload)
-      .values({
-        applicationId,
-        sha256: await storeContent(ctx.client, document.bytes, "application/pdf"),
-        name: document.name,
-        pages: document.pages,
-        marks: [],
-        uploadedAt: ctx.now,
-        uploadedBy: `link:${request.id}`,
-      })
-      .returning({ id: upload.id });
-    if (!row) throw new Error("the upload was not written");
+    const uploadId = await storeUpload(ctx, applicationId, document);
     const at = { requirement, scope: "file", entry: "" };
     // What was sent back makes room; a paper that waits to be checked stays beside it.
     await ctx.client.query(
@@ -168,10 +156,10 @@ export const signByLink = defineAct({
     );
     await ctx.db
       .insert(evidence)
-      .values({ applicationId, ...at, uploadId: row.id, lastPage: document.pages, suppliedAt: ctx.now });
+      .values({ applicationId, ...at, uploadId, lastPage: document.pages, suppliedAt: ctx.now });
     await ctx.db
       .update(signatureRequest)
-      .set({ state: "signed", answeredAt: ctx.now, signedAs: typed, uploadId: row.id })
+      .set({ state: "signed", answeredAt: ctx.now, signedAs: typed, uploadId })
       .where(eq(signatureRequest.id, request.id));
     await closeAsks(ctx, applicationId, at);
     await tellApplicant(ctx, request, "signature-given");

@@ -1,10 +1,10 @@
 import { eq } from "drizzle-orm";
 import { z } from "zod";
 import type { FileEvent } from "../../core/file/file-events";
-import { storeContent } from "../../db/content";
-import { application, person, referenceRequest, upload } from "../../db/schema";
+import { application, person, referenceRequest } from "../../db/schema";
 import { type Act, type ActContext, defineAct, done, type Outcome, refuse } from "../act/act";
 import { settleFile } from "../act/settle";
+import { lookedAt, storeUpload } from "../evidence/looked-at";
 import { mailApplicant } from "../mail/queue-mail";
 
 type Request = typeof referenceRequest.$inferSelect;
@@ -76,39 +76,17 @@ export const referenceAnswersSchema = z.object({
   text: z.string().trim().max(20_000).default(""),
 });
 
-const letterSchema = z.object({
-  name: z.string().max(255),
-  bytes: z.instanceof(Buffer),
-  mediaType: z.enum(["application/pdf", "image/jpeg", "image/png"]),
-  pages: z.int().min(1),
-  marks: z.array(z.string()),
-});
-
 /** The reference itself: a short form with words, or a letter. It ends the link. */
 export const giveReference = refereeAct(
   "give-reference",
   z
-    .object({ answers: referenceAnswersSchema, letter: letterSchema.nullable().default(null) })
+    .object({ answers: referenceAnswersSchema, letter: z.object(lookedAt).nullable().default(null) })
     .refine((v) => v.letter !== null || v.answers.text.length >= 20, {
       path: ["answers", "text"],
       message: "too short",
     }),
   async (ctx, request, { answers, letter }) => {
-    let uploadId: string | null = null;
-    if (letter) {
-      const sha256 = await storeContent(ctx.client, letter.bytes, letter.mediaType);
-      const row = {
-        applicationId: request.applicationId,
-        sha256,
-        name: letter.name,
-        pages: letter.pages,
-        marks: letter.marks,
-        uploadedAt: ctx.now,
-        uploadedBy: `link:${request.id}`,
-      };
-      const [made] = await ctx.db.insert(upload).values(row).returning({ id: upload.id });
-      uploadId = made?.id ?? null;
-    }
+    const uploadId = letter && (await storeUpload(ctx, request.applicationId, letter));
     await ctx.db
       .update(referenceRequest)
       .set({ state: "given", givenAt: ctx.now, closedAt: ctx.now, answers, uploadId })

@@ -4,6 +4,7 @@ import { storeContent } from "../../db/content";
 import { template } from "../../db/schema";
 import { defineAct, done, refuse } from "../act/act";
 import { displayName } from "../evidence/display-name";
+import { lookedAt } from "../evidence/looked-at";
 import { drafts } from "./rulebooks";
 
 /**
@@ -12,12 +13,7 @@ import { drafts } from "./rulebooks";
  */
 export const storeTemplate = defineAct({
   name: "store-template",
-  input: z.object({
-    name: z.string().max(255),
-    bytes: z.instanceof(Buffer),
-    mediaType: z.enum(["application/pdf", "image/jpeg", "image/png"]),
-    marks: z.array(z.string()),
-  }),
+  input: z.object(lookedAt),
   may: drafts,
   run: async (ctx, { name, bytes, mediaType, marks }) => {
     if (mediaType !== "application/pdf") return refuse("document-refused", { document: "not_a_form" });

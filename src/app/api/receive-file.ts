@@ -1,39 +1,43 @@
 import "server-only";
-import pLimit from "p-limit";
 import { DEFAULT_MOST_BYTES } from "../../core/evidence/limits";
-import { inspectDocument } from "../../formats/document/inspect";
-import type { Inspection } from "../../formats/document/inspection";
+import type { Picture } from "../../core/rulebook/requirement";
+import type { KeptDocument } from "../../formats/document/inspection";
+import { webRuntime } from "../../runtime";
 import { readForm } from "./read-form";
 
-export type Received =
-  | {
-      readonly ok: true;
-      readonly name: string;
-      readonly bytes: Buffer;
-      readonly inspection: Extract<Inspection, { verdict: "store" }>;
-      readonly form: FormData;
-    }
-  | { readonly ok: false; readonly response: Response };
+/** What came beside a file, and what is kept of the file itself. */
+export interface ReceivedFile {
+  readonly document: KeptDocument & { readonly name: string };
+  readonly form: FormData;
+}
 
 const ENVELOPE = 64 * 1024;
 
-/** Looking at a document takes memory and time: a few at once, the others wait for their turn. */
-const looking = pLimit(3);
+const refused = (reason: string, status: number): Response =>
+  Response.json({ reason: "document-refused", document: reason }, { status });
 
-/** Reads one uploaded file and looks at it. */
-export async function receiveFile(request: Request): Promise<Received> {
-  const refused = (reason: string, status: number): Received => ({
-    ok: false,
-    response: Response.json({ reason: "document-refused", document: reason }, { status }),
-  });
+/**
+ * Reads one uploaded file and has it looked at in the workshop; called once it is known that whoever sends it may. The answer says why
+ * it was not taken.
+ * @param owner who sends it: of one person, one file is looked at at a time
+ */
+export async function receiveFile(
+  request: Request,
+  owner: string,
+  picture: Picture | null = null,
+): Promise<ReceivedFile | Response> {
   const form = await readForm(request, DEFAULT_MOST_BYTES + ENVELOPE);
   if (form === "too-large") return refused("too_large", 413);
   if (form === "cut-off") return refused("damaged", 400);
   const file = form.get("file");
   if (!(file instanceof File)) return refused("empty", 400);
   if (file.size > DEFAULT_MOST_BYTES) return refused("too_large", 413);
-  const bytes = Buffer.from(await file.arrayBuffer());
-  const inspection = await looking(() => inspectDocument(bytes, file.name));
+  const { workshop } = await webRuntime();
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  const inspection = await workshop.run("inspect", { bytes, name: file.name, picture }, owner);
+  if (inspection === "busy") return refused("busy", 503);
+  if (inspection === "too-hard") return refused("too_hard", 415);
   if (inspection.verdict === "refuse") return refused(inspection.reason, 415);
-  return { ok: true, name: file.name, bytes, inspection, form };
+  const { verdict: _verdict, ...kept } = inspection;
+  return { document: { ...kept, name: file.name }, form };
 }

@@ -495,6 +495,7 @@ CREATE TABLE "upload" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"application_id" uuid NOT NULL,
 	"sha256" text NOT NULL,
+	"original_sha256" text,
 	"name" text NOT NULL,
 	"pages" integer NOT NULL,
 	"marks" jsonb NOT NULL,
@@ -981,6 +982,7 @@ ALTER TABLE "signature_request" ADD CONSTRAINT "signature_request_application_id
 ALTER TABLE "signature_request" ADD CONSTRAINT "signature_request_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "upload" ADD CONSTRAINT "upload_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "upload" ADD CONSTRAINT "upload_sha256_content_sha256_fk" FOREIGN KEY ("sha256") REFERENCES "public"."content"("sha256") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "upload" ADD CONSTRAINT "upload_original_sha256_content_sha256_fk" FOREIGN KEY ("original_sha256") REFERENCES "public"."content"("sha256") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "institution_name" ADD CONSTRAINT "institution_name_institution_id_institution_id_fk" FOREIGN KEY ("institution_id") REFERENCES "public"."institution"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "charge" ADD CONSTRAINT "charge_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "charge_adjustment" ADD CONSTRAINT "charge_adjustment_charge_id_charge_id_fk" FOREIGN KEY ("charge_id") REFERENCES "public"."charge"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1053,6 +1055,7 @@ CREATE INDEX "signature_application" ON "signature_request" USING btree ("applic
 CREATE UNIQUE INDEX "signature_one_open" ON "signature_request" USING btree ("application_id","requirement") WHERE "signature_request"."state" = 'asked';--> statement-breakpoint
 CREATE INDEX "upload_application" ON "upload" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "upload_content" ON "upload" USING btree ("sha256");--> statement-breakpoint
+CREATE INDEX "upload_original" ON "upload" USING btree ("original_sha256");--> statement-breakpoint
 CREATE UNIQUE INDEX "institution_name_once" ON "institution_name" USING btree ("folded","country");--> statement-breakpoint
 CREATE INDEX "institution_name_of" ON "institution_name" USING btree ("institution_id");--> statement-breakpoint
 CREATE INDEX "institution_name_trigram" ON "institution_name" USING gin ("folded" gin_trgm_ops);--> statement-breakpoint

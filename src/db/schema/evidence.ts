@@ -34,13 +34,19 @@ export const upload = pgTable(
     sha256: text("sha256")
       .notNull()
       .references(() => content.sha256),
+    /** What was sent, where something else is kept to be looked at and printed; for download only. */
+    originalSha256: text("original_sha256").references(() => content.sha256),
     name: text("name").notNull(),
     pages: integer("pages").notNull(),
     marks: jsonb("marks").$type<readonly string[]>().notNull(),
     uploadedAt: instant("uploaded_at").notNull(),
     uploadedBy: text("uploaded_by").notNull(),
   },
-  (t) => [index("upload_application").on(t.applicationId), index("upload_content").on(t.sha256)],
+  (t) => [
+    index("upload_application").on(t.applicationId),
+    index("upload_content").on(t.sha256),
+    index("upload_original").on(t.originalSha256),
+  ],
 );
 
 /** Links a requirement instance to an upload and a range of its pages, with the office's judgement. */

@@ -1,4 +1,13 @@
-import { EncryptedPDFError, PDFDict, PDFDocument, PDFName, type PDFObject, PDFStream } from "@cantoo/pdf-lib";
+import {
+  EncryptedPDFError,
+  PDFArray,
+  PDFDict,
+  PDFDocument,
+  PDFName,
+  type PDFObject,
+  PDFRef,
+  PDFStream,
+} from "@cantoo/pdf-lib";
 import type { Inspection, Mark } from "./inspection";
 
 const MOST_PAGES = 200;
@@ -39,14 +48,40 @@ export async function openPdf(bytes: Uint8Array): Promise<Loaded | Failure> {
   }
 }
 
-function namesIn(object: PDFObject, found: Set<string>, depth = 0): void {
-  const dict = object instanceof PDFStream ? object.dict : object;
-  if (!(dict instanceof PDFDict) || depth > 20) return;
-  for (const [key, value] of dict.entries()) {
-    found.add(key.decodeText());
-    if (value instanceof PDFName) found.add(value.decodeText());
-    else namesIn(value, found, depth + 1);
+/** The names in an object, in dictionaries and arrays alike: annotations, next actions and attached files stand in arrays. */
+function namesIn(object: PDFObject, found: Set<string>): void {
+  const open: PDFObject[] = [object];
+  for (let next = open.pop(); next !== undefined; next = open.pop()) {
+    const held = next instanceof PDFStream ? next.dict : next;
+    if (held instanceof PDFName) found.add(held.decodeText());
+    else if (held instanceof PDFArray) open.push(...held.asArray());
+    else if (held instanceof PDFDict)
+      for (const [key, value] of held.entries()) {
+        found.add(key.decodeText());
+        open.push(value);
+      }
   }
+}
+
+/**
+ * Counts the pages of a document by its tree. The library would follow a tree that names the same branch twice as often as it is named,
+ * which doubles with each level.
+ * @returns null for what is no tree: a node that is reached twice, or one that is nothing of the kind
+ */
+export function countPages(document: PDFDocument, most = MOST_PAGES): number | null {
+  const seen = new Set<string>();
+  const open: PDFObject[] = [document.catalog.get(PDFName.of("Pages")) ?? PDFName.of("none")];
+  let pages = 0;
+  for (let next = open.pop(); next !== undefined && pages <= most; next = open.pop()) {
+    if (!(next instanceof PDFRef) || seen.has(next.tag)) return null;
+    seen.add(next.tag);
+    const node = document.context.lookup(next);
+    if (!(node instanceof PDFDict)) return null;
+    const kids = node.lookup(PDFName.of("Kids"));
+    if (kids instanceof PDFArray) open.push(...kids.asArray());
+    else pages += 1;
+  }
+  return pages;
 }
 
 function marksOf(document: PDFDocument): readonly Mark[] {
@@ -68,13 +103,14 @@ export async function inspectPdf(bytes: Buffer): Promise<Inspection> {
   const loaded = await openPdf(bytes);
   if (typeof loaded === "string") return { verdict: "refuse", reason: loaded };
   try {
-    const pages = loaded.document.getPageCount();
+    const pages = countPages(loaded.document);
+    if (pages === null) return { verdict: "refuse", reason: "damaged" };
     if (pages === 0) return { verdict: "refuse", reason: "no_pages" };
     if (pages > MOST_PAGES) return { verdict: "refuse", reason: "too_many_pages" };
     const marks: readonly Mark[] = loaded.restricted
       ? ["restricted", ...marksOf(loaded.document)]
       : marksOf(loaded.document);
-    return { verdict: "store", mediaType: "application/pdf", pages, marks };
+    return { verdict: "store", bytes, mediaType: "application/pdf", pages, marks, original: null, picture: null };
   } catch {
     return { verdict: "refuse", reason: "damaged" };
   }

@@ -1,5 +1,5 @@
 import { PDFDocument, type PDFFont, type PDFPage, rgb, StandardFonts } from "@cantoo/pdf-lib";
-import { openPdf } from "../document/pdf";
+import { countPages, openPdf } from "../document/pdf";
 
 /** A document as it was supplied, with the words that stand above its pages. */
 export interface DossierDocument {
@@ -40,7 +40,9 @@ async function addPdf(into: PDFDocument, { bytes, without }: DossierDocument): P
   const opened = await openPdf(bytes);
   if (typeof opened === "string") return null;
   try {
-    const kept = keptPages(opened.document.getPageCount(), without);
+    const count = countPages(opened.document);
+    if (count === null) return null;
+    const kept = keptPages(count, without);
     const pages = await into.copyPages(
       opened.document,
       kept.map((page) => page - 1),

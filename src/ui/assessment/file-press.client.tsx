@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { refusedText, sendForm } from "../frame/send-form";
+import { refusedText, sendFile } from "../frame/send-form";
 
 /** Chooses one file of the office's and sends it at once, with what belongs to it; says how far it is, and why it was not taken. */
 export function FilePress({
@@ -20,11 +20,8 @@ export function FilePress({
   const send = async (file: File) => {
     setWrong(null);
     setPercent(0);
-    const form = new FormData();
-    for (const [key, value] of Object.entries(told)) form.set(key, value);
-    form.set("file", file);
     try {
-      const { status, body } = await sendForm(to, form, setPercent);
+      const { status, body } = await sendFile(to, told, file, setPercent);
       if (status === 200) onSent();
       else setWrong(refusedText("en", body));
     } catch {

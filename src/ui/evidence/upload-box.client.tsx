@@ -8,7 +8,7 @@ import { DEFAULT_MOST_BYTES } from "../../core/evidence/limits";
 import type { Picture } from "../../core/rulebook/requirement";
 import type { Locale } from "../../core/text/local-text";
 import { isTextKey, sentence } from "../../text/sentence";
-import { refusedText, sendForm } from "../frame/send-form";
+import { refusedText, sendFile } from "../frame/send-form";
 
 const CropPicture = dynamic(() => import("./crop-picture.client"), { ssr: false });
 
@@ -51,12 +51,10 @@ export function UploadBox(props: Props) {
     if (!file) return;
     setWrong(null);
     if (file.size > DEFAULT_MOST_BYTES) return setWrong(refusedText(locale, { document: "too_large" }));
-    const form = new FormData();
-    for (const [name, value] of Object.entries({ applicationId, requirement, scope, entry })) form.set(name, value);
-    form.set("file", file);
     setPercent(0);
     try {
-      const { status, body } = await sendForm("/api/uploads", form, setPercent);
+      const place = { applicationId, requirement, scope, entry };
+      const { status, body } = await sendFile("/api/uploads", place, file, setPercent);
       if (status >= 400) setWrong(refusedText(locale, body, picture));
       router.refresh();
     } catch {

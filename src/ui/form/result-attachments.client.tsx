@@ -6,7 +6,7 @@ import { useState } from "react";
 import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
 import type { DocumentPlace, FileAttachment } from "../../views/results/results-file";
-import { refusedText, sendForm } from "../frame/send-form";
+import { refusedText, sendFile } from "../frame/send-form";
 
 interface Props {
   readonly applicationId: string;
@@ -38,12 +38,10 @@ function Attachment({
     if (!chosen) return;
     setBusy(true);
     setWrong(null);
-    const form = new FormData();
     const { requirement, scope, entry, title } = chosen;
-    for (const [name, value] of Object.entries({ applicationId, requirement, scope, entry })) form.set(name, value);
-    form.set("file", fileOf(attachment));
+    const place = { applicationId, requirement, scope, entry };
     try {
-      const { status, body } = await sendForm("/api/uploads", form, () => undefined);
+      const { status, body } = await sendFile("/api/uploads", place, fileOf(attachment), () => undefined);
       if (status >= 400) setWrong(refusedText(locale, body));
       else setSupplied(title);
       router.refresh();

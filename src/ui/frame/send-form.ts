@@ -4,15 +4,20 @@ import type { Locale } from "../../core/text/local-text";
 import { formatBytes } from "../../text/format";
 import { isTextKey, sentence } from "../../text/sentence";
 
-/** Sends a form with progress; `fetch` does not tell how far it is. */
+/**
+ * Sends a form with progress; `fetch` does not tell how far it is.
+ * @param heads what is said before the body, which is read only where that may be
+ */
 export function sendForm(
   url: string,
   form: FormData,
   onProgress: (percent: number) => void,
+  heads: Readonly<Record<string, string>> = {},
 ): Promise<{ readonly status: number; readonly body: unknown }> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
     request.open("POST", url);
+    for (const [name, value] of Object.entries(heads)) request.setRequestHeader(name, value);
     request.upload.onprogress = (e) => onProgress(e.lengthComputable ? Math.round((100 * e.loaded) / e.total) : 0);
     request.onerror = () => reject(new Error("network"));
     request.onload = () => {
@@ -26,6 +31,18 @@ export function sendForm(
     };
     request.send(form);
   });
+}
+
+/** Sends one file. Where it is to go stands in the address, so that it is known before a byte of it is read. */
+export function sendFile(
+  url: string,
+  place: Readonly<Record<string, string>>,
+  file: File,
+  onProgress: (percent: number) => void,
+): ReturnType<typeof sendForm> {
+  const form = new FormData();
+  form.set("file", file);
+  return sendForm(`${url}?${new URLSearchParams(place)}`, form, onProgress);
 }
 
 /** The sentence for a refused document. */

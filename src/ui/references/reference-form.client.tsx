@@ -44,9 +44,9 @@ export function ReferenceForm({ token, begun, locale, applicant, begin, give, de
 
   const withLetter = async (chosen: File): Promise<string | null> => {
     const form = new FormData();
-    for (const [name, value] of Object.entries({ token, known, rating, text })) form.set(name, value);
+    for (const [name, value] of Object.entries({ known, rating, text })) form.set(name, value);
     form.set("file", chosen);
-    const { status, body } = await sendForm("/api/reference-letter", form, () => undefined);
+    const { status, body } = await sendForm("/api/reference-letter", form, () => undefined, { "x-unvex-link": token });
     return status >= 400 ? refusedText(locale, body) : null;
   };
 

@@ -3,7 +3,7 @@
 import { Button } from "antd";
 import { useState } from "react";
 import type { Template } from "../../core/rulebook/requirement";
-import { refusedText, sendForm } from "../frame/send-form";
+import { refusedText, sendFile } from "../frame/send-form";
 
 /** The forms that applicants download for a document, such as one for a school to fill in. */
 export function TemplateList({
@@ -20,10 +20,8 @@ export function TemplateList({
   const add = async (file: File) => {
     setWrong(null);
     setPercent(0);
-    const form = new FormData();
-    form.set("file", file);
     try {
-      const { status, body } = await sendForm("/api/templates", form, setPercent);
+      const { status, body } = await sendFile("/api/templates", {}, file, setPercent);
       if (status === 200)
         onChange([...value, body as Template]); // the route answers with what it has kept
       else setWrong(refusedText("en", body));

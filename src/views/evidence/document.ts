@@ -14,14 +14,19 @@ export interface DocumentData {
 /** A document's address: for the office over its file, and for the person who supplied it; never a referee's letter for the applicant. */
 export const document = defineView({
   name: "document",
-  input: z.object({ uploadId: z.uuid() }),
-  read: async ({ pool, actor }, { uploadId }): Promise<DocumentData | null> => {
+  input: z.object({
+    uploadId: z.uuid(),
+    /** What was sent, where something else is kept to be looked at. */
+    original: z.boolean().default(false),
+  }),
+  read: async ({ pool, actor }, { uploadId, original }): Promise<DocumentData | null> => {
     if (actor.kind !== "person") return null;
     const scope = programmesOf(actor);
     const { rows } = await pool.query<DocumentData>(
-      `select u.sha256, u.name, c.media_type as "mediaType", c.size from upload u join content c on c.sha256 = u.sha256 join application a on a.id = u.application_id
+      `select c.sha256, u.name, c.media_type as "mediaType", c.size from upload u
+         join content c on c.sha256 = case when $5 then coalesce(u.original_sha256, u.sha256) else u.sha256 end join application a on a.id = u.application_id
        where u.id = $1 and ((a.person_id = $2 and u.uploaded_by = 'person:' || $2::text) or ($3 and ${fileInScope("a.id", "$4")}))`,
-      [uploadId, actor.id, scope !== null, scope === null ? [] : scopeParameter(scope)],
+      [uploadId, actor.id, scope !== null, scope === null ? [] : scopeParameter(scope), original],
     );
     return rows[0] ?? null;
   },

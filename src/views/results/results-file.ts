@@ -4,7 +4,7 @@ import type { NamedDegree } from "../../core/education/from-results";
 import { compareBirthDates } from "../../core/people/birth-dates";
 import { nameSimilarity } from "../../core/people/name-similarity";
 import type { Locale } from "../../core/text/local-text";
-import { inspectDocument } from "../../formats/document/inspect";
+import type { Inspection } from "../../formats/document/inspection";
 import {
   type ElmoAttachment,
   type ElmoCourse,
@@ -12,7 +12,8 @@ import {
   type ElmoQuestion,
   readElmo,
 } from "../../formats/elmo/read-elmo";
-import { MOST_XML_BYTES } from "../../formats/elmo/read-xml";
+import type { TaskResult } from "../../formats/workshop/tasks";
+import type { Stopped } from "../../formats/workshop/workshop";
 import { myApplication } from "../application/my-application";
 import { defineView, type ViewContext } from "../view/view";
 
@@ -98,46 +99,48 @@ async function placesIn(ctx: ViewContext, number: string | null, locale: Locale)
 /** A kind and the title of a requirement that mean one thing: `Transcript of Records`, “Transcript of records”. */
 const SAME_KIND = 0.9;
 
-const EXTENSION: Readonly<Record<string, string>> = {
-  "application/pdf": "pdf",
-  "image/jpeg": "jpg",
-  "image/png": "png",
-};
-
-/** Looks at what travels in the file as at every document: by its bytes, never by what it says it is. */
-async function lookAt(attachment: ElmoAttachment, places: readonly { readonly english: string }[]) {
-  const bytes = Buffer.from(attachment.base64, "base64");
-  const inspection = await inspectDocument(bytes, `x.${EXTENSION[attachment.mediaType] ?? ""}`);
-  if (inspection.verdict === "refuse" || inspection.mediaType !== attachment.mediaType) return null;
+/** What travels in the file counts as at every document by its bytes, never by what it says it is. */
+function offered(
+  attachment: ElmoAttachment,
+  looked: Inspection | undefined,
+  places: readonly { readonly english: string }[],
+): FileAttachment | null {
+  const kind = looked?.verdict === "store" ? (looked.original?.mediaType ?? looked.mediaType) : null;
+  if (kind !== attachment.mediaType) return null;
   const { title, type, mediaType, base64 } = attachment;
   const fits = places.findIndex((p) => nameSimilarity(p.english, type).score >= SAME_KIND);
   return { title, mediaType, base64, fits: fits < 0 ? null : fits };
 }
 
+type ReadResults = (fingerprints: readonly string[]) => Promise<TaskResult<"read-results"> | Stopped>;
+
 /** Reads a file of results for somebody who is signed in. Nothing is stored. */
 export const resultsFile = defineView({
   name: "results-file",
   input: z.object({
-    bytes: z.instanceof(Uint8Array).refine((b) => b.byteLength <= MOST_XML_BYTES + 1),
+    /** Reads the file in the workshop, with the certificates that the register knows. */
+    reading: z.custom<ReadResults>((value) => typeof value === "function"),
     locale: z.enum(["en", "fr"]).default("en"),
     /** The application into which it is read; null where nobody asks for documents. */
     number: z.string().max(20).nullable().default(null),
   }),
-  read: async (ctx, { bytes, locale, number }): Promise<ResultsFile | null> => {
+  read: async (ctx, { reading, locale, number }): Promise<ResultsFile | null> => {
     const { actor, pool } = ctx;
     if (actor.kind !== "person") return null;
     const { rows } = await pool.query<{ fingerprint: string }>(
       "select jsonb_array_elements_text(fingerprints) as fingerprint from institution",
     );
-    const read = readElmo(bytes, locale satisfies Locale, new Set(rows.map((r) => r.fingerprint)));
+    const done = await reading(rows.map((r) => r.fingerprint));
+    if (typeof done === "string") return { ok: false, reason: done === "busy" ? "busy" : "too_large" };
+    const { read, looked } = done;
     if (!read.ok) return { ok: false, reason: read.reason };
     const { learner, reports, signature, signer, questions } = read.file;
     const places = await placesIn(ctx, number, locale);
     const attachments: FileAttachment[] = [];
     const refused: AttachmentRefused[] = [];
-    for (const one of read.file.attachments) {
-      const looked = await lookAt(one, places);
-      if (looked) attachments.push(looked);
+    for (const [i, one] of read.file.attachments.entries()) {
+      const attachment = offered(one, looked[i], places);
+      if (attachment) attachments.push(attachment);
       else refused.push({ code: "attachment_refused", about: one.title });
     }
     const own = await birthDateOf(pool, actor.id);

@@ -1,17 +1,11 @@
 import { storeTemplate } from "../../../acts/rulebook/templates";
+import { holds, RULEBOOK_READERS } from "../../../core/rights/actor";
 import { perform } from "../../request";
 import { answerTo, receiveFrom } from "../receive-from";
 
 /** Takes a form that a rulebook offers for download. */
 export async function POST(request: Request): Promise<Response> {
-  const sent = await receiveFrom(request);
+  const sent = await receiveFrom(request, (actor) => (holds(actor, RULEBOOK_READERS) ? { picture: null } : null));
   if (sent instanceof Response) return sent;
-  const { actor, name, bytes, inspection } = sent;
-  const outcome = await perform(storeTemplate, actor, {
-    name,
-    bytes,
-    mediaType: inspection.mediaType,
-    marks: [...inspection.marks],
-  });
-  return answerTo(outcome, (kept) => kept);
+  return answerTo(await perform(storeTemplate, sent.actor, sent.document), (kept) => kept);
 }

@@ -6,8 +6,6 @@ import type { Outcome } from "../../../acts/act/act";
 import { hashToken } from "../../../acts/act/token";
 import { declineSignature, signByLink } from "../../../acts/evidence/signatures";
 import type { FormCopy } from "../../../core/form/form-copy";
-import { inspectDocument } from "../../../formats/document/inspect";
-import { printFormCopy } from "../../../formats/print/form-copy";
 import { webRuntime } from "../../../runtime";
 import { formatMoment, formatZone } from "../../../text/format";
 import { sentence } from "../../../text/sentence";
@@ -76,12 +74,20 @@ export async function sign(token: string, typed: string): Promise<string | null>
   if (!actor || data?.state !== "asked") return sentence(language, "sign.ended");
   const name = nameSchema.safeParse(typed);
   if (!name.success) return sentence(language, "sign.nameMissing");
-  const printed = await printFormCopy(signedPage(data, name.data, language), language, new Date(data.now));
-  const bytes = Buffer.from(printed);
+  const owner = `link:${actor.requestId}`;
+  const { workshop } = await webRuntime();
+  const copy = signedPage(data, name.data, language);
+  const printed = await workshop.run(
+    "print",
+    { copy, locale: language, at: Date.parse(data.now), dossier: null },
+    owner,
+  );
+  if (typeof printed === "string") return sentence(language, "copy.notPrinted");
   const title = `${data.title[language]}.pdf`;
-  const looked = await inspectDocument(bytes, title);
-  const pages = looked.verdict === "store" ? looked.pages : 1;
-  return answer(token, await perform(signByLink, actor, { typed: name.data, document: { name: title, bytes, pages } }));
+  const looked = await workshop.run("inspect", { bytes: printed, name: title, picture: null }, owner);
+  if (typeof looked === "string" || looked.verdict === "refuse") return sentence(language, "copy.notPrinted");
+  const { verdict: _verdict, ...kept } = looked;
+  return answer(token, await perform(signByLink, actor, { typed: name.data, document: { ...kept, name: title } }));
 }
 
 export async function decline(token: string): Promise<string | null> {

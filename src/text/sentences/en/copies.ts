@@ -4,6 +4,7 @@ export const copies = {
   "copy.fees": "Fees",
   "copy.download": "Download as PDF",
   "copy.downloadAll": "With all documents in one PDF",
+  "copy.notPrinted": "This could not be printed just now. Try again in a minute.",
   "copy.leftOut": "This document could not be put in. Open it by itself.",
   "copy.under": "No. {number} · {name}",
   "copy.foot": "No. {number} · {name} · page {page} of {pages}",

@@ -54,6 +54,11 @@ export const evidence = {
     "We can take PDF, JPEG and PNG. Save or export the document as PDF (a phone picture as JPEG) and choose that.",
   "doc.refused.macro": "This document contains a program and cannot be taken. Save it as PDF and choose that.",
   "doc.refused.too_many_pages": "This PDF has more than 200 pages. Send only the pages that belong here.",
+  "doc.refused.too_many_pixels":
+    "This picture has more points than we can read. Save it smaller, at 300 dots an inch, say.",
+  "doc.refused.too_hard":
+    "This file is made in a way that takes too much work to open. Print it to PDF and choose that copy.",
+  "doc.refused.busy": "Too many documents are coming in just now. Wait a minute and choose the file again.",
   "doc.mark.hard_to_read": "This picture is small and may be hard to read. A sharper one helps us.",
   "doc.mark.active_content": "This PDF contains active parts. We show it without them.",
   "doc.mark.embedded_file": "This PDF carries another file inside. We do not read that one.",

@@ -6,6 +6,7 @@ export const copies: Readonly<Record<keyof typeof english, string>> = {
   "copy.fees": "Frais",
   "copy.download": "Télécharger en PDF",
   "copy.downloadAll": "Avec tous les documents en un PDF",
+  "copy.notPrinted": "L’impression n’a pas abouti. Réessayez dans une minute.",
   "copy.leftOut": "Ce document n’a pas pu être joint. Ouvrez-le séparément.",
   "copy.under": "No {number} · {name}",
   "copy.foot": "No {number} · {name} · page {page} sur {pages}",

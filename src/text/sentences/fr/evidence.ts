@@ -62,6 +62,12 @@ export const evidence: Readonly<Record<keyof typeof english, string>> = {
     "Nous prenons PDF, JPEG et PNG. Exportez le document en PDF (une photo de téléphone en JPEG) et choisissez-le.",
   "doc.refused.macro": "Ce document contient un programme et ne peut pas être pris. Enregistrez-le en PDF.",
   "doc.refused.too_many_pages": "Ce PDF a plus de 200 pages. N’envoyez que celles qui vont ici.",
+  "doc.refused.too_many_pixels":
+    "Cette image a plus de points que nous ne pouvons en lire. Enregistrez-la plus petite, par exemple à 300 points par pouce.",
+  "doc.refused.too_hard":
+    "Ce fichier est fait d’une manière qui demande trop de travail pour l’ouvrir. Imprimez-le en PDF et choisissez cette copie.",
+  "doc.refused.busy":
+    "Trop de documents arrivent en ce moment. Attendez une minute et choisissez le fichier à nouveau.",
   "doc.mark.hard_to_read": "Cette image est petite et peut être difficile à lire. Une plus nette nous aide.",
   "doc.mark.active_content": "Ce PDF contient des parties actives. Nous le montrons sans elles.",
   "doc.mark.embedded_file": "Ce PDF contient un autre fichier. Nous ne lisons pas celui-là.",

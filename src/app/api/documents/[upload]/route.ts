@@ -6,7 +6,7 @@ import { serveDocument } from "../../serve-document";
 export async function GET(request: Request, { params }: { params: Promise<{ upload: string }> }): Promise<Response> {
   const { upload } = await params;
   const person = await identity();
-  const found = person ? await see(document, person.actor, { uploadId: upload }) : null;
-  if (!found) return new Response("not found", { status: 404 });
-  return serveDocument(found, { inline: new URL(request.url).searchParams.has("show") });
+  const inline = new URL(request.url).searchParams.has("show");
+  const found = person ? await see(document, person.actor, { uploadId: upload, original: !inline }) : null;
+  return found ? serveDocument(found, { inline }) : new Response("not found", { status: 404 });
 }

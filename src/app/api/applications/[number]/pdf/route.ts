@@ -1,6 +1,4 @@
 import type { CopyReader } from "../../../../../core/form/readers";
-import { printDossier } from "../../../../../formats/print/dossier";
-import { printFormCopy } from "../../../../../formats/print/form-copy";
 import { webRuntime } from "../../../../../runtime";
 import { sentence } from "../../../../../text/sentence";
 import type { MyApplication } from "../../../../../views/application/application-data";
@@ -45,16 +43,25 @@ export async function GET(request: Request, { params }: { params: Promise<{ numb
   const language = await locale();
   const whole = new URL(request.url).searchParams.get("documents") === "1";
   const reader = own ? "applicant" : "office";
-  const form = await printFormCopy(formCopy(application, name, language, reader), language, new Date(application.now));
-  const bytes = whole
-    ? await printDossier(
-        form,
-        number,
-        await documentsOf(person, application, language, reader),
-        sentence(language, "copy.leftOut"),
-      )
-    : form;
-  return new Response(Buffer.from(bytes), {
+  const { workshop } = await webRuntime();
+  const printed = await workshop.run(
+    "print",
+    {
+      copy: formCopy(application, name, language, reader),
+      locale: language,
+      at: Date.parse(application.now),
+      dossier: whole
+        ? {
+            number,
+            documents: await documentsOf(person, application, language, reader),
+            leftOut: sentence(language, "copy.leftOut"),
+          }
+        : null,
+    },
+    `person:${person.actor.id}`,
+  );
+  if (typeof printed === "string") return new Response(sentence(language, "copy.notPrinted"), { status: 503 });
+  return new Response(Buffer.from(printed), {
     headers: {
       "content-type": "application/pdf",
       "content-disposition": disposition(`Unvex ${number}.pdf`),

@@ -1,0 +1,68 @@
+import type { FormCopy } from "../../core/form/form-copy";
+import type { Picture } from "../../core/rulebook/requirement";
+import type { Locale } from "../../core/text/local-text";
+import { inspectDocument } from "../document/inspect";
+import type { Inspection } from "../document/inspection";
+import { type ReadElmo, readElmo } from "../elmo/read-elmo";
+import { type DossierDocument, printDossier } from "../print/dossier";
+import { printFormCopy } from "../print/form-copy";
+
+/** A form in print, and behind it its documents where they are asked for. */
+interface ToPrint {
+  readonly copy: FormCopy;
+  readonly locale: Locale;
+  /** Epoch milliseconds. */
+  readonly at: number;
+  readonly dossier: {
+    readonly number: string;
+    readonly documents: readonly DossierDocument[];
+    /** What is said of a document that could not be put in. */
+    readonly leftOut: string;
+  } | null;
+}
+
+/** What is done with the bytes of strangers: in a process of its own, one at a time, that can be stopped. */
+export const TASKS = {
+  inspect: (input: {
+    readonly bytes: Uint8Array;
+    readonly name: string;
+    readonly picture: Picture | null;
+  }): Promise<Inspection> => inspectDocument(Buffer.from(input.bytes), input.name, undefined, input.picture),
+
+  print: async ({ copy, locale, at, dossier }: ToPrint): Promise<Uint8Array> => {
+    const form = await printFormCopy(copy, locale, new Date(at));
+    return dossier ? printDossier(form, dossier.number, dossier.documents, dossier.leftOut) : form;
+  },
+
+  /** Student results, with a look at each document that travels in them. */
+  "read-results": async (input: {
+    readonly bytes: Uint8Array;
+    readonly locale: Locale;
+    readonly fingerprints: readonly string[];
+  }): Promise<{ readonly read: ReadElmo; readonly looked: readonly Inspection[] }> => {
+    const read = readElmo(input.bytes, input.locale, new Set(input.fingerprints));
+    const looked: Inspection[] = [];
+    if (read.ok)
+      for (const { base64, mediaType } of read.file.attachments)
+        looked.push(await inspectDocument(Buffer.from(base64, "base64"), `x.${EXTENSION[mediaType] ?? ""}`));
+    return { read, looked };
+  },
+};
+
+const EXTENSION: Readonly<Record<string, string>> = {
+  "application/pdf": "pdf",
+  "image/jpeg": "jpg",
+  "image/png": "png",
+};
+
+export type Tasks = typeof TASKS;
+export type TaskName = keyof Tasks;
+export type TaskInput<Name extends TaskName> = Parameters<Tasks[Name]>[0];
+export type TaskResult<Name extends TaskName> = Awaited<ReturnType<Tasks[Name]>>;
+
+/** What passes between the processes. */
+export interface Order {
+  readonly name: TaskName;
+  readonly input: unknown;
+}
+export type Answer = { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly message: string };

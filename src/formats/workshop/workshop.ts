@@ -1,0 +1,151 @@
+import { type ChildProcess, fork } from "node:child_process";
+import { setPriority } from "node:os";
+import { type Use, useOf } from "./process-use";
+import type { Answer, Order, TaskInput, TaskName, TaskResult } from "./tasks";
+
+/** Why there is no result: it took more than any honest document does, or too many wait already. */
+export type Stopped = "too-hard" | "busy";
+
+const GB = 1024 ** 3;
+/** What a task may take. Time of the processor, so that a busy machine refuses nobody; the clock only ends what hangs. */
+const LIMITS: Readonly<Record<TaskName, Use>> = {
+  inspect: { cpuMs: 30_000, bytes: GB },
+  "read-results": { cpuMs: 60_000, bytes: GB },
+  print: { cpuMs: 240_000, bytes: 1.5 * GB },
+};
+const HANGS_MS = 600_000;
+const LOOK_MS = 200;
+const MOST_WAITING = 60;
+/** Behind everything that answers a page. */
+const PRIORITY = 10;
+
+interface Waiting {
+  readonly owner: string;
+  readonly order: Order;
+  readonly settle: (answer: Answer | Stopped) => void;
+}
+
+/** One process and what it is doing. */
+interface Bench {
+  readonly child: ChildProcess;
+  ready: boolean;
+  work: Waiting | null;
+  /** What the process had used when the work began. */
+  before: number;
+  began: number;
+}
+
+/**
+ * Processes in which the bytes of strangers are looked at and printed. They hold no secret and reach no database; one that takes too long
+ * or too much is killed and another one started, and nobody but whoever sent the file notices. Nobody has two of them at once.
+ */
+export class Workshop {
+  private readonly benches: Bench[] = [];
+  private readonly waiting: Waiting[] = [];
+  private watch: NodeJS.Timeout | null = null;
+
+  /** @param program the built `src/workshop.ts` */
+  constructor(
+    private readonly program: string,
+    private readonly size = 2,
+  ) {}
+
+  /**
+   * Runs a task in a process of its own.
+   * @param owner who it is for: of one owner, one is done at a time
+   * @throws what the task threw
+   */
+  async run<Name extends TaskName>(
+    name: Name,
+    input: TaskInput<Name>,
+    owner: string,
+  ): Promise<TaskResult<Name> | Stopped> {
+    if (this.waiting.length >= MOST_WAITING) return "busy";
+    const answer = await new Promise<Answer | Stopped>((settle) => {
+      this.waiting.push({ owner, order: { name, input }, settle });
+      this.next();
+    });
+    if (typeof answer === "string") return answer;
+    if (!answer.ok) throw new Error(answer.message);
+    return answer.value as TaskResult<Name>; // the process ran this very task
+  }
+
+  /** Ends all processes; what was being done is answered as too hard. */
+  close(): void {
+    for (const { child } of this.benches) child.kill("SIGKILL");
+  }
+
+  private next(): void {
+    const at = this.waiting.findIndex(({ owner }) => this.benches.every((b) => b.work?.owner !== owner));
+    const work = this.waiting[at];
+    if (work === undefined) return;
+    const bench = this.benches.find((b) => b.work === null) ?? (this.benches.length < this.size ? this.open() : null);
+    if (bench === null) return;
+    this.waiting.splice(at, 1);
+    bench.work = work;
+    if (bench.ready) this.begin(bench);
+    this.next();
+  }
+
+  private begin(bench: Bench): void {
+    if (bench.work === null) return;
+    bench.before = useOf(bench.child.pid)?.cpuMs ?? 0;
+    bench.began = Date.now();
+    bench.child.send(bench.work.order);
+    this.watch ??= setInterval(() => this.look(), LOOK_MS).unref();
+  }
+
+  private open(): Bench {
+    const child = fork(this.program, [], {
+      serialization: "advanced",
+      execArgv: ["--max-old-space-size=768"],
+      // Nothing of the settings: what is broken into here holds no secret.
+      env: { PATH: process.env.PATH, NODE_ENV: "production" },
+      stdio: ["ignore", "ignore", "ignore", "ipc"],
+    });
+    const bench: Bench = { child, ready: false, work: null, before: 0, began: Date.now() };
+    this.benches.push(bench);
+    child.on("spawn", () => {
+      if (child.pid !== undefined) setPriority(child.pid, PRIORITY);
+    });
+    child.on("message", (said: Answer | "ready") => {
+      if (said !== "ready") return this.answered(bench, said);
+      bench.ready = true;
+      this.begin(bench);
+    });
+    child.on("error", () => this.gone(bench));
+    child.on("exit", () => this.gone(bench));
+    child.unref();
+    child.channel?.unref();
+    return bench;
+  }
+
+  private answered(bench: Bench, answer: Answer | Stopped): void {
+    const { work } = bench;
+    bench.work = null;
+    work?.settle(answer);
+    this.next();
+    if (this.watch !== null && this.benches.every((b) => b.work === null)) {
+      clearInterval(this.watch);
+      this.watch = null;
+    }
+  }
+
+  private gone(bench: Bench): void {
+    const at = this.benches.indexOf(bench);
+    if (at < 0) return;
+    this.benches.splice(at, 1);
+    this.answered(bench, "too-hard");
+  }
+
+  /** Kills what has taken more than it may. */
+  private look(): void {
+    for (const { child, work, before, began, ready } of this.benches) {
+      if (work === null || !ready) continue;
+      const limit = LIMITS[work.order.name];
+      const use = useOf(child.pid);
+      const tooMuch = use !== null && (use.cpuMs - before > limit.cpuMs || use.bytes > limit.bytes);
+      if (tooMuch || Date.now() - began > HANGS_MS) child.kill("SIGKILL");
+    }
+  }
+}
