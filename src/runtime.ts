@@ -12,7 +12,8 @@ import { readSettings, type Settings } from "./settings";
 export interface WebRuntime extends Runtime {
   readonly settings: Settings;
   readonly auth: Auth;
-  readonly card: CardService;
+  /** Null where nobody can pay by card. */
+  readonly card: CardService | null;
   readonly workshop: Workshop;
   readonly log: pino.Logger;
 }
@@ -30,7 +31,7 @@ async function start(): Promise<WebRuntime> {
     boss,
     now: () => new Date(),
     auth: makeAuth(database(pool), settings),
-    card: simulatedCard(settings.secret),
+    card: settings.card === "stand-in" ? simulatedCard(settings.secret) : null,
     workshop: new Workshop(settings.workshop),
     log: pino({ level: settings.log, base: { process: "web" } }),
   };

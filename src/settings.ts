@@ -22,7 +22,8 @@ const schema = z.object({
     })
     .default("tray"),
   UNVEX_MAIL_FROM: z.string().default("admissions@merrow.example"),
-  UNVEX_CARD: z.literal("stand-in", { error: "UNVEX_CARD must be `stand-in`" }).default("stand-in"),
+  /** The stand-in takes any card for good: outside the demo it is for trying things out, and every page says so. */
+  UNVEX_CARD: z.enum(["none", "stand-in"], { error: "UNVEX_CARD must be `none` or `stand-in`" }).default("none"),
   UNVEX_DEMO: z.enum(["0", "1"]).default("0"),
   /** The header in which a front server puts the reader's address; believed only when it is set. */
   UNVEX_ADDRESS_HEADER: z.string().default(""),
@@ -40,6 +41,7 @@ export interface Settings {
   readonly mail: string;
   readonly mailFrom: string;
   readonly demo: boolean;
+  readonly card: "none" | "stand-in";
   readonly addressHeader: string;
   /** The program in which documents of strangers are looked at. */
   readonly workshop: string;
@@ -63,6 +65,7 @@ export function readSettings(environment: Readonly<Record<string, string | undef
     mail: value.UNVEX_MAIL,
     mailFrom: value.UNVEX_MAIL_FROM,
     demo: value.UNVEX_DEMO === "1",
+    card: value.UNVEX_DEMO === "1" ? "stand-in" : value.UNVEX_CARD,
     addressHeader: value.UNVEX_ADDRESS_HEADER,
     workshop: path.resolve(value.UNVEX_DIST, "workshop.mjs"),
     log: value.UNVEX_LOG,

@@ -6,6 +6,9 @@ import "../ui/styles/plans.css";
 import "../ui/styles/office.css";
 import type { Metadata } from "next";
 import type { ReactNode } from "react";
+import type { Locale } from "../core/text/local-text";
+import { webRuntime } from "../runtime";
+import { sentence } from "../text/sentence";
 import { fontClasses } from "../ui/frame/fonts";
 import { locale } from "./request";
 
@@ -15,10 +18,27 @@ export const metadata: Metadata = {
   icons: { icon: "/mark.svg" },
 };
 
+/** Said on every page where what comes from outside is played and not real, and nobody could know it. */
+async function Trial({ language }: { language: Locale }) {
+  const settings = await webRuntime().then(
+    (runtime) => runtime.settings,
+    () => null, // without a database other pages say what is wrong
+  );
+  return settings && settings.card === "stand-in" && !settings.demo ? (
+    <p className="trial" role="note">
+      {sentence(language, "trial.card")}
+    </p>
+  ) : null;
+}
+
 export default async function RootLayout({ children }: { children: ReactNode }) {
+  const language = await locale();
   return (
-    <html lang={await locale()} className={fontClasses}>
-      <body>{children}</body>
+    <html lang={language} className={fontClasses}>
+      <body>
+        <Trial language={language} />
+        {children}
+      </body>
     </html>
   );
 }

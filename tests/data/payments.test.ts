@@ -47,6 +47,14 @@ describe("payments by card", () => {
     await expect(start()).rejects.toThrow("nothing-due");
   });
 
+  it("begun in two windows are one, which is paid once", async () => {
+    const [one, other] = await Promise.all([start(), start()]);
+    expect(one.paymentId).toBe(other.paymentId);
+    await answer(one.paymentId, "booked");
+    await answer(other.paymentId, "booked");
+    expect((await charges())[0]?.paidMinor).toBe(6000);
+  });
+
   it("count once, however often the service says so", async () => {
     const { paymentId } = await start();
     const both = await Promise.all([answer(paymentId, "booked", "same"), answer(paymentId, "booked", "same")]);

@@ -5,7 +5,10 @@ import { defineAct, done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
 import { settleFile } from "../act/settle";
 
-/** Begins a card payment for what is still due on a charge. The card service is called afterwards, outside the transaction. */
+/**
+ * Begins a card payment for what is still due on a charge, or goes on with the one that was begun: two windows pay once. The card service
+ * is called afterwards, outside the transaction.
+ */
 export const startPayment = defineFileAct({
   name: "start-payment",
   input: z.object({ applicationId: z.uuid(), chargeId: z.uuid() }),
@@ -16,6 +19,11 @@ export const startPayment = defineFileAct({
     if (!due) return refuse("not-found");
     const minor = due.minor - due.paidMinor;
     if (minor <= 0) return refuse("nothing-due");
+    const [running] = await ctx.db
+      .select({ id: payment.id })
+      .from(payment)
+      .where(and(eq(payment.chargeId, chargeId), eq(payment.state, "started"), eq(payment.minor, minor)));
+    if (running) return done({ paymentId: running.id, minor, currency: due.currency });
     const [row] = await ctx.db
       .insert(payment)
       .values({ chargeId, minor, currency: due.currency, state: "started", startedAt: ctx.now })

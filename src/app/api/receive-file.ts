@@ -3,7 +3,7 @@ import { DEFAULT_MOST_BYTES } from "../../core/evidence/limits";
 import type { Picture } from "../../core/rulebook/requirement";
 import type { KeptDocument } from "../../formats/document/inspection";
 import { webRuntime } from "../../runtime";
-import { readForm } from "./read-form";
+import { readForm } from "./read-body";
 
 /** What came beside a file, and what is kept of the file itself. */
 export interface ReceivedFile {

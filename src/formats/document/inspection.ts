@@ -34,6 +34,3 @@ export interface KeptDocument {
 export type Inspection =
   | ({ readonly verdict: "store" } & KeptDocument)
   | { readonly verdict: "refuse"; readonly reason: DocumentRefusal };
-
-/** Looking at it took more time or memory than any document needs. */
-export const TOO_HARD: Inspection = { verdict: "refuse", reason: "too_hard" };

@@ -141,6 +141,11 @@ export function Evidence({
           <p key={c.id}>
             {formatMoney("en", { minor: c.minor, currency: c.currency })} due,{" "}
             {formatMoney("en", { minor: c.paidMinor, currency: c.currency })} paid{" "}
+            {c.paidMinor > c.minor ? (
+              <strong>
+                · {formatMoney("en", { minor: c.paidMinor - c.minor, currency: c.currency })} too much, to give back{" "}
+              </strong>
+            ) : null}
             <span className="quiet">{c.reference}</span>
           </p>
         ))}

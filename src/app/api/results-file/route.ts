@@ -2,7 +2,7 @@ import { MOST_XML_BYTES } from "../../../formats/elmo/read-xml";
 import { webRuntime } from "../../../runtime";
 import { resultsFile } from "../../../views/results/results-file";
 import { identity, see } from "../../request";
-import { readForm } from "../read-form";
+import { readForm } from "../read-body";
 import { isSameOrigin } from "../same-origin";
 
 const ENVELOPE = 64 * 1024;

@@ -18,7 +18,8 @@ export default async function CardPage({
   searchParams: Promise<{ order?: string; signature?: string }>;
 }) {
   const { order = "", signature = "" } = await searchParams;
-  const payment = readOrder((await webRuntime()).settings.secret, order, signature);
+  const { settings, card } = await webRuntime();
+  const payment = card && readOrder(settings.secret, order, signature);
   if (!payment) notFound();
   return (
     <main className="stand-in">

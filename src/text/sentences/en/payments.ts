@@ -2,6 +2,10 @@
 export const payments = {
   "fee.due": "{amount} due",
   "fee.paid": "Paid",
+  "fee.overpaid": "You paid {amount} more than was due. The office gives it back.",
+  "fee.noCard":
+    "Paying by card is not possible at this office. Ask whom this page names how to pay, and give the reference above.",
+  "trial.card": "For trying out only: payments by card are played here, and no money moves.",
   "fee.none": "Nothing is due.",
   "fee.pay": "Pay {amount} by card",
   "fee.reference": "Payment reference {reference}",

@@ -4,6 +4,10 @@ import type { payments as english } from "../en/payments";
 export const payments: Readonly<Record<keyof typeof english, string>> = {
   "fee.due": "{amount} à payer",
   "fee.paid": "Payé",
+  "fee.overpaid": "Vous avez payé {amount} de trop. Le bureau vous les rendra.",
+  "fee.noCard":
+    "Ce bureau n’accepte pas les cartes. Demandez comment payer à la personne nommée sur cette page, en donnant la référence ci-dessus.",
+  "trial.card": "Seulement pour essayer : les paiements par carte sont simulés ici, aucun argent ne circule.",
   "fee.none": "Rien n’est dû.",
   "fee.pay": "Payer {amount} par carte",
   "fee.reference": "Référence de paiement {reference}",

@@ -127,9 +127,10 @@ export async function pay(
   applicationId: string,
   chargeId: string,
 ): Promise<{ readonly page: string } | { readonly refused: string }> {
+  const { card } = await webRuntime();
+  if (!card) return { refused: sentence(await locale(), "fee.noCard") };
   const outcome = await perform(startPayment, (await person(number)).actor, { applicationId, chargeId });
   if (!outcome.ok) return { refused: (await answer(number, outcome)) ?? "" };
-  const { card } = await webRuntime();
   const { paymentId, minor, currency } = outcome.value;
   return { page: card.pageFor({ paymentId, minor, currency, returnPath: `/my/${number}/fee` }) };
 }

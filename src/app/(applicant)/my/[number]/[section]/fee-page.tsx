@@ -1,4 +1,5 @@
 import type { Locale } from "../../../../../core/text/local-text";
+import { webRuntime } from "../../../../../runtime";
 import { formatMoney } from "../../../../../text/format";
 import { sentence } from "../../../../../text/sentence";
 import { PayPress } from "../../../../../ui/payments/pay-press.client";
@@ -6,8 +7,9 @@ import type { MyApplication } from "../../../../../views/application/application
 import { pay } from "../application.action";
 
 /** What is due, by charge, each with its own payment reference. */
-export function FeePage({ application, language }: { application: MyApplication; language: Locale }) {
+export async function FeePage({ application, language }: { application: MyApplication; language: Locale }) {
   const fees = application.assessment.requirements.filter((r) => r.kind === "fee");
+  const { card } = await webRuntime();
   const due = application.charges.filter((c) => c.minor > 0 || c.paidMinor > 0);
   return (
     <>
@@ -33,12 +35,20 @@ export function FeePage({ application, language }: { application: MyApplication;
             {open > 0 && charge.last === "abandoned" ? (
               <p className="wrong">{sentence(language, "fee.abandoned")}</p>
             ) : null}
-            {open > 0 ? (
+            {open < 0 ? (
+              <p>
+                {sentence(language, "fee.overpaid", {
+                  amount: formatMoney(language, { minor: -open, currency: charge.currency }),
+                })}
+              </p>
+            ) : null}
+            {open > 0 && card ? (
               <PayPress
                 action={pay.bind(null, application.number, application.id, charge.id)}
                 label={sentence(language, "fee.pay", { amount })}
               />
             ) : null}
+            {open > 0 && !card ? <p>{sentence(language, "fee.noCard")}</p> : null}
           </section>
         );
       })}

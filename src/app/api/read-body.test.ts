@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { readForm } from "./read-form";
+import { readForm, readText } from "./read-body";
 
 const BOUNDARY = "x-x-x";
 const body = (content: string) =>
@@ -59,4 +59,14 @@ describe("the body of an upload", () => {
   ])("that is %s was cut off", async (_, text, announced) =>
     expect(await readForm(request(text, announced).request, 1000)).toBe("cut-off"),
   );
+});
+
+describe("the body of a request that is text", () => {
+  it("is read whole", async () => expect(await readText(request("hello", 5).request, 100)).toBe("hello"));
+  it("is not read on once it is too long, whatever was announced", async () => {
+    const { request: long, taken } = request("x".repeat(1000), null, 100);
+    expect(await readText(long, 50)).toBeNull();
+    expect(taken.count).toBeLessThan(20);
+    expect(await readText(request("x".repeat(1000), 1000).request, 50)).toBeNull();
+  });
 });
