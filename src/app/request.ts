@@ -60,7 +60,7 @@ export const identity = cache(
   (): Promise<Identity | null> =>
     numbered(async () => {
       const session = await currentSession();
-      return session ? identityOf((await webRuntime()).pool, session.user.id) : null;
+      return session ? identityOf((await webRuntime()).pool, session.user.id, new Date()) : null;
     }),
 );
 

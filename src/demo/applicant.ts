@@ -6,6 +6,8 @@ import { saveAnswers } from "../acts/form/save-answers";
 import type { Json } from "../core/file/facts";
 import type { Actor } from "../core/rights/actor";
 import { inspectDocument } from "../formats/document/inspect";
+import { uploadPlace } from "../views/evidence/upload-place";
+import { readView } from "../views/view/view";
 import type { Profile } from "./profile";
 
 /** Runs an act that has to succeed: the demo's histories are made of acts alone. */
@@ -132,7 +134,8 @@ export async function supply(
   bytes: Buffer,
   scope = "file",
 ): Promise<string> {
-  const inspection = await inspectDocument(bytes, name);
+  const asked = await readView(runtime, uploadPlace, actor, { applicationId, requirement });
+  const inspection = await inspectDocument(bytes, name, undefined, asked?.picture);
   if (inspection.verdict !== "store") throw new Error(`the demo's ${name} was refused: ${inspection.reason}`);
   const { verdict: _verdict, ...kept } = inspection;
   const { uploadId } = await act(runtime, uploadDocument, actor, {

@@ -1,13 +1,13 @@
 import { type Runtime, runAct } from "../acts/act/act";
 import { noteEmptySearch } from "../acts/catalogue/empty-searches";
 import { keepTrayMail } from "../acts/mail/messages";
-import { acceptLink, makeStaff, openAccount, tieAccount } from "../acts/people/accounts";
+import { acceptLink, changeRole, makeStaff, openAccount, tieAccount } from "../acts/people/accounts";
 import { takeOwnerList } from "../acts/results/owner-lists";
 import { keepRegistryRecord, setRegistryMode } from "../acts/results/registry";
 import type { AccountContext } from "../auth/accounts";
 import type { Auth } from "../auth/better-auth";
 import type { PlainDate } from "../core/ids";
-import type { Actor, Role } from "../core/rights/actor";
+import type { Actor, Grant, Role } from "../core/rights/actor";
 import { IN_PLACE } from "../formats/workshop/in-place";
 import { runJob } from "../jobs/handlers";
 import { type MailService, trayMail } from "../outside/mail";
@@ -30,10 +30,23 @@ export const DEMO_STAFF: readonly {
   readonly name: string;
   readonly email: string;
   readonly role: Role;
+  readonly also?: Grant;
 }[] = [
-  { key: "officer", name: "Runa Okonjo", email: "r.okonjo@merrow.example", role: "officer" },
+  {
+    key: "officer",
+    name: "Runa Okonjo",
+    email: "r.okonjo@merrow.example",
+    role: "officer",
+    also: { role: "standards keeper", scope: "*" },
+  },
   { key: "second", name: "Padraig Hennessy", email: "p.hennessy@merrow.example", role: "officer" },
-  { key: "lead", name: "Tadhg Breen", email: "t.breen@merrow.example", role: "lead officer" },
+  {
+    key: "lead",
+    name: "Tadhg Breen",
+    email: "t.breen@merrow.example",
+    role: "lead officer",
+    also: { role: "standards keeper", scope: "*" },
+  },
   { key: "administrator", name: "Mireille Castagnier", email: "m.castagnier@merrow.example", role: "administrator" },
 ];
 
@@ -84,7 +97,7 @@ function hashOnce({ auth }: AccountContext): Promise<string> {
 }
 
 async function actorOf(runtime: Runtime, accountId: string): Promise<Actor> {
-  const identity = await identityOf(runtime.pool, accountId);
+  const identity = await identityOf(runtime.pool, accountId, runtime.now());
   if (!identity) throw new Error("a person of the demo was not made");
   return identity.actor;
 }
@@ -114,6 +127,7 @@ export async function makeStaffMember(ctx: AccountContext, member: (typeof DEMO_
     email: member.email,
     role: member.role,
   });
+  if (member.also) await act(ctx.runtime, changeRole, SYSTEM, { personId, ...member.also, held: true });
   await act(ctx.runtime, acceptLink, VISITOR, {
     token: await linkFor(ctx.runtime, member.email),
     purpose: "set password",

@@ -72,7 +72,7 @@ describe("kill -9 in the middle", () => {
     const { rows } = await pool.query<{ link: string }>("select values->>'link' as link from message");
     await confirmAddress(accounts, rows[0]?.link.replace("/link/", "") ?? "");
     const account = await pool.query<{ id: string }>("select account_id as id from person");
-    const actor = (await identityOf(pool, account.rows[0]?.id ?? ""))?.actor;
+    const actor = (await identityOf(pool, account.rows[0]?.id ?? "", new Date()))?.actor;
     if (!actor) throw new Error("no applicant");
     const begun = await act(runtime, startApplication, actor, { roundId });
     number = begun.number;

@@ -154,7 +154,7 @@ describe("a second rulebook, published as data", () => {
       [number],
     );
     applicationId = rows[0]?.id ?? "";
-    const actor = (await identityOf(pool, rows[0]?.account ?? ""))?.actor ?? SYSTEM;
+    const actor = (await identityOf(pool, rows[0]?.account ?? "", new Date()))?.actor ?? SYSTEM;
     const ids = await fillForm(runtime, actor, applicationId, who);
     const now = new Date();
     await supply(runtime, actor, applicationId, "passport", "", "passport.pdf", await documents.passport(who, now));
@@ -218,7 +218,7 @@ describe("a second rulebook, published as data", () => {
       "select account_id as account from person where email = $1",
       [email],
     );
-    const actor = (await identityOf(pool, rows[0]?.account ?? ""))?.actor ?? SYSTEM;
+    const actor = (await identityOf(pool, rows[0]?.account ?? "", new Date()))?.actor ?? SYSTEM;
     const entries = await pool.query<{ entry: string }>(
       "select entry from answer where application_id = $1 and section = 'referees' and field = 'email' and value = '\"s.hagen@survey-ship.example\"'",
       [applicationId],

@@ -30,7 +30,14 @@ describe("what is still to come, over all files", () => {
   it("stands in the order of the days that were stated, each with its file", async () => {
     const page = await readView(world.runtime, awaited, officer, { kind: "degree" });
     expect(page?.rows.map((r) => r.due)).toEqual(["2027-02-28", "2027-07-20"]);
-    expect(page?.counts).toEqual({ result: 0, degree: 2, courses: 0, feed: 0, "one part short": 0, "paper ends": 0 });
+    expect(page?.counts).toEqual({
+      result: 0,
+      degree: 2,
+      courses: 0,
+      registry: 0,
+      "one part short": 0,
+      "paper ends": 0,
+    });
   });
 
   it("goes away with the act that settles it", async () => {

@@ -48,7 +48,7 @@ describe("the register of institutions", () => {
     world = await openWorld("institutions");
     rounds = await loadCatalogue(world.runtime, "2026-11-25");
     const { roundId } = rounds;
-    officer = await makePerson(world, "Officer", ["officer"]);
+    officer = await makePerson(world, "Officer", ["officer", "standards keeper"]);
     await filledFile(world, roundId);
     const wrote = someone("Ana", "Wrote", { degree: { institution: "makran  coastal univ", country: "PK" } });
     await filledFile(world, roundId, wrote);
@@ -239,7 +239,9 @@ describe("the register of institutions", () => {
       usual: "to10",
       files: [{ ...place, applicationId, number: expect.any(String), name: "Scaled Maarteen-Quist", scale: "to20" }],
     });
-    expect((await listed(await makePerson(world, "Elsewhere", ["officer"], "FYC")))?.files).toEqual([]);
+    expect((await listed(await makePerson(world, "Elsewhere", ["officer", "standards keeper"], "FYC")))?.files).toEqual(
+      [],
+    );
     await must(world, confirmValues, officer, { applicationId, values: [{ ...place, field: "scale", value: "to10" }] });
     expect((await listed())?.files).toEqual([]);
   });

@@ -26,8 +26,8 @@ describe("lists of results from the owner of a test", () => {
   beforeAll(async () => {
     world = await openWorld("owner_lists");
     ({ roundId } = await loadCatalogue(world.runtime, "2026-11-25"));
-    officer = await makePerson(world, "Runa Okonjo", ["officer"]);
-    elsewhere = await makePerson(world, "Elsewhere Officer", ["officer"], "FYC");
+    officer = await makePerson(world, "Runa Okonjo", ["officer", "standards keeper"]);
+    elsewhere = await makePerson(world, "Elsewhere Officer", ["officer", "standards keeper"], "FYC");
   });
   afterAll(() => world.close());
 

@@ -22,7 +22,7 @@ describe("assessing files again", () => {
   beforeAll(async () => {
     world = await openWorld("reassess");
     const { roundId } = await loadCatalogue(world.runtime, "2026-11-25");
-    lead = await makePerson(world, "Lead", ["lead officer"]);
+    lead = await makePerson(world, "Lead", ["lead officer", "standards keeper"]);
     files = [
       await submittedFile(world, roundId, "Firsta"),
       await submittedFile(world, roundId, "Secondb", { "education.scale": "percent40", "education.grade": "88" }),

@@ -30,7 +30,7 @@ describe("a file of results", () => {
     world = await openWorld("results_file");
     ({ roundId } = await loadCatalogue(world.runtime, "2026-11-25"));
     applicant = await makePerson(world, "Ana Souza Pinto");
-    officer = await makePerson(world, "Runa Okonjo", ["officer"]);
+    officer = await makePerson(world, "Runa Okonjo", ["officer", "standards keeper"]);
   });
   afterAll(() => world.close());
 

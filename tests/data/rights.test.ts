@@ -82,6 +82,8 @@ describe("rights", () => {
       officer: await makePerson(world, "Officer", ["officer"], "MES"),
       "officer elsewhere": await makePerson(world, "Officer Elsewhere", ["officer"], "MTE"),
       "lead officer": await makePerson(world, "Lead", ["lead officer"]),
+      "lead officer elsewhere": await makePerson(world, "Lead Elsewhere", ["lead officer"], "MTE"),
+      "standards keeper": await makePerson(world, "Keeper", ["standards keeper"]),
       finance: await makePerson(world, "Finance", ["finance"]),
       assessor: await makePerson(world, "Assessor", ["assessor"]),
       administrator: await makePerson(world, "Administrator", ["administrator"]),
@@ -90,14 +92,18 @@ describe("rights", () => {
     const place = { applicationId, requirement: "passport", scope: "file", entry: "" };
     const bytes = await certificate(profile, world.runtime.now());
     const file = { name: "a.pdf", bytes, mediaType: "application/pdf", pages: 1, marks: [] };
-    const intakeId = await one("select id from intake");
+    const intakeId = await one(
+      "select i.id from intake i join programme p on p.id = i.programme_id where p.code = 'MES'",
+    );
     const institutionId = await one("select id from institution order by name");
     const [newPlace] = INSTITUTIONS.map((i) => ({ ...i, name: "Strand College", otherNames: [] }));
     await world.runtime.pool.query(
       "insert into institution_name (institution_id, name, folded, country, kind) values ($1, 'Sound U', 'sound u', 'SR', 'written')",
       [institutionId],
     );
-    const otherIntakeId = await one(`select id from intake where id <> '${intakeId}'`);
+    const otherIntakeId = await one(
+      "select i.id from intake i join programme p on p.id = i.programme_id where p.code = 'MTE'",
+    );
     const { rulebookId: draftId } = await must(world, ACTS.draftRulebook, SYSTEM, { intakeId, from: null });
     inputs = {
       acceptEvidence: place,

@@ -31,7 +31,7 @@ describe("rulings", () => {
 
   beforeAll(async () => {
     world = await openWorld("rulings");
-    officer = await makePerson(world, "Runa Okonjo", ["officer"]);
+    officer = await makePerson(world, "Runa Okonjo", ["officer", "standards keeper"]);
     ({ roundId } = await loadCatalogue(world.runtime, "2026-11-25"));
     first = await claim("Tomasa");
     second = await claim("Tomasb");
@@ -131,8 +131,10 @@ describe("rulings", () => {
     expect((await english(first))?.finding).toBe("met");
     expect(await refusal(second, { earlier: known?.id })).toBe("not-found");
     const listed = await readView(world.runtime, rulingsView, officer, { words: "serowe accepted" });
-    expect(listed).toMatchObject([{ ended: { by: "Runa Okonjo", reason: "The school changed its language." } }]);
-    expect(listed?.[0]?.numbers).toHaveLength(1);
+    expect(listed?.rulings).toMatchObject([
+      { ended: { by: "Runa Okonjo", reason: "The school changed its language." } },
+    ]);
+    expect(listed?.rulings[0]?.numbers).toHaveLength(1);
   });
 
   it("no longer holds once the case is another, and is asked again", async () => {

@@ -39,8 +39,8 @@ describe("the office's standards", () => {
     const { roundId } = await loadCatalogue(world.runtime, "2026-11-25");
     [officer, lead, second] = await Promise.all([
       makePerson(world, "Officer", ["officer"]),
-      makePerson(world, "Lead", ["lead officer"]),
-      makePerson(world, "Second Lead", ["lead officer"]),
+      makePerson(world, "Lead", ["lead officer", "standards keeper"]),
+      makePerson(world, "Second Lead", ["lead officer", "standards keeper"]),
     ]);
     draft = await filledFile(world, roundId);
     sent = await submittedFile(world, roundId, "Sender");

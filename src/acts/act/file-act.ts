@@ -24,18 +24,39 @@ export interface OpenFile extends LoadedFile {
 
 export type FileRight = "applicant" | "office" | "lead officer" | "system";
 
-/** Who may act on a file: its owner, the office over one of its programmes, or the system itself. */
-export function mayOnFile(right: FileRight, actor: Actor, file: Pick<OpenFile, "ownerId" | "programmes">): boolean {
+/** Who may act on a file: its owner, the office over one of the programmes, or the system itself. */
+function mayOnFile(right: FileRight, actor: Actor, { ownerId }: OpenFile, programmes: readonly string[]): boolean {
   switch (right) {
     case "applicant":
-      return actor.kind === "person" && actor.id === file.ownerId;
+      return actor.kind === "person" && actor.id === ownerId;
     case "office":
-      return holds(actor, OFFICE, file.programmes);
+      return holds(actor, OFFICE, programmes);
     case "lead officer":
-      return holds(actor, ["lead officer"], file.programmes);
+      return holds(actor, ["lead officer"], programmes);
     case "system":
       return actor.kind === "system";
   }
+}
+
+/** What an input names as choices: by `choiceId`, or as the scope of a place, alone or in a list. */
+function choicesNamed(input: unknown): readonly string[] {
+  if (Array.isArray(input)) return input.flatMap(choicesNamed);
+  if (typeof input !== "object" || input === null || Buffer.isBuffer(input)) return [];
+  return Object.entries(input).flatMap(([name, value]) =>
+    (name === "choiceId" || name === "scope") && typeof value === "string" ? [value] : choicesNamed(value),
+  );
+}
+
+/**
+ * Whether an act may be done, choice by choice: what touches one choice alone needs the right over that one, and not over another of the
+ * same file. What touches the file needs it over any.
+ */
+function mayOnAll(right: FileRight, actor: Actor, file: OpenFile, input: unknown): boolean {
+  const named = new Set(choicesNamed(input));
+  const touched = file.facts.choices.filter((c) => named.has(c.id));
+  return touched.length === 0
+    ? mayOnFile(right, actor, file, file.programmes)
+    : touched.every((c) => mayOnFile(right, actor, file, [c.programme]));
 }
 
 /**
@@ -88,7 +109,7 @@ export function defineFileAct<Schema extends z.ZodType<{ applicationId: string }
     input: definition.input,
     may: async (ctx, input) => {
       const file = await openFile(ctx, input.applicationId);
-      if (!file || !mayOnFile(definition.right, ctx.actor, file)) return false;
+      if (!file || !mayOnAll(definition.right, ctx.actor, file, input)) return false;
       files.set(ctx, file);
       return true;
     },

@@ -6,7 +6,7 @@ import { actorKey } from "../../core/rights/actor";
 import { withParts } from "../../core/rulebook/parts";
 import { cycle, intake, programme, round, rulebook } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
-import { plans } from "../act/planners";
+import { plansAll } from "../act/office-rights";
 import { allParts } from "../rulebook/rulebooks";
 
 type Source = typeof intake.$inferSelect;
@@ -86,7 +86,7 @@ export const copyCycle = defineAct({
     years: z.int().min(1).max(5),
     programmes: z.array(z.string().max(20)).min(1).max(500),
   }),
-  may: plans,
+  may: plansAll,
   run: async (ctx, { from, years, programmes }) => {
     const [source] = await ctx.db.select().from(cycle).where(eq(cycle.key, from));
     if (!source) return refuse("not-found");

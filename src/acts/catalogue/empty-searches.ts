@@ -4,7 +4,7 @@ import { programmeSchema } from "../../core/catalogue/programme";
 import { fold } from "../../core/people/fold";
 import { emptySearch, programme } from "../../db/schema";
 import { defineAct, done, refuse } from "../act/act";
-import { plans } from "../act/planners";
+import { plansAll } from "../act/office-rights";
 
 const KEPT_DAYS = 180;
 const MOST_KEPT = 500;
@@ -39,7 +39,7 @@ export const noteEmptySearch = defineAct({
 export const answerSearch = defineAct({
   name: "answer-search",
   input: z.object({ words: z.string().max(60), code: z.string().max(20).nullable() }),
-  may: plans,
+  may: plansAll,
   run: async (ctx, { words, code }) => {
     const [gone] = await ctx.db
       .delete(emptySearch)

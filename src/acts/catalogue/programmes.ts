@@ -5,7 +5,7 @@ import { intakeSchema, programmeSchema } from "../../core/catalogue/programme";
 import { writtenTextSchema } from "../../core/text/local-text";
 import { cycle, intake, procedure, programme } from "../../db/schema";
 import { defineAct, done, refuse } from "../act/act";
-import { plans } from "../act/planners";
+import { plans, plansAll } from "../act/office-rights";
 
 const familyKey = z.string().regex(/^[a-z0-9][a-z0-9-]{0,39}$/u);
 
@@ -13,7 +13,7 @@ const familyKey = z.string().regex(/^[a-z0-9][a-z0-9-]{0,39}$/u);
 export const saveProcedure = defineAct({
   name: "save-procedure",
   input: z.object({ key: familyKey, title: writtenTextSchema, rules: choiceRulesSchema }),
-  may: plans,
+  may: plansAll,
   run: async (ctx, { key, title, rules }) => {
     const [saved] = await ctx.db
       .insert(procedure)
@@ -28,7 +28,7 @@ export const saveProcedure = defineAct({
 export const saveCycle = defineAct({
   name: "save-cycle",
   input: z.object({ key: z.string().regex(/^\d{4}[a-z]?$/u), title: writtenTextSchema }),
-  may: plans,
+  may: plansAll,
   run: async (ctx, { key, title }) => {
     const [saved] = await ctx.db
       .insert(cycle)
@@ -49,7 +49,7 @@ export const saveProgramme = defineAct({
     version: z.int().nullable(),
     programme: programmeSchema,
   }),
-  may: plans,
+  may: plans(({ programme: { code } }) => ["programme", code]),
   run: async (ctx, input) => {
     const [family] = await ctx.db.select().from(procedure).where(eq(procedure.key, input.procedure));
     if (!family) return refuse("not-found");
@@ -85,7 +85,7 @@ export const saveIntake = defineAct({
     version: z.int().nullable(),
     intake: intakeSchema,
   }),
-  may: plans,
+  may: plans(({ programme: code }) => ["programme", code]),
   run: async (ctx, input) => {
     const [offered] = await ctx.db.select().from(programme).where(eq(programme.code, input.programme));
     const [campaign] = await ctx.db.select().from(cycle).where(eq(cycle.key, input.cycle));

@@ -6,7 +6,7 @@ import { FULL } from "../../core/catalogue/round-state";
 import { choice, intake, programme, round } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
-import { plans } from "../act/planners";
+import { plans } from "../act/office-rights";
 import { tellPreparing } from "../application/tell-preparing";
 import { mailApplicant } from "../mail/queue-mail";
 
@@ -30,7 +30,7 @@ async function lockRound(ctx: ActContext, id: string): Promise<(RoundRow & { rea
 export const addRound = defineAct({
   name: "add-round",
   input: z.object({ intakeId: z.uuid(), round: roundSchema }),
-  may: plans,
+  may: plans(({ intakeId }) => ["intake", intakeId]),
   run: async (ctx, input) => {
     const [start] = await ctx.db.select({ id: intake.id }).from(intake).where(eq(intake.id, input.intakeId));
     if (!start) return refuse("not-found");
@@ -49,7 +49,7 @@ export const addRound = defineAct({
 export const changeRound = defineAct({
   name: "change-round",
   input: z.object({ roundId: z.uuid(), version: z.int(), round: roundSchema, reason }),
-  may: plans,
+  may: plans(({ roundId }) => ["round", roundId]),
   run: async (ctx, input) => {
     const known = await lockRound(ctx, input.roundId);
     if (!known) return refuse("not-found");
@@ -75,7 +75,7 @@ export const changeRound = defineAct({
 export const closeRound = defineAct({
   name: "close-round",
   input: z.object({ roundId: z.uuid(), reason }),
-  may: plans,
+  may: plans(({ roundId }) => ["round", roundId]),
   run: async (ctx, input) => {
     const known = await lockRound(ctx, input.roundId);
     if (!known) return refuse("not-found");
@@ -94,7 +94,7 @@ export const closeRound = defineAct({
 export const reopenRound = defineAct({
   name: "reopen-round",
   input: z.object({ roundId: z.uuid(), reason }),
-  may: plans,
+  may: plans(({ roundId }) => ["round", roundId]),
   run: async (ctx, input) => {
     const known = await lockRound(ctx, input.roundId);
     if (!known) return refuse("not-found");

@@ -1,7 +1,7 @@
 import { and, eq, isNull } from "drizzle-orm";
 import { z } from "zod";
-import { READERS } from "../../core/form/readers";
-import { holds, OFFICE } from "../../core/rights/actor";
+import { type CopyReader, READERS } from "../../core/form/readers";
+import { type Actor, holds, OFFICE } from "../../core/rights/actor";
 import { dropUnheld, storeContent } from "../../db/content";
 import { enqueue } from "../../db/queue";
 import { copyOf, copyOrder } from "../../db/schema";
@@ -13,6 +13,10 @@ export const MOST_COPIES = 200;
 /** So many days copies are kept. */
 export const KEPT_DAYS = 7;
 
+/** What is for finance alone is printed by whoever keeps the books. */
+const mayOrderFor = (actor: Actor, reader: CopyReader): boolean =>
+  reader !== "finance" || holds(actor, ["finance"], []);
+
 /** Asks for copies of applications in the order that is given; a job makes them. Only those that the officer works on are taken. */
 export const orderCopies = defineAct({
   name: "order-copies",
@@ -23,7 +27,7 @@ export const orderCopies = defineAct({
   }),
   may: (ctx) => holds(ctx.actor, OFFICE),
   run: async (ctx, { applicationIds, reader, documents }) => {
-    if (ctx.actor.kind !== "person") return refuse("not-yours");
+    if (ctx.actor.kind !== "person" || !mayOrderFor(ctx.actor, reader)) return refuse("not-yours");
     const scopes = ctx.actor.grants.filter((g) => OFFICE.includes(g.role)).map((g) => g.scope);
     const { rows } = await ctx.client.query<{ id: string }>(
       `select w.id from unnest($1::uuid[]) with ordinality w(id, no) where $2 or exists (select 1 from choice c join intake i on i.id = c.intake_id

@@ -1,7 +1,10 @@
 import { and, eq, gt, inArray, isNull, lte, or, sql } from "drizzle-orm";
 import { z } from "zod";
+import type { PlainDate } from "../../core/ids";
+import { BY_PROGRAMME, ROLES, type Role } from "../../core/rights/actor";
 import { localeSchema } from "../../core/text/local-text";
-import { consent, grant, mailLink, passwordGuess, person } from "../../db/schema";
+import { requireDay, startOfDay } from "../../core/time/zone";
+import { application, consent, grant, mailLink, passwordGuess, person, programme } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
 import { hashToken, newToken } from "../act/token";
 import { queueMail } from "../mail/queue-mail";
@@ -241,7 +244,26 @@ export const removeOldGuesses = defineAct({
   },
 });
 
-const role = z.enum(["officer", "lead officer", "finance", "assessor", "administrator", "agent"]);
+/** A role, over all or over one programme, and until when. */
+const held = {
+  role: z.enum(ROLES),
+  scope: z.string().min(1).max(20).default("*"),
+  /** The last day on which it is held, on the office's clock; null for one that is held until it is taken away. */
+  until: z.iso.date().nullable().default(null),
+};
+
+/** Whether a role can be held over that: some are over the whole office or nothing, and a programme has to be there. */
+async function canBeHeld(ctx: ActContext, { role, scope }: { readonly role: Role; readonly scope: string }) {
+  if (scope === "*") return true;
+  if (!BY_PROGRAMME.includes(role)) return false;
+  const [known] = await ctx.db.select({ code: programme.code }).from(programme).where(eq(programme.code, scope));
+  return known !== undefined;
+}
+
+/** The exclusive end of a last day. */
+async function endOf(ctx: ActContext, day: string | null): Promise<Date | null> {
+  return day === null ? null : new Date(startOfDay((await ctx.office()).zone, requireDay(day as PlainDate) + 1));
+}
 const isAdministrator = (ctx: ActContext) =>
   ctx.actor.kind === "system" ||
   (ctx.actor.kind === "person" && ctx.actor.grants.some((g) => g.role === "administrator"));
@@ -252,18 +274,20 @@ export const makeStaff = defineAct({
   input: z.object({
     name: z.string().trim().min(1).max(200),
     email: z.email(),
-    role,
-    scope: z.string().min(1).max(20).default("*"),
+    ...held,
   }),
   may: isAdministrator,
   run: async (ctx, input) => {
+    if (!(await canBeHeld(ctx, input))) return refuse("invalid-input", { fields: ["scope"] });
     const [made] = await ctx.db
       .insert(person)
       .values({ name: input.name, email: input.email, createdAt: ctx.now })
       .onConflictDoNothing()
       .returning({ id: person.id });
     if (!made) return refuse("already-done");
-    await ctx.db.insert(grant).values({ personId: made.id, role: input.role, scope: input.scope, grantedAt: ctx.now });
+    const { role, scope } = input;
+    const until = await endOf(ctx, input.until);
+    await ctx.db.insert(grant).values({ personId: made.id, role, scope, until, grantedAt: ctx.now });
     await ctx.emit("make-staff", null, { person: made.id, role: input.role, scope: input.scope });
     await mailNewLink(
       ctx,
@@ -275,26 +299,35 @@ export const makeStaff = defineAct({
   },
 });
 
-/** Gives a role to a member of staff, or takes one away. Nobody takes the last administrator's role. */
+/** Gives a role to somebody of the office, for a time where that is said, or takes one away. One administrator always stays, without an end. */
 export const changeRole = defineAct({
   name: "change-role",
-  input: z.object({ personId: z.uuid(), role, scope: z.string().min(1).max(20).default("*"), held: z.boolean() }),
+  input: z.object({ personId: z.uuid(), ...held, held: z.boolean() }),
   may: isAdministrator,
-  run: async (ctx, { personId, role: name, scope, held }) => {
-    const [staff] = await ctx.db.select({ id: grant.personId }).from(grant).where(eq(grant.personId, personId));
-    if (!staff) return refuse("not-found");
-    if (held)
-      await ctx.db.insert(grant).values({ personId, role: name, scope, grantedAt: ctx.now }).onConflictDoNothing();
-    else {
-      await ctx.db.execute(sql`lock table role_grant in share row exclusive mode`);
+  run: async (ctx, input) => {
+    const { personId, role: name, scope } = input;
+    const [known] = await ctx.db.select({ id: person.id }).from(person).where(eq(person.id, personId));
+    const [applied] = await ctx.db
+      .select({ id: application.id })
+      .from(application)
+      .where(eq(application.personId, personId));
+    if (!known || applied) return refuse("not-found");
+    if (input.held && !(await canBeHeld(ctx, input))) return refuse("invalid-input", { fields: ["scope"] });
+    await ctx.db.execute(sql`lock table role_grant in share row exclusive mode`);
+    if (input.held) {
+      const until = await endOf(ctx, input.until);
+      await ctx.db
+        .insert(grant)
+        .values({ personId, role: name, scope, until, grantedAt: ctx.now })
+        .onConflictDoUpdate({ target: [grant.personId, grant.role, grant.scope], set: { until } });
+    } else
       await ctx.db.delete(grant).where(and(eq(grant.personId, personId), eq(grant.role, name), eq(grant.scope, scope)));
-      const administrators = await ctx.db
-        .select({ id: grant.personId })
-        .from(grant)
-        .where(eq(grant.role, "administrator"));
+    if (name === "administrator") {
+      const lasting = and(eq(grant.role, "administrator"), isNull(grant.until));
+      const administrators = await ctx.db.select({ id: grant.personId }).from(grant).where(lasting);
       if (administrators.length === 0) return refuse("locked");
     }
-    await ctx.emit("change-role", null, { person: personId, role: name, scope, held });
+    await ctx.emit("change-role", null, { person: personId, role: name, scope, held: input.held, until: input.until });
     return done(null);
   },
 });

@@ -4,12 +4,12 @@ import { personOf } from "../../core/people/person-of";
 import { shownName } from "../../core/people/shown-name";
 import { type NumberedClaim, numberedClaims } from "../../core/results/numbered-claims";
 import { isTheirs, numberKey, readOwnerList } from "../../core/results/owner-list";
-import { holds, OFFICE } from "../../core/rights/actor";
 import { readTable } from "../../core/tables/read-table";
 import { enqueue } from "../../db/queue";
 import { ownerList, ownerResult } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile, openFile } from "../act/file-act";
+import { keeps } from "../act/office-rights";
 import { settleFile } from "../act/settle";
 import { confirmFromIssuer } from "../evidence/issuer-values";
 
@@ -25,7 +25,7 @@ const claimsOf = ({ facts, rulebooks }: OpenFile) =>
 export const takeOwnerList = defineAct({
   name: "take-owner-list",
   input: z.object({ test: z.string().max(60), fileName: z.string().max(200), text: z.string().max(2_000_000) }),
-  may: (ctx) => holds(ctx.actor, OFFICE),
+  may: keeps,
   run: async (ctx, { test: key, fileName, text }) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
     const test = (await ctx.office()).set.tests.find((t) => t.key === key);

@@ -6,8 +6,7 @@ import { problemsOfReferenceSet } from "../../db/queries/office";
 import { enqueue } from "../../db/queue";
 import { preview, referenceDraft, rulebook } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
-import { plans } from "../act/planners";
-import { drafts } from "./rulebooks";
+import { drafts, keeps } from "../act/office-rights";
 
 async function begin(ctx: ActContext, rulebookId: string | null, edit: number, total: number): Promise<string> {
   const [made] = await ctx.db
@@ -23,7 +22,7 @@ async function begin(ctx: ActContext, rulebookId: string | null, edit: number, t
 export const askPreview = defineAct({
   name: "ask-preview",
   input: z.object({ rulebookId: z.uuid() }),
-  may: drafts,
+  may: drafts(({ rulebookId }) => ["rulebook", rulebookId]),
   run: async (ctx, { rulebookId }) => {
     const [draft] = await ctx.db.select().from(rulebook).where(eq(rulebook.id, rulebookId));
     if (draft?.status !== "draft") return refuse("not-found");
@@ -39,7 +38,7 @@ export const askPreview = defineAct({
 export const askReferencePreview = defineAct({
   name: "ask-reference-preview",
   input: z.object({}),
-  may: plans,
+  may: keeps,
   run: async (ctx) => {
     const [draft] = await ctx.db.select().from(referenceDraft);
     if (!draft) return refuse("not-found");

@@ -11,13 +11,9 @@ import type { Section } from "../../core/rulebook/section";
 import { choice, intake, rulebook, sharedPart, template } from "../../db/schema";
 import { type ActContext, defineAct, done, type Outcome, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
-import { plans } from "../act/planners";
+import { drafts, plans } from "../act/office-rights";
 import { tellPreparing } from "../application/tell-preparing";
 import { mailApplicant } from "../mail/queue-mail";
-
-/** An officer reads rulebooks and drafts changes; publishing is for a lead officer. */
-export const drafts = (ctx: ActContext): boolean =>
-  ctx.actor.kind === "system" || holds(ctx.actor, ["officer", "lead officer", "administrator"]);
 
 /** The published rulebooks that share an application with this one must mean the same by the same section and field. */
 async function conflictsWithOthers(ctx: ActContext, intakeId: string, body: RulebookBody): Promise<readonly string[]> {
@@ -110,7 +106,7 @@ const supersede = (ctx: ActContext, intakeId: string) =>
 export const publishRulebook = defineAct({
   name: "publish-rulebook",
   input: z.object({ intakeId: z.uuid(), body: rulebookSchema }),
-  may: plans,
+  may: plans(({ intakeId }) => ["intake", intakeId]),
   run: async (ctx, { intakeId, body }) => {
     await lockIntake(ctx, intakeId);
     const problems = await problemsOf(ctx, intakeId, body);
@@ -137,7 +133,7 @@ export const allParts = (ctx: ActContext): Promise<readonly SharedPart[]> =>
 export const draftRulebook = defineAct({
   name: "draft-rulebook",
   input: z.object({ intakeId: z.uuid(), from: z.uuid().nullable() }),
-  may: drafts,
+  may: drafts(({ intakeId }) => ["intake", intakeId]),
   run: async (ctx, { intakeId, from }) => {
     await lockIntake(ctx, intakeId);
     const [start] = await ctx.db.select({ id: intake.id }).from(intake).where(eq(intake.id, intakeId));
@@ -165,7 +161,7 @@ export const draftRulebook = defineAct({
 export const editRulebook = defineAct({
   name: "edit-rulebook",
   input: z.object({ rulebookId: z.uuid(), edit: z.int(), body: rulebookSchema }),
-  may: drafts,
+  may: drafts(({ rulebookId }) => ["rulebook", rulebookId]),
   run: async (ctx, { rulebookId, edit, body }) => {
     const changed = await ctx.db
       .update(rulebook)
@@ -186,7 +182,7 @@ export const editRulebook = defineAct({
 export const dropRulebook = defineAct({
   name: "drop-rulebook",
   input: z.object({ rulebookId: z.uuid() }),
-  may: drafts,
+  may: drafts(({ rulebookId }) => ["rulebook", rulebookId]),
   run: async (ctx, { rulebookId }) => {
     const gone = await ctx.db
       .delete(rulebook)
@@ -210,7 +206,7 @@ async function lockDraft(ctx: ActContext, rulebookId: string) {
 export const publishDraft = defineAct({
   name: "publish-draft",
   input: z.object({ rulebookId: z.uuid(), edit: z.int(), note: z.string().trim().max(500).default("") }),
-  may: plans,
+  may: plans(({ rulebookId }) => ["rulebook", rulebookId]),
   run: async (ctx, { rulebookId, edit, note }): Promise<Outcome<{ readonly told: number }>> => {
     const draft = await lockDraft(ctx, rulebookId);
     if (!draft) return refuse("not-found");

@@ -5,7 +5,8 @@ import { AREA_KEYS, copyOfPart, partsIn, sharedPartSchema, sharedWith, withParts
 import { EMPTY_RULEBOOK } from "../../core/rulebook/rulebook";
 import { rulebook, sharedPart } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
-import { allParts, drafts } from "./rulebooks";
+import { draftsAll } from "../act/office-rights";
+import { allParts } from "./rulebooks";
 
 /** Drafts follow the part at once; whoever has one of them open is told that it changed. Published rulebooks keep their copy. */
 async function followInDrafts(ctx: ActContext, key: string): Promise<number> {
@@ -24,7 +25,7 @@ async function followInDrafts(ctx: ActContext, key: string): Promise<number> {
 export const savePart = defineAct({
   name: "save-part",
   input: sharedPartSchema.extend({ edit: z.int().nullable() }),
-  may: drafts,
+  may: draftsAll,
   run: async (ctx, { edit, ...part }) => {
     const written = { ...part, editedAt: ctx.now, editedBy: actorKey(ctx.actor) };
     const rows =
@@ -56,7 +57,7 @@ export const shareElement = defineAct({
     key: z.string().max(60),
     into: sharedPartSchema.shape.key.nullable(),
   }),
-  may: drafts,
+  may: draftsAll,
   run: async (ctx, { rulebookId, edit, area, key, into }) => {
     const [draft] = await ctx.db.select().from(rulebook).where(eq(rulebook.id, rulebookId)).for("update");
     if (!draft) return refuse("not-found");
@@ -90,7 +91,7 @@ export const shareElement = defineAct({
 export const dropPart = defineAct({
   name: "drop-part",
   input: z.object({ key: sharedPartSchema.shape.key }),
-  may: drafts,
+  may: draftsAll,
   run: async (ctx, { key }) => {
     const gone = await ctx.db.delete(sharedPart).where(eq(sharedPart.key, key)).returning({ key: sharedPart.key });
     if (!gone[0]) return refuse("not-found");

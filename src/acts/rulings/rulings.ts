@@ -8,8 +8,8 @@ import { type CaseAt, caseInput, ruleOnCaseInput, rulingReason } from "../../cor
 import { appliedRuling, earlyCase, ruling } from "../../db/schema";
 import { type ActContext, defineAct, done, type Outcome, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
+import { keeps } from "../act/office-rights";
 import { mailApplicant } from "../mail/queue-mail";
-import { drafts } from "../rulebook/rulebooks";
 
 const isEarly = ({ facts }: OpenFile, at: CaseAt): boolean => earlyWish(facts, at.question, at) !== undefined;
 
@@ -163,7 +163,7 @@ export const endCaseRuling = defineFileAct({
 export const endRuling = defineAct({
   name: "end-ruling",
   input: z.object({ rulingId: z.uuid(), reason: rulingReason }),
-  may: drafts,
+  may: keeps,
   run: async (ctx, { rulingId, reason: why }) => {
     // Somebody answers for it by name.
     if (ctx.actor.kind !== "person") return refuse("not-yours");

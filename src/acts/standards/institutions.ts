@@ -6,7 +6,7 @@ import { actorKey } from "../../core/rights/actor";
 import { type InstitutionInput, institutionSchema } from "../../core/standards/institution";
 import { institution, institutionName } from "../../db/schema";
 import { type ActContext, defineAct, done, type Outcome, refuse } from "../act/act";
-import { drafts } from "../rulebook/rulebooks";
+import { draftsAll, keeps } from "../act/office-rights";
 
 type Kept = Omit<InstitutionInput, "otherNames">;
 
@@ -100,7 +100,7 @@ export const saveInstitution = defineAct({
     version: z.int().nullable(),
     institution: institutionSchema,
   }),
-  may: drafts,
+  may: keeps,
   run: async (ctx, { institutionId, version, institution: input }) => {
     const { set } = await ctx.office();
     if (input.scales.some((key) => !set.scales.some((s) => s.key === key)))
@@ -171,7 +171,7 @@ const MOST_LINES = 200;
 export const takeRegister = defineAct({
   name: "take-register",
   input: z.object({ institutions: z.array(institutionSchema).min(1).max(MOST_LINES) }),
-  may: drafts,
+  may: keeps,
   run: async (ctx, { institutions }) => {
     const { set } = await ctx.office();
     const scales = new Set(set.scales.map((s) => s.key));
@@ -194,7 +194,7 @@ export const takeRegister = defineAct({
 export const linkInstitution = defineAct({
   name: "link-institution",
   input: z.object({ institutionId: z.uuid(), written: z.string().trim().min(1).max(300), country: z.string().max(2) }),
-  may: drafts,
+  may: keeps,
   run: async (ctx, { institutionId, written, country }) => {
     const [known] = await ctx.db.select().from(institution).where(eq(institution.id, institutionId));
     const folded = fold(written);
@@ -214,7 +214,7 @@ export const linkInstitution = defineAct({
 export const unlinkInstitution = defineAct({
   name: "unlink-institution",
   input: z.object({ nameId: z.uuid() }),
-  may: drafts,
+  may: keeps,
   run: async (ctx, { nameId }) => {
     const gone = await ctx.db
       .delete(institutionName)
@@ -230,7 +230,7 @@ export const unlinkInstitution = defineAct({
 export const mergeInstitutions = defineAct({
   name: "merge-institutions",
   input: z.object({ keepId: z.uuid(), doubleId: z.uuid() }),
-  may: drafts,
+  may: keeps,
   run: async (ctx, { keepId, doubleId }) => {
     if (keepId === doubleId) return refuse("invalid-input", { fields: ["doubleId"] });
     const both = await ctx.db

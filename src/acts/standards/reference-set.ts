@@ -6,7 +6,7 @@ import { problemsOfReferenceSet } from "../../db/queries/office";
 import { enqueue } from "../../db/queue";
 import { officeReference, referenceDraft } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
-import { plans } from "../act/planners";
+import { keeps } from "../act/office-rights";
 
 async function putInForce(ctx: ActContext, body: ReferenceSet, note: string): Promise<number> {
   const [last] = await ctx.db
@@ -26,7 +26,7 @@ const lockVersions = (ctx: ActContext) =>
 export const loadReferenceSet = defineAct({
   name: "load-reference-set",
   input: referenceSetSchema,
-  may: plans,
+  may: keeps,
   run: async (ctx, body) => {
     await lockVersions(ctx);
     const version = await putInForce(ctx, body, "");
@@ -39,7 +39,7 @@ export const loadReferenceSet = defineAct({
 export const draftReferenceSet = defineAct({
   name: "draft-reference-set",
   input: z.object({}),
-  may: plans,
+  may: keeps,
   run: async (ctx) => {
     const { version, set } = await ctx.office();
     const made = await ctx.db
@@ -57,7 +57,7 @@ export const draftReferenceSet = defineAct({
 export const editReferenceSet = defineAct({
   name: "edit-reference-set",
   input: z.object({ edit: z.int(), body: referenceDraftSchema }),
-  may: plans,
+  may: keeps,
   run: async (ctx, { edit, body }) => {
     const changed = await ctx.db
       .update(referenceDraft)
@@ -73,7 +73,7 @@ export const editReferenceSet = defineAct({
 export const dropReferenceDraft = defineAct({
   name: "drop-reference-draft",
   input: z.object({}),
-  may: plans,
+  may: keeps,
   run: async (ctx) => {
     const gone = await ctx.db.delete(referenceDraft).returning({ base: referenceDraft.base });
     if (!gone[0]) return refuse("not-found");
@@ -89,7 +89,7 @@ export const dropReferenceDraft = defineAct({
 export const publishReferenceSet = defineAct({
   name: "publish-reference-set",
   input: z.object({ edit: z.int(), note: z.string().trim().min(1).max(500) }),
-  may: plans,
+  may: keeps,
   run: async (ctx, { edit, note }) => {
     await lockVersions(ctx);
     const [draft] = await ctx.db.select().from(referenceDraft).for("update");

@@ -111,6 +111,7 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
       <TurnNav data={data} query={query} />
       <TurnList
         key={JSON.stringify(query)}
+        forFinance={holds(person.actor, ["finance"], [])}
         title={title}
         total={finding ? data.rows.length : data.total}
         rows={data.rows.map((row) => clock.line(row, Date.parse(data.now)))}

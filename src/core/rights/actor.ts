@@ -1,6 +1,17 @@
 /** Who acts or reads. Rights are ours: a person's grants, or being the holder of one link. */
-export const ROLES = ["officer", "lead officer", "finance", "assessor", "administrator", "agent"] as const;
+export const ROLES = [
+  "officer",
+  "lead officer",
+  "standards keeper",
+  "finance",
+  "assessor",
+  "administrator",
+  "agent",
+] as const;
 export type Role = (typeof ROLES)[number];
+
+/** The roles that can be held over one programme; the others are over the whole office or nothing. */
+export const BY_PROGRAMME: readonly Role[] = ["officer", "lead officer", "assessor"];
 
 export interface Grant {
   readonly role: Role;
@@ -39,4 +50,13 @@ export function holds(actor: Actor, roles: readonly Role[], programmes?: readonl
 export const OFFICE: readonly Role[] = ["officer", "lead officer"];
 
 /** The roles that may read how files are judged: rulebooks, standards, institutions and rulings. */
-export const RULEBOOK_READERS: readonly Role[] = ["officer", "lead officer", "administrator"];
+export const RULEBOOK_READERS: readonly Role[] = ["officer", "lead officer", "standards keeper", "administrator"];
+
+/** The roles that plan what is offered, and that publish it. */
+export const PLANNERS: readonly Role[] = ["lead officer", "administrator"];
+
+/** The roles that draft rulebooks. */
+export const DRAFTERS: readonly Role[] = ["officer", "lead officer", "administrator"];
+
+/** The roles that keep what the whole office goes by: standards, registers, lists of owners, rulings. */
+export const KEEPERS: readonly Role[] = ["standards keeper", "administrator"];

@@ -676,8 +676,9 @@ CREATE TABLE "role_grant" (
 	"role" text NOT NULL,
 	"scope" text DEFAULT '*' NOT NULL,
 	"granted_at" timestamp with time zone NOT NULL,
+	"until" timestamp with time zone,
 	CONSTRAINT "role_grant_person_id_role_scope_pk" PRIMARY KEY("person_id","role","scope"),
-	CONSTRAINT "role_grant_role" CHECK ("role_grant"."role" in ('officer','lead officer','finance','assessor','administrator','agent'))
+	CONSTRAINT "role_grant_role" CHECK ("role_grant"."role" in ('officer','lead officer','standards keeper','finance','assessor','administrator','agent'))
 );
 --> statement-breakpoint
 CREATE TABLE "mail_link" (

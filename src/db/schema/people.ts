@@ -28,6 +28,8 @@ export const grant = pgTable(
     /** `*`, or the code of a programme. */
     scope: text("scope").notNull().default("*"),
     grantedAt: instant("granted_at").notNull(),
+    /** The end of its last day; null for a role that is held until it is taken away. */
+    until: instant("until"),
   },
   (t) => [primaryKey({ columns: [t.personId, t.role, t.scope] }), isOneOf("role_grant_role", t.role, ROLES)],
 );

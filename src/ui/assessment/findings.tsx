@@ -110,7 +110,9 @@ function Finding({
 }) {
   const overrides = data.overrides.filter((o) => o.choice === choice.id && o.rule === finding.key);
   // Of a draft, only who may choose the programme is settled beforehand.
-  const mayOverride = act !== undefined && choice.stage !== "closed" && (choice.stage !== "preparing" || finding.gate);
+  const leads = data.choices.some((c) => c.id === choice.id && c.may.lead);
+  const mayOverride =
+    act !== undefined && leads && choice.stage !== "closed" && (choice.stage !== "preparing" || finding.gate);
   return (
     <details className="finding" data-finding={finding.finding}>
       <summary>
@@ -139,7 +141,7 @@ const standsBeside = (about: RequirementResult, field: string): boolean =>
 
 /**
  * The entry rules with their findings; beside a requirement only those that use its values.
- * @param act for a lead officer, who may override a finding
+ * @param act by which a lead officer of a choice overrides what a rule found
  */
 export function Findings({
   data,

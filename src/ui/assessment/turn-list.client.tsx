@@ -13,6 +13,8 @@ import { inWords, Line, type TurnLine } from "./turn-line.client";
 import { ListHead, type ListWays } from "./turn-list-head.client";
 
 interface Props extends ListWays {
+  /** Whether the reader keeps the books, too. */
+  readonly forFinance: boolean;
   readonly rows: readonly TurnLine[];
   /** The whole list as a table for spreadsheets. */
   readonly tableHref: string;
@@ -85,7 +87,12 @@ export function TurnList(props: Props) {
           copy={() => setCopying(true)}
         />
         {copying && marked.size > 0 ? (
-          <CopiesForm count={marked.size} order={copyThem} onCancel={() => setCopying(false)} />
+          <CopiesForm
+            count={marked.size}
+            forFinance={props.forFinance}
+            order={copyThem}
+            onCancel={() => setCopying(false)}
+          />
         ) : null}
         {said ? (
           <p role="status" className="said">

@@ -13,10 +13,13 @@ const READER_CHOICES: readonly { readonly value: Reader; readonly label: string 
 /** For whom copies of several applications are, and with what: the job is begun from here. */
 export function CopiesForm({
   count,
+  forFinance,
   order,
   onCancel,
 }: {
   count: number;
+  /** Whether whoever orders them keeps the books, too. */
+  forFinance: boolean;
   order: (reader: Reader, documents: boolean) => Promise<void>;
   onCancel: () => void;
 }) {
@@ -38,7 +41,7 @@ export function CopiesForm({
         <Radio.Group
           value={reader}
           onChange={(e) => setReader(e.target.value as Reader)}
-          options={READER_CHOICES.map((o) => ({ ...o }))}
+          options={READER_CHOICES.filter((o) => o.value !== "finance" || forFinance).map((o) => ({ ...o }))}
           className="stacked"
         />
       </fieldset>

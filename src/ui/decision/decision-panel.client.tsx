@@ -10,7 +10,7 @@ import { OfficeDay } from "../frame/office-day.client";
 
 interface Props {
   readonly data: FileData;
-  readonly me: { readonly id: string; readonly lead: boolean };
+  readonly me: { readonly id: string };
   readonly act: ActOnFile;
   readonly after: (refused: string | null, done: string) => string | null;
 }
@@ -22,7 +22,8 @@ function Prepared({ data, me, act, after, choice }: Props & { choice: Choice }) 
   const { decision } = choice;
   if (!decision) return null;
   const target = { choiceId: choice.id };
-  const mayRelease = me.lead && decision.preparedById !== me.id;
+  const { lead } = choice.may;
+  const mayRelease = lead && decision.preparedById !== me.id;
   const release = () =>
     void dialogs.confirm({
       title: "Release the decision",
@@ -62,12 +63,16 @@ function Prepared({ data, me, act, after, choice }: Props & { choice: Choice }) 
             </Button>
           ) : (
             <p className="quiet">
-              {me.lead ? "You prepared it; another lead officer releases it." : "A lead officer releases it."}
+              {lead
+                ? "You prepared it; another lead officer releases it."
+                : `A lead officer of ${choice.code} releases it.`}
             </p>
           )}
-          <Button onClick={() => void act("drop-decision", target).then((r) => after(r, "Taken back."))}>
-            Take back
-          </Button>
+          {choice.may.work ? (
+            <Button onClick={() => void act("drop-decision", target).then((r) => after(r, "Taken back."))}>
+              Take back
+            </Button>
+          ) : null}
         </div>
       )}
     </>
@@ -98,7 +103,8 @@ function Preparing({ data, act, after, choice }: Props & { choice: Choice }) {
           The file is not complete: {result.stage}. Only a refusal can be prepared once it is submitted.
         </p>
       )}
-      <div className="field">
+      {choice.may.work ? null : <p className="quiet">The officers of {choice.code} prepare its decision.</p>}
+      <div className="field" hidden={!choice.may.work}>
         <label htmlFor={`reason-${choice.id}`}>Reason or note (needed for a refusal)</label>
         <Input.TextArea
           id={`reason-${choice.id}`}
@@ -107,7 +113,7 @@ function Preparing({ data, act, after, choice }: Props & { choice: Choice }) {
           onChange={(e) => setReason(e.target.value)}
         />
       </div>
-      <div className="presses">
+      <div className="presses" hidden={!choice.may.work}>
         <Button
           type="primary"
           disabled={!complete || result.eligibility !== "eligible" || !confirmed}

@@ -39,7 +39,7 @@ export function FileWork({ data, me, askDay, act }: Props) {
         ) : (
           <>
             <Cases data={data} act={act} />
-            <Findings data={data} act={me.lead ? act : undefined} />
+            <Findings data={data} act={act} />
           </>
         )}
       </section>

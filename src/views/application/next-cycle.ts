@@ -2,7 +2,7 @@ import { z } from "zod";
 import { isWorking, workingCalendar } from "../../core/calendar/working-days";
 import { yearsLater } from "../../core/catalogue/next-cycle";
 import type { Instant, PlainDate } from "../../core/ids";
-import { holds } from "../../core/rights/actor";
+import { holds, PLANNERS } from "../../core/rights/actor";
 import type { LocalText } from "../../core/text/local-text";
 import { dayAt, zoneTable } from "../../core/time/zone";
 import { officeNow } from "../view/office-now";
@@ -44,7 +44,7 @@ export const nextCycle = defineView({
   name: "next-cycle",
   input: z.object({ from: z.string().max(10).nullable().default(null), years: z.int().min(1).max(5).default(1) }),
   read: async ({ pool, actor }, { from, years }): Promise<NextCycle | null> => {
-    if (!holds(actor, ["lead officer", "administrator"])) return null;
+    if (!holds(actor, PLANNERS, [])) return null;
     const { set } = await officeNow(pool);
     const calendar = workingCalendar(set.calendar);
     const table = zoneTable(set.zone);

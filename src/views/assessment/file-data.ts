@@ -116,6 +116,8 @@ export interface FileData {
     readonly campus: string | null;
     readonly mode: Mode | null;
     readonly track: LocalText | null;
+    /** Whether the reader works on this choice, and leads it: another one of the same file may be somebody else’s. */
+    readonly may: { readonly work: boolean; readonly lead: boolean };
     /** What else it could be, by key: what the start offers. */
     readonly offered: ChoiceOffer;
     readonly extendedTo: string | null;

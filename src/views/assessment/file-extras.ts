@@ -14,7 +14,7 @@ export interface Extras {
   name: string;
   email: string;
   officer: FileData["officer"];
-  choices: (Omit<FileData["choices"][number], "offered"> & PlannedChoice)[];
+  choices: (Omit<FileData["choices"][number], "offered" | "may"> & PlannedChoice)[];
   reopenings: FileReopening[];
   request: FileData["request"];
   documents: FileDocument[];

@@ -12,6 +12,7 @@ import { type CountingPaper, joinCounting, papersFor } from "../../core/people/p
 import { shownName } from "../../core/people/shown-name";
 import { signedOtherwise } from "../../core/people/signed-name";
 import { unconfirmed } from "../../core/requirements/unconfirmed";
+import { holds, OFFICE } from "../../core/rights/actor";
 import { planOf } from "../../core/rulebook/plan";
 import type { Field, Section } from "../../core/rulebook/section";
 import { type Office, registersOf } from "../../core/standards/reference-set";
@@ -191,6 +192,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     ...extras,
     choices: extras.choices.map(({ plan, ...c }) => ({
       ...c,
+      may: { work: holds(ctx.actor, OFFICE, [c.code]), lead: holds(ctx.actor, ["lead officer"], [c.code]) },
       campus: campusOf(c.campus),
       offered: choiceOffer(plan, c, (key) => campusOf(key) ?? key),
     })),

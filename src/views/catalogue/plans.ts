@@ -4,7 +4,7 @@ import type { ChoiceRules } from "../../core/catalogue/choice-rules";
 import { type PlanGap, planGaps } from "../../core/catalogue/plan-gaps";
 import type { IntakeInput, ProgrammeInput } from "../../core/catalogue/programme";
 import { type RoundState, roundState } from "../../core/catalogue/round-state";
-import { holds } from "../../core/rights/actor";
+import { DRAFTERS, holds, PLANNERS } from "../../core/rights/actor";
 import type { ReferenceSet } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
 import type { ZoneTable } from "../../core/time/zone";
@@ -50,6 +50,7 @@ export interface PlannedProgramme extends ProgrammeInput {
 
 export interface PlansData {
   readonly zone: string;
+  /** Of one programme, that one; of all, what they share. */
   readonly mayChange: boolean;
   readonly groups: readonly { readonly key: string; readonly title: LocalText }[];
   readonly campuses: ReferenceSet["campuses"];
@@ -116,7 +117,7 @@ export const plans = defineView({
   name: "plans",
   input: z.object({ code: z.string().max(20).nullable().default(null) }),
   read: async ({ pool, now, actor }, { code }): Promise<PlansData | null> => {
-    if (!holds(actor, ["officer", "lead officer", "administrator"])) return null;
+    if (!holds(actor, DRAFTERS)) return null;
     const office = await officeNow(pool);
     const procedures = await pool.query<PlansData["procedures"][number]>(
       "select key, title, rules from procedure order by key",
@@ -127,7 +128,7 @@ export const plans = defineView({
     const cycles = await pool.query<{ key: string }>("select key from cycle order by key desc");
     return {
       zone: office.set.zone,
-      mayChange: holds(actor, ["lead officer", "administrator"]),
+      mayChange: holds(actor, PLANNERS, code === null ? [] : [code]),
       groups: office.set.groups.map(({ key, title }) => ({ key, title })),
       campuses: office.set.campuses,
       procedures: procedures.rows,

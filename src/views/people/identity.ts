@@ -9,12 +9,12 @@ export interface Identity {
 }
 
 /** The person behind an account, with their grants. */
-export async function identityOf(pool: pg.Pool, accountId: string): Promise<Identity | null> {
+export async function identityOf(pool: pg.Pool, accountId: string, now: Date): Promise<Identity | null> {
   const { rows } = await pool.query<{ id: string; name: string; email: string; locale: Locale; grants: Grant[] }>(
     `select p.id, p.name, p.email, p.locale,
-       coalesce((select json_agg(json_build_object('role', g.role, 'scope', g.scope)) from role_grant g where g.person_id = p.id), '[]'::json) as grants
+       coalesce((select json_agg(json_build_object('role', g.role, 'scope', g.scope)) from role_grant g where g.person_id = p.id and (g.until is null or g.until > $2)), '[]'::json) as grants
      from person p where p.account_id = $1`,
-    [accountId],
+    [accountId, now],
   );
   const [row] = rows;
   return row

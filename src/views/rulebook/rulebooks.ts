@@ -1,7 +1,7 @@
 import type pg from "pg";
 import { z } from "zod";
 import { compareRulebooks, type RulebookDifference } from "../../core/difference/rulebooks";
-import { type Actor, holds, RULEBOOK_READERS } from "../../core/rights/actor";
+import { holds, PLANNERS, RULEBOOK_READERS } from "../../core/rights/actor";
 import type { RulebookProblem } from "../../core/rulebook/problem";
 import { rulebookProblems } from "../../core/rulebook/problems";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
@@ -117,8 +117,6 @@ export function rulebookFactTitles(
   };
 }
 
-const mayPublish = (actor: Actor): boolean => holds(actor, ["lead officer", "administrator"]);
-
 /** One rulebook, whole, with what is wrong with it and how it differs from another version. */
 export const rulebookPage = defineView({
   name: "rulebook-page",
@@ -137,7 +135,7 @@ export const rulebookPage = defineView({
       differences: other ? compareRulebooks(other.body, row.body) : [],
       preview: await previewState(pool, preview, row.edit, after),
       factTitles: rulebookFactTitles(row.body, (await officeNow(pool)).set),
-      mayPublish: mayPublish(actor),
+      mayPublish: holds(actor, PLANNERS, [row.code]),
     };
   },
 });

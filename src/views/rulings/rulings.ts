@@ -5,10 +5,11 @@ import type { ChoiceContext } from "../../core/file/choice-context";
 import type { FileFacts } from "../../core/file/facts";
 import { entryKey } from "../../core/file/place";
 import { fold } from "../../core/people/fold";
-import { holds, RULEBOOK_READERS } from "../../core/rights/actor";
+import { holds, KEEPERS, RULEBOOK_READERS } from "../../core/rights/actor";
 import { NEARNESS, type Nearness, nearnessOf, type RuledCase, type Verdict } from "../../core/rulebook/ruled-case";
 import type { Office } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
+import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
 import { defineView } from "../view/view";
 
 export interface Ruling extends RuledCase {
@@ -118,8 +119,15 @@ export async function casesOfFile(
 }
 
 export interface RulingLine extends Ruling {
+  /** Of the files of the reader’s programmes in which it holds. */
   readonly numbers: readonly string[];
   readonly ended: { readonly at: string; readonly by: string; readonly reason: string } | null;
+}
+
+export interface RulingsPage {
+  readonly rulings: readonly RulingLine[];
+  /** Whether the reader may end one for the whole office. */
+  readonly mayEnd: boolean;
 }
 
 const MOST_LISTED = 200;
@@ -130,21 +138,24 @@ const MOST_SEARCHED = 5000;
 export const rulings = defineView({
   name: "rulings",
   input: z.object({ words: z.string().max(200).default("") }),
-  read: async ({ pool, actor }, { words }): Promise<readonly RulingLine[] | null> => {
+  read: async ({ pool, actor }, { words }): Promise<RulingsPage | null> => {
     if (!holds(actor, RULEBOOK_READERS)) return null;
+    const scope = programmesOf(actor);
     const { rows } = await pool.query<RulingLine>(
       `select ${RULING}, coalesce((select json_agg(distinct f.number) from applied_ruling x join application f on f.id = x.application_id
-           where x.ruling_id = r.id and x.ended_at is null), '[]') as numbers,
+           where x.ruling_id = r.id and x.ended_at is null and $1 and ${fileInScope("f.id", "$2")}), '[]') as numbers,
          case when r.ended_at is not null then json_build_object('at', r.ended_at, 'reason', r.end_reason,
            'by', (select name from person where id = r.ended_by_id)) end as ended
        from ruling r join person p on p.id = r.by_id order by r.at desc limit ${MOST_SEARCHED}`,
+      [scope !== null, scope === null ? [] : scopeParameter(scope)],
     );
     const asked = fold(words).split(" ").filter(Boolean);
-    return rows
+    const found = rows
       .filter((r) => {
         const text = fold([r.question, r.institution, r.title, r.reason, r.verdict].join(" "));
         return asked.every((word) => text.includes(word) || fold(r.country) === word);
       })
       .slice(0, MOST_LISTED);
+    return { rulings: found, mayEnd: holds(actor, KEEPERS) };
   },
 });

@@ -1,8 +1,9 @@
 import type pg from "pg";
 import { z } from "zod";
 import { fold } from "../../core/people/fold";
-import { holds, RULEBOOK_READERS } from "../../core/rights/actor";
+import { holds, KEEPERS, RULEBOOK_READERS } from "../../core/rights/actor";
 import { type InstitutionInput, type Proposal, proposalOf } from "../../core/standards/institution";
+import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
 import { defineView } from "../view/view";
 
 const MOST_SUGGESTED = 8;
@@ -63,6 +64,8 @@ export interface Register {
   readonly found: readonly InstitutionLine[];
   readonly total: number;
   readonly unknown: readonly UnknownName[];
+  /** Whether the reader may change the register. */
+  readonly mayKeep: boolean;
 }
 
 /** Where the published forms ask for an institution, as places of answers. */
@@ -134,6 +137,7 @@ export const institutions = defineView({
       found: rows.map(({ total: _, ...line }) => line),
       total: counted.rows[0]?.total ?? 0,
       unknown: await unknownNames(pool),
+      mayKeep: holds(actor, KEEPERS),
     };
   },
 });
@@ -174,7 +178,10 @@ export interface InstitutionPage extends InstitutionInput {
   readonly changedAt: string;
   /** What applicants wrote that leads here. */
   readonly written: readonly { readonly id: string; readonly name: string }[];
+  /** Those of the reader’s programmes. */
   readonly files: readonly { readonly number: string; readonly name: string; readonly wrote: string }[];
+  /** Whether the reader may change the register. */
+  readonly mayKeep: boolean;
 }
 
 const MOST_FILES = 100;
@@ -185,7 +192,7 @@ export const institutionPage = defineView({
   input: z.object({ institutionId: z.uuid() }),
   read: async ({ pool, actor }, { institutionId }): Promise<InstitutionPage | null> => {
     if (!holds(actor, RULEBOOK_READERS)) return null;
-    const { rows } = await pool.query<Omit<InstitutionPage, "files">>(
+    const { rows } = await pool.query<Omit<InstitutionPage, "files" | "mayKeep">>(
       `select i.id, i.name, i.country, i.kind, i.languages, i.scales, i.credits_per_year::float as "creditsPerYear", i.recognition, i.note, i.fingerprints, i.version,
          i.changed_at as "changedAt",
          array(select n.name from institution_name n where n.institution_id = i.id and n.kind = 'other' order by n.name) as "otherNames",
@@ -197,16 +204,19 @@ export const institutionPage = defineView({
     const [row] = rows;
     if (!row) return null;
     const wrote = await writtenAs(pool, [row.name, ...row.otherNames, ...row.written.map((w) => w.name)]);
+    const scope = programmesOf(actor);
     const files = await pool.query<InstitutionPage["files"][number]>(
       `with places as (${PLACES})
        select distinct s.number, s.name, a.value #>> '{}' as wrote from answer a join places p on p.section = a.section and p.field = a.field
        join file_standing s on s.application_id = a.application_id
-       where jsonb_typeof(a.value) = 'string' and not a.dormant and lower(a.value #>> '{}') = any($1) order by s.number limit ${MOST_FILES}`,
-      [wrote],
+       where jsonb_typeof(a.value) = 'string' and not a.dormant and lower(a.value #>> '{}') = any($1) and $2 and ${fileInScope("a.application_id", "$3")}
+       order by s.number limit ${MOST_FILES}`,
+      [wrote, scope !== null, scope === null ? [] : scopeParameter(scope)],
     );
     return {
       ...row,
       files: files.rows,
+      mayKeep: holds(actor, KEEPERS),
     };
   },
 });

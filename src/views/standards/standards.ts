@@ -1,7 +1,7 @@
 import type pg from "pg";
 import { z } from "zod";
 import { compareReferenceSets, type ReferenceDifference } from "../../core/difference/reference-sets";
-import { holds, RULEBOOK_READERS } from "../../core/rights/actor";
+import { holds, KEEPERS, RULEBOOK_READERS } from "../../core/rights/actor";
 import type { KnownFact } from "../../core/rulebook/facts";
 import type { ReferenceProblem } from "../../core/standards/reference-problems";
 import type { ReferenceSet } from "../../core/standards/reference-set";
@@ -96,7 +96,7 @@ export const standards = defineView({
       facts: (await factsOfForms(pool)) ?? [],
       titles: row.titles ?? {},
       outOfDate: row.outOfDate,
-      mayWrite: holds(actor, ["lead officer", "administrator"]),
+      mayWrite: holds(actor, KEEPERS),
     };
   },
 });

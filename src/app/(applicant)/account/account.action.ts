@@ -92,7 +92,7 @@ export async function signInAction(_: FormState, form: FormData): Promise<FormSt
   if (result !== "signed in") return { done: false, problems: [result] };
   const { auth, pool } = await webRuntime();
   const user = await (await auth.$context).internalAdapter.findUserByEmail(text(form, "email").trim().toLowerCase());
-  const person = user ? await identityOf(pool, user.user.id) : null;
+  const person = user ? await identityOf(pool, user.user.id, new Date()) : null;
   const office = (person?.actor.grants.length ?? 0) > 0;
   if (person && !office) (await cookies()).set(LOCALE_COOKIE, person.locale, { sameSite: "lax", path: "/" });
   const wanted = await wantedBefore();

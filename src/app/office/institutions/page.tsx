@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { RULEBOOK_READERS } from "../../../core/rights/actor";
 import { countryName } from "../../../text/format";
 import { TakeRegister } from "../../../ui/standards/take-register.client";
 import { UnknownNames } from "../../../ui/standards/unknown-names.client";
@@ -9,7 +10,7 @@ import { linkName, lookAtNames, takeLines } from "./institutions.action";
 
 /** The register of institutions, and the names in files that it does not know yet. */
 export default async function Institutions({ searchParams }: { searchParams: Promise<{ words?: string }> }) {
-  const person = await requireStaff("/office/institutions", ["officer", "lead officer", "administrator"]);
+  const person = await requireStaff("/office/institutions", RULEBOOK_READERS);
   const { words = "" } = await searchParams;
   const page = await see(institutions, person.actor, { words });
   if (!page) notFound();
@@ -21,12 +22,14 @@ export default async function Institutions({ searchParams }: { searchParams: Pro
         </h1>
         <span className="sheet-links">
           <a href="/api/register">Export as CSV</a>
-          <Link href="/office/institutions/new" className="office-press">
-            Add an institution
-          </Link>
+          {page.mayKeep ? (
+            <Link href="/office/institutions/new" className="office-press">
+              Add an institution
+            </Link>
+          ) : null}
         </span>
       </div>
-      {page.unknown.length > 0 ? (
+      {page.mayKeep && page.unknown.length > 0 ? (
         <section className="plan-part">
           <h2>
             Not in the register yet{" "}
@@ -35,7 +38,7 @@ export default async function Institutions({ searchParams }: { searchParams: Pro
           <UnknownNames names={page.unknown} link={linkName} />
         </section>
       ) : null}
-      <TakeRegister look={lookAtNames} take={takeLines} />
+      {page.mayKeep ? <TakeRegister look={lookAtNames} take={takeLines} /> : null}
       <section className="plan-part">
         <h2>The register</h2>
         <form className="register-search" action="/office/institutions">

@@ -1,18 +1,21 @@
 import { formatMoment } from "../../../text/format";
-import { StaffForm } from "../../../ui/people/staff-form.client";
+import { HeldRoles } from "../../../ui/people/held-roles.client";
+import { GiveRoleForm, InviteForm } from "../../../ui/people/staff-form.client";
+import { WhoWhere } from "../../../ui/people/who-where";
 import { troubledFiles } from "../../../views/assessment/troubled-files";
 import { staff } from "../../../views/people/staff";
 import { officeZone, requireStaff, see } from "../../request";
-import { changeHeldRole, invite, tryAgain } from "./people.action";
+import { giveRole, invite, takeRole, tryAgain } from "./people.action";
 
 /** People and roles, for an administrator. */
 export default async function PeoplePage() {
   const person = await requireStaff("/office/people", ["administrator"]);
-  const [people, troubled, zone] = await Promise.all([
+  const [people, troubled, zone, programmes] = await Promise.all([
     see(staff, person.actor, {}),
     see(troubledFiles, person.actor, {}),
     officeZone(),
-  ]).then(([all, files, name]) => [all ?? [], files ?? [], name] as const);
+  ]).then(([all, files, name]) => [all?.people ?? [], files ?? [], name, all?.programmes ?? []] as const);
+  const codes = programmes.map(({ code, title }) => ({ code, title: title.en }));
   return (
     <div className="office-sheet">
       <h1>People and roles</h1>
@@ -31,26 +34,19 @@ export default async function PeoplePage() {
               <td className="serif">{p.name}</td>
               <td>{p.email}</td>
               <td>
-                {p.grants.map((g) => (
-                  <form key={`${g.role}-${g.scope}`} action={changeHeldRole} className="role">
-                    <input type="hidden" name="personId" value={p.id} />
-                    <input type="hidden" name="role" value={g.role} />
-                    <input type="hidden" name="scope" value={g.scope} />
-                    {g.role}
-                    {g.scope === "*" ? "" : ` (${g.scope})`}{" "}
-                    <button type="submit" className="link-button" aria-label={`Take the role ${g.role} from ${p.name}`}>
-                      take away
-                    </button>
-                  </form>
-                ))}
+                <HeldRoles person={p} take={takeRole} />
               </td>
               <td className="quiet">{p.hasPassword ? "has a password" : "invited"}</td>
             </tr>
           ))}
         </tbody>
       </table>
+      <h2>Give a role</h2>
+      <GiveRoleForm action={giveRole} people={people} programmes={codes} />
       <h2>Invite somebody</h2>
-      <StaffForm action={invite} />
+      <InviteForm action={invite} programmes={codes} />
+      <h2>Who works on which programme</h2>
+      <WhoWhere people={people} programmes={codes} />
       <h2>Files that could not be assessed</h2>
       {troubled.length === 0 ? (
         <p className="quiet">

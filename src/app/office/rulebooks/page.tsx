@@ -1,4 +1,5 @@
 import Link from "next/link";
+import { RULEBOOK_READERS } from "../../../core/rights/actor";
 import { webRuntime } from "../../../runtime";
 import { formatDate, formatMoment } from "../../../text/format";
 import { type RulebookLine, rulebooks } from "../../../views/rulebook/rulebooks";
@@ -36,7 +37,7 @@ function Begin({ line, lines }: { line: RulebookLine; lines: readonly RulebookLi
 
 /** The rulebooks of all starts: what is published, what is being drafted. */
 export default async function RulebooksPage() {
-  const person = await requireStaff("/office/rulebooks", ["officer", "lead officer", "administrator"]);
+  const person = await requireStaff("/office/rulebooks", RULEBOOK_READERS);
   const lines = (await see(rulebooks, person.actor, {})) ?? [];
   const { set } = await officeNow((await webRuntime()).pool);
   return (

@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { RULEBOOK_READERS } from "../../../core/rights/actor";
 import { countryName } from "../../../text/format";
 import { WithReason } from "../../../ui/assessment/with-reason.client";
 import { OfficeDay } from "../../../ui/frame/office-day.client";
@@ -7,7 +8,7 @@ import { type RulingLine, rulings } from "../../../views/rulings/rulings";
 import { requireStaff, see } from "../../request";
 import { end } from "./rulings.action";
 
-function Line({ ruling: r }: { ruling: RulingLine }) {
+function Line({ ruling: r, mayEnd }: { ruling: RulingLine; mayEnd: boolean }) {
   return (
     <tr data-ended={r.ended ? "true" : undefined}>
       <td>{r.question}</td>
@@ -39,7 +40,7 @@ function Line({ ruling: r }: { ruling: RulingLine }) {
         ))}
       </td>
       <td>
-        {r.ended ? null : (
+        {r.ended || !mayEnd ? null : (
           <WithReason
             open="Offer it no more"
             does="Offer it no more"
@@ -55,10 +56,11 @@ function Line({ ruling: r }: { ruling: RulingLine }) {
 
 /** What the office has ruled on, for this cycle and the next. */
 export default async function Rulings({ searchParams }: { searchParams: Promise<{ words?: string }> }) {
-  const person = await requireStaff("/office/rulings", ["officer", "lead officer", "administrator"]);
+  const person = await requireStaff("/office/rulings", RULEBOOK_READERS);
   const { words = "" } = await searchParams;
-  const found = await see(rulings, person.actor, { words });
-  if (!found) notFound();
+  const page = await see(rulings, person.actor, { words });
+  if (!page) notFound();
+  const { rulings: found, mayEnd } = page;
   return (
     <div className="office-sheet wide">
       <div className="sheet-head">
@@ -94,7 +96,7 @@ export default async function Rulings({ searchParams }: { searchParams: Promise<
           </thead>
           <tbody>
             {found.map((r) => (
-              <Line key={r.id} ruling={r} />
+              <Line key={r.id} ruling={r} mayEnd={mayEnd} />
             ))}
           </tbody>
         </table>

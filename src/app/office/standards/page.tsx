@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { RULEBOOK_READERS } from "../../../core/rights/actor";
 import { formatMoment } from "../../../text/format";
 import { ConfirmPress } from "../../../ui/frame/confirm-press.client";
 import { StandardsEditor } from "../../../ui/standards/editor.client";
@@ -46,7 +47,7 @@ function Head({ page, zone }: { page: StandardsPage; zone: string }) {
 
 /** What every file is judged by: applicant groups, grade scales, tests, subject areas, campuses, working days and targets. */
 export default async function Standards({ searchParams }: { searchParams: Promise<{ version?: string }> }) {
-  const person = await requireStaff("/office/standards", ["officer", "lead officer", "administrator"]);
+  const person = await requireStaff("/office/standards", RULEBOOK_READERS);
   const asked = Number((await searchParams).version);
   const page = await see(standards, person.actor, { version: Number.isInteger(asked) && asked > 0 ? asked : null });
   if (!page) notFound();

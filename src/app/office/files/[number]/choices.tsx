@@ -44,8 +44,8 @@ function Facts({ data, choice, result }: { data: FileData; choice: Choice; resul
   );
 }
 
-function Rulebook({ data, choice, lead, act }: { data: FileData; choice: Choice; lead: boolean; act: ActOnFile }) {
-  const { rulebook, newest } = choice;
+function Rulebook({ data, choice, act }: { data: FileData; choice: Choice; act: ActOnFile }) {
+  const { rulebook, newest, may } = choice;
   const older = newest.id !== rulebook.id;
   return (
     <>
@@ -60,7 +60,7 @@ function Rulebook({ data, choice, lead, act }: { data: FileData; choice: Choice;
           ", the newest."
         )}
       </p>
-      {older && lead && choice.submittedAt && !choice.withdrawnAt ? (
+      {older && may.lead && choice.submittedAt && !choice.withdrawnAt ? (
         <MoveForm choice={choice.id} name={data.name} version={newest.version} act={act} />
       ) : null}
     </>
@@ -90,7 +90,7 @@ function Promised({ data }: { data: FileData }) {
 }
 
 /** Every choice of the file: its place in time, what was chosen with it, the rulebook it stands on, and what the office may do. */
-export function Choices({ data, lead, acts }: { data: FileData; lead: boolean; acts: ChoiceActs }) {
+export function Choices({ data, acts }: { data: FileData; acts: ChoiceActs }) {
   return (
     <div className="office-form">
       <Promised data={data} />
@@ -103,8 +103,8 @@ export function Choices({ data, lead, acts }: { data: FileData; lead: boolean; a
               <span className="quiet">{standing(data, choice, result)}</span>
             </h2>
             <Facts data={data} choice={choice} result={result} />
-            <Rulebook data={data} choice={choice} lead={lead} act={acts.act} />
-            {choice.submittedAt && !choice.withdrawnAt && !choice.decision ? (
+            <Rulebook data={data} choice={choice} act={acts.act} />
+            {choice.may.work && choice.submittedAt && !choice.withdrawnAt && !choice.decision ? (
               <PlaceForm
                 choice={choice.id}
                 name={data.name || "the applicant"}
@@ -112,7 +112,7 @@ export function Choices({ data, lead, acts }: { data: FileData; lead: boolean; a
                 act={acts.act}
               />
             ) : null}
-            {choice.submittedAt && !choice.withdrawnAt && !choice.decision ? (
+            {choice.may.work && choice.submittedAt && !choice.withdrawnAt && !choice.decision ? (
               <Elsewhere
                 key={`${choice.rulebook.id} ${choice.offered.now.track}`}
                 choice={choice.id}

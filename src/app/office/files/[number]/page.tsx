@@ -61,7 +61,6 @@ export default async function FilePage({
       {show === "choices" ? (
         <Choices
           data={data}
-          lead={lead}
           acts={{
             act,
             extend: actions.extend.bind(null, number, data.id),

@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { RULEBOOK_READERS } from "../../../../core/rights/actor";
 import { webRuntime } from "../../../../runtime";
 import { ConfirmPress } from "../../../../ui/frame/confirm-press.client";
 import { CorrectScales } from "../../../../ui/standards/correct-scales.client";
@@ -14,13 +15,13 @@ import { correctScales, merge, storeInstitution, unlinkName } from "../instituti
 /** One institution of the register: what is known of it, what leads to it, and the files that name it. */
 export default async function Institution({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
-  const person = await requireStaff(`/office/institutions/${id}`, ["officer", "lead officer", "administrator"]);
+  const person = await requireStaff(`/office/institutions/${id}`, RULEBOOK_READERS);
   const page = await see(institutionPage, person.actor, { institutionId: id });
   if (!page) notFound();
   const { set } = await officeNow((await webRuntime()).pool);
   const others = await see(otherScales, person.actor, { institutionId: id });
   const scaleTitle = (key: string) => set.scales.find((s) => s.key === key)?.title.en ?? key;
-  const { version, written, files, changedAt: _, ...known } = page;
+  const { version, written, files, mayKeep: _keep, changedAt: _, ...known } = page;
   return (
     <div className="office-sheet wide">
       <p>
@@ -31,7 +32,7 @@ export default async function Institution({ params }: { params: Promise<{ id: st
         key={version}
         known={known}
         scales={set.scales.map((s) => ({ value: s.key, label: s.title.en }))}
-        mayChange
+        mayChange={page.mayKeep}
         store={storeInstitution.bind(null, { id, version })}
       />
       {written.length > 0 ? (
@@ -43,12 +44,14 @@ export default async function Institution({ params }: { params: Promise<{ id: st
             {written.map((w) => (
               <li key={w.id}>
                 {w.name}{" "}
-                <ConfirmPress
-                  action={unlinkName.bind(null, w.id)}
-                  label="It is another"
-                  question={`“${w.name}” no longer leads to ${page.name}. It stands among the unknown names again.`}
-                  locale="en"
-                />
+                {page.mayKeep ? (
+                  <ConfirmPress
+                    action={unlinkName.bind(null, w.id)}
+                    label="It is another"
+                    question={`“${w.name}” no longer leads to ${page.name}. It stands among the unknown names again.`}
+                    locale="en"
+                  />
+                ) : null}
               </li>
             ))}
           </ul>
@@ -91,10 +94,12 @@ export default async function Institution({ params }: { params: Promise<{ id: st
           ))}
         </ul>
       </section>
-      <section className="plan-part">
-        <h2>Stands twice?</h2>
-        <MergeForm id={id} name={page.name} merge={merge.bind(null, id)} />
-      </section>
+      {page.mayKeep ? (
+        <section className="plan-part">
+          <h2>Stands twice?</h2>
+          <MergeForm id={id} name={page.name} merge={merge.bind(null, id)} />
+        </section>
+      ) : null}
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import Link from "next/link";
+import { KEEPERS } from "../../../../core/rights/actor";
 import { webRuntime } from "../../../../runtime";
 import { InstitutionForm } from "../../../../ui/standards/institution-form.client";
 import { officeNow } from "../../../../views/view/office-now";
@@ -11,7 +12,7 @@ export default async function NewInstitution({
 }: {
   searchParams: Promise<{ name?: string; country?: string }>;
 }) {
-  await requireStaff("/office/institutions/new", ["officer", "lead officer", "administrator"]);
+  await requireStaff("/office/institutions/new", KEEPERS);
   const { name = "", country = "" } = await searchParams;
   const { set } = await officeNow((await webRuntime()).pool);
   return (

@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { RULEBOOK_READERS } from "../../../../core/rights/actor";
 import { registersOf } from "../../../../core/standards/reference-set";
 import { webRuntime } from "../../../../runtime";
 import { formatDate } from "../../../../text/format";
@@ -14,7 +15,7 @@ import { shareOne, storeDraft, throwAway } from "../rulebook.action";
 /** One rulebook: a draft to be written, or a published one to be read. */
 export default async function RulebookPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
-  const person = await requireStaff(`/office/rulebooks/${id}`, ["officer", "lead officer", "administrator"]);
+  const person = await requireStaff(`/office/rulebooks/${id}`, RULEBOOK_READERS);
   const [page, parts] = await Promise.all([
     see(rulebookPage, person.actor, { rulebookId: id }),
     see(sharedParts, person.actor, {}),

@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { RULEBOOK_READERS } from "../../../../core/rights/actor";
 import { Differences } from "../../../../ui/rulebook/differences";
 import { Effects } from "../../../../ui/rulebook/effects";
 import { PublishForm } from "../../../../ui/rulebook/publish-form.client";
@@ -14,7 +15,7 @@ export default async function StandardsChanges({
 }: {
   searchParams: Promise<{ version?: string; after?: string }>;
 }) {
-  const person = await requireStaff("/office/standards/changes", ["officer", "lead officer", "administrator"]);
+  const person = await requireStaff("/office/standards/changes", RULEBOOK_READERS);
   const query = await searchParams;
   const asked = Number(query.version);
   const page = await see(standards, person.actor, {

@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { RULEBOOK_READERS } from "../../../../../core/rights/actor";
 import { Differences } from "../../../../../ui/rulebook/differences";
 import { Effects } from "../../../../../ui/rulebook/effects";
 import { PublishForm } from "../../../../../ui/rulebook/publish-form.client";
@@ -47,7 +48,7 @@ export default async function ChangesPage({
   searchParams: Promise<{ after?: string }>;
 }) {
   const [{ id }, { after = null }] = await Promise.all([params, searchParams]);
-  const person = await requireStaff(`/office/rulebooks/${id}/changes`, ["officer", "lead officer", "administrator"]);
+  const person = await requireStaff(`/office/rulebooks/${id}/changes`, RULEBOOK_READERS);
   const page = await see(rulebookPage, person.actor, { rulebookId: id, after });
   if (!page) notFound();
   return (
