@@ -183,7 +183,6 @@ export const ACTS = {
   storeTemplate,
   submitApplication,
   takeFile,
-  tellAlreadyHasAccount: accounts.tellAlreadyHasAccount,
   tieAccount: accounts.tieAccount,
   undoJudgement: evidence.undoJudgement,
   uploadDocument,

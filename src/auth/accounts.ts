@@ -8,11 +8,10 @@ import {
   forgetGuess,
   openAccount,
   sendLink,
-  tellAlreadyHasAccount,
   tieAccount,
 } from "../acts/people/accounts";
 import type { Locale } from "../core/text/local-text";
-import { type Auth, LEAST_PASSWORD } from "./better-auth";
+import type { Auth } from "./better-auth";
 
 /**
  * What people do with accounts. No answer tells whether an address has an account: signing up twice and asking for a lost
@@ -29,33 +28,19 @@ const SOURCE = { method: "email-password" } as const;
 const CONSENT_VERSION = "2026-09-01";
 const email = z.email().max(320);
 
-export type AccountProblem = "badEmail" | "badPassword" | "passwordFromForm" | "badName" | "noConsent";
+export type AccountProblem = "badEmail" | "badName" | "noConsent";
 
 interface SignUp {
   readonly name: string;
   readonly email: string;
-  readonly password: string;
   readonly consent: boolean;
   readonly locale: Locale;
-}
-
-/** A password must not be built from what stands in the form. */
-function builtFrom(password: string, ...facts: readonly string[]): boolean {
-  const lower = password.toLowerCase();
-  return facts
-    .flatMap((f) => f.toLowerCase().split(/[\s@.]+/u))
-    .some((part) => part.length >= 5 && lower.includes(part));
 }
 
 export function signUpProblems(input: SignUp): readonly AccountProblem[] {
   return [
     ...(input.name.trim() === "" ? ["badName" as const] : []),
     ...(email.safeParse(input.email).success ? [] : ["badEmail" as const]),
-    ...(input.password.length < LEAST_PASSWORD
-      ? ["badPassword" as const]
-      : builtFrom(input.password, input.name, input.email)
-        ? ["passwordFromForm" as const]
-        : []),
     ...(input.consent ? [] : ["noConsent" as const]),
   ];
 }
@@ -78,18 +63,14 @@ async function makeUser(
   return id;
 }
 
-/** Opens an account and mails the confirming link; tells the owner of an address that has one already. */
-export async function signUp({ runtime, auth }: AccountContext, input: SignUp): Promise<void> {
-  const address = input.email.trim().toLowerCase();
-  // Hashed in both cases, so that the time does not tell whether the address is known.
-  const password = await (await auth.$context).password.hash(input.password);
-  const told = await runAct(runtime, tellAlreadyHasAccount, SYSTEM, { email: address });
-  if (!told.ok || told.value.known) return;
-  const accountId = await makeUser(auth, { email: address, name: input.name.trim(), emailVerified: false }, password);
+/**
+ * Asks for an account: whoever reads the mail chooses the password, so that nobody opens a door to somebody else's address. The owner of
+ * an address that has an account already is told.
+ */
+export async function signUp({ runtime }: Pick<AccountContext, "runtime">, input: SignUp): Promise<void> {
   await runAct(runtime, openAccount, SYSTEM, {
-    accountId,
     name: input.name.trim(),
-    email: address,
+    email: input.email.trim().toLowerCase(),
     locale: input.locale,
     consentVersion: CONSENT_VERSION,
   });
@@ -133,23 +114,26 @@ export async function askForLink(
   await runAct(runtime, sendLink, SYSTEM, { email: address.trim().toLowerCase().slice(0, 320), purpose });
 }
 
-export async function confirmAddress({ runtime, auth }: AccountContext, token: string): Promise<"done" | "ended"> {
-  const accepted = await runAct(runtime, acceptLink, VISITOR, { token, purpose: "confirm address" });
-  if (!accepted.ok || !accepted.value.accountId) return "ended";
-  const context = await auth.$context;
-  await context.internalAdapter.updateUser(accepted.value.accountId, { emailVerified: true });
-  return "done";
+interface Chosen {
+  readonly password: string;
+  /** As somebody who confirms their address wants to be addressed. */
+  readonly name?: string;
 }
 
-/** Sets a new password by a mailed link and ends all sessions. For a member of staff it makes the account on first use. */
-export async function setPassword(
+/**
+ * Sets a password by a mailed link, and ends all sessions: of an account that is confirmed with it, of one whose password was lost, or of
+ * somebody whom the office invited. The account is made on first use.
+ * @returns the address of the account, with which to sign in
+ */
+export async function usePasswordLink(
   { runtime, auth }: AccountContext,
   token: string,
-  password: string,
-): Promise<"done" | "ended"> {
+  purpose: "confirm address" | "set password",
+  chosen: Chosen,
+): Promise<{ readonly email: string } | "ended"> {
   const context = await auth.$context;
-  const hashed = await context.password.hash(password);
-  const accepted = await runAct(runtime, acceptLink, VISITOR, { token, purpose: "set password" });
+  const hashed = await context.password.hash(chosen.password);
+  const accepted = await runAct(runtime, acceptLink, VISITOR, { token, purpose, name: chosen.name });
   if (!accepted.ok) return "ended";
   const { personId, accountId, email: address, name } = accepted.value;
   const userId = accountId ?? (await makeUser(auth, { email: address, name, emailVerified: true }, hashed));
@@ -159,7 +143,7 @@ export async function setPassword(
     await context.internalAdapter.updateUser(userId, { emailVerified: true });
   }
   await context.internalAdapter.deleteUserSessions(userId);
-  return "done";
+  return { email: address };
 }
 
 export async function signOutEverywhere({ auth }: AccountContext, userId: string): Promise<void> {

@@ -4,15 +4,15 @@ import { drizzleAdapter } from "better-auth/adapters/drizzle";
 import { nextCookies } from "better-auth/next-js";
 import type { Database } from "../db/connection";
 import * as schema from "../db/schema";
+import { LEAST_PASSWORD } from "./passwords";
 
 /** OWASP's first choice for argon2id; the library's default algorithm is argon2id. */
 const ARGON2 = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
-export const LEAST_PASSWORD = 12;
 const SESSION_SECONDS = 14 * 24 * 3600;
 
 /**
  * The auth package, set up in one place. It owns accounts, credentials and sessions; links, mails, guesses and rights are ours,
- * so none of its own addresses is contactAt from outside.
+ * so none of its own addresses is reached from outside.
  */
 export function makeAuth(db: Database, settings: { readonly url: string; readonly secret: string }) {
   return betterAuth({

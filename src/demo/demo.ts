@@ -105,18 +105,18 @@ async function actorOf(runtime: Runtime, accountId: string): Promise<Actor> {
 /** An applicant with a confirmed account. */
 export async function makeApplicant(ctx: AccountContext, profile: Profile): Promise<Actor> {
   const name = [profile.given, profile.family].filter(Boolean).join(" ");
-  const accountId = await account(ctx, profile.email, name, true);
   await act(ctx.runtime, openAccount, SYSTEM, {
-    accountId,
     name,
     email: profile.email,
     locale: profile.locale,
     consentVersion: "2026-09-01",
   });
-  await act(ctx.runtime, acceptLink, VISITOR, {
+  const { personId } = await act(ctx.runtime, acceptLink, VISITOR, {
     token: await linkFor(ctx.runtime, profile.email),
     purpose: "confirm address",
   });
+  const accountId = await account(ctx, profile.email, name, true);
+  await act(ctx.runtime, tieAccount, SYSTEM, { personId, accountId });
   return actorOf(ctx.runtime, accountId);
 }
 

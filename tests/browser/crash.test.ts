@@ -8,7 +8,7 @@ import { freePort, removeCluster, startCluster } from "../../commands/cluster.mj
 import { launchWeb, launchWorker, noteProcesses, stopAll, untilWell } from "../../commands/processes.mjs";
 import { startApplication } from "../../src/acts/application/start-application";
 import { requestReference } from "../../src/acts/references/request-reference";
-import { confirmAddress, signUp } from "../../src/auth/accounts";
+import { signUp, usePasswordLink } from "../../src/auth/accounts";
 import { makeAuth } from "../../src/auth/better-auth";
 import { database, openPool } from "../../src/db/connection";
 import { migrateDatabase } from "../../src/db/migrate";
@@ -65,12 +65,13 @@ describe("kill -9 in the middle", () => {
     await signUp(accounts, {
       name: "Kit",
       email: "kit@people.example",
-      password: "seven quiet lanterns",
       consent: true,
       locale: "en",
     });
     const { rows } = await pool.query<{ link: string }>("select values->>'link' as link from message");
-    await confirmAddress(accounts, rows[0]?.link.replace("/link/", "") ?? "");
+    await usePasswordLink(accounts, rows[0]?.link.replace("/link/", "") ?? "", "confirm address", {
+      password: "seven quiet lanterns",
+    });
     const account = await pool.query<{ id: string }>("select account_id as id from person");
     const actor = (await identityOf(pool, account.rows[0]?.id ?? "", new Date()))?.actor;
     if (!actor) throw new Error("no applicant");

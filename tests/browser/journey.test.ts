@@ -56,22 +56,29 @@ describe("from sign-up to an accepted offer", () => {
     await page.getByLabel("Your name").waitFor();
     await page.getByLabel("Your name").fill("Maren Elisabeth");
     await page.getByLabel("E-mail").fill(email);
-    await page.getByLabel("Password", { exact: true }).fill("short");
     await page.getByRole("button", { name: "Open an account" }).click();
-    await page.getByText("The password needs at least 12 characters.").waitFor();
+    await page.getByText("Without your agreement we may not keep").waitFor();
     expect(await page.getByLabel("E-mail").inputValue()).toBe(email);
-    await page.getByLabel("Password", { exact: true }).fill("seven quiet lanterns");
     await page.getByLabel(/I agree that my data/).check();
     await page.getByRole("button", { name: "Open an account" }).click();
     await page.getByText("Look into your mailbox.").waitFor();
     await followMail(applicant, email, "Confirm your address");
     const link = page.url();
-    await page.getByRole("button", { name: "Confirm my address" }).click();
-    await page.getByText("Your address is confirmed.").waitFor();
+    expect(await page.getByLabel("Your name").inputValue()).toBe("Maren Elisabeth");
+    for (const [password, problem] of [
+      ["short", "The password needs at least 12 characters."],
+      ["password1234", "This password is guessed soon."],
+      ["maren is my name", "The password must not contain your name"],
+    ] as const) {
+      await page.getByLabel("Password", { exact: true }).fill(password);
+      await page.getByRole("button", { name: "Open my account" }).click();
+      await page.getByText(problem).waitFor();
+    }
+    await page.getByLabel("Password", { exact: true }).fill("seven quiet lanterns");
+    await page.getByRole("button", { name: "Open my account" }).click();
+    await page.getByRole("heading", { name: "Apply for MSc Estuary Science" }).waitFor();
     await page.goto(link);
     await page.getByText("This link has ended: it was used before").waitFor();
-    await signIn(applicant, email, "seven quiet lanterns");
-    await page.getByRole("heading", { name: "Apply for MSc Estuary Science" }).waitFor();
     await page.goto("/my");
     await page.getByText("You have not begun an application.").waitFor();
   });

@@ -177,7 +177,6 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   storeTemplate: ["system", ...OFFICE, "administrator"],
   submitApplication: OWNER,
   takeFile: OFFICERS,
-  tellAlreadyHasAccount: ONLY_SYSTEM,
   tieAccount: ONLY_SYSTEM,
   undoJudgement: OFFICERS,
   uploadDocument: OWNER,

@@ -59,30 +59,48 @@ async function mailNewLink(
   });
 }
 
-/** Makes the person behind a new account, records the consent and mails the link that confirms the address. Runs twice without harm. */
+/**
+ * Makes the person who asks for an account, records the consent and mails the link behind which the password is chosen. For an address
+ * that was never confirmed the link goes out again; the owner of one that was is told. Each time one mail goes, so that the answer is the
+ * same and takes as long.
+ */
 export const openAccount = defineAct({
   name: "open-account",
   input: z.object({
-    accountId: z.string(),
     name: z.string().trim().min(1).max(200),
     email: z.email(),
     locale: localeSchema,
     consentVersion: z.string(),
   }),
   may: (ctx) => ctx.actor.kind === "system",
-  run: async (ctx, { accountId, name, email, locale, consentVersion }) => {
+  run: async (ctx, { name, email, locale, consentVersion }) => {
     const [made] = await ctx.db
       .insert(person)
-      .values({ accountId, name, email, locale, createdAt: ctx.now })
+      .values({ name, email, locale, createdAt: ctx.now })
       .onConflictDoNothing()
-      .returning({ id: person.id });
-    if (!made) return done({ made: false });
-    await ctx.db
-      .insert(consent)
-      .values({ personId: made.id, textKey: "terms", textVersion: consentVersion, at: ctx.now });
-    await ctx.emit("open-account", null, { person: made.id });
-    await mailNewLink(ctx, { personId: made.id, email, name, locale }, "confirm address", "confirm-address");
-    return done({ made: true });
+      .returning();
+    if (made) {
+      await ctx.db
+        .insert(consent)
+        .values({ personId: made.id, textKey: "terms", textVersion: consentVersion, at: ctx.now });
+      await ctx.emit("open-account", null, { person: made.id });
+    }
+    const [known] = made ? [made] : await ctx.db.select().from(person).where(eq(person.email, email));
+    if (!known) throw new Error("a person went away while their account was opened");
+    const [staff] = await ctx.db.select({ id: grant.personId }).from(grant).where(eq(grant.personId, known.id));
+    if (known.confirmedAt === null && !staff) {
+      const to = { personId: known.id, email, name: known.name, locale: known.locale };
+      await mailNewLink(ctx, to, "confirm address", "confirm-address");
+    } else
+      await queueMail(ctx, {
+        applicationId: null,
+        personId: known.id,
+        toAddress: known.email,
+        locale: known.locale,
+        template: "already-has-account",
+        values: { name: known.name, link: "/lost-password" },
+      });
+    return done(null);
   },
 });
 
@@ -105,32 +123,17 @@ export const sendLink = defineAct({
   },
 });
 
-/** Tells the owner of an address that somebody tried to open a second account with it, and us whether there is an owner. */
-export const tellAlreadyHasAccount = defineAct({
-  name: "tell-already-has-account",
-  input: z.object({ email: z.email() }),
-  may: (ctx) => ctx.actor.kind === "system",
-  run: async (ctx, { email }) => {
-    const [to] = await ctx.db.select().from(person).where(eq(person.email, email));
-    if (to)
-      await queueMail(ctx, {
-        applicationId: null,
-        personId: to.id,
-        toAddress: to.email,
-        locale: to.locale,
-        template: "already-has-account",
-        values: { name: to.name, link: "/lost-password" },
-      });
-    return done({ known: to !== undefined });
-  },
-});
-
 /** Uses a mailed link, once: whoever comes second, or late, or with a replaced one, is told that it has ended. */
 export const acceptLink = defineAct({
   name: "accept-link",
-  input: z.object({ token: z.string().min(20).max(100), purpose: z.enum(["confirm address", "set password"]) }),
+  input: z.object({
+    token: z.string().min(20).max(100),
+    purpose: z.enum(["confirm address", "set password"]),
+    /** As somebody who confirms their address wants to be addressed: who asked for the account may have been somebody else. */
+    name: z.string().trim().min(1).max(200).optional(),
+  }),
   may: (ctx) => ctx.actor.kind === "visitor",
-  run: async (ctx, { token, purpose }) => {
+  run: async (ctx, { token, purpose, name }) => {
     const [link] = await ctx.db
       .update(mailLink)
       .set({ usedAt: ctx.now })
@@ -148,7 +151,10 @@ export const acceptLink = defineAct({
     // A link that arrived proves the address as well.
     await ctx.db
       .update(person)
-      .set({ confirmedAt: sql`coalesce(${person.confirmedAt}, ${ctx.now})` })
+      .set({
+        confirmedAt: sql`coalesce(${person.confirmedAt}, ${ctx.now})`,
+        ...(purpose === "confirm address" && name !== undefined ? { name } : {}),
+      })
       .where(eq(person.id, link.personId));
     const [owner] = await ctx.db.select().from(person).where(eq(person.id, link.personId));
     if (!owner) return refuse("not-found");

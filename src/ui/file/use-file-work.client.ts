@@ -1,10 +1,9 @@
-import { isSupplied } from "../../core/file/result";
-
-("use client");
+"use client";
 
 import { useEffect, useMemo, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { type RequirementPlace, readAnswerKey, requirementKey, resultKey } from "../../core/file/place";
+import { isSupplied } from "../../core/file/result";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import type { FileData } from "../../views/assessment/file-data";
 import { OUTSIDE_GRIDS } from "../frame/keys";

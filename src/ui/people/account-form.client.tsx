@@ -10,6 +10,8 @@ export interface AccountField {
   readonly kind: "text" | "email" | "password" | "check";
   readonly help?: string;
   readonly autoComplete?: string;
+  /** What stands in it at first. */
+  readonly initial?: string;
 }
 
 interface State {
@@ -96,7 +98,9 @@ function Problem({ id, text }: { id: string; text: string }) {
 
 export function AccountForm({ action, fields, hidden, submit, problems, done, unavailable, intro }: Props) {
   const [state, run, busy] = useActionState(action, { done: false, problems: [] });
-  const [values, setValues] = useState<Readonly<Record<string, string>>>({});
+  const [values, setValues] = useState<Readonly<Record<string, string>>>(() =>
+    Object.fromEntries(fields.map((field) => [field.name, field.initial ?? ""])),
+  );
   if (state.done) return <div role="status">{done}</div>;
   const away = state.problems.includes("unavailable") ? [unavailable] : [];
   const of = (name: string) => state.problems.map((code) => problems[code]).find((p) => p?.field === name)?.text;

@@ -5,19 +5,20 @@ import { redirect } from "next/navigation";
 import {
   type AccountContext,
   askForLink,
-  confirmAddress,
-  setPassword,
   signIn,
   signUp,
   signUpProblems,
+  usePasswordLink,
 } from "../../../auth/accounts";
-import { LEAST_PASSWORD } from "../../../auth/better-auth";
+import { passwordProblem } from "../../../auth/passwords";
 import { webRuntime } from "../../../runtime";
 import { landingHref } from "../../../ui/application/applicant-step";
 import { myApplication } from "../../../views/application/my-application";
 import { myApplications } from "../../../views/application/my-applications";
+import { type LinkPurpose, linkPurpose } from "../../../views/mail/link-purpose";
 import { type Identity, identityOf } from "../../../views/people/identity";
-import { LOCALE_COOKIE, locale, logDefect, networkAddress, see } from "../../request";
+import { LOCALE_COOKIE, locale, logDefect, networkAddress, see, VISITOR } from "../../request";
+import { safePath } from "../../safe-path";
 
 /** What a form of the account pages answers: problems by code, or that it is done. What was typed stays in the form. */
 export interface FormState {
@@ -50,7 +51,6 @@ export async function signUpAction(_: FormState, form: FormData): Promise<FormSt
   const input = {
     name: text(form, "name"),
     email: text(form, "email").trim(),
-    password: text(form, "password"),
     consent: form.get("consent") !== null,
     locale: await locale(),
   };
@@ -61,10 +61,6 @@ export async function signUpAction(_: FormState, form: FormData): Promise<FormSt
   const to = safePath(text(form, "to"));
   if (to) (await cookies()).set(WANTED_COOKIE, to, { httpOnly: true, sameSite: "lax", path: "/", maxAge: DAY_SECONDS });
   return DONE;
-}
-
-function safePath(to: string | undefined): string | null {
-  return to !== undefined && /^\/(?![/\\])/u.test(to) ? to : null;
 }
 
 /** Where somebody wanted to go before they had an account, kept over the mail and the first sign-in. */
@@ -83,21 +79,23 @@ async function landing(person: Identity | null): Promise<string> {
   return application ? landingHref(application.number, application.assessment) : "/my";
 }
 
-export async function signInAction(_: FormState, form: FormData): Promise<FormState> {
+/** Signs in with an address and its password, and goes where somebody wanted to go, or to what waits for them. */
+async function enter(address: string, password: string, to: string): Promise<FormState> {
   const [network, sent] = [await networkAddress().catch(() => null), await headers()];
-  const result = await whileThere((accounts) =>
-    signIn(accounts, text(form, "email"), text(form, "password"), network, sent),
-  );
+  const result = await whileThere((accounts) => signIn(accounts, address, password, network, sent));
   if (typeof result === "object") return result;
   if (result !== "signed in") return { done: false, problems: [result] };
   const { auth, pool } = await webRuntime();
-  const user = await (await auth.$context).internalAdapter.findUserByEmail(text(form, "email").trim().toLowerCase());
+  const user = await (await auth.$context).internalAdapter.findUserByEmail(address.trim().toLowerCase());
   const person = user ? await identityOf(pool, user.user.id, new Date()) : null;
   const office = (person?.actor.grants.length ?? 0) > 0;
   if (person && !office) (await cookies()).set(LOCALE_COOKIE, person.locale, { sameSite: "lax", path: "/" });
   const wanted = await wantedBefore();
-  redirect(safePath(text(form, "to")) ?? (office ? "/office" : (wanted ?? (await landing(person)))));
+  redirect(safePath(to) ?? (office ? "/office" : (wanted ?? (await landing(person)))));
 }
+
+export const signInAction = (_: FormState, form: FormData): Promise<FormState> =>
+  enter(text(form, "email"), text(form, "password"), text(form, "to"));
 
 const mailLink = async (form: FormData, purpose: Parameters<typeof askForLink>[2]): Promise<FormState> =>
   (await whileThere((accounts) => askForLink(accounts, text(form, "email"), purpose))) ?? DONE;
@@ -108,15 +106,33 @@ export const lostPasswordAction = async (_: FormState, form: FormData): Promise<
 export const sendAgainAction = async (_: FormState, form: FormData): Promise<FormState> =>
   mailLink(form, "confirm address");
 
-const afterLink = (result: "done" | "ended" | FormState): FormState =>
-  typeof result === "object" ? result : result === "done" ? DONE : { done: false, problems: ["linkEnded"] };
+const ENDED: FormState = { done: false, problems: ["linkEnded"] };
 
+/** Sets the password that stands in a form by the link that was mailed; who holds the link is known by it. */
+async function setByLink(
+  form: FormData,
+  purpose: LinkPurpose["purpose"],
+  name?: string,
+): Promise<{ readonly email: string; readonly password: string } | FormState> {
+  const [token, password] = [text(form, "token"), text(form, "password")];
+  const link = await whileThere(() => see(linkPurpose, VISITOR, { token }));
+  if (link && "done" in link) return link;
+  if (link?.purpose !== purpose) return ENDED;
+  const problem = passwordProblem(password, name ?? link.name, link.email);
+  const problems = [...(name === "" ? ["badName"] : []), ...(problem ? [problem] : [])];
+  if (problems.length > 0) return { done: false, problems };
+  const set = await whileThere((accounts) => usePasswordLink(accounts, token, purpose, { password, name }));
+  if (set === "ended") return ENDED;
+  return "done" in set ? set : { ...set, password };
+}
+
+/** Confirms an address with the password that is chosen now, and signs in with it. */
 export async function confirmAction(_: FormState, form: FormData): Promise<FormState> {
-  return afterLink(await whileThere((accounts) => confirmAddress(accounts, text(form, "token"))));
+  const set = await setByLink(form, "confirm address", text(form, "name").trim());
+  return "done" in set ? set : enter(set.email, set.password, "");
 }
 
 export async function setPasswordAction(_: FormState, form: FormData): Promise<FormState> {
-  const password = text(form, "password");
-  if (password.length < LEAST_PASSWORD) return { done: false, problems: ["badPassword"] };
-  return afterLink(await whileThere((accounts) => setPassword(accounts, text(form, "token"), password)));
+  const set = await setByLink(form, "set password");
+  return "done" in set ? set : DONE;
 }

@@ -19,20 +19,11 @@ export default async function SignUpPage({ searchParams }: { searchParams: Promi
         fields={[
           { name: "name", kind: "text", label: t("account.name"), help: t("account.nameHelp"), autoComplete: "name" },
           { name: "email", kind: "email", label: t("account.email"), autoComplete: "email" },
-          {
-            name: "password",
-            kind: "password",
-            label: t("account.password"),
-            help: t("account.passwordHelp"),
-            autoComplete: "new-password",
-          },
           { name: "consent", kind: "check", label: t("account.consent") },
         ]}
         problems={{
           badName: { text: t("account.badName"), field: "name" },
           badEmail: { text: t("account.badEmail"), field: "email" },
-          badPassword: { text: t("account.badPassword"), field: "password" },
-          passwordFromForm: { text: t("account.passwordFromForm"), field: "password" },
           noConsent: { text: t("account.noConsent"), field: "consent" },
         }}
         done={

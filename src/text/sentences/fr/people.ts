@@ -6,7 +6,8 @@ export const people: Readonly<Record<keyof typeof english, string>> = {
   "account.name": "Votre nom",
   "account.nameHelp": "Comme vous souhaitez être appelé. Le nom du passeport est demandé dans la candidature.",
   "account.password": "Mot de passe",
-  "account.passwordHelp": "Au moins 12 signes. Trois ou quatre mots conviennent.",
+  "account.passwordHelp":
+    "Au moins 12 caractères, sans votre nom ni votre adresse, et pas un mot de passe vite deviné. Trois ou quatre mots conviennent bien.",
   "account.consent":
     "J’accepte que mes données soient conservées pour ma candidature (conditions du 1er septembre 2026).",
   "account.signUp": "Ouvrir un compte",
@@ -27,10 +28,9 @@ export const people: Readonly<Record<keyof typeof english, string>> = {
   "account.setPassword": "Enregistrer le mot de passe",
   "account.setPasswordDone":
     "Votre nouveau mot de passe est enregistré et vous avez été déconnecté partout. Connectez-vous maintenant.",
-  "account.confirmTitle": "Confirmez votre adresse",
-  "account.confirmIntro": "Appuyez sur le bouton pour confirmer que cette boîte est la vôtre.",
-  "account.confirm": "Confirmer mon adresse",
-  "account.confirmed": "Votre adresse est confirmée. Connectez-vous pour commencer.",
+  "account.confirmTitle": "Confirmez votre adresse et choisissez un mot de passe",
+  "account.confirmIntro": "Ceci ouvre le compte de {email}. Si vous ne l’avez pas demandé, fermez cette page.",
+  "account.confirm": "Ouvrir mon compte",
   "account.title": "Votre compte",
   "account.everywhere": "Se déconnecter partout",
   "account.everywhereHelp": "Met fin à toutes les sessions sur tous les appareils, celle-ci comprise.",
@@ -45,6 +45,7 @@ export const people: Readonly<Record<keyof typeof english, string>> = {
     "Ce lien a pris fin : il a déjà servi, a été remplacé par un plus récent ou est trop ancien. Demandez-en un nouveau.",
   "account.badEmail": "Ce n’est pas une adresse de courriel. Il faut un nom, un @ et un domaine.",
   "account.badPassword": "Le mot de passe doit avoir au moins 12 signes.",
+  "account.passwordGuessed": "Ce mot de passe se devine vite. Prenez trois ou quatre mots sans lien entre eux.",
   "account.passwordFromForm": "Le mot de passe ne doit contenir ni votre nom ni votre adresse.",
   "account.badName": "Écrivez votre nom.",
   "account.noConsent": "Sans votre accord nous ne pouvons pas conserver de candidature. Cochez la case pour continuer.",

@@ -10,34 +10,49 @@ export default async function LinkPage({ params }: { params: Promise<{ token: st
   const { token } = await params;
   const language = await locale();
   const t = (key: Parameters<typeof sentence>[1]) => sentence(language, key);
-  const purpose = await see(linkPurpose, VISITOR, { token });
-  const toSignIn = (
-    <p>
-      <Link href="/sign-in">{t("account.signIn")}</Link>
-    </p>
-  );
-  if (purpose === "confirm address")
+  const link = await see(linkPurpose, VISITOR, { token });
+  const password = (label: string) =>
+    ({
+      name: "password",
+      kind: "password",
+      label,
+      help: t("account.passwordHelp"),
+      autoComplete: "new-password",
+    }) as const;
+  const problems = {
+    badName: { text: t("account.badName"), field: "name" },
+    badPassword: { text: t("account.badPassword"), field: "password" },
+    passwordFromForm: { text: t("account.passwordFromForm"), field: "password" },
+    passwordGuessed: { text: t("account.passwordGuessed"), field: "password" },
+    linkEnded: { text: t("account.linkEnded") },
+  };
+  if (link?.purpose === "confirm address")
     return (
       <div className="sheet narrow">
         <h1>{t("account.confirmTitle")}</h1>
         <AccountForm
           unavailable={t("account.unavailable")}
           action={confirmAction}
-          intro={t("account.confirmIntro")}
+          intro={sentence(language, "account.confirmIntro", { email: link.email })}
           hidden={{ token }}
           submit={t("account.confirm")}
-          fields={[]}
-          problems={{ linkEnded: { text: t("account.linkEnded") } }}
-          done={
-            <>
-              <p>{t("account.confirmed")}</p>
-              {toSignIn}
-            </>
-          }
+          fields={[
+            {
+              name: "name",
+              kind: "text",
+              label: t("account.name"),
+              help: t("account.nameHelp"),
+              autoComplete: "name",
+              initial: link.name,
+            },
+            password(t("account.password")),
+          ]}
+          problems={problems}
+          done={null}
         />
       </div>
     );
-  if (purpose === "set password")
+  if (link?.purpose === "set password")
     return (
       <div className="sheet narrow">
         <h1>{t("account.lostTitle")}</h1>
@@ -46,23 +61,14 @@ export default async function LinkPage({ params }: { params: Promise<{ token: st
           action={setPasswordAction}
           hidden={{ token }}
           submit={t("account.setPassword")}
-          fields={[
-            {
-              name: "password",
-              kind: "password",
-              label: t("account.newPassword"),
-              help: t("account.passwordHelp"),
-              autoComplete: "new-password",
-            },
-          ]}
-          problems={{
-            badPassword: { text: t("account.badPassword"), field: "password" },
-            linkEnded: { text: t("account.linkEnded") },
-          }}
+          fields={[password(t("account.newPassword"))]}
+          problems={problems}
           done={
             <>
               <p>{t("account.setPasswordDone")}</p>
-              {toSignIn}
+              <p>
+                <Link href="/sign-in">{t("account.signIn")}</Link>
+              </p>
             </>
           }
         />
