@@ -6,6 +6,7 @@ import { acceptEvidence, returnEvidence } from "../../src/acts/evidence/judge-ev
 import { removeDocument, setAsideTwin } from "../../src/acts/evidence/remove-document";
 
 import { supplyForApplicant, uploadDocument } from "../../src/acts/evidence/upload-document";
+import { MOST_AT_REQUIREMENT } from "../../src/core/evidence/limits";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { file } from "../../src/views/assessment/file";
@@ -44,6 +45,23 @@ describe("documents", () => {
     pages: 1,
     marks: [],
   });
+  it("of one requirement are not more than can be read, and one that is taken out makes room", async () => {
+    const begun = await begunFile(world, roundId);
+    const send = (i: number) =>
+      runAct(world.runtime, uploadDocument, begun.owner, {
+        ...sheet(`%PDF-1.4 page ${i}`),
+        applicationId: begun.applicationId,
+      });
+    for (let i = 0; i < MOST_AT_REQUIREMENT; i += 1) expect((await send(i)).ok).toBe(true);
+    expect(await send(99)).toMatchObject({ ok: false, details: { document: "too_many" } });
+    const [first] = (await lookAt(world, begun.applicationId)).loaded.facts.evidence;
+    await must(world, removeDocument, begun.owner, {
+      applicationId: begun.applicationId,
+      evidenceId: first?.id ?? "",
+    });
+    expect((await send(99)).ok).toBe(true);
+  });
+
   const supply = (text: string, name?: string) => must(world, uploadDocument, owner, sheet(text, name));
   const motivation = async (id = applicationId) => {
     const { result, loaded } = await lookAt(world, id);

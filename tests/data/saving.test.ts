@@ -55,6 +55,32 @@ describe("saving the form", () => {
     expect(await stored("contact")).toEqual({ town: ["Nickerie", 2] });
   });
 
+  it("takes no more lines than the list has room for, a removed one makes room, and what is there may be changed", async () => {
+    const { loaded } = await lookAt(world, applicationId);
+    const most = Object.values(loaded.rulebooks)[0]?.body.sections.find((s) => s.key === "courses")?.repeats?.max ?? 0;
+    const line = (i: number, title = `Course ${i}`, seen = 0) => change(`courses/line-${i}/title`, title, seen);
+    const states = async (...changes: ReturnType<typeof change>[]) => {
+      const all = results(await save(...changes));
+      return typeof all === "string" ? all : all.map((r) => (r.state === "refused" ? r.why : r.state));
+    };
+    expect(await states(...Array.from({ length: most + 2 }, (_, i) => line(i)))).toEqual([
+      ...Array.from({ length: most }, () => "saved"),
+      "too-many",
+      "too-many",
+    ]);
+    expect(await states(line(most), line(0, "Another title", 1))).toEqual(["too-many", "saved"]);
+    const removed = [{ scope: "file", section: "courses", entry: "line-1" }];
+    await must(world, saveAnswers, owner, { applicationId, removed });
+    expect(await states(line(most))).toEqual(["saved"]);
+  });
+
+  it("knows no lines outside lists, and nothing of a list beside its lines", async () => {
+    expect(results(await save(change("contact/line-1/town", "Here"), change("courses//title", "There")))).toEqual([
+      { state: "refused", why: "unknown" },
+      { state: "refused", why: "unknown" },
+    ]);
+  });
+
   it("shows both values to a window that has not seen the other one's, and overwrites neither", async () => {
     await save(change("contact//town", "Here"));
     await save(change("contact//town", "There", 1));

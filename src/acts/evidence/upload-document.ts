@@ -1,5 +1,6 @@
 import { and, isNull } from "drizzle-orm";
 import { z } from "zod";
+import { MOST_AT_REQUIREMENT, MOST_IN_FILE } from "../../core/evidence/limits";
 import { growingSections, maySupply } from "../../core/evidence/may-supply";
 import { type RequirementPlace, requirementPlace } from "../../core/file/place";
 import { evidence } from "../../db/schema";
@@ -37,6 +38,15 @@ function fits(file: OpenFile, requirement: string, { picture }: LookedAt): boole
 async function take(ctx: ActContext, file: OpenFile, document: z.output<typeof input>) {
   const place = placeOf(document);
   if (!fits(file, place.requirement, document)) return refuse("document-refused", { document: "picture_only" });
+  const here = file.facts.evidence.filter(
+    (e) => e.requirement === place.requirement && e.scope === place.scope && e.entry === place.entry,
+  );
+  const { rows } = await ctx.client.query<{ kept: number }>(
+    "select count(*)::int as kept from upload where application_id = $1",
+    [file.id],
+  );
+  if (here.length >= MOST_AT_REQUIREMENT || (rows[0]?.kept ?? 0) >= MOST_IN_FILE)
+    return refuse("document-refused", { document: "too_many" });
   const uploadId = await storeUpload(ctx, file.id, document);
   await replaceOld(ctx, file, place);
   await ctx.db

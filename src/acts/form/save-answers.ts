@@ -82,17 +82,31 @@ const unfit = (value: Json): SaveRefusal | null =>
 interface Target {
   readonly section: Section;
   readonly field: Field | null;
+  /** How many entries the list takes, by whichever of the choices takes most; null outside lists. */
+  readonly most: number | null;
 }
 
-function findTarget(file: OpenFile, change: Pick<Change, "scope" | "section" | "field">): Target | null {
-  for (const choice of file.facts.choices) {
-    if (change.scope !== "file" && change.scope !== choice.id) continue;
-    const section = file.rulebooks[choice.rulebookId]?.body.sections.find(
-      (s) => s.key === change.section && (s.scope === "file") === (change.scope === "file"),
+function sectionsAt(file: OpenFile, change: Pick<Change, "scope" | "section">): readonly Section[] {
+  return file.facts.choices
+    .filter((choice) => change.scope === "file" || change.scope === choice.id)
+    .flatMap(
+      (choice) =>
+        file.rulebooks[choice.rulebookId]?.body.sections.find(
+          (s) => s.key === change.section && (s.scope === "file") === (change.scope === "file"),
+        ) ?? [],
     );
-    if (!section) continue;
-    const field = section.fields.find((f) => f.key === change.field);
-    if (field || (section.repeats && change.field === COMPLETE_FIELD)) return { section, field: field ?? null };
+}
+
+/** Where a change goes: a field of an entry in a list, one outside lists, or the word that a list is whole. */
+function findTarget(file: OpenFile, change: Pick<Change, "scope" | "section" | "entry" | "field">): Target | null {
+  const sections = sectionsAt(file, change);
+  for (const section of sections) {
+    const inList = section.repeats !== undefined;
+    const field = section.fields.find((f) => f.key === change.field) ?? null;
+    const ofList = inList && change.entry === "" && change.field === COMPLETE_FIELD;
+    if (!ofList && (field === null || inList === (change.entry === ""))) continue;
+    const most = inList ? Math.max(...sections.map((s) => s.repeats?.max ?? 0)) : null;
+    return { section, field, most };
   }
   return null;
 }
@@ -117,15 +131,35 @@ interface Stored {
 /** What stands in the form, answers that sleep included, and the last version of places that were emptied: removed entries come back. */
 interface FormState {
   readonly stored: ReadonlyMap<string, Stored>;
+  /** The entries of each list, those that come with these changes included. */
+  readonly entries: Map<string, Set<string>>;
   readonly former: ReadonlyMap<string, number>;
+}
+
+function entriesOf(all: Map<string, Set<string>>, list: Pick<Change, "scope" | "section">): Set<string> {
+  const known = all.get(sectionKey(list)) ?? new Set();
+  all.set(sectionKey(list), known);
+  return known;
+}
+
+/** Whether an entry has room in its list; one that is there already has. */
+function hasRoom({ entries }: FormState, change: Change, most: number | null): boolean {
+  if (change.entry === "" || most === null) return true;
+  const known = entriesOf(entries, change);
+  if (!known.has(change.entry) && known.size >= most) return false;
+  known.add(change.entry);
+  return true;
 }
 
 async function formState(ctx: ActContext, file: OpenFile, changes: readonly Change[]): Promise<FormState> {
   const stored = new Map(
     [...file.facts.answers, ...file.asleep].map((a) => [answerKey(a), { version: a.version, value: a.value }]),
   );
+  const entries = new Map<string, Set<string>>();
+  for (const { scope, section, entry } of [...file.facts.answers, ...file.asleep])
+    if (entry !== "") entriesOf(entries, { scope, section }).add(entry);
   const fresh = changes.filter((c) => !stored.has(answerKey(c)));
-  if (fresh.length === 0) return { stored, former: new Map() };
+  if (fresh.length === 0) return { stored, entries, former: new Map() };
   const former = await ctx.db
     .select({
       scope: answerVersion.scope,
@@ -143,7 +177,7 @@ async function formState(ctx: ActContext, file: OpenFile, changes: readonly Chan
       ),
     )
     .groupBy(answerVersion.scope, answerVersion.section, answerVersion.entry, answerVersion.field);
-  return { stored, former: new Map(former.map((row) => [answerKey(row), row.version ?? 0])) };
+  return { stored, entries, former: new Map(former.map((row) => [answerKey(row), row.version ?? 0])) };
 }
 
 interface Write extends Change {
@@ -168,6 +202,7 @@ function judge(
     return refused("locked");
   const unfitting = unfit(change.value);
   if (unfitting) return refused(unfitting);
+  if (!hasRoom(state, change, target.most)) return refused("too-many");
   const issue = target.field
     ? checkValue(
         target.field,

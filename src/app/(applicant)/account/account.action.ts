@@ -94,8 +94,9 @@ async function enter(address: string, password: string, to: string): Promise<For
   redirect(safePath(to) ?? (office ? "/office" : (wanted ?? (await landing(person)))));
 }
 
-export const signInAction = (_: FormState, form: FormData): Promise<FormState> =>
-  enter(text(form, "email"), text(form, "password"), text(form, "to"));
+export async function signInAction(_: FormState, form: FormData): Promise<FormState> {
+  return enter(text(form, "email"), text(form, "password"), text(form, "to"));
+}
 
 const mailLink = async (form: FormData, purpose: Parameters<typeof askForLink>[2]): Promise<FormState> =>
   (await whileThere((accounts) => askForLink(accounts, text(form, "email"), purpose))) ?? DONE;

@@ -56,6 +56,8 @@ export const evidence = {
   "doc.refused.too_many_pages": "This PDF has more than 200 pages. Send only the pages that belong here.",
   "doc.refused.too_many_pixels":
     "This picture has more points than we can read. Save it smaller, at 300 dots an inch, say.",
+  "doc.refused.too_many":
+    "There are as many documents here as we can keep. Take one out first, or put several into one PDF.",
   "doc.refused.too_hard":
     "This file is made in a way that takes too much work to open. Print it to PDF and choose that copy.",
   "doc.refused.busy": "Too many documents are coming in just now. Wait a minute and choose the file again.",

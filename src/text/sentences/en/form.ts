@@ -96,6 +96,7 @@ export const form = {
     "“{value}”, in another part of this application: open it and choose there which of two values counts.",
   "save.held.locked": "This part was submitted and can no longer be changed. What you typed is not saved:",
   "save.held.unknown": "The form no longer asks for this. What you typed is not saved:",
+  "save.held.too-many": "This list takes no more lines. Take another one out first; until then this is not saved:",
   "save.held.too-long": "This is longer than the form can keep. Shorten it; until then it is not saved:",
   "save.held.unreadable": "This holds a character that cannot be kept. Type it anew; until then it is not saved:",
   "save.signedOut":

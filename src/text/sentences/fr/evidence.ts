@@ -64,6 +64,8 @@ export const evidence: Readonly<Record<keyof typeof english, string>> = {
   "doc.refused.too_many_pages": "Ce PDF a plus de 200 pages. N’envoyez que celles qui vont ici.",
   "doc.refused.too_many_pixels":
     "Cette image a plus de points que nous ne pouvons en lire. Enregistrez-la plus petite, par exemple à 300 points par pouce.",
+  "doc.refused.too_many":
+    "Il y a ici autant de documents que nous pouvons en garder. Retirez-en un d’abord, ou réunissez-les en un PDF.",
   "doc.refused.too_hard":
     "Ce fichier est fait d’une manière qui demande trop de travail pour l’ouvrir. Imprimez-le en PDF et choisissez cette copie.",
   "doc.refused.busy":

@@ -101,6 +101,8 @@ export const form: Readonly<Record<keyof typeof english, string>> = {
   "save.held.locked":
     "Cette partie a été envoyée et ne peut plus être changée. Ce que vous avez écrit n’est pas enregistré :",
   "save.held.unknown": "Le formulaire ne demande plus ceci. Ce que vous avez écrit n’est pas enregistré :",
+  "save.held.too-many":
+    "Cette liste n’accepte pas plus de lignes. Retirez-en une d’abord ; d’ici là ceci n’est pas enregistré :",
   "save.held.too-long":
     "C’est plus long que ce que le formulaire peut garder. Raccourcissez ; d’ici là ce n’est pas enregistré :",
   "save.held.unreadable":
