@@ -134,6 +134,7 @@ export const ACTS = {
   tryFileAgain,
   recordPayment: payments.recordPayment,
   releaseDecision: decisions.releaseDecision,
+  tryMailAgain: messages.tryMailAgain,
   releaseStuckMessages: messages.releaseStuckMessages,
   remindDrafts,
   remindOpenings,

@@ -15,7 +15,7 @@ import type { Locale } from "../core/text/local-text";
 import { describeDefect, isOutage } from "../db/defects";
 import { JOBS, type JobName, type JobPayload } from "../db/queue";
 import type { Workshop } from "../formats/workshop/workshop";
-import type { MailService } from "../outside/mail";
+import type { MailResult, MailService } from "../outside/mail";
 import type { ExaminationRegistry } from "../outside/registry";
 import { renderMail } from "../text/words/render-mail";
 import { agedFiles } from "../views/assessment/aged-files";
@@ -44,9 +44,9 @@ const LANES = 2;
 async function sendMessage(
   { runtime, mail, baseUrl }: JobContext,
   { messageId }: JobPayload<"send-message">,
-): Promise<void> {
+): Promise<MailResult["result"] | null> {
   const claimed = await runAct(runtime, claimMessage, SYSTEM, { messageId });
-  if (!claimed.ok || !claimed.value) return;
+  if (!claimed.ok || !claimed.value) return null;
   const { toAddress, template, locale, values, attempts } = claimed.value;
   const rendered = renderMail(locale as Locale, template, values, baseUrl); // written by ourselves from a checked locale
   const outcome = await mail.send({ messageId, to: toAddress, ...rendered });
@@ -56,12 +56,20 @@ async function sendMessage(
     result: outcome.result,
     failure: outcome.result === "sent" ? null : outcome.failure,
   });
+  return outcome.result;
 }
+
+/** So many that fail one after the other mean that the server is away: the rest waits for its next minute. */
+const FAILING_TOGETHER = 3;
 
 /** Sends whatever is due and was missed: a worker may have been killed between the act and the job. */
 async function sweepMessages(ctx: JobContext): Promise<void> {
   await runAct(ctx.runtime, releaseStuckMessages, SYSTEM, {});
-  for (const messageId of await dueMessages(ctx.runtime.pool, ctx.runtime.now())) await sendMessage(ctx, { messageId });
+  let failing = 0;
+  for (const messageId of await dueMessages(ctx.runtime.pool, ctx.runtime.now())) {
+    failing = (await sendMessage(ctx, { messageId })) === "failed" ? failing + 1 : 0;
+    if (failing >= FAILING_TOGETHER) return;
+  }
 }
 
 /** Assesses some files together. Where one of them cannot be, it is found by halves and set aside, and the others go on. */
@@ -157,7 +165,8 @@ async function matchOwnerResults({ runtime }: JobContext, payload: JobPayload<"m
 export async function runJob(ctx: JobContext, name: JobName, payload: unknown): Promise<void> {
   switch (name) {
     case "send-message":
-      return sendMessage(ctx, JOBS["send-message"].parse(payload));
+      await sendMessage(ctx, JOBS["send-message"].parse(payload));
+      return;
     case "sweep-messages":
       return sweepMessages(ctx);
     case "reassess-aged":

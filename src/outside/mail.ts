@@ -1,6 +1,6 @@
 import nodemailer from "nodemailer";
 
-/** The port to a mail service. A refused address is final; any other failure may be tried again. */
+/** The port to a mail service. An address that the receiving server does not know is final; any other failure may be tried again. */
 export interface OutgoingMail {
   readonly messageId: string;
   readonly to: string;
@@ -38,9 +38,10 @@ export function smtpMail(url: string, from: string): MailService {
         await transport.sendMail({ from, to, subject, text: body, messageId: `<${messageId}@unvex>` });
         return { result: "sent" };
       } catch (error) {
-        const code =
-          typeof error === "object" && error !== null && "responseCode" in error ? Number(error.responseCode) : 0;
-        return { result: code >= PERMANENT ? "refused" : "failed", failure: `SMTP ${code || "connection"}` };
+        const { responseCode = 0, command = "connection" } = error as { responseCode?: number; command?: string }; // the package's errors say both
+        // Only of whom the mail is for can the server say that there is nobody: not knowing us, or not now, is no word about them.
+        const refused = responseCode >= PERMANENT && command === "RCPT TO";
+        return { result: refused ? "refused" : "failed", failure: `SMTP ${command} ${responseCode || ""}`.trim() };
       }
     },
   };

@@ -25,6 +25,7 @@ import { formPreview } from "./form/form-preview";
 import { selfCheck } from "./form/self-check";
 import { linkPurpose } from "./mail/link-purpose";
 import { fileMessages, myMessages, tray } from "./mail/messages";
+import { waitingMail } from "./mail/waiting-mail";
 import { staff } from "./people/staff";
 import { referencePage } from "./references/reference-page";
 import { ownerListLook, ownerLists } from "./results/owner-lists";
@@ -81,6 +82,7 @@ export const VIEWS = {
   referencePage,
   registerTable,
   resultsFile,
+  waitingMail,
   uploadPlace,
   rulebookPage,
   rulebooks,

@@ -1,11 +1,19 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { claimMessage, LEASE_MS, releaseStuckMessages, reportMessage } from "../../src/acts/mail/messages";
+import {
+  claimMessage,
+  LEASE_MS,
+  releaseStuckMessages,
+  reportMessage,
+  tryMailAgain,
+} from "../../src/acts/mail/messages";
 import { openPool } from "../../src/db/connection";
 import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { type JobContext, runJob } from "../../src/jobs/handlers";
 import { type MailService, smtpMail } from "../../src/outside/mail";
+import { waitingMail } from "../../src/views/mail/waiting-mail";
+import { readView } from "../../src/views/view/view";
 import { type SlowSmtp, slowSmtp } from "../support/slow-smtp";
-import { must, NO_REGISTRY, openWorld, SYSTEM, type World } from "../support/world";
+import { makePerson, must, NO_REGISTRY, openWorld, SYSTEM, type World } from "../support/world";
 
 /** A mail is sent by one sender at a time, however late it is and however slow the server that takes it. */
 describe("mail", () => {
@@ -96,5 +104,68 @@ describe("mail", () => {
     expect(await state(id)).toBe("sending");
     await must(world, reportMessage, SYSTEM, { messageId: id, attempt: 2, result: "failed" });
     expect(await state(id)).toBe("queued");
+  });
+
+  /** A worker whose mail server is away, or back. */
+  const server = { away: true, sent: 0 };
+  const unsteady = () =>
+    worker({
+      send: async () => {
+        if (server.away) return { result: "failed", failure: "SMTP connection" };
+        server.sent += 1;
+        return { result: "sent" };
+      },
+    });
+  const MINUTE = 60_000;
+  /** Sweeps minute by minute, as the worker does. */
+  const pass = async (jobs: JobContext, minutes: number) => {
+    for (let minute = 0; minute < minutes; minute += 5) {
+      world.later(5 * MINUTE);
+      await runJob(jobs, "sweep-messages", {});
+    }
+  };
+
+  it("goes out once the server is back, which was away for a day", async () => {
+    server.away = true;
+    server.sent = 0;
+    const jobs = unsteady();
+    const id = await overdue();
+    await pass(jobs, 24 * 60);
+    expect(await state(id)).toBe("queued");
+    server.away = false;
+    await pass(jobs, 65);
+    expect([await state(id), server.sent]).toEqual(["sent", 1]);
+  });
+
+  it("is given up after three days, which says nothing of the address, and is tried again when somebody says so", async () => {
+    server.away = true;
+    server.sent = 0;
+    const jobs = unsteady();
+    const id = await overdue();
+    await pass(jobs, 73 * 60);
+    expect(await state(id)).toBe("failed");
+    const administrator = await makePerson(world, "Administrator", ["administrator"]);
+    const seen = async () => readView(world.runtime, waitingMail, administrator, {});
+    expect(await seen()).toMatchObject([
+      { id, to: "c@people.example", failure: "SMTP connection", nextAt: null, refused: false },
+    ]);
+    server.away = false;
+    expect(await must(world, tryMailAgain, administrator, { messageId: null })).toEqual({ count: 1 });
+    await runJob(jobs, "sweep-messages", {});
+    expect([await state(id), server.sent, await seen()]).toEqual(["sent", 1, []]);
+  });
+
+  it("waits with the others while nothing goes out: a sweep does not knock at the server for each of them", async () => {
+    server.away = true;
+    let knocks = 0;
+    const jobs = worker({
+      send: async () => {
+        knocks += 1;
+        return { result: "failed", failure: "SMTP connection" };
+      },
+    });
+    for (let i = 0; i < 10; i += 1) await overdue();
+    await runJob(jobs, "sweep-messages", {});
+    expect(knocks).toBe(3);
   });
 });

@@ -152,6 +152,7 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   recordPayment: ONLY_SYSTEM,
   releaseDecision: ["lead officer"],
   releaseStuckMessages: ONLY_SYSTEM,
+  tryMailAgain: ["administrator"],
   remindDrafts: ONLY_SYSTEM,
   eraseDrafts: ONLY_SYSTEM,
   removeDocument: OWNER,
@@ -230,6 +231,7 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   sharedParts: READERS,
   staff: ["administrator"],
   troubledFiles: ["administrator"],
+  waitingMail: ["administrator"],
   // No statement of this file is like another: likeness.test.ts asks for one that is.
   statementComparison: [],
   writerLikeness: [],

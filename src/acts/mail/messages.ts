@@ -1,13 +1,14 @@
-import { and, eq, lte, sql } from "drizzle-orm";
+import { and, eq, inArray, isNotNull, lte, sql } from "drizzle-orm";
 import { z } from "zod";
 import { sendAgainInput } from "../../core/mail/inputs";
+import { pauseAfter, TRIED_FOR_MS } from "../../core/mail/retry";
+import { holds } from "../../core/rights/actor";
+import { enqueue } from "../../db/queue";
 import { message, trayMail } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
 import { settleFile } from "../act/settle";
 import { mailApplicant, type Template } from "./queue-mail";
-
-const MOST_ATTEMPTS = 8;
 
 /** So long a claimed mail belongs to its sender. The mail service gives up long before. */
 export const LEASE_MS = 15 * 60_000;
@@ -45,8 +46,8 @@ async function giveUp(ctx: ActContext, applicationId: string, template: string, 
 
 /**
  * Reports how sending went. A sent mail keeps its words but no longer its link; a refused address makes what was asked there
- * undeliverable, which puts the turn back to the applicant; any other failure is tried again, up to a limit. That it was sent counts
- * whoever says it; that it was not, only from the sender whose claim it is.
+ * undeliverable, which puts the turn back to the applicant; any other failure says nothing of the address, and is tried again with growing
+ * pauses for days. That it was sent counts whoever says it; that it was not, only from the sender whose claim it is.
  */
 export const reportMessage = defineAct({
   name: "report-message",
@@ -69,14 +70,40 @@ export const reportMessage = defineAct({
         .set({ state: "sent", sentAt: ctx.now, values: kept })
         .where(eq(message.id, messageId));
     else {
-      const over = result === "refused" || row.attempts >= MOST_ATTEMPTS;
+      const refused = result === "refused";
+      const failingSince = row.failingSince ?? ctx.now;
+      const next = new Date(ctx.now.getTime() + pauseAfter(row.attempts));
+      const over = refused || next.getTime() - failingSince.getTime() > TRIED_FOR_MS;
       await ctx.db
         .update(message)
-        .set({ state: over ? "failed" : "queued", failure })
+        .set({ state: over ? "failed" : "queued", failure: failure ?? "not said", failingSince, refused, dueAt: next })
         .where(eq(message.id, messageId));
-      if (over && row.applicationId) await giveUp(ctx, row.applicationId, row.template, row.toAddress);
+      if (refused && row.applicationId) await giveUp(ctx, row.applicationId, row.template, row.toAddress);
     }
     return done(null);
+  },
+});
+
+/** Has mails that could not be handed over tried again at once: one, or all of them but those whose address is not known. */
+export const tryMailAgain = defineAct({
+  name: "try-mail-again",
+  input: z.object({ messageId: z.uuid().nullable() }),
+  may: ({ actor }) => holds(actor, ["administrator"]),
+  run: async (ctx, { messageId }) => {
+    const tried = await ctx.db
+      .update(message)
+      .set({ state: "queued", dueAt: ctx.now, failingSince: null })
+      .where(
+        and(
+          isNotNull(message.failure),
+          inArray(message.state, ["queued", "failed"]),
+          messageId === null ? eq(message.refused, false) : eq(message.id, messageId),
+        ),
+      )
+      .returning({ id: message.id });
+    await ctx.emit("try-mail-again", null, { message: messageId, count: tried.length });
+    await enqueue(ctx.boss, ctx.client, "sweep-messages", {});
+    return done({ count: tried.length });
   },
 });
 

@@ -18,7 +18,12 @@ export default async function OfficeLayout({ children }: { children: ReactNode }
           { href: "/office/rulebooks", word: "Rulebooks" },
         ]
       : []),
-    ...(holds(person.actor, ["administrator"]) ? [{ href: "/office/people", word: "Settings" }] : []),
+    ...(holds(person.actor, ["administrator"])
+      ? [
+          { href: "/office/mail", word: "Mail" },
+          { href: "/office/people", word: "Settings" },
+        ]
+      : []),
   ];
   const menu = holds(person.actor, ["officer", "lead officer", "administrator"])
     ? [

@@ -816,6 +816,8 @@ CREATE TABLE "message" (
 	"sent_at" timestamp with time zone,
 	"attempts" integer DEFAULT 0 NOT NULL,
 	"failure" text,
+	"failing_since" timestamp with time zone,
+	"refused" boolean DEFAULT false NOT NULL,
 	CONSTRAINT "message_state" CHECK ("message"."state" in ('queued','sending','sent','failed','withdrawn')),
 	CONSTRAINT "message_locale" CHECK ("message"."locale" in ('en','fr'))
 );

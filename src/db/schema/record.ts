@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import { bigserial, index, integer, jsonb, pgTable, primaryKey, text, uuid } from "drizzle-orm/pg-core";
+import { bigserial, boolean, index, integer, jsonb, pgTable, primaryKey, text, uuid } from "drizzle-orm/pg-core";
 import { type Json, TURNS } from "../../core/file/facts";
 import { FILE_REASONS } from "../../core/file/reason";
 import { AWAITED_KINDS, CLOSED_AS, ELIGIBILITIES, STAGES } from "../../core/file/result";
@@ -43,7 +43,12 @@ export const message = pgTable(
     claimedAt: instant("claimed_at"),
     sentAt: instant("sent_at"),
     attempts: integer("attempts").notNull().default(0),
+    /** Why it could not be handed over the last time; null for one that never failed. */
     failure: text("failure"),
+    /** When it could not be handed over for the first time: tries go on for some days from then. */
+    failingSince: instant("failing_since"),
+    /** The receiving server does not know the address. */
+    refused: boolean("refused").notNull().default(false),
   },
   (t) => [
     isOneOf("message_state", t.state, MESSAGE_STATES),
