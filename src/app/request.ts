@@ -6,6 +6,7 @@ import { cache } from "react";
 import type { z } from "zod";
 import type { Act, Outcome } from "../acts/act/act";
 import { runAct } from "../acts/act/act";
+import { isGoingOn } from "../auth/sessions";
 import { type Actor, holds, OFFICE, type Role } from "../core/rights/actor";
 import type { Locale } from "../core/text/local-text";
 import { describeDefect } from "../db/defects";
@@ -60,7 +61,10 @@ export const identity = cache(
   (): Promise<Identity | null> =>
     numbered(async () => {
       const session = await currentSession();
-      return session ? identityOf((await webRuntime()).pool, session.user.id, new Date()) : null;
+      if (!session) return null;
+      const runtime = await webRuntime();
+      const person = await identityOf(runtime.pool, session.user.id, new Date());
+      return person && (await isGoingOn(runtime, session.session, person.actor.grants.length > 0)) ? person : null;
     }),
 );
 

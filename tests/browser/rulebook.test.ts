@@ -210,7 +210,7 @@ describe("a rulebook made from nothing", () => {
     await page.keyboard.press("d");
     await page.getByText("eligible, on confirmed values").waitFor();
     await page.getByRole("button", { name: "Prepare offer", exact: true }).click();
-    await page.getByText("A lead officer releases it.").waitFor();
+    await page.getByText(/A lead officer of \w+ releases it\./).waitFor();
     await lead.page.goto(`/office/files/${number}`);
     await lead.page.getByRole("button", { name: /Decision/ }).click();
     await pressAndAgree(lead.page, "Release");

@@ -1,10 +1,16 @@
+import { sessionsOf } from "../../../auth/sessions";
+import { webRuntime } from "../../../runtime";
+import { formatMoment } from "../../../text/format";
 import { sentence } from "../../../text/sentence";
-import { locale, requirePerson } from "../../request";
-import { signOutAll } from "./sign-out.action";
+import { deviceName } from "../../../text/words/device-name";
+import { currentSession, locale, officeZone, requirePerson } from "../../request";
+import { endOne, signOutAll } from "./sign-out.action";
 
 export default async function AccountPage() {
   const language = await locale();
   const person = await requirePerson("/account");
+  const [session, runtime, zone] = await Promise.all([currentSession(), webRuntime(), officeZone()]);
+  const sessions = session ? await sessionsOf(runtime, session.user.id, session.session.token) : [];
   const t = (key: Parameters<typeof sentence>[1]) => sentence(language, key);
   return (
     <div className="sheet narrow">
@@ -17,6 +23,30 @@ export default async function AccountPage() {
         <dt>{t("account.languageTitle")}</dt>
         <dd>{person.locale === "fr" ? "Français" : "English"}</dd>
       </dl>
+      <h2>{t("account.sessions")}</h2>
+      <ul className="plain-list">
+        {sessions.map((s) => (
+          <li key={s.id}>
+            <strong>{deviceName(s.device) || t("account.someDevice")}</strong>{" "}
+            <span className="quiet">
+              {sentence(language, "account.sessionTimes", {
+                begun: formatMoment(language, s.begunAt, zone),
+                used: formatMoment(language, s.usedAt, zone),
+              })}
+            </span>{" "}
+            {s.isThisOne ? (
+              <span className="quiet">{t("account.thisOne")}</span>
+            ) : (
+              <form action={endOne} className="in-line">
+                <input type="hidden" name="id" value={s.id} />
+                <button type="submit" className="link-button">
+                  {t("account.endSession")}
+                </button>
+              </form>
+            )}
+          </li>
+        ))}
+      </ul>
       <form action={signOutAll}>
         <p className="help">{t("account.everywhereHelp")}</p>
         <button type="submit" className="plain-button">

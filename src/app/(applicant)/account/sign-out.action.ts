@@ -1,8 +1,10 @@
 "use server";
 
+import { revalidatePath } from "next/cache";
 import { headers } from "next/headers";
 import { redirect } from "next/navigation";
 import { signOutEverywhere } from "../../../auth/accounts";
+import { endSession } from "../../../auth/sessions";
 import { webRuntime } from "../../../runtime";
 import { currentSession } from "../../request";
 
@@ -10,6 +12,14 @@ export async function signOut(): Promise<void> {
   const { auth } = await webRuntime();
   await auth.api.signOut({ headers: await headers() });
   redirect("/");
+}
+
+/** Ends one session of the account, on whatever device it is. */
+export async function endOne(form: FormData): Promise<void> {
+  const runtime = await webRuntime();
+  const session = await currentSession();
+  if (session) await endSession(runtime, session.user.id, String(form.get("id") ?? ""));
+  revalidatePath("/account");
 }
 
 /** Ends all sessions of the account, on all devices. */
