@@ -32,7 +32,7 @@ async function start(): Promise<WebRuntime> {
     now: () => new Date(),
     auth: makeAuth(database(pool), settings),
     card: settings.card === "stand-in" ? simulatedCard(settings.secret) : null,
-    workshop: new Workshop(settings.workshop),
+    workshop: new Workshop(settings.workshop).warm(),
     log: pino({ level: settings.log, base: { process: "web" } }),
   };
 }

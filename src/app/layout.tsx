@@ -25,7 +25,7 @@ async function Trial({ language }: { language: Locale }) {
     () => null, // without a database other pages say what is wrong
   );
   return settings && settings.card === "stand-in" && !settings.demo ? (
-    <p className="trial" role="note">
+    <p className="played-note" role="note">
       {sentence(language, "trial.card")}
     </p>
   ) : null;

@@ -91,6 +91,44 @@ describe("the main screens", () => {
     await person.context.close();
   });
 
+  it("the administrator's pages: a role is given for a time and taken away, mail that waits is tried again", async () => {
+    const person = await newPerson(demo);
+    const { page } = person;
+    await signIn(person, "m.castagnier@merrow.example");
+    await page.goto("/office/people");
+    const give = page.locator("form").filter({ hasText: "Give the role" });
+    await choose(page, "Who", "Padraig Hennessy");
+    await give.getByLabel("Over").click();
+    await page.getByTitle("MTE Tidal Energy Systems").last().click();
+    await give.getByLabel(/^Until/).fill("2099-12-31");
+    await give.getByRole("button", { name: "Give the role" }).click();
+    await page.getByText("Given.").waitFor();
+    const line = page.getByRole("row", { name: /p\.hennessy/ });
+    await line.getByText(/officer of MTE, until the end of the day before 1 Jan 2100/).waitFor();
+    await check(person);
+    await line.getByRole("button", { name: "Take the role officer of MTE from Padraig Hennessy" }).click();
+    await line.getByText(/of MTE/).waitFor({ state: "detached" });
+    await page.getByRole("button", { name: "Take the role administrator from Mireille Castagnier" }).click();
+    await page.getByText("One administrator has to stay, without an end.").waitFor();
+    await page.goto("/office/mail");
+    await page
+      .getByRole("button", { name: /^Try the same address again/ })
+      .first()
+      .click();
+    await page.getByText("It is tried now.").waitFor();
+    await check(person);
+    const other = await newPerson(demo);
+    await signIn(other, "m.castagnier@merrow.example");
+    await page.goto("/account");
+    await check(person);
+    await page.getByRole("button", { name: "End it" }).click();
+    await page.getByRole("button", { name: "End it" }).waitFor({ state: "detached" });
+    await other.page.goto("/office/people");
+    await other.page.waitForURL(/sign-in/);
+    await other.context.close();
+    await person.context.close();
+  });
+
   it("the lead officer's programmes and rulebooks", async () => {
     const person = await newPerson(demo);
     const { page } = person;

@@ -70,6 +70,12 @@ export class Workshop {
     return answer.value as TaskResult<Name>; // the process ran this very task
   }
 
+  /** Starts a process before the first file comes: reading its program takes a while. */
+  warm(): this {
+    if (this.benches.length === 0) this.open();
+    return this;
+  }
+
   /** Ends all processes; what was being done is answered as too hard. */
   close(): void {
     for (const { child } of this.benches) child.kill("SIGKILL");
@@ -105,12 +111,10 @@ export class Workshop {
     });
     const bench: Bench = { child, ready: false, work: null, before: 0, began: Date.now() };
     this.benches.push(bench);
-    child.on("spawn", () => {
-      if (child.pid !== undefined) setPriority(child.pid, PRIORITY);
-    });
     child.on("message", (said: Answer | "ready") => {
       if (said !== "ready") return this.answered(bench, said);
       bench.ready = true;
+      if (child.pid !== undefined) setPriority(child.pid, PRIORITY);
       this.begin(bench);
     });
     child.on("error", () => this.gone(bench));

@@ -35,7 +35,7 @@ export default async function AccountPage() {
               })}
             </span>{" "}
             {s.isThisOne ? (
-              <span className="quiet">{t("account.thisOne")}</span>
+              <span className="quiet">· {t("account.thisOne")}</span>
             ) : (
               <form action={endOne} className="in-line">
                 <input type="hidden" name="id" value={s.id} />

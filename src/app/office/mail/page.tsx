@@ -1,6 +1,5 @@
 import Link from "next/link";
 import { formatMoment } from "../../../text/format";
-import { mailTitle } from "../../../text/words/mail-title";
 import { TryMail } from "../../../ui/mail/try-mail.client";
 import { type WaitingMail, waitingMail } from "../../../views/mail/waiting-mail";
 import { officeZone, requireStaff, see } from "../../request";
@@ -49,7 +48,7 @@ export default async function MailPage() {
             {waiting.map((mail) => (
               <tr key={mail.id}>
                 <td>{mail.to}</td>
-                <td>{mailTitle(mail.template)}</td>
+                <td>{mail.subject}</td>
                 <td>{mail.number ? <Link href={`/office/files/${mail.number}`}>{mail.number}</Link> : "an account"}</td>
                 <td>{formatMoment("en", mail.queuedAt, zone)}</td>
                 <td>{mail.attempts === 1 ? "once" : `${mail.attempts} times`}</td>
@@ -58,7 +57,7 @@ export default async function MailPage() {
                 <td>
                   <TryMail
                     label={mail.refused ? "Try the same address again" : "Try again now"}
-                    name={`${mailTitle(mail.template)} to ${mail.to}`}
+                    name={`${mail.subject} to ${mail.to}`}
                     act={tryMail.bind(null, mail.id)}
                   />
                 </td>
