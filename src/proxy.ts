@@ -18,6 +18,8 @@ function policy(nonce: string): string {
   ].join("; ");
 }
 
+const YEAR_SECONDS = 31_536_000;
+
 export function proxy(request: NextRequest): NextResponse {
   const nonce = randomBytes(16).toString("base64");
   const requestId = randomBytes(8).toString("hex");
@@ -30,6 +32,9 @@ export function proxy(request: NextRequest): NextResponse {
   response.headers.set("x-request-id", requestId);
   response.headers.set("x-content-type-options", "nosniff");
   response.headers.set("referrer-policy", "same-origin");
+  response.headers.set("permissions-policy", "camera=(), microphone=(), geolocation=(), payment=(), usb=()");
+  if (process.env.UNVEX_URL?.startsWith("https://"))
+    response.headers.set("strict-transport-security", `max-age=${YEAR_SECONDS}`);
   return response;
 }
 

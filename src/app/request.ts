@@ -125,9 +125,12 @@ export async function perform<Schema extends z.ZodType, Value>(
   return outcome;
 }
 
-/** The reader's network address, believed only from a configured front server; null where none is configured. */
+/**
+ * The reader's network address, believed only from a configured front server; null where none is configured. Of several the last counts:
+ * it is the one that our own front server has written, and whatever stands before it anybody may have sent.
+ */
 export async function networkAddress(): Promise<string | null> {
   const { settings } = await webRuntime();
   if (settings.addressHeader === "") return null;
-  return (await headers()).get(settings.addressHeader)?.split(",")[0]?.trim() || null;
+  return (await headers()).get(settings.addressHeader)?.split(",").at(-1)?.trim() || null;
 }

@@ -70,10 +70,22 @@ async function makeUser(
 export async function signUp({ runtime }: Pick<AccountContext, "runtime">, input: SignUp): Promise<void> {
   await runAct(runtime, openAccount, SYSTEM, {
     name: input.name.trim(),
-    email: input.email.trim().toLowerCase(),
+    email: normalised(input.email),
     locale: input.locale,
     consentVersion: CONSENT_VERSION,
   });
+}
+
+const LONGEST_ADDRESS = 320;
+
+/** An address as it is kept, counted and looked up. */
+export const normalised = (address: string): string => address.trim().toLowerCase();
+
+/** Where a guess at a password comes from, as far as that is known. */
+export interface From {
+  readonly network: string | null;
+  /** A device from which the account was entered before. */
+  readonly device: string | null;
 }
 
 export type SignIn = "signed in" | "wrong" | "locked";
@@ -89,14 +101,16 @@ export async function signIn(
   { runtime, auth }: AccountContext,
   address: string,
   password: string,
-  network: string | null,
+  { network, device }: From,
   headers: Headers,
 ): Promise<SignIn> {
-  const guess = await runAct(runtime, beginGuess, SYSTEM, { email: address.slice(0, 320), network });
+  const guessed = normalised(address);
+  if (guessed.length > LONGEST_ADDRESS) return "wrong";
+  const guess = await runAct(runtime, beginGuess, SYSTEM, { email: guessed, network, device });
   if (!guess.ok) return "locked";
   const { guessIds } = guess.value;
   try {
-    await auth.api.signInEmail({ body: { email: address.trim().toLowerCase(), password }, headers });
+    await auth.api.signInEmail({ body: { email: guessed, password }, headers });
   } catch (error) {
     if (!isWrong(error)) throw error;
     await runAct(runtime, countGuess, SYSTEM, { guessIds });
@@ -111,7 +125,7 @@ export async function askForLink(
   address: string,
   purpose: "confirm address" | "set password",
 ): Promise<void> {
-  await runAct(runtime, sendLink, SYSTEM, { email: address.trim().toLowerCase().slice(0, 320), purpose });
+  await runAct(runtime, sendLink, SYSTEM, { email: normalised(address).slice(0, LONGEST_ADDRESS), purpose });
 }
 
 interface Chosen {

@@ -98,7 +98,7 @@ describe("the main screens", () => {
     await page.goto("/office/people");
     const give = page.locator("form").filter({ hasText: "Give the role" });
     await choose(page, "Who", "Padraig Hennessy");
-    await give.getByLabel("Over").click();
+    await give.getByRole("combobox", { name: "Over" }).click();
     await page.getByTitle("MTE Tidal Energy Systems").last().click();
     await give.getByLabel(/^Until/).fill("2099-12-31");
     await give.getByRole("button", { name: "Give the role" }).click();

@@ -11,6 +11,7 @@ import {
   usePasswordLink,
 } from "../../src/auth/accounts";
 import { makeAuth } from "../../src/auth/better-auth";
+import { deviceWord, knownDevice } from "../../src/auth/devices";
 import { database, openPool } from "../../src/db/connection";
 import { DAY, must, openWorld, SYSTEM, type World } from "../support/world";
 
@@ -41,8 +42,8 @@ describe("accounts", () => {
   });
 
   const open = () => signUp(accounts, { name: "Somebody", email, consent: true, locale: "fr" });
-  const enter = (password = PASSWORD, network: string | null = null, address = email) =>
-    signIn(accounts, address, password, network, headers);
+  const enter = (password = PASSWORD, network: string | null = null, address = email, device: string | null = null) =>
+    signIn(accounts, address, password, { network, device }, headers);
   const mails = async (to = email) =>
     (
       await world.runtime.pool.query<{ template: string; locale: string; values: { link: string } }>(
@@ -177,11 +178,44 @@ describe("accounts", () => {
     expect(await enter()).toBe("signed in");
   });
 
+  it("count a guess by the account however its address is written, and do not count one that is none", async () => {
+    await confirmed();
+    const written = [`  ${email}`, email.toUpperCase(), `${" ".repeat(310)}${email}`, `${email}\t`];
+    for (let guess = 0; guess < 10; guess += 1)
+      expect(await enter("wrong password no", null, written[guess % written.length])).toBe("wrong");
+    expect(await enter("wrong password no")).toBe("locked");
+    expect(await enter("wrong password no", null, `${"x".repeat(400)}@people.example`)).toBe("wrong");
+  });
+
+  it("let somebody in on a device that was in before, however often a stranger guesses elsewhere", async () => {
+    await confirmed();
+    for (let guess = 0; guess < 11; guess += 1) await enter("wrong password no");
+    expect(await enter()).toBe("locked");
+    const secret = SETTINGS.secret;
+    const device = knownDevice(secret, deviceWord(secret, email), email);
+    expect(await enter(PASSWORD, null, email, device)).toBe("signed in");
+    for (let guess = 0; guess < 10; guess += 1) await enter("wrong password no", null, email, device);
+    expect(await enter(PASSWORD, null, email, device)).toBe("locked");
+  });
+
+  it("know a device by a word that is of one account, and that nobody else can write", () => {
+    const word = deviceWord("secret", "a@people.example");
+    expect(knownDevice("secret", word, "a@people.example")).not.toBeNull();
+    for (const [secret, said, address] of [
+      ["secret", word, "b@people.example"],
+      ["another", word, "a@people.example"],
+      ["secret", `${word.split(".")[0]}.`, "a@people.example"],
+      ["secret", ".", "a@people.example"],
+      ["secret", undefined, "a@people.example"],
+    ] as const)
+      expect(knownDevice(secret, said, address)).toBeNull();
+  });
+
   it("count guesses from one network address over all accounts, and right ones not at all", async () => {
     await confirmed();
     const network = `198.51.100.${no}`;
     for (let guess = 0; guess < 12; guess += 1) expect(await enter(PASSWORD, network)).toBe("signed in");
-    for (let guess = 0; guess < 10; guess += 1)
+    for (let guess = 0; guess < 50; guess += 1)
       expect(await enter("wrong", network, `other${guess}@people.example`)).toBe("wrong");
     expect([await enter(PASSWORD, network), await enter(PASSWORD, "203.0.113.9")]).toEqual(["locked", "signed in"]);
   });
@@ -191,7 +225,7 @@ describe("accounts", () => {
     const nowhere = openPool("postgres://nobody@127.0.0.1:1/nothing", 1);
     const cut = { ...accounts, auth: makeAuth(database(nowhere), SETTINGS) };
     for (let guess = 0; guess < 10; guess += 1)
-      await expect(signIn(cut, email, PASSWORD, null, headers)).rejects.toThrow();
+      await expect(signIn(cut, email, PASSWORD, { network: null, device: null }, headers)).rejects.toThrow();
     await nowhere.end();
     world.later(MINUTE);
     for (let guess = 0; guess < 9; guess += 1) expect(await enter("wrong password no")).toBe("wrong");
@@ -201,7 +235,7 @@ describe("accounts", () => {
   it("do not say so either when nothing can be reached at all", async () => {
     const nowhere = openPool("postgres://nobody@127.0.0.1:1/nothing", 1);
     const cut = { auth: makeAuth(database(nowhere), SETTINGS), runtime: { ...world.runtime, pool: nowhere } };
-    await expect(signIn(cut, email, PASSWORD, null, headers)).rejects.toThrow();
+    await expect(signIn(cut, email, PASSWORD, { network: null, device: null }, headers)).rejects.toThrow();
     await nowhere.end();
   });
 

@@ -178,20 +178,31 @@ export const tieAccount = defineAct({
 });
 
 const GUESSES = 10;
+/** Many people may sit behind one address of a network. */
+const NETWORK_GUESSES = 50;
 const GUESS_WINDOW = 15 * 60_000;
 /** So long a guess is looked at, at most. */
 const GUESS_LASTS = 60_000;
 
 /**
- * Counts a guess at a password before it is looked at, so that guesses at the same moment are counted too. The lock makes
- * guessers of one account, and from one network address, wait for each other.
+ * Counts a guess at a password before it is looked at, so that guesses at the same moment are counted too: by the device where the account
+ * was entered from it before, else by the account, and by the network address. The lock makes guessers of one wait for each other.
  */
 export const beginGuess = defineAct({
   name: "begin-guess",
-  input: z.object({ email: z.string().max(320), network: z.string().max(100).nullable() }),
+  input: z.object({
+    /** As it is looked up: in small letters, without blanks around it. */
+    email: z.string().max(320),
+    network: z.string().max(100).nullable(),
+    /** The id of a device from which the account was entered before; null for any other. */
+    device: z.string().max(40).nullable().default(null),
+  }),
   may: (ctx) => ctx.actor.kind === "system",
-  run: async (ctx, { email, network }) => {
-    const subjects = [`account:${email.trim().toLowerCase()}`, ...(network ? [`network:${network}`] : [])];
+  run: async (ctx, { email, network, device }) => {
+    const subjects = [
+      device === null ? `account:${email}` : `device:${device}:${email}`,
+      ...(network ? [`network:${network}`] : []),
+    ];
     for (const subject of [...subjects].sort())
       await ctx.client.query("select pg_advisory_xact_lock(hashtextextended($1, 0))", [subject]);
     const ago = (ms: number) => new Date(ctx.now.getTime() - ms);
@@ -206,7 +217,8 @@ export const beginGuess = defineAct({
         ),
       )
       .groupBy(passwordGuess.subject);
-    if (counts.some((c) => c.count >= GUESSES)) return refuse("locked");
+    const most = (subject: string) => (subject.startsWith("network:") ? NETWORK_GUESSES : GUESSES);
+    if (counts.some((c) => c.count >= most(c.subject))) return refuse("locked");
     const rows = await ctx.db
       .insert(passwordGuess)
       .values(subjects.map((subject) => ({ subject, at: ctx.now })))

@@ -2,14 +2,17 @@
 
 import { cookies, headers } from "next/headers";
 import { redirect } from "next/navigation";
+import { after } from "next/server";
 import {
   type AccountContext,
   askForLink,
+  normalised,
   signIn,
   signUp,
   signUpProblems,
   usePasswordLink,
 } from "../../../auth/accounts";
+import { deviceWord, knownDevice } from "../../../auth/devices";
 import { passwordProblem } from "../../../auth/passwords";
 import { webRuntime } from "../../../runtime";
 import { landingHref } from "../../../ui/application/applicant-step";
@@ -27,7 +30,9 @@ export interface FormState {
 }
 
 const WANTED_COOKIE = "unvex-wanted";
+const DEVICE_COOKIE = "unvex-device";
 const DAY_SECONDS = 86_400;
+const DEVICE_DAYS = 180;
 
 const UNAVAILABLE: FormState = { done: false, problems: ["unavailable"] };
 const DONE: FormState = { done: true, problems: [] };
@@ -47,6 +52,19 @@ async function whileThere<T>(work: (accounts: AccountContext) => Promise<T>): Pr
   }
 }
 
+/**
+ * Does what takes longer for an address that is known once the answer has gone out, so that its time tells nothing. That the database is
+ * there is looked at before.
+ */
+async function afterwards(work: (accounts: AccountContext) => Promise<unknown>): Promise<FormState> {
+  const there = await whileThere(async ({ runtime }) => {
+    await runtime.pool.query("select 1");
+    return DONE;
+  });
+  if (there.done) after(() => whileThere(work));
+  return there;
+}
+
 export async function signUpAction(_: FormState, form: FormData): Promise<FormState> {
   const input = {
     name: text(form, "name"),
@@ -56,8 +74,8 @@ export async function signUpAction(_: FormState, form: FormData): Promise<FormSt
   };
   const problems = signUpProblems(input);
   if (problems.length > 0) return { done: false, problems };
-  const opened = await whileThere((accounts) => signUp(accounts, input));
-  if (opened) return opened;
+  const opened = await afterwards((accounts) => signUp(accounts, input));
+  if (!opened.done) return opened;
   const to = safePath(text(form, "to"));
   if (to) (await cookies()).set(WANTED_COOKIE, to, { httpOnly: true, sameSite: "lax", path: "/", maxAge: DAY_SECONDS });
   return DONE;
@@ -81,12 +99,24 @@ async function landing(person: Identity | null): Promise<string> {
 
 /** Signs in with an address and its password, and goes where somebody wanted to go, or to what waits for them. */
 async function enter(address: string, password: string, to: string): Promise<FormState> {
-  const [network, sent] = [await networkAddress().catch(() => null), await headers()];
-  const result = await whileThere((accounts) => signIn(accounts, address, password, network, sent));
+  const [network, sent, jar] = [await networkAddress().catch(() => null), await headers(), await cookies()];
+  const email = normalised(address);
+  const result = await whileThere(async (accounts) => {
+    const { secret } = (await webRuntime()).settings;
+    const device = knownDevice(secret, jar.get(DEVICE_COOKIE)?.value, email);
+    return signIn(accounts, email, password, { network, device }, sent);
+  });
   if (typeof result === "object") return result;
   if (result !== "signed in") return { done: false, problems: [result] };
-  const { auth, pool } = await webRuntime();
-  const user = await (await auth.$context).internalAdapter.findUserByEmail(address.trim().toLowerCase());
+  const { auth, pool, settings } = await webRuntime();
+  jar.set(DEVICE_COOKIE, deviceWord(settings.secret, email), {
+    httpOnly: true,
+    sameSite: "lax",
+    secure: settings.url.startsWith("https://"),
+    path: "/sign-in",
+    maxAge: DEVICE_DAYS * DAY_SECONDS,
+  });
+  const user = await (await auth.$context).internalAdapter.findUserByEmail(email);
   const person = user ? await identityOf(pool, user.user.id, new Date()) : null;
   const office = (person?.actor.grants.length ?? 0) > 0;
   if (person && !office) (await cookies()).set(LOCALE_COOKIE, person.locale, { sameSite: "lax", path: "/" });
@@ -98,8 +128,8 @@ export async function signInAction(_: FormState, form: FormData): Promise<FormSt
   return enter(text(form, "email"), text(form, "password"), text(form, "to"));
 }
 
-const mailLink = async (form: FormData, purpose: Parameters<typeof askForLink>[2]): Promise<FormState> =>
-  (await whileThere((accounts) => askForLink(accounts, text(form, "email"), purpose))) ?? DONE;
+const mailLink = (form: FormData, purpose: Parameters<typeof askForLink>[2]): Promise<FormState> =>
+  afterwards((accounts) => askForLink(accounts, text(form, "email"), purpose));
 
 export const lostPasswordAction = async (_: FormState, form: FormData): Promise<FormState> =>
   mailLink(form, "set password");
