@@ -9,7 +9,7 @@ import { runAct } from "../acts/act/act";
 import { isGoingOn } from "../auth/sessions";
 import { type Actor, holds, OFFICE, type Role } from "../core/rights/actor";
 import type { Locale } from "../core/text/local-text";
-import { describeDefect } from "../db/defects";
+import { describeDefect, withoutValues } from "../db/defects";
 import { webRuntime } from "../runtime";
 import { pickLocale } from "../text/sentence";
 import { type Identity, identityOf } from "../views/people/identity";
@@ -31,8 +31,10 @@ async function numbered<T>(work: () => Promise<T>): Promise<T> {
   try {
     return await work();
   } catch (error) {
-    if (error instanceof Error && !("digest" in error)) Object.assign(error, { digest: await requestId() });
-    throw error;
+    // Whoever prints it further out prints no values of statements.
+    const safe = withoutValues(error);
+    if (safe instanceof Error && !("digest" in safe)) Object.assign(safe, { digest: await requestId() });
+    throw safe;
   }
 }
 

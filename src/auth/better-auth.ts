@@ -34,6 +34,8 @@ export function makeAuth(db: Database, settings: { readonly url: string; readonl
     },
     session: { expiresIn: SESSION_SECONDS, updateAge: 24 * 3600 },
     rateLimit: { enabled: false },
+    // What goes wrong is thrown and logged by whoever called; its own lines would hold the values of statements, session tokens among them.
+    logger: { disabled: true },
     advanced: { useSecureCookies: settings.url.startsWith("https://"), cookiePrefix: "unvex" },
     plugins: [nextCookies()],
   });

@@ -20,6 +20,8 @@ export function openPool(url: string, max = 10): pg.Pool {
   const pool = new pg.Pool({ connectionString: url, max, application_name: "unvex", options: SESSION });
   // An idle client whose server went away must not end the process; the next query gets a fresh one.
   pool.on("error", () => undefined);
+  // Nor one in the middle of a transaction: what waits for its answer is told by the call itself.
+  pool.on("connect", (client) => client.on("error", () => undefined));
   return pool;
 }
 

@@ -21,11 +21,14 @@ export function withoutValues(error: unknown): unknown {
 /** Connection lost or refused, server going down or out of room: nothing is wrong with what was asked. */
 const AWAY = /^(?:08|53|57|ECONN|EPIPE|ETIMEDOUT)|^connection$/u;
 
+/** What the driver says of a connection that was lost while nothing was asked, or before something could be. */
+const LOST = /^connection terminated|^client (?:has encountered|was closed)/iu;
+
 /** Whether the database is away, rather than that it refused something. */
 export function isOutage(error: unknown): boolean {
   const safe = withoutValues(error);
   if (!(safe instanceof Error)) return false;
-  return "code" in safe ? AWAY.test(String(safe.code)) : /^connection terminated/iu.test(safe.message);
+  return "code" in safe ? AWAY.test(String(safe.code)) : LOST.test(safe.message);
 }
 
 /** What a log may hold of a defect: enough to find it, and nothing that a person typed. */

@@ -52,6 +52,24 @@ describe("judging what was supplied", () => {
       )
     ).rows.map((m) => [m.document, m.state]);
 
+  it("is sent back once by two officers, with one ask and one mail, and accepting it settles the ask", async () => {
+    const back = () =>
+      runAct(world.runtime, returnEvidence, officer, {
+        ...at("motivation"),
+        reason: "incomplete",
+        text: "",
+        due: "2026-12-09",
+      });
+    const both = await Promise.all([back(), back()]);
+    expect(both.map((o) => (o.ok ? "ok" : o.reason)).sort()).toEqual(["already-done", "ok"]);
+    expect(await mails()).toHaveLength(1);
+    world.later(DAY);
+    await must(world, acceptEvidence, officer, { ...at("motivation"), proof: "copy" });
+    const { facts } = (await lookAt(world, file.applicationId)).loaded;
+    expect(facts.asks.filter((a) => a.answeredAt === null)).toEqual([]);
+    expect(await standing("motivation")).toBe("accepted");
+  });
+
   it("takes back only what was undone: of two documents sent back at once, the other stays, with its mail", async () => {
     await sendBack("motivation");
     await sendBack("transcript", file.filled.degree);

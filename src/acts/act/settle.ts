@@ -56,21 +56,24 @@ async function completeChoices(ctx: ActContext, completed: Effects["completed"])
     ]);
 }
 
-async function recordTurn(ctx: ActContext, applicationId: string, turn: Effects["turn"]): Promise<void> {
-  if (turn !== null)
-    await ctx.db
-      .insert(turnChange)
-      .values({ applicationId, at: ctx.now, turn })
-      .onConflictDoUpdate({ target: [turnChange.applicationId, turnChange.at], set: { turn } });
+async function recordTurn(ctx: ActContext, { file, effects }: Settled): Promise<void> {
+  const last = file.facts.turns.at(-1);
+  if (effects.turn === null || !last) return;
+  const { turn, from } = last;
+  await ctx.db
+    .insert(turnChange)
+    .values({ applicationId: file.facts.application.id, at: new Date(from), turn })
+    .onConflictDoUpdate({ target: [turnChange.applicationId, turnChange.at], set: { turn } });
 }
 
 /** Writes what follows from a file's facts, but for its row. */
-async function writeEffects(ctx: ActContext, { file, effects }: Settled): Promise<void> {
+async function writeEffects(ctx: ActContext, settled: Settled): Promise<void> {
+  const { file, effects } = settled;
   const { application } = file.facts;
   await turnAnswers(ctx, application.id, effects.turned);
   await charges(ctx, application, effects);
   await completeChoices(ctx, effects.completed);
-  await recordTurn(ctx, application.id, effects.turn);
+  await recordTurn(ctx, settled);
 }
 
 /** What follows from a file's facts at the moment of the act; nothing is written yet. */

@@ -1,13 +1,21 @@
 import { and, eq, gte, inArray, isNull } from "drizzle-orm";
 import { acceptEvidenceInput, returnEvidenceInput, undoJudgementInput } from "../../core/evidence/inputs";
-import { isSupplied } from "../../core/file/result";
+import { type DocumentResult, isSupplied } from "../../core/file/result";
 import { atLeastProof } from "../../core/rulebook/requirement";
 import { ask, evidence, referenceRequest } from "../../db/schema";
 import { done, refuse } from "../act/act";
-import { defineFileAct } from "../act/file-act";
+import { defineFileAct, type OpenFile } from "../act/file-act";
 import { mailApplicant } from "../mail/queue-mail";
-import { openAsk, UNDO_MS, withdrawAskMail } from "./asks";
+import { closeAsks, openAsk, UNDO_MS, withdrawAskMail } from "./asks";
 import { isSubmitted, placeOf, resultAt, rowsAt } from "./place";
+
+/** Whether all of a document was sent back and is asked for again. */
+function isReturned({ facts }: OpenFile, { evidence: own, key, scope, entry }: DocumentResult): boolean {
+  const asked = facts.asks.some(
+    (a) => a.answeredAt === null && a.requirement === key && a.scope === scope && a.entry === entry,
+  );
+  return asked && facts.evidence.every((e) => !own.includes(e.id) || e.judgement === "returned");
+}
 
 /** Why a document goes back; the sentences stand in the catalogues as `return.<reason>`. */
 /** Accepts what was supplied for a requirement. A check that fails refuses it: such a document goes back with an ask. */
@@ -35,6 +43,8 @@ export const acceptEvidence = defineFileAct({
       (e) => result.evidence.includes(e.id) && (e.judgement !== "accepted" || !atLeastProof(e.proof, input.proof)),
     );
     if (!raises) return refuse("already-done");
+    // What was asked about this document is settled with it.
+    await closeAsks(ctx, file.id, placeOf(input));
     await ctx.db
       .update(evidence)
       .set({ ...judged, proof: input.proof, reason: null })
@@ -54,6 +64,8 @@ export const returnEvidence = defineFileAct({
     if (result?.kind !== "document" || result.evidence.length === 0) return refuse("not-found");
     if (!isSubmitted(file, result)) return refuse("locked");
     if (input.reason === "other" && input.text === "") return refuse("needs-reason");
+    // Somebody else has just sent it back, and the applicant knows.
+    if (isReturned(file, result)) return refuse("already-done");
     const judged = {
       judgement: "returned" as const,
       judgedAt: ctx.now,

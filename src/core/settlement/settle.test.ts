@@ -67,6 +67,16 @@ describe("settling a file", () => {
     expect(at(turned).file.facts.turns).toEqual([{ turn: "applicant", from: NOW }]);
   });
 
+  it("comes to rest also where the turn before was recorded by a clock that is ahead", () => {
+    const ahead = new Date(Date.parse(NOW) + 5000).toISOString() as typeof SUBMITTED;
+    const turns = [{ turn: "applicant", from: ahead }] as const;
+    const settled = at(
+      loaded({ submittedAt: SUBMITTED, evidence: ALL.map((requirement) => ({ requirement })), facts: { turns } }),
+    );
+    expect(settled.file.facts.turns).toEqual([{ turn: "office", from: ahead }]);
+    expect(isAtRest(at(settled.file).effects)).toBe(true);
+  });
+
   it("puts answers aside that do not apply any more, wakes them again, and counts a flip back as none", () => {
     const file = saying(at(loaded()).file, "person", "oneName", true);
     const settled = at(file);

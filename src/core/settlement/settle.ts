@@ -62,9 +62,13 @@ const newlyComplete = (facts: FileFacts, { choices }: Assessment): readonly stri
     .filter((c) => c.stage === "complete" && facts.choices.some((f) => f.id === c.id && f.completeAt === null))
     .map((c) => c.id);
 
-/** A turn that began and ended in the same instant never was. */
+/**
+ * A turn that began and ended in the same instant never was. One that was recorded by a clock that is ahead of ours counts as this
+ * instant: what was recorded last is the last.
+ */
 function withTurn(turns: FileFacts["turns"], turn: Turn, at: number): FileFacts["turns"] {
-  const from = toInstant(at);
+  const last = turns.at(-1)?.from;
+  const from = last !== undefined && Date.parse(last) > at ? last : toInstant(at);
   return [...turns.filter((t) => t.from !== from), { turn, from }];
 }
 
