@@ -102,6 +102,13 @@ describe("mails", () => {
     expect(mail.body).toContain("9 déc. 2026");
     expect(mail.body).toContain("https://apply.example.org/my/27-00008");
   });
+  it("take a name for a name: in one line, and leading nowhere", () => {
+    const greeting = (name: string) => renderMail("en", "confirm-address", { name }, null).body.split("\n")[0];
+    expect(greeting("Kit\n\nPay at https://evil.example/x now\u202e")).toBe("Dear Kit Pay at … now,");
+    expect(greeting("Go to www.evil.example")).toBe("Dear Go to …,");
+    expect(greeting("Ana-María O’Brien, jr.")).toBe("Dear Ana-María O’Brien, jr.,");
+    expect(greeting("x".repeat(500))).toHaveLength("Dear ,".length + 120);
+  });
   it("show no link in the copy that stays in the account", () =>
     expect(renderMail("en", "confirm-address", { name: "Kit" }, null).body).toContain(
       "(The link was in the mail itself.)",

@@ -90,6 +90,18 @@ describe("accounts", () => {
     expect([await confirm(first), await confirm(await token())]).toEqual(["ended", "done"]);
   });
 
+  it("have no more mails than anybody can want, whoever asks for them", async () => {
+    for (let i = 0; i < 9; i += 1) {
+      world.later(MINUTE);
+      await open();
+      await askForLink(accounts, email, "set password");
+    }
+    expect(await mails()).toHaveLength(5);
+    world.later(60 * MINUTE);
+    await askForLink(accounts, email, "set password");
+    expect(await mails()).toHaveLength(6);
+  });
+
   it("keep the consent with its version, and write in the chosen language", async () => {
     await open();
     expect(await mails()).toMatchObject([{ template: "confirm-address", locale: "fr" }]);

@@ -6,7 +6,7 @@ import { enqueue } from "../../db/queue";
 import { interest, programme } from "../../db/schema";
 import { defineAct, done, refuse } from "../act/act";
 import { hashToken, newToken } from "../act/token";
-import { queueMail } from "../mail/queue-mail";
+import { hadEnough, queueMail } from "../mail/queue-mail";
 
 /**
  * Notes that somebody wants to know when a programme opens. The same address is noted once; whether it was there already is not told. The
@@ -20,6 +20,7 @@ export const noteInterest = defineAct({
     const [offered] = await ctx.db.select().from(programme).where(eq(programme.code, code));
     if (!offered) return refuse("not-found");
     const toAddress = email.trim().toLowerCase();
+    if (await hadEnough(ctx, toAddress)) return done(null);
     const { token, hash } = newToken();
     const made = await ctx.db
       .insert(interest)

@@ -1,4 +1,4 @@
-import { eq } from "drizzle-orm";
+import { and, eq, gt, inArray, isNull, sql } from "drizzle-orm";
 import { enqueue } from "../../db/queue";
 import { message, person } from "../../db/schema";
 import type { ActContext } from "../act/act";
@@ -59,6 +59,27 @@ export interface Mail {
   readonly values: Readonly<Record<string, string>>;
   /** A later moment leaves time to undo. */
   readonly dueAt?: Date;
+}
+
+/** What anybody can have sent to any address, without an account. */
+const BY_STRANGERS: readonly Template[] = ["confirm-address", "already-has-account", "set-password", "interest-noted"];
+const STRANGERS_AN_HOUR = 5;
+const HOUR = 3_600_000;
+
+/** Whether an address had as many mails of that kind within the hour as anybody can want; the answer to whoever asked stays the same. */
+export async function hadEnough({ db, now }: ActContext, toAddress: string): Promise<boolean> {
+  const [had] = await db
+    .select({ count: sql<number>`count(*)::int` })
+    .from(message)
+    .where(
+      and(
+        eq(message.toAddress, toAddress),
+        isNull(message.applicationId),
+        inArray(message.template, [...BY_STRANGERS]),
+        gt(message.queuedAt, new Date(now.getTime() - HOUR)),
+      ),
+    );
+  return (had?.count ?? 0) >= STRANGERS_AN_HOUR;
 }
 
 /** Writes a message row, which is the truth of the mail, and wakes the sender, all in the act's transaction. */

@@ -7,7 +7,7 @@ import { requireDay, startOfDay } from "../../core/time/zone";
 import { application, consent, grant, mailLink, passwordGuess, person, programme } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
 import { hashToken, newToken } from "../act/token";
-import { queueMail } from "../mail/queue-mail";
+import { hadEnough, queueMail } from "../mail/queue-mail";
 
 const HOUR = 3_600_000;
 const LIFETIME = { "confirm address": 24 * HOUR, "set password": HOUR } as const;
@@ -29,6 +29,8 @@ async function mailNewLink(
   purpose: Purpose,
   template: "confirm-address" | "set-password" | "staff-invited",
 ): Promise<void> {
+  // The link that was mailed before goes on working.
+  if (await hadEnough(ctx, to.email)) return;
   const { token, hash } = newToken();
   await ctx.db
     .update(mailLink)
@@ -91,7 +93,7 @@ export const openAccount = defineAct({
     if (known.confirmedAt === null && !staff) {
       const to = { personId: known.id, email, name: known.name, locale: known.locale };
       await mailNewLink(ctx, to, "confirm address", "confirm-address");
-    } else
+    } else if (!(await hadEnough(ctx, known.email)))
       await queueMail(ctx, {
         applicationId: null,
         personId: known.id,

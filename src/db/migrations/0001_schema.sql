@@ -1085,6 +1085,7 @@ CREATE INDEX "file_trouble_next" ON "file_trouble" USING btree ("next_try_at");-
 CREATE INDEX "message_due" ON "message" USING btree ("due_at") WHERE "message"."state" = 'queued';--> statement-breakpoint
 CREATE INDEX "message_claimed" ON "message" USING btree ("claimed_at") WHERE "message"."state" = 'sending';--> statement-breakpoint
 CREATE INDEX "message_person" ON "message" USING btree ("person_id","queued_at");--> statement-breakpoint
+CREATE INDEX "message_stranger" ON "message" USING btree ("to_address","queued_at") WHERE "message"."application_id" is null;--> statement-breakpoint
 CREATE INDEX "message_application" ON "message" USING btree ("application_id","queued_at");--> statement-breakpoint
 CREATE INDEX "tray_to" ON "tray_mail" USING btree ("to_address","received_at");--> statement-breakpoint
 CREATE INDEX "owner_result_application" ON "owner_result" USING btree ("application_id");--> statement-breakpoint

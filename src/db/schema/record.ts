@@ -56,6 +56,7 @@ export const message = pgTable(
     index("message_due").on(t.dueAt).where(sql`${t.state} = 'queued'`),
     index("message_claimed").on(t.claimedAt).where(sql`${t.state} = 'sending'`),
     index("message_person").on(t.personId, t.queuedAt),
+    index("message_stranger").on(t.toAddress, t.queuedAt).where(sql`${t.applicationId} is null`),
     index("message_application").on(t.applicationId, t.queuedAt),
   ],
 );

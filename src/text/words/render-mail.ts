@@ -11,9 +11,22 @@ const DATE_VALUES = ["due", "until"];
 /** Values that exist in both languages come as `documentEn` and `documentFr`; the sentences say `{document}`. */
 const SUFFIX: Readonly<Record<Locale, string>> = { en: "En", fr: "Fr" };
 
+/** What is called by a name stands in one line and leads nowhere: somebody else has typed it, and the mail goes out in our name. */
+const NAMES = ["name", "applicant", "referee", "signer"];
+const LONGEST_NAME = 120;
+const LEADS = /\S*(?:[a-z][\w+.-]*:\/\/|www\.)\S*/giu;
+
+const inOneLine = (name: string): string =>
+  name
+    .replace(LEADS, "…")
+    .replace(/[\p{Cc}\p{Cf}\s]+/gu, " ")
+    .trim()
+    .slice(0, LONGEST_NAME);
+
 /** Codes and dates among the values of a message become words of the reader's language. */
 function readable(locale: Locale, values: Readonly<Record<string, string>>): Record<string, string> {
   const shown: Record<string, string> = { link: sentence(locale, "messages.linkGone"), ...values };
+  for (const key of NAMES) if (values[key] !== undefined) shown[key] = inOneLine(values[key]);
   for (const key of DATE_VALUES) if (values[key]) shown[key] = formatDate(locale, values[key]);
   for (const [key, value] of Object.entries(values))
     if (key.endsWith(SUFFIX[locale])) shown[key.slice(0, -SUFFIX[locale].length)] = value;
