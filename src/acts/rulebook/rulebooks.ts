@@ -3,7 +3,7 @@ import { z } from "zod";
 import { moveToRulebookInput } from "../../core/application/inputs";
 import { compareRulebooks } from "../../core/difference/rulebooks";
 import { formConflicts } from "../../core/form/union";
-import { actorKey, holds } from "../../core/rights/actor";
+import { actorKey } from "../../core/rights/actor";
 import { type SharedPart, withParts } from "../../core/rulebook/parts";
 import { rulebookProblems } from "../../core/rulebook/problems";
 import { EMPTY_RULEBOOK, type RulebookBody, rulebookSchema } from "../../core/rulebook/rulebook";

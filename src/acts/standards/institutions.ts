@@ -6,7 +6,7 @@ import { actorKey } from "../../core/rights/actor";
 import { type InstitutionInput, institutionSchema } from "../../core/standards/institution";
 import { institution, institutionName } from "../../db/schema";
 import { type ActContext, defineAct, done, type Outcome, refuse } from "../act/act";
-import { draftsAll, keeps } from "../act/office-rights";
+import { keeps } from "../act/office-rights";
 
 type Kept = Omit<InstitutionInput, "otherNames">;
 

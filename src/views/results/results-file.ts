@@ -5,13 +5,7 @@ import { compareBirthDates } from "../../core/people/birth-dates";
 import { nameSimilarity } from "../../core/people/name-similarity";
 import type { Locale } from "../../core/text/local-text";
 import type { Inspection } from "../../formats/document/inspection";
-import {
-  type ElmoAttachment,
-  type ElmoCourse,
-  type ElmoFile,
-  type ElmoQuestion,
-  readElmo,
-} from "../../formats/elmo/read-elmo";
+import type { ElmoAttachment, ElmoCourse, ElmoFile, ElmoQuestion } from "../../formats/elmo/read-elmo";
 import type { TaskResult } from "../../formats/workshop/tasks";
 import type { Stopped } from "../../formats/workshop/workshop";
 import { myApplication } from "../application/my-application";
