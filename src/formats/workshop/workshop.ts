@@ -1,6 +1,6 @@
 import { type ChildProcess, fork } from "node:child_process";
 import { setPriority } from "node:os";
-import { type Use, useOf } from "./process-use";
+import { type Usage, usageOf } from "./process-usage";
 import type { Answer, Order, TaskInput, TaskName, TaskResult } from "./tasks";
 
 /** Why there is no result: it took more than any honest document does, or too many wait already. */
@@ -8,7 +8,7 @@ export type Stopped = "too-hard" | "busy";
 
 const GB = 1024 ** 3;
 /** What a task may take. Time of the processor, so that a busy machine refuses nobody; the clock only ends what hangs. */
-const LIMITS: Readonly<Record<TaskName, Use>> = {
+const LIMITS: Readonly<Record<TaskName, Usage>> = {
   inspect: { cpuMs: 30_000, bytes: GB },
   "read-results": { cpuMs: 60_000, bytes: GB },
   print: { cpuMs: 240_000, bytes: 1.5 * GB },
@@ -95,7 +95,7 @@ export class Workshop {
 
   private begin(bench: Bench): void {
     if (bench.work === null) return;
-    bench.before = useOf(bench.child.pid)?.cpuMs ?? 0;
+    bench.before = usageOf(bench.child.pid)?.cpuMs ?? 0;
     bench.began = Date.now();
     bench.child.send(bench.work.order);
     this.watch ??= setInterval(() => this.look(), LOOK_MS).unref();
@@ -147,8 +147,8 @@ export class Workshop {
     for (const { child, work, before, began, ready } of this.benches) {
       if (work === null || !ready) continue;
       const limit = LIMITS[work.order.name];
-      const use = useOf(child.pid);
-      const tooMuch = use !== null && (use.cpuMs - before > limit.cpuMs || use.bytes > limit.bytes);
+      const used = usageOf(child.pid);
+      const tooMuch = used !== null && (used.cpuMs - before > limit.cpuMs || used.bytes > limit.bytes);
       if (tooMuch || Date.now() - began > HANGS_MS) child.kill("SIGKILL");
     }
   }

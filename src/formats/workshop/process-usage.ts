@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 
 /** Time of the processor in milliseconds, and memory in bytes. */
-export interface Use {
+export interface Usage {
   readonly cpuMs: number;
   readonly bytes: number;
 }
@@ -13,7 +13,7 @@ const PAGE_BYTES = 4096;
 const [USER, KERNEL, PAGES] = [11, 12, 21];
 
 /** What a process has used up to now; null where the system does not say. */
-export function useOf(pid: number | undefined): Use | null {
+export function usageOf(pid: number | undefined): Usage | null {
   try {
     const stat = readFileSync(`/proc/${pid}/stat`, "latin1");
     const fields = stat.slice(stat.lastIndexOf(")") + 2).split(" ");
