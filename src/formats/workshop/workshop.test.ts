@@ -15,15 +15,19 @@ import { Workshop } from "./workshop";
 const PROGRAM = path.resolve(".unvex", `workshop-${process.pid}.mjs`);
 const good = readFileSync(path.join(process.cwd(), "tests/fixtures/files/good.pdf"));
 
-describe("the workshop", () => {
+/** A process is started for each file that was given up, beside whatever else the machine does. */
+const SLOW = 240_000;
+
+describe("the workshop", { timeout: SLOW }, () => {
   let workshop: Workshop;
   const look = (bytes: Buffer, name = "a.pdf", owner = "somebody") =>
     workshop.run("inspect", { bytes, name, picture: null }, owner);
 
   beforeAll(async () => {
     await makeProgram("src/workshop.ts", PROGRAM);
-    workshop = new Workshop(PROGRAM);
-  });
+    const little = { cpuMs: 6000, bytes: 700 * 1024 ** 2 };
+    workshop = new Workshop(PROGRAM, 2, { inspect: little, print: little, "read-results": little });
+  }, SLOW);
   afterAll(() => workshop.close());
 
   it("looks at a document as it is looked at where it stands", async () => {
@@ -77,6 +81,14 @@ describe("the workshop", () => {
     const all = await Promise.all(Array.from({ length: 70 }, () => look(good, "a.pdf", "crowd")));
     expect(all.filter((a) => a === "busy").length).toBeGreaterThan(0);
     expect(all.filter((a) => typeof a === "object" && a.verdict === "store").length).toBeGreaterThan(50);
+  });
+
+  it("says so where it cannot be started, each time once", async () => {
+    const nowhere = new Workshop(path.resolve(".unvex", "no-such-program.mjs"));
+    for (let i = 0; i < 2; i += 1)
+      await expect(nowhere.run("inspect", { bytes: good, name: "a.pdf", picture: null }, "somebody")).rejects.toThrow(
+        "could not be started",
+      );
   });
 
   it("passes on what a task throws", async () => {

@@ -42,12 +42,16 @@ interface Bench {
 export class Workshop {
   private readonly benches: Bench[] = [];
   private readonly waiting: Waiting[] = [];
+  /** The turn in which each owner who has more waiting was served last. */
+  private readonly served = new Map<string, number>();
+  private turn = 0;
   private watch: NodeJS.Timeout | null = null;
 
   /** @param program the built `src/workshop.ts` */
   constructor(
     private readonly program: string,
     private readonly size = 2,
+    private readonly limits: Readonly<Record<TaskName, Usage>> = LIMITS,
   ) {}
 
   /**
@@ -81,15 +85,29 @@ export class Workshop {
     for (const { child } of this.benches) child.kill("SIGKILL");
   }
 
+  /** Whose turn it is: of those who have none at present, the one who was served longest ago; the first among equals. */
+  private chosen(): Waiting | null {
+    const servedAt = ({ owner }: Waiting) => this.served.get(owner) ?? 0;
+    return this.waiting
+      .filter(({ owner }) => this.benches.every((b) => b.work?.owner !== owner))
+      .reduce<Waiting | null>((best, one) => (best === null || servedAt(one) < servedAt(best) ? one : best), null);
+  }
+
   private next(): void {
-    const at = this.waiting.findIndex(({ owner }) => this.benches.every((b) => b.work?.owner !== owner));
-    const work = this.waiting[at];
-    if (work === undefined) return;
-    const bench = this.benches.find((b) => b.work === null) ?? (this.benches.length < this.size ? this.open() : null);
-    if (bench === null) return;
-    this.waiting.splice(at, 1);
+    const work = this.chosen();
+    if (work === null) return;
+    const bench = this.benches.find((b) => b.ready && b.work === null);
+    if (bench === undefined) {
+      // What is about to be ready takes it then, unless another is free before.
+      if (this.benches.every((b) => b.ready) && this.benches.length < this.size) this.open();
+      return;
+    }
+    this.waiting.splice(this.waiting.indexOf(work), 1);
+    this.turn += 1;
+    this.served.set(work.owner, this.turn);
+    if (this.waiting.length === 0) this.served.clear();
     bench.work = work;
-    if (bench.ready) this.begin(bench);
+    this.begin(bench);
     this.next();
   }
 
@@ -101,7 +119,7 @@ export class Workshop {
     this.watch ??= setInterval(() => this.look(), LOOK_MS).unref();
   }
 
-  private open(): Bench {
+  private open(): void {
     const child = fork(this.program, [], {
       serialization: "advanced",
       execArgv: ["--max-old-space-size=768"],
@@ -115,13 +133,12 @@ export class Workshop {
       if (said !== "ready") return this.answered(bench, said);
       bench.ready = true;
       if (child.pid !== undefined) setPriority(child.pid, PRIORITY);
-      this.begin(bench);
+      this.next();
     });
     child.on("error", () => this.gone(bench));
     child.on("exit", () => this.gone(bench));
     child.unref();
     child.channel?.unref();
-    return bench;
   }
 
   private answered(bench: Bench, answer: Answer | Stopped): void {
@@ -139,6 +156,10 @@ export class Workshop {
     const at = this.benches.indexOf(bench);
     if (at < 0) return;
     this.benches.splice(at, 1);
+    // One that never came to work will not the next time: whoever waits is told, and nobody starts processes without end.
+    if (!bench.ready)
+      for (const { settle } of this.waiting.splice(0))
+        settle({ ok: false, message: "the workshop could not be started" });
     this.answered(bench, "too-hard");
   }
 
@@ -146,7 +167,7 @@ export class Workshop {
   private look(): void {
     for (const { child, work, before, began, ready } of this.benches) {
       if (work === null || !ready) continue;
-      const limit = LIMITS[work.order.name];
+      const limit = this.limits[work.order.name];
       const used = usageOf(child.pid);
       const tooMuch = used !== null && (used.cpuMs - before > limit.cpuMs || used.bytes > limit.bytes);
       if (tooMuch || Date.now() - began > HANGS_MS) child.kill("SIGKILL");
