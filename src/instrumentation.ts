@@ -11,7 +11,10 @@ export async function onRequestError(
   request: { readonly path: string; readonly method: string; readonly headers: Readonly<Record<string, unknown>> },
 ): Promise<void> {
   if (process.env.NEXT_RUNTIME !== "nodejs") return;
-  const [{ webRuntime }, { describeDefect }] = await Promise.all([import("./runtime"), import("./db/defects")]);
+  const [{ webRuntime }, { describeDefect, loggedPath }] = await Promise.all([
+    import("./runtime"),
+    import("./db/defects"),
+  ]);
   const { log } = await webRuntime();
   const digest = typeof error === "object" && error !== null && "digest" in error ? String(error.digest) : undefined;
   log.error(
@@ -19,7 +22,7 @@ export async function onRequestError(
       digest,
       requestId: request.headers["x-request-id"],
       method: request.method,
-      path: request.path.split("?")[0],
+      path: loggedPath(request.path),
       error: describeDefect(error),
     },
     "defect",

@@ -1,7 +1,7 @@
 import { DrizzleQueryError } from "drizzle-orm";
 import pg from "pg";
 import { describe, expect, it } from "vitest";
-import { describeDefect } from "./defects";
+import { describeDefect, loggedPath } from "./defects";
 
 /** A log holds enough to find a defect, and nothing that a person typed. */
 describe("the note of a defect", () => {
@@ -42,4 +42,15 @@ describe("the note of a defect", () => {
     expect(describeDefect("Ann Smith")).toEqual({ name: "string", message: "", stack: [] });
     expect(describeDefect(null).name).toBe("object");
   });
+});
+
+describe("the path of a request in a log", () => {
+  it.each([
+    ["/link/abcdefgh?x=1", "/link/…"],
+    ["/reference/abcdefgh", "/reference/…"],
+    ["/sign/abcdefgh/more", "/sign/…/more"],
+    ["/interest/abc", "/interest/…"],
+    ["/my/27-00001?find=somebody", "/my/27-00001"],
+    ["/office", "/office"],
+  ])("%s is %s", (path, logged) => expect(loggedPath(path)).toBe(logged));
 });

@@ -31,6 +31,12 @@ export function isOutage(error: unknown): boolean {
   return "code" in safe ? AWAY.test(String(safe.code)) : LOST.test(safe.message);
 }
 
+/** Pages whose address is a key: whoever has it is let in. */
+const KEYED = /^\/(link|reference|sign|interest)\/[^/]+/u;
+
+/** The path of a request as a log may hold it: without its question, and without a key that stands in it. */
+export const loggedPath = (path: string): string => (path.split("?")[0] ?? "").replace(KEYED, "/$1/…");
+
 /** What a log may hold of a defect: enough to find it, and nothing that a person typed. */
 export interface DefectNote {
   readonly name: string;

@@ -19,11 +19,22 @@ describe("a table for spreadsheets", () => {
     ["'+5", "''+5"],
     ["'tis", "'tis"],
     ['O’Brien, "Ann"', 'O’Brien, "Ann"'],
+    ["＝1+1", "'＝1+1"],
+    ["＋cmd|x", "'＋cmd|x"],
+    ["＠SUM(A1)", "'＠SUM(A1)"],
+    ["a;=1+1", "a;=1+1"],
     ["", ""],
   ])("carries %j so that nothing in it runs", (cell, written) => {
     const [first] = cellsOf(writeTable(["a", "b"], [[cell, "x"]])) ?? [];
     expect(first).toBe(written);
     expect(readCell(first ?? "")).toBe(cell);
+  });
+
+  it("keeps a cell whole also where semicolons part cells", () => {
+    const [, row] = writeTable(["a", "b"], [["x;=1+1", "y"]]).split("\r\n");
+    expect(Papa.parse<string[]>(row ?? "", { delimiter: ";" }).data[0]?.some((cell) => cell.startsWith("="))).toBe(
+      false,
+    );
   });
 
   const signs = fc.string({ unit: fc.constantFrom("'", "+", "-", "=", "@", "\t", "1", "a", " "), maxLength: 6 });
