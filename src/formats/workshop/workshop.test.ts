@@ -1,4 +1,4 @@
-import { readFileSync } from "node:fs";
+import { readFileSync, rmSync } from "node:fs";
 import path from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { makeProgram } from "../../../commands/programs.mjs";
@@ -28,7 +28,10 @@ describe("the workshop", { timeout: SLOW }, () => {
     const little = { cpuMs: 6000, bytes: 700 * 1024 ** 2 };
     workshop = new Workshop(PROGRAM, 2, { inspect: little, print: little, "read-results": little });
   }, SLOW);
-  afterAll(() => workshop.close());
+  afterAll(() => {
+    workshop.close();
+    rmSync(PROGRAM);
+  });
 
   it("looks at a document as it is looked at where it stands", async () => {
     const looked = await look(good);
