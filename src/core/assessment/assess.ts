@@ -13,7 +13,8 @@ import {
   type Stage,
   type Step,
 } from "../file/result";
-import { enoughToSubmit, isSettled, requirementResults } from "../requirements/standings";
+import { requirementResults } from "../requirements/standings";
+import { enoughToSubmit, isSettled } from "../requirements/to-submit";
 import { reachedBy } from "../rulebook/requirement";
 import type { Rulebook } from "../rulebook/rulebook";
 import type { Office } from "../standards/reference-set";

@@ -1,6 +1,6 @@
 import type { FileFacts } from "../file/facts";
 import type { Assessment } from "../file/result";
-import { isSettled } from "../requirements/standings";
+import { isSettled } from "../requirements/to-submit";
 import type { Rulebook } from "../rulebook/rulebook";
 
 export interface RequirementPlace {

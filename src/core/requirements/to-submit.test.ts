@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import type { RequirementResult } from "../file/result";
 import { atLeastProof, MOMENTS, PROOF_LEVELS, reachedBy, STANDINGS } from "../rulebook/requirement";
-import { enoughToSubmit, isSettled } from "./standings";
+import { enoughToSubmit, isSettled } from "./to-submit";
 
 describe("what may be submitted", () => {
   const result = (toSubmit: RequirementResult["toSubmit"], at: RequirementResult["standing"]) =>
