@@ -112,7 +112,7 @@ describe("the main screens", () => {
     await page.getByText("One administrator has to stay, without an end.").waitFor();
     await page.goto("/office/mail");
     await page
-      .getByRole("button", { name: /^Try the same address again/ })
+      .getByRole("button", { name: /^Try again: / })
       .first()
       .click();
     await page.getByText("It is tried now.").waitFor();
