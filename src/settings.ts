@@ -24,6 +24,10 @@ const schema = z.object({
   UNVEX_MAIL_FROM: z.string().default("admissions@merrow.example"),
   /** The stand-in takes any card for good: outside the demo it is for trying things out, and every page says so. */
   UNVEX_CARD: z.enum(["none", "stand-in"], { error: "UNVEX_CARD must be `none` or `stand-in`" }).default("none"),
+  /** Whether staff need a second factor to work, or may have one. */
+  UNVEX_SECOND_FACTOR: z
+    .enum(["required", "offered"], { error: "UNVEX_SECOND_FACTOR must be `required` or `offered`" })
+    .optional(),
   UNVEX_DEMO: z.enum(["0", "1"]).default("0"),
   /** The header in which a front server puts the reader's address; believed only when it is set. */
   UNVEX_ADDRESS_HEADER: z.string().default(""),
@@ -42,6 +46,7 @@ export interface Settings {
   readonly mailFrom: string;
   readonly demo: boolean;
   readonly card: "none" | "stand-in";
+  readonly secondFactor: "required" | "offered";
   readonly addressHeader: string;
   /** The program in which documents of strangers are looked at. */
   readonly workshop: string;
@@ -66,6 +71,7 @@ export function readSettings(environment: Readonly<Record<string, string | undef
     mailFrom: value.UNVEX_MAIL_FROM,
     demo: value.UNVEX_DEMO === "1",
     card: value.UNVEX_DEMO === "1" ? "stand-in" : value.UNVEX_CARD,
+    secondFactor: value.UNVEX_SECOND_FACTOR ?? (value.UNVEX_DEMO === "1" ? "offered" : "required"),
     addressHeader: value.UNVEX_ADDRESS_HEADER,
     workshop: path.resolve(value.UNVEX_DIST, "workshop.mjs"),
     log: value.UNVEX_LOG,

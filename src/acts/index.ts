@@ -35,8 +35,11 @@ import { saveAnswers } from "./form/save-answers";
 import { takeBackLine } from "./form/take-back-line";
 import * as messages from "./mail/messages";
 import * as payments from "./payments/payments";
+import { noteReading, noteSignIn } from "./people/access";
 import * as accounts from "./people/accounts";
+import { clearAway } from "./people/clear-away";
 import { judgeSamePerson } from "./people/same-person";
+import * as factor from "./people/second-factor";
 import * as reference from "./references/answer-reference";
 import * as requests from "./references/request-reference";
 import { matchResults, settleOwnerResult, takeOwnerList } from "./results/owner-lists";
@@ -82,7 +85,11 @@ export const ACTS = {
   extendChoice: rounds.extendChoice,
   countGuess: accounts.countGuess,
   forgetGuess: accounts.forgetGuess,
-  removeOldGuesses: accounts.removeOldGuesses,
+  clearAway,
+  letBackIn: factor.letBackIn,
+  noteReading,
+  noteSignIn,
+  spendCode: factor.spendCode,
   giveReference: reference.giveReference,
   askRegistry: registry.askRegistry,
   claimRegistryQuery: registry.claimRegistryQuery,

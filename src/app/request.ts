@@ -6,15 +6,16 @@ import { cache } from "react";
 import type { z } from "zod";
 import type { Act, Outcome } from "../acts/act/act";
 import { runAct } from "../acts/act/act";
+import { noteReading } from "../acts/people/access";
 import { isGoingOn } from "../auth/sessions";
 import { type Actor, holds, OFFICE, type Role } from "../core/rights/actor";
 import type { Locale } from "../core/text/local-text";
 import { describeDefect, withoutValues } from "../db/defects";
 import { webRuntime } from "../runtime";
 import { pickLocale } from "../text/sentence";
-import { type Identity, identityOf } from "../views/people/identity";
+import { type Identity, identityOf, withoutRights } from "../views/people/identity";
 import { officeNow } from "../views/view/office-now";
-import { readView, type View } from "../views/view/view";
+import { readingsOf, readView, type View } from "../views/view/view";
 
 /** What a page needs to know of the request it answers, worked out once a request. */
 export const LOCALE_COOKIE = "unvex-locale";
@@ -55,7 +56,10 @@ export async function failed(error: unknown): Promise<Response> {
 export const currentSession = cache(() =>
   numbered(async () => {
     const { auth } = await webRuntime();
-    return auth.api.getSession({ headers: await headers() });
+    // With the cookies as they are now: what an action has changed stands in no header of its request.
+    const sent = new Headers(await headers());
+    sent.set("cookie", (await cookies()).toString());
+    return auth.api.getSession({ headers: sent });
   }),
 );
 
@@ -66,7 +70,9 @@ export const identity = cache(
       if (!session) return null;
       const runtime = await webRuntime();
       const person = await identityOf(runtime.pool, session.user.id, new Date());
-      return person && (await isGoingOn(runtime, session.session, person.actor.grants.length > 0)) ? person : null;
+      if (!person || !(await isGoingOn(runtime, session.session, person.isStaff))) return null;
+      const owes = person.isStaff && runtime.settings.secondFactor === "required" && !session.user.twoFactorEnabled;
+      return owes ? withoutRights(person) : person;
     }),
 );
 
@@ -81,10 +87,14 @@ export const officeZone = cache(() => numbered(async () => (await officeNow((awa
 export const VISITOR: Actor = { kind: "visitor" };
 export const SYSTEM: Actor = { kind: "system" };
 
-/** The person signed in; others are led to the sign-in page and back. */
+const ACCOUNT = "/account";
+
+/** The person signed in; others are led to the sign-in page and back, and who owes a second factor to where it is set up. */
 export async function requirePerson(back: string): Promise<Identity> {
   const person = await identity();
   if (!person) redirect(`/sign-in?to=${encodeURIComponent(back)}`);
+  if (person.owesSecondFactor && !back.startsWith(ACCOUNT))
+    redirect(`${ACCOUNT}/second-factor?to=${encodeURIComponent(back)}`);
   return person;
 }
 
@@ -103,7 +113,12 @@ export async function see<Schema extends z.ZodType, Data>(
   actor: Actor,
   input: z.input<Schema>,
 ): Promise<Data | null> {
-  return numbered(async () => readView(await webRuntime(), view, actor, input));
+  const data = await numbered(async () => readView(await webRuntime(), view, actor, input));
+  const readings = readingsOf(view, actor, input, data);
+  // What cannot be noted is not shown.
+  if (readings.length > 0)
+    await perform(noteReading, actor, { readings: [...readings], network: await networkAddress() });
+  return data;
 }
 
 /** Runs an act as the actor of this request, and logs its name and outcome with the request's id. */

@@ -1,6 +1,7 @@
 import { isAPIError } from "better-auth/api";
 import { z } from "zod";
 import { type Runtime, runAct } from "../acts/act/act";
+import { noteSignIn } from "../acts/people/access";
 import {
   acceptLink,
   beginGuess,
@@ -88,14 +89,15 @@ export interface From {
   readonly device: string | null;
 }
 
-export type SignIn = "signed in" | "wrong" | "locked";
+/** "code": the password was right, and a code of the second factor is asked for. */
+export type SignIn = "signed in" | "code" | "wrong" | "locked";
 
 /** Unknown address, wrong password and unconfirmed address answer alike; anything else that goes wrong says nothing of the guess. */
-const isWrong = (error: unknown): boolean => isAPIError(error) && error.statusCode < 500;
+export const isWrong = (error: unknown): boolean => isAPIError(error) && error.statusCode < 500;
 
 /**
- * Signs in. The guess counts before it is looked at, so that guesses at the same moment count too.
- * @throws when something is away: nothing is known of the guess then, and it does not count
+ * Signs in with a password; whoever has a second factor is asked for its code next.
+ * @throws when something is away
  */
 export async function signIn(
   { runtime, auth }: AccountContext,
@@ -106,18 +108,43 @@ export async function signIn(
 ): Promise<SignIn> {
   const guessed = normalised(address);
   if (guessed.length > LONGEST_ADDRESS) return "wrong";
-  const guess = await runAct(runtime, beginGuess, SYSTEM, { email: guessed, network, device });
+  const note = (kind: "signed in" | "sign-in failed" | "kept out") =>
+    runAct(runtime, noteSignIn, SYSTEM, { email: guessed, kind, network });
+  const answer = await guessAt(runtime, guessed, { network, device }, () =>
+    auth.api.signInEmail({ body: { email: guessed, password }, headers }),
+  );
+  if (answer === "wrong" || answer === "locked") {
+    await note(answer === "wrong" ? "sign-in failed" : "kept out");
+    return answer;
+  }
+  if ("twoFactorRedirect" in answer) return "code";
+  await note("signed in");
+  return "signed in";
+}
+
+/**
+ * Has something done for which a password was typed. It counts as a guess before it is looked at, so that guesses at the same moment
+ * count too, and no longer once it was right.
+ * @throws when something is away: nothing is known of the guess then, and it does not count
+ */
+export async function guessAt<T>(
+  runtime: Runtime,
+  email: string,
+  { network, device }: From,
+  work: () => Promise<T>,
+): Promise<T | "wrong" | "locked"> {
+  const guess = await runAct(runtime, beginGuess, SYSTEM, { email, network, device });
   if (!guess.ok) return "locked";
   const { guessIds } = guess.value;
   try {
-    await auth.api.signInEmail({ body: { email: guessed, password }, headers });
+    const answer = await work();
+    await runAct(runtime, forgetGuess, SYSTEM, { guessIds });
+    return answer;
   } catch (error) {
     if (!isWrong(error)) throw error;
     await runAct(runtime, countGuess, SYSTEM, { guessIds });
     return "wrong";
   }
-  await runAct(runtime, forgetGuess, SYSTEM, { guessIds });
-  return "signed in";
 }
 
 export async function askForLink(

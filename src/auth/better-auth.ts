@@ -2,6 +2,7 @@ import { hash, verify } from "@node-rs/argon2";
 import { betterAuth } from "better-auth";
 import { drizzleAdapter } from "better-auth/adapters/drizzle";
 import { nextCookies } from "better-auth/next-js";
+import { twoFactor } from "better-auth/plugins";
 import type { Database } from "../db/connection";
 import * as schema from "../db/schema";
 import { LEAST_PASSWORD } from "./passwords";
@@ -37,7 +38,14 @@ export function makeAuth(db: Database, settings: { readonly url: string; readonl
     // What goes wrong is thrown and logged by whoever called; its own lines would hold the values of statements, session tokens among them.
     logger: { disabled: true },
     advanced: { useSecureCookies: settings.url.startsWith("https://"), cookiePrefix: "unvex" },
-    plugins: [nextCookies()],
+    plugins: [
+      twoFactor({
+        issuer: "Unvex",
+        // Whoever guesses at codes knows the password: ten wrong ones stop every further one for an hour.
+        accountLockout: { maxFailedAttempts: 10, durationSeconds: 3600 },
+      }),
+      nextCookies(),
+    ],
   });
 }
 

@@ -17,7 +17,7 @@ export const JOBS = {
   "ask-registry": z.object({ queryId: z.uuid() }),
   "make-copies": z.object({ orderId: z.uuid() }),
   "erase-copies": z.object({}),
-  "remove-old-guesses": z.object({}),
+  "clear-away": z.object({}),
   "match-results": z.union([z.object({ listId: z.uuid() }), z.object({ applicationId: z.uuid() })]),
   "compare-statements": z.object({ applicationId: z.uuid() }),
   preview: z.object({ previewId: z.uuid() }),

@@ -6,7 +6,7 @@ import { announceOpenings } from "../acts/catalogue/interest";
 import { remindOpenings } from "../acts/catalogue/remind-openings";
 import { eraseCopies } from "../acts/copies/copies";
 import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/mail/messages";
-import { removeOldGuesses } from "../acts/people/accounts";
+import { clearAway } from "../acts/people/clear-away";
 import { matchResults } from "../acts/results/owner-lists";
 import { claimRegistryQuery, reportRegistry } from "../acts/results/registry";
 import { reportPreview } from "../acts/rulebook/previews";
@@ -189,8 +189,8 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
     case "erase-copies":
       await runAct(ctx.runtime, eraseCopies, SYSTEM, {});
       return;
-    case "remove-old-guesses":
-      await runAct(ctx.runtime, removeOldGuesses, SYSTEM, {});
+    case "clear-away":
+      await runAct(ctx.runtime, clearAway, SYSTEM, {});
       return;
     case "match-results":
       return matchOwnerResults(ctx, JOBS["match-results"].parse(payload));

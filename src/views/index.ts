@@ -26,6 +26,7 @@ import { selfCheck } from "./form/self-check";
 import { linkPurpose } from "./mail/link-purpose";
 import { fileMessages, myMessages, tray } from "./mail/messages";
 import { waitingMail } from "./mail/waiting-mail";
+import { access, accessTable } from "./people/access";
 import { staff } from "./people/staff";
 import { referencePage } from "./references/reference-page";
 import { ownerListLook, ownerLists } from "./results/owner-lists";
@@ -90,6 +91,8 @@ export const VIEWS = {
   selfCheck,
   sharedParts,
   standards,
+  access,
+  accessTable,
   staff,
   statementComparison,
   submissions,

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act/act";
-import { changeRole, makeStaff, removeOldGuesses } from "../../src/acts/people/accounts";
+import { changeRole, makeStaff } from "../../src/acts/people/accounts";
+import { clearAway } from "../../src/acts/people/clear-away";
 import {
   type AccountContext,
   askForLink,
@@ -254,14 +255,14 @@ describe("accounts", () => {
   it("forget guesses whose time is over", async () => {
     await confirmed();
     const guesses = async () => (await world.runtime.pool.query("select 1 from password_guess")).rowCount;
-    await must(world, removeOldGuesses, SYSTEM, {});
+    await must(world, clearAway, SYSTEM, {});
     expect(await guesses()).toBe(0);
     await enter("wrong password no");
     world.later(15 * MINUTE - 1);
-    await must(world, removeOldGuesses, SYSTEM, {});
+    await must(world, clearAway, SYSTEM, {});
     expect(await guesses()).toBe(1);
     world.later(1);
-    await must(world, removeOldGuesses, SYSTEM, {});
+    await must(world, clearAway, SYSTEM, {});
     expect(await guesses()).toBe(0);
   });
 

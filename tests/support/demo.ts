@@ -17,7 +17,8 @@ export interface Demo {
   readonly close: () => Promise<void>;
 }
 
-export async function openDemo(name: string): Promise<Demo> {
+/** @param settings what is set otherwise than in the demo */
+export async function openDemo(name: string, settings: Readonly<Record<string, string>> = {}): Promise<Demo> {
   const folder = inject("demoFolder");
   const cluster = await startCluster(path.join(folder, "postgres"));
   cluster.createDatabase(name, DEMO_DATABASE);
@@ -31,6 +32,7 @@ export async function openDemo(name: string): Promise<Demo> {
     UNVEX_LOG: "warn",
     UNVEX_DIST: process.env.UNVEX_DIST ?? ".next",
     NODE_ENV: "production",
+    ...settings,
   };
   const log = path.join(folder, `log-${name}`);
   const children = [launchWeb(env, port, "127.0.0.1", log), launchWorker(env, log)];

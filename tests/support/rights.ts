@@ -40,6 +40,8 @@ const DRAFTERS: readonly RoleName[] = ["system", "officer", "lead officer", "adm
 /** What several programmes share, or the whole office goes by. */
 const KEEPERS: readonly RoleName[] = ["system", "standards keeper", "administrator"];
 const OFFICE: readonly RoleName[] = ["officer", "officer elsewhere", "lead officer", "lead officer elsewhere"];
+/** Whoever holds a role. */
+const STAFF: readonly RoleName[] = [...OFFICE, "standards keeper", "finance", "assessor", "administrator"];
 const READERS: readonly RoleName[] = [...OFFICE, "standards keeper", "administrator"];
 
 /** Who may do what: the outcome of every act for every role. */
@@ -92,7 +94,11 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   extendChoice: OFFICERS,
   countGuess: ONLY_SYSTEM,
   forgetGuess: ONLY_SYSTEM,
-  removeOldGuesses: ONLY_SYSTEM,
+  clearAway: ONLY_SYSTEM,
+  letBackIn: ["system", "administrator"],
+  noteReading: STAFF,
+  noteSignIn: ONLY_SYSTEM,
+  spendCode: ONLY_SYSTEM,
   giveReference: ["referee"],
   askRegistry: OFFICERS,
   claimRegistryQuery: ONLY_SYSTEM,
@@ -229,6 +235,8 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   standards: READERS,
   selfCheck: ROLES,
   sharedParts: READERS,
+  access: ["administrator"],
+  accessTable: ["administrator"],
   staff: ["administrator"],
   troubledFiles: ["administrator"],
   waitingMail: ["administrator"],

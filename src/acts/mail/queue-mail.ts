@@ -9,6 +9,7 @@ export const TEMPLATES = [
   "already-has-account",
   "set-password",
   "staff-invited",
+  "staff-let-in",
   "reference-asked",
   "reference-withdrawn",
   "reference-given",

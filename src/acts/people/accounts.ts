@@ -1,4 +1,4 @@
-import { and, eq, gt, inArray, isNull, lte, or, sql } from "drizzle-orm";
+import { and, eq, gt, inArray, isNull, or, sql } from "drizzle-orm";
 import { z } from "zod";
 import type { PlainDate } from "../../core/ids";
 import { BY_PROGRAMME, ROLES, type Role } from "../../core/rights/actor";
@@ -8,6 +8,7 @@ import { application, consent, grant, mailLink, passwordGuess, person, programme
 import { type ActContext, defineAct, done, refuse } from "../act/act";
 import { hashToken, newToken } from "../act/token";
 import { hadEnough, queueMail } from "../mail/queue-mail";
+import { actingId, recordAccess } from "./access";
 
 const HOUR = 3_600_000;
 const LIFETIME = { "confirm address": 24 * HOUR, "set password": HOUR } as const;
@@ -23,11 +24,11 @@ interface LinkMail {
 }
 
 /** Mails a link; a newer one replaces what was mailed before for the same purpose. */
-async function mailNewLink(
+export async function mailNewLink(
   ctx: ActContext,
   to: LinkMail,
   purpose: Purpose,
-  template: "confirm-address" | "set-password" | "staff-invited",
+  template: "confirm-address" | "set-password" | "staff-invited" | "staff-let-in",
 ): Promise<void> {
   // The link that was mailed before goes on working.
   if (await hadEnough(ctx, to.email)) return;
@@ -43,7 +44,7 @@ async function mailNewLink(
         isNull(mailLink.replacedAt),
       ),
     );
-  const lifetime = template === "staff-invited" ? INVITATION_LIFETIME : LIFETIME[purpose];
+  const lifetime = template.startsWith("staff-") ? INVITATION_LIFETIME : LIFETIME[purpose];
   await ctx.db.insert(mailLink).values({
     tokenHash: hash,
     purpose,
@@ -182,7 +183,7 @@ export const tieAccount = defineAct({
 const GUESSES = 10;
 /** Many people may sit behind one address of a network. */
 const NETWORK_GUESSES = 50;
-const GUESS_WINDOW = 15 * 60_000;
+export const GUESS_WINDOW = 15 * 60_000;
 /** So long a guess is looked at, at most. */
 const GUESS_LASTS = 60_000;
 
@@ -252,18 +253,6 @@ export const countGuess = defineAct({
   },
 });
 
-/** Guesses that no longer count are removed. */
-export const removeOldGuesses = defineAct({
-  name: "remove-old-guesses",
-  input: z.object({}),
-  may: (ctx) => ctx.actor.kind === "system",
-  run: async (ctx) => {
-    const old = new Date(ctx.now.getTime() - GUESS_WINDOW);
-    const { rowCount } = await ctx.db.delete(passwordGuess).where(lte(passwordGuess.at, old));
-    return done({ removed: rowCount ?? 0 });
-  },
-});
-
 /** A role, over all or over one programme, and until when. */
 const held = {
   role: z.enum(ROLES),
@@ -280,11 +269,17 @@ async function canBeHeld(ctx: ActContext, { role, scope }: { readonly role: Role
   return known !== undefined;
 }
 
+/** A role as the access record tells it. */
+const heldWords = ({ role, scope, until }: { role: Role; scope: string; until: string | null }): string =>
+  `${role}${scope === "*" ? "" : ` of ${scope}`}${until === null ? "" : ` until ${until}`}`;
+
 /** The exclusive end of a last day. */
 async function endOf(ctx: ActContext, day: string | null): Promise<Date | null> {
   return day === null ? null : new Date(startOfDay((await ctx.office()).zone, requireDay(day as PlainDate) + 1));
 }
-const isAdministrator = (ctx: ActContext) =>
+
+/** The administrator, or the command line. */
+export const isAdministrator = (ctx: ActContext) =>
   ctx.actor.kind === "system" ||
   (ctx.actor.kind === "person" && ctx.actor.grants.some((g) => g.role === "administrator"));
 
@@ -309,6 +304,7 @@ export const makeStaff = defineAct({
     const until = await endOf(ctx, input.until);
     await ctx.db.insert(grant).values({ personId: made.id, role, scope, until, grantedAt: ctx.now });
     await ctx.emit("make-staff", null, { person: made.id, role: input.role, scope: input.scope });
+    await recordAccess(ctx, { kind: "invited", personId: actingId(ctx), concernsId: made.id, about: heldWords(input) });
     await mailNewLink(
       ctx,
       { personId: made.id, email: input.email, name: input.name, locale: "en" },
@@ -347,6 +343,12 @@ export const changeRole = defineAct({
       const administrators = await ctx.db.select({ id: grant.personId }).from(grant).where(lasting);
       if (administrators.length === 0) return refuse("locked");
     }
+    await recordAccess(ctx, {
+      kind: input.held ? "role given" : "role taken",
+      personId: actingId(ctx),
+      concernsId: personId,
+      about: heldWords(input),
+    });
     await ctx.emit("change-role", null, { person: personId, role: name, scope, held: input.held, until: input.until });
     return done(null);
   },

@@ -3,11 +3,13 @@ import { holds, OFFICE } from "../../core/rights/actor";
 import { Band } from "../../ui/frame/band.client";
 import { Library } from "../../ui/frame/library.client";
 import { signOut } from "../(applicant)/account/sign-out.action";
-import { nonce, officeZone, requirePerson } from "../request";
+import { identity, nonce, officeZone } from "../request";
 
 /** The office's face: a dark band of words, and below it the whole page is work. */
 export default async function OfficeLayout({ children }: { children: ReactNode }) {
-  const [person, token, zone] = await Promise.all([requirePerson("/office"), nonce(), officeZone()]);
+  const [person, token, zone] = await Promise.all([identity(), nonce(), officeZone()]);
+  // The page itself leads them on, and back to it.
+  if (!person || person.owesSecondFactor) return children;
   const words = [
     ...(holds(person.actor, OFFICE)
       ? [
@@ -21,6 +23,7 @@ export default async function OfficeLayout({ children }: { children: ReactNode }
     ...(holds(person.actor, ["administrator"])
       ? [
           { href: "/office/mail", word: "Mail" },
+          { href: "/office/access", word: "Access" },
           { href: "/office/people", word: "Settings" },
         ]
       : []),

@@ -203,12 +203,24 @@ CREATE TABLE "auth_session" (
 	CONSTRAINT "auth_session_token_unique" UNIQUE("token")
 );
 --> statement-breakpoint
+CREATE TABLE "auth_two_factor" (
+	"id" text PRIMARY KEY NOT NULL,
+	"user_id" text NOT NULL,
+	"secret" text NOT NULL,
+	"backup_codes" text NOT NULL,
+	"verified" boolean DEFAULT false NOT NULL,
+	"failed_verification_count" integer DEFAULT 0 NOT NULL,
+	"locked_until" timestamp with time zone,
+	CONSTRAINT "auth_two_factor_user_id_unique" UNIQUE("user_id")
+);
+--> statement-breakpoint
 CREATE TABLE "auth_user" (
 	"id" text PRIMARY KEY NOT NULL,
 	"name" text NOT NULL,
 	"email" "citext" NOT NULL,
 	"email_verified" boolean DEFAULT false NOT NULL,
 	"image" text,
+	"two_factor_enabled" boolean DEFAULT false NOT NULL,
 	"created_at" timestamp with time zone NOT NULL,
 	"updated_at" timestamp with time zone NOT NULL,
 	CONSTRAINT "auth_user_email_unique" UNIQUE("email")
@@ -724,6 +736,18 @@ CREATE TABLE "same_person" (
 	CONSTRAINT "same_person_verdict" CHECK ("same_person"."verdict" in ('same','different','undecided'))
 );
 --> statement-breakpoint
+CREATE TABLE "access_record" (
+	"id" bigserial PRIMARY KEY NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	"kind" text NOT NULL,
+	"person_id" uuid,
+	"file" text,
+	"concerns_id" uuid,
+	"about" text DEFAULT '' NOT NULL,
+	"network" text,
+	CONSTRAINT "access_record_kind" CHECK ("access_record"."kind" in ('signed in','sign-in failed','kept out','code failed','recovery code used','second factor set','second factor removed','let back in','invited','role given','role taken','file opened','document opened','copy downloaded','list downloaded'))
+);
+--> statement-breakpoint
 CREATE TABLE "awaited" (
 	"application_id" uuid NOT NULL,
 	"kind" text NOT NULL,
@@ -963,6 +987,7 @@ ALTER TABLE "turn_change" ADD CONSTRAINT "turn_change_application_id_application
 ALTER TABLE "undertaking" ADD CONSTRAINT "undertaking_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "auth_account" ADD CONSTRAINT "auth_account_user_id_auth_user_id_fk" FOREIGN KEY ("user_id") REFERENCES "public"."auth_user"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "auth_session" ADD CONSTRAINT "auth_session_user_id_auth_user_id_fk" FOREIGN KEY ("user_id") REFERENCES "public"."auth_user"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "auth_two_factor" ADD CONSTRAINT "auth_two_factor_user_id_auth_user_id_fk" FOREIGN KEY ("user_id") REFERENCES "public"."auth_user"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "intake" ADD CONSTRAINT "intake_programme_id_programme_id_fk" FOREIGN KEY ("programme_id") REFERENCES "public"."programme"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "intake" ADD CONSTRAINT "intake_cycle_id_cycle_id_fk" FOREIGN KEY ("cycle_id") REFERENCES "public"."cycle"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "interest" ADD CONSTRAINT "interest_programme_id_programme_id_fk" FOREIGN KEY ("programme_id") REFERENCES "public"."programme"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1070,6 +1095,9 @@ CREATE INDEX "copy_order_of" ON "copy_order" USING btree ("asked_by_id","asked_a
 CREATE UNIQUE INDEX "mail_link_one_live" ON "mail_link" USING btree ("person_id","purpose") WHERE "mail_link"."used_at" is null and "mail_link"."replaced_at" is null;--> statement-breakpoint
 CREATE INDEX "password_guess_subject" ON "password_guess" USING btree ("subject","at");--> statement-breakpoint
 CREATE INDEX "same_person_pair" ON "same_person" USING btree ("first_id","second_id");--> statement-breakpoint
+CREATE INDEX "access_record_person" ON "access_record" USING btree ("person_id","kind","id");--> statement-breakpoint
+CREATE INDEX "access_record_file" ON "access_record" USING btree ("file","id");--> statement-breakpoint
+CREATE INDEX "access_record_at" ON "access_record" USING btree ("at");--> statement-breakpoint
 CREATE INDEX "awaited_kind" ON "awaited" USING btree ("kind","due","application_id");--> statement-breakpoint
 CREATE INDEX "choice_standing_application" ON "choice_standing" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "event_application" ON "event" USING btree ("application_id","id");--> statement-breakpoint

@@ -5,6 +5,19 @@ END $$;
 --> statement-breakpoint
 CREATE TRIGGER event_is_append_only BEFORE UPDATE OR DELETE OR TRUNCATE ON event FOR EACH STATEMENT EXECUTE FUNCTION refuse_change();
 --> statement-breakpoint
+-- The access record lets lines go once their time is over, and changes none.
+CREATE FUNCTION refuse_early_removal() RETURNS trigger LANGUAGE plpgsql AS $$
+BEGIN
+  IF OLD.at > now() - interval '365 days' THEN
+    RAISE EXCEPTION 'a line of the access record is kept for a year' USING ERRCODE = 'restrict_violation';
+  END IF;
+  RETURN OLD;
+END $$;
+--> statement-breakpoint
+CREATE TRIGGER access_record_never_changes BEFORE UPDATE OR TRUNCATE ON access_record FOR EACH STATEMENT EXECUTE FUNCTION refuse_change();
+--> statement-breakpoint
+CREATE TRIGGER access_record_is_kept BEFORE DELETE ON access_record FOR EACH ROW EXECUTE FUNCTION refuse_early_removal();
+--> statement-breakpoint
 CREATE FUNCTION refuse_published_change() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
   IF OLD.status <> 'draft' AND (NEW.body IS DISTINCT FROM OLD.body OR NEW.status = 'draft' OR NEW.version <> OLD.version) THEN

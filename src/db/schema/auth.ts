@@ -1,4 +1,4 @@
-import { boolean, pgTable, text } from "drizzle-orm/pg-core";
+import { boolean, integer, pgTable, text } from "drizzle-orm/pg-core";
 import { citext, instant } from "./columns";
 
 /** The tables of the auth package: accounts, credentials and sessions, nothing else. Property names are the package's own. */
@@ -8,6 +8,7 @@ export const user = pgTable("auth_user", {
   email: citext("email").notNull().unique(),
   emailVerified: boolean("email_verified").notNull().default(false),
   image: text("image"),
+  twoFactorEnabled: boolean("two_factor_enabled").notNull().default(false),
   createdAt: instant("created_at").notNull(),
   updatedAt: instant("updated_at").notNull(),
 });
@@ -50,4 +51,19 @@ export const verification = pgTable("auth_verification", {
   expiresAt: instant("expires_at").notNull(),
   createdAt: instant("created_at"),
   updatedAt: instant("updated_at"),
+});
+
+/** The second factor of an account: its secret and the recovery codes that are left, both encrypted with the application's secret. */
+export const twoFactor = pgTable("auth_two_factor", {
+  id: text("id").primaryKey(),
+  userId: text("user_id")
+    .notNull()
+    .unique()
+    .references(() => user.id, { onDelete: "cascade" }),
+  secret: text("secret").notNull(),
+  backupCodes: text("backup_codes").notNull(),
+  /** A code of it was typed once: until then it is only being set up. */
+  verified: boolean("verified").notNull().default(false),
+  failedVerificationCount: integer("failed_verification_count").notNull().default(0),
+  lockedUntil: instant("locked_until"),
 });

@@ -3,6 +3,7 @@ import { bigserial, boolean, index, integer, jsonb, pgTable, primaryKey, text, u
 import { type Json, TURNS } from "../../core/file/facts";
 import { FILE_REASONS } from "../../core/file/reason";
 import { AWAITED_KINDS, CLOSED_AS, ELIGIBILITIES, STAGES } from "../../core/file/result";
+import { ACCESS_KINDS } from "../../core/record/access";
 import { LOCALES } from "../../core/text/local-text";
 import { application, choice } from "./application";
 import { instant, isOneOf, oneOf } from "./columns";
@@ -23,6 +24,35 @@ export const event = pgTable(
     about: jsonb("about").$type<{ readonly [key: string]: Json }>().notNull(),
   },
   (t) => [index("event_application").on(t.applicationId, t.id)],
+);
+
+/**
+ * What was looked at, and who came in or tried to: append-only, apart from events, and removed after its time. It stands for itself, so
+ * that it stays when a person or a file goes.
+ */
+export const accessRecord = pgTable(
+  "access_record",
+  {
+    id: bigserial("id", { mode: "number" }).primaryKey(),
+    at: instant("at").notNull(),
+    kind: oneOf("kind", ACCESS_KINDS).notNull(),
+    /** Who looked, or came in, or whose account was tried; null where nobody of ours is known by it. */
+    personId: uuid("person_id"),
+    /** The number of the file. */
+    file: text("file"),
+    /** Whose account or roles it was about, where that is somebody else. */
+    concernsId: uuid("concerns_id"),
+    /** A few words of ours: a requirement, a role. Nothing that an applicant typed. */
+    about: text("about").notNull().default(""),
+    /** The network address, where a front server tells it. */
+    network: text("network"),
+  },
+  (t) => [
+    isOneOf("access_record_kind", t.kind, ACCESS_KINDS),
+    index("access_record_person").on(t.personId, t.kind, t.id),
+    index("access_record_file").on(t.file, t.id),
+    index("access_record_at").on(t.at),
+  ],
 );
 
 /** The truth of a mail: written in the act's transaction, claimed by the sender when due. */

@@ -11,12 +11,15 @@ const CANCEL: Readonly<Record<Locale, string>> = { en: "Not now", fr: "Pas maint
 export function ConfirmPress({
   action,
   label,
+  name,
   question,
   primary = false,
   locale,
 }: {
   action: () => Promise<string | null>;
   label: string;
+  /** What it is called where several say the same. */
+  name?: string;
   question: string;
   primary?: boolean;
   locale: Locale;
@@ -35,6 +38,7 @@ export function ConfirmPress({
       <Button
         type={primary ? "primary" : "default"}
         loading={busy}
+        aria-label={name}
         onClick={() =>
           void dialogs.confirm({
             title: label,

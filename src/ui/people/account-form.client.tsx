@@ -7,7 +7,7 @@ import { type ReactNode, useActionState, useId, useState } from "react";
 export interface AccountField {
   readonly name: string;
   readonly label: string;
-  readonly kind: "text" | "email" | "password" | "check";
+  readonly kind: "text" | "email" | "password" | "code" | "check";
   readonly help?: string;
   readonly autoComplete?: string;
   /** What stands in it at first. */
@@ -81,7 +81,13 @@ function Field({
       {field.kind === "password" ? (
         <Input.Password {...shared} onChange={(e) => onChange(e.target.value)} />
       ) : (
-        <Input {...shared} type={field.kind} onChange={(e) => onChange(e.target.value)} />
+        <Input
+          {...shared}
+          {...(field.kind === "code"
+            ? { inputMode: "numeric", autoComplete: "one-time-code", autoFocus: true }
+            : { type: field.kind })}
+          onChange={(e) => onChange(e.target.value)}
+        />
       )}
       {problem ? <Problem id={`${id}-wrong`} text={problem} /> : null}
     </div>

@@ -231,4 +231,5 @@ export const officeCopy = defineView({
     const application = rows[0] ? await readApplication(ctx, rows[0].id) : null;
     return application && rows[0] ? { application, name: rows[0].name } : null;
   },
+  readings: (_, { number }) => [{ kind: "copy downloaded", file: number }],
 });

@@ -236,4 +236,5 @@ export const file = defineView({
     );
     return rows[0] ? readFile(ctx, rows[0].id, scope) : null;
   },
+  readings: (_, { number }) => [{ kind: "file opened", file: number }],
 });

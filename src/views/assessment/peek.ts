@@ -76,4 +76,5 @@ export const peek = defineView({
       promise: choices.find((c) => c.promise)?.promise ?? null,
     };
   },
+  readings: ({ number }) => [{ kind: "file opened", file: number }],
 });

@@ -328,4 +328,5 @@ export const turnContacts = defineView({
     );
     return rows;
   },
+  readings: (rows) => [{ kind: "list downloaded", file: null, about: `files, ${rows.length}` }],
 });

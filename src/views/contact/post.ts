@@ -105,4 +105,5 @@ export const postTable = defineView({
   name: "post-table",
   input,
   read: (ctx, filter) => read(ctx, { ...filter, after: null }, MOST_EXPORTED),
+  readings: (rows) => [{ kind: "list downloaded", file: null, about: `addresses, ${rows.length}` }],
 });

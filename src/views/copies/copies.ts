@@ -58,6 +58,7 @@ export const readyCopies = defineView({
     );
     return rows.length === 0 ? null : rows;
   },
+  readings: (rows) => rows.map(({ number }) => ({ kind: "copy downloaded", file: number })),
 });
 
 /** The bytes of a copy that the view has let through, chunk by chunk. */

@@ -11,6 +11,12 @@ export interface DocumentData {
   readonly size: number;
 }
 
+interface FileDocument extends DocumentData {
+  /** The number of the file, and what the document was supplied for there. */
+  readonly file: string;
+  readonly requirement: string;
+}
+
 /** A document's address: for the office over its file, and for the person who supplied it; never a referee's letter for the applicant. */
 export const document = defineView({
   name: "document",
@@ -19,17 +25,19 @@ export const document = defineView({
     /** What was sent, where something else is kept to be looked at. */
     original: z.boolean().default(false),
   }),
-  read: async ({ pool, actor }, { uploadId, original }): Promise<DocumentData | null> => {
+  read: async ({ pool, actor }, { uploadId, original }): Promise<FileDocument | null> => {
     if (actor.kind !== "person") return null;
     const scope = programmesOf(actor);
-    const { rows } = await pool.query<DocumentData>(
-      `select c.sha256, u.name, c.media_type as "mediaType", c.size from upload u
+    const { rows } = await pool.query<FileDocument>(
+      `select c.sha256, u.name, c.media_type as "mediaType", c.size, a.number as file,
+         coalesce((select e.requirement from evidence e where e.upload_id = u.id limit 1), '') as requirement from upload u
          join content c on c.sha256 = case when $5 then coalesce(u.original_sha256, u.sha256) else u.sha256 end join application a on a.id = u.application_id
        where u.id = $1 and ((a.person_id = $2 and u.uploaded_by = 'person:' || $2::text) or ($3 and ${fileInScope("a.id", "$4")}))`,
       [uploadId, actor.id, scope !== null, scope === null ? [] : scopeParameter(scope), original],
     );
     return rows[0] ?? null;
   },
+  readings: ({ file, requirement }) => [{ kind: "document opened", file, about: requirement }],
 });
 
 /** The bytes of a document that the view has let through, chunk by chunk. */

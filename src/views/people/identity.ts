@@ -6,7 +6,18 @@ export interface Identity {
   readonly actor: Extract<Actor, { kind: "person" }>;
   readonly email: string;
   readonly locale: Locale;
+  /** Whether they hold a role of the office. */
+  readonly isStaff: boolean;
+  /** They have to set up a second factor before their roles count. */
+  readonly owesSecondFactor: boolean;
 }
+
+/** Somebody of the office as long as they have no second factor where one is asked for: none of their roles counts. */
+export const withoutRights = (person: Identity): Identity => ({
+  ...person,
+  actor: { ...person.actor, grants: [] },
+  owesSecondFactor: true,
+});
 
 /** The person behind an account, with their grants. */
 export async function identityOf(pool: pg.Pool, accountId: string, now: Date): Promise<Identity | null> {
@@ -22,6 +33,8 @@ export async function identityOf(pool: pg.Pool, accountId: string, now: Date): P
         actor: { kind: "person", id: row.id, name: row.name, grants: row.grants },
         email: row.email,
         locale: row.locale,
+        isStaff: row.grants.length > 0,
+        owesSecondFactor: false,
       }
     : null;
 }

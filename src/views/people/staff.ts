@@ -13,6 +13,9 @@ export interface StaffMember {
     readonly over: boolean;
   })[];
   readonly hasPassword: boolean;
+  readonly hasSecondFactor: boolean;
+  /** When they signed in last, as far as the access record goes back; null where they never did. */
+  readonly lastSignIn: string | null;
 }
 
 export interface Staff {
@@ -28,7 +31,9 @@ export const staff = defineView({
     if (!holds(actor, ["administrator"])) return null;
     const [people, programmes] = await Promise.all([
       pool.query<StaffMember>(
-        `select p.id, p.name, p.email, p.account_id is not null as "hasPassword",
+        `select p.id, p.name, p.email, exists (select 1 from auth_account a where a.user_id = p.account_id and a.password is not null) as "hasPassword",
+           exists (select 1 from auth_user u where u.id = p.account_id and u.two_factor_enabled) as "hasSecondFactor",
+           (select r.at from access_record r where r.person_id = p.id and r.kind = 'signed in' order by r.id desc limit 1) as "lastSignIn",
            coalesce((select json_agg(json_build_object('role', g.role, 'scope', g.scope, 'until', g.until, 'over', g.until is not null and g.until <= $1)
              order by g.role, g.scope) from role_grant g where g.person_id = p.id), '[]') as grants
          from person p where exists (select 1 from role_grant g where g.person_id = p.id)

@@ -1,5 +1,6 @@
 import type pg from "pg";
 import type { z } from "zod";
+import type { Reading } from "../../core/record/access";
 import type { Actor } from "../../core/rights/actor";
 
 /**
@@ -16,10 +17,23 @@ export interface View<Schema extends z.ZodType, Data> {
   readonly name: string;
   readonly input: Schema;
   readonly read: (ctx: ViewContext, input: z.output<Schema>) => Promise<Data | null>;
+  /** What of other people's data was read, for the access record; left out where nothing is that belongs to one file. */
+  readonly readings?: (data: Data, input: z.output<Schema>) => readonly Reading[];
 }
 
 export function defineView<Schema extends z.ZodType, Data>(view: View<Schema, Data>): View<Schema, Data> {
   return view;
+}
+
+/** The lines that reading a view leaves in the access record: none for people who read what is their own. */
+export function readingsOf<Schema extends z.ZodType, Data>(
+  view: View<Schema, Data>,
+  actor: Actor,
+  input: z.input<Schema>,
+  data: Data | null,
+): readonly Reading[] {
+  if (data === null || view.readings === undefined || actor.kind !== "person" || actor.grants.length === 0) return [];
+  return view.readings(data, view.input.parse(input));
 }
 
 export async function readView<Schema extends z.ZodType, Data>(

@@ -14,6 +14,7 @@ import {
 } from "../../../auth/accounts";
 import { deviceWord, knownDevice } from "../../../auth/devices";
 import { passwordProblem } from "../../../auth/passwords";
+import { answerCode } from "../../../auth/second-factor";
 import { webRuntime } from "../../../runtime";
 import { landingHref } from "../../../ui/application/applicant-step";
 import { myApplication } from "../../../views/application/my-application";
@@ -30,8 +31,8 @@ export interface FormState {
 }
 
 const WANTED_COOKIE = "unvex-wanted";
-const DEVICE_COOKIE = "unvex-device";
 const DAY_SECONDS = 86_400;
+const DEVICE_COOKIE = "unvex-device";
 const DEVICE_DAYS = 180;
 
 const UNAVAILABLE: FormState = { done: false, problems: ["unavailable"] };
@@ -97,7 +98,17 @@ async function landing(person: Identity | null): Promise<string> {
   return application ? landingHref(application.number, application.assessment) : "/my";
 }
 
-/** Signs in with an address and its password, and goes where somebody wanted to go, or to what waits for them. */
+/** Goes where somebody who has just signed in wanted to go, or to what waits for them. */
+async function goOn(email: string, to: string): Promise<never> {
+  const { auth, pool } = await webRuntime();
+  const user = await (await auth.$context).internalAdapter.findUserByEmail(email);
+  const person = user ? await identityOf(pool, user.user.id, new Date()) : null;
+  if (person && !person.isStaff) (await cookies()).set(LOCALE_COOKIE, person.locale, { sameSite: "lax", path: "/" });
+  const wanted = await wantedBefore();
+  redirect(safePath(to) ?? (person?.isStaff ? "/office" : (wanted ?? (await landing(person)))));
+}
+
+/** Signs in with an address and its password; a second factor is asked for next, where there is one. */
 async function enter(address: string, password: string, to: string): Promise<FormState> {
   const [network, sent, jar] = [await networkAddress().catch(() => null), await headers(), await cookies()];
   const email = normalised(address);
@@ -107,8 +118,8 @@ async function enter(address: string, password: string, to: string): Promise<For
     return signIn(accounts, email, password, { network, device }, sent);
   });
   if (typeof result === "object") return result;
-  if (result !== "signed in") return { done: false, problems: [result] };
-  const { auth, pool, settings } = await webRuntime();
+  if (result === "wrong" || result === "locked") return { done: false, problems: [result] };
+  const { settings } = await webRuntime();
   jar.set(DEVICE_COOKIE, deviceWord(settings.secret, email), {
     httpOnly: true,
     sameSite: "lax",
@@ -116,12 +127,25 @@ async function enter(address: string, password: string, to: string): Promise<For
     path: "/sign-in",
     maxAge: DEVICE_DAYS * DAY_SECONDS,
   });
-  const user = await (await auth.$context).internalAdapter.findUserByEmail(email);
-  const person = user ? await identityOf(pool, user.user.id, new Date()) : null;
-  const office = (person?.actor.grants.length ?? 0) > 0;
-  if (person && !office) (await cookies()).set(LOCALE_COOKIE, person.locale, { sameSite: "lax", path: "/" });
-  const wanted = await wantedBefore();
-  redirect(safePath(to) ?? (office ? "/office" : (wanted ?? (await landing(person)))));
+  if (result === "code") redirect(to ? `/sign-in/code?to=${encodeURIComponent(to)}` : "/sign-in/code");
+  return goOn(email, to);
+}
+
+/** Ends signing in with a code of the second factor, or with a recovery code. */
+export async function signInCodeAction(_: FormState, form: FormData): Promise<FormState> {
+  const [network, sent] = [await networkAddress().catch(() => null), await headers()];
+  const kind = text(form, "kind") === "recovery" ? "recovery" : "device";
+  const result = await whileThere((accounts) =>
+    answerCode(accounts, kind, text(form, "code"), { network, headers: sent }),
+  );
+  if ("done" in result) return result;
+  const problem = {
+    wrong: kind === "recovery" ? "wrongRecovery" : "wrongCode",
+    over: "codeOver",
+    locked: "codeLocked",
+  };
+  if (result.answer !== "signed in") return { done: false, problems: [problem[result.answer]] };
+  return goOn(result.email, text(form, "to"));
 }
 
 export async function signInAction(_: FormState, form: FormData): Promise<FormState> {

@@ -1,3 +1,4 @@
+import Link from "next/link";
 import { sessionsOf } from "../../../auth/sessions";
 import { webRuntime } from "../../../runtime";
 import { formatMoment } from "../../../text/format";
@@ -11,6 +12,7 @@ export default async function AccountPage() {
   const person = await requirePerson("/account");
   const [session, runtime, zone] = await Promise.all([currentSession(), webRuntime(), officeZone()]);
   const sessions = session ? await sessionsOf(runtime, session.user.id, session.session.token) : [];
+  const hasFactor = session?.user.twoFactorEnabled === true;
   const t = (key: Parameters<typeof sentence>[1]) => sentence(language, key);
   return (
     <div className="sheet narrow">
@@ -23,6 +25,15 @@ export default async function AccountPage() {
         <dt>{t("account.languageTitle")}</dt>
         <dd>{person.locale === "fr" ? "Français" : "English"}</dd>
       </dl>
+      {person.isStaff || hasFactor ? (
+        <>
+          <h2>{t("account.factor")}</h2>
+          <p>{t(hasFactor ? "account.factorOn" : "account.factorOff")}</p>
+          <p>
+            <Link href="/account/second-factor">{t(hasFactor ? "account.factorManage" : "account.factorSetUp")}</Link>
+          </p>
+        </>
+      ) : null}
       <h2>{t("account.sessions")}</h2>
       <ul className="plain-list">
         {sessions.map((s) => (

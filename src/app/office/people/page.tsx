@@ -1,11 +1,17 @@
 import { formatMoment } from "../../../text/format";
+import { FactorOf } from "../../../ui/people/factor-of.client";
 import { HeldRoles } from "../../../ui/people/held-roles.client";
 import { GiveRoleForm, InviteForm } from "../../../ui/people/staff-form.client";
 import { WhoWhere } from "../../../ui/people/who-where";
 import { troubledFiles } from "../../../views/assessment/troubled-files";
-import { staff } from "../../../views/people/staff";
+import { type StaffMember, staff } from "../../../views/people/staff";
 import { officeZone, requireStaff, see } from "../../request";
-import { giveRole, invite, takeRole, tryAgain } from "./people.action";
+import { giveRole, invite, letIn, takeRole, tryAgain } from "./people.action";
+
+function signedInWords({ lastSignIn, hasPassword }: StaffMember, zone: string): string {
+  if (lastSignIn !== null) return formatMoment("en", lastSignIn, zone);
+  return hasPassword ? "never yet" : "invited, no password yet";
+}
 
 /** People and roles, for an administrator. */
 export default async function PeoplePage() {
@@ -17,7 +23,7 @@ export default async function PeoplePage() {
   ]).then(([all, files, name]) => [all?.people ?? [], files ?? [], name, all?.programmes ?? []] as const);
   const codes = programmes.map(({ code, title }) => ({ code, title: title.en }));
   return (
-    <div className="office-sheet">
+    <div className="office-sheet wide">
       <h1>People and roles</h1>
       <table className="plain-table">
         <thead>
@@ -25,7 +31,8 @@ export default async function PeoplePage() {
             <th>Name</th>
             <th>E-mail</th>
             <th>Roles</th>
-            <th>Account</th>
+            <th>Second factor</th>
+            <th>Signed in last</th>
           </tr>
         </thead>
         <tbody>
@@ -36,7 +43,10 @@ export default async function PeoplePage() {
               <td>
                 <HeldRoles person={p} take={takeRole} />
               </td>
-              <td className="quiet">{p.hasPassword ? "has a password" : "invited"}</td>
+              <td>
+                <FactorOf person={p} isSelf={p.id === person.actor.id} act={letIn} />
+              </td>
+              <td className="quiet">{signedInWords(p, zone)}</td>
             </tr>
           ))}
         </tbody>

@@ -3,6 +3,7 @@
 import { revalidatePath } from "next/cache";
 import { tryFileAgain } from "../../../acts/assessment/reassess";
 import { changeRole, makeStaff } from "../../../acts/people/accounts";
+import { letBackIn } from "../../../acts/people/second-factor";
 import { REFUSED_WORDS } from "../../../text/words/office";
 import { perform, requirePerson } from "../../request";
 
@@ -54,6 +55,17 @@ export async function takeRole(personId: string, role: string, scope: string): P
   revalidatePath("/office/people");
   if (outcome.ok) return null;
   return outcome.reason === "locked" ? ONE_STAYS : REFUSED_WORDS[outcome.reason];
+}
+
+/** Lets somebody back in who has lost the second factor; answers with why not, null where it is done. */
+export async function letIn(personId: string): Promise<string | null> {
+  const person = await requirePerson("/office/people");
+  const outcome = await perform(letBackIn, person.actor, { personId });
+  revalidatePath("/office/people");
+  if (outcome.ok) return null;
+  return outcome.reason === "needs-second-person"
+    ? "Another administrator has to let you back in. Your own second factor is changed on the page of your account."
+    : REFUSED_WORDS[outcome.reason];
 }
 
 /** Has a file that was set aside looked at again at once. */

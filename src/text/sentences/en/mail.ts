@@ -98,6 +98,9 @@ export const mail = {
   "mail.staff-invited.subject": "Your account in the admissions office",
   "mail.staff-invited.body":
     "An account was made for you. Follow this link to set your password. It works once, for three days:\n\n{link}",
+  "mail.staff-let-in.subject": "Your way back into the admissions office",
+  "mail.staff-let-in.body":
+    "An administrator has ended your second factor, your password and all sessions, so that you can come in again. Follow this link to set a new password; it works once, for three days. Then set up your second factor anew:\n\n{link}\n\nIf you did not ask for it, tell your administrator.",
   "mail.reference-asked.subject": "A reference for {applicant}",
   "mail.reference-asked.body":
     "{applicant} applies for {programme} and names you as referee. Follow this link to answer a short form or upload a letter. No account is needed. It works until {until}, for this request only:\n\n{link}",

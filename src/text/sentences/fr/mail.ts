@@ -103,6 +103,9 @@ export const mail: Readonly<Record<keyof typeof english, string>> = {
   "mail.staff-invited.subject": "Votre compte au bureau des admissions",
   "mail.staff-invited.body":
     "Un compte a été créé pour vous. Suivez ce lien pour choisir votre mot de passe. Il vaut une fois, pendant trois jours :\n\n{link}",
+  "mail.staff-let-in.subject": "Votre retour au bureau des admissions",
+  "mail.staff-let-in.body":
+    "Un administrateur a mis fin à votre second facteur, à votre mot de passe et à toutes les sessions, pour que vous puissiez revenir. Suivez ce lien pour choisir un nouveau mot de passe ; il vaut une fois, pendant trois jours. Installez ensuite à nouveau votre second facteur :\n\n{link}\n\nSi vous ne l’avez pas demandé, dites-le à votre administrateur.",
   "mail.reference-asked.subject": "Une recommandation pour {applicant}",
   "mail.reference-asked.body":
     "{applicant} postule à {programme} et vous nomme comme référent. Suivez ce lien pour répondre à un court formulaire ou déposer une lettre. Aucun compte n’est nécessaire. Il vaut jusqu’au {until}, pour cette seule demande :\n\n{link}",

@@ -54,4 +54,50 @@ export const people: Readonly<Record<keyof typeof english, string>> = {
   "account.passwordFromForm": "Le mot de passe ne doit contenir ni votre nom ni votre adresse.",
   "account.badName": "Écrivez votre nom.",
   "account.noConsent": "Sans votre accord nous ne pouvons pas conserver de candidature. Cochez la case pour continuer.",
+  "account.codeTitle": "Le code de votre appareil",
+  "account.code": "Les six chiffres que votre appareil affiche maintenant",
+  "account.codeSend": "Se connecter",
+  "account.wrongCode":
+    "Ce n’est pas le code de cette demi-minute. Attendez le suivant, vérifiez l’heure de votre appareil et tapez-le à nouveau.",
+  "account.codeOver":
+    "Le temps pour le code est passé, ou il a déjà servi. Connectez-vous à nouveau avec votre mot de passe.",
+  "account.codeLocked":
+    "Il y a eu dix codes faux. Attendez une heure, ou demandez à un administrateur de vous rouvrir l’accès.",
+  "account.withRecovery": "Je n’ai pas l’appareil : utiliser un code de secours",
+  "account.withDevice": "Utiliser le code de l’appareil",
+  "account.recoveryCode": "Un de vos codes de secours",
+  "account.recoveryHelp": "Chacun vaut une fois. Les majuscules comptent.",
+  "account.wrongRecovery":
+    "Ce n’est aucun des codes de secours qui restent. Vérifiez les lettres ; chaque code vaut une fois.",
+  "account.codeOther": "Se connecter avec une autre adresse",
+  "account.lostBoth": "Ni l’appareil ni code de secours ? Un administrateur de votre bureau peut vous rouvrir l’accès.",
+  "account.factor": "Second facteur",
+  "account.factorOff":
+    "La connexion ne demande que votre mot de passe. Avec un second facteur, elle demande aussi un code de votre téléphone : un mot de passe volé n’ouvre alors rien.",
+  "account.factorOn": "Actif : la connexion demande aussi un code de votre appareil.",
+  "account.factorSetUp": "Installer un second facteur",
+  "account.factorManage": "Codes de secours, autre appareil",
+  "account.factorTitle": "Un second facteur",
+  "account.factorRequired":
+    "Qui travaille ici sur les dossiers d’autrui se connecte avec un code de son téléphone en plus du mot de passe. Installez-le maintenant ; cela prend deux minutes.",
+  "account.factorBegin": "Commencer",
+  "account.factorYourPassword": "Votre mot de passe",
+  "account.factorWrongPassword": "Ce n’est pas votre mot de passe.",
+  "account.factorScan":
+    "Ouvrez un programme d’authentification sur votre téléphone et photographiez ce carré avec lui. Tout programme qui calcule des codes selon l’heure (TOTP) convient.",
+  "account.factorKey": "Pas d’appareil photo ? Tapez cette clé :",
+  "account.factorTurnOn": "Activer",
+  "account.factorIsOn": "C’est actif. Gardez ces codes de secours",
+  "account.factorCodesHelp":
+    "Chacun vous fait entrer une fois sans votre appareil. Imprimez-les ou gardez-les avec vos mots de passe ; ils ne sont plus affichés ensuite.",
+  "account.factorCopy": "Les copier",
+  "account.factorCopied": "Copiés",
+  "account.factorSave": "Enregistrer dans un fichier",
+  "account.factorKept": "Je les ai gardés, continuer",
+  "account.factorNewCodes": "Vos nouveaux codes de secours",
+  "account.factorRenew": "Faire de nouveaux codes de secours",
+  "account.factorMove": "Installer un autre appareil",
+  "account.factorRemove": "S’en passer",
+  "account.factorLast": "Il ne reste aucun code de secours. Faites-en de nouveaux.",
+  "account.factorLeft": "{count, plural, one {Il reste un code de secours.} other {Il reste # codes de secours.}}",
 };
