@@ -20,7 +20,15 @@ const config: NextConfig = {
   typescript: { ignoreBuildErrors: true }, // types are checked by a step of their own, which also covers the tests
   devIndicators: false,
   // Pages say so themselves (src/proxy.ts), which the addresses of documents and data do not pass.
-  headers: async () => [{ source: "/api/:path*", headers: [{ key: "X-Content-Type-Options", value: "nosniff" }] }],
+  headers: async () => [
+    {
+      source: "/api/:path*",
+      headers: [
+        { key: "X-Content-Type-Options", value: "nosniff" },
+        { key: "Cache-Control", value: "private, no-store" },
+      ],
+    },
+  ],
 };
 
 export default config;

@@ -23,9 +23,11 @@ export async function run(args) {
       spawnSync(process.execPath, ["--expose-gc", ...(await program("bench", ...args))], {
         env: {
           ...process.env,
-          DATABASE_URL: cluster.url("bench"),
+          UNVEX_OWNER_URL: cluster.url("bench"),
+          DATABASE_URL: cluster.appUrl("bench"),
           UNVEX_URL: `http://127.0.0.1:${await freePort()}`,
           UNVEX_SECRET: randomBytes(32).toString("hex"),
+          UNVEX_SECOND_FACTOR: "offered",
           UNVEX_LOG: "error",
         },
         stdio: "inherit",

@@ -1,8 +1,8 @@
 import { startApplication } from "../src/acts/application/start-application";
 import { makeAuth } from "../src/auth/better-auth";
 import { database, openPool } from "../src/db/connection";
-import { migrateDatabase } from "../src/db/migrate";
-import { openQueue, startQueue } from "../src/db/queue";
+import { prepareDatabase } from "../src/db/prepare";
+import { openQueue } from "../src/db/queue";
 import { act, fillForm } from "../src/demo/applicant";
 import { loadCatalogue } from "../src/demo/catalogue";
 import { DEMO_PASSWORD, DEMO_STAFF, makeApplicant, makeStaffMember } from "../src/demo/demo";
@@ -26,10 +26,12 @@ const wants = (...subjects: readonly (typeof SUBJECTS)[number][]) =>
 
 const settings = readSettings(process.env);
 if (wants("assess")) await benchAssess();
-await migrateDatabase(settings.databaseUrl);
-const pool = openPool(settings.databaseUrl, 4);
+const ownerUrl = process.env.UNVEX_OWNER_URL ?? "";
+await prepareDatabase(ownerUrl, settings.databaseUrl);
+// The owner alone may make the tables that copies are made by, and count the rows of all.
+const pool = openPool(ownerUrl, 4);
 const boss = openQueue(settings.databaseUrl);
-await startQueue(boss);
+await boss.start();
 const runtime = { pool, boss, now: () => new Date() };
 const auth = makeAuth(database(pool), settings);
 

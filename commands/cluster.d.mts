@@ -2,6 +2,7 @@ export interface Cluster {
   readonly port: number;
   readonly found: boolean;
   readonly url: (database: string) => string;
+  readonly appUrl: (database: string) => string;
   readonly createDatabase: (database: string, copyOf?: string) => void;
   readonly dropDatabase: (database: string) => void;
   readonly stop: (mode?: "fast" | "immediate") => void;

@@ -7,16 +7,21 @@ const NAME = "unvex";
 
 /**
  * @param folder where the embedded cluster lives
- * @returns the address, and a function that stops the embedded cluster again if, and only if, this call started it: another
+ * @returns its address for the application, its address as its owner where that is known, and a function that stops the embedded cluster again if, and only if, this call started it: another
  * start may be working on it
  */
 export async function openDatabase(step, folder) {
-  if (process.env.DATABASE_URL) return { url: process.env.DATABASE_URL, release: () => undefined };
+  if (process.env.DATABASE_URL)
+    return { ownerUrl: process.env.UNVEX_OWNER_URL, url: process.env.DATABASE_URL, release: () => undefined };
   await installSystem({ browser: false }, step);
   step("starting the embedded PostgreSQL");
   const cluster = await startCluster(folder);
   cluster.createDatabase(NAME);
-  return { url: cluster.url(NAME), release: () => (cluster.found ? undefined : cluster.stop()) };
+  return {
+    ownerUrl: cluster.url(NAME),
+    url: cluster.appUrl(NAME),
+    release: () => (cluster.found ? undefined : cluster.stop()),
+  };
 }
 
 /** Where the embedded cluster of real use lives. */

@@ -104,14 +104,14 @@ export async function run(args) {
   });
   try {
     const env = {
-      DATABASE_URL: cluster.url(DATABASE),
+      DATABASE_URL: cluster.appUrl(DATABASE),
       UNVEX_URL: url,
       UNVEX_SECRET: secret(),
       UNVEX_DEMO: "1",
       UNVEX_FOLDER: FOLDER,
       UNVEX_LOG: process.env.UNVEX_LOG ?? "warn",
     };
-    await loadOnce(cluster, env, fresh);
+    await loadOnce(cluster, { ...env, UNVEX_OWNER_URL: cluster.url(DATABASE) }, fresh);
     step("starting the web server and the worker");
     const log = path.join(FOLDER, "log");
     children.push(launchWeb(env, port, "127.0.0.1", log), launchWorker(env, log));

@@ -4,8 +4,8 @@ import { Temporal } from "temporal-polyfill";
 import { makeAuth } from "../src/auth/better-auth";
 import type { PlainDate } from "../src/core/ids";
 import { database, openPool } from "../src/db/connection";
-import { migrateDatabase } from "../src/db/migrate";
-import { openQueue, startQueue } from "../src/db/queue";
+import { prepareDatabase } from "../src/db/prepare";
+import { openQueue } from "../src/db/queue";
 import { DEMO_PASSWORD, DEMO_STAFF, loadDemo } from "../src/demo/demo";
 import { readSettings } from "../src/settings";
 
@@ -13,10 +13,10 @@ import { readSettings } from "../src/settings";
 const settings = readSettings(process.env);
 const anchor = (process.env.UNVEX_ANCHOR ?? Temporal.Now.plainDateISO("Europe/Dublin").toString()) as PlainDate; // an ISO date by its making
 
-await migrateDatabase(settings.databaseUrl);
+await prepareDatabase(process.env.UNVEX_OWNER_URL ?? "", settings.databaseUrl);
 const pool = openPool(settings.databaseUrl, 6);
 const boss = openQueue(settings.databaseUrl);
-await startQueue(boss);
+await boss.start();
 let now = new Date();
 const say = (done: number, of: number, what: string) =>
   process.stdout.write(`\r  ${String(done).padStart(3)} of ${of} files  ${what.padEnd(40)}`);

@@ -8,7 +8,8 @@ const STOP_MS = 8000;
 /** Starts a process and writes what it says to a log file, or through to our own output. */
 export function launch(args, env, logFile) {
   const child = spawn(process.execPath, args, {
-    env: { ...process.env, ...env },
+    // Who owns the tables is not the application's business.
+    env: { ...process.env, ...env, UNVEX_OWNER_URL: undefined },
     stdio: ["ignore", logFile ? "pipe" : "inherit", logFile ? "pipe" : "inherit"],
   });
   if (logFile) {

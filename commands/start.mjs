@@ -11,7 +11,7 @@ const step = (text) => process.stdout.write(`· ${text}\n`);
 /** The settings with an embedded database filled in where none was given. */
 export async function settledEnvironment() {
   const database = await openDatabase(step, dataFolder());
-  const env = { ...process.env, DATABASE_URL: database.url };
+  const env = { ...process.env, DATABASE_URL: database.url, UNVEX_OWNER_URL: database.ownerUrl };
   const checked = await runProgram("check-settings", [], { env, encoding: "utf8" });
   if (checked.status !== 0) {
     database.release();
@@ -24,6 +24,13 @@ export async function run(args) {
   await installPackages();
   const { env, database } = await settledEnvironment();
   await build();
+  if (env.UNVEX_OWNER_URL) {
+    const prepared = await runProgram("prepare-database", [], { env, encoding: "utf8" });
+    if (prepared.status !== 0) {
+      database.release();
+      throw new Trouble(prepared.stderr.trim());
+    }
+  }
   const only = args.includes("--web") ? "web" : args.includes("--worker") ? "worker" : "both";
   const port = Number(env.PORT ?? 4600);
   const host = env.UNVEX_HOST ?? "127.0.0.1";

@@ -1,10 +1,3 @@
-/** Runs once when a web process starts: the database is brought up to date before the first request. */
-export async function register(): Promise<void> {
-  if (process.env.NEXT_RUNTIME !== "nodejs" || !process.env.DATABASE_URL) return;
-  const { migrateDatabase } = await import("./db/migrate");
-  await migrateDatabase(process.env.DATABASE_URL);
-}
-
 /** A defect that reached the edge: logged with the number that the person sees, never with what they typed. */
 export async function onRequestError(
   error: unknown,

@@ -2,8 +2,9 @@ import type PgBoss from "pg-boss";
 import pino from "pino";
 import type { Runtime } from "./acts/act/act";
 import { type Auth, makeAuth } from "./auth/better-auth";
+import { requireAdmitted } from "./db/admitted";
 import { database, openPool } from "./db/connection";
-import { openQueue, startQueue } from "./db/queue";
+import { openQueue } from "./db/queue";
 import { Workshop } from "./formats/workshop/workshop";
 import { type CardService, simulatedCard } from "./outside/card";
 import { readSettings, type Settings } from "./settings";
@@ -24,7 +25,8 @@ async function start(): Promise<WebRuntime> {
   const settings = readSettings(process.env);
   const pool = openPool(settings.databaseUrl, 12);
   const boss: PgBoss = openQueue(settings.databaseUrl);
-  await startQueue(boss);
+  await requireAdmitted(pool);
+  await boss.start();
   return {
     settings,
     pool,

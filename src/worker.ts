@@ -1,10 +1,10 @@
-import PgBoss from "pg-boss";
 import pino from "pino";
 import { type Runtime, runAct } from "./acts/act/act";
 import { keepTrayMail } from "./acts/mail/messages";
+import { requireAdmitted } from "./db/admitted";
 import { openPool } from "./db/connection";
 import { describeDefect } from "./db/defects";
-import { JOB_NAMES, startQueue } from "./db/queue";
+import { JOB_NAMES, openQueue } from "./db/queue";
 import { Workshop } from "./formats/workshop/workshop";
 import { type JobContext, runJob } from "./jobs/handlers";
 import { smtpMail, trayMail } from "./outside/mail";
@@ -19,7 +19,7 @@ const EVERY_HOUR = "7 * * * *";
 
 const settings = readSettings(process.env);
 const log = pino({ level: settings.log, base: { process: "worker" } });
-const boss = new PgBoss({ connectionString: settings.databaseUrl, max: 4 });
+const boss = openQueue(settings.databaseUrl, { supervise: true, schedule: true, max: 4 });
 boss.on("error", (error) => log.error({ code: error.name }, "the queue lost its connection"));
 const runtime: Runtime = { pool: openPool(settings.databaseUrl, 6), boss, now: () => new Date() };
 const keep = async (mail: { messageId: string; to: string; subject: string; body: string }) => {
@@ -38,7 +38,8 @@ const context: JobContext = {
   mail: settings.mail === "tray" ? trayMail(keep) : smtpMail(settings.mail, settings.mailFrom),
 };
 
-await startQueue(boss);
+await requireAdmitted(runtime.pool);
+await boss.start();
 for (const name of JOB_NAMES)
   await boss.work(name, { pollingIntervalSeconds: POLL_SECONDS }, async (jobs) => {
     for (const job of jobs) {

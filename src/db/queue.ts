@@ -30,15 +30,24 @@ const RETRY = { retryLimit: 8, retryDelay: 15, retryBackoff: true } as const;
 
 /** The queue as a process that only enqueues needs it. */
 export function openQueue(url: string, options: Partial<PgBoss.ConstructorOptions> = {}): PgBoss {
-  const boss = new PgBoss({ connectionString: url, supervise: false, schedule: false, max: 2, ...options });
+  const boss = new PgBoss({
+    connectionString: url,
+    supervise: false,
+    schedule: false,
+    migrate: false,
+    max: 2,
+    ...options,
+  });
   boss.on("error", () => undefined); // a lost connection is met by the next call, which reports it
   return boss;
 }
 
-/** Starts the queue and makes sure that every job's queue exists: sending to one that does not is silently lost. */
-export async function startQueue(boss: PgBoss): Promise<void> {
+/** Makes the queue's tables, or brings them up to date, as their owner; sending to a job's queue that does not exist is silently lost. */
+export async function installQueue(ownerUrl: string): Promise<void> {
+  const boss = openQueue(ownerUrl, { migrate: true });
   await boss.start();
   for (const name of JOB_NAMES) await boss.createQueue(name, { name, policy: "standard", ...RETRY });
+  await boss.stop({ graceful: false });
 }
 
 /** Enqueues inside the caller's transaction: the job exists if, and only if, the transaction commits. */

@@ -11,8 +11,8 @@ import { requestReference } from "../../src/acts/references/request-reference";
 import { signUp, usePasswordLink } from "../../src/auth/accounts";
 import { makeAuth } from "../../src/auth/better-auth";
 import { database, openPool } from "../../src/db/connection";
-import { migrateDatabase } from "../../src/db/migrate";
-import { openQueue, startQueue } from "../../src/db/queue";
+import { prepareDatabase } from "../../src/db/prepare";
+import { openQueue } from "../../src/db/queue";
 import { act, fillForm } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { someone } from "../../src/demo/people";
@@ -35,7 +35,7 @@ describe("kill -9 in the middle", () => {
   let number = "";
 
   const env = () => ({
-    DATABASE_URL: cluster.url("crash"),
+    DATABASE_URL: cluster.appUrl("crash"),
     UNVEX_URL: url,
     UNVEX_SECRET: secret,
     UNVEX_DEMO: "1",
@@ -55,10 +55,10 @@ describe("kill -9 in the middle", () => {
     cluster.createDatabase("crash");
     port = await freePort();
     url = `http://127.0.0.1:${port}`;
-    await migrateDatabase(cluster.url("crash"));
-    const pool = openPool(cluster.url("crash"), 3);
-    const boss = openQueue(cluster.url("crash"));
-    await startQueue(boss);
+    await prepareDatabase(cluster.url("crash"), cluster.appUrl("crash"));
+    const pool = openPool(cluster.appUrl("crash"), 3);
+    const boss = openQueue(cluster.appUrl("crash"));
+    await boss.start();
     const runtime = { pool, boss, now: () => new Date() };
     const { roundId } = await loadCatalogue(runtime, new Date().toISOString().slice(0, 10));
     const accounts = { runtime, auth: makeAuth(database(pool), { url, secret }) };
@@ -106,7 +106,7 @@ describe("kill -9 in the middle", () => {
     await town().press("Tab");
   };
   const whole = async () => {
-    const pool = openPool(cluster.url("crash"), 2);
+    const pool = openPool(cluster.appUrl("crash"), 2);
     const halves = await pool.query(
       `select (select count(*) from upload u where not exists (select 1 from evidence e where e.upload_id = u.id)) as loose,
          (select count(*) from content c where c.size <> (select coalesce(sum(length(k.bytes)), 0) from content_chunk k where k.sha256 = c.sha256)) as torn,
@@ -135,7 +135,7 @@ describe("kill -9 in the middle", () => {
   it("the web server while a document is on its way: the document is there whole, or not at all", async () => {
     const bytes = readFileSync(path.join(process.cwd(), "tests/fixtures/files/good.pdf"));
     const big = Buffer.concat([bytes.subarray(0, 9), Buffer.from(`%${"x".repeat(6_000_000)}\n`), bytes.subarray(9)]);
-    const pool = openPool(cluster.url("crash"), 1);
+    const pool = openPool(cluster.appUrl("crash"), 1);
     const { rows } = await pool.query<{ id: string }>("select id from application");
     await pool.end();
     for (const wait of [20, 120, 300]) {
@@ -180,7 +180,7 @@ describe("kill -9 in the middle", () => {
   it("the web server while an application is being submitted: it is, with all that belongs to it, or it is not", async () => {
     const { page } = person;
     const submitted = async () => {
-      const pool = openPool(cluster.url("crash"), 1);
+      const pool = openPool(cluster.appUrl("crash"), 1);
       const { rows } = await pool.query<Record<string, number>>(
         `select (select count(*)::int from choice where submitted_at is not null) as choices, (select count(*)::int from submission) as records,
            (select count(*)::int from event where act = 'submit-application') as events, (select count(*)::int from message where template = 'submitted') as mails`,

@@ -33,6 +33,7 @@ describe("the main screens", () => {
     "/programmes/BMR/check",
     "/programmes/compare?code=MES&code=MTE",
     "/sign-in",
+    "/sign-in/code",
     "/sign-up",
     "/lost-password",
     "/stand-in/tray",
@@ -191,6 +192,12 @@ describe("the main screens", () => {
     const person = await newPerson(demo);
     await signIn(person, "m.castagnier@merrow.example");
     await person.page.getByRole("heading", { name: "People and roles" }).waitFor();
+    await check(person);
+    await person.page.goto("/office/access");
+    await person.page.getByRole("cell", { name: "signed in" }).first().waitFor();
+    await check(person);
+    await person.page.goto("/account/second-factor");
+    await person.page.getByRole("heading", { name: "A second factor" }).waitFor();
     await check(person);
     await person.context.close();
   });

@@ -9,7 +9,7 @@ import { giveReference } from "../../src/acts/references/answer-reference";
 import { requestReference } from "../../src/acts/references/request-reference";
 import { publishRulebook } from "../../src/acts/rulebook/rulebooks";
 import { openPool } from "../../src/db/connection";
-import { openQueue, startQueue } from "../../src/db/queue";
+import { openQueue } from "../../src/db/queue";
 import { act, fillForm, supply } from "../../src/demo/applicant";
 import { planProgramme } from "../../src/demo/catalogue";
 import * as documents from "../../src/demo/documents";
@@ -58,7 +58,7 @@ describe("a second rulebook, published as data", () => {
     [applicant, office, lead] = await Promise.all([newPerson(demo), newPerson(demo), newPerson(demo)]);
     pool = openPool(demo.databaseUrl, 3);
     boss = openQueue(demo.databaseUrl);
-    await startQueue(boss);
+    await boss.start();
     runtime = { pool, boss, now: () => new Date() };
     const { rows } = await pool.query<{ key: string; title: { en: string; fr: string }; starts: string }>(
       "select c.key, c.title, i.starts_on::text as starts from cycle c join intake i on i.cycle_id = c.id limit 1",

@@ -5,8 +5,10 @@ import { startApplication } from "../../src/acts/application/start-application";
 import { saveAnswers } from "../../src/acts/form/save-answers";
 import { claimMessage, LEASE_MS, reportMessage } from "../../src/acts/mail/messages";
 import type { Actor } from "../../src/core/rights/actor";
-import { inTransaction } from "../../src/db/connection";
+import { requireAdmitted } from "../../src/db/admitted";
+import { inTransaction, openPool } from "../../src/db/connection";
 import { CHUNK_BYTES, readContent, storeContent } from "../../src/db/content";
+import { prepareDatabase } from "../../src/db/prepare";
 import { enqueue } from "../../src/db/queue";
 import { person } from "../../src/db/schema";
 import { fillForm } from "../../src/demo/applicant";
@@ -31,14 +33,47 @@ describe("the database guards itself", () => {
   afterAll(() => world.close());
   const query = (sql: string, values: unknown[] = []) => world.runtime.pool.query(sql, values);
 
+  /** Refused by a guard, and before it by the rights of the application's user. */
+  const [GUARDED, NO_RIGHT] = ["23001", "42501"];
   it.each([
-    "update event set act = 'x'",
-    "delete from event",
-    "truncate event cascade",
-    "update office_reference set version = 9",
-    "update rulebook set body = '{}'",
-  ])("%s is refused", async (sql) => {
-    await expect(query(sql)).rejects.toMatchObject({ code: "23001" });
+    ["update event set act = 'x'", NO_RIGHT],
+    ["delete from event", NO_RIGHT],
+    ["truncate event cascade", NO_RIGHT],
+    ["update office_reference set version = 9", NO_RIGHT],
+    ["update rulebook set body = '{}'", GUARDED],
+    ["update access_record set kind = 'signed in'", NO_RIGHT],
+  ])("%s is refused, also to the owner", async (sql, code) => {
+    await expect(query(sql)).rejects.toMatchObject({ code });
+    const asOwner = openPool(world.ownerUrl, 1);
+    await expect(asOwner.query(sql)).rejects.toMatchObject({ code: GUARDED });
+    await asOwner.end();
+  });
+
+  it.each([
+    "alter table event disable trigger all",
+    "drop trigger event_is_append_only on event",
+    "create or replace function refuse_change() returns trigger language plpgsql as 'begin return new; end'",
+    "drop table message",
+    "set session_replication_role = replica",
+    "create table public.mine (a int)",
+    "grant update on event to current_user",
+  ])("the application's user cannot %s", async (sql) => {
+    const { pool } = world.runtime;
+    if (sql.startsWith("grant")) {
+      // A warning is all that the server says; nothing was granted.
+      await pool.query(sql);
+      await expect(query("update event set act = 'x'")).rejects.toMatchObject({ code: NO_RIGHT });
+    } else await expect(pool.query(sql)).rejects.toMatchObject({ code: NO_RIGHT });
+  });
+
+  it("the application does not start as the owner of its tables, nor where there are none", async () => {
+    const [owner, app] = [openPool(world.ownerUrl, 1), openPool(world.url, 1)];
+    await expect(requireAdmitted(owner)).rejects.toThrow("could switch their guards off");
+    await requireAdmitted(app);
+    await expect(prepareDatabase(world.ownerUrl, world.ownerUrl)).rejects.toThrow("owns nothing");
+    const elsewhere = openPool(world.ownerUrl.replace(/[^/]+$/u, "postgres"), 1);
+    await expect(requireAdmitted(elsewhere)).rejects.toThrow("The database is empty");
+    await Promise.all([owner, app, elsewhere].map((pool) => pool.end()));
   });
 
   it("a decision cannot be released by the person who prepared it, even past the act", async () => {

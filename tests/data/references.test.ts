@@ -75,6 +75,23 @@ describe("references", () => {
     expect(mail?.values.link).not.toContain(rows[0]?.token_hash);
   });
 
+  it("are asked for again three times a day at most, however the address is written", async () => {
+    const again = async () => {
+      const outcome = await runAct(world.runtime, requestReference, owner, { applicationId, referee: filled.referee });
+      if (!outcome.ok) return outcome.reason;
+      await must(world, withdrawReference, owner, { applicationId, requestId: outcome.value.requestId });
+      return "ok";
+    };
+    expect([await again(), await again(), await again(), await again()]).toEqual(["ok", "ok", "ok", "mailed-enough"]);
+    const { rowCount } = await world.runtime.pool.query(
+      "update answer set value = '\"O.Finnegan@Halden-Sound.example\"' where application_id = $1 and field = 'email' and value::text like '%finnegan%'",
+      [applicationId],
+    );
+    expect([rowCount, await again()]).toEqual([1, "mailed-enough"]);
+    world.later(24 * 3_600_000);
+    expect(await again()).toBe("ok");
+  });
+
   it("are given once: by words, and the link is over", async () => {
     await ask();
     const link = await holder();

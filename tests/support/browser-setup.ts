@@ -34,7 +34,8 @@ export default async function setup(project: TestProject): Promise<() => void> {
   cluster.createDatabase(DEMO_DATABASE);
   const secret = randomBytes(32).toString("hex");
   const loaded = await loadDemo({
-    DATABASE_URL: cluster.url(DEMO_DATABASE),
+    UNVEX_OWNER_URL: cluster.url(DEMO_DATABASE),
+    DATABASE_URL: cluster.appUrl(DEMO_DATABASE),
     UNVEX_URL: "http://127.0.0.1",
     UNVEX_SECRET: secret,
     UNVEX_DEMO: "1",

@@ -3,19 +3,14 @@ import { mkdirSync, rmSync } from "node:fs";
 import path from "node:path";
 import type { TestProject } from "vitest/node";
 import { type Cluster, removeCluster, startCluster } from "../../commands/cluster.mjs";
-import { migrateDatabase } from "../../src/db/migrate";
-import { openQueue, startQueue } from "../../src/db/queue";
+import { prepareDatabase } from "../../src/db/prepare";
 
 /** An empty database with every migration, which each test file gets a copy of. */
 export const EMPTY_WORLD = "empty_world";
 
 async function makeEmptyWorld(cluster: Cluster): Promise<void> {
   cluster.createDatabase(EMPTY_WORLD);
-  const url = cluster.url(EMPTY_WORLD);
-  await migrateDatabase(url);
-  const queue = openQueue(url);
-  await startQueue(queue);
-  await queue.stop({ graceful: false });
+  await prepareDatabase(cluster.url(EMPTY_WORLD), cluster.appUrl(EMPTY_WORLD));
 }
 
 declare module "vitest" {

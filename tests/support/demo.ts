@@ -25,7 +25,7 @@ export async function openDemo(name: string, settings: Readonly<Record<string, s
   const port = await freePort();
   const url = `http://127.0.0.1:${port}`;
   const env = {
-    DATABASE_URL: cluster.url(name),
+    DATABASE_URL: cluster.appUrl(name),
     UNVEX_URL: url,
     UNVEX_SECRET: inject("demoSecret"),
     UNVEX_DEMO: "1",

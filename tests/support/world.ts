@@ -4,7 +4,7 @@ import { startCluster } from "../../commands/cluster.mjs";
 import { type Act, type Outcome, type Runtime, runAct } from "../../src/acts/act/act";
 import type { Actor, Role } from "../../src/core/rights/actor";
 import { openPool } from "../../src/db/connection";
-import { openQueue, startQueue } from "../../src/db/queue";
+import { openQueue } from "../../src/db/queue";
 import type { ExaminationRegistry } from "../../src/outside/registry";
 import { EMPTY_WORLD } from "./database-setup";
 
@@ -12,6 +12,8 @@ import { EMPTY_WORLD } from "./database-setup";
 export interface World {
   readonly runtime: Runtime;
   readonly url: string;
+  /** As the owner of its tables. */
+  readonly ownerUrl: string;
   readonly at: (instant: string) => void;
   readonly later: (ms: number) => void;
   readonly close: () => Promise<void>;
@@ -23,13 +25,14 @@ export async function openWorld(name: string, start = "2026-11-25T09:00:00Z"): P
   const cluster = await startCluster(inject("clusterFolder"));
   const database = `${name}_${process.pid}`;
   cluster.createDatabase(database, EMPTY_WORLD);
-  const url = cluster.url(database);
+  const url = cluster.appUrl(database);
   const boss = openQueue(url);
-  await startQueue(boss);
+  await boss.start();
   const pool = openPool(url, 6);
   let now = new Date(start);
   return {
     url,
+    ownerUrl: cluster.url(database),
     runtime: { pool, boss, now: () => now },
     at: (instant) => {
       now = new Date(instant);

@@ -6,6 +6,7 @@ import type { FileEvent } from "../../core/file/file-events";
 import { type Outcome, refuse } from "../../core/record/outcome";
 import { type Actor, actorKey } from "../../core/rights/actor";
 import type { Office } from "../../core/standards/reference-set";
+import { isUnreadable } from "../../core/text/readable";
 import { type Database, inTransaction } from "../../db/connection";
 import { currentOffice } from "../../db/queries/office";
 
@@ -40,6 +41,8 @@ export { done, type Outcome, refuse } from "../../core/record/outcome";
 export interface Act<Schema extends z.ZodType, Value> {
   readonly name: string;
   readonly input: Schema;
+  /** It says itself of each text whether it can be kept, and keeps the others. */
+  readonly takesAnyText?: true;
   readonly may: (ctx: ActContext, input: z.output<Schema>) => boolean | Promise<boolean>;
   readonly run: (ctx: ActContext, input: z.output<Schema>) => Promise<Outcome<Value>>;
 }
@@ -63,6 +66,7 @@ export async function runAct<Schema extends z.ZodType, Value>(
   rawInput: z.input<Schema>,
 ): Promise<Outcome<Value>> {
   const now = runtime.now();
+  if (!act.takesAnyText && isUnreadable(rawInput)) return refuse("invalid-input", { fields: [] });
   const parsed = act.input.safeParse(rawInput);
   if (!parsed.success)
     return refuse("invalid-input", { fields: parsed.error.issues.map((issue) => issue.path.join(".")) });

@@ -92,6 +92,7 @@ export interface FileActDefinition<Schema extends z.ZodType<{ applicationId: str
   readonly name: FileEvent;
   readonly input: Schema;
   readonly right: FileRight;
+  readonly takesAnyText?: true;
   /** What the event tells about the act: ids, keys and versions, never values. */
   readonly about?: (input: z.output<Schema>) => Readonly<Record<string, Json>>;
   readonly run: (ctx: ActContext, file: OpenFile, input: z.output<Schema>) => Promise<Outcome<Value>>;
@@ -107,6 +108,7 @@ export function defineFileAct<Schema extends z.ZodType<{ applicationId: string }
   return defineAct<Schema, Value>({
     name: definition.name,
     input: definition.input,
+    ...(definition.takesAnyText ? { takesAnyText: true } : {}),
     may: async (ctx, input) => {
       const file = await openFile(ctx, input.applicationId);
       if (!file || !mayOnAll(definition.right, ctx.actor, file, input)) return false;

@@ -10,7 +10,7 @@ import { type ActContext, defineAct, done, type Outcome, refuse } from "../act/a
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { settleFile } from "../act/settle";
 import { newToken } from "../act/token";
-import { mailApplicant, queueMail } from "../mail/queue-mail";
+import { mailApplicant, mayAskOthers, queueMail } from "../mail/queue-mail";
 import { closeAsks } from "./asks";
 import { lookedAt, storeUpload } from "./looked-at";
 import { resultAt } from "./place";
@@ -55,6 +55,7 @@ async function send(ctx: ActContext, file: OpenFile, requirement: string, again:
   const [known] = await ctx.db.select().from(signatureRequest).where(open);
   const fresh = known && ctx.now.getTime() - known.askedAt.getTime() < PAUSE_HOURS * 3_600_000;
   if (known?.email === signer.email && (!again || fresh)) return refuse("already-done");
+  if (!again && !(await mayAskOthers(ctx, file.ownerId, signer.email))) return refuse("mailed-enough");
   await ctx.db.update(signatureRequest).set({ state: "replaced", answeredAt: ctx.now }).where(open);
   const { token, hash } = newToken();
   const endsAt = new Date(ctx.now.getTime() + LINK_DAYS * DAY_MS);

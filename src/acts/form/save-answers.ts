@@ -13,6 +13,7 @@ import type { SaveRefusal, SaveResult } from "../../core/form/save-result";
 import type { Field, Section } from "../../core/rulebook/section";
 import type { Settled } from "../../core/settlement/settle";
 import type { Office } from "../../core/standards/reference-set";
+import { isUnreadable } from "../../core/text/readable";
 import { enqueue } from "../../db/queue";
 import { answerVersion } from "../../db/schema";
 import { type ActContext, done } from "../act/act";
@@ -65,15 +66,6 @@ interface Saved {
 }
 
 const refused = (why: SaveRefusal): SaveResult => ({ state: "refused", why });
-
-/** What no column can hold: a NUL, or half of a character that is written as two. */
-const UNREADABLE = /[\0\p{Cs}]/u;
-
-const isUnreadable = (value: Json): boolean => {
-  if (typeof value === "string") return UNREADABLE.test(value);
-  if (typeof value !== "object" || value === null) return false;
-  return Object.entries(value).some(([name, inner]) => UNREADABLE.test(name) || isUnreadable(inner));
-};
 
 /** What is wrong with a value whatever field it is for. */
 const unfit = (value: Json): SaveRefusal | null =>
@@ -240,6 +232,7 @@ function sectionsOf({ file, assessment, prepared }: Settled, office: Office, pag
  */
 export const saveAnswers = defineFileAct({
   name: "save-answers",
+  takesAnyText: true,
   input,
   right: "applicant",
   about: ({ changes, removed }) => ({

@@ -1,6 +1,6 @@
-import { and, eq, gt, inArray, isNull, sql } from "drizzle-orm";
+import { and, eq, gt, inArray, isNull, or, sql } from "drizzle-orm";
 import { enqueue } from "../../db/queue";
-import { message, person } from "../../db/schema";
+import { application, message, person } from "../../db/schema";
 import type { ActContext } from "../act/act";
 
 /** Templates of mails; their sentences stand in the catalogues as `mail.<template>.subject` and `.body`. */
@@ -81,6 +81,38 @@ export async function hadEnough({ db, now }: ActContext, toAddress: string): Pro
       ),
     );
   return (had?.count ?? 0) >= STRANGERS_AN_HOUR;
+}
+
+/** What applicants have sent to addresses that they name. */
+const TO_OTHERS: readonly Template[] = ["reference-asked", "signature-asked"];
+const DAY = 24 * HOUR;
+/** The first request, and two more where the first went wrong. */
+const TO_ONE_A_DAY = 3;
+/** The teacher of a whole class is asked by all of it. */
+const TO_ONE_BY_ALL_A_DAY = 60;
+const BY_ONE_A_DAY = 20;
+
+/** Whether an applicant may have one more request sent to an address that they name: not often to the same, nor to many, in one day. */
+export async function mayAskOthers({ db, now }: ActContext, personId: string, toAddress: string): Promise<boolean> {
+  const sentBy = eq(application.personId, personId);
+  const sentTo = sql`lower(${message.toAddress}) = lower(${toAddress})`;
+  const [had] = await db
+    .select({
+      toOne: sql<number>`count(*) filter (where ${sentBy} and ${sentTo})::int`,
+      toOneByAll: sql<number>`count(*) filter (where ${sentTo})::int`,
+      byOne: sql<number>`count(*) filter (where ${sentBy})::int`,
+    })
+    .from(message)
+    .innerJoin(application, eq(application.id, message.applicationId))
+    .where(
+      and(
+        inArray(message.template, [...TO_OTHERS]),
+        gt(message.queuedAt, new Date(now.getTime() - DAY)),
+        or(sentBy, sentTo),
+      ),
+    );
+  const { toOne = 0, toOneByAll = 0, byOne = 0 } = had ?? {};
+  return toOne < TO_ONE_A_DAY && toOneByAll < TO_ONE_BY_ALL_A_DAY && byOne < BY_ONE_A_DAY;
 }
 
 /** Writes a message row, which is the truth of the mail, and wakes the sender, all in the act's transaction. */

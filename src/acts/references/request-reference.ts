@@ -8,7 +8,7 @@ import { person, referenceRequest, round } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { newToken } from "../act/token";
-import { queueMail } from "../mail/queue-mail";
+import { mayAskOthers, queueMail } from "../mail/queue-mail";
 
 /** A link serves its request for so long after the latest closing among the choices it serves. */
 const DAYS_AFTER_CLOSING = 30;
@@ -68,6 +68,7 @@ export const requestReference = defineFileAct({
       return refuse("not-complete");
     if (file.facts.references.some((r) => r.referee === referee && ["asked", "opened", "given"].includes(r.state)))
       return refuse("already-done");
+    if (!(await mayAskOthers(ctx, file.ownerId, email))) return refuse("mailed-enough");
     const { token, hash } = newToken();
     const endsAt = new Date(
       (await latestClosing(

@@ -28,6 +28,7 @@ export const REASONS = [
   "nothing-due",
   "changed-meanwhile",
   "too-late-to-undo",
+  "mailed-enough",
 ] as const;
 export type Reason = (typeof REASONS)[number];
 

@@ -1114,6 +1114,7 @@ CREATE INDEX "message_due" ON "message" USING btree ("due_at") WHERE "message"."
 CREATE INDEX "message_claimed" ON "message" USING btree ("claimed_at") WHERE "message"."state" = 'sending';--> statement-breakpoint
 CREATE INDEX "message_person" ON "message" USING btree ("person_id","queued_at");--> statement-breakpoint
 CREATE INDEX "message_stranger" ON "message" USING btree ("to_address","queued_at") WHERE "message"."application_id" is null;--> statement-breakpoint
+CREATE INDEX "message_asked" ON "message" USING btree ("queued_at") WHERE "message"."template" in ('reference-asked', 'signature-asked');--> statement-breakpoint
 CREATE INDEX "message_application" ON "message" USING btree ("application_id","queued_at");--> statement-breakpoint
 CREATE INDEX "tray_to" ON "tray_mail" USING btree ("to_address","received_at");--> statement-breakpoint
 CREATE INDEX "owner_result_application" ON "owner_result" USING btree ("application_id");--> statement-breakpoint

@@ -87,6 +87,7 @@ export const message = pgTable(
     index("message_claimed").on(t.claimedAt).where(sql`${t.state} = 'sending'`),
     index("message_person").on(t.personId, t.queuedAt),
     index("message_stranger").on(t.toAddress, t.queuedAt).where(sql`${t.applicationId} is null`),
+    index("message_asked").on(t.queuedAt).where(sql`${t.template} in ('reference-asked', 'signature-asked')`),
     index("message_application").on(t.applicationId, t.queuedAt),
   ],
 );

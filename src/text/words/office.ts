@@ -255,6 +255,7 @@ export const REFUSED_WORDS: Readonly<Record<Reason, string>> = {
   "said-twice": "This stands in the list already, and may stand there only once.",
   "undertaking-missing": "What is promised of the order of the choices has not been promised yet.",
   "not-complete": "The file is not complete yet.",
+  "mailed-enough": "Enough mails went out for today: three to one address, twenty in all.",
   "too-late-to-undo": "Ten seconds have passed: this can no longer be undone.",
   "invalid-input": "Something in the form is not right.",
   "round-closed": "The round has closed.",

@@ -47,7 +47,7 @@ async function read(
      where r.kind = any($1) and ($2::bigint is null or r.id < $2)
        and ($3 = '' or r.file = upper($3) or strpos(lower(coalesce(p.name, '') || ' ' || coalesce(p.email, '') || ' ' || coalesce(c.name, '')), lower($3)) > 0)
      order by r.id desc limit $4`,
-    [[...kindsOf(subject)], before, find.replaceAll("\0", "").trim(), most],
+    [[...kindsOf(subject)], before, find.trim(), most],
   );
   return rows;
 }

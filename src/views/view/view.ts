@@ -2,6 +2,7 @@ import type pg from "pg";
 import type { z } from "zod";
 import type { Reading } from "../../core/record/access";
 import type { Actor } from "../../core/rights/actor";
+import { readableQuestion } from "../../core/text/readable";
 
 /**
  * Views are the only way to read: one screen's data each. Whose data it is, is a condition inside the query, made from the
@@ -33,7 +34,7 @@ export function readingsOf<Schema extends z.ZodType, Data>(
   data: Data | null,
 ): readonly Reading[] {
   if (data === null || view.readings === undefined || actor.kind !== "person" || actor.grants.length === 0) return [];
-  return view.readings(data, view.input.parse(input));
+  return view.readings(data, view.input.parse(readableQuestion(input)));
 }
 
 export async function readView<Schema extends z.ZodType, Data>(
@@ -42,6 +43,6 @@ export async function readView<Schema extends z.ZodType, Data>(
   actor: Actor,
   input: z.input<Schema>,
 ): Promise<Data | null> {
-  const parsed = view.input.safeParse(input);
+  const parsed = view.input.safeParse(readableQuestion(input));
   return parsed.success ? view.read({ pool: source.pool, now: source.now(), actor }, parsed.data) : null;
 }

@@ -37,6 +37,8 @@ export const frame = {
   "refused.already-applied": "You have chosen this programme already.",
   "refused.nothing-due": "Nothing is due.",
   "refused.changed-meanwhile": "This was changed meanwhile. Load the page again.",
+  "refused.mailed-enough":
+    "Enough mails went out for today: three a day to one address, twenty in all. Ask again tomorrow; look meanwhile whether the address is right.",
   "refused.too-late-to-undo": "It is too late to undo this.",
   "page.loading": "Loading …",
   "error.title": "Something went wrong on our side",

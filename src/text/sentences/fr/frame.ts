@@ -39,6 +39,8 @@ export const frame: Readonly<Record<keyof typeof english, string>> = {
   "refused.already-applied": "Vous avez déjà choisi ce programme.",
   "refused.nothing-due": "Rien n’est dû.",
   "refused.changed-meanwhile": "Ceci a changé entre-temps. Rechargez la page.",
+  "refused.mailed-enough":
+    "Assez de courriels sont partis aujourd’hui : trois par jour à une adresse, vingt en tout. Redemandez demain ; vérifiez d’ici là que l’adresse est juste.",
   "refused.too-late-to-undo": "Il est trop tard pour annuler.",
   "page.loading": "Chargement …",
   "error.title": "Quelque chose n’a pas marché chez nous",
