@@ -5,6 +5,8 @@ export interface Cluster {
   readonly appUrl: (database: string) => string;
   readonly createDatabase: (database: string, copyOf?: string) => void;
   readonly dropDatabase: (database: string) => void;
+  readonly isRunning: () => boolean;
+  readonly revive: () => Promise<void>;
   readonly stop: (mode?: "fast" | "immediate") => void;
 }
 export function findPostgres(): string | null;

@@ -138,10 +138,18 @@ function running(bin, data) {
   return Number.isInteger(port) ? port : null;
 }
 
-async function start(bin, data, folder) {
+/** The same, asked often: by the process that the server itself has noted, where this system shows processes. */
+function isServed(bin, data) {
+  const lock = path.join(data, "postmaster.pid");
+  if (!existsSync("/proc/self/stat")) return running(bin, data) !== null;
+  return existsSync(lock) && isAlive(readFileSync(lock, "utf8").split("\n")[0]?.trim());
+}
+
+/** @param samePort the one at which it was before, for whoever is still connected to it; any that is free else */
+async function start(bin, data, folder, samePort = null) {
   const log = path.join(folder, "log");
   for (let attempt = 0; attempt < 5; attempt += 1) {
-    const port = await freePort();
+    const port = samePort ?? (await freePort());
     const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=60 -c fsync=${process.env.UNVEX_TEST === "1" ? "off" : "on"}`;
     const result = run(path.join(bin, "pg_ctl"), ["start", "-w", "-t", "60", "-D", data, "-l", log, "-o", options], {
       stdio: "ignore",
@@ -216,6 +224,12 @@ export async function startCluster(home) {
         ["--if-exists", "--force", "-h", "127.0.0.1", "-p", String(port), "-U", "unvex", database],
         { env },
       );
+    },
+    isRunning: () => isServed(bin, data),
+    /** Starts it again where it was, after it ended by itself. */
+    revive: async () => {
+      clearDeadLock(data);
+      if (running(bin, data) === null) await start(bin, data, folder, port);
     },
     stop: (mode = "fast") => stopServer(bin, data, mode),
   };

@@ -20,6 +20,7 @@ export async function openDatabase(step, folder) {
   return {
     ownerUrl: cluster.url(NAME),
     url: cluster.appUrl(NAME),
+    cluster,
     release: () => (cluster.found ? undefined : cluster.stop()),
   };
 }

@@ -6,8 +6,9 @@ import path from "node:path";
 import { build } from "./build.mjs";
 import { freePort, startCluster } from "./cluster.mjs";
 import { installPackages, installSystem } from "./install.mjs";
-import { endLeftovers, launchWeb, launchWorker, noteProcesses, stopAll, untilWell } from "./processes.mjs";
+import { endLeftovers, launchWeb, launchWorker, untilWell } from "./processes.mjs";
 import { runProgram } from "./programs.mjs";
+import { supervise, watchCluster } from "./supervise.mjs";
 import { Trouble } from "./trouble.mjs";
 
 const FOLDER = path.resolve(".unvex", "demo");
@@ -84,15 +85,16 @@ export async function run(args) {
   await installPackages();
   await build();
   mkdirSync(FOLDER, { recursive: true });
-  endLeftovers(path.join(FOLDER, "processes"));
+  const notes = path.join(FOLDER, "processes");
+  await endLeftovers(notes);
   const port = await choosePort(args);
   const url = `http://127.0.0.1:${port}`;
   step("starting PostgreSQL");
   const cluster = await startCluster(path.join(FOLDER, "postgres"));
-  const children = [];
-  let stopping = null;
+  let [supervisor, unwatch, stopping] = [null, () => undefined, null];
   const stop = () => {
-    stopping ??= stopAll(children).then(() => cluster.stop());
+    unwatch();
+    stopping ??= Promise.resolve(supervisor?.stop()).then(() => cluster.stop());
     return stopping;
   };
   const ended = new Promise((resolve) => {
@@ -113,18 +115,20 @@ export async function run(args) {
     };
     await loadOnce(cluster, { ...env, UNVEX_OWNER_URL: cluster.url(DATABASE) }, fresh);
     step("starting the web server and the worker");
-    const log = path.join(FOLDER, "log");
-    children.push(launchWeb(env, port, "127.0.0.1", log), launchWorker(env, log));
-    noteProcesses(path.join(FOLDER, "processes"), children);
-    if (!(await untilWell(url, children[0]))) throw new Trouble(`The web server did not start. Its log is ${log}.`);
+    const log = (name) => path.join(FOLDER, `${name}.log`);
+    const say = (line) => process.stderr.write(`· ${line}. Its log is in ${FOLDER}.\n`);
+    supervisor = supervise(
+      {
+        "the web server": () => launchWeb(env, port, "127.0.0.1", log("web")),
+        "the worker": () => launchWorker(env, log("worker")),
+      },
+      { say, notes },
+    );
+    unwatch = watchCluster(cluster, say);
+    if (!(await untilWell(url, supervisor.child("the web server"))))
+      throw new Trouble(`The web server did not start. Its log is ${log("web")}.`);
     printWelcome(url);
-    const died = new Promise((resolve) => {
-      for (const child of children) child.once("exit", (code) => (stopping ? undefined : resolve(code ?? 1)));
-    });
-    const code = await Promise.race([
-      ended,
-      died.then((c) => process.stderr.write(`A process ended by itself (${c}); its log is ${log}.\n`) && 1),
-    ]);
+    const code = await ended;
     await stop();
     return code;
   } catch (error) {

@@ -9,3 +9,5 @@ export function launchWorker(env: Record<string, string>, logFile: string | null
 export function untilWell(url: string, child: ChildProcess | undefined, seconds?: number): Promise<boolean>;
 export function stopAll(children: readonly ChildProcess[]): Promise<void>;
 export function noteProcesses(file: string, children: readonly ChildProcess[]): void;
+export function endLeftovers(file: string): Promise<void>;
+export function isAlive(pid: number): boolean;

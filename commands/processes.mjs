@@ -1,22 +1,22 @@
 /** The web server and the worker, as built, as child processes that go when we go. */
 import { spawn } from "node:child_process";
-import { createWriteStream, existsSync, readFileSync, readlinkSync, writeFileSync } from "node:fs";
+import { closeSync, existsSync, openSync, readFileSync, readlinkSync, rmSync, writeFileSync } from "node:fs";
 import path from "node:path";
 
 const STOP_MS = 8000;
 
-/** Starts a process and writes what it says to a log file, or through to our own output. */
+/**
+ * Starts a process that writes what it says to a log file by itself, so that it needs nobody who listens; without a file it says it where
+ * we do.
+ */
 export function launch(args, env, logFile) {
+  const log = logFile ? openSync(logFile, "a") : null;
   const child = spawn(process.execPath, args, {
     // Who owns the tables is not the application's business.
     env: { ...process.env, ...env, UNVEX_OWNER_URL: undefined },
-    stdio: ["ignore", logFile ? "pipe" : "inherit", logFile ? "pipe" : "inherit"],
+    stdio: ["ignore", log ?? "inherit", log ?? "inherit"],
   });
-  if (logFile) {
-    const log = createWriteStream(logFile, { flags: "a" });
-    child.stdout.pipe(log, { end: false });
-    child.stderr.pipe(log, { end: false });
-  }
+  if (log !== null) closeSync(log);
   return child;
 }
 
@@ -48,16 +48,35 @@ export function noteProcesses(file, children) {
   writeFileSync(file, children.map((child) => child.pid).join("\n"));
 }
 
-/** Ends what a start that was killed has left running: only processes that it noted, and that still run in this very folder. */
-export function endLeftovers(file) {
-  if (!existsSync(file)) return;
-  for (const pid of readFileSync(file, "utf8").split("\n").map(Number).filter(Boolean)) {
+/** The processes that a start has noted and that still run in this very folder. */
+function leftFrom(file) {
+  const pids = existsSync(file) ? readFileSync(file, "utf8").split("\n").map(Number).filter(Boolean) : [];
+  return pids.filter((pid) => {
     try {
-      if (readlinkSync(`/proc/${pid}/cwd`) === process.cwd()) process.kill(pid, "SIGTERM");
+      return isAlive(pid) && readlinkSync(`/proc/${pid}/cwd`) === process.cwd();
     } catch {
-      // gone already, or somebody else's by now
+      return false; // gone already, or somebody else's by now
     }
-  }
+  });
+}
+
+/** Ends for sure what a start that was killed has left running: it is asked first, and killed where it does not listen. */
+export async function endLeftovers(file) {
+  const signal = (name) => {
+    const left = leftFrom(file);
+    for (const pid of left)
+      try {
+        process.kill(pid, name);
+      } catch {
+        // it went in this moment
+      }
+    return left.length > 0;
+  };
+  const end = Date.now() + STOP_MS;
+  for (let left = signal("SIGTERM"); left && Date.now() < end; left = leftFrom(file).length > 0)
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  while (signal("SIGKILL")) await new Promise((resolve) => setTimeout(resolve, 50));
+  rmSync(file, { force: true });
 }
 
 /** Waits until the web server answers on its health address. */

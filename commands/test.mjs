@@ -21,7 +21,7 @@ function endWhenTold() {
       const ended = [...working].map((child) => new Promise((resolve) => child.once("close", resolve)));
       for (const child of working) child.kill("SIGTERM");
       await Promise.all(ended);
-      clearLeftovers(FOLDER);
+      await clearLeftovers(FOLDER);
       process.exit(130);
     });
 }
@@ -127,7 +127,7 @@ export async function run(args) {
   await installSystem({ browser: true }, step);
   await installPackages();
   mkdirSync(FOLDER, { recursive: true });
-  clearLeftovers(FOLDER);
+  await clearLeftovers(FOLDER);
   endWhenTold();
   let passed = 0;
   let failed = 0;
