@@ -38,6 +38,7 @@ import * as payments from "./payments/payments";
 import { noteReading, noteSignIn } from "./people/access";
 import * as accounts from "./people/accounts";
 import { clearAway } from "./people/clear-away";
+import * as erasure from "./people/erasure";
 import { judgeSamePerson } from "./people/same-person";
 import * as factor from "./people/second-factor";
 import * as reference from "./references/answer-reference";
@@ -86,6 +87,9 @@ export const ACTS = {
   countGuess: accounts.countGuess,
   forgetGuess: accounts.forgetGuess,
   clearAway,
+  answerErasure: erasure.answerErasure,
+  askErasure: erasure.askErasure,
+  keepMe: erasure.keepMe,
   letBackIn: factor.letBackIn,
   noteReading,
   noteSignIn,

@@ -223,5 +223,6 @@ export const referenceSet: ReferenceSet = {
   },
   graceMinutes: 10,
   keepDraftsDays: 180,
+  keepFilesDays: 1825,
   targets: { check: 5, answer: 2, ask: 10, acceptOffer: 15 },
 };

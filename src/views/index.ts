@@ -27,6 +27,8 @@ import { linkPurpose } from "./mail/link-purpose";
 import { fileMessages, myMessages, tray } from "./mail/messages";
 import { waitingMail } from "./mail/waiting-mail";
 import { access, accessTable } from "./people/access";
+import { erasures, ownErasure } from "./people/erasures";
+import { ownData } from "./people/own-data";
 import { staff } from "./people/staff";
 import { referencePage } from "./references/reference-page";
 import { ownerListLook, ownerLists } from "./results/owner-lists";
@@ -93,6 +95,9 @@ export const VIEWS = {
   standards,
   access,
   accessTable,
+  erasures,
+  ownData,
+  ownErasure,
   staff,
   statementComparison,
   submissions,

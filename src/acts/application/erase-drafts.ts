@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { dropUnheld } from "../../db/content";
 import { enqueue } from "../../db/queue";
 import { type ActContext, defineAct, done } from "../act/act";
 import { settleFile } from "../act/settle";
+import { eraseWritten } from "./erase-written";
 
 /** How long before what was written is erased its applicant is told. */
 const NOTICE_DAYS = 14;
@@ -20,30 +20,6 @@ const ABANDONED = `select a.id, a.number, a.person_id, a.erasure_told_at, coales
       from choice c join round r on r.id = c.round_id where c.application_id = a.id) x on not x.sent
   where exists (select 1 from answer w where w.application_id = a.id) or exists (select 1 from upload u where u.application_id = a.id)`;
 
-/** What an applicant wrote or sent, and what was made of it; the number, the choices and the events stay. */
-const WRITTEN = [
-  "evidence",
-  "reference_request",
-  "signature_request",
-  "registry_query",
-  "confirmation",
-  "link_note",
-  "deed",
-  "contact_note",
-  "keeper_note",
-  "section_summary",
-  "early_case",
-  "answer",
-  "answer_version",
-  "excuse",
-  "override",
-  "ask",
-  "undertaking",
-  "awaited",
-  "message",
-  "upload",
-] as const;
-
 async function tell(ctx: ActContext, days: number): Promise<number> {
   const { set } = await ctx.office();
   const { rowCount } = await ctx.client.query(
@@ -59,24 +35,6 @@ async function tell(ctx: ActContext, days: number): Promise<number> {
   );
   if (rowCount) await enqueue(ctx.boss, ctx.client, "sweep-messages", {});
   return rowCount ?? 0;
-}
-
-/** Erases everything of a file that a person wrote, with documents that no other file holds. */
-async function erase(ctx: ActContext, id: string): Promise<void> {
-  const { rows } = await ctx.client.query<{ sha256: string | null }>(
-    "select unnest(array[sha256, original_sha256]) as sha256 from upload where application_id = $1",
-    [id],
-  );
-  const { rows: copies } = await ctx.client.query<{ sha256: string | null }>(
-    `with gone as (delete from copy_of where application_id = $1 returning sha256)
-     select sha256 from gone union select copy_sha256 from link_note where application_id = $1`,
-    [id],
-  );
-  for (const table of WRITTEN) await ctx.client.query(`delete from ${table} where application_id = $1`, [id]);
-  await dropUnheld(
-    ctx.client,
-    [...rows, ...copies].flatMap((r) => r.sha256 ?? []),
-  );
 }
 
 /**
@@ -100,7 +58,7 @@ export const eraseDrafts = defineAct({
       [ctx.now, days],
     );
     for (const { id } of rows) {
-      await erase(ctx, id);
+      await eraseWritten(ctx, id);
       await ctx.emit("erase-draft", id, { days });
       await settleFile(ctx, id);
     }

@@ -48,6 +48,8 @@ export const TEMPLATES = [
   "reopening-ended",
   "contact-asked",
   "contact-failed",
+  "erased-whole",
+  "erased-part",
 ] as const;
 export type Template = (typeof TEMPLATES)[number];
 

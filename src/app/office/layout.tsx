@@ -24,6 +24,7 @@ export default async function OfficeLayout({ children }: { children: ReactNode }
       ? [
           { href: "/office/mail", word: "Mail" },
           { href: "/office/access", word: "Access" },
+          { href: "/office/erasures", word: "Erasure" },
           { href: "/office/people", word: "Settings" },
         ]
       : []),

@@ -14,7 +14,7 @@ const KEYED = ["scales", "tests", "areas", "papers", "entitlements"] as const;
 type List = (typeof KEYED)[number];
 
 /** What is shown, or used by other work than assessments. */
-const NOT_ASSESSED = ["name", "campuses", "map", "keepDraftsDays"];
+const NOT_ASSESSED = ["name", "campuses", "map", "keepDraftsDays", "keepFilesDays"];
 
 /** `scales to20`, or `rulebook` with its id: what a file rests on. */
 const nameIn = (list: List, key: string): string => `${list} ${key}`;

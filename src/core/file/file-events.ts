@@ -38,6 +38,7 @@ export const FILE_EVENTS = [
   "do-deed",
   "undo-deed",
   "erase-draft",
+  "erase-file",
   "give-undertaking",
   "refuse-correction",
   "reopen-sections",

@@ -11,6 +11,7 @@ export const ACCESS_KINDS = [
   "invited",
   "role given",
   "role taken",
+  "erased",
   "file opened",
   "document opened",
   "copy downloaded",
@@ -37,7 +38,7 @@ export const ACCESS_SUBJECTS = ["all", "signing in", "reading", "rights"] as con
 export type AccessSubject = (typeof ACCESS_SUBJECTS)[number];
 
 const READING: readonly AccessKind[] = ["file opened", "document opened", "copy downloaded", "list downloaded"];
-const RIGHTS: readonly AccessKind[] = ["invited", "role given", "role taken", "let back in"];
+const RIGHTS: readonly AccessKind[] = ["invited", "role given", "role taken", "let back in", "erased"];
 
 /** The kinds of lines that belong to a subject. */
 export const kindsOf = (subject: AccessSubject): readonly AccessKind[] =>

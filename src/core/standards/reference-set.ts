@@ -62,6 +62,8 @@ export const referenceSetSchema = z.object({
   graceMinutes: z.int().min(0).max(1440).default(0),
   /** Days after which drafts that were never submitted are erased, counted from when they last could be; null: they are kept. */
   keepDraftsDays: z.int().min(30).max(3650).nullable().default(null),
+  /** Days for which submitted files that are closed are kept, from when something last happened in them, before a person can have them erased; null: for good. */
+  keepFilesDays: z.int().min(30).max(36_500).nullable().default(null),
   /** Working days. */
   targets: z.object({ check: z.int(), answer: z.int(), ask: z.int(), acceptOffer: z.int() }),
 });
@@ -105,6 +107,7 @@ export const NOTHING_LOADED: ReferenceSet = {
   map: null,
   graceMinutes: 0,
   keepDraftsDays: null,
+  keepFilesDays: null,
   targets: { check: 5, answer: 5, ask: 10, acceptOffer: 15 },
 };
 

@@ -683,6 +683,15 @@ CREATE TABLE "consent" (
 	CONSTRAINT "consent_person_id_text_key_text_version_pk" PRIMARY KEY("person_id","text_key","text_version")
 );
 --> statement-breakpoint
+CREATE TABLE "erasure_request" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"person_id" uuid NOT NULL,
+	"asked_at" timestamp with time zone NOT NULL,
+	"answered_at" timestamp with time zone,
+	"answered_by_id" uuid,
+	"report" jsonb
+);
+--> statement-breakpoint
 CREATE TABLE "role_grant" (
 	"person_id" uuid NOT NULL,
 	"role" text NOT NULL,
@@ -745,7 +754,7 @@ CREATE TABLE "access_record" (
 	"concerns_id" uuid,
 	"about" text DEFAULT '' NOT NULL,
 	"network" text,
-	CONSTRAINT "access_record_kind" CHECK ("access_record"."kind" in ('signed in','sign-in failed','kept out','code failed','recovery code used','second factor set','second factor removed','let back in','invited','role given','role taken','file opened','document opened','copy downloaded','list downloaded'))
+	CONSTRAINT "access_record_kind" CHECK ("access_record"."kind" in ('signed in','sign-in failed','kept out','code failed','recovery code used','second factor set','second factor removed','let back in','invited','role given','role taken','erased','file opened','document opened','copy downloaded','list downloaded'))
 );
 --> statement-breakpoint
 CREATE TABLE "awaited" (
@@ -1035,6 +1044,8 @@ ALTER TABLE "page_left_out" ADD CONSTRAINT "page_left_out_by_id_person_id_fk" FO
 ALTER TABLE "section_summary" ADD CONSTRAINT "section_summary_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "section_summary" ADD CONSTRAINT "section_summary_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "consent" ADD CONSTRAINT "consent_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "erasure_request" ADD CONSTRAINT "erasure_request_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "erasure_request" ADD CONSTRAINT "erasure_request_answered_by_id_person_id_fk" FOREIGN KEY ("answered_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "role_grant" ADD CONSTRAINT "role_grant_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "mail_link" ADD CONSTRAINT "mail_link_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "same_person" ADD CONSTRAINT "same_person_first_id_person_id_fk" FOREIGN KEY ("first_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1092,6 +1103,7 @@ CREATE INDEX "payment_charge" ON "payment" USING btree ("charge_id");--> stateme
 CREATE INDEX "contact_note_application" ON "contact_note" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "copy_of_content" ON "copy_of" USING btree ("sha256");--> statement-breakpoint
 CREATE INDEX "copy_order_of" ON "copy_order" USING btree ("asked_by_id","asked_at");--> statement-breakpoint
+CREATE UNIQUE INDEX "erasure_request_open" ON "erasure_request" USING btree ("person_id") WHERE "erasure_request"."answered_at" is null;--> statement-breakpoint
 CREATE UNIQUE INDEX "mail_link_one_live" ON "mail_link" USING btree ("person_id","purpose") WHERE "mail_link"."used_at" is null and "mail_link"."replaced_at" is null;--> statement-breakpoint
 CREATE INDEX "password_guess_subject" ON "password_guess" USING btree ("subject","at");--> statement-breakpoint
 CREATE INDEX "same_person_pair" ON "same_person" USING btree ("first_id","second_id");--> statement-breakpoint

@@ -1,5 +1,6 @@
 import { sql } from "drizzle-orm";
-import { boolean, check, index, pgTable, primaryKey, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import { boolean, check, index, jsonb, pgTable, primaryKey, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import type { ErasureReport } from "../../core/people/erasure";
 import { ROLES } from "../../core/rights/actor";
 import { citext, instant, isOneOf, oneOf } from "./columns";
 
@@ -110,4 +111,20 @@ export const passwordGuess = pgTable(
     wrong: boolean("wrong").notNull().default(false),
   },
   (t) => [index("password_guess_subject").on(t.subject, t.at)],
+);
+
+/** That somebody asked to have erased what is kept of them, and what was erased, or stays and why. It stays itself, without a name. */
+export const erasureRequest = pgTable(
+  "erasure_request",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+    askedAt: instant("asked_at").notNull(),
+    answeredAt: instant("answered_at"),
+    answeredById: uuid("answered_by_id").references(() => person.id),
+    report: jsonb("report").$type<ErasureReport>(),
+  },
+  (t) => [uniqueIndex("erasure_request_open").on(t.personId).where(sql`${t.answeredAt} is null`)],
 );

@@ -9,7 +9,7 @@ interface Line {
 
 /** A line of the access record in words, without who it was and when. */
 export function accessWords({ kind, concerns, file, about }: Line): string {
-  const whom = concerns ?? "somebody who is gone";
+  const whom = concerns || "somebody who is gone";
   switch (kind) {
     case "signed in":
       return "signed in";
@@ -33,6 +33,8 @@ export function accessWords({ kind, concerns, file, about }: Line): string {
       return `gave ${whom} the role ${about}`;
     case "role taken":
       return `took the role ${about} from ${whom}`;
+    case "erased":
+      return concerns ? `answered the wish of ${concerns} to be erased` : "erased somebody who had asked for it";
     case "file opened":
       return `opened ${file}`;
     case "document opened":

@@ -193,6 +193,7 @@ export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "order-copies": "asked for a copy",
   "do-deed": "saw to",
   "undo-deed": "took back that it was seen to:",
+  "erase-file": "erased what was written, as the applicant had asked",
   "erase-draft": "erased what was written: drafts that were not submitted are kept for a time only",
   "give-undertaking": "promised what is asked of the order of the choices",
   "refuse-correction": "refused the correction",

@@ -47,6 +47,7 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   currency: "currency",
   graceMinutes: "minutes of grace",
   keepDraftsDays: "days for which drafts are kept",
+  keepFilesDays: "days for which closed files are kept",
   visaFree: "whether its people need no visa",
   check: "days to check what came in",
   answer: "days to answer a question",

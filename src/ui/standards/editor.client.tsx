@@ -130,6 +130,12 @@ function OfficePart({ set, disabled, onChange }: PartProps) {
         disabled={disabled}
         onChange={(n) => onChange({ ...set, keepDraftsDays: n ?? null })}
       />
+      <NumberBox
+        label="Days for which closed files are kept, at least (empty: for good)"
+        value={set.keepFilesDays ?? undefined}
+        disabled={disabled}
+        onChange={(n) => onChange({ ...set, keepFilesDays: n ?? null })}
+      />
       <fieldset className="plan-wide plan-form">
         <legend>Targets, in working days</legend>
         {TARGETS.map(([name, label]) => (

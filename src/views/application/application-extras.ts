@@ -43,6 +43,7 @@ export const SHOWN_EVENTS = [
   "answer-decision",
   "withdraw",
   "erase-draft",
+  "erase-file",
 ];
 
 /** What an application shows beside the facts and their assessment. */

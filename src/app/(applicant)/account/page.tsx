@@ -4,7 +4,10 @@ import { webRuntime } from "../../../runtime";
 import { formatMoment } from "../../../text/format";
 import { sentence } from "../../../text/sentence";
 import { deviceName } from "../../../text/words/device-name";
-import { currentSession, locale, officeZone, requirePerson } from "../../request";
+import { KeptOfYou } from "../../../ui/people/kept-of-you";
+import { ownErasure } from "../../../views/people/erasures";
+import { currentSession, locale, officeZone, requirePerson, see } from "../../request";
+import { askToErase, takeBack } from "./erasure.action";
 import { endOne, signOutAll } from "./sign-out.action";
 
 export default async function AccountPage() {
@@ -12,6 +15,7 @@ export default async function AccountPage() {
   const person = await requirePerson("/account");
   const [session, runtime, zone] = await Promise.all([currentSession(), webRuntime(), officeZone()]);
   const sessions = session ? await sessionsOf(runtime, session.user.id, session.session.token) : [];
+  const erasure = person.isStaff ? null : await see(ownErasure, person.actor, {});
   const hasFactor = session?.user.twoFactorEnabled === true;
   const t = (key: Parameters<typeof sentence>[1]) => sentence(language, key);
   return (
@@ -64,6 +68,15 @@ export default async function AccountPage() {
           {t("account.everywhere")}
         </button>
       </form>
+      {person.isStaff ? null : (
+        <KeptOfYou
+          locale={language}
+          zone={zone}
+          newest={erasure?.newest ?? null}
+          ask={askToErase}
+          takeBack={takeBack}
+        />
+      )}
     </div>
   );
 }

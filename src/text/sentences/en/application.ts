@@ -90,6 +90,8 @@ export const application = {
   "event.tell-missing": "We wrote to you what is still missing",
   "event.end-reopening": "We closed the opened parts again",
   "event.erase-draft": "What you had written was erased: we keep drafts that were not submitted for a time only",
+  "event.erase-file": "What you had written was erased, as you had asked",
+  "app.erasedAsked": "What you had written here was erased on {when}, as you had asked.",
   "app.erased":
     "What you had written here was erased on {when}: drafts that were not submitted are kept for a time only.",
   "event.request-signature": "You asked for a signature by a link",

@@ -101,6 +101,12 @@ export const mail = {
   "mail.staff-let-in.subject": "Your way back into the admissions office",
   "mail.staff-let-in.body":
     "An administrator has ended your second factor, your password and all sessions, so that you can come in again. Follow this link to set a new password; it works once, for three days. Then set up your second factor anew:\n\n{link}\n\nIf you did not ask for it, tell your administrator.",
+  "mail.erased-whole.subject": "What was kept of you is erased",
+  "mail.erased-whole.body":
+    "As you asked, what you wrote and sent is erased ({gone}), and your account with it. This mail is the last one:\n\n{link}",
+  "mail.erased-part.subject": "What was erased, and what stays",
+  "mail.erased-part.body":
+    "As you asked, what may go by the rules of the office is erased: {gone}. What stays: {stays}. Why, and until when, stands in your account:\n\n{link}",
   "mail.reference-asked.subject": "A reference for {applicant}",
   "mail.reference-asked.body":
     "{applicant} applies for {programme} and names you as referee. Follow this link to answer a short form or upload a letter. No account is needed. It works until {until}, for this request only:\n\n{link}",

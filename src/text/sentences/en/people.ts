@@ -93,4 +93,23 @@ export const people = {
   "account.factorRemove": "Do without it",
   "account.factorLast": "No recovery code is left. Make new ones.",
   "account.factorLeft": "{count, plural, one {One recovery code is left.} other {# recovery codes are left.}}",
+  "account.kept": "What is kept of you",
+  "account.keptDownload": "Download all of it",
+  "account.keptHelp":
+    "Your answers, documents, payments, decisions, mails and sign-ins, as one archive. What your referees wrote is theirs and ours, and not in it.",
+  "account.erase": "Ask for erasure",
+  "account.eraseHelp":
+    "You can ask that what is kept of you is erased. What the rules of the office let go goes for good; what has to stay is told with the reason.",
+  "account.eraseQuestion":
+    "An administrator will erase what may go: applications that were never submitted, and closed ones whose time is over. An application that goes cannot be taken up again. You can take this wish back until then.",
+  "account.eraseAsked": "You asked for erasure on {day}. An administrator answers it.",
+  "account.eraseTakeBack": "Take it back",
+  "account.eraseAnswered": "What you asked for on {day} was answered:",
+  "account.erasureWhy.draft": "{number} goes: it was never submitted",
+  "account.erasureWhy.over": "{number} goes: it is closed, and its time is over",
+  "account.erasureWhy.open": "{number} stays: it is not closed. Withdraw it first if you want it to go",
+  "account.erasureWhy.kept": "{number} stays until {until}: so long the office keeps closed applications",
+  "account.erasureWhy.keptForGood": "{number} stays: the office keeps submitted applications",
+  "account.erasureWhy.gone": "{number}: what was written is erased already",
+  "account.erasureBooks": "its payments stay in the books",
 } as const;

@@ -93,6 +93,8 @@ export const application: Readonly<Record<keyof typeof english, string>> = {
   "event.tell-missing": "Nous vous avons écrit ce qui manque encore",
   "event.end-reopening": "Nous avons refermé les parties rouvertes",
   "event.erase-draft": "Ce que vous aviez écrit a été effacé : nous ne gardons qu’un temps les brouillons non déposés",
+  "event.erase-file": "Ce que vous aviez écrit a été effacé, comme vous l’aviez demandé",
+  "app.erasedAsked": "Ce que vous aviez écrit ici a été effacé le {when}, comme vous l’aviez demandé.",
   "app.erased":
     "Ce que vous aviez écrit ici a été effacé le {when} : les brouillons non déposés ne sont gardés qu’un temps.",
   "event.request-signature": "Vous avez demandé une signature par un lien",

@@ -106,6 +106,12 @@ export const mail: Readonly<Record<keyof typeof english, string>> = {
   "mail.staff-let-in.subject": "Votre retour au bureau des admissions",
   "mail.staff-let-in.body":
     "Un administrateur a mis fin à votre second facteur, à votre mot de passe et à toutes les sessions, pour que vous puissiez revenir. Suivez ce lien pour choisir un nouveau mot de passe ; il vaut une fois, pendant trois jours. Installez ensuite à nouveau votre second facteur :\n\n{link}\n\nSi vous ne l’avez pas demandé, dites-le à votre administrateur.",
+  "mail.erased-whole.subject": "Ce qui était conservé de vous est effacé",
+  "mail.erased-whole.body":
+    "Comme vous l’avez demandé, ce que vous avez écrit et envoyé est effacé ({gone}), et votre compte avec. Ce courriel est le dernier :\n\n{link}",
+  "mail.erased-part.subject": "Ce qui est effacé et ce qui reste",
+  "mail.erased-part.body":
+    "Comme vous l’avez demandé, ce qui peut partir selon les règles du bureau est effacé : {gone}. Ce qui reste : {stays}. Pourquoi et jusqu’à quand, votre compte le dit :\n\n{link}",
   "mail.reference-asked.subject": "Une recommandation pour {applicant}",
   "mail.reference-asked.body":
     "{applicant} postule à {programme} et vous nomme comme référent. Suivez ce lien pour répondre à un court formulaire ou déposer une lettre. Aucun compte n’est nécessaire. Il vaut jusqu’au {until}, pour cette seule demande :\n\n{link}",

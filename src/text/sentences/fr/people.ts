@@ -100,4 +100,24 @@ export const people: Readonly<Record<keyof typeof english, string>> = {
   "account.factorRemove": "S’en passer",
   "account.factorLast": "Il ne reste aucun code de secours. Faites-en de nouveaux.",
   "account.factorLeft": "{count, plural, one {Il reste un code de secours.} other {Il reste # codes de secours.}}",
+  "account.kept": "Ce qui est conservé de vous",
+  "account.keptDownload": "Tout télécharger",
+  "account.keptHelp":
+    "Vos réponses, documents, paiements, décisions, courriels et connexions, dans une seule archive. Ce que vos référents ont écrit leur appartient et n’y est pas.",
+  "account.erase": "Demander l’effacement",
+  "account.eraseHelp":
+    "Vous pouvez demander que ce qui est conservé de vous soit effacé. Ce que les règles du bureau laissent partir part pour toujours ; ce qui doit rester vous est dit avec la raison.",
+  "account.eraseQuestion":
+    "Un administrateur effacera ce qui peut partir : les candidatures jamais déposées et les candidatures closes dont le temps est passé. Une candidature effacée ne peut être reprise. Vous pouvez revenir sur cette demande jusque-là.",
+  "account.eraseAsked": "Vous avez demandé l’effacement le {day}. Un administrateur y répond.",
+  "account.eraseTakeBack": "Revenir sur la demande",
+  "account.eraseAnswered": "Votre demande du {day} a reçu sa réponse :",
+  "account.erasureWhy.draft": "{number} part : elle n’a jamais été déposée",
+  "account.erasureWhy.over": "{number} part : elle est close et son temps est passé",
+  "account.erasureWhy.open": "{number} reste : elle n’est pas close. Retirez-la d’abord si elle doit partir",
+  "account.erasureWhy.kept":
+    "{number} reste jusqu’au {until} : le bureau conserve aussi longtemps les candidatures closes",
+  "account.erasureWhy.keptForGood": "{number} reste : le bureau conserve les candidatures déposées",
+  "account.erasureWhy.gone": "{number} : ce qui était écrit est déjà effacé",
+  "account.erasureBooks": "ses paiements restent dans les livres",
 };

@@ -268,13 +268,15 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
   const lines = submitted ? await see(submissions, actor, { number }) : null;
   const open = assessment.choices.some((c) => c.stage !== "closed");
   const urgent = application.contacts.some((p) => p.reached === "fails" || p.askedAt !== null);
-  const erased = application.events.findLast((e) => e.act === "erase-draft");
+  const erased = application.events.findLast((e) => e.act === "erase-draft" || e.act === "erase-file");
   return (
     <>
       <NextStep application={application} language={language} />
       {erased && !open ? (
         <p className="notice">
-          {sentence(language, "app.erased", { when: formatMoment(language, erased.at, application.zone) })}
+          {sentence(language, erased.act === "erase-file" ? "app.erasedAsked" : "app.erased", {
+            when: formatMoment(language, erased.at, application.zone),
+          })}
         </p>
       ) : null}
       <Decisions application={application} language={language} />
