@@ -13,7 +13,7 @@ const step = (text) => process.stdout.write(`· ${text}\n`);
 export async function run(args) {
   await installSystem({ browser: false }, step);
   await installPackages();
-  if (args.length === 0 || args.includes("page") || args.includes("form")) await build();
+  if (args.length === 0 || ["page", "form", "kill", "hostile"].some((subject) => args.includes(subject))) await build();
   const folder = path.resolve(".unvex", `bench-${process.pid}`);
   mkdirSync(folder, { recursive: true });
   const cluster = await startCluster(folder);
@@ -27,6 +27,8 @@ export async function run(args) {
           DATABASE_URL: cluster.appUrl("bench"),
           UNVEX_URL: `http://127.0.0.1:${await freePort()}`,
           UNVEX_SECRET: randomBytes(32).toString("hex"),
+          UNVEX_BENCH_FOLDER: folder,
+          UNVEX_CARD: "stand-in",
           UNVEX_SECOND_FACTOR: "offered",
           UNVEX_LOG: "error",
         },

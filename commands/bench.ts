@@ -7,11 +7,14 @@ import { act, fillForm } from "../src/demo/applicant";
 import { loadCatalogue } from "../src/demo/catalogue";
 import { DEMO_PASSWORD, DEMO_STAFF, makeApplicant, makeStaffMember } from "../src/demo/demo";
 import { someone } from "../src/demo/people";
+import type { Profile } from "../src/demo/profile";
 import { readSettings } from "../src/settings";
 import { benchAct } from "./bench/act";
 import { benchAssess } from "./bench/assess";
 import { benchDocument } from "./bench/document";
 import { benchBigPage, benchBigSave, makeForm, THOUSAND } from "./bench/form";
+import { benchHostile } from "./bench/hostile";
+import { benchKill } from "./bench/kill";
 import { benchList, fill } from "./bench/list";
 import { benchPage } from "./bench/page";
 import { benchPreview } from "./bench/preview";
@@ -19,7 +22,18 @@ import { benchReassess } from "./bench/reassess";
 import { launchWeb, stopAll, untilWell } from "./processes.mjs";
 
 /** Measures against floors in the same run, the subjects named on the command line or all. */
-const SUBJECTS = ["assess", "act", "form", "document", "preview", "reassess", "list", "page"] as const;
+const SUBJECTS = [
+  "assess",
+  "act",
+  "form",
+  "document",
+  "preview",
+  "reassess",
+  "list",
+  "page",
+  "kill",
+  "hostile",
+] as const;
 const named = process.argv.slice(2);
 const wants = (...subjects: readonly (typeof SUBJECTS)[number][]) =>
   named.length === 0 || subjects.some((s) => named.includes(s));
@@ -85,6 +99,19 @@ if (wants("list", "page")) {
     const cookie = await cookieOf(staff.email);
     await served((url) => benchPage(pool, url, cookie));
   }
+}
+if (wants("kill", "hostile")) {
+  const applicant = async (who: Profile) => {
+    const actor = await makeApplicant({ runtime, auth }, who);
+    return { actor, cookie: await cookieOf(who.email) };
+  };
+  const staff = DEMO_STAFF.find((s) => s.role === "officer");
+  if (!staff) throw new Error("the demo has no officer");
+  const officer = await makeStaffMember({ runtime, auth }, { ...staff, email: `second.${staff.email}` });
+  const { url, secret } = settings;
+  const work = { pool, runtime, officer, roundId, url, secret, applicant };
+  if (wants("hostile")) await benchHostile(work);
+  if (wants("kill")) await benchKill(work);
 }
 await boss.stop({ graceful: false });
 await pool.end();

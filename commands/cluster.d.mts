@@ -1,5 +1,6 @@
 export interface Cluster {
   readonly port: number;
+  readonly pid: () => number | null;
   readonly found: boolean;
   readonly url: (database: string) => string;
   readonly appUrl: (database: string) => string;

@@ -138,11 +138,15 @@ function running(bin, data) {
   return Number.isInteger(port) ? port : null;
 }
 
-/** The same, asked often: by the process that the server itself has noted, where this system shows processes. */
-function isServed(bin, data) {
+/** The process that the server itself has noted. */
+function serverPid(data) {
   const lock = path.join(data, "postmaster.pid");
-  if (!existsSync("/proc/self/stat")) return running(bin, data) !== null;
-  return existsSync(lock) && isAlive(readFileSync(lock, "utf8").split("\n")[0]?.trim());
+  return existsSync(lock) ? Number(readFileSync(lock, "utf8").split("\n")[0]) : null;
+}
+
+/** Whether it runs, asked often: where this system shows processes, by its own. */
+function isServed(bin, data) {
+  return existsSync("/proc/self/stat") ? isAlive(serverPid(data)) : running(bin, data) !== null;
 }
 
 /** @param samePort the one at which it was before, for whoever is still connected to it; any that is free else */
@@ -203,6 +207,8 @@ export async function startCluster(home) {
   const appPassword = createHash("sha256").update(`application ${password}`).digest("base64url");
   return {
     port,
+    /** The process of its server; null where there is none. */
+    pid: () => serverPid(data),
     /** It ran already when it was asked for. */
     found: known !== null,
     /** As the owner of all tables. */

@@ -88,7 +88,7 @@ function keyLikeness(a: string, b: string): NameLikeness {
   const surplus = Math.min(MOST_SURPLUS, SURPLUS_WORD * (many.length - few.length));
   const score = matches.reduce((sum, n) => sum + n, 0) / few.length - surplus;
   const most = few.length === 1 && many.length > 1 ? ONE_WORD_AT_MOST : 1;
-  return { score: Math.min(most, score), weakest: Math.min(...matches) };
+  return { score: Math.min(most, Math.max(0, score)), weakest: Math.min(...matches) };
 }
 
 /** How alike two names are, the order of their words playing no part; of the two ways of folding umlauts the better counts. */

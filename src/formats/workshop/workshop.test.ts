@@ -80,6 +80,24 @@ describe("the workshop", { timeout: SLOW }, () => {
     expect(ended.indexOf("one")).toBeLessThan(6);
   });
 
+  it("ends a process that holds much after its work, and goes on with a new one", async () => {
+    const little = { cpuMs: 6000, bytes: 700 * 1024 ** 2 };
+    const limits = { inspect: little, print: little, "read-results": little };
+    const forgetful = new Workshop(PROGRAM, 1, limits, 1);
+    const lasting = new Workshop(PROGRAM, 1, limits);
+    const processes = async (of: Workshop): Promise<number> => {
+      const seen = new Set<number | undefined>();
+      for (const name of ["a.pdf", "b.pdf", "c.pdf"]) {
+        const sent = of.run("inspect", { bytes: good, name, picture: null }, "somebody");
+        seen.add(of.pids()[0]);
+        expect(await sent).toMatchObject({ verdict: "store" });
+      }
+      return seen.size;
+    };
+    expect([await processes(forgetful), await processes(lasting)]).toEqual([3, 1]);
+    for (const each of [forgetful, lasting]) each.close();
+  });
+
   it("says that it is busy where too many wait", async () => {
     const all = await Promise.all(Array.from({ length: 70 }, () => look(good, "a.pdf", "crowd")));
     expect(all.filter((a) => a === "busy").length).toBeGreaterThan(0);

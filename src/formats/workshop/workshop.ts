@@ -13,6 +13,8 @@ const LIMITS: Readonly<Record<TaskName, Usage>> = {
   "read-results": { cpuMs: 60_000, bytes: GB },
   print: { cpuMs: 240_000, bytes: 1.5 * GB },
 };
+/** A process that holds more after its work is ended: nobody gives memory back by themselves, and the next one starts small. */
+const KEEPS_BYTES = 0.2 * GB;
 const HANGS_MS = 600_000;
 const LOOK_MS = 200;
 const MOST_WAITING = 60;
@@ -52,6 +54,7 @@ export class Workshop {
     private readonly program: string,
     private readonly size = 2,
     private readonly limits: Readonly<Record<TaskName, Usage>> = LIMITS,
+    private readonly keepsBytes = KEEPS_BYTES,
   ) {}
 
   /**
@@ -78,6 +81,11 @@ export class Workshop {
   warm(): this {
     if (this.benches.length === 0) this.open();
     return this;
+  }
+
+  /** The processes that there are. */
+  pids(): readonly (number | undefined)[] {
+    return this.benches.map((b) => b.child.pid);
   }
 
   /** Ends all processes; what was being done is answered as too hard. */
@@ -145,11 +153,21 @@ export class Workshop {
     const { work } = bench;
     bench.work = null;
     work?.settle(answer);
+    this.retire(bench);
     this.next();
     if (this.watch !== null && this.benches.every((b) => b.work === null)) {
       clearInterval(this.watch);
       this.watch = null;
     }
+  }
+
+  /** Ends a process that has grown; a small one takes its place. */
+  private retire(bench: Bench): void {
+    const at = this.benches.indexOf(bench);
+    if (at < 0 || (usageOf(bench.child.pid)?.bytes ?? 0) <= this.keepsBytes) return;
+    this.benches.splice(at, 1);
+    bench.child.kill("SIGKILL");
+    this.warm();
   }
 
   private gone(bench: Bench): void {

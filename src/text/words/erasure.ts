@@ -18,5 +18,5 @@ export function erasureWords(locale: Locale, file: ErasedFile, zone: string): st
     number: file.number,
     until: file.until === null ? "" : formatDayOf(locale, file.until, zone),
   });
-  return file.keepsPayments ? `${why}; ${sentence(locale, "account.erasureBooks")}` : why;
+  return file.goes && file.keepsPayments ? `${why}; ${sentence(locale, "account.erasureBooks")}` : why;
 }

@@ -107,7 +107,8 @@ export const people = {
   "account.eraseAnswered": "What you asked for on {day} was answered:",
   "account.erasureWhy.draft": "{number} goes: it was never submitted",
   "account.erasureWhy.over": "{number} goes: it is closed, and its time is over",
-  "account.erasureWhy.open": "{number} stays: it is not closed. Withdraw it first if you want it to go",
+  "account.erasureWhy.open":
+    "{number} stays: it is still worked on. Once it is withdrawn or closed, it can go in its time",
   "account.erasureWhy.kept": "{number} stays until {until}: so long the office keeps closed applications",
   "account.erasureWhy.keptForGood": "{number} stays: the office keeps submitted applications",
   "account.erasureWhy.gone": "{number}: what was written is erased already",

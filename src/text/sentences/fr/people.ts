@@ -114,7 +114,8 @@ export const people: Readonly<Record<keyof typeof english, string>> = {
   "account.eraseAnswered": "Votre demande du {day} a reçu sa réponse :",
   "account.erasureWhy.draft": "{number} part : elle n’a jamais été déposée",
   "account.erasureWhy.over": "{number} part : elle est close et son temps est passé",
-  "account.erasureWhy.open": "{number} reste : elle n’est pas close. Retirez-la d’abord si elle doit partir",
+  "account.erasureWhy.open":
+    "{number} reste : elle est encore traitée. Une fois retirée ou close, elle pourra partir en son temps",
   "account.erasureWhy.kept":
     "{number} reste jusqu’au {until} : le bureau conserve aussi longtemps les candidatures closes",
   "account.erasureWhy.keptForGood": "{number} reste : le bureau conserve les candidatures déposées",
