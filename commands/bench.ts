@@ -16,6 +16,7 @@ import { benchBigPage, benchBigSave, makeForm, THOUSAND } from "./bench/form";
 import { benchHostile } from "./bench/hostile";
 import { benchKill } from "./bench/kill";
 import { benchList, fill } from "./bench/list";
+import { benchMailAway } from "./bench/mail-away";
 import { benchPage } from "./bench/page";
 import { benchPreview } from "./bench/preview";
 import { benchReassess } from "./bench/reassess";
@@ -111,7 +112,10 @@ if (wants("kill", "hostile")) {
   const { url, secret } = settings;
   const work = { pool, runtime, officer, roundId, url, secret, applicant };
   if (wants("hostile")) await benchHostile(work);
-  if (wants("kill")) await benchKill(work);
+  if (wants("kill")) {
+    await benchKill(work);
+    await benchMailAway(work);
+  }
 }
 await boss.stop({ graceful: false });
 await pool.end();

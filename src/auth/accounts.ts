@@ -36,6 +36,7 @@ interface SignUp {
   readonly email: string;
   readonly consent: boolean;
   readonly locale: Locale;
+  readonly network?: string | null;
 }
 
 export function signUpProblems(input: SignUp): readonly AccountProblem[] {
@@ -74,6 +75,7 @@ export async function signUp({ runtime }: Pick<AccountContext, "runtime">, input
     email: normalised(input.email),
     locale: input.locale,
     consentVersion: CONSENT_VERSION,
+    network: input.network ?? null,
   });
 }
 
@@ -151,8 +153,9 @@ export async function askForLink(
   { runtime }: AccountContext,
   address: string,
   purpose: "confirm address" | "set password",
+  network: string | null = null,
 ): Promise<void> {
-  await runAct(runtime, sendLink, SYSTEM, { email: normalised(address).slice(0, LONGEST_ADDRESS), purpose });
+  await runAct(runtime, sendLink, SYSTEM, { email: normalised(address).slice(0, LONGEST_ADDRESS), purpose, network });
 }
 
 interface Chosen {

@@ -271,6 +271,18 @@ describe("the main screens", () => {
       "sandbox; default-src 'none'; frame-ancestors 'none'",
     ]);
     expect(good.headers()["x-content-type-options"]).toBe("nosniff");
+    for (const path of [
+      address ?? "",
+      "/api/institutions?typed=hal",
+      "/api/turns",
+      "/api/peek/none",
+      "/api/rulebook-schema",
+    ]) {
+      const { "cache-control": cache, "x-content-type-options": sniff } = (
+        await officer.context.request.get(path)
+      ).headers();
+      expect([path, cache?.includes("no-store"), sniff]).toEqual([path, true, "nosniff"]);
+    }
     const other = await newPerson(demo);
     expect((await other.context.request.get(address ?? "")).status()).toBe(404);
     await signIn(other, "pedro.anselmovaz@people.example");

@@ -103,6 +103,20 @@ describe("accounts", () => {
     expect(await mails()).toHaveLength(6);
   });
 
+  it("cause so many mails from one network as a house can want, and from others none the less", async () => {
+    const ask = (n: number, network: string | null) =>
+      signUp(accounts, { name: "Somebody", email: `n${n}.${email}`, consent: true, locale: "en", network });
+    for (let n = 0; n < 32; n += 1) await ask(n, "192.0.2.1");
+    const of = async (n: number) => (await mails(`n${n}.${email}`)).length;
+    expect([await of(0), await of(29), await of(30), await of(31)]).toEqual([1, 1, 0, 0]);
+    await ask(40, "192.0.2.2");
+    await ask(41, null);
+    expect([await of(40), await of(41)]).toEqual([1, 1]);
+    world.later(15 * MINUTE);
+    await ask(42, "192.0.2.1");
+    expect(await of(42)).toBe(1);
+  });
+
   it("keep the consent with its version, and write in the chosen language", async () => {
     await open();
     expect(await mails()).toMatchObject([{ template: "confirm-address", locale: "fr" }]);

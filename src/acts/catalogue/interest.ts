@@ -6,7 +6,8 @@ import { enqueue } from "../../db/queue";
 import { interest, programme } from "../../db/schema";
 import { defineAct, done, refuse } from "../act/act";
 import { hashToken, newToken } from "../act/token";
-import { hadEnough, queueMail } from "../mail/queue-mail";
+import { hadEnough, networkHadEnough, queueMail } from "../mail/queue-mail";
+import { network } from "../people/access";
 
 /**
  * Notes that somebody wants to know when a programme opens. The same address is noted once; whether it was there already is not told. The
@@ -14,9 +15,10 @@ import { hadEnough, queueMail } from "../mail/queue-mail";
  */
 export const noteInterest = defineAct({
   name: "note-interest",
-  input: z.object({ code: z.string().max(20), email: z.email().max(320), locale: localeSchema }),
+  input: z.object({ code: z.string().max(20), email: z.email().max(320), locale: localeSchema, network }),
   may: (ctx) => ctx.actor.kind === "visitor" || ctx.actor.kind === "person",
-  run: async (ctx, { code, email, locale }) => {
+  run: async (ctx, { code, email, locale, network: from }) => {
+    if (await networkHadEnough(ctx, from)) return done(null);
     const [offered] = await ctx.db.select().from(programme).where(eq(programme.code, code));
     if (!offered) return refuse("not-found");
     const toAddress = email.trim().toLowerCase();

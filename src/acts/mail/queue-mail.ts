@@ -1,6 +1,6 @@
 import { and, eq, gt, inArray, isNull, or, sql } from "drizzle-orm";
 import { enqueue } from "../../db/queue";
-import { application, message, person } from "../../db/schema";
+import { application, message, passwordGuess, person } from "../../db/schema";
 import type { ActContext } from "../act/act";
 
 /** Templates of mails; their sentences stand in the catalogues as `mail.<template>.subject` and `.body`. */
@@ -83,6 +83,25 @@ export async function hadEnough({ db, now }: ActContext, toAddress: string): Pro
       ),
     );
   return (had?.count ?? 0) >= STRANGERS_AN_HOUR;
+}
+
+/** Many people may sit behind one address of a network. */
+const NETWORK_ASKS = 30;
+const QUARTER = HOUR / 4;
+
+/**
+ * Whether so many mails were caused from one network within a quarter of an hour as a house full of people can want; each question counts.
+ * Where no front server tells the network nothing is counted.
+ */
+export async function networkHadEnough({ db, now }: ActContext, network: string | null): Promise<boolean> {
+  if (network === null) return false;
+  const subject = `mails:${network}`;
+  await db.insert(passwordGuess).values({ subject, at: now });
+  const [had] = await db
+    .select({ count: sql<number>`count(*)::int` })
+    .from(passwordGuess)
+    .where(and(eq(passwordGuess.subject, subject), gt(passwordGuess.at, new Date(now.getTime() - QUARTER))));
+  return (had?.count ?? 0) > NETWORK_ASKS;
 }
 
 /** What applicants have sent to addresses that they name. */

@@ -20,7 +20,8 @@ export async function recordAccess(ctx: ActContext, line: AccessLine): Promise<v
 /** Whoever acts, as the access record names them: null for the system and for visitors. */
 export const actingId = ({ actor }: ActContext): string | null => (actor.kind === "person" ? actor.id : null);
 
-const network = z.string().max(100).nullable().default(null);
+/** Where a request comes from, as far as a front server tells it. */
+export const network = z.string().max(100).nullable().default(null);
 
 /** Notes what a member of staff has read; the same thing read again within minutes stays one line. */
 export const noteReading = defineAct({

@@ -7,8 +7,8 @@ import { requireDay, startOfDay } from "../../core/time/zone";
 import { application, consent, grant, mailLink, passwordGuess, person, programme } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
 import { hashToken, newToken } from "../act/token";
-import { hadEnough, queueMail } from "../mail/queue-mail";
-import { actingId, recordAccess } from "./access";
+import { hadEnough, networkHadEnough, queueMail } from "../mail/queue-mail";
+import { actingId, network, recordAccess } from "./access";
 
 const HOUR = 3_600_000;
 const LIFETIME = { "confirm address": 24 * HOUR, "set password": HOUR } as const;
@@ -74,9 +74,11 @@ export const openAccount = defineAct({
     email: z.email(),
     locale: localeSchema,
     consentVersion: z.string(),
+    network,
   }),
   may: (ctx) => ctx.actor.kind === "system",
-  run: async (ctx, { name, email, locale, consentVersion }) => {
+  run: async (ctx, { name, email, locale, consentVersion, network: from }) => {
+    if (await networkHadEnough(ctx, from)) return done(null);
     const [made] = await ctx.db
       .insert(person)
       .values({ name, email, locale, createdAt: ctx.now })
@@ -110,9 +112,10 @@ export const openAccount = defineAct({
 /** Mails a fresh link to a known person; for an unknown address nothing happens, and the answer is the same. */
 export const sendLink = defineAct({
   name: "send-link",
-  input: z.object({ email: z.string().max(320), purpose: z.enum(["confirm address", "set password"]) }),
+  input: z.object({ email: z.string().max(320), purpose: z.enum(["confirm address", "set password"]), network }),
   may: (ctx) => ctx.actor.kind === "system",
-  run: async (ctx, { email, purpose }) => {
+  run: async (ctx, { email, purpose, network: from }) => {
+    if (await networkHadEnough(ctx, from)) return done(null);
     const [to] = await ctx.db.select().from(person).where(eq(person.email, email));
     if (!to) return done(null);
     if (purpose === "confirm address" && to.confirmedAt !== null) return done(null);

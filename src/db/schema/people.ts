@@ -98,14 +98,14 @@ export const mailLink = pgTable(
 );
 
 /**
- * A guess at a password, for the account and for the network address. It counts while it is looked at, and once it was wrong; one that
+ * What is counted for a quarter of an hour: a guess at a password, for the account and for the network address. It counts while it is looked at, and once it was wrong; one that
  * was never answered, because something was away, stops counting by itself.
  */
 export const passwordGuess = pgTable(
   "password_guess",
   {
     id: uuid("id").primaryKey().defaultRandom(),
-    /** `account:<address>` or `network:<address>`. */
+    /** `account:<address>`, `device:<id>:<address>`, `network:<address>`; `code:…` is a code that was used, `mails:<network>` a mail that was asked for. */
     subject: text("subject").notNull(),
     at: instant("at").notNull(),
     wrong: boolean("wrong").notNull().default(false),

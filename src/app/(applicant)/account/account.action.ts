@@ -72,6 +72,7 @@ export async function signUpAction(_: FormState, form: FormData): Promise<FormSt
     email: text(form, "email").trim(),
     consent: form.get("consent") !== null,
     locale: await locale(),
+    network: await networkAddress().catch(() => null),
   };
   const problems = signUpProblems(input);
   if (problems.length > 0) return { done: false, problems };
@@ -152,8 +153,10 @@ export async function signInAction(_: FormState, form: FormData): Promise<FormSt
   return enter(text(form, "email"), text(form, "password"), text(form, "to"));
 }
 
-const mailLink = (form: FormData, purpose: Parameters<typeof askForLink>[2]): Promise<FormState> =>
-  afterwards((accounts) => askForLink(accounts, text(form, "email"), purpose));
+async function mailLink(form: FormData, purpose: Parameters<typeof askForLink>[2]): Promise<FormState> {
+  const network = await networkAddress().catch(() => null);
+  return afterwards((accounts) => askForLink(accounts, text(form, "email"), purpose, network));
+}
 
 export const lostPasswordAction = async (_: FormState, form: FormData): Promise<FormState> =>
   mailLink(form, "set password");

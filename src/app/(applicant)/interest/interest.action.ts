@@ -1,7 +1,7 @@
 "use server";
 
 import { forgetInterest, noteInterest } from "../../../acts/catalogue/interest";
-import { locale, perform, VISITOR } from "../../request";
+import { locale, networkAddress, perform, VISITOR } from "../../request";
 
 interface FormState {
   readonly done: boolean;
@@ -15,6 +15,7 @@ export async function noteInterestAction(_: FormState, form: FormData): Promise<
     code: text(form, "code"),
     email: text(form, "email"),
     locale: await locale(),
+    network: await networkAddress(),
   });
   return outcome.ok ? { done: true, problems: [] } : { done: false, problems: ["badEmail"] };
 }
