@@ -10,9 +10,10 @@ import { noteReading } from "../acts/people/access";
 import { isGoingOn } from "../auth/sessions";
 import { type Actor, holds, OFFICE, type Role } from "../core/rights/actor";
 import type { Locale } from "../core/text/local-text";
-import { describeDefect, withoutValues } from "../db/defects";
+import { describeDefect, isOutage, withoutValues } from "../db/defects";
 import { webRuntime } from "../runtime";
 import { pickLocale } from "../text/sentence";
+import { AWAY } from "../ui/frame/away";
 import { type Identity, identityOf, withoutRights } from "../views/people/identity";
 import { officeNow } from "../views/view/office-now";
 import { readingsOf, readView, type View } from "../views/view/view";
@@ -27,14 +28,17 @@ const requestId = cache(
   async (): Promise<string> => (await headers()).get("x-request-id") ?? randomBytes(8).toString("hex"),
 );
 
-/** Whatever goes wrong in `work` carries the number of this request to the page. What has a number already keeps it. */
+/** Whatever goes wrong in `work` carries the number of this request to the page. What has a number already keeps it, and what is only away says so. */
 async function numbered<T>(work: () => Promise<T>): Promise<T> {
   try {
     return await work();
   } catch (error) {
     // Whoever prints it further out prints no values of statements.
     const safe = withoutValues(error);
-    if (safe instanceof Error && !("digest" in safe)) Object.assign(safe, { digest: await requestId() });
+    if (safe instanceof Error && !("digest" in safe)) {
+      const id = await requestId();
+      Object.assign(safe, { digest: isOutage(safe) ? `${AWAY}${id}` : id });
+    }
     throw safe;
   }
 }

@@ -5,6 +5,7 @@ import { type ReactNode, startTransition } from "react";
 import type { Locale } from "../../core/text/local-text";
 import { en } from "../../text/sentences/en";
 import { fr } from "../../text/sentences/fr";
+import { AWAY } from "./away";
 
 export interface CaughtError {
   readonly error: Error & { readonly digest?: string };
@@ -26,6 +27,7 @@ export function ErrorSheet({
   const router = useRouter();
   const page = typeof document !== "undefined" && document.documentElement.lang === "fr" ? "fr" : "en";
   const text = (language ?? page) === "fr" ? fr : en;
+  const isAway = error.digest?.startsWith(AWAY) === true;
   const again = () =>
     startTransition(() => {
       router.refresh();
@@ -33,8 +35,8 @@ export function ErrorSheet({
     });
   return (
     <div role="alert">
-      <h1>{text["error.title"]}</h1>
-      <p>{text["error.text"].replace("{id}", error.digest ?? "—")}</p>
+      <h1>{text[isAway ? "error.awayTitle" : "error.title"]}</h1>
+      <p>{isAway ? text["error.awayText"] : text["error.text"].replace("{id}", error.digest ?? "—")}</p>
       <p className="presses">
         <button type="button" className="plain-button" onClick={again}>
           {text["error.again"]}

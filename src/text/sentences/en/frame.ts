@@ -43,6 +43,9 @@ export const frame = {
   "page.loading": "Loading …",
   "error.title": "Something went wrong on our side",
   "error.text": "What you typed is kept. Try again; if it happens again, tell us the number {id}.",
+  "error.awayTitle": "Our records cannot be reached at the moment",
+  "error.awayText":
+    "Nothing is wrong with what you did. Wait a minute and try again; then look whether what you did last is there, and do it again if it is not.",
   "error.again": "Try again",
   "error.notFound": "There is nothing at this address",
   "error.notFoundText": "The page may have moved, or it belongs to somebody else's account.",

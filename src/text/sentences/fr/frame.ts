@@ -45,6 +45,9 @@ export const frame: Readonly<Record<keyof typeof english, string>> = {
   "page.loading": "Chargement …",
   "error.title": "Quelque chose n’a pas marché chez nous",
   "error.text": "Ce que vous avez écrit est gardé. Réessayez ; si cela se répète, dites-nous le numéro {id}.",
+  "error.awayTitle": "Nos dossiers ne répondent pas en ce moment",
+  "error.awayText":
+    "Vous n’y êtes pour rien. Attendez une minute et réessayez ; vérifiez alors si votre dernier geste est là, et refaites-le s’il n’y est pas.",
   "error.again": "Réessayer",
   "error.notFound": "Il n’y a rien à cette adresse",
   "error.notFoundText": "La page a peut-être changé de place, ou appartient au compte de quelqu’un d’autre.",
