@@ -4,15 +4,16 @@ import { noteProcesses, stopAll } from "./processes.mjs";
 const FIRST_PAUSE_MS = 1000;
 const LONGEST_PAUSE_MS = 60_000;
 /** A process that has worked for so long was well: its next end is the first of a new row. */
-const WELL_AFTER_MS = 60_000;
+const WELL_AFTER_MS = 20_000;
 
 /**
  * @param processes by their names, how each is launched
  * @param say where it is told what ended and what happens now
  * @param notes the file in which the running processes are noted, for the next start
  * @param firstPause milliseconds before the first new start; each further one waits twice as long, a minute at most
+ * @param wellAfter milliseconds of work after which an end is the first of a new row
  */
-export function supervise(processes, { say, notes, firstPause = FIRST_PAUSE_MS }) {
+export function supervise(processes, { say, notes, firstPause = FIRST_PAUSE_MS, wellAfter = WELL_AFTER_MS }) {
   const running = new Map();
   const waiting = new Set();
   let stopping = false;
@@ -27,7 +28,7 @@ export function supervise(processes, { say, notes, firstPause = FIRST_PAUSE_MS }
       running.delete(name);
       if (stopping) return;
       note();
-      const wasWell = Date.now() - began >= WELL_AFTER_MS;
+      const wasWell = Date.now() - began >= wellAfter;
       const next = wasWell ? firstPause : pause;
       say(`${name} ended by itself (${signal ?? code}); it is started again in ${Math.ceil(next / 1000)} s`);
       const timer = setTimeout(() => {

@@ -237,7 +237,7 @@ export async function benchKill(bench: KillBench): Promise<void> {
   }
   const supervisor = supervise(
     { web: () => launchWeb({}, port, "127.0.0.1", log), worker: () => launchWorker({}, log) },
-    { say: quiet, notes: path.join(folder, "processes"), firstPause: 100 },
+    { say: quiet, notes: path.join(folder, "processes"), firstPause: 200, wellAfter: 1000 },
   );
   const unwatch = watchCluster(cluster, quiet, 200);
   const well = async () => {
