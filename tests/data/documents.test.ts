@@ -177,6 +177,7 @@ describe("documents", () => {
     ["../../etc/passwd", "passwd"],
     ["letter\u202efdp.exe", "letterfdp.exe"],
     ["\u0000\u0007", "document"],
+    ["a\ud800.pdf", "a.pdf"],
     [`${"x".repeat(200)}.pdf`, "x".repeat(150)],
   ])("called %j are shown as %j", async (name, shown) => {
     const { uploadId } = await supply("words", name);

@@ -6,7 +6,7 @@ import type { FileEvent } from "../../core/file/file-events";
 import { type Outcome, refuse } from "../../core/record/outcome";
 import { type Actor, actorKey } from "../../core/rights/actor";
 import type { Office } from "../../core/standards/reference-set";
-import { isUnreadable } from "../../core/text/readable";
+import { isTooDeep, isUnreadable } from "../../core/text/readable";
 import { type Database, inTransaction } from "../../db/connection";
 import { currentOffice } from "../../db/queries/office";
 
@@ -66,10 +66,11 @@ export async function runAct<Schema extends z.ZodType, Value>(
   rawInput: z.input<Schema>,
 ): Promise<Outcome<Value>> {
   const now = runtime.now();
-  if (!act.takesAnyText && isUnreadable(rawInput)) return refuse("invalid-input", { fields: [] });
+  if (isTooDeep(rawInput)) return refuse("invalid-input", { fields: [] });
   const parsed = act.input.safeParse(rawInput);
   if (!parsed.success)
     return refuse("invalid-input", { fields: parsed.error.issues.map((issue) => issue.path.join(".")) });
+  if (!act.takesAnyText && isUnreadable(parsed.data)) return refuse("invalid-input", { fields: [] });
   try {
     return await inTransaction(runtime.pool, async ({ db, client }) => {
       let office: Promise<Office> | null = null;

@@ -8,7 +8,7 @@ import { displayName } from "./display-name";
 
 /** A document that was looked at in the workshop, as acts take it: what is kept of it, and what was sent where that is something else. */
 export const lookedAt = {
-  name: z.string().max(255),
+  name: z.string().max(255).transform(displayName),
   bytes: z.instanceof(Buffer),
   mediaType: z.enum(MEDIA_TYPES),
   pages: z.int().min(1).default(1),
@@ -32,7 +32,7 @@ export async function storeUpload(ctx: ActContext, applicationId: string, docume
       applicationId,
       sha256: await storeContent(ctx.client, bytes, mediaType),
       originalSha256: original && (await storeContent(ctx.client, original.bytes, original.mediaType)),
-      name: displayName(name),
+      name,
       pages,
       marks,
       uploadedAt: ctx.now,

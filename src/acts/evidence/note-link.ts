@@ -5,7 +5,6 @@ import { dropUnheld, storeContent } from "../../db/content";
 import { linkNote } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
-import { displayName } from "./display-name";
 import { lookedAt } from "./looked-at";
 
 type Link = AnswerPlace & { readonly url: string };
@@ -56,7 +55,7 @@ export const keepLinkCopy = defineFileAct({
     if (marks.includes("active_content")) return refuse("document-refused", { document: "active_content" });
     const copy = {
       copySha256: await storeContent(ctx.client, bytes, mediaType),
-      copyName: displayName(name),
+      copyName: name,
       copiedAt: ctx.now,
     };
     const { rows } = await ctx.client.query<{ sha256: string | null }>(

@@ -3,7 +3,6 @@ import { actorKey, DRAFTERS, holds } from "../../core/rights/actor";
 import { storeContent } from "../../db/content";
 import { template } from "../../db/schema";
 import { defineAct, done, refuse } from "../act/act";
-import { displayName } from "../evidence/display-name";
 import { lookedAt } from "../evidence/looked-at";
 
 /**
@@ -18,12 +17,11 @@ export const storeTemplate = defineAct({
     if (mediaType !== "application/pdf") return refuse("document-refused", { document: "not_a_form" });
     if (marks.includes("active_content")) return refuse("document-refused", { document: "active_content" });
     const sha256 = await storeContent(ctx.client, bytes, mediaType);
-    const shown = displayName(name);
     await ctx.db
       .insert(template)
-      .values({ sha256, name: shown, storedAt: ctx.now, storedBy: actorKey(ctx.actor) })
+      .values({ sha256, name, storedAt: ctx.now, storedBy: actorKey(ctx.actor) })
       .onConflictDoNothing();
     await ctx.emit("store-template", null, { sha256 });
-    return done({ sha256, name: shown });
+    return done({ sha256, name });
   },
 });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { isUnreadable, readableQuestion } from "./readable";
+import { isTooDeep, isUnreadable, readableQuestion } from "./readable";
 
 const nested = (depth: number): unknown => (depth === 0 ? "x" : [nested(depth - 1)]);
 
@@ -14,10 +14,16 @@ describe("what can be kept as text", () => {
     ["as a name", { "a\0": 1 }, true],
     ["bytes", { bytes: new Uint8Array([0, 0]), name: "a.pdf" }, false],
     ["no text", { a: null, b: 1, c: undefined, d: true }, false],
-    ["deep", nested(59), false],
-    ["too deep", nested(61), true],
-    ["far too deep", nested(3000), true],
   ])("%s", (_, value, unreadable) => expect(isUnreadable(value)).toBe(unreadable));
+});
+
+describe("what is nested", () => {
+  it.each([
+    [59, false],
+    [60, false],
+    [61, true],
+    [3000, true],
+  ])("%d times", (depth, tooDeep) => expect(isTooDeep(nested(depth))).toBe(tooDeep));
 });
 
 describe("a question with what is kept nowhere", () => {
