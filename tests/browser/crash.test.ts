@@ -164,12 +164,12 @@ describe("kill -9 in the middle", () => {
       readFileSync(path.join(folder, "postgres", "data", "postmaster.pid"), "utf8").split("\n")[0],
     );
     process.kill(postmaster, "SIGKILL");
-    await type("While the database is down");
-    await person.page.getByText("Not sent yet: no connection.").waitFor();
     const visitor = await newPerson({ browser, url });
     await visitor.page.goto("/programmes/MES");
     await visitor.page.getByRole("heading", { name: "Our records cannot be reached at the moment" }).waitFor();
     await visitor.context.close();
+    await type("While the database is down");
+    await person.page.getByText("Not sent yet: no connection.").waitFor();
     web.kill("SIGKILL");
     worker.kill("SIGKILL");
     cluster = await startCluster(path.join(folder, "postgres"));

@@ -1,6 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { choose, goToApply, jumpsOn, newPerson, type Person, signIn } from "../support/browser";
+import { choose, goToApply, jumpsOn, newPerson, type Person, settleJumps, signIn } from "../support/browser";
 import { type Demo, openDemo } from "../support/demo";
 
 const PHONE = { width: 390, height: 844 };
@@ -106,6 +106,7 @@ describe("the main screens", () => {
     await page.getByText("Given.").waitFor();
     const line = page.getByRole("row", { name: /p\.hennessy/ });
     await line.getByText(/officer of MTE, until the end of the day before 1 Jan 2100/).waitFor();
+    await settleJumps(page);
     await check(person);
     await line.getByRole("button", { name: "Take the role officer of MTE from Padraig Hennessy" }).click();
     await line.getByText(/of MTE/).waitFor({ state: "detached" });
@@ -117,6 +118,7 @@ describe("the main screens", () => {
       .first()
       .click();
     await page.getByText("It is tried now.").waitFor();
+    await settleJumps(page);
     await check(person);
     const other = await newPerson(demo);
     await signIn(other, "m.castagnier@merrow.example");

@@ -54,6 +54,15 @@ new PerformanceObserver((list) => {
 /** What has jumped on the page since it was loaded, from where to where. */
 export const jumpsOn = (page: Page): Promise<readonly string[]> => page.evaluate<readonly string[]>("window.jumps");
 
+/**
+ * Lets go of what an answer has moved that somebody pressed for: it may come later after the press than the browser marks by itself, where
+ * a machine is slow.
+ */
+export const settleJumps = (page: Page): Promise<void> =>
+  page.evaluate<void>(
+    "new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 50)))).then(() => { window.jumps.length = 0; })",
+  );
+
 /** A window of somebody's own on the application at an address, whose console is listened to. */
 export async function newPerson(
   { browser, url }: { readonly browser: Browser; readonly url: string },
