@@ -1,6 +1,6 @@
 import { eq } from "drizzle-orm";
 import { z } from "zod";
-import { type AccessKind, ONE_READING_MS } from "../../core/record/access";
+import { type AccessKind, ONE_READING_MS, READING_KINDS, SIGN_IN_KINDS } from "../../core/record/access";
 import { accessRecord, person } from "../../db/schema";
 import { type ActContext, defineAct, done } from "../act/act";
 
@@ -30,7 +30,7 @@ export const noteReading = defineAct({
     readings: z
       .array(
         z.object({
-          kind: z.enum(["file opened", "document opened", "copy downloaded", "list downloaded"]),
+          kind: z.enum(READING_KINDS),
           file: z.string().max(20).nullable(),
           about: z.string().max(200).default(""),
         }),
@@ -62,15 +62,7 @@ export const noteSignIn = defineAct({
   name: "note-sign-in",
   input: z.object({
     email: z.string().max(320),
-    kind: z.enum([
-      "signed in",
-      "sign-in failed",
-      "kept out",
-      "code failed",
-      "recovery code used",
-      "second factor set",
-      "second factor removed",
-    ]),
+    kind: z.enum(SIGN_IN_KINDS),
     network,
   }),
   may: ({ actor }) => actor.kind === "system",

@@ -1,6 +1,7 @@
 import "server-only";
 import { Zip, ZipPassThrough } from "fflate";
 import { disposition } from "./disposition";
+import { streamed } from "./streamed";
 
 /** A file in an archive, read when its turn comes. */
 export interface ArchiveEntry {
@@ -31,18 +32,7 @@ async function* written(entries: readonly ArchiveEntry[]): AsyncGenerator<Uint8A
 
 /** Files as one archive to download. */
 export function serveArchive(name: string, entries: readonly ArchiveEntry[]): Response {
-  const chunks = written(entries);
-  const body = new ReadableStream<Uint8Array>({
-    pull: async (controller) => {
-      const { done, value } = await chunks.next();
-      if (done) controller.close();
-      else controller.enqueue(value);
-    },
-    cancel: async () => {
-      await chunks.return(undefined);
-    },
-  });
-  return new Response(body, {
+  return new Response(streamed(written(entries)), {
     headers: {
       "content-type": "application/zip",
       "content-disposition": disposition(name),

@@ -2,6 +2,7 @@ import "server-only";
 import { webRuntime } from "../../runtime";
 import { type DocumentData, documentBytes } from "../../views/evidence/document";
 import { disposition } from "./disposition";
+import { streamed } from "./streamed";
 
 /**
  * Serves a document with the kind that was recognised, never guessed, in a sandbox that runs nothing and that nobody else may frame. It is
@@ -12,18 +13,7 @@ export async function serveDocument(
   { inline = false, cache = "private, no-store" } = {},
 ): Promise<Response> {
   const { pool } = await webRuntime();
-  const chunks = documentBytes(pool, found);
-  const body = new ReadableStream<Uint8Array>({
-    pull: async (controller) => {
-      const { value, done } = await chunks.next();
-      if (done) controller.close();
-      else controller.enqueue(value);
-    },
-    cancel: async () => {
-      await chunks.return(undefined);
-    },
-  });
-  return new Response(body, {
+  return new Response(streamed(documentBytes(pool, found)), {
     headers: {
       "content-type": found.mediaType,
       "content-disposition": disposition(found.name, inline),

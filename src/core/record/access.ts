@@ -1,5 +1,5 @@
-/** What the access record holds: who came in or tried to, what was looked at, and who was given which right. */
-export const ACCESS_KINDS = [
+/** Coming in, or trying to, and what is asked for it. */
+export const SIGN_IN_KINDS = [
   "signed in",
   "sign-in failed",
   "kept out",
@@ -7,21 +7,18 @@ export const ACCESS_KINDS = [
   "recovery code used",
   "second factor set",
   "second factor removed",
-  "let back in",
-  "invited",
-  "role given",
-  "role taken",
-  "erased",
-  "file opened",
-  "document opened",
-  "copy downloaded",
-  "list downloaded",
 ] as const;
+/** Who was given which right, or was erased. */
+const RIGHT_KINDS = ["let back in", "invited", "role given", "role taken", "erased"] as const;
+export const READING_KINDS = ["file opened", "document opened", "copy downloaded", "list downloaded"] as const;
+
+/** What the access record holds: who came in or tried to, what was looked at, and who was given which right. */
+export const ACCESS_KINDS = [...SIGN_IN_KINDS, ...RIGHT_KINDS, ...READING_KINDS] as const;
 export type AccessKind = (typeof ACCESS_KINDS)[number];
 
 /** What a view shows of somebody else's data, as the access record says it. */
 export interface Reading {
-  readonly kind: Extract<AccessKind, "file opened" | "document opened" | "copy downloaded" | "list downloaded">;
+  readonly kind: (typeof READING_KINDS)[number];
   /** The number of the file; null for a list. */
   readonly file: string | null;
   readonly about?: string;
@@ -37,12 +34,12 @@ export const ACCESS_KEPT_DAYS = 400;
 export const ACCESS_SUBJECTS = ["all", "signing in", "reading", "rights"] as const;
 export type AccessSubject = (typeof ACCESS_SUBJECTS)[number];
 
-const READING: readonly AccessKind[] = ["file opened", "document opened", "copy downloaded", "list downloaded"];
-const RIGHTS: readonly AccessKind[] = ["invited", "role given", "role taken", "let back in", "erased"];
+const KINDS: Readonly<Record<AccessSubject, readonly AccessKind[]>> = {
+  all: ACCESS_KINDS,
+  "signing in": SIGN_IN_KINDS,
+  reading: READING_KINDS,
+  rights: RIGHT_KINDS,
+};
 
 /** The kinds of lines that belong to a subject. */
-export const kindsOf = (subject: AccessSubject): readonly AccessKind[] =>
-  ACCESS_KINDS.filter((kind) => {
-    const own = READING.includes(kind) ? "reading" : RIGHTS.includes(kind) ? "rights" : "signing in";
-    return subject === "all" || subject === own;
-  });
+export const kindsOf = (subject: AccessSubject): readonly AccessKind[] => KINDS[subject];
