@@ -1,8 +1,13 @@
 import { readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
+import { setTimeout } from "node:timers/promises";
 import { startApplication } from "../../src/acts/application/start-application";
+import { orderOwnCopy } from "../../src/acts/copies/copies";
+import type { Actor } from "../../src/core/rights/actor";
 import { act, fillForm } from "../../src/demo/applicant";
 import { someone } from "../../src/demo/people";
+import { copiesOfFile } from "../../src/views/copies/copies";
+import { readView } from "../../src/views/view/view";
 import * as hostile from "../../tests/support/hostile";
 import { launchWeb, launchWorker, stopAll, untilWell } from "../processes.mjs";
 import type { KillBench } from "./kill";
@@ -10,6 +15,7 @@ import { median, report } from "./measure";
 
 const AT_ONCE = 20;
 const PAGES = 60;
+const LOOK_MS = 200;
 
 /** The memory of a process and of all that it started, in megabytes. */
 function memoryOf(pid: number): number {
@@ -47,20 +53,30 @@ async function visits(url: string, pages: number): Promise<readonly number[]> {
 
 interface Sender {
   readonly cookie: string;
+  readonly actor: Actor;
   readonly applicationId: string;
   readonly number: string;
 }
 
-/** Sends a file and prints the application with it. @returns what sending it was answered */
-async function send(url: string, sender: Sender | undefined, name: string, bytes: Uint8Array): Promise<number> {
+/** Sends a file and has the application printed with it. @returns what sending it was answered */
+async function send(
+  { url, runtime }: KillBench,
+  sender: Sender | undefined,
+  name: string,
+  bytes: Uint8Array,
+): Promise<number> {
   if (!sender) throw new Error("nobody sends");
   const headers = { cookie: sender.cookie, origin: url };
   const form = new FormData();
   form.set("file", new Blob([new Uint8Array(bytes)]), name);
   const place = { applicationId: sender.applicationId, requirement: "motivation", scope: "file", entry: "" };
   const sent = await fetch(`${url}/api/uploads?${new URLSearchParams(place)}`, { method: "POST", headers, body: form });
-  const printed = await fetch(`${url}/api/applications/${sender.number}/pdf?documents=1`, { headers });
-  await printed.arrayBuffer();
+  const { number } = sender;
+  const { orderId } = await act(runtime, orderOwnCopy, sender.actor, { number, documents: true, locale: "en" });
+  const isMade = async () =>
+    (await readView(runtime, copiesOfFile, sender.actor, { number }))?.every((c) => c.state !== "being made");
+  while (!(await isMade())) await setTimeout(LOOK_MS);
+  await (await fetch(`${url}/api/copies/${orderId}`, { headers })).arrayBuffer();
   return sent.status;
 }
 
@@ -68,7 +84,8 @@ async function send(url: string, sender: Sender | undefined, name: string, bytes
  * Twenty hostile files at once, sent and printed by several people, while a visitor reads pages: they may take at most twice as long as
  * without, nothing dies, and memory comes back.
  */
-export async function benchHostile({ pool, runtime, roundId, url, applicant }: KillBench): Promise<void> {
+export async function benchHostile(bench: KillBench): Promise<void> {
+  const { pool, runtime, roundId, url, applicant } = bench;
   const log = path.join(process.env.UNVEX_BENCH_FOLDER ?? "", "log-of-processes");
   const files = [
     ["doubling.pdf", hostile.doublingPages()],
@@ -84,7 +101,7 @@ export async function benchHostile({ pool, runtime, roundId, url, applicant }: K
     const { actor, cookie } = await applicant(who);
     const { applicationId, number } = await act(runtime, startApplication, actor, { roundId });
     await fillForm(runtime, actor, applicationId, who);
-    senders.push({ cookie, applicationId, number });
+    senders.push({ cookie, actor, applicationId, number });
   }
   const processes = [launchWeb({}, Number(new URL(url).port), "127.0.0.1", log), launchWorker({}, log)];
   const memory = () => processes.map((p) => memoryOf(p.pid ?? 0));
@@ -92,13 +109,13 @@ export async function benchHostile({ pool, runtime, roundId, url, applicant }: K
     if (!(await untilWell(url, processes[0]))) throw new Error("the web server did not start");
     // As after any morning: everybody has sent a letter and printed it.
     const letter = readFileSync(path.join("tests", "fixtures", "files", "good.pdf"));
-    await Promise.all(senders.map((sender) => send(url, sender, "letter.pdf", letter)));
+    await Promise.all(senders.map((sender) => send(bench, sender, "letter.pdf", letter)));
     await visits(url, 20);
     const [quiet, before] = [await visits(url, PAGES), memory()];
     const sending = Promise.all(
       Array.from({ length: AT_ONCE }, (_, i) => {
         const [name, bytes] = files[i % files.length] ?? files[0];
-        return send(url, senders[i % senders.length], name, bytes);
+        return send(bench, senders[i % senders.length], name, bytes);
       }),
     );
     let on = true;
@@ -111,7 +128,7 @@ export async function benchHostile({ pool, runtime, roundId, url, applicant }: K
     // What was taken meanwhile is given back once nobody asks for it.
     let after = memory();
     for (let i = 0; i < 60 && (after[0] ?? 0) > (before[0] ?? 0) * 1.5; i += 1) {
-      await new Promise((resolve) => setTimeout(resolve, 1000));
+      await setTimeout(1000);
       after = memory();
     }
     const alive = processes.every((p) => p.exitCode === null && p.signalCode === null);

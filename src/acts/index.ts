@@ -18,7 +18,7 @@ import * as programmes from "./catalogue/programmes";
 import { remindOpenings } from "./catalogue/remind-openings";
 import * as rounds from "./catalogue/rounds";
 import { askContact, confirmContact, noteContact } from "./contact/contact-notes";
-import { eraseCopies, orderCopies, reportCopy } from "./copies/copies";
+import { eraseCopies, orderCopies, orderOwnCopy, reportCopy } from "./copies/copies";
 import { leaveOutPage, writeSummary } from "./copies/section-summary";
 import * as decisions from "./decision/decisions";
 import { askApplicant, settleAsk } from "./evidence/asks";
@@ -152,6 +152,7 @@ export const ACTS = {
   eraseDrafts,
   noteEmptySearch,
   orderCopies,
+  orderOwnCopy,
   reportCopy,
   eraseCopies,
   doDeed,

@@ -16,6 +16,8 @@ export const JOBS = {
   "erase-drafts": z.object({}),
   "ask-registry": z.object({ queryId: z.uuid() }),
   "make-copies": z.object({ orderId: z.uuid() }),
+  /** One copy that somebody waits for: it does not stand behind orders of many. */
+  "make-copy": z.object({ orderId: z.uuid() }),
   "erase-copies": z.object({}),
   "clear-away": z.object({}),
   "match-results": z.union([z.object({ listId: z.uuid() }), z.object({ applicationId: z.uuid() })]),

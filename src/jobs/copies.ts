@@ -6,8 +6,6 @@ import { sentence } from "../text/sentence";
 import { formCopy, suppliedInOrder } from "../views/application/form-copy";
 import { applicationOfCopy, type CopyWork, copyWork, forAssessors, uploadedBytes } from "../views/copies/copy-work";
 
-/** Copies that are made for the office are in its language. */
-const LOCALE = "en";
 const NOTHING_LEFT_OUT: ReadonlyMap<string, readonly number[]> = new Map();
 
 interface CopyContext {
@@ -18,26 +16,26 @@ interface CopyContext {
 /** One application in print, with its documents where they are asked for; null where the application is gone. */
 async function printOne(
   { runtime: { pool, now }, workshop }: CopyContext,
-  { applicationId, reader, documents, name }: CopyWork,
+  { applicationId, reader, documents, locale, name }: CopyWork,
 ): Promise<Buffer | null> {
   const application = await applicationOfCopy(pool, applicationId, now());
   if (!application) return null;
   const { summaries, leftOut } =
     reader === "assessors" ? await forAssessors(pool, applicationId) : { summaries: [], leftOut: NOTHING_LEFT_OUT };
   const all: DossierDocument[] = [];
-  for (const { uploadId, title } of documents ? suppliedInOrder(application, LOCALE, reader) : []) {
-    const upload = await uploadedBytes(pool, uploadId);
+  for (const { uploadId, title } of documents ? suppliedInOrder(application, locale, reader) : []) {
+    const upload = await uploadedBytes(pool, uploadId, reader);
     const without = leftOut.get(uploadId) ?? [];
     if (upload) all.push({ title, mediaType: upload.mediaType, bytes: new Uint8Array(upload.bytes), without });
   }
   const printed = await workshop.run(
     "print",
     {
-      copy: formCopy(application, name, LOCALE, reader, summaries),
-      locale: LOCALE,
+      copy: formCopy(application, name, locale, reader, summaries),
+      locale,
       at: now().getTime(),
       dossier: documents
-        ? { number: application.number, documents: all, leftOut: sentence(LOCALE, "copy.leftOut") }
+        ? { number: application.number, documents: all, leftOut: sentence(locale, "copy.leftOut") }
         : null,
     },
     applicationId,

@@ -185,7 +185,8 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
     case "ask-registry":
       return askRegistry(ctx, JOBS["ask-registry"].parse(payload));
     case "make-copies":
-      return makeCopies(ctx, JOBS["make-copies"].parse(payload).orderId);
+    case "make-copy":
+      return makeCopies(ctx, JOBS[name].parse(payload).orderId);
     case "erase-copies":
       await runAct(ctx.runtime, eraseCopies, SYSTEM, {});
       return;

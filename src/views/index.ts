@@ -1,6 +1,6 @@
 import { applyOffer } from "./application/apply-offer";
 import { drafts } from "./application/drafts";
-import { myApplication, officeCopy } from "./application/my-application";
+import { myApplication } from "./application/my-application";
 import { myApplications } from "./application/my-applications";
 import { nextCycle } from "./application/next-cycle";
 import { submissions } from "./application/submissions";
@@ -15,7 +15,7 @@ import { finder } from "./catalogue/finder";
 import { plans } from "./catalogue/plans";
 import { sites } from "./catalogue/sites";
 import { post, postTable } from "./contact/post";
-import { copies, readyCopies } from "./copies/copies";
+import { copies, copiesOfFile, readyCopies } from "./copies/copies";
 import { document } from "./evidence/document";
 import { linkCopy } from "./evidence/link-copy";
 import { signaturePage } from "./evidence/signature-page";
@@ -53,6 +53,7 @@ export const VIEWS = {
   applyOffer,
   awaited,
   copies,
+  copiesOfFile,
   readyCopies,
   linkCopy,
   post,
@@ -75,7 +76,6 @@ export const VIEWS = {
   myApplication,
   myApplications,
   myMessages,
-  officeCopy,
   nextCycle,
   otherScales,
   ownerListLook,

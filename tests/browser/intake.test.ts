@@ -66,10 +66,19 @@ describe("intake work", () => {
     );
     expect(lines.length - 1).toBe(shown);
     await page.goto(`${await fileOf("Ilse Maarteen-Quist")}?show=form`);
-    const form = await saved(() => page.getByRole("link", { name: "All answers as PDF" }).click());
-    const whole = await saved(() => page.getByRole("link", { name: "Answers and documents in one PDF" }).click());
+    const form = await saved(() => page.getByRole("button", { name: "All answers as PDF" }).click());
+    const whole = await saved(() => page.getByRole("button", { name: "Answers and documents in one PDF" }).click());
     expect([form, whole].map((bytes) => bytes.subarray(0, 5).toString())).toEqual(["%PDF-", "%PDF-"]);
     expect(whole.length).toBeGreaterThan(form.length);
+    // Whoever comes back finds them.
+    await page.reload();
+    const again = await saved(() =>
+      page
+        .getByRole("link", { name: /^The last one/ })
+        .last()
+        .click(),
+    );
+    expect(again.equals(whole)).toBe(true);
   });
 
   it("a choice is looked at elsewhere, and put there", async () => {

@@ -93,7 +93,6 @@ describe("the access record", () => {
       "document",
       "file",
       "linkCopy",
-      "officeCopy",
       "peek",
       "postTable",
       "readyCopies",

@@ -2,7 +2,7 @@ import { PDFDocument } from "@cantoo/pdf-lib";
 import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act/act";
-import { eraseCopies, KEPT_DAYS, orderCopies } from "../../src/acts/copies/copies";
+import { eraseCopies, KEPT_DAYS, orderCopies, orderOwnCopy } from "../../src/acts/copies/copies";
 import { leaveOutPage, writeSummary } from "../../src/acts/copies/section-summary";
 import type { Reader } from "../../src/core/form/readers";
 import type { Actor } from "../../src/core/rights/actor";
@@ -13,7 +13,7 @@ import { trayMail } from "../../src/outside/mail";
 import { suppliedInOrder } from "../../src/views/application/form-copy";
 import { readApplication } from "../../src/views/application/my-application";
 import { file as fileView } from "../../src/views/assessment/file";
-import { copies, copyBytes, readyCopies } from "../../src/views/copies/copies";
+import { copies, copiesOfFile, copyBytes, readyCopies } from "../../src/views/copies/copies";
 import { readView } from "../../src/views/view/view";
 import { lookAt, submittedFile, type TestFile } from "../support/files";
 import { DAY, makePerson, must, NO_REGISTRY, openWorld, reasonOf, SYSTEM, type World } from "../support/world";
@@ -56,8 +56,8 @@ describe("copies of several applications", () => {
     );
   const listed = async (orderId: string) =>
     (await readView(world.runtime, copies, officer, {}))?.find((o) => o.id === orderId);
-  const pdfs = async (orderId: string) => {
-    const ready = (await readView(world.runtime, readyCopies, officer, { orderId })) ?? [];
+  const pdfs = async (orderId: string, whose = officer) => {
+    const ready = (await readView(world.runtime, readyCopies, whose, { orderId })) ?? [];
     return Promise.all(
       ready.map(async (copy) => {
         const chunks: Buffer[] = [];
@@ -67,7 +67,7 @@ describe("copies of several applications", () => {
     );
   };
   const textOf = async (bytes: Uint8Array): Promise<string> => {
-    const pdf = await getDocument({ data: bytes.slice(), useSystemFonts: false }).promise;
+    const pdf = await getDocument({ data: bytes.slice(), useSystemFonts: false, verbosity: 0 }).promise;
     const pages = await Promise.all(
       Array.from({ length: pdf.numPages }, async (_, i) => (await (await pdf.getPage(i + 1)).getTextContent()).items),
     );
@@ -199,6 +199,74 @@ describe("copies of several applications", () => {
     expect(line).toMatchObject({ total: 2, made: 2 });
     expect(line?.failed).toHaveLength(1);
     expect(await pdfs(orderId)).toHaveLength(1);
+  });
+
+  describe("of one's own", () => {
+    const applicant = () => files[0]?.applicant as Actor;
+    const numberOf = async () => (await lookAt(world, files[0]?.applicationId ?? "")).loaded.facts.application.number;
+    const own = async (documents: boolean, locale: "en" | "fr" = "en") => ({
+      number: await numberOf(),
+      documents,
+      locale,
+    });
+    const state = async (documents: boolean, actor = applicant()) =>
+      (await readView(world.runtime, copiesOfFile, actor, { number: await numberOf() }))?.find(
+        (c) => c.documents === documents,
+      )?.state;
+
+    it("are made one at a time, however often they are asked for, and the last of each kind stays", async () => {
+      const first = await must(world, orderOwnCopy, applicant(), await own(false, "fr"));
+      expect(await state(false)).toBe("being made");
+      expect(await must(world, orderOwnCopy, applicant(), await own(false))).toEqual(first);
+      const whole = await must(world, orderOwnCopy, applicant(), await own(true));
+      await make(first.orderId);
+      await make(whole.orderId);
+      expect([await state(false), await state(true)]).toEqual(["made", "made"]);
+      const [copy] = await pdfs(first.orderId, applicant());
+      expect(await textOf(copy?.bytes ?? new Uint8Array())).toContain("déposé le");
+      const before = await contents();
+      world.later(1000);
+      const second = await must(world, orderOwnCopy, applicant(), await own(false));
+      expect(second.orderId).not.toBe(first.orderId);
+      expect([await contents(), await pdfs(first.orderId, applicant())]).toEqual([before - 1, []]);
+      await make(second.orderId);
+      expect(await pdfs(second.orderId, applicant())).toHaveLength(1);
+    });
+
+    it("are asked for anew where the job is gone that one waits for", async () => {
+      const lost = await must(world, orderOwnCopy, applicant(), await own(true));
+      world.later(11 * 60_000);
+      const anew = await must(world, orderOwnCopy, applicant(), await own(true));
+      expect(anew.orderId).not.toBe(lost.orderId);
+      await make(lost.orderId); // a job that comes late finds nothing to do
+      await make(anew.orderId);
+      expect(await state(true)).toBe("made");
+    });
+
+    it("are nobody else's, and leave out what others put into the file", async () => {
+      const { orderId } = await must(world, orderOwnCopy, applicant(), await own(true));
+      await make(orderId);
+      expect(await readView(world.runtime, readyCopies, officer, { orderId })).toBeNull();
+      expect(await readView(world.runtime, readyCopies, files[1]?.applicant as Actor, { orderId })).toBeNull();
+      expect(await state(true, officer)).not.toBe("being made");
+      expect(await reasonOf(runAct(world.runtime, orderOwnCopy, officer, await own(true)))).toBe("not-yours");
+      expect(await reasonOf(runAct(world.runtime, orderOwnCopy, files[1]?.applicant as Actor, await own(true)))).toBe(
+        "not-yours",
+      );
+      const pages = async () => {
+        const made = await must(world, orderOwnCopy, applicant(), await own(true));
+        await make(made.orderId);
+        const [copy] = await pdfs(made.orderId, applicant());
+        return (await PDFDocument.load(copy?.bytes ?? new Uint8Array())).getPageCount();
+      };
+      const all = await pages();
+      const { rows } = await world.runtime.pool.query<{ id: string }>(
+        "update upload set uploaded_by = 'person:somebody of the office' where application_id = $1 and name like 'passport%' returning id",
+        [files[0]?.applicationId],
+      );
+      expect(rows).toHaveLength(1);
+      expect(await pages()).toBe(all - 1);
+    });
   });
 
   it("go after some days, with what only they held", async () => {

@@ -137,6 +137,7 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   moveToRulebook: ["lead officer"],
   moveProgramme: OFFICERS,
   orderCopies: OFFICERS,
+  orderOwnCopy: OWNER,
   reportCopy: ["system"],
   eraseCopies: ["system"],
   doDeed: OFFICERS,
@@ -198,6 +199,7 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
 export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   applyOffer: PEOPLE,
   copies: OFFICE,
+  copiesOfFile: PEOPLE,
   readyCopies: [],
   linkCopy: [],
   post: OFFICE,
@@ -206,7 +208,6 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   document: ["owner", "officer", "lead officer"],
   uploadPlace: ["owner", "officer", "lead officer"],
   elsewhere: OFFICERS,
-  officeCopy: OFFICERS,
   drafts: OFFICE,
   figures: OFFICE,
   file: OFFICERS,

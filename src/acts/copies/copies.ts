@@ -2,10 +2,11 @@ import { and, eq, isNull } from "drizzle-orm";
 import { z } from "zod";
 import { type CopyReader, READERS } from "../../core/form/readers";
 import { type Actor, holds, OFFICE } from "../../core/rights/actor";
+import { localeSchema } from "../../core/text/local-text";
 import { dropUnheld, storeContent } from "../../db/content";
 import { enqueue } from "../../db/queue";
 import { copyOf, copyOrder } from "../../db/schema";
-import { defineAct, done, refuse } from "../act/act";
+import { type ActContext, defineAct, done, refuse } from "../act/act";
 
 /** At most so many applications go into one order: more are several. */
 export const MOST_COPIES = 200;
@@ -16,6 +17,27 @@ export const KEPT_DAYS = 7;
 /** What is for finance alone is printed by whoever keeps the books. */
 const mayOrderFor = (actor: Actor, reader: CopyReader): boolean =>
   reader !== "finance" || holds(actor, ["finance"], []);
+
+/** Who waits longer than this for a copy waits for a job that is gone, and asks anew. */
+const WAITS_MINUTES = 10;
+
+async function placeOrder(
+  ctx: ActContext,
+  order: Omit<typeof copyOrder.$inferInsert, "askedAt">,
+  applicationIds: readonly string[],
+): Promise<string> {
+  const [placed] = await ctx.db
+    .insert(copyOrder)
+    .values({ ...order, askedAt: ctx.now })
+    .returning({ id: copyOrder.id });
+  if (!placed) throw new Error("the order was not written");
+  const orderId = placed.id;
+  await ctx.db
+    .insert(copyOf)
+    .values(applicationIds.map((applicationId, position) => ({ orderId, applicationId, position })));
+  await enqueue(ctx.boss, ctx.client, applicationIds.length === 1 ? "make-copy" : "make-copies", { orderId });
+  return orderId;
+}
 
 /** Asks for copies of applications in the order that is given; a job makes them. Only those that the officer works on are taken. */
 export const orderCopies = defineAct({
@@ -35,17 +57,44 @@ export const orderCopies = defineAct({
       [[...new Set(applicationIds)], scopes.includes("*"), scopes],
     );
     if (rows.length === 0) return refuse("not-yours");
-    const [order] = await ctx.db
-      .insert(copyOrder)
-      .values({ askedById: ctx.actor.id, askedAt: ctx.now, reader, documents })
-      .returning({ id: copyOrder.id });
-    if (!order) throw new Error("the order was not written");
-    await ctx.db
-      .insert(copyOf)
-      .values(rows.map(({ id }, position) => ({ orderId: order.id, applicationId: id, position })));
-    for (const { id } of rows) await ctx.emit("order-copies", id, { reader, documents });
-    await enqueue(ctx.boss, ctx.client, "make-copies", { orderId: order.id });
-    return done({ orderId: order.id, copies: rows.length });
+    const ids = rows.map(({ id }) => id);
+    const orderId = await placeOrder(ctx, { askedById: ctx.actor.id, reader, documents, locale: "en" }, ids);
+    for (const id of ids) await ctx.emit("order-copies", id, { reader, documents });
+    return done({ orderId, copies: ids.length });
+  },
+});
+
+/**
+ * Asks for a copy of one's own application: of each kind the last one is kept, and while one is being made no other is begun, however often
+ * it is asked for.
+ */
+export const orderOwnCopy = defineAct({
+  name: "order-own-copy",
+  input: z.object({ number: z.string().max(20), documents: z.boolean(), locale: localeSchema }),
+  may: (ctx) => ctx.actor.kind === "person",
+  run: async (ctx, { number, documents, locale }) => {
+    if (ctx.actor.kind !== "person") return refuse("not-yours");
+    const { rows: own } = await ctx.client.query<{ id: string }>(
+      "select id from application where number = $1 and person_id = $2 for update",
+      [number, ctx.actor.id],
+    );
+    const [application] = own;
+    if (!application) return refuse("not-yours");
+    const { rows: earlier } = await ctx.client.query<{ id: string; sha256: string | null; waiting: boolean }>(
+      `select o.id, f.sha256, f.made_at is null and o.asked_at > $4::timestamptz - interval '${WAITS_MINUTES} minutes' as waiting
+       from copy_order o join copy_of f on f.order_id = o.id
+       where f.application_id = $1 and o.asked_by_id = $2 and o.reader = 'applicant' and o.documents = $3`,
+      [application.id, ctx.actor.id, documents, ctx.now],
+    );
+    const waiting = earlier.find((order) => order.waiting);
+    if (waiting) return done({ orderId: waiting.id });
+    await ctx.client.query("delete from copy_order where id = any($1::uuid[])", [earlier.map(({ id }) => id)]);
+    await dropUnheld(
+      ctx.client,
+      earlier.flatMap(({ sha256 }) => sha256 ?? []),
+    );
+    const order = { askedById: ctx.actor.id, reader: "applicant" as const, documents, locale };
+    return done({ orderId: await placeOrder(ctx, order, [application.id]) });
   },
 });
 

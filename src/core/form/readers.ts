@@ -4,7 +4,8 @@ import type { Field } from "../rulebook/section";
 export const READERS = ["office", "assessors", "finance"] as const;
 export type Reader = (typeof READERS)[number];
 /** Applicants have copies of their own, with all that they wrote. */
-export type CopyReader = Reader | "applicant";
+export const COPY_READERS = [...READERS, "applicant"] as const;
+export type CopyReader = (typeof COPY_READERS)[number];
 
 const SEES: Readonly<Record<CopyReader, ReadonlySet<Field["seenBy"]>>> = {
   applicant: new Set(["assessment", "office", "finance", "figures"]),

@@ -603,7 +603,10 @@ CREATE TABLE "copy_order" (
 	"asked_by_id" uuid NOT NULL,
 	"asked_at" timestamp with time zone NOT NULL,
 	"reader" text NOT NULL,
-	"documents" boolean NOT NULL
+	"documents" boolean NOT NULL,
+	"locale" text NOT NULL,
+	CONSTRAINT "copy_order_reader" CHECK ("copy_order"."reader" in ('office','assessors','finance','applicant')),
+	CONSTRAINT "copy_order_locale" CHECK ("copy_order"."locale" in ('en','fr'))
 );
 --> statement-breakpoint
 CREATE TABLE "deed" (

@@ -1,6 +1,8 @@
 import { boolean, index, integer, pgTable, primaryKey, text, uuid } from "drizzle-orm/pg-core";
+import { COPY_READERS } from "../../core/form/readers";
+import { LOCALES } from "../../core/text/local-text";
 import { application } from "./application";
-import { instant } from "./columns";
+import { instant, isOneOf, oneOf } from "./columns";
 import { content } from "./content";
 import { upload } from "./evidence";
 import { person } from "./people";
@@ -128,7 +130,7 @@ export const pageLeftOut = pgTable(
   (t) => [primaryKey({ columns: [t.uploadId, t.page] })],
 );
 
-/** Copies of several applications that somebody of the office asked for, made by a job and kept for some days. */
+/** Copies of applications that somebody asked for, of the office or whose own it is, made by a job and kept for some days. */
 export const copyOrder = pgTable(
   "copy_order",
   {
@@ -138,10 +140,15 @@ export const copyOrder = pgTable(
       .references(() => person.id),
     askedAt: instant("asked_at").notNull(),
     /** For whom: what others may not see is left out. */
-    reader: text("reader").notNull(),
+    reader: oneOf("reader", COPY_READERS).notNull(),
     documents: boolean("documents").notNull(),
+    locale: oneOf("locale", LOCALES).notNull(),
   },
-  (t) => [index("copy_order_of").on(t.askedById, t.askedAt)],
+  (t) => [
+    index("copy_order_of").on(t.askedById, t.askedAt),
+    isOneOf("copy_order_reader", t.reader, COPY_READERS),
+    isOneOf("copy_order_locale", t.locale, LOCALES),
+  ],
 );
 
 /** One application of an order of copies, and its PDF once it is made. */

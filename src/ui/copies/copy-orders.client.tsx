@@ -3,11 +3,10 @@
 import { Progress } from "antd";
 import { useRouter } from "next/navigation";
 import { useEffect } from "react";
-import { formatMoment } from "../../text/format";
+import { formatBytes, formatMoment } from "../../text/format";
 import type { CopyOrder } from "../../views/copies/copies";
 
 const LOOK_MS = 1500;
-const MEGABYTE = 1024 * 1024;
 
 const READER_WORDS: Readonly<Record<CopyOrder["reader"], string>> = {
   office: "for the office",
@@ -47,7 +46,8 @@ export function CopyOrders({ orders, zone }: { orders: readonly CopyOrder[]; zon
             ) : ready > 0 ? (
               <p>
                 <a href={`/api/copies/${order.id}`} download>
-                  Download {ready === 1 ? "the copy" : `all ${ready}`} (ZIP, {(order.size / MEGABYTE).toFixed(1)} MB)
+                  Download {ready === 1 ? "the copy" : `all ${ready}`} ({order.total === 1 ? "PDF" : "ZIP"},{" "}
+                  {formatBytes("en", order.size)})
                 </a>
               </p>
             ) : null}

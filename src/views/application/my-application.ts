@@ -22,7 +22,6 @@ import { loadFile } from "../../db/queries/load-file";
 import { contactPlaces } from "../contact/contact-places";
 import { entryTitles, titlesOf } from "../form/fact-titles";
 import { officeNow } from "../view/office-now";
-import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
 import { defineView, type ViewContext } from "../view/view";
 import type { MyApplication } from "./application-data";
 import { EXTRAS, type Extras, SHOWN_EVENTS } from "./application-extras";
@@ -215,21 +214,4 @@ export const myApplication = defineView({
     );
     return rows[0] ? readApplication(ctx, rows[0].id) : null;
   },
-});
-
-/** The same for the office that works on it, with the name of the person whose it is. */
-export const officeCopy = defineView({
-  name: "office-copy",
-  input: z.object({ number: z.string().max(20) }),
-  read: async (ctx, { number }): Promise<{ readonly application: MyApplication; readonly name: string } | null> => {
-    const scope = programmesOf(ctx.actor);
-    if (scope === null) return null;
-    const { rows } = await ctx.pool.query<{ id: string; name: string }>(
-      `select a.id, p.name from application a join person p on p.id = a.person_id where a.number = $2 and ${fileInScope("a.id", "$1")}`,
-      [scopeParameter(scope), number],
-    );
-    const application = rows[0] ? await readApplication(ctx, rows[0].id) : null;
-    return application && rows[0] ? { application, name: rows[0].name } : null;
-  },
-  readings: (_, { number }) => [{ kind: "copy downloaded", file: number }],
 });

@@ -10,6 +10,7 @@ import { submitApplication } from "../../../../acts/application/submit-applicati
 import { giveUndertaking } from "../../../../acts/application/undertaking";
 import { withdraw } from "../../../../acts/application/withdraw";
 import { confirmContact } from "../../../../acts/contact/contact-notes";
+import { orderOwnCopy } from "../../../../acts/copies/copies";
 import { answerDecision } from "../../../../acts/decision/decisions";
 import { removeDocument } from "../../../../acts/evidence/remove-document";
 import { requestSignature } from "../../../../acts/evidence/signatures";
@@ -37,6 +38,13 @@ export async function submitChoices(number: string, applicationId: string, choic
     number,
     await perform(submitApplication, (await person(number)).actor, { applicationId, choiceIds: [choiceId] }),
   );
+}
+
+/** Asks for the application as PDF; a job makes it. */
+export async function printOwn(number: string, documents: boolean): Promise<Pressed> {
+  const language = await locale();
+  const outcome = await perform(orderOwnCopy, (await person(number)).actor, { number, documents, locale: language });
+  return outcome.ok ? null : sentence(language, `refused.${outcome.reason}`, { check: "" });
 }
 
 export async function askCorrection(

@@ -4,9 +4,12 @@ import { valueText } from "../../../../text/words/value-text";
 import { ChangedAnswers } from "../../../../ui/application/changed-answers";
 import { RefuseCorrection, ReopenForm, ReopenPresses } from "../../../../ui/application/reopen-form.client";
 import { EducationLine } from "../../../../ui/assessment/education-line";
+import { PrintCopies } from "../../../../ui/copies/print-copies.client";
 import { SectionSummary } from "../../../../ui/copies/section-summary.client";
 import type { SubmissionLine } from "../../../../views/application/submissions";
 import type { FileData, FileReopening } from "../../../../views/assessment/file-data";
+import type { FileCopy } from "../../../../views/copies/copies";
+import { copyThem } from "../../office.action";
 
 const LONG_TEXT = 200;
 
@@ -119,11 +122,13 @@ function Submissions({ data, lines }: { data: FileData; lines: readonly Submissi
 export function Form({
   data,
   lines,
+  copies,
   askDay,
   act,
 }: {
   data: FileData;
   lines: readonly SubmissionLine[];
+  copies: readonly FileCopy[];
   askDay: string;
   act: ActOnFile;
 }) {
@@ -139,14 +144,14 @@ export function Form({
     ) : null;
   return (
     <div className="office-form">
-      <p className="sheet-links">
-        <a href={`/api/applications/${data.number}/pdf`} download>
-          All answers as PDF
-        </a>
-        <a href={`/api/applications/${data.number}/pdf?documents=1`} download>
-          Answers and documents in one PDF
-        </a>
-      </p>
+      <PrintCopies
+        number={data.number}
+        locale="en"
+        zone={data.zone}
+        copies={copies}
+        labels={{ form: "All answers as PDF", whole: "Answers and documents in one PDF" }}
+        order={copyThem.bind(null, [data.id], "office")}
+      />
       <Wish data={data} act={act} />
       {data.reopenings
         .filter((r) => r.readAt === null)

@@ -14,6 +14,7 @@ import { Alike, AlikeLines } from "../../../../ui/statements/alike.client";
 import { submissions } from "../../../../views/application/submissions";
 import { file } from "../../../../views/assessment/file";
 import { whatIf } from "../../../../views/assessment/what-if";
+import { copiesOfFile } from "../../../../views/copies/copies";
 import { fileMessages } from "../../../../views/mail/messages";
 import { statementComparison } from "../../../../views/statements/likeness";
 import { requireStaff, see } from "../../../request";
@@ -35,9 +36,10 @@ export default async function FilePage({
   const person = await requireStaff(`/office/files/${number}`, OFFICE);
   const { actor } = person;
   // What each part shows beside the file is asked for at the same time as the file itself.
-  const [data, lines, mails, supposed, alike] = await Promise.all([
+  const [data, lines, copies, mails, supposed, alike] = await Promise.all([
     see(file, actor, { number }),
     show === "form" ? see(submissions, actor, { number }) : null,
+    show === "form" ? see(copiesOfFile, actor, { number }) : null,
     show === "messages" ? see(fileMessages, actor, { number }) : null,
     show === "what-if" ? see(whatIf, actor, { number }) : null,
     show === "alike" ? see(statementComparison, actor, { number, otherId }) : null,
@@ -68,7 +70,9 @@ export default async function FilePage({
           }}
         />
       ) : null}
-      {show === "form" ? <Form data={data} lines={lines ?? []} askDay={askDay} act={act} /> : null}
+      {show === "form" ? (
+        <Form data={data} lines={lines ?? []} copies={copies ?? []} askDay={askDay} act={act} />
+      ) : null}
       {supposed ? (
         <WhatIf
           first={supposed}

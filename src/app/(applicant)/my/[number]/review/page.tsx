@@ -1,7 +1,10 @@
 import type { CopiedSection } from "../../../../../core/form/form-copy";
 import { sentence } from "../../../../../text/sentence";
+import { PrintCopies } from "../../../../../ui/copies/print-copies.client";
 import { formCopy } from "../../../../../views/application/form-copy";
-import { locale } from "../../../../request";
+import { copiesOfFile } from "../../../../../views/copies/copies";
+import { locale, see } from "../../../../request";
+import { printOwn } from "../application.action";
 import { loadApplication } from "../load";
 
 function CopiedTable({ title, table }: { title: string; table: NonNullable<CopiedSection["table"]> }) {
@@ -45,16 +48,19 @@ export default async function ReviewPage({ params }: { params: Promise<{ number:
     <div className="review">
       <h2 className="page-title">{sentence(language, "app.review")}</h2>
       <p className="quiet">{copy.under}</p>
-      <p className="presses">
-        <a className="plain-button" href={`/api/applications/${number}/pdf`} download>
-          {sentence(language, "copy.download")}
-        </a>
-        {application.documents.some((d) => d.supplied.length > 0) ? (
-          <a className="plain-button" href={`/api/applications/${number}/pdf?documents=1`} download>
-            {sentence(language, "copy.downloadAll")}
-          </a>
-        ) : null}
-      </p>
+      <PrintCopies
+        number={number}
+        locale={language}
+        zone={application.zone}
+        copies={(await see(copiesOfFile, actor, { number })) ?? []}
+        labels={{
+          form: sentence(language, "copy.download"),
+          whole: application.documents.some((d) => d.supplied.length > 0)
+            ? sentence(language, "copy.downloadAll")
+            : null,
+        }}
+        order={printOwn.bind(null, number)}
+      />
       {copy.parts.map((part) => (
         <section key={part.title ?? ""}>
           {part.title ? <h3 className="review-part">{part.title}</h3> : null}
