@@ -20,6 +20,7 @@ import { benchMailAway } from "./bench/mail-away";
 import { benchPage } from "./bench/page";
 import { benchPreview } from "./bench/preview";
 import { benchReassess } from "./bench/reassess";
+import { benchSavers } from "./bench/savers";
 import { launchWeb, stopAll, untilWell } from "./processes.mjs";
 
 /** Measures against floors in the same run, the subjects named on the command line or all. */
@@ -34,6 +35,7 @@ const SUBJECTS = [
   "page",
   "kill",
   "hostile",
+  "savers",
 ] as const;
 const named = process.argv.slice(2);
 const wants = (...subjects: readonly (typeof SUBJECTS)[number][]) =>
@@ -101,7 +103,7 @@ if (wants("list", "page")) {
     await served((url) => benchPage(pool, url, cookie));
   }
 }
-if (wants("kill", "hostile")) {
+if (wants("kill", "hostile", "savers")) {
   const applicant = async (who: Profile) => {
     const actor = await makeApplicant({ runtime, auth }, who);
     return { actor, cookie: await cookieOf(who.email) };
@@ -111,6 +113,7 @@ if (wants("kill", "hostile")) {
   const officer = await makeStaffMember({ runtime, auth }, { ...staff, email: `second.${staff.email}` });
   const { url, secret } = settings;
   const work = { pool, runtime, officer, roundId, url, secret, applicant };
+  if (wants("savers")) await benchSavers(work);
   if (wants("hostile")) await benchHostile(work);
   if (wants("kill")) {
     await benchKill(work);

@@ -58,7 +58,7 @@ interface Saved {
 }
 
 /** Somebody who changes one answer again and again; what was called saved, or a later change of theirs, must stand there. */
-class Saver {
+export class Saver {
   readonly #sent = new Set<string>();
   #last = "";
   #seen = 1;
@@ -114,7 +114,7 @@ interface Case {
 }
 
 const NAMES = "abcdefghijklmnopqrstuvwxyz";
-const named = (n: number): string => `${NAMES[Math.floor(n / 26) % 26]}${NAMES[n % 26]}`;
+export const named = (n: number): string => `${NAMES[Math.floor(n / 26) % 26]}${NAMES[n % 26]}`;
 
 /** An application ready to be paid and submitted, but for the letter, which is sent while things die. */
 async function makeCase({ pool, runtime, roundId, applicant }: KillBench, n: number): Promise<Case> {
