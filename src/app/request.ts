@@ -59,11 +59,15 @@ export async function failed(error: unknown): Promise<Response> {
 
 export const currentSession = cache(() =>
   numbered(async () => {
-    const { auth } = await webRuntime();
+    const { auth, pool } = await webRuntime();
     // With the cookies as they are now: what an action has changed stands in no header of its request.
     const sent = new Headers(await headers());
     sent.set("cookie", (await cookies()).toString());
-    return auth.api.getSession({ headers: sent });
+    return auth.api.getSession({ headers: sent }).catch(async (error: unknown) => {
+      // The account package does not say what was wrong: where the database is away, this says so.
+      await pool.query("select 1");
+      throw error;
+    });
   }),
 );
 

@@ -160,6 +160,9 @@ describe("kill -9 in the middle", () => {
     await person.page.goto(`${url}/my/${number}/contact`);
     await type("Saved for good");
     await untilSaved(person.page);
+    const referees = await person.context.newPage();
+    await referees.goto(`${url}/my/${number}/referees`);
+    await referees.getByRole("button", { name: "Withdraw the request" }).waitFor();
     const postmaster = Number(
       readFileSync(path.join(folder, "postgres", "data", "postmaster.pid"), "utf8").split("\n")[0],
     );
@@ -168,6 +171,9 @@ describe("kill -9 in the middle", () => {
     await visitor.page.goto("/programmes/MES");
     await visitor.page.getByRole("heading", { name: "Our records cannot be reached at the moment" }).waitFor();
     await visitor.context.close();
+    await pressAndAgree(referees, "Withdraw the request");
+    await referees.getByText("Our records cannot be reached at the moment. Nothing was done").waitFor();
+    await referees.close();
     await type("While the database is down");
     await person.page.getByText("Not sent yet: no connection.").waitFor();
     web.kill("SIGKILL");

@@ -71,6 +71,28 @@ describe("errors and slow pages", () => {
     expect(await page.locator(".turn-list ~ [aria-live]").innerText()).toMatch(/line \d+ of \d+$/u);
   });
 
+  it("a press that gets no answer leaves the page and what was typed, and counts when it is pressed again", async () => {
+    const person = await newPerson(demo);
+    const { page } = person;
+    await signIn(person, "t.breen@merrow.example");
+    await page.getByRole("link", { name: "Ilse Maarteen-Quist" }).click();
+    await page.getByRole("link", { name: "Choices", exact: true }).click();
+    await page.getByRole("button", { name: "Where else would this stand?" }).click();
+    await page.getByRole("button", { name: "Put it on MTE" }).first().click();
+    await page.getByLabel("Why", { exact: true }).fill("The embassy was closed.");
+    await page.route("**/office/files/**", (route) =>
+      route.request().method() === "POST" ? route.abort() : route.continue(),
+    );
+    await page.getByRole("button", { name: "Put it there" }).click();
+    await page.getByText("Our records cannot be reached at the moment. Nothing was done").waitFor();
+    expect(await page.getByLabel("Why", { exact: true }).inputValue()).toBe("The embassy was closed.");
+    await page.unroute("**/office/files/**");
+    await page.getByRole("button", { name: "Put it there" }).click();
+    await page.getByLabel("Why", { exact: true }).waitFor({ state: "detached" });
+    await page.getByText("Our records cannot be reached at the moment").waitFor({ state: "detached" });
+    await person.context.close();
+  });
+
   it("its applicant keeps the way to everything else", async () => {
     const applicant = await newPerson(demo);
     await signIn(applicant, "kwabena.oseitutu@people.example");

@@ -1,11 +1,12 @@
 "use client";
 
 import { Button, Select } from "antd";
-import { useState, useTransition } from "react";
+import { useState } from "react";
 import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
 import { moved, OrderedList } from "../form/fields/ranked-input.client";
 import { ConfirmPress } from "../frame/confirm-press.client";
+import { useAsking } from "../frame/unanswered.client";
 
 export interface ChoiceLine {
   readonly id: string;
@@ -48,7 +49,7 @@ export function ChoiceList({
   const [order, setOrder] = useState<readonly string[] | null>(null);
   const [said, setSaid] = useState("");
   const [wrong, setWrong] = useState<string | null>(null);
-  const [, begin] = useTransition();
+  const [, begin] = useAsking();
   const ids = order ?? live.map((l) => l.id);
   const shown = ids.flatMap((id) => live.find((l) => l.id === id) ?? []);
 

@@ -1,9 +1,10 @@
 "use client";
 
 import { Button, Checkbox, Input } from "antd";
-import { useId, useState, useTransition } from "react";
+import { useId, useState } from "react";
 import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
+import { useAsking } from "../frame/unanswered.client";
 
 interface Part {
   readonly scope: string;
@@ -24,7 +25,7 @@ export function CorrectionForm({
   const [chosen, setChosen] = useState<readonly number[]>([]);
   const [text, setText] = useState("");
   const [wrong, setWrong] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const send = () =>
     begin(async () => {
       const sections = chosen.flatMap((i) => {

@@ -2,10 +2,11 @@
 
 import { Button, Input } from "antd";
 import Link from "next/link";
-import { startTransition, useId, useState, useTransition } from "react";
+import { startTransition, useId, useState } from "react";
 import type { DraftRow, DraftsPage } from "../../views/application/drafts";
 import { Comb } from "../assessment/comb";
 import { MarkAll, MarkOne, people, useMarks } from "../evidence/marks.client";
+import { useAsking } from "../frame/unanswered.client";
 
 interface DraftLine extends Pick<DraftRow, "id" | "number" | "name" | "programmes" | "comb" | "missing" | "stoppedAt"> {
   readonly left: string;
@@ -35,7 +36,7 @@ export function DraftList({ rows, stopped, nextHref, firstHref, tell }: Props) {
   const marks = useMarks();
   const [words, setWords] = useState("");
   const [said, setSaid] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const marked = rows.filter((r) => marks.has(r.id));
   const most = Math.max(...stopped.map((s) => s.count));
   const send = () =>

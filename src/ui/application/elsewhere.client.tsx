@@ -1,10 +1,11 @@
 "use client";
 
 import { Button } from "antd";
-import { useState, useTransition } from "react";
+import { useState } from "react";
 import type { ChoiceOffer } from "../../views/application/choice-offer";
 import type { Elsewhere as Data, OtherPlace } from "../../views/assessment/elsewhere";
 import { WithReason } from "../assessment/with-reason.client";
+import { useAsking } from "../frame/unanswered.client";
 import type { ChoiceActs } from "./choice-acts.client";
 
 interface Props {
@@ -93,7 +94,7 @@ export function Elsewhere(props: Props) {
   const { choice, look: find } = props;
   const [data, setData] = useState<Data | null>(null);
   const [gone, setGone] = useState(false);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const look = () =>
     begin(async () => {
       const found = await find(choice);

@@ -1,11 +1,12 @@
 "use client";
 
 import { Button, Checkbox } from "antd";
-import { useState, useTransition } from "react";
+import { useState } from "react";
 import { type EntryPlace, sectionKey } from "../../core/file/place";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { WithReason } from "../assessment/with-reason.client";
 import { MomentField } from "../catalogue/fields.client";
+import { useAsking } from "../frame/unanswered.client";
 
 type SectionPlace = Pick<EntryPlace, "scope" | "section">;
 
@@ -66,7 +67,7 @@ export function ReopenForm({
 /** What can be done with a reopening: take it back while it is open, or say that the corrections were read. */
 export function ReopenPresses({ sent, act }: { sent: boolean; act: ActOnFile }) {
   const [wrong, setWrong] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const run = (name: "read-corrections" | "end-reopening") =>
     begin(async () => {
       setWrong(await act(name, {}));

@@ -2,17 +2,18 @@
 
 import { Button } from "antd";
 import Link from "next/link";
-import { useState, useTransition } from "react";
+import { useState } from "react";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { doubleReasons } from "../../text/words/doubles";
 import type { Double } from "../../views/people/doubles";
 import { OfficeDay } from "../frame/office-day.client";
+import { useAsking } from "../frame/unanswered.client";
 
 type Verdict = "same" | "different" | "undecided";
 
 function Line({ double, act }: { double: Double; act: ActOnFile }) {
   const [wrong, setWrong] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const say = (verdict: Verdict) =>
     begin(async () => {
       setWrong(await act("judge-same-person", { otherNumber: double.number, verdict }));

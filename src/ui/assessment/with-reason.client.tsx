@@ -1,7 +1,8 @@
 "use client";
 
 import { Button, Input } from "antd";
-import { type ReactNode, useId, useState, useTransition } from "react";
+import { type ReactNode, useId, useState } from "react";
+import { useAsking } from "../frame/unanswered.client";
 
 /**
  * An act that needs a reason: a button that unfolds to what will happen, what is asked for it, and why. Nothing typed is lost when it
@@ -35,7 +36,7 @@ export function WithReason({
   const [shown, setShown] = useState(unfolded);
   const [reason, setReason] = useState("");
   const [wrong, setWrong] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   if (!shown)
     return (
       <div className="presses">

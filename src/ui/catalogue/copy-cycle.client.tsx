@@ -1,7 +1,8 @@
 "use client";
 
 import { Button, Checkbox } from "antd";
-import { type ReactNode, useState, useTransition } from "react";
+import { type ReactNode, useState } from "react";
+import { useAsking } from "../frame/unanswered.client";
 
 export interface CopyRow {
   readonly code: string;
@@ -26,7 +27,7 @@ export function CopyCycle({
   const free = rows.filter((r) => !r.there).map((r) => r.code);
   const [chosen, setChosen] = useState<readonly string[]>(free);
   const [wrong, setWrong] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const wanted = [...new Set(chosen)];
   return (
     <>

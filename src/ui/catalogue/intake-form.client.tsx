@@ -1,9 +1,10 @@
 "use client";
 
 import { Button } from "antd";
-import { useState, useTransition } from "react";
+import { useState } from "react";
 import { type IntakeInput, intakeSchema, type ProgrammeInput } from "../../core/catalogue/programme";
 import { MODES } from "../../core/file/mode";
+import { useAsking } from "../frame/unanswered.client";
 import { MomentField, NumberField, PickField, PicksField, TextField } from "./fields.client";
 import { type Said, SaidLine } from "./said";
 
@@ -36,7 +37,7 @@ export function IntakeForm({
   );
   const [year, setYear] = useState(cycle);
   const [said, setSaid] = useState<Said>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const set = (change: Partial<IntakeInput>) => setDraft((all) => ({ ...all, ...change }));
   const own = campuses.filter((c) => programme.campuses.includes(c.value));
   const disabled = !mayChange;

@@ -1,12 +1,13 @@
 "use client";
 
 import { Button, Checkbox } from "antd";
-import { useState, useTransition } from "react";
+import { useState } from "react";
 import { type ChoiceRules, choiceRulesSchema } from "../../core/catalogue/choice-rules";
 import { LEVELS } from "../../core/catalogue/programme";
 import type { LocalText } from "../../core/text/local-text";
 import { choiceRuleLines } from "../../text/words/choice-rules";
 import { fieldOptions } from "../../text/words/code-lists";
+import { useAsking } from "../frame/unanswered.client";
 import { NumberField, PickField, TextField } from "./fields.client";
 import { type Said, SaidLine } from "./said";
 
@@ -50,7 +51,7 @@ export function ProcedureForm({
 }) {
   const [draft, setDraft] = useState<ProcedureDraft>(known ?? FRESH);
   const [said, setSaid] = useState<Said>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const { rules } = draft;
   const setRules = (change: Partial<ChoiceRules>) => setDraft({ ...draft, rules: { ...rules, ...change } });
   const promise = (undertaking: LocalText) => {

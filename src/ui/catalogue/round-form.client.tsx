@@ -1,7 +1,8 @@
 "use client";
 
 import { Button, Checkbox } from "antd";
-import { useState, useTransition } from "react";
+import { useState } from "react";
+import { useAsking } from "../frame/unanswered.client";
 import type { RoundDraft } from "./drafts";
 import { MomentField, NumberField, TextField } from "./fields.client";
 import { type Said, SaidLine } from "./said";
@@ -36,7 +37,7 @@ export function RoundForm({
   const [draft, setDraft] = useState(first);
   const [reason, setReason] = useState("");
   const [said, setSaid] = useState<Said>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const set = (change: Partial<RoundDraft>) => setDraft((all) => ({ ...all, ...change }));
   const disabled = !mayChange;
   const closingOf = (group: string) => draft.closings.find((c) => c.group === group)?.at ?? "";

@@ -1,7 +1,8 @@
 "use client";
 
 import { Button, Select } from "antd";
-import { useState, useTransition } from "react";
+import { useState } from "react";
+import { useAsking } from "../frame/unanswered.client";
 
 interface Props {
   readonly searches: readonly { readonly words: string; readonly times: number; readonly last: string }[];
@@ -14,7 +15,7 @@ interface Props {
 export function SearchesWithout({ searches, programmes, mayChange, settle }: Props) {
   const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
   const [wrong, setWrong] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const end = (words: string, code: string | null) =>
     begin(async () => {
       setWrong(await settle(words, code));

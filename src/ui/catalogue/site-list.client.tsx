@@ -2,10 +2,11 @@
 
 import { Button, Input, Select } from "antd";
 import Link from "next/link";
-import { startTransition, useId, useState, useTransition } from "react";
+import { startTransition, useId, useState } from "react";
 import { formatMoment } from "../../text/format";
 import type { Placed, StartSites } from "../../views/catalogue/sites";
 import { MarkAll, MarkOne, people, useMarks } from "../evidence/marks.client";
+import { useAsking } from "../frame/unanswered.client";
 
 interface Props {
   readonly start: StartSites;
@@ -28,7 +29,7 @@ export function SiteList({ start, zone, move }: Props) {
   const [campus, setCampus] = useState<string | null>(null);
   const [reason, setReason] = useState("");
   const [said, setSaid] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const titleOf = (key: string | null) => start.campuses.find((c) => c.key === key)?.title ?? "none chosen";
   const rows = start.placed.filter((p) => shown === null || p.campus === shown);
   const going = rows.filter((p) => marks.has(p.choiceId) && p.campus !== campus);

@@ -1,11 +1,12 @@
 "use client";
 
 import { Button } from "antd";
-import { useState, useTransition } from "react";
+import { useState } from "react";
+import { useAsking } from "../frame/unanswered.client";
 
 /** One press by which an applicant says that an address or a number is right. */
 export function ContactPress({ label, confirm }: { label: string; confirm: () => Promise<string | null> }) {
-  const [busy, start] = useTransition();
+  const [busy, start] = useAsking();
   const [wrong, setWrong] = useState<string | null>(null);
   return (
     <>

@@ -2,9 +2,10 @@
 
 import { Button } from "antd";
 import Link from "next/link";
-import { startTransition, useState, useTransition } from "react";
+import { startTransition, useState } from "react";
 import type { Reached } from "../../core/contact/contact-notes";
 import { MarkAll, MarkOne, people, useMarks } from "../evidence/marks.client";
+import { useAsking } from "../frame/unanswered.client";
 
 export interface PostPlace {
   readonly scope: string;
@@ -39,7 +40,7 @@ interface Props {
 export function PostList({ rows, ask }: Props) {
   const marks = useMarks();
   const [said, setSaid] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const marked = rows.filter((r) => marks.has(r.id));
   const send = () =>
     begin(async () => {

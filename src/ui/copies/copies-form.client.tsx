@@ -3,6 +3,7 @@
 import { Button, Checkbox, Radio } from "antd";
 import { useState } from "react";
 import type { Reader } from "../../core/form/readers";
+import { useAsking } from "../frame/unanswered.client";
 
 const READER_CHOICES: readonly { readonly value: Reader; readonly label: string }[] = [
   { value: "office", label: "the office: all that it sees" },
@@ -25,15 +26,13 @@ export function CopiesForm({
 }) {
   const [reader, setReader] = useState<Reader>("office");
   const [documents, setDocuments] = useState(true);
-  const [busy, setBusy] = useState(false);
+  const [busy, begin] = useAsking();
   return (
     <form
       className="copies-form"
-      onSubmit={async (e) => {
+      onSubmit={(e) => {
         e.preventDefault();
-        setBusy(true);
-        await order(reader, documents);
-        setBusy(false);
+        begin(() => order(reader, documents));
       }}
     >
       <fieldset>

@@ -1,11 +1,12 @@
 "use client";
 
 import { Button, Input } from "antd";
-import { useId, useState, useTransition } from "react";
+import { useId, useState } from "react";
 import type { EntryPlace } from "../../core/file/place";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import type { FileData } from "../../views/assessment/file-data";
 import { OfficeDay } from "../frame/office-day.client";
+import { useAsking } from "../frame/unanswered.client";
 
 const LONGEST = 600;
 
@@ -23,7 +24,7 @@ export function SectionSummary({
   const [open, setOpen] = useState(false);
   const [text, setText] = useState(said?.text ?? "");
   const [wrong, setWrong] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const send = (words: string) =>
     begin(async () => {
       const refused = await act("write-summary", { ...place, text: words });

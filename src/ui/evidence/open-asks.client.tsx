@@ -1,10 +1,10 @@
 "use client";
 
 import { Button } from "antd";
-import { useState } from "react";
 import { formatDate } from "../../text/format";
 import type { FileData } from "../../views/assessment/file-data";
 import { OfficeDay } from "../frame/office-day.client";
+import { useAsking } from "../frame/unanswered.client";
 
 type Ask = FileData["asks"][number];
 
@@ -15,13 +15,9 @@ const samePlace = (a: Ask, b: Ask) => a.requirement === b.requirement && a.scope
  * asked at one place is settled together.
  */
 export function OpenAsks({ asks, onSettle }: { asks: readonly Ask[]; onSettle: (ask: Ask) => Promise<unknown> }) {
-  const [busy, setBusy] = useState(false);
+  const [busy, begin] = useAsking();
   if (asks.length === 0) return null;
-  const settle = async (ask: Ask) => {
-    setBusy(true);
-    await onSettle(ask);
-    setBusy(false);
-  };
+  const settle = (ask: Ask) => begin(() => onSettle(ask));
   return (
     <section className="open-asks" aria-label="Asked of the applicant">
       <h3>Asked of the applicant</h3>
@@ -33,7 +29,7 @@ export function OpenAsks({ asks, onSettle }: { asks: readonly Ask[]; onSettle: (
               asked on <OfficeDay at={ask.askedAt} />, to be answered by {formatDate("en", ask.due)}
             </span>
             {asks.slice(i + 1).some((later) => samePlace(ask, later)) ? null : (
-              <Button size="small" loading={busy} onClick={() => void settle(ask)}>
+              <Button size="small" loading={busy} onClick={() => settle(ask)}>
                 Settle
               </Button>
             )}

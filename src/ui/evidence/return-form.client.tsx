@@ -3,6 +3,7 @@
 import { Button, Input, Select } from "antd";
 import { useEffect, useRef, useState } from "react";
 import { DayInput } from "../form/fields/day-input.client";
+import { useAsking } from "../frame/unanswered.client";
 
 const REASONS = [
   { value: "unreadable", label: "It cannot be read" },
@@ -35,14 +36,10 @@ export function ReturnForm({
   const [reason, setReason] = useState<ReturnReason>("incomplete");
   const [text, setText] = useState("");
   const [day, setDay] = useState(due);
-  const [busy, setBusy] = useState(false);
+  const [busy, begin] = useAsking();
   const box = useRef<HTMLDivElement>(null);
   useEffect(() => box.current?.querySelector<HTMLElement>("input, textarea")?.focus(), []);
-  const send = async () => {
-    setBusy(true);
-    await onSend({ reason, text, due: day });
-    setBusy(false);
-  };
+  const send = () => begin(() => onSend({ reason, text, due: day }));
   return (
     <div ref={box} className="return-form">
       {kind === "return" ? (
@@ -75,7 +72,7 @@ export function ReturnForm({
         <Button
           type="primary"
           loading={busy}
-          onClick={() => void send()}
+          onClick={send}
           disabled={day === "" || (kind === "ask" && text.trim() === "")}
         >
           {kind === "return" ? "Send it back" : "Send the question"}

@@ -1,10 +1,11 @@
 "use client";
 
 import { Button, Checkbox, Input } from "antd";
-import { useId, useState, useTransition } from "react";
+import { useId, useState } from "react";
 import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
 import { ConfirmPress } from "../frame/confirm-press.client";
+import { useAsking } from "../frame/unanswered.client";
 
 /** A signature by hand of the keyboard: the box that is ticked, the name that is typed, and the press. Opening the link signs nothing. */
 export function SignForm({
@@ -25,7 +26,7 @@ export function SignForm({
   const [agreed, setAgreed] = useState(false);
   const [typed, setTyped] = useState("");
   const [wrong, setWrong] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const send = () => {
     if (!agreed || typed.trim() === "") return setWrong(sentence(locale, "sign.nameMissing"));
     begin(async () => {

@@ -4,6 +4,7 @@ import { Button } from "antd";
 import { useState } from "react";
 import type { Locale } from "../../core/text/local-text";
 import { useDialogs } from "./library.client";
+import { useAsking } from "./unanswered.client";
 
 const CANCEL: Readonly<Record<Locale, string>> = { en: "Not now", fr: "Pas maintenant" };
 
@@ -26,13 +27,8 @@ export function ConfirmPress({
 }) {
   const dialogs = useDialogs();
   const [wrong, setWrong] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
-  const run = async () => {
-    setBusy(true);
-    const refused = await action();
-    setBusy(false);
-    setWrong(refused);
-  };
+  const [busy, begin] = useAsking();
+  const run = () => begin(async () => setWrong(await action()));
   return (
     <span>
       <Button
@@ -46,7 +42,7 @@ export function ConfirmPress({
             icon: null,
             okText: label,
             cancelText: CANCEL[locale],
-            onOk: () => void run(),
+            onOk: run,
           })
         }
       >

@@ -9,6 +9,7 @@ import { createContext, type ReactNode, useContext } from "react";
 import type { Locale } from "../../core/text/local-text";
 import { OfficeZoneProvider } from "./office-day.client";
 import { applicantTheme, theme } from "./theme";
+import { UnansweredProvider } from "./unanswered.client";
 
 type Dialogs = ReturnType<typeof Modal.useModal>[0];
 
@@ -56,7 +57,9 @@ export function Library({
         button={{ autoInsertSpace: false }}
       >
         <OfficeZoneProvider zone={zone}>
-          <DialogProvider>{children}</DialogProvider>
+          <DialogProvider>
+            <UnansweredProvider locale={locale}>{children}</UnansweredProvider>
+          </DialogProvider>
         </OfficeZoneProvider>
       </ConfigProvider>
     </StyleProvider>

@@ -1,10 +1,11 @@
 "use client";
 
 import { Button } from "antd";
-import { useState, useTransition } from "react";
+import { useState } from "react";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { formatMoment } from "../../text/format";
 import type { FileMessage } from "../../views/mail/messages";
+import { useAsking } from "../frame/unanswered.client";
 
 const STATE_WORDS: Readonly<Record<string, string>> = {
   queued: "waits to be sent",
@@ -24,7 +25,7 @@ export function FileMessages({
   act: ActOnFile;
 }) {
   const [said, setSaid] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   if (messages.length === 0) return <p className="empty">Nothing was written about this file yet.</p>;
   const again = ({ id, subject }: FileMessage) =>
     begin(async () => {

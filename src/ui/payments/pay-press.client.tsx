@@ -2,6 +2,7 @@
 
 import { Button } from "antd";
 import { useState } from "react";
+import { useAsking } from "../frame/unanswered.client";
 
 /** Leads to the card service's page. */
 export function PayPress({
@@ -11,20 +12,19 @@ export function PayPress({
   action: () => Promise<{ readonly page: string } | { readonly refused: string }>;
   label: string;
 }) {
-  const [busy, setBusy] = useState(false);
+  const [busy, begin] = useAsking();
   const [wrong, setWrong] = useState<string | null>(null);
-  const run = async () => {
-    setBusy(true);
-    const answer = await action();
-    if ("page" in answer) window.location.assign(answer.page);
-    else {
-      setWrong(answer.refused);
-      setBusy(false);
-    }
-  };
+  const [leaving, setLeaving] = useState(false);
+  const run = () =>
+    begin(async () => {
+      const answer = await action();
+      if ("refused" in answer) return setWrong(answer.refused);
+      setLeaving(true);
+      window.location.assign(answer.page);
+    });
   return (
     <>
-      <Button type="primary" loading={busy} onClick={() => void run()}>
+      <Button type="primary" loading={busy || leaving} onClick={run}>
         {label}
       </Button>
       {wrong ? (

@@ -6,6 +6,7 @@ import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
 import { ConfirmPress } from "../frame/confirm-press.client";
 import { refusedText, sendForm } from "../frame/send-form";
+import { useAsking } from "../frame/unanswered.client";
 
 const RATINGS = ["outstanding", "very good", "good", "fair", "cannot say"] as const;
 const LEAST_WORDS = 20;
@@ -36,11 +37,13 @@ export function ReferenceForm({ token, begun, locale, applicant, begin, give, de
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
 
-  const start = async () => {
-    const refused = await begin();
-    setWrong(refused);
-    if (!refused) setOpen(true);
-  };
+  const [, asking] = useAsking();
+  const start = () =>
+    asking(async () => {
+      const refused = await begin();
+      setWrong(refused);
+      if (!refused) setOpen(true);
+    });
 
   const withLetter = async (chosen: File): Promise<string | null> => {
     const form = new FormData();
@@ -74,7 +77,7 @@ export function ReferenceForm({ token, begun, locale, applicant, begin, give, de
   if (!open)
     return (
       <div className="presses">
-        <Button type="primary" onClick={() => void start()}>
+        <Button type="primary" onClick={start}>
           {sentence(locale, "reference.begin")}
         </Button>
         {declining}

@@ -1,11 +1,12 @@
 "use client";
 
 import { Button, Select } from "antd";
-import { useId, useState, useTransition } from "react";
+import { useId, useState } from "react";
 import type { ListProblem } from "../../core/results/owner-list";
 import { formatDate } from "../../text/format";
 import { scoresInOrder } from "../../text/words/office";
 import type { LookedAt, OwnerListsPage } from "../../views/results/owner-lists";
+import { useAsking } from "../frame/unanswered.client";
 
 const PROBLEMS: Readonly<Record<ListProblem["code"], string>> = {
   "no-number": "there is no number",
@@ -117,7 +118,7 @@ export function ListTaking({
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [seen, setSeen] = useState<LookedAt | null>(null);
   const [said, setSaid] = useState<{ readonly words: string; readonly wrong: boolean } | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const parts = tests.find((t) => t.key === test)?.parts ?? [];
   const read = (key: string | null, list: Chosen | null) =>
     begin(async () => {

@@ -2,12 +2,13 @@
 
 import { Button } from "antd";
 import { useRouter } from "next/navigation";
-import { useEffect, useState, useTransition } from "react";
+import { useEffect, useState } from "react";
 import { matchResults } from "../../core/education/registry-answer";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { formatMoment } from "../../text/format";
 import { valueText } from "../../text/words/value-text";
 import type { ClaimedValue, FileData, RegistryQuery } from "../../views/assessment/file-data";
+import { useAsking } from "../frame/unanswered.client";
 
 const LOOK_MS = 1500;
 
@@ -74,7 +75,7 @@ function stateWords({ state, name, candidate }: RegistryQuery): string {
 export function RegistryCheck({ data, entry, act }: { data: FileData; entry: string; act: ActOnFile }) {
   const router = useRouter();
   const [wrong, setWrong] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const query = data.registry.find((q) => q.entry === entry);
   const waiting = query?.state === "asked" || query?.state === "down";
   useEffect(() => {

@@ -1,7 +1,8 @@
 "use client";
 
 import { Button } from "antd";
-import { useState, useTransition } from "react";
+import { useState } from "react";
+import { useAsking } from "../frame/unanswered.client";
 
 /** Whether a result under another name is the applicant's. @param refused somebody said already that it is not */
 export function SettleResult({
@@ -12,7 +13,7 @@ export function SettleResult({
   refused?: boolean;
 }) {
   const [wrong, setWrong] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const say = (theirs: boolean) =>
     begin(async () => {
       setWrong(await settle(theirs));

@@ -1,12 +1,13 @@
 "use client";
 
-import { useRef, useState, useTransition } from "react";
+import { useRef, useState } from "react";
 import type { Mode } from "../../core/file/mode";
 import type { Locale } from "../../core/text/local-text";
 import { formatMoney } from "../../text/format";
 import type { FormPreview } from "../../views/form/form-preview";
 import { PickField } from "../catalogue/fields.client";
 import { type TrialAnswer, TrialSections, useTrialForm } from "../form/trial-form.client";
+import { useAsking } from "../frame/unanswered.client";
 
 const FOUND = "found";
 const LANGUAGES = [
@@ -60,7 +61,7 @@ export function FormTrial({ rulebookId, first, answer }: { rulebookId: string; f
   const [data, setData] = useState(first);
   const [locale, setLocale] = useState<Locale>("en");
   const [options, setOptions] = useState<Options>({ group: null, campus: null, mode: null, track: null });
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const entered = useRef<readonly TrialAnswer[]>([]);
   const asked = useRef(0);
 

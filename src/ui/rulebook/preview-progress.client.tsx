@@ -2,7 +2,8 @@
 
 import { Button, Progress } from "antd";
 import { useRouter } from "next/navigation";
-import { useEffect, useState, useTransition } from "react";
+import { useEffect, useState } from "react";
+import { useAsking } from "../frame/unanswered.client";
 
 const LOOK_AGAIN_MS = 1000;
 
@@ -16,7 +17,7 @@ export function PreviewProgress({
 }) {
   const router = useRouter();
   const [wrong, setWrong] = useState<string | null>(null);
-  const [busy, start] = useTransition();
+  const [busy, start] = useAsking();
   const running = state !== null && !state.finished;
   useEffect(() => {
     if (!running) return;

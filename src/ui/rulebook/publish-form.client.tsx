@@ -1,7 +1,8 @@
 "use client";
 
 import { Button, Input } from "antd";
-import { useId, useState, useTransition } from "react";
+import { useId, useState } from "react";
+import { useAsking } from "../frame/unanswered.client";
 
 /** Publishes a draft, after saying exactly what happens. */
 export function PublishForm({
@@ -16,7 +17,7 @@ export function PublishForm({
   const id = useId();
   const [note, setNote] = useState("");
   const [wrong, setWrong] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   return (
     <div className="publish-form">
       <p>{consequence}</p>

@@ -2,9 +2,10 @@
 
 import { Button, Select } from "antd";
 import Link from "next/link";
-import { useState, useTransition } from "react";
+import { useState } from "react";
 import { ownPart, type SharedPart } from "../../core/rulebook/parts";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
+import { useAsking } from "../frame/unanswered.client";
 import type { Selected } from "./outline.client";
 
 const NEW = "";
@@ -26,7 +27,7 @@ export function Sharing({
   share: (area: keyof RulebookBody, key: string, into: string | null) => Promise<string | null>;
 }) {
   const [wrong, setWrong] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const { area, index } = selected;
   const element = body[area][index];
   if (!element) return null;

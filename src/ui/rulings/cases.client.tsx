@@ -1,7 +1,7 @@
 "use client";
 
 import { Button } from "antd";
-import { useState, useTransition } from "react";
+import { useState } from "react";
 import { type RequirementResult, shownBeside } from "../../core/file/result";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { countryName } from "../../text/format";
@@ -9,6 +9,7 @@ import type { FileData } from "../../views/assessment/file-data";
 import type { FileCase } from "../../views/rulings/rulings";
 import { WithReason } from "../assessment/with-reason.client";
 import { OfficeDay } from "../frame/office-day.client";
+import { useAsking } from "../frame/unanswered.client";
 
 interface Props {
   readonly one: FileCase;
@@ -51,7 +52,7 @@ function Earlier({ one, rule }: { one: FileCase; rule: (earlier: string) => void
 
 function Case({ one, act }: Props) {
   const [said, setSaid] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const { question, scope, section, entry } = one;
   const place = { question, scope, section, entry };
   const run = (act: () => Promise<string | null>) =>

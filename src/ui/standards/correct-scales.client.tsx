@@ -1,7 +1,8 @@
 "use client";
 
 import { Button } from "antd";
-import { useState, useTransition } from "react";
+import { useState } from "react";
+import { useAsking } from "../frame/unanswered.client";
 
 /** One press by which the register's scale is confirmed wherever degrees of the institution count on another. */
 export function CorrectScales({
@@ -14,7 +15,7 @@ export function CorrectScales({
   correct: () => Promise<string>;
 }) {
   const [said, setSaid] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   return (
     <div className="presses">
       {files === 0 ? null : (

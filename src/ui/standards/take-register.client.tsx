@@ -4,6 +4,7 @@ import { Button, Progress } from "antd";
 import { useState } from "react";
 import type { InstitutionInput } from "../../core/standards/institution";
 import { type RegisterLines, readRegister } from "../../core/standards/register-table";
+import { useAsking } from "../frame/unanswered.client";
 
 /** What became of lines, by how many; and those that were left out, with why. */
 export interface TakenLines {
@@ -52,7 +53,7 @@ const wrongLine = ({ line, column }: RegisterLines["wrong"][number]): string =>
 export function TakeRegister({ look, take }: Props) {
   const [read, setRead] = useState<(RegisterLines & { readonly known: number }) | null>(null);
   const [done, setDone] = useState(0);
-  const [busy, setBusy] = useState(false);
+  const [busy, asking] = useAsking();
   const [result, setResult] = useState<TakenLines | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
   const total = read?.institutions.length ?? 0;
@@ -70,7 +71,6 @@ export function TakeRegister({ look, take }: Props) {
   };
   const begin = async () => {
     if (!read) return;
-    setBusy(true);
     let all = NOTHING;
     for (let from = 0; from < total; from += AT_ONCE) {
       const part = await take(read.institutions.slice(from, from + AT_ONCE));
@@ -81,7 +81,6 @@ export function TakeRegister({ look, take }: Props) {
       all = plus(all, part);
       setDone(Math.min(total, from + AT_ONCE));
     }
-    setBusy(false);
     setResult(all);
     setRead(null);
   };
@@ -112,7 +111,7 @@ export function TakeRegister({ look, take }: Props) {
           </p>
           <List lines={read.wrong.slice(0, MOST_SAID).map(wrongLine)} total={read.wrong.length} />
           {busy ? <Progress percent={Math.round((done / Math.max(1, total)) * 100)} /> : null}
-          <Button type="primary" loading={busy} disabled={total === 0} onClick={() => void begin()}>
+          <Button type="primary" loading={busy} disabled={total === 0} onClick={() => asking(begin)}>
             Take {total} in
           </Button>
         </div>

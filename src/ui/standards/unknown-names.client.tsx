@@ -2,9 +2,10 @@
 
 import { Button } from "antd";
 import Link from "next/link";
-import { useState, useTransition } from "react";
+import { useState } from "react";
 import { countryName } from "../../text/format";
 import type { UnknownName } from "../../views/standards/institutions";
+import { useAsking } from "../frame/unanswered.client";
 import { type Chosen, InstitutionSelect } from "./institution-select.client";
 
 type LinkName = (institutionId: string, written: string, country: string) => Promise<string | null>;
@@ -12,7 +13,7 @@ type LinkName = (institutionId: string, written: string, country: string) => Pro
 function Row({ unknown, link }: { unknown: UnknownName; link: LinkName }) {
   const [chosen, setChosen] = useState<Chosen | null>(unknown.like);
   const [wrong, setWrong] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const query = new URLSearchParams({ name: unknown.name, country: unknown.country });
   return (
     <tr>

@@ -2,12 +2,13 @@
 
 import { Button, Input } from "antd";
 import Link from "next/link";
-import { useId, useState, useTransition } from "react";
+import { useId, useState } from "react";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import type { Piece } from "../../core/statements/pieces";
 import { formatMoment } from "../../text/format";
 import type { AlikeStatements, StatementComparison } from "../../views/statements/likeness";
 import { OfficeDay } from "../frame/office-day.client";
+import { useAsking } from "../frame/unanswered.client";
 
 type Verdict = "harmless" | "copied" | "undecided";
 const SAID = { harmless: "Nothing in it", copied: "Copied" } as const;
@@ -148,7 +149,7 @@ function Judge({ alike, act }: { alike: AlikeStatements; act: ActOnFile }) {
   const id = useId();
   const [note, setNote] = useState(alike.said?.note ?? "");
   const [wrong, setWrong] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const [busy, begin] = useAsking();
   const { statementId, otherId, said } = alike;
   const say = (verdict: Verdict) =>
     begin(async () => {

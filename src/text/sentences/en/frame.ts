@@ -43,6 +43,11 @@ export const frame = {
   "page.loading": "Loading …",
   "error.title": "Something went wrong on our side",
   "error.text": "What you typed is kept. Try again; if it happens again, tell us the number {id}.",
+  "ask.away":
+    "Our records cannot be reached at the moment. Nothing was done, and what you typed is still here: press again in a minute.",
+  "ask.failed":
+    "Something went wrong on our side. What you typed is still here; if pressing again does not help, tell us the number {id}.",
+  "ask.close": "Close",
   "error.awayTitle": "Our records cannot be reached at the moment",
   "error.awayText":
     "Nothing is wrong with what you did. Wait a minute and try again; then look whether what you did last is there, and do it again if it is not.",

@@ -45,6 +45,11 @@ export const frame: Readonly<Record<keyof typeof english, string>> = {
   "page.loading": "Chargement …",
   "error.title": "Quelque chose n’a pas marché chez nous",
   "error.text": "Ce que vous avez écrit est gardé. Réessayez ; si cela se répète, dites-nous le numéro {id}.",
+  "ask.away":
+    "Nos dossiers ne répondent pas en ce moment. Rien n’a été fait et ce que vous avez écrit est toujours là : réessayez dans une minute.",
+  "ask.failed":
+    "Une erreur est survenue de notre côté. Ce que vous avez écrit est toujours là ; si réessayer ne suffit pas, indiquez-nous le numéro {id}.",
+  "ask.close": "Fermer",
   "error.awayTitle": "Nos dossiers ne répondent pas en ce moment",
   "error.awayText":
     "Vous n’y êtes pour rien. Attendez une minute et réessayez ; vérifiez alors si votre dernier geste est là, et refaites-le s’il n’y est pas.",
