@@ -29,11 +29,11 @@ export async function benchAssess(): Promise<void> {
   const index = new AnswerIndex(facts);
   const files = 320;
   const judge = () => {
-    for (const context of contexts(facts, index, input.rulebooks, input.rounds, input.office))
+    for (const context of contexts(facts, index, input.rulebooks, input.rounds, input.office, input.at))
       kept += findingsOf(context, []).length;
   };
   const explain = () => {
-    for (const context of contexts(facts, index, input.rulebooks, input.rounds, input.office))
+    for (const context of contexts(facts, index, input.rulebooks, input.rounds, input.office, input.at))
       kept += explainFindings(context, findingsOf(context, [])).length;
   };
   const assessWhole = () => {

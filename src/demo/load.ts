@@ -141,8 +141,9 @@ async function confirmAll(play: Play, changed: Readonly<Record<string, string>>)
   const loaded = await loadFile(runtime.pool, play.applicationId);
   if (!loaded) return;
   const index = new AnswerIndex(loaded.facts);
-  const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office);
-  const { requirements } = assess({ ...loaded, office, at: runtime.now().getTime() });
+  const at = runtime.now().getTime();
+  const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office, at);
+  const { requirements } = assess({ ...loaded, office, at });
   const values = requirements
     .filter((r) => r.standing === "accepted")
     .flatMap((r) => unconfirmed({ contexts: all, index }, r))

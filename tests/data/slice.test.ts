@@ -176,7 +176,7 @@ describe("a file travels from its first page to an accepted offer", () => {
   it("waits for the referee once the office has confirmed what the rules use", async () => {
     const { loaded, office, result } = await look();
     const index = new AnswerIndex(loaded.facts);
-    const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office);
+    const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office, world.runtime.now().getTime());
     const values = result.requirements.flatMap((r) => unconfirmed({ contexts: all, index }, r));
     await must(world, confirmValues, officer, { applicationId, values: values.map((v) => ({ ...v })) });
     expect(await turn()).toEqual(["submitted", "third party", "give reference", "reference"]);

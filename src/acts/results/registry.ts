@@ -39,9 +39,9 @@ function questionOf(
 }
 
 /** The sittings of a file whose lines the registry gives, each with the section that takes them. */
-function registryLines(file: OpenFile, choices: readonly string[]) {
+function registryLines(file: OpenFile, choices: readonly string[], now: Date) {
   const { facts, rulebooks, rounds, office } = file;
-  return contexts(facts, new AnswerIndex(facts), rulebooks, rounds, office)
+  return contexts(facts, new AnswerIndex(facts), rulebooks, rounds, office, now.getTime())
     .filter(({ choice }) => choices.includes(choice.id))
     .flatMap(({ choice, rulebook, source }) =>
       rulebook.body.sections.flatMap((lines) => {
@@ -61,7 +61,7 @@ export async function askRegistries(ctx: ActContext, file: OpenFile, choices: re
     .from(registryQuery)
     .where(eq(registryQuery.applicationId, file.id));
   const known = new Set(asked.map((q) => q.entry));
-  for (const { scope, section, entry } of registryLines(file, choices)) {
+  for (const { scope, section, entry } of registryLines(file, choices, ctx.now)) {
     const question = questionOf(index, { scope, section, entry });
     if (!question || known.has(entry)) continue;
     known.add(entry);
@@ -148,7 +148,7 @@ async function addRegistryLines(
   note: string,
 ): Promise<void> {
   const submitted = file.facts.choices.filter((c) => c.submittedAt !== null).map((c) => c.id);
-  const given = registryLines(file, submitted).find((f) => f.entry === entry);
+  const given = registryLines(file, submitted, ctx.now).find((f) => f.entry === entry);
   if (!given?.lines.fromRegistry) return;
   const { lines, scope } = given;
   const by = given.lines.fromRegistry.by;

@@ -14,9 +14,9 @@ import { mailApplicant } from "../mail/queue-mail";
 const isEarly = ({ facts }: OpenFile, at: CaseAt): boolean => earlyWish(facts, at.question, at) !== undefined;
 
 /** The case at a place, as a live choice asks about it: a submitted one, or any where the applicant asks before submitting. */
-function caseAt(file: OpenFile, at: CaseAt, anyChoice = isEarly(file, at)): CaseResult | undefined {
+function caseAt(file: OpenFile, at: CaseAt, now: Date, anyChoice = isEarly(file, at)): CaseResult | undefined {
   const { facts, rulebooks, rounds, office } = file;
-  return contexts(facts, new AnswerIndex(facts), rulebooks, rounds, office)
+  return contexts(facts, new AnswerIndex(facts), rulebooks, rounds, office, now.getTime())
     .filter((c) => (anyChoice || c.choice.submittedAt !== null) && c.choice.withdrawnAt === null)
     .flatMap((context) => casesAsked(context, facts.rulings, office))
     .filter(({ measure }) => measure.question === at.question)
@@ -102,7 +102,7 @@ export const askEarlyRuling = defineFileAct({
   right: "applicant",
   about: ({ question, section, entry }) => ({ question, section, entry }),
   run: async (ctx, file, { applicationId: _, ...at }) => {
-    const found = caseAt(file, at, true);
+    const found = caseAt(file, at, ctx.now, true);
     if (!found) return refuse("not-found");
     if (found.answer !== null || isEarly(file, at)) return refuse("already-done");
     if (Object.values(found.about).every((part) => part === "")) return refuse("not-complete");
@@ -124,7 +124,7 @@ export const ruleOnCase = defineFileAct({
   }),
   run: async (ctx, file, { applicationId: _, earlier, verdict, reason: why, ...at }) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
-    const found = caseAt(file, at);
+    const found = caseAt(file, at, ctx.now);
     if (!found) return refuse("not-found");
     if (Object.values(found.about).every((part) => part === "")) return refuse("not-complete");
     const which = await rulingFor(ctx, ctx.actor.id, found, { question: at.question, earlier, verdict, reason: why });

@@ -21,6 +21,7 @@ describe("answers that do not apply any more sleep, and wake again", () => {
     round: sampleRound,
     source: sourceFor(body.sections, answers),
     group: null,
+    restsOnToday: () => false,
   });
   const minor = (value: boolean) => answer("person//minor", value);
   const name = answer("guardian//name", "Ana");

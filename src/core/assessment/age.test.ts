@@ -5,7 +5,12 @@ import { parseDay } from "../time/day";
 import { ageMeasure } from "./age";
 
 const day = (text: string) => parseDay(text) ?? Number.NaN;
-const DAYS = { start: day("2027-09-01"), closing: () => day("2027-01-15"), submission: null };
+const DAYS = {
+  today: () => day("2026-11-25"),
+  start: day("2027-09-01"),
+  closing: () => day("2027-01-15"),
+  submission: null,
+};
 const MEASURE = { key: "age", kind: "age" as const, title: { en: "age", fr: "âge" }, of: "person.birthDate" };
 
 function age(

@@ -102,6 +102,33 @@ describe("turn, next step and stage", () => {
   it("a result is valid until the next instant at which time alone changes it", () =>
     expect(of(person()).file.validUntil).toBe("2027-01-09T18:00:00.000Z"));
 
+  it("what rests on today is looked at again tomorrow, in the office's zone, until the choice is closed", () => {
+    const rule = {
+      op: "fact",
+      fact: "today",
+      is: "under",
+      value: { fact: "closing", plusMonths: -1, plusDays: 3 },
+    } as const;
+    const body = {
+      ...sampleRulebook.body,
+      entryRules: [{ key: "early", title: { en: "early", fr: "tôt" }, rule, curable: null }],
+    };
+    const at = (moment: string, submittedAt: Instant | null = SUBMITTED) =>
+      assess({
+        facts: sampleFile(person(), { submittedAt }),
+        rulebooks: { [sampleRulebook.id]: { ...sampleRulebook, body } },
+        rounds: { [sampleRound.id]: sampleRound },
+        office,
+        at: Date.parse(moment),
+      });
+    const found = (moment: string) => at(moment).choices[0]?.findings.map((f) => f.finding);
+    // The closing is on 9 January: three days after a month before it is 12 December.
+    expect([found("2026-12-11T23:59:00Z"), found("2026-12-12T00:00:00Z")]).toEqual([["met"], ["not met"]]);
+    expect(at("2026-12-01T09:00:00Z").file.validUntil).toBe("2026-12-02T00:00:00.000Z");
+    expect(at("2027-01-09T19:00:00Z").file.validUntil).toBe("2027-01-10T00:00:00.000Z");
+    expect(at("2027-03-01T09:00:00Z", null).file).toMatchObject({ stage: "closed", validUntil: null });
+  });
+
   it("an offer lapses at the end of the day by which it was to be answered, in the office's zone, and not once it is accepted", () => {
     const facts = sampleFile(person(), { submittedAt: SUBMITTED, evidence: accepted });
     const released = (answer: "accepted" | null): FileFacts => ({

@@ -41,9 +41,9 @@ export interface Prepared {
   readonly all: readonly ChoiceContext[];
 }
 
-export function prepare({ facts, rulebooks, rounds, office }: Omit<AssessInput, "at">): Prepared {
+export function prepare({ facts, rulebooks, rounds, office, at }: AssessInput): Prepared {
   const index = new AnswerIndex(facts);
-  return { index, all: contexts(facts, index, rulebooks, rounds, office) };
+  return { index, all: contexts(facts, index, rulebooks, rounds, office, at) };
 }
 
 /**
@@ -200,12 +200,15 @@ function fileResult(
   const next = nextStep(owed, stage === "preparing");
   const incomplete = all.filter(({ choice }) => choices.some((c) => c.id === choice.id && c.stage === "submitted"));
   const mend = incomplete.map(closes).filter((t) => t > at);
+  const tomorrow = startOfDay(office.zone, dayAt(office.zone, at) + 1);
   const changes = all
     .flatMap((context) => {
       const { choice, round } = context;
-      if (choice.submittedAt === null) return [Date.parse(round.opensAt), closes(context), accepts(context, office)];
-      if (incomplete.includes(context)) return [closes(context)];
-      return choice.decision ? [offerEnds(choice.decision, office) ?? at] : [];
+      const day = stage !== "closed" && context.restsOnToday() ? [tomorrow] : [];
+      if (choice.submittedAt === null)
+        return [...day, Date.parse(round.opensAt), closes(context), accepts(context, office)];
+      if (incomplete.includes(context)) return [...day, closes(context)];
+      return choice.decision ? [offerEnds(choice.decision, office) ?? at] : day;
     })
     .filter((t) => t > at);
   return {

@@ -9,8 +9,9 @@ import type { Rulebook } from "../rulebook/rulebook";
 import { judge } from "../rules/evaluate";
 import { type Fact, type FactList, type FactSource, UNKNOWN } from "../rules/fact";
 import type { Office } from "../standards/reference-set";
+import { type Day, formatDay } from "../time/day";
 import { dayAt, requireDay } from "../time/zone";
-import type { ChoiceDays } from "./days";
+import { type ChoiceDays, dayOf } from "./days";
 import { readSittings, type Sittings } from "./language";
 import { measureFact } from "./measures";
 
@@ -20,11 +21,17 @@ const MEASURE = "measure.";
 
 const given = (value: string | null): Fact => (value === null ? UNKNOWN : { kind: "value", value, confirmed: true });
 
+const onDay = (day: Day): Fact => given(formatDay(day));
+
 /** A fact that comes from the choice itself and not from the form. */
-function choiceFact(choice: ChoiceFact, name: string): Fact {
+function choiceFact(choice: ChoiceFact, days: ChoiceDays, name: string): Fact {
   switch (name) {
     case "start":
       return given(choice.start);
+    case "today":
+    case "closing":
+    case "submission":
+      return onDay(dayOf(days, name));
     case "choice.language":
       return given(choice.language);
     case "choice.campus":
@@ -49,7 +56,8 @@ function sourceOf(
   rulebook: Rulebook,
   round: Round,
   office: Office,
-): { source: FactSource; group: string | null } {
+  at: number,
+): Pick<ChoiceContext, "source" | "group" | "restsOnToday"> {
   const { sections, measures } = rulebook.body;
   const plan = planOf(rulebook.body);
   const typed = typedFacts(index, plan, choice.id, choice.submittedAt !== null);
@@ -67,7 +75,12 @@ function sourceOf(
     return read;
   };
   let group: string | null = null;
+  let askedToday = false;
   const days: ChoiceDays = {
+    today: () => {
+      askedToday = true;
+      return dayAt(office.zone, at);
+    },
     start: requireDay(choice.start),
     // The closing is the exclusive end of its last day.
     closing: () => dayAt(office.zone, closingOf(round, group, choice.extendedTo) - 1),
@@ -87,11 +100,11 @@ function sourceOf(
     list: (name) => typed.list(name) ?? NO_LIST,
     scalar: (name) => {
       if (name.startsWith(MEASURE)) return measure(name);
-      return name === "group" ? given(group) : (typed.scalar(name) ?? choiceFact(choice, name));
+      return name === "group" ? given(group) : (typed.scalar(name) ?? choiceFact(choice, days, name));
     },
   };
   group = facts.application.groupAtSubmission ?? applicantGroup(source, office);
-  return { source, group };
+  return { source, group, restsOnToday: () => askedToday };
 }
 
 /**
@@ -107,19 +120,23 @@ export function applicantGroup(source: FactSource, office: Office): string | nul
   return null;
 }
 
-/** The contexts of all live choices, in the order of their rank. */
+/**
+ * The contexts of all live choices, in the order of their rank.
+ * @param at epoch milliseconds: rules may speak of today
+ */
 export function contexts(
   facts: FileFacts,
   index: AnswerIndex,
   rulebooks: Readonly<Record<string, Rulebook>>,
   rounds: Readonly<Record<string, Round>>,
   office: Office,
+  at: number,
 ): readonly ChoiceContext[] {
   const ranked = facts.choices.length < 2 ? facts.choices : [...facts.choices].sort((a, b) => a.rank - b.rank);
   return ranked.map((choice) => {
     const rulebook = rulebooks[choice.rulebookId];
     const round = rounds[choice.roundId];
     if (!rulebook || !round) throw new Error(`assess needs rulebook ${choice.rulebookId} and round ${choice.roundId}`);
-    return { choice, rulebook, round, ...sourceOf(facts, index, choice, rulebook, round, office) };
+    return { choice, rulebook, round, ...sourceOf(facts, index, choice, rulebook, round, office, at) };
   });
 }

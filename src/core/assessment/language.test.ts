@@ -119,6 +119,7 @@ function sittings(rows: readonly Row[], { open = false, pending = null as string
 }
 
 const days = {
+  today: () => parseDay("2026-11-25") ?? 0,
   start: parseDay("2027-09-01") ?? 0,
   closing: () => parseDay("2027-01-31") ?? 0,
   submission: null,

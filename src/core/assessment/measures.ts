@@ -31,6 +31,6 @@ export function measureFact(
     case "ruling":
       return rulingMeasure(measure, facts, ruled);
     case "span":
-      return spanMeasure(measure, facts, days.start);
+      return spanMeasure(measure, facts, days);
   }
 }

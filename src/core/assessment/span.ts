@@ -2,8 +2,9 @@ import { whole } from "../numbers/ratio";
 import type { Measure } from "../rulebook/rulebook";
 import { judge } from "../rules/evaluate";
 import type { Entry, Fact, FactSource } from "../rules/fact";
-import { type Day, formatDay, parseDay, parseRough, type RoughDate } from "../time/day";
+import { formatDay, parseDay, parseRough, type RoughDate } from "../time/day";
 import { coveredMonths, type Stretch } from "../time/stretches";
+import { type ChoiceDays, dayOf } from "./days";
 
 type Span = Extract<Measure, { kind: "span" }>;
 
@@ -16,10 +17,12 @@ function dateIn(entry: Entry, field: string): (RoughDate & { readonly confirmed:
 }
 
 /**
- * The months that the entries of a list cover up to the start of studies, overlaps counted once. What is not certain makes a range: a
- * date known to its month or year, an entry that has not ended, one whose condition is open, a list that may still grow.
+ * The months that the entries of a list cover up to the day that the measure names, overlaps counted once. An entry that has not ended
+ * counts until today, and may go on until that day. What else is not certain makes a range, too: a date known to its month or year, an
+ * entry whose condition is open, a list that may still grow.
  */
-export function spanMeasure(measure: Span, facts: FactSource, start: Day): Fact {
+export function spanMeasure(measure: Span, facts: FactSource, days: ChoiceDays): Fact {
+  const until = dayOf(days, measure.until);
   const list = facts.list(measure.list);
   const sure: Stretch[] = [];
   const most: Stretch[] = [];
@@ -39,8 +42,8 @@ export function spanMeasure(measure: Span, facts: FactSource, start: Day): Fact 
     }
     entries += 1;
     confirmed &&= fits.confirmed && begin.confirmed && (end === null || end.confirmed);
-    most.push({ from: begin.from, to: Math.min(start, end ? end.to + 1 : start) });
-    if (end && fits.truth === "met") sure.push({ from: begin.to, to: Math.min(start, end.from + 1) });
+    most.push({ from: begin.from, to: Math.min(until, end ? end.to + 1 : until) });
+    if (fits.truth === "met") sure.push({ from: begin.to, to: Math.min(until, end ? end.from + 1 : days.today()) });
   }
   const low = coveredMonths(sure);
   const high = coveredMonths(most);
@@ -50,6 +53,6 @@ export function spanMeasure(measure: Span, facts: FactSource, start: Day): Fact 
     kind: "value",
     value: whole(low),
     confirmed,
-    detail: { kind: "span", months: low, entries, until: formatDay(start) },
+    detail: { kind: "span", months: low, entries, until: formatDay(until) },
   };
 }

@@ -40,8 +40,9 @@ describe("what is confirmed beside a transcript", () => {
     ],
   };
   const index = new AnswerIndex(facts);
-  const all = contexts(facts, index, rulebooks, rounds, office);
-  const { requirements } = assess({ facts, rulebooks, rounds, office, at: Date.parse("2026-11-25T09:00:00Z") });
+  const at = Date.parse("2026-11-25T09:00:00Z");
+  const all = contexts(facts, index, rulebooks, rounds, office, at);
+  const { requirements } = assess({ facts, rulebooks, rounds, office, at });
   const coursesBeside = (degree: string): readonly string[] => {
     const transcript = requirements.find((r) => r.key === "transcript" && r.entry === degree);
     if (!transcript) throw new Error("no transcript");

@@ -9,4 +9,6 @@ export interface ChoiceContext {
   readonly round: Round;
   readonly source: FactSource;
   readonly group: string | null;
+  /** Whether anything that was worked out so far holds for today alone. */
+  readonly restsOnToday: () => boolean;
 }

@@ -1,5 +1,6 @@
 import { CEFR } from "../rules/compare";
 import type { Comparison } from "../rules/condition";
+import { SPAN_DAYS } from "./day-names";
 import type { RulebookBody } from "./rulebook";
 import { type Field, type FieldKind, factName, linkedFields } from "./section";
 
@@ -121,7 +122,7 @@ export function knownFacts(body: RulebookBody, groups: readonly string[]): Known
       ...measures,
       ...scalars,
       given("group", "pick", groups),
-      given("start", "date"),
+      ...SPAN_DAYS.map((day) => given(day, "date")),
       { ...given("choice.language", "pick"), register: "language" },
       given("choice.campus", "text"),
       given("choice.mode", "pick", ["full time", "part time"]),
@@ -135,7 +136,9 @@ export function knownFacts(body: RulebookBody, groups: readonly string[]): Known
 
 /** The facts that a rule for applicant groups may read: what is stated outside lists, not what follows from the group or the choice. */
 export function factsForGroups(body: RulebookBody): readonly KnownFact[] {
-  return knownFacts(body, []).scalars.filter((f) => /^(?!measure\.|choice\.|group$)/u.test(f.name));
+  return knownFacts(body, []).scalars.filter((f) =>
+    /^(?!measure\.|choice\.|(group|closing|submission)$)/u.test(f.name),
+  );
 }
 
 const ORDERED: readonly Comparison[] = ["atLeast", "atMost", "over", "under", "equals", "differs", "known"];

@@ -2,13 +2,14 @@ import { factNames } from "../rules/names";
 import { canBeMet } from "../rules/possible";
 import type { LocalText } from "../text/local-text";
 import { conditionsOf } from "./conditions";
+import { SPAN_DAYS } from "./day-names";
 import { measureProblems } from "./measure-problems";
 import type { RulebookProblem } from "./problem";
 import type { RulebookBody } from "./rulebook";
 import { type FieldKind, factName, keeperLink, linkedFields } from "./section";
 
 const GIVEN = new Set([
-  "start",
+  ...SPAN_DAYS,
   "group",
   "choice.language",
   "choice.campus",

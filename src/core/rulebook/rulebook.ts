@@ -5,6 +5,7 @@ import { minimumSchema } from "../language/sittings";
 import { conditionSchema } from "../rules/condition";
 import { localTextSchema } from "../text/local-text";
 import { LEAP_BIRTHDAYS } from "../time/age";
+import { DAY_NAMES, SPAN_DAYS } from "./day-names";
 import { feeItemSchema } from "./fee-item";
 import { partKeySchema } from "./part-key";
 import { requirementSchema } from "./requirement";
@@ -12,7 +13,7 @@ import { sectionSchema } from "./section";
 
 const resultDays = {
   /** The day on which a result still has to be valid; the start of studies where nothing is said. */
-  validOn: z.enum(["start", "closing", "submission"]).optional(),
+  validOn: z.enum(DAY_NAMES).optional(),
   /** The day by which a pending result has to be there. */
   resultBy: z.enum(["start", "closing"]).optional(),
 };
@@ -77,7 +78,7 @@ export const measureSchema = z.discriminatedUnion("kind", [
     /** The fact that holds the date of birth. */
     of: z.string(),
     /** The day on which it is counted; the start of studies where nothing is said. */
-    on: z.enum(["start", "closing", "submission"]).optional(),
+    on: z.enum(DAY_NAMES).optional(),
     /** The birthday in common years of those born on 29 February; 1 March where nothing is said. */
     leap: z.enum(LEAP_BIRTHDAYS).optional(),
   }),
@@ -102,6 +103,8 @@ export const measureSchema = z.discriminatedUnion("kind", [
     /** The list whose entries run from `start` to `end`. */
     list: z.string(),
     where: conditionSchema.optional(),
+    /** The day up to which months count; the start of studies where none is named. */
+    until: z.enum(SPAN_DAYS).optional(),
   }),
 ]);
 export type Measure = z.infer<typeof measureSchema>;

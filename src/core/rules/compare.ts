@@ -55,11 +55,14 @@ function same(value: Scalar, limit: ReadyLimit): boolean {
   return order(value, limit) === 0;
 }
 
-/** The plain value of a limit that is another fact, moved by its months; null where that fact is no date to move. */
-export function limitValue(limit: { readonly plusMonths?: number | undefined }, of: Scalar): Scalar | null {
-  if (limit.plusMonths === undefined) return of;
+/** The plain value of a limit that is another fact, moved by its months and then its days; null where that fact is no date to move. */
+export function limitValue(
+  { plusMonths, plusDays }: { readonly plusMonths?: number | undefined; readonly plusDays?: number | undefined },
+  of: Scalar,
+): Scalar | null {
+  if (plusMonths === undefined && plusDays === undefined) return of;
   const day = typeof of === "string" ? parseDay(of) : null;
-  return day === null ? null : formatDay(addMonths(day, limit.plusMonths));
+  return day === null ? null : formatDay(addMonths(day, plusMonths ?? 0) + (plusDays ?? 0));
 }
 
 /** A value as it stands in a trace. */

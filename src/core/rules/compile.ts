@@ -194,6 +194,7 @@ function factRule(name: string, is: Comparison, limit: Limit | undefined): Rule 
         is,
         limit: bound?.shown ?? null,
         seen: fact.kind === "value" ? show(fact.value) : fact.kind === "range" ? toShort(fact.low) : null,
+        ...(fact.kind === "range" ? { most: fact.high === null ? null : toShort(fact.high) } : {}),
         open: fact.kind !== "value",
         detail: fact.kind === "range" ? undefined : fact.detail,
       };

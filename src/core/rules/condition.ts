@@ -18,13 +18,13 @@ export const COMPARISONS = [
 ] as const;
 export type Comparison = (typeof COMPARISONS)[number];
 
-/** A limit is a plain value, a list of values, or another fact (moved by months where dates are compared). */
+/** A limit is a plain value, a list of values, or another fact (moved by months and days where dates are compared). */
 const limitSchema = z.union([
   z.string(),
   z.number(),
   z.boolean(),
   z.array(z.string()),
-  z.object({ fact: z.string(), plusMonths: z.int().optional() }),
+  z.object({ fact: z.string(), plusMonths: z.int().optional(), plusDays: z.int().optional() }),
 ]);
 export type Limit = z.infer<typeof limitSchema>;
 

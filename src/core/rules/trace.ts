@@ -36,6 +36,8 @@ export interface Leaf {
   readonly is: Comparison;
   readonly limit: string | null;
   readonly seen: string | null;
+  /** Of a number that is known only as a range: up to what, null for no bound. `seen` is its lower end. */
+  readonly most?: string | null;
   /** The list may still grow, or the value is known only from below. */
   readonly open: boolean;
   /** How many entries of a list took part. */

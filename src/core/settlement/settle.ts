@@ -107,7 +107,7 @@ export function settle(loaded: LoadedFile, office: Office, at: number, newId: ()
   let completed: Effects["completed"] = [];
   let turn: Effects["turn"] = null;
   for (let pass = 0; pass < MOST_PASSES; pass += 1) {
-    const prepared = prepare({ ...file, office });
+    const prepared = prepare({ ...file, office, at });
     const turned = wronglyAwake(file, prepared);
     if (turned.length > 0) {
       file = turnOver(file, turned);

@@ -93,6 +93,14 @@ const LEFT_EARLY: Extract<Moment, { do: "fill any" }>["entries"] = {
 };
 
 type Told = Extract<Moment, { do: "fill any" }>["told"];
+type Entries = NonNullable<Extract<Moment, { do: "fill any" }>["entries"]>;
+
+/** Practice that has not ended. */
+const STILL_EMPLOYED: Entries = {
+  experience: [
+    { employer: "Merrow Harbour Trust", role: "Boat keeper", what: "job", start: "2025-02-01", current: true },
+  ],
+};
 
 const DOCTORAL: Told = { "education.level": "7", "education.title": "MSc Coastal Dynamics" };
 
@@ -104,8 +112,8 @@ const LENT_PLAN = (() => {
 })();
 
 /** Filled in one evening, papers over the next days, the fee, and sent. */
-const sent = (day: number, told: Told = {}): readonly Moment[] => [
-  { do: "fill any", day: day - 4, at: "18:40", told },
+const sent = (day: number, told: Told = {}, entries: Entries = {}): readonly Moment[] => [
+  { do: "fill any", day: day - 4, at: "18:40", told, entries },
   { do: "supply any", day: day - 2, at: "20:10" },
   { do: "pay", day: day - 1, at: "12:30" },
   { do: "submit", day, at: "10:20" },
@@ -303,10 +311,11 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
   },
   {
     key: "boats-checked",
-    tells: "Boat conservation, taken for a partner: papers accepted, values to confirm.",
+    tells:
+      "Boat conservation, taken for a partner: papers accepted, values to confirm; the practice goes on, so its months run from today's to those at the start.",
     profile: who("Róisín", "Mac Giolla Bhríde", { ...home, birthDate: "1994-11-03" }),
     round: "GBC 1",
-    moments: [...sent(-40), { do: "accept any", day: -33, at: "11:05" }],
+    moments: [...sent(-40, {}, STILL_EMPLOYED), { do: "accept any", day: -33, at: "11:05" }],
     expects: { stage: "complete", turn: "office", next: "confirm" },
   },
   {

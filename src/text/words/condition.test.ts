@@ -17,12 +17,21 @@ describe("a condition read as a sentence", () => {
     [{ op: "fact", fact: "person.birthDate", is: "known" }, "Date of birth is known"],
     [
       { op: "fact", fact: "person.birthDate", is: "over", value: { fact: "start", plusMonths: -216 } },
-      "Date of birth is over 18 years before start of studies",
+      "Date of birth is after 18 years before start of studies",
     ],
     [
       { op: "fact", fact: "x", is: "atLeast", value: { fact: "start", plusMonths: 1 } },
-      "x is at least 1 month after start of studies",
+      "x is on or after 1 month after start of studies",
     ],
+    [
+      { op: "fact", fact: "x", is: "under", value: { fact: "closing", plusMonths: -3, plusDays: -1 } },
+      "x is before 3 months and 1 day before closing",
+    ],
+    [
+      { op: "fact", fact: "x", is: "over", value: { fact: "today", plusMonths: 1, plusDays: -2 } },
+      "x is after 2 days before the day 1 month after today",
+    ],
+    [{ op: "fact", fact: "x", is: "atMost", value: { fact: "today" } }, "x is on or before today"],
     [
       { op: "some", list: "degrees", where: { op: "fact", fact: "it.level", is: "atLeast", value: 6 } },
       "at least one of degrees where Level is at least 6",
@@ -74,7 +83,7 @@ describe("a condition read as a sentence", () => {
       { op: "fact", fact: "c", is: "oneOf", value: ["AT", "BE", "BG", "CH", "CY", "CZ", "DE"] },
       "c is one of Austria, Belgium, Bulgaria, Switzerland, Cyprus and 2 more",
     ],
-    [{ op: "fact", fact: "d", is: "over", value: "2027-02-03" }, "d is over 3 Feb 2027"],
+    [{ op: "fact", fact: "d", is: "over", value: "2027-02-03" }, "d is after 3 Feb 2027"],
   ])("%j: %s", (condition, sentence) => expect(conditionSentence(condition, titles)).toBe(sentence));
 });
 

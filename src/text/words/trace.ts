@@ -15,10 +15,13 @@ export function localTitles(titles: Readonly<Record<string, LocalText>>, locale:
 
 interface Words {
   readonly compared: Readonly<Record<Leaf["is"], string>>;
+  /** The same of days, which come before or after each other. */
+  readonly comparedDays: Readonly<Partial<Record<Leaf["is"], string>>>;
   readonly facts: FactTitles;
   readonly unknown: string;
   readonly yesNo: Readonly<Record<"true" | "false", string>>;
   readonly atLeast: string;
+  readonly between: (least: string, most: string) => string;
   readonly notWhole: string;
   readonly fit: (seen: string, of: number, what: string) => string;
   readonly over: (entries: number) => string;
@@ -39,6 +42,12 @@ const WORDS: Readonly<Record<Locale, Words>> = {
       under: "must be under",
       known: "must be known",
     },
+    comparedDays: {
+      atLeast: "must be on or after",
+      atMost: "must be on or before",
+      over: "must be after",
+      under: "must be before",
+    },
     facts: {
       "courses.ects": "ECTS",
       degrees: "degrees",
@@ -50,6 +59,9 @@ const WORDS: Readonly<Record<Locale, Words>> = {
       sittings: "sittings",
       experience: "entries of practice",
       start: "start of studies",
+      closing: "closing",
+      submission: "submission",
+      today: "today",
       group: "applicant group",
       "choice.language": "language of teaching",
       "choice.campus": "campus chosen",
@@ -61,6 +73,7 @@ const WORDS: Readonly<Record<Locale, Words>> = {
     unknown: "not known",
     yesNo: { true: "yes", false: "no" },
     atLeast: "at least ",
+    between: (least, most) => `${least} to ${most}`,
     notWhole: "; the list is not whole yet",
     fit: (seen, of, what) => `${seen} of ${of} ${what} fit`,
     over: (entries) => ` over ${entries} ${entries === 1 ? "entry" : "entries"}`,
@@ -83,6 +96,12 @@ const WORDS: Readonly<Record<Locale, Words>> = {
       under: "doit rester sous",
       known: "doit être connu",
     },
+    comparedDays: {
+      atLeast: "doit être au plus tôt le",
+      atMost: "doit être au plus tard le",
+      over: "doit être après le",
+      under: "doit être avant le",
+    },
     facts: {
       "courses.ects": "ECTS",
       degrees: "diplômes",
@@ -94,6 +113,9 @@ const WORDS: Readonly<Record<Locale, Words>> = {
       sittings: "sessions",
       experience: "entrées de pratique",
       start: "début des études",
+      closing: "clôture",
+      submission: "dépôt",
+      today: "aujourd’hui",
       group: "groupe de candidats",
       "choice.language": "langue d’enseignement",
       "choice.campus": "campus choisi",
@@ -105,6 +127,7 @@ const WORDS: Readonly<Record<Locale, Words>> = {
     unknown: "pas connu",
     yesNo: { true: "oui", false: "non" },
     atLeast: "au moins ",
+    between: (least, most) => `${least} à ${most}`,
     notWhole: " ; la liste n’est pas encore complète",
     fit: (seen, of, what) => `${seen} sur ${of} ${what} conviennent`,
     over: (entries) => ` sur ${entries} ${entries === 1 ? "entrée" : "entrées"}`,
@@ -128,6 +151,7 @@ export function valueWord(value: string, fact: string, titles: FactTitles, list 
 }
 
 const COUNTRIES_SHOWN = 3;
+const WHOLE_DAY = /^\d{4}-\d{2}-\d{2}$/u;
 
 /** @param fact by its full name, with the list that it stands in */
 function shown(value: string | null, locale: Locale, fact: string, titles: FactTitles): string {
@@ -135,7 +159,7 @@ function shown(value: string | null, locale: Locale, fact: string, titles: FactT
   const picked = titles[`${fact}=${value}`];
   if (picked !== undefined) return picked;
   if (value === "true" || value === "false") return WORDS[locale].yesNo[value];
-  if (/^\d{4}-\d{2}-\d{2}$/u.test(value)) return formatDate(locale, value);
+  if (WHOLE_DAY.test(value)) return formatDate(locale, value);
   if (/^[a-z]{2}$/u.test(value) && fact.endsWith("language")) return languageName(locale, value);
   if (/^([A-Z]{2}, )+[A-Z]{2}$/u.test(value))
     return `${value
@@ -166,15 +190,18 @@ export function leafSentence(trace: LeafTrace, titles: FactTitles, list = "it", 
   const { leaf } = trace;
   const words = WORDS[locale];
   const fact = leaf.fact.replace(/^it\./u, `${list}.`);
-  const seen = shown(leaf.seen, locale, fact, titles);
+  const least = shown(leaf.seen, locale, fact, titles);
+  const seen = leaf.most ? words.between(least, leaf.most) : least;
   const name = factWord(leaf.fact, titles, list, locale);
-  const must =
-    `${words.compared[leaf.is]} ${leaf.is === "known" ? "" : limitWord(leaf.limit, locale, fact, titles)}`.trim();
-  const from = leaf.open && leaf.seen !== null && (trace.op === "sum" || trace.op === "count") ? words.atLeast : "";
+  const ofDays = leaf.limit !== null && WHOLE_DAY.test(leaf.limit);
+  const compared = (ofDays ? words.comparedDays[leaf.is] : undefined) ?? words.compared[leaf.is];
+  const must = `${compared} ${leaf.is === "known" ? "" : limitWord(leaf.limit, locale, fact, titles)}`.trim();
+  const growing = trace.op === "sum" || trace.op === "count" || leaf.most === null;
+  const from = leaf.open && leaf.seen !== null && growing ? words.atLeast : "";
   if (trace.op === "some") return `${words.fit(seen, leaf.entries ?? 0, name)}${leaf.open ? words.notWhole : ""}`;
   if (trace.op === "sum") return `${from}${seen} ${name}${words.over(leaf.entries ?? 0)}; ${must}`;
   if (trace.op === "count") return `${from}${seen} ${name}; ${must}`;
-  return `${name}: ${seen}; ${must}`;
+  return `${name}: ${from}${seen}; ${must}`;
 }
 
 /** What the entry that a trace looked at is called; null where it looked at none, or nobody knows what it is called. */

@@ -4,7 +4,7 @@ import { Button, InputNumber, Select } from "antd";
 import { factsIn, firstLimit, newCondition } from "../../core/rulebook/building";
 import { comparisonsFor, type KnownFact } from "../../core/rulebook/facts";
 import type { Comparison, Condition, ConditionOf, ConditionOp, Limit } from "../../core/rules/condition";
-import { COMPARISON_WORDS } from "../../text/words/condition";
+import { comparisonWord } from "../../text/words/condition";
 import { type BuilderContext, LimitInput, titleOf } from "./limit-input.client";
 
 /** A condition put together as a sentence: words to choose from, only facts that exist, only comparisons that can be judged. */
@@ -62,7 +62,7 @@ function FactRow({ context, value, list, onChange }: Props & { value: ConditionO
         aria-label="Comparison"
         disabled={context.disabled || !fact}
         value={value.is}
-        options={comparisons.map((c) => ({ value: c, label: COMPARISON_WORDS[c] }))}
+        options={comparisons.map((c) => ({ value: c, label: comparisonWord(c, fact?.type === "date") }))}
         onChange={(is: Comparison) => {
           const many = (c: Comparison) => c === "oneOf" || c === "includesOneOf";
           onChange(
@@ -150,7 +150,7 @@ function Counted({ context, value, onChange }: Props & { value: ConditionOf<"cou
         value={value.is}
         options={(["atLeast", "atMost", "over", "under", "equals"] as const).map((c) => ({
           value: c,
-          label: COMPARISON_WORDS[c],
+          label: comparisonWord(c, false),
         }))}
         onChange={(is: Comparison) => onChange({ ...value, is })}
       />

@@ -38,6 +38,13 @@ function registerOptions(fact: KnownFact, office: BuilderContext["office"]): { v
   }
 }
 
+/** A day that is another fact, moved; nothing stands there of what moves it by nothing. */
+const movedLimit = (fact: string, months: number | null | undefined, days: number | null | undefined): Limit => ({
+  fact,
+  ...(months ? { plusMonths: months } : {}),
+  ...(days ? { plusDays: days } : {}),
+});
+
 function DateLimit({
   value,
   facts,
@@ -68,9 +75,17 @@ function DateLimit({
             aria-label="Months after it, or before it if negative"
             disabled={disabled}
             value={other.plusMonths ?? 0}
-            onChange={(months) => onChange(months ? { fact: other.fact, plusMonths: months } : { fact: other.fact })}
+            onChange={(months) => onChange(movedLimit(other.fact, months, other.plusDays))}
           />
-          <span>months after</span>
+          <span>months and</span>
+          <InputNumber
+            size="small"
+            aria-label="Days after it, or before it if negative"
+            disabled={disabled}
+            value={other.plusDays ?? 0}
+            onChange={(days) => onChange(movedLimit(other.fact, other.plusMonths, days))}
+          />
+          <span>days after (negative: before)</span>
         </>
       ) : (
         <DayInput

@@ -1,6 +1,7 @@
 "use client";
 
 import { Input, Select } from "antd";
+import type { SpanDay } from "../../core/rulebook/day-names";
 import type { Measure } from "../../core/rulebook/rulebook";
 import { CEFR } from "../../core/rules/compare";
 import { LEAP_BIRTHDAYS } from "../../core/time/age";
@@ -30,6 +31,7 @@ const DAYS = [
   { value: "closing", label: "the closing of the round" },
   { value: "submission", label: "the day of submission" },
 ] as const;
+const SPAN_DAY_OPTIONS = [...DAYS, { value: "today", label: "today, whenever it is looked at" }] as const;
 
 /** On which day a result has to be valid, and until when one that is pending is waited for. */
 function ResultDays({
@@ -176,6 +178,16 @@ export function MeasurePart({ context, value, onChange }: FormProps<Measure>) {
             options={spans.map((l) => ({ value: l.name, label: l.title }))}
             onChange={(list) => onChange({ ...shared, kind: "span", list })}
           />
+          <Pick<SpanDay>
+            label="Months count until"
+            disabled={disabled}
+            value={value.until ?? "start"}
+            options={SPAN_DAY_OPTIONS}
+            onChange={(until) => onChange(put(value, "until", until === "start" ? undefined : until))}
+          />
+          <p className="quiet plan-wide">
+            An entry without an end counts until today; until that day it may go on, so both numbers are shown.
+          </p>
           <fieldset className="plan-wide">
             <legend>Which entries count</legend>
             <OptionalCondition

@@ -97,7 +97,7 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
   if (!loaded) return null;
   const assessment = assessAndExplain({ ...loaded, office, at: ctx.now.getTime() });
   const index = new AnswerIndex(loaded.facts);
-  const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office);
+  const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office, ctx.now.getTime());
   const live = all.filter((c) => c.choice.withdrawnAt === null);
   const { rows } = await ctx.pool.query<Extras>(EXTRAS, [id, SHOWN_EVENTS]);
   const extras = rows[0];

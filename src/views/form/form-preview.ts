@@ -75,7 +75,7 @@ export const formPreview = defineView({
       mode: asked.mode ?? offered.modes[0] ?? null,
       track: asked.track ?? offered.tracks[0]?.key ?? null,
     };
-    const trial = trialOf({ id: row.id, version: row.version, body: row.body }, choice, answers, office);
+    const trial = trialOf({ id: row.id, version: row.version, body: row.body }, choice, answers, office, now.getTime());
     const { requirements, fees, file } = assess({ ...trial, office, at: now.getTime() });
     const gaps = requirements.flatMap(gapsOf);
     return {

@@ -54,7 +54,7 @@ function checkBody({ id, body }: Row): RulebookBody {
 export const selfCheck = defineView({
   name: "self-check",
   input,
-  read: async ({ pool }, { code, track, answers }): Promise<SelfCheckData | null> => {
+  read: async ({ pool, now }, { code, track, answers }): Promise<SelfCheckData | null> => {
     const office = await officeNow(pool);
     const { rows } = await pool.query<Row>(
       `select b.id, b.version, b.body, i.starts_on::text, p.award, p.title, p.tracks, p.language from rulebook b
@@ -71,6 +71,7 @@ export const selfCheck = defineView({
       { start: row.starts_on, language: row.language, group: null, ...chosen },
       answers,
       office,
+      now.getTime(),
     );
     const findings = all.flatMap((context) => explainFindings(context, findingsOf(context, [])));
     return {

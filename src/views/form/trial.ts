@@ -78,8 +78,17 @@ function answerFacts({ body }: Rulebook, answers: TrialAnswers): readonly Answer
   }));
 }
 
-/** A file with one choice on a rulebook, holding what was entered. */
-export function trialOf(rulebook: Rulebook, choice: TrialChoice, answers: TrialAnswers, office: Office): Trial {
+/**
+ * A file with one choice on a rulebook, holding what was entered.
+ * @param at epoch milliseconds: rules may speak of today
+ */
+export function trialOf(
+  rulebook: Rulebook,
+  choice: TrialChoice,
+  answers: TrialAnswers,
+  office: Office,
+  at: number,
+): Trial {
   const { group, start, ...options } = choice;
   const facts: FileFacts = {
     application: { id: CHOICE, number: "", createdAt: NOWHERE, withdrawnAt: null, groupAtSubmission: group },
@@ -120,5 +129,5 @@ export function trialOf(rulebook: Rulebook, choice: TrialChoice, answers: TrialA
   const index = new AnswerIndex(facts);
   const rulebooks = { [rulebook.id]: rulebook };
   const rounds = { [CHOICE]: openRound(office) };
-  return { facts, rulebooks, rounds, index, contexts: contexts(facts, index, rulebooks, rounds, office) };
+  return { facts, rulebooks, rounds, index, contexts: contexts(facts, index, rulebooks, rounds, office, at) };
 }
