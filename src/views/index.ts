@@ -11,6 +11,7 @@ import { peek } from "./assessment/peek";
 import { troubledFiles } from "./assessment/troubled-files";
 import { turnContacts, turns } from "./assessment/turns";
 import { whatIf } from "./assessment/what-if";
+import { askedFor } from "./catalogue/asked-for";
 import { finder } from "./catalogue/finder";
 import { plans } from "./catalogue/plans";
 import { sites } from "./catalogue/sites";
@@ -51,6 +52,7 @@ import { statementComparison, writerLikeness } from "./statements/likeness";
 /** Every view there is: a test walks them with every role. */
 export const VIEWS = {
   applyOffer,
+  askedFor,
   awaited,
   copies,
   copiesOfFile,

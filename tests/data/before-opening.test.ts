@@ -6,6 +6,7 @@ import { addRound, changeRound } from "../../src/acts/catalogue/rounds";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { renderMail } from "../../src/text/words/render-mail";
+import { askedFor } from "../../src/views/catalogue/asked-for";
 import { finder } from "../../src/views/catalogue/finder";
 import { plans } from "../../src/views/catalogue/plans";
 import { readView } from "../../src/views/view/view";
@@ -49,6 +50,28 @@ describe("before a round opens", () => {
     const due = async (code: string) =>
       (await readView(world.runtime, finder, VISITOR, { code }))?.hits[0]?.resultsDue.map((title) => title.en);
     expect([await due("BHT"), await due("MES")]).toEqual([["numeracy test"], []]);
+  });
+
+  it("a programme says what it asks for and what it costs, of whom, before anybody chooses it", async () => {
+    const asked = async (code: string) => {
+      const hit = (await readView(world.runtime, finder, VISITOR, { code }))?.hits[0];
+      const fees = hit?.round.groups.flatMap((g) => g.fees.map((f) => `${g.key}: ${f.minor} ${f.due}`));
+      return {
+        ...(await readView(world.runtime, askedFor, VISITOR, { code, start: hit?.startsOn ?? "" })),
+        short: fees,
+      };
+    };
+    const gbc = await asked("GBC");
+    expect(gbc.short).toEqual(["home: 2500 always", "home: 30000 with a place"]);
+    expect(gbc.fees).toMatchObject([
+      { onlyIf: null, amounts: [{ group: null, minor: 2500, currency: "EUR" }] },
+      { onlyIf: { en: "answer to the offer is accepted", fr: "réponse à l’offre est acceptée" } },
+    ]);
+    const mes = await asked("MES");
+    expect(mes.fees?.[0]?.amounts).toMatchObject([{ group: { en: "overseas group" }, minor: 6000 }]);
+    const only = Object.fromEntries((mes.needs ?? []).map((n) => [n.title.en, n.onlyIf]));
+    expect(only["Degree certificate"]).toBeNull();
+    expect(only["Proof of English"]?.fr).toBe("langue d’enseignement est anglais");
   });
 
   it("the lead officers of the programme are reminded once, a week before, with how much is missing", async () => {

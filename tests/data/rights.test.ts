@@ -312,6 +312,12 @@ describe("rights", () => {
     };
     seen = {
       applyOffer: { roundId },
+      askedFor: {
+        code: "MES",
+        start: await one(
+          "select starts_on::text as id from intake i join programme p on p.id = i.programme_id where p.code = 'MES'",
+        ),
+      },
       rulebookPage: { rulebookId: draftId },
       rulebooks: {},
       institutionPage: { institutionId },

@@ -198,6 +198,7 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
 /** Who sees what of the owner's file, or of a page that is not public. */
 export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   applyOffer: PEOPLE,
+  askedFor: ROLES,
   copies: OFFICE,
   copiesOfFile: PEOPLE,
   readyCopies: [],

@@ -1,34 +1,112 @@
 import { SPAN_DAYS } from "../../core/rulebook/day-names";
 import type { Comparison, Condition, Limit } from "../../core/rules/condition";
-import { countryName, formatDate } from "../format";
+import type { Locale } from "../../core/text/local-text";
+import { countryName, formatDate, languageName } from "../format";
 import { type FactTitles, factWord, valueWord } from "./trace";
 
-/** Conditions read as sentences, for the office. */
-const COMPARISON_WORDS: Readonly<Record<Comparison, string>> = {
-  equals: "is",
-  differs: "is not",
-  oneOf: "is one of",
-  includesOneOf: "includes one of",
-  atLeast: "is at least",
-  atMost: "is at most",
-  over: "is over",
-  under: "is under",
-  known: "is known",
+type Unit = "year" | "month" | "day";
+
+/** Conditions read as sentences. */
+interface Words {
+  readonly compared: Readonly<Record<Comparison, string>>;
+  /** Days come before or after each other; they are no amounts. */
+  readonly comparedDays: Readonly<Partial<Record<Comparison, string>>>;
+  readonly counted: (n: number, unit: Unit) => string;
+  readonly side: Readonly<Record<"after" | "before", string>>;
+  readonly and: string;
+  readonly or: string;
+  readonly theDay: string;
+  readonly yesNo: Readonly<Record<"true" | "false", string>>;
+  readonly more: (n: number) => string;
+  readonly always: string;
+  readonly never: string;
+  readonly not: (what: string) => string;
+  readonly someOf: (count: number, what: string) => string;
+  readonly oneOf: (list: string, where: string) => string;
+  readonly where: (what: string) => string;
+  readonly number: (list: string) => string;
+  readonly sum: (field: string, list: string) => string;
+}
+
+const UNITS: Readonly<Record<Unit, readonly [string, string]>> = {
+  year: ["an", "ans"],
+  month: ["mois", "mois"],
+  day: ["jour", "jours"],
 };
 
-/** Days come before or after each other; they are no amounts. */
-const DAY_COMPARISON_WORDS: Readonly<Record<Comparison, string>> = {
-  ...COMPARISON_WORDS,
-  atLeast: "is on or after",
-  atMost: "is on or before",
-  over: "is after",
-  under: "is before",
+const WORDS: Readonly<Record<Locale, Words>> = {
+  en: {
+    compared: {
+      equals: "is",
+      differs: "is not",
+      oneOf: "is one of",
+      includesOneOf: "includes one of",
+      atLeast: "is at least",
+      atMost: "is at most",
+      over: "is over",
+      under: "is under",
+      known: "is known",
+    },
+    comparedDays: { atLeast: "is on or after", atMost: "is on or before", over: "is after", under: "is before" },
+    counted: (n, unit) => `${n} ${unit}${n === 1 ? "" : "s"}`,
+    side: { after: "after", before: "before" },
+    and: "and",
+    or: "or",
+    theDay: "the day",
+    yesNo: { true: "yes", false: "no" },
+    more: (n) => `and ${n} more`,
+    always: "always",
+    never: "never",
+    not: (what) => `not (${what})`,
+    someOf: (count, what) => `at least ${count} of: ${what}`,
+    oneOf: (list, where) => `at least one of ${list} where ${where}`,
+    where: (what) => ` where ${what}`,
+    number: (list) => `the number of ${list}`,
+    sum: (field, list) => `the sum of ${field} over ${list}`,
+  },
+  fr: {
+    compared: {
+      equals: "est",
+      differs: "n’est pas",
+      oneOf: "est l’un de",
+      includesOneOf: "comprend l’un de",
+      atLeast: "est au moins",
+      atMost: "est au plus",
+      over: "dépasse",
+      under: "reste sous",
+      known: "est connu",
+    },
+    comparedDays: {
+      atLeast: "est au plus tôt",
+      atMost: "est au plus tard",
+      over: "est après",
+      under: "est avant",
+    },
+    counted: (n, unit) => `${n} ${UNITS[unit][n === 1 ? 0 : 1]}`,
+    side: { after: "après", before: "avant" },
+    and: "et",
+    or: "ou",
+    theDay: "le jour",
+    yesNo: { true: "oui", false: "non" },
+    more: (n) => `et ${n} de plus`,
+    always: "toujours",
+    never: "jamais",
+    not: (what) => `pas (${what})`,
+    someOf: (count, what) => `au moins ${count} de : ${what}`,
+    oneOf: (list, where) => `au moins une entrée de « ${list} » où ${where}`,
+    where: (what) => ` où ${what}`,
+    number: (list) => `le nombre de ${list}`,
+    sum: (field, list) => `la somme de ${field} sur ${list}`,
+  },
 };
 
 /** A comparison in words, of days or of anything else. */
-export const comparisonWord = (is: Comparison, ofDays: boolean): string =>
-  (ofDays ? DAY_COMPARISON_WORDS : COMPARISON_WORDS)[is];
+export function comparisonWord(is: Comparison, ofDays: boolean, locale: Locale = "en"): string {
+  const { compared, comparedDays } = WORDS[locale];
+  return (ofDays ? comparedDays[is] : undefined) ?? compared[is];
+}
 
+const LANGUAGE = /^[a-z]{2}$/u;
 const WHOLE_DAY = /^\d{4}-\d{2}-\d{2}$/u;
 const DAY_FACTS: readonly string[] = SPAN_DAYS;
 
@@ -41,77 +119,104 @@ function isDay(limit: Limit | undefined): boolean {
 
 const MANY = 6;
 
-const counted = (n: number, one: string): string => `${n} ${n === 1 ? one : `${one}s`}`;
-const side = (by: number): string => (by > 0 ? "after" : "before");
-const monthWords = (months: number): string =>
-  months % 12 === 0 ? counted(months / 12, "year") : counted(months, "month");
-
 /** "3 months and 1 day before closing". */
-function movedDay(name: string, months: number, days: number): string {
-  const [inMonths, inDays] = [monthWords(Math.abs(months)), counted(Math.abs(days), "day")];
+function movedDay(name: string, months: number, days: number, words: Words): string {
+  const side = (by: number) => words.side[by > 0 ? "after" : "before"];
+  const ofMonths = Math.abs(months);
+  const inMonths = ofMonths % 12 === 0 ? words.counted(ofMonths / 12, "year") : words.counted(ofMonths, "month");
+  const inDays = words.counted(Math.abs(days), "day");
   if (months === 0) return days === 0 ? name : `${inDays} ${side(days)} ${name}`;
   if (days === 0) return `${inMonths} ${side(months)} ${name}`;
   return side(months) === side(days)
-    ? `${inMonths} and ${inDays} ${side(days)} ${name}`
-    : `${inDays} ${side(days)} the day ${inMonths} ${side(months)} ${name}`;
+    ? `${inMonths} ${words.and} ${inDays} ${side(days)} ${name}`
+    : `${inDays} ${side(days)} ${words.theDay} ${inMonths} ${side(months)} ${name}`;
 }
 
-function limitWords(limit: Limit | undefined, titles: FactTitles, fact: string, list: string): string {
-  if (limit === undefined) return "";
-  if (typeof limit === "boolean") return limit ? "yes" : "no";
-  if (typeof limit === "number") return String(limit);
-  if (typeof limit === "string")
-    return WHOLE_DAY.test(limit) ? formatDate("en", limit) : valueWord(limit, fact, titles, list);
-  if (Array.isArray(limit)) {
-    const words = limit.map((v) => (/^[A-Z]{2}$/u.test(v) ? countryName("en", v) : valueWord(v, fact, titles, list)));
-    return words.length > MANY
-      ? `${words.slice(0, MANY - 1).join(", ")} and ${words.length - MANY + 1} more`
-      : words.join(", ");
+/** Says conditions in one language, with the titles of one rulebook. */
+class Sayer {
+  readonly #words: Words;
+  constructor(
+    readonly titles: FactTitles,
+    readonly locale: Locale,
+  ) {
+    this.#words = WORDS[locale];
   }
-  const name = factWord(limit.fact, titles);
-  return movedDay(name, limit.plusMonths ?? 0, limit.plusDays ?? 0);
-}
 
-const comparison = (subject: string, is: Comparison, limit: string, ofDays = false): string =>
-  `${subject} ${comparisonWord(is, ofDays)}${limit === "" ? "" : ` ${limit}`}`;
+  #fact(name: string, list?: string): string {
+    return factWord(name, this.titles, list, this.locale);
+  }
 
-function joined(parts: readonly Condition[], word: string, titles: FactTitles, list: string): string {
-  const sentences = parts.map((part) => {
-    const text = conditionSentence(part, titles, list);
-    return (part.op === "all" || part.op === "any") && part.of.length > 1 ? `(${text})` : text;
-  });
-  return sentences.join(` ${word} `);
-}
+  #value(value: string, fact: string, list: string): string {
+    if (WHOLE_DAY.test(value)) return formatDate(this.locale, value);
+    if (/^[A-Z]{2}$/u.test(value)) return countryName(this.locale, value);
+    const word = valueWord(value, fact, this.titles, list);
+    return word === value && LANGUAGE.test(value) && fact.endsWith("language")
+      ? languageName(this.locale, value)
+      : word;
+  }
 
-/** One condition as a sentence; inside a list, `list` says what an entry's fields are called by. */
-export function conditionSentence(condition: Condition, titles: FactTitles, list = "it"): string {
-  switch (condition.op) {
-    case "all":
-      return condition.of.length === 0 ? "always" : joined(condition.of, "and", titles, list);
-    case "any":
-      return condition.of.length === 0 ? "never" : joined(condition.of, "or", titles, list);
-    case "not":
-      return `not (${conditionSentence(condition.of, titles, list)})`;
-    case "atLeast":
-      return `at least ${condition.count} of: ${condition.of.map((c) => conditionSentence(c, titles, list)).join("; ")}`;
-    case "fact":
-      return comparison(
-        factWord(condition.fact, titles, list),
-        condition.is,
-        limitWords(condition.value, titles, condition.fact, list),
-        isDay(condition.value),
-      );
-    case "some":
-      return `at least one of ${factWord(condition.list, titles)} where ${conditionSentence(condition.where, titles, condition.list)}`;
-    case "count":
-    case "sum": {
-      const { list: name, where } = condition;
-      const which = where ? ` where ${conditionSentence(where, titles, name)}` : "";
-      const subject =
-        condition.op === "count"
-          ? `the number of ${factWord(name, titles)}${which}`
-          : `the sum of ${factWord(`it.${condition.field}`, titles, name)} over ${factWord(name, titles)}${which}`;
-      return comparison(subject, condition.is, limitWords(condition.value, titles, "", list));
+  #limit(limit: Limit | undefined, fact: string, list: string): string {
+    const words = this.#words;
+    if (limit === undefined) return "";
+    if (typeof limit === "boolean") return words.yesNo[limit ? "true" : "false"];
+    if (typeof limit === "number") return String(limit);
+    if (typeof limit === "string") return this.#value(limit, fact, list);
+    if (Array.isArray(limit)) {
+      const values = limit.map((v) => this.#value(v, fact, list));
+      return values.length > MANY
+        ? `${values.slice(0, MANY - 1).join(", ")} ${words.more(values.length - MANY + 1)}`
+        : values.join(", ");
+    }
+    return movedDay(this.#fact(limit.fact), limit.plusMonths ?? 0, limit.plusDays ?? 0, words);
+  }
+
+  #comparison(subject: string, is: Comparison, limit: string, ofDays = false): string {
+    return `${subject} ${comparisonWord(is, ofDays, this.locale)}${limit === "" ? "" : ` ${limit}`}`;
+  }
+
+  #joined(parts: readonly Condition[], word: string, list: string): string {
+    const sentences = parts.map((part) => {
+      const text = this.say(part, list);
+      return (part.op === "all" || part.op === "any") && part.of.length > 1 ? `(${text})` : text;
+    });
+    return sentences.join(` ${word} `);
+  }
+
+  say(condition: Condition, list: string): string {
+    const words = this.#words;
+    switch (condition.op) {
+      case "all":
+        return condition.of.length === 0 ? words.always : this.#joined(condition.of, words.and, list);
+      case "any":
+        return condition.of.length === 0 ? words.never : this.#joined(condition.of, words.or, list);
+      case "not":
+        return words.not(this.say(condition.of, list));
+      case "atLeast":
+        return words.someOf(condition.count, condition.of.map((c) => this.say(c, list)).join("; "));
+      case "fact": {
+        const { fact, is, value } = condition;
+        return this.#comparison(this.#fact(fact, list), is, this.#limit(value, fact, list), isDay(value));
+      }
+      case "some":
+        return words.oneOf(this.#fact(condition.list), this.say(condition.where, condition.list));
+      case "count":
+      case "sum": {
+        const { list: name, where } = condition;
+        const which = where ? words.where(this.say(where, name)) : "";
+        const subject =
+          condition.op === "count"
+            ? words.number(this.#fact(name))
+            : words.sum(this.#fact(`it.${condition.field}`, name), this.#fact(name));
+        return this.#comparison(`${subject}${which}`, condition.is, this.#limit(condition.value, "", list));
+      }
     }
   }
 }
+
+/** One condition as a sentence; inside a list, `list` says what an entry's fields are called by. */
+export const conditionSentence = (
+  condition: Condition,
+  titles: FactTitles,
+  list = "it",
+  locale: Locale = "en",
+): string => new Sayer(titles, locale).say(condition, list);

@@ -1,8 +1,10 @@
 import type { Locale } from "../../core/text/local-text";
 import { formatDate, formatMoment, formatMoney, formatZone, languageName } from "../../text/format";
-import { sentence } from "../../text/sentence";
-import type { FinderHit, FinderRound, GroupTerms } from "../../views/catalogue/finder";
+import { sentence, type TextKey } from "../../text/sentence";
+import type { AskedFor } from "../../views/catalogue/asked-for";
+import type { FeeDue, FinderHit, FinderRound, GroupTerms } from "../../views/catalogue/finder";
 import { LocalMoment } from "../frame/local-moment.client";
+import { FeeList, NeedList } from "./asked-for";
 
 /** What a programme is called wherever it is offered: "MSc Estuary Science". */
 export const programmeName = (hit: Pick<FinderHit, "award" | "title">, language: Locale): string =>
@@ -28,10 +30,16 @@ interface RoundProps {
   readonly language: Locale;
 }
 
+const FEE_KEYS = {
+  always: "finder.fee",
+  "with a place": "finder.feeWithPlace",
+  "in some cases": "finder.feeInSome",
+} as const satisfies Record<FeeDue, TextKey>;
+
 const feeText = (group: GroupTerms, language: Locale): string =>
   group.fees.length === 0
     ? sentence(language, "finder.noFee")
-    : group.fees.map((f) => sentence(language, "finder.fee", { amount: formatMoney(language, f) })).join(" + ");
+    : group.fees.map((f) => sentence(language, FEE_KEYS[f.due], { amount: formatMoney(language, f) })).join(" + ");
 
 /** Groups for whom the same holds stand in one line. */
 function sameTerms(
@@ -93,7 +101,8 @@ export function ProgrammeFacts({
   zone,
   language,
   office,
-}: RoundProps & { hit: FinderHit; office: string }) {
+  asked,
+}: RoundProps & { hit: FinderHit; office: string; asked: AskedFor }) {
   return (
     <>
       <p className="quiet">
@@ -110,11 +119,11 @@ export function ProgrammeFacts({
       </p>
       <details>
         <summary>{sentence(language, "home.needs")}</summary>
-        <ul className="dashes">
-          {hit.needs.map((need) => (
-            <li key={need.en}>{need[language]}</li>
-          ))}
-        </ul>
+        <NeedList needs={asked.needs} language={language} />
+      </details>
+      <details>
+        <summary>{sentence(language, "programme.fees")}</summary>
+        <FeeList fees={asked.fees} language={language} />
       </details>
     </>
   );

@@ -15,8 +15,10 @@ import { searchIndex } from "../../core/catalogue/search";
 import { alike, type Difference } from "../../core/catalogue/word-similarity";
 import type { Mode } from "../../core/file/mode";
 import type { Money } from "../../core/rulebook/fee-item";
+import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { EntitlementList } from "../../core/rulebook/ruled-case";
 import type { FactSource } from "../../core/rules/fact";
+import { factNames } from "../../core/rules/names";
 import type { Office, ReferenceSet } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
 import { NEEDED_TITLES } from "../../db/queries/rulebook-paths";
@@ -28,8 +30,11 @@ export interface GroupTerms {
   readonly key: string;
   readonly title: LocalText;
   readonly closesAt: string;
-  readonly fees: readonly (Money & { readonly title: LocalText })[];
+  readonly fees: readonly (Money & { readonly title: LocalText; readonly due: FeeDue })[];
 }
+
+/** Of whom a fee is asked: of all, of those who accept a place, or of some. */
+export type FeeDue = "always" | "with a place" | "in some cases";
 
 export interface FinderRound {
   readonly roundId: string;
@@ -120,7 +125,7 @@ interface Row {
   places: number;
   options: IntakeInput["options"];
   procedure: FinderHit["procedure"];
-  fees: { title: LocalText; currency: string; amounts: { group: string; minor: number }[]; when?: unknown }[];
+  fees: RulebookBody["fees"];
   needs: LocalText[];
   rules: LocalText[];
   results_due: LocalText[];
@@ -140,6 +145,11 @@ const ROWS = `select r.id as round_id, r.key as round_key, r.opens_at, r.closed_
 
 const STATE_ORDER: readonly RoundState[] = ["open", "coming", "full", "closed"];
 
+function dueOf({ when }: RulebookBody["fees"][number]): FeeDue {
+  if (when === undefined) return "always";
+  return factNames(when).every((name) => name === "choice.answer") ? "with a place" : "in some cases";
+}
+
 function groupTerms(row: Row, office: Office, group: string | null): readonly GroupTerms[] {
   const titleOf = new Map(office.set.groups.map((g) => [g.key, g.title]));
   return row.closings
@@ -148,10 +158,9 @@ function groupTerms(row: Row, office: Office, group: string | null): readonly Gr
       key: c.group,
       title: titleOf.get(c.group) ?? { en: c.group, fr: c.group },
       closesAt: c.at,
-      // A fee under a condition (a deposit, a further choice) cannot be told before there is an application.
       fees: row.fees.flatMap((f) => {
-        const minor = f.when === undefined ? (f.amounts.find((a) => a.group === c.group)?.minor ?? 0) : 0;
-        return minor > 0 ? [{ title: f.title, minor, currency: f.currency }] : [];
+        const minor = f.amounts.find((a) => a.group === c.group)?.minor ?? 0;
+        return minor > 0 ? [{ title: f.title, minor, currency: f.currency, due: dueOf(f) }] : [];
       }),
     }));
 }

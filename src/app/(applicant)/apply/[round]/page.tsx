@@ -6,6 +6,7 @@ import { choiceRefusalText, choiceRuleLines } from "../../../../text/words/choic
 import { CarryAnswers } from "../../../../ui/catalogue/finder/carry-answers.client";
 import { ProgrammeFacts, programmeName } from "../../../../ui/catalogue/programme";
 import { applyOffer } from "../../../../views/application/apply-offer";
+import { askedFor } from "../../../../views/catalogue/asked-for";
 import { isOffice, locale, requirePerson, see } from "../../../request";
 import { begin } from "./begin.action";
 
@@ -48,7 +49,8 @@ export default async function ApplyPage({
   const person = await requirePerson(`/apply/${roundId}`);
   if (isOffice(person)) redirect("/office");
   const data = await see(applyOffer, person.actor, { roundId });
-  if (!data) notFound();
+  const asked = data && (await see(askedFor, person.actor, { code: data.hit.code, start: data.hit.startsOn }));
+  if (!data || !asked) notFound();
   const { hit, round, existing, refusal } = data;
   const refusedKey = `refused.${refused ?? ""}`;
   const open = round.state === "open" || (round.state === "coming" && round.prepareBefore);
@@ -60,7 +62,14 @@ export default async function ApplyPage({
           {isTextKey(refusedKey) ? sentence(language, refusedKey) : sentence(language, "refused.round-closed")}
         </p>
       ) : null}
-      <ProgrammeFacts hit={hit} round={round} zone={data.zone} language={language} office={data.office[language]} />
+      <ProgrammeFacts
+        hit={hit}
+        round={round}
+        zone={data.zone}
+        language={language}
+        office={data.office[language]}
+        asked={asked}
+      />
       <p className="quiet">{choiceRuleLines(language, hit.procedure).join(" ")}</p>
       {open && refusal === null ? (
         <form action={begin} className="begin">

@@ -3,11 +3,13 @@ import { notFound } from "next/navigation";
 import { sentence } from "../../../../text/sentence";
 import { choiceRuleLines } from "../../../../text/words/choice-rules";
 import { fieldName } from "../../../../text/words/code-lists";
+import { FeeList, NeedList } from "../../../../ui/catalogue/asked-for";
 import { AlikeNotes } from "../../../../ui/catalogue/finder/hit";
 import { personString, readQuery, type SearchParams } from "../../../../ui/catalogue/finder/query";
 import { Deadlines, programmeLine, programmeName, ResultsDue, ZoneNote } from "../../../../ui/catalogue/programme";
 import { AcceptedList } from "../../../../ui/form/accepted-list";
 import { AccountForm } from "../../../../ui/people/account-form.client";
+import { askedFor } from "../../../../views/catalogue/asked-for";
 import { finder } from "../../../../views/catalogue/finder";
 import { locale, see, VISITOR } from "../../../request";
 import { noteInterestAction } from "../../interest/interest.action";
@@ -26,7 +28,8 @@ export default async function ProgrammePage({
   const t = (key: Parameters<typeof sentence>[1]) => sentence(language, key);
   const data = await see(finder, VISITOR, { code, citizenships: [...query.citizenships], residence: query.residence });
   const hit = data?.hits[0];
-  if (!data || !hit) notFound();
+  const asked = hit && (await see(askedFor, VISITOR, { code: hit.code, start: hit.startsOn }));
+  if (!data || !hit || !asked) notFound();
   const person = personString(query);
   return (
     <div className="sheet programme-page">
@@ -98,11 +101,11 @@ export default async function ProgrammePage({
       ) : null}
       <section>
         <h2>{t("programme.needs")}</h2>
-        <ul className="dashes">
-          {hit.needs.map((need) => (
-            <li key={need.en}>{need[language]}</li>
-          ))}
-        </ul>
+        <NeedList needs={asked.needs} language={language} />
+      </section>
+      <section>
+        <h2>{t("programme.fees")}</h2>
+        <FeeList fees={asked.fees} language={language} />
       </section>
       <section>
         <h2>{t("programme.rules")}</h2>
