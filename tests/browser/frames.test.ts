@@ -93,6 +93,24 @@ describe("errors and slow pages", () => {
     await person.context.close();
   });
 
+  it("a link is answered for before its address is looked up, so that the time tells nobody whether it is known", async () => {
+    const { page, context } = await newPerson(demo);
+    await page.goto("/lost-password");
+    await database.query("begin");
+    await database.query("lock table person, auth_user, mail_link, message in access exclusive mode");
+    for (const email of ["r.okonjo@merrow.example", "nobody@elsewhere.example"]) {
+      await page.goto("/lost-password");
+      await page.getByLabel("E-mail").fill(email);
+      await page.getByRole("button", { name: "Mail me a link" }).click();
+      await page.getByText(/If the address is right/u).waitFor();
+    }
+    await database.query("rollback");
+    const sent = () =>
+      database.query("select 1 from message where to_address = 'r.okonjo@merrow.example' and template like '%password%'");
+    await expect.poll(async () => (await sent()).rowCount).toBe(1);
+    await context.close();
+  });
+
   it("its applicant keeps the way to everything else", async () => {
     const applicant = await newPerson(demo);
     await signIn(applicant, "kwabena.oseitutu@people.example");
