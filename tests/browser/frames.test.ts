@@ -106,7 +106,9 @@ describe("errors and slow pages", () => {
     }
     await database.query("rollback");
     const sent = () =>
-      database.query("select 1 from message where to_address = 'r.okonjo@merrow.example' and template like '%password%'");
+      database.query(
+        "select 1 from message where to_address = 'r.okonjo@merrow.example' and template like '%password%'",
+      );
     await expect.poll(async () => (await sent()).rowCount).toBe(1);
     await context.close();
   });

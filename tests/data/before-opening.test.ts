@@ -65,12 +65,13 @@ describe("before a round opens", () => {
     expect(gbc.short).toEqual(["home: 2500 always", "home: 30000 with a place"]);
     expect(gbc.fees).toMatchObject([
       { onlyIf: null, amounts: [{ group: null, minor: 2500, currency: "EUR" }] },
-      { onlyIf: { en: "answer to the offer is accepted", fr: "réponse à l’offre est acceptée" } },
+      { due: "with a place" },
     ]);
     const mes = await asked("MES");
     expect(mes.fees?.[0]?.amounts).toMatchObject([{ group: { en: "overseas group" }, minor: 6000 }]);
     const only = Object.fromEntries((mes.needs ?? []).map((n) => [n.title.en, n.onlyIf]));
     expect(only["Degree certificate"]).toBeNull();
+    expect(only["Proof of the change of name"]?.en).toBe("“Former names, if your papers carry them” is filled in");
     expect(only["Proof of English"]?.fr).toBe("langue d’enseignement est anglais");
   });
 

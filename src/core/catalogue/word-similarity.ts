@@ -6,13 +6,15 @@ export interface Distinguishable {
   readonly code: string;
   readonly title: LocalText;
   readonly level: string;
+  /** Detailed fields of ISCED-F; the first two digits are the broad field. */
+  readonly fields: readonly string[];
   readonly award: string;
   readonly language: string;
   readonly months: number;
   readonly campuses: readonly string[];
 }
 
-export type Difference = "level" | "award" | "language" | "months" | "campuses";
+export type Difference = "award" | "language" | "months" | "campuses";
 
 const SHORT_WORD = 3;
 const ALIKE = 0.5;
@@ -31,7 +33,6 @@ function common(a: LocalText, b: LocalText): number {
 
 export function differences(a: Distinguishable, b: Distinguishable): readonly Difference[] {
   const parts: readonly (readonly [Difference, boolean])[] = [
-    ["level", a.level !== b.level],
     ["award", a.award !== b.award],
     ["language", a.language !== b.language],
     ["months", a.months !== b.months],
@@ -40,12 +41,18 @@ export function differences(a: Distinguishable, b: Distinguishable): readonly Di
   return parts.flatMap(([name, differs]) => (differs ? [name] : []));
 }
 
-/** The others with a similar title, each with what sets it apart. */
+const BROAD = 2;
+
+/** Nobody mistakes a programme for one of another level, or of another subject. */
+const isComparable = (a: Distinguishable, b: Distinguishable): boolean =>
+  a.level === b.level && a.fields.some((f) => b.fields.some((g) => g.slice(0, BROAD) === f.slice(0, BROAD)));
+
+/** The others of the same level and field with a similar title, each with what sets it apart. */
 export function alike<P extends Distinguishable>(
   one: P,
   all: readonly P[],
 ): readonly { readonly other: P; readonly by: readonly Difference[] }[] {
   return all
-    .filter((other) => other.code !== one.code && common(one.title, other.title) >= ALIKE)
+    .filter((other) => other.code !== one.code && isComparable(one, other) && common(one.title, other.title) >= ALIKE)
     .map((other) => ({ other, by: differences(one, other) }));
 }

@@ -11,6 +11,8 @@ interface Words {
   readonly compared: Readonly<Record<Comparison, string>>;
   /** Days come before or after each other; they are no amounts. */
   readonly comparedDays: Readonly<Partial<Record<Comparison, string>>>;
+  readonly filledIn: string;
+  readonly quoted: (title: string) => string;
   readonly counted: (n: number, unit: Unit) => string;
   readonly side: Readonly<Record<"after" | "before", string>>;
   readonly and: string;
@@ -48,6 +50,8 @@ const WORDS: Readonly<Record<Locale, Words>> = {
       known: "is known",
     },
     comparedDays: { atLeast: "is on or after", atMost: "is on or before", over: "is after", under: "is before" },
+    filledIn: "is filled in",
+    quoted: (title) => `“${title}”`,
     counted: (n, unit) => `${n} ${unit}${n === 1 ? "" : "s"}`,
     side: { after: "after", before: "before" },
     and: "and",
@@ -82,6 +86,8 @@ const WORDS: Readonly<Record<Locale, Words>> = {
       over: "est après",
       under: "est avant",
     },
+    filledIn: "est rempli",
+    quoted: (title) => `« ${title} »`,
     counted: (n, unit) => `${n} ${UNITS[unit][n === 1 ? 0 : 1]}`,
     side: { after: "après", before: "avant" },
     and: "et",
@@ -132,18 +138,29 @@ function movedDay(name: string, months: number, days: number, words: Words): str
     : `${inDays} ${side(days)} ${words.theDay} ${inMonths} ${side(months)} ${name}`;
 }
 
+/** Who reads a sentence: in which language, and whether they know the form by its titles only. */
+interface Audience {
+  readonly locale: Locale;
+  readonly forApplicants: boolean;
+}
+
 /** Says conditions in one language, with the titles of one rulebook. */
 class Sayer {
+  readonly titles: FactTitles;
+  readonly locale: Locale;
   readonly #words: Words;
-  constructor(
-    readonly titles: FactTitles,
-    readonly locale: Locale,
-  ) {
+  readonly #forApplicants: boolean;
+  constructor(titles: FactTitles, { locale = "en", forApplicants = false }: Partial<Audience>) {
+    this.titles = titles;
+    this.locale = locale;
     this.#words = WORDS[locale];
+    this.#forApplicants = forApplicants;
   }
 
+  /** What a fact is called. Whoever does not know the form sees by the quotes that these are words of it. */
   #fact(name: string, list?: string): string {
-    return factWord(name, this.titles, list, this.locale);
+    const word = factWord(name, this.titles, list, this.locale);
+    return this.#forApplicants && name in this.titles ? this.#words.quoted(word) : word;
   }
 
   #value(value: string, fact: string, list: string): string {
@@ -171,7 +188,9 @@ class Sayer {
   }
 
   #comparison(subject: string, is: Comparison, limit: string, ofDays = false): string {
-    return `${subject} ${comparisonWord(is, ofDays, this.locale)}${limit === "" ? "" : ` ${limit}`}`;
+    const compared =
+      is === "known" && this.#forApplicants ? this.#words.filledIn : comparisonWord(is, ofDays, this.locale);
+    return `${subject} ${compared}${limit === "" ? "" : ` ${limit}`}`;
   }
 
   #joined(parts: readonly Condition[], word: string, list: string): string {
@@ -217,6 +236,5 @@ class Sayer {
 export const conditionSentence = (
   condition: Condition,
   titles: FactTitles,
-  list = "it",
-  locale: Locale = "en",
-): string => new Sayer(titles, locale).say(condition, list);
+  { list = "it", ...audience }: Partial<Audience> & { readonly list?: string } = {},
+): string => new Sayer(titles, audience).say(condition, list);

@@ -25,14 +25,15 @@ export function FeeList({ fees, language }: { fees: AskedFor["fees"]; language: 
   if (fees.length === 0) return <p>{sentence(language, "programme.noFees")}</p>;
   return (
     <ul className="dashes">
-      {fees.map(({ title, perChoice, amounts, onlyIf }) => (
+      {fees.map(({ title, perChoice, amounts, due, onlyIf }) => (
         <li key={title.en}>
           {title[language]}:{" "}
           {amounts
             .map((a) => (a.group ? `${formatMoney(language, a)} (${a.group[language]})` : formatMoney(language, a)))
             .join(", ")}
           {perChoice ? ` · ${sentence(language, "programme.perChoice")}` : ""}
-          <OnlyIf when={onlyIf} language={language} />
+          {due === "with a place" ? ` · ${sentence(language, "programme.withPlace")}` : ""}
+          {due === "in some cases" ? <OnlyIf when={onlyIf} language={language} /> : null}
         </li>
       ))}
     </ul>

@@ -1,8 +1,9 @@
+import type { FeeDue } from "../../core/fees/fee-due";
 import type { Locale } from "../../core/text/local-text";
 import { formatDate, formatMoment, formatMoney, formatZone, languageName } from "../../text/format";
 import { sentence, type TextKey } from "../../text/sentence";
 import type { AskedFor } from "../../views/catalogue/asked-for";
-import type { FeeDue, FinderHit, FinderRound, GroupTerms } from "../../views/catalogue/finder";
+import type { FinderHit, FinderRound, GroupTerms } from "../../views/catalogue/finder";
 import { LocalMoment } from "../frame/local-moment.client";
 import { FeeList, NeedList } from "./asked-for";
 
@@ -41,16 +42,23 @@ const feeText = (group: GroupTerms, language: Locale): string =>
     ? sentence(language, "finder.noFee")
     : group.fees.map((f) => sentence(language, FEE_KEYS[f.due], { amount: formatMoney(language, f) })).join(" + ");
 
-/** Groups for whom the same holds stand in one line. */
-function sameTerms(
-  round: FinderRound,
+/** One line for each closing: who it holds for, and what they pay. */
+function closingLines(
+  { groups }: FinderRound,
   language: Locale,
-): readonly (GroupTerms & { readonly who: string; readonly fee: string })[] {
-  const lines = round.groups.map((g) => ({ ...g, who: g.title[language], fee: feeText(g, language) }));
-  const [first] = lines;
-  if (first && lines.length > 1 && lines.every((l) => l.closesAt === first.closesAt && l.fee === first.fee))
-    return [{ ...first, who: sentence(language, "finder.everybody") }];
-  return lines;
+): readonly { readonly closesAt: string; readonly terms: string }[] {
+  return [...new Set(groups.map((g) => g.closesAt))].map((closesAt) => {
+    const own = groups
+      .filter((g) => g.closesAt === closesAt)
+      .map((g) => ({ who: g.title[language], fee: feeText(g, language) }));
+    const [first] = own;
+    const alike = first !== undefined && own.every((g) => g.fee === first.fee);
+    if (!alike) return { closesAt, terms: own.map((g) => `${g.who}: ${g.fee}`).join(" · ") };
+    if (groups.length === 1) return { closesAt, terms: first.fee };
+    const who =
+      own.length === groups.length ? sentence(language, "finder.everybody") : own.map((g) => g.who).join(", ");
+    return { closesAt, terms: `${who} · ${first.fee}` };
+  });
 }
 
 /** Until when a round is open, for the visitor's group or for each, on the office's clock and the reader's, with the fee. */
@@ -63,15 +71,12 @@ export function Deadlines({ round, zone, language }: RoundProps) {
           {sentence(language, "finder.opens", { when: formatMoment(language, round.opensAt, zone) })}
         </li>
       ) : null}
-      {sameTerms(round, language).map((line) => (
-        <li key={line.key}>
+      {closingLines(round, language).map((line) => (
+        <li key={line.closesAt}>
           <span className="strong">
             {sentence(language, word, { when: formatMoment(language, line.closesAt, zone) })}
           </span>
-          <span className="quiet">
-            {round.groups.length > 1 ? `${line.who} · ` : ""}
-            {line.fee}
-          </span>
+          <span className="quiet">{line.terms}</span>
           <LocalMoment instant={line.closesAt} officeZone={zone} locale={language} />
         </li>
       ))}

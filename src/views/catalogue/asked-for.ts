@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { type FeeDue, feeDue } from "../../core/fees/fee-due";
 import type { Money } from "../../core/rulebook/fee-item";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { factName } from "../../core/rulebook/section";
@@ -19,6 +20,7 @@ export interface AskedFor {
     readonly perChoice: boolean;
     /** The group is null where all pay the same. */
     readonly amounts: readonly (Money & { readonly group: LocalText | null })[];
+    readonly due: FeeDue;
     readonly onlyIf: LocalText | null;
   }[];
 }
@@ -39,7 +41,6 @@ function titlesFor({ body, tracks }: Row, set: ReferenceSet): Readonly<Record<st
       ...picked("group", set.groups),
       ...picked("choice.campus", set.campuses),
       ...picked("choice.track", tracks),
-      ["choice.answer=accepted", { en: "accepted", fr: "acceptée" }],
     ]),
   };
 }
@@ -47,7 +48,7 @@ function titlesFor({ body, tracks }: Row, set: ReferenceSet): Readonly<Record<st
 function inWords(condition: Condition | undefined, titles: Readonly<Record<string, LocalText>>): LocalText | null {
   if (condition === undefined) return null;
   const say = (locale: (typeof LOCALES)[number]) =>
-    conditionSentence(condition, localTitles(titles, locale), "it", locale);
+    conditionSentence(condition, localTitles(titles, locale), { locale, forApplicants: true });
   return { en: say("en"), fr: say("fr") };
 }
 
@@ -90,6 +91,7 @@ export const askedFor = defineView({
           title: f.title,
           perChoice: f.per === "choice",
           amounts: amountsOf(f, set),
+          due: feeDue(f),
           onlyIf: inWords(f.when, titles),
         }))
         .filter((f) => f.amounts.length > 0),

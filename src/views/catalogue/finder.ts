@@ -13,12 +13,12 @@ import {
 import { type RoundState, roundState } from "../../core/catalogue/round-state";
 import { searchIndex } from "../../core/catalogue/search";
 import { alike, type Difference } from "../../core/catalogue/word-similarity";
+import { type FeeDue, feeDue } from "../../core/fees/fee-due";
 import type { Mode } from "../../core/file/mode";
 import type { Money } from "../../core/rulebook/fee-item";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { EntitlementList } from "../../core/rulebook/ruled-case";
 import type { FactSource } from "../../core/rules/fact";
-import { factNames } from "../../core/rules/names";
 import type { Office, ReferenceSet } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
 import { NEEDED_TITLES } from "../../db/queries/rulebook-paths";
@@ -32,9 +32,6 @@ export interface GroupTerms {
   readonly closesAt: string;
   readonly fees: readonly (Money & { readonly title: LocalText; readonly due: FeeDue })[];
 }
-
-/** Of whom a fee is asked: of all, of those who accept a place, or of some. */
-export type FeeDue = "always" | "with a place" | "in some cases";
 
 export interface FinderRound {
   readonly roundId: string;
@@ -145,11 +142,6 @@ const ROWS = `select r.id as round_id, r.key as round_key, r.opens_at, r.closed_
 
 const STATE_ORDER: readonly RoundState[] = ["open", "coming", "full", "closed"];
 
-function dueOf({ when }: RulebookBody["fees"][number]): FeeDue {
-  if (when === undefined) return "always";
-  return factNames(when).every((name) => name === "choice.answer") ? "with a place" : "in some cases";
-}
-
 function groupTerms(row: Row, office: Office, group: string | null): readonly GroupTerms[] {
   const titleOf = new Map(office.set.groups.map((g) => [g.key, g.title]));
   return row.closings
@@ -160,7 +152,7 @@ function groupTerms(row: Row, office: Office, group: string | null): readonly Gr
       closesAt: c.at,
       fees: row.fees.flatMap((f) => {
         const minor = f.amounts.find((a) => a.group === c.group)?.minor ?? 0;
-        return minor > 0 ? [{ title: f.title, minor, currency: f.currency, due: dueOf(f) }] : [];
+        return minor > 0 ? [{ title: f.title, minor, currency: f.currency, due: feeDue(f) }] : [];
       }),
     }));
 }

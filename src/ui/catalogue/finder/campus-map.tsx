@@ -2,6 +2,7 @@ import Link from "next/link";
 import type { ReferenceSet } from "../../../core/standards/reference-set";
 import type { Locale } from "../../../core/text/local-text";
 import { sentence } from "../../../text/sentence";
+import { labelPlaces } from "./label-places";
 import { type FinderQuery, queryString } from "./query";
 
 /** The campuses on the office's drawn map: each is a link that narrows the list to it, or leaves it again. */
@@ -19,6 +20,7 @@ export function CampusMap({
   locale: Locale;
 }) {
   if (campuses.length === 0) return null;
+  const places = labelPlaces(campuses.map(({ x, y, title }) => ({ x, y, name: title[locale] })));
   return (
     <figure className="campus-map">
       <svg viewBox="0 12 100 60">
@@ -30,9 +32,9 @@ export function CampusMap({
         {map?.water.map((d) => (
           <path key={d} className="river" d={d} />
         ))}
-        {campuses.map((campus) => {
+        {campuses.map((campus, i) => {
           const chosen = query.campus === campus.key;
-          const left = campus.x > 60;
+          const place = places[i];
           return (
             <Link
               key={campus.key}
@@ -44,7 +46,7 @@ export function CampusMap({
             >
               <circle className="spot" cx={campus.x} cy={campus.y} r="8" />
               <circle className="dot" cx={campus.x} cy={campus.y} r={chosen ? 3.4 : 2.4} />
-              <text x={campus.x + (left ? -5 : 5)} y={campus.y + 1.7} textAnchor={left ? "end" : "start"}>
+              <text x={place?.x} y={place?.y} textAnchor={place?.anchor}>
                 {campus.title[locale]}
               </text>
             </Link>

@@ -7,7 +7,7 @@ import { Deadlines, programmeLine, programmeName } from "../programme";
 /** What tells two similar programmes apart, as a sentence. */
 export function AlikeNotes({ hit, language }: { hit: FinderHit; language: Locale }) {
   return hit.alike.map((other) => (
-    <p key={other.code} className="alike">
+    <p key={other.code} className="not-the-same">
       {sentence(language, "finder.alike", {
         programme: `${programmeName(other, language)} (${other.code})`,
         by: other.by.map((by) => sentence(language, `finder.by.${by}`)).join(", "),
