@@ -1,4 +1,5 @@
 import type { Condition, Limit } from "../rules/condition";
+import type { AreaKey } from "./parts";
 import type { Requirement } from "./requirement";
 import type { Measure, RulebookBody } from "./rulebook";
 import { type FieldKind, factName, linkedFields } from "./section";
@@ -6,6 +7,7 @@ import { type FieldKind, factName, linkedFields } from "./section";
 export interface PlacedCondition {
   /** The key of the part in which it stands. */
   readonly where: string;
+  readonly area: AreaKey;
   /** The list whose entries it looks at, if it stands in one. */
   readonly list: string | null;
   readonly condition: Condition;
@@ -20,30 +22,39 @@ export function listOf(requirement: Requirement, { sections }: Pick<RulebookBody
 
 /** Every condition of a rulebook with its place. */
 export function conditionsOf(body: RulebookBody): readonly PlacedCondition[] {
-  const one = (where: string, condition: Condition | undefined, list: string | null = null) =>
-    condition ? [{ where, list, condition }] : [];
+  const inArea =
+    (area: AreaKey) =>
+    (where: string, condition: Condition | undefined, list: string | null = null): readonly PlacedCondition[] =>
+      condition ? [{ where, area, list, condition }] : [];
+  const [ofSection, ofRequirement, ofRule, ofMeasure, ofFee] = [
+    inArea("sections"),
+    inArea("requirements"),
+    inArea("entryRules"),
+    inArea("measures"),
+    inArea("fees"),
+  ];
   return [
     ...body.sections.flatMap((s) => [
-      ...one(s.key, s.when),
-      ...one(s.key, s.fromRegistry?.where, s.fromRegistry?.list),
-      ...s.fields.flatMap((f) => one(`${s.key}.${f.key}`, f.when, factName(s))),
+      ...ofSection(s.key, s.when),
+      ...ofSection(s.key, s.fromRegistry?.where, s.fromRegistry?.list),
+      ...s.fields.flatMap((f) => ofSection(`${s.key}.${f.key}`, f.when, factName(s))),
     ]),
     ...body.requirements.flatMap((r) => {
       const list = listOf(r, body);
-      if (r.kind !== "document") return one(r.key, r.when);
+      if (r.kind !== "document") return ofRequirement(r.key, r.when);
       return [
-        ...one(r.key, r.when, list),
-        ...one(r.key, r.promise, list),
-        ...r.checks.flatMap((c) => one(`${r.key}.${c.key}`, c.rule, list)),
+        ...ofRequirement(r.key, r.when, list),
+        ...ofRequirement(r.key, r.promise, list),
+        ...r.checks.flatMap((c) => ofRequirement(`${r.key}.${c.key}`, c.rule, list)),
       ];
     }),
-    ...body.entryRules.flatMap((r) => [...one(r.key, r.rule), ...one(r.key, r.curable?.possible)]),
+    ...body.entryRules.flatMap((r) => [...ofRule(r.key, r.rule), ...ofRule(r.key, r.curable?.possible)]),
     ...body.measures.flatMap((m) => {
       if (m.kind === "level" || m.kind === "proof" || m.kind === "age") return [];
-      if (m.kind === "span") return one(m.key, m.where, m.list);
-      return m.kind === "ruling" ? one(m.key, m.where, m.of) : one(m.key, m.degree, "degrees");
+      if (m.kind === "span") return ofMeasure(m.key, m.where, m.list);
+      return m.kind === "ruling" ? ofMeasure(m.key, m.where, m.of) : ofMeasure(m.key, m.degree, "degrees");
     }),
-    ...body.fees.flatMap((f) => one(f.key, f.when)),
+    ...body.fees.flatMap((f) => ofFee(f.key, f.when)),
   ];
 }
 

@@ -124,7 +124,7 @@ describe("values that are picked", () => {
       leaf: { fact: "it.area", is: "oneOf" as const, limit: "natural, unheard", seen: "other", open: false },
     };
     expect(leafSentence(trace, titles, "courses")).toBe(
-      "Subject area: Other; must be one of Natural sciences, unheard",
+      "Subject area: Other; must be one of these: Natural sciences, unheard",
     );
   });
 });

@@ -6,6 +6,8 @@ import { countryName, formatDate } from "../format";
 
 type GradeDetail = Extract<Detail, { kind: "grade" }>;
 
+const counted = (n: number, one: string): string => `${n} ${n === 1 ? one : `${one}s`}`;
+
 interface Words {
   readonly from: Readonly<Record<GradeDetail["from"], string>>;
   readonly overCourses: (credits: string, courses: number) => string;
@@ -59,9 +61,9 @@ const WORDS: Readonly<Record<Locale, Words>> = {
           : `${Math.abs(above)} ${Math.abs(above) === 1 ? "level" : "levels"} ${above > 0 ? "above" : "below"} the result`
       }${Math.abs(above) > 1 ? ", which is far apart" : ""}`,
     age: (years, born, on) => `born on ${born}: ${years} on ${on}`,
-    months: (months) => `${months} months of degree study taught in the language`,
+    months: (months) => `${counted(months, "month")} of degree study taught in the language`,
     span: (months, entries, until) =>
-      `${months} months in ${entries} ${entries === 1 ? "entry" : "entries"} up to ${until}, days in several counted once`,
+      `${counted(months, "month")} in ${entries} ${entries === 1 ? "entry" : "entries"} up to ${until}, days in several counted once`,
     ruling: (about, answer, by) =>
       answer === null
         ? `${about}: not ruled on yet`
@@ -105,7 +107,7 @@ const WORDS: Readonly<Record<Locale, Words>> = {
     age: (years, born, on) => `né(e) le ${born} : ${years} ans le ${on}`,
     months: (months) => `${months} mois d’études supérieures dans cette langue`,
     span: (months, entries, until) =>
-      `${months} mois en ${entries} périodes jusqu’au ${until}, les jours communs comptés une fois`,
+      `${months} mois en ${entries} ${entries === 1 ? "période" : "périodes"} jusqu’au ${until}, les jours communs comptés une fois`,
     ruling: (about, answer, by) =>
       answer === null
         ? `${about} : pas encore examiné`

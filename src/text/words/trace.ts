@@ -34,8 +34,8 @@ const WORDS: Readonly<Record<Locale, Words>> = {
     compared: {
       equals: "must be",
       differs: "must not be",
-      oneOf: "must be one of",
-      includesOneOf: "must include one of",
+      oneOf: "must be one of these:",
+      includesOneOf: "must include at least one of these:",
       atLeast: "must be at least",
       atMost: "must be at most",
       over: "must be over",
@@ -88,8 +88,8 @@ const WORDS: Readonly<Record<Locale, Words>> = {
     compared: {
       equals: "doit être",
       differs: "ne doit pas être",
-      oneOf: "doit être l’un de",
-      includesOneOf: "doit comprendre l’un de",
+      oneOf: "doit être l’un de ceux-ci :",
+      includesOneOf: "doit comprendre au moins l’un de ceux-ci :",
       atLeast: "doit être au moins",
       atMost: "doit être au plus",
       over: "doit dépasser",

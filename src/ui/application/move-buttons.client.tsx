@@ -14,7 +14,7 @@ export function MoveButtons({
   count: number;
   name: string;
   move: (to: number) => void;
-  /** Null for a copy of a shared part: it comes and goes with the part. */
+  /** Null for what does not go by itself: a copy of a shared part, a field that belongs to the kind of its section. */
   remove: (() => void) | null;
 }) {
   return (

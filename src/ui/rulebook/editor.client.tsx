@@ -2,9 +2,11 @@
 
 import { Select } from "antd";
 import { useMemo, useRef, useState } from "react";
+import { rulebookHints } from "../../core/rulebook/checks/hints";
+import { type PartPlace, placeOf } from "../../core/rulebook/checks/part-place";
+import { partProblems, rulebookProblems } from "../../core/rulebook/checks/problems";
 import { knownFacts } from "../../core/rulebook/facts";
-import { partsIn, type SharedPart, takePart } from "../../core/rulebook/parts";
-import { partProblems, rulebookProblems } from "../../core/rulebook/problems";
+import { type AreaKey, partsIn, type SharedPart, takePart } from "../../core/rulebook/parts";
 import { readRulebook } from "../../core/rulebook/read-rulebook";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { factName, type Section } from "../../core/rulebook/section";
@@ -20,7 +22,7 @@ import { RequirementPart } from "./requirement-part.client";
 import { EntryRulePart, FeePart } from "./rule-parts.client";
 import { SectionPart } from "./section-part.client";
 import { Sharing } from "./sharing.client";
-import { problemSentence } from "./words";
+import { hintSentence, problemSentence } from "./words";
 
 export type ShareElement = (
   edit: number,
@@ -105,6 +107,38 @@ function Sentence({
   return <p className="rule-sentence">{`${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.`}</p>;
 }
 
+/** Sentences about parts of the rulebook, each leading to its part. */
+function Findings<Found extends { readonly code: string; readonly about: string; readonly area?: AreaKey }>({
+  found,
+  say,
+  body,
+  choose,
+}: {
+  found: readonly Found[];
+  say: (found: Found) => string;
+  body: RulebookBody;
+  choose: (place: PartPlace) => void;
+}) {
+  return (
+    <ul className="plain-list">
+      {found.map((one) => {
+        const place = placeOf(body, one);
+        return (
+          <li key={`${one.code} ${one.about}`}>
+            {place ? (
+              <button type="button" className="link-button" onClick={() => choose(place)}>
+                {say(one)}
+              </button>
+            ) : (
+              say(one)
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
 /** A rulebook, to be read or, while it is a draft, to be written. Every change is kept by itself, and can be taken back. */
 export function RulebookEditor({
   first,
@@ -141,6 +175,7 @@ export function RulebookEditor({
     [body, groups],
   );
   const problems = useMemo(() => (parts === null ? partProblems(body) : rulebookProblems(body)), [body, parts]);
+  const hints = useMemo(() => (parts === null || !writable ? [] : rulebookHints(body)), [body, parts, writable]);
   const titles = useMemo(
     () => ({
       ...titlesOf,
@@ -194,11 +229,13 @@ export function RulebookEditor({
           <strong>
             {problems.length} {problems.length === 1 ? "thing" : "things"} to correct
           </strong>
-          <ul className="plain-list">
-            {problems.map((p) => (
-              <li key={`${p.code} ${p.about}`}>{problemSentence(p)}</li>
-            ))}
-          </ul>
+          <Findings found={problems} say={(p) => problemSentence(body, p)} body={body} choose={choose} />
+        </aside>
+      ) : null}
+      {hints.length > 0 ? (
+        <aside className="rulebook-problems" aria-label="What is probably not meant">
+          <strong>Worth a look</strong>
+          <Findings found={hints} say={(h) => hintSentence(body, h)} body={body} choose={choose} />
         </aside>
       ) : null}
       <Outline body={body} selected={selected} writable={writable} problems={problems} select={choose} set={set} />

@@ -1,6 +1,7 @@
 "use client";
 
 import { Input } from "antd";
+import { isCoreField } from "../../core/rulebook/core-fields";
 import { FIELD_KINDS, type Field, factName } from "../../core/rulebook/section";
 import { AppliesWhen } from "./applies-when.client";
 import { CountingPapers } from "./counting-papers.client";
@@ -39,7 +40,10 @@ export function FieldPart({ context, value, list, onChange }: FormProps<Field> &
   const siblings = body.sections
     .filter((s) => s.repeats && factName(s) === list)
     .flatMap((s) => s.fields.filter((f) => f.key !== value.key));
-  const beside = body.sections.find((s) => s.fields.includes(value))?.fields ?? [];
+  const own = body.sections.find((s) => s.fields.includes(value));
+  const beside = own?.fields ?? [];
+  /** What belongs to the kind of its section keeps its short name and its kind. */
+  const fixed = own !== undefined && isCoreField(own, value.key);
   const papers = beside.filter((f) => f.kind === "paper");
   const ofKinds = value.kind === "choice" && beside.some((f) => f.kind === "scale");
   return (
@@ -56,10 +60,10 @@ export function FieldPart({ context, value, list, onChange }: FormProps<Field> &
         value={value.help ?? EMPTY_WORDS}
         onChange={(help) => onChange(put(value, "help", orNothing(help)))}
       />
-      <KeyBox disabled={disabled} value={value.key} onChange={(key) => onChange({ ...value, key })} />
+      <KeyBox disabled={disabled || fixed} value={value.key} onChange={(key) => onChange({ ...value, key })} />
       <Pick
         label="Kind"
-        disabled={disabled}
+        disabled={disabled || fixed}
         value={value.kind}
         options={FIELD_KINDS.map((kind) => ({ value: kind, label: FIELD_KIND_WORDS[kind] }))}
         onChange={(kind) => onChange({ ...value, kind })}

@@ -21,7 +21,7 @@ export function FieldTicks({ value, list, disabled, onChange }: Props) {
   const offered: readonly (readonly [Ticked, boolean, string])[] = [
     ["mayBeUnknown", takesNotKnown(value), "“I do not know” is an answer"],
     ["rough", value.kind === "date", "the month or the year is enough"],
-    ["ends", value.kind === "date", "a paper ends on it: the office is told before"],
+    ["ends", value.kind === "date", "a document is valid until this day: the office is told before it ends"],
     ["forLetters", value.kind === "address", "letters go to this address and not to the contact address"],
     [
       "counted",

@@ -22,13 +22,13 @@ export function KeeperPart({
           checked={value !== undefined}
           onChange={(e) => onChange(e.target.checked ? { name: EMPTY_WORDS } : undefined)}
         >
-          another system owns it: it is never changed here
+          it is kept in another system and changed only there
         </Checkbox>
       </div>
       {value ? (
         <>
           <Words
-            label="The system that owns it"
+            label="The system that keeps it"
             disabled={disabled}
             value={value.name}
             onChange={(name) => onChange({ ...value, name })}

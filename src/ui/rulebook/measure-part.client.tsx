@@ -97,7 +97,7 @@ function LevelFields({ context, value, onChange }: FormProps<Level>) {
         onChange={(mode) => onChange(put(value, "mode", mode === "single" ? undefined : mode))}
       />
       <Pick
-        label="Held against what applicants say of themselves"
+        label="Compared with the level that applicants state for themselves"
         disabled={disabled}
         value={value.stated ?? ""}
         options={[

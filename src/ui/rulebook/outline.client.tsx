@@ -1,7 +1,8 @@
 "use client";
 
 import { Button } from "antd";
-import type { RulebookProblem } from "../../core/rulebook/problem";
+import type { RulebookProblem } from "../../core/rulebook/checks/problem";
+import { isCoreField } from "../../core/rulebook/core-fields";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { Field, Section } from "../../core/rulebook/section";
 import { MoveButtons } from "../application/move-buttons.client";
@@ -125,13 +126,17 @@ export function Outline({
                 withFields(index, moved(section.fields, f, to));
                 select({ area: "sections", index, field: to });
               }}
-              remove={() => {
-                withFields(
-                  index,
-                  section.fields.filter((_, i) => i !== f),
-                );
-                select({ area: "sections", index });
-              }}
+              remove={
+                isCoreField(section, field.key)
+                  ? null
+                  : () => {
+                      withFields(
+                        index,
+                        section.fields.filter((_, i) => i !== f),
+                      );
+                      select({ area: "sections", index });
+                    }
+              }
             />
           ) : null}
         </li>

@@ -11,7 +11,7 @@ export function PromisePart({ context, value, onChange }: FormProps<DocumentRequ
     .flatMap((s) => s.fields.filter((f) => f.kind === "date").map((f) => ({ section: s, field: f })));
   return (
     <fieldset className="plan-wide">
-      <legend>While nothing was supplied it counts as promised</legend>
+      <legend>Not supplied yet, but promised: it may wait</legend>
       <OptionalCondition
         context={context}
         value={value.promise}

@@ -23,11 +23,20 @@ import { TemplateList } from "./template-list.client";
 
 /** One thing that a file must have, of any kind. */
 const TO_SUBMIT = [
-  { value: "", label: "as needed" },
-  { value: "promised", label: "promised is enough" },
-  { value: "to check", label: "supplied" },
-  { value: "accepted", label: "accepted" },
+  { value: "", label: "it stands as the moment above asks" },
+  { value: "promised", label: "it is promised at least" },
+  { value: "to check", label: "it is supplied" },
+  { value: "accepted", label: "it is accepted, or paid" },
 ] as const;
+
+/** How far a document has to prove what it shows. */
+const PROOF_WORDS: Readonly<Record<(typeof PROOF_LEVELS)[number], string>> = {
+  claimed: "nothing beyond what is stated",
+  copy: "a copy",
+  "certified copy": "a certified copy",
+  "original seen": "the original, seen by the office",
+  "from the issuer": "a statement from whoever issued it",
+};
 
 /** What a portrait is brought to where nothing else is said. */
 const PORTRAIT: Picture = { width: 480, height: 600 };
@@ -147,10 +156,10 @@ function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
       return (
         <>
           <Pick
-            label="Proof needed"
+            label="What counts as proof"
             disabled={disabled}
             value={value.proof}
-            options={plain(PROOF_LEVELS)}
+            options={PROOF_LEVELS.map((level) => ({ value: level, label: PROOF_WORDS[level] }))}
             onChange={(proof) => onChange({ ...value, proof })}
           />
           <Pick
@@ -364,7 +373,7 @@ export function RequirementPart({ context, value, onChange }: FormProps<Requirem
       />
       {value.kind === "deed" ? null : (
         <Pick
-          label="To submit"
+          label="Before the applicant can submit"
           disabled={disabled}
           value={value.toSubmit ?? ""}
           options={TO_SUBMIT}

@@ -1,20 +1,12 @@
 "use client";
 
 import { Checkbox } from "antd";
+import { withCoreFields } from "../../core/rulebook/core-fields";
 import { CORE_KINDS, factName, type Section } from "../../core/rulebook/section";
 import { AppliesWhen } from "./applies-when.client";
 import { ConditionBuilder } from "./condition-builder.client";
-import {
-  EMPTY_WORDS,
-  type FormProps,
-  KeyBox,
-  NumberBox,
-  orNothing,
-  Pick,
-  plain,
-  put,
-  Words,
-} from "./part-fields.client";
+import { EMPTY_WORDS, type FormProps, KeyBox, NumberBox, orNothing, Pick, put, Words } from "./part-fields.client";
+import { CORE_KIND_WORDS } from "./words";
 
 /** A section of the form. */
 export function SectionPart({ context, value, onChange }: FormProps<Section>) {
@@ -36,11 +28,14 @@ export function SectionPart({ context, value, onChange }: FormProps<Section>) {
       />
       <KeyBox disabled={disabled} value={value.key} onChange={(key) => onChange({ ...value, key })} />
       <Pick
-        label="What Unvex knows it as"
+        label="What is done with its answers"
         disabled={disabled}
         value={value.core ?? "own"}
-        options={[{ value: "own" as const, label: "a section of our own" }, ...plain(CORE_KINDS)]}
-        onChange={(core) => onChange({ ...value, core: core === "own" ? null : core })}
+        options={[
+          { value: "own" as const, label: "nothing but what rules read: a section of our own" },
+          ...CORE_KINDS.map((kind) => ({ value: kind, label: CORE_KIND_WORDS[kind] })),
+        ]}
+        onChange={(core) => onChange(withCoreFields({ ...value, core: core === "own" ? null : core }))}
       />
       <Pick
         label="Filled in"

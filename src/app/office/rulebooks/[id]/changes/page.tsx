@@ -21,7 +21,7 @@ function Publishing({ page }: { page: RulebookPage }) {
           <p className="wrong">It cannot be published yet:</p>
           <ul className="plain-list">
             {page.problems.map((p) => (
-              <li key={`${p.code} ${p.about}`}>{problemSentence(p)}</li>
+              <li key={`${p.code} ${p.about}`}>{problemSentence(page.body, p)}</li>
             ))}
           </ul>
         </>

@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
-import { PROGRAMMES } from "../../demo/programmes";
-import { bmr } from "../../demo/rulebooks/from-school";
-import { mes } from "../../demo/rulebooks/mes";
-import type { Condition } from "../rules/condition";
+import { PROGRAMMES } from "../../../demo/programmes";
+import { bmr } from "../../../demo/rulebooks/from-school";
+import { mes } from "../../../demo/rulebooks/mes";
+import type { Condition } from "../../rules/condition";
+import { type RulebookBody, rulebookSchema } from "../rulebook";
 import { rulebookProblems } from "./problems";
-import { type RulebookBody, rulebookSchema } from "./rulebook";
 
 const reads = (fact: string): Condition => ({ op: "fact", fact, is: "known" });
 const found = (body: RulebookBody) => rulebookProblems(body).map((p) => `${p.code} ${p.about}`);
@@ -29,6 +29,43 @@ describe("what keeps a rulebook from being published", () => {
       "a text that is missing in one language",
       (b) => ({ fees: b.fees.map((f) => ({ ...f, title: { ...f.title, fr: " " } })) }),
       ["missing-text handling: French"],
+    ],
+    [
+      "a section that is asked for only where it was filled in",
+      (b) => ({
+        sections: b.sections.map((s) => (s.key === "citizenship" ? { ...s, when: reads("citizenship.residence") } : s)),
+      }),
+      ["asks-itself citizenship"],
+    ],
+    [
+      "a comparison with nothing",
+      (b) => ({
+        fees: b.fees.map((f) => ({
+          ...f,
+          when: { op: "fact" as const, fact: "group", is: "equals" as const, value: "" },
+        })),
+      }),
+      ["compares-nothing handling"],
+    ],
+    [
+      "referees who cannot be written to",
+      (b) => ({
+        sections: b.sections.map((s) =>
+          s.core === "referees"
+            ? { ...s, fields: s.fields.map((f) => (f.key === "email" ? { ...f, key: "address" } : f)) }
+            : s,
+        ),
+      }),
+      ["core-field referees: email"],
+    ],
+    [
+      "no declaration before submission",
+      (b) => ({
+        requirements: b.requirements.map((r) =>
+          r.kind === "sections" && r.sections.includes("declaration") ? { ...r, neededBy: "decision" as const } : r,
+        ),
+      }),
+      ["no-declaration "],
     ],
     [
       "a requirement that no section answers",
@@ -243,6 +280,7 @@ describe("what keeps a rulebook from being published", () => {
       "unknown-section a: nowhere",
       "unknown-field b: person.hat",
       "unknown-fee c: tip",
+      "no-declaration ",
     ]);
   });
 

@@ -1,7 +1,7 @@
-import type { GradeMethod } from "../grades/method";
-import { compare, parseDecimal, type Ratio } from "../numbers/ratio";
+import type { GradeMethod } from "../../grades/method";
+import { compare, parseDecimal, type Ratio } from "../../numbers/ratio";
+import type { Measure } from "../rulebook";
 import type { RulebookProblem } from "./problem";
-import type { Measure } from "./rulebook";
 
 type Found = (code: RulebookProblem["code"], what: string) => RulebookProblem;
 

@@ -1,3 +1,5 @@
+import type { AreaKey } from "../parts";
+
 /** What keeps a rulebook from being published. */
 export interface RulebookProblem {
   readonly code:
@@ -24,7 +26,13 @@ export interface RulebookProblem {
     | "deed-too-early"
     | "keeper-link"
     | "never-met"
-    | "contradicts";
+    | "contradicts"
+    | "asks-itself"
+    | "compares-nothing"
+    | "core-field"
+    | "no-declaration";
+  /** Where that part stands; left out where its key alone leads to it. */
+  readonly area?: AreaKey;
   /** The key of the part it is about, and what is wrong with it there. */
   readonly about: string;
 }

@@ -1,12 +1,14 @@
-import { factNames } from "../rules/names";
-import { canBeMet } from "../rules/possible";
-import type { LocalText } from "../text/local-text";
-import { conditionsOf } from "./conditions";
-import { SPAN_DAYS } from "./day-names";
+import type { Condition, Limit } from "../../rules/condition";
+import { factNames } from "../../rules/names";
+import { canBeMet } from "../../rules/possible";
+import type { LocalText } from "../../text/local-text";
+import { conditionsOf } from "../conditions";
+import { lackingCoreFields } from "../core-fields";
+import { SPAN_DAYS } from "../day-names";
+import type { RulebookBody } from "../rulebook";
+import { type FieldKind, factName, keeperLink, linkedFields } from "../section";
 import { measureProblems } from "./measure-problems";
 import type { RulebookProblem } from "./problem";
-import type { RulebookBody } from "./rulebook";
-import { type FieldKind, factName, keeperLink, linkedFields } from "./section";
 
 const GIVEN = new Set([
   ...SPAN_DAYS,
@@ -72,7 +74,7 @@ function missingTexts(body: RulebookBody): readonly RulebookProblem[] {
 function impossible(body: RulebookBody): readonly RulebookProblem[] {
   const alone = conditionsOf(body)
     .filter(({ condition }) => !canBeMet(condition))
-    .map(({ where }): RulebookProblem => ({ code: "never-met", about: where }));
+    .map(({ where, area }): RulebookProblem => ({ code: "never-met", area, about: where }));
   const possible = body.entryRules.filter((r) => canBeMet(r.rule));
   const pairs = possible.flatMap((a, i) =>
     possible
@@ -115,6 +117,67 @@ function paperProblems(body: RulebookBody): readonly RulebookProblem[] {
   );
 }
 
+/** A section, or a field, that is asked for only where it was filled in already never comes. */
+function asksItself({ sections }: RulebookBody): readonly RulebookProblem[] {
+  return sections.flatMap((s) => {
+    const own = s.fields.map((f) => `${factName(s)}.${f.key}`);
+    const reads = (condition: Condition | undefined, names: readonly string[], list: string | null) =>
+      condition !== undefined && factNames(condition, list).some((name) => names.includes(name));
+    const area = "sections" as const;
+    return [
+      ...(reads(s.when, own, null) ? [{ code: "asks-itself", area, about: s.key } as const] : []),
+      ...s.fields
+        .filter((f) => reads(f.when, [`${factName(s)}.${f.key}`], factName(s)))
+        .map((f) => ({ code: "asks-itself", area, about: `${s.key}.${f.key}` }) as const),
+    ];
+  });
+}
+
+const isNothing = (limit: Limit | undefined): boolean =>
+  limit === undefined ||
+  (typeof limit === "string" && limit.trim() === "") ||
+  (Array.isArray(limit) && limit.length === 0);
+
+function hasEmptyLimit(condition: Condition): boolean {
+  switch (condition.op) {
+    case "all":
+    case "any":
+    case "atLeast":
+      return condition.of.some(hasEmptyLimit);
+    case "not":
+      return hasEmptyLimit(condition.of);
+    case "fact":
+      return condition.is !== "known" && isNothing(condition.value);
+    case "some":
+      return hasEmptyLimit(condition.where);
+    case "count":
+    case "sum":
+      return isNothing(condition.value) || (condition.where !== undefined && hasEmptyLimit(condition.where));
+  }
+}
+
+const comparesNothing = (body: RulebookBody): readonly RulebookProblem[] =>
+  conditionsOf(body)
+    .filter(({ condition }) => hasEmptyLimit(condition))
+    .map(({ where, area }) => ({ code: "compares-nothing", area, about: where }));
+
+/** A section of a known kind that lacks what is done by it. */
+const coreProblems = ({ sections }: RulebookBody): readonly RulebookProblem[] =>
+  sections.flatMap((s) =>
+    lackingCoreFields(s).map(
+      (f): RulebookProblem => ({ code: "core-field", area: "sections", about: `${s.key}: ${f.key}` }),
+    ),
+  );
+
+/** Nobody submits what they have not declared to be true. */
+function declarationProblems({ sections, requirements }: RulebookBody): readonly RulebookProblem[] {
+  const agreed = sections.filter((s) => s.fields.some((f) => f.kind === "agree" && f.required)).map((s) => s.key);
+  const isAsked = requirements.some(
+    (r) => r.kind === "sections" && r.neededBy === "submission" && r.sections.some((key) => agreed.includes(key)),
+  );
+  return isAsked || requirements.length === 0 ? [] : [{ code: "no-declaration", about: "" }];
+}
+
 const BY_ITSELF: readonly RulebookProblem["code"][] = [
   "missing-text",
   "no-options",
@@ -122,6 +185,9 @@ const BY_ITSELF: readonly RulebookProblem["code"][] = [
   "no-paper-field",
   "duplicate-key",
   "never-met",
+  "asks-itself",
+  "compares-nothing",
+  "core-field",
 ];
 
 export const partProblems = (body: RulebookBody): readonly RulebookProblem[] =>
@@ -138,10 +204,10 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
   const facts = knownFacts(body);
   const sections = new Set(body.sections.map((s) => s.key));
   const fields = new Set(body.sections.flatMap((s) => s.fields.map((f) => `${s.key}.${f.key}`)));
-  const unknown = conditionsOf(body).flatMap(({ where, list, condition }) =>
+  const unknown = conditionsOf(body).flatMap(({ where, area, list, condition }) =>
     factNames(condition, list)
       .filter((name) => !facts.has(name))
-      .map((name): RulebookProblem => ({ code: "unknown-fact", about: `${where}: ${name}` })),
+      .map((name): RulebookProblem => ({ code: "unknown-fact", area, about: `${where}: ${name}` })),
   );
   const requirements = body.requirements.flatMap((r): readonly RulebookProblem[] => {
     if (r.kind === "sections" && r.sections.length === 0) return [{ code: "no-sections", about: r.key }];
@@ -179,6 +245,10 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
         .filter((f) => f.keptBy?.link !== undefined && keeperLink(f.keptBy) === null)
         .map((f): RulebookProblem => ({ code: "keeper-link", about: `${s.key}.${f.key}` })),
     ),
+    ...asksItself(body),
+    ...comparesNothing(body),
+    ...coreProblems(body),
+    ...declarationProblems(body),
     ...withoutOptions(body),
     ...paperProblems(body),
     ...registryProblems(body),
