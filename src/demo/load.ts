@@ -193,10 +193,19 @@ async function correct(play: Play, changes: Readonly<Record<string, Json>>): Pro
   await act(stage.runtime, sendCorrections, actor, { applicationId, true: true });
 }
 
+/** Most of the demo's rounds are still open when its decisions are prepared. */
+const EARLY =
+  "Agreed with the head of the programme: clearly above what is asked, and no reason to wait for the closing.";
+
 async function decide(play: Play, moment: Extract<Moment, { do: "decide" }>): Promise<void> {
   const { runtime, staff } = play.stage;
   const target = { applicationId: play.applicationId, choiceId: play.choiceId };
-  await act(runtime, prepareDecision, staff.officer, { ...target, kind: moment.kind, reason: moment.reason ?? null });
+  await act(runtime, prepareDecision, staff.officer, {
+    ...target,
+    kind: moment.kind,
+    reason: moment.reason ?? null,
+    note: EARLY,
+  });
   if (moment.release) await act(runtime, releaseDecision, staff.lead, target);
 }
 

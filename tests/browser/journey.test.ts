@@ -384,6 +384,7 @@ describe("from sign-up to an accepted offer", () => {
     await page.locator("summary").filter({ hasText: "Grade 2.5 or better" }).click();
     await page.getByText("1 + 3 × (20 − 15.5) ÷ (20 − 10) = 2.35").waitFor();
     await page.getByText("cut to 2.3, compared as 2.3").waitFor();
+    await page.getByLabel(/^Note, for the office alone/).fill("Not to wait.");
     await page.getByRole("button", { name: "Prepare offer", exact: true }).click();
     await page.getByText(/A lead officer of \w+ releases it\./).waitFor();
   });

@@ -95,6 +95,10 @@ describe("a rulebook made from nothing", () => {
     await answers.press("Enter");
     await page.locator(".ant-select-selection-item", { hasText: "Time at sea" }).waitFor();
     await answers.press("Escape");
+    await page.getByText(/^Nobody declares anything before submitting/).waitFor();
+    await page.getByRole("combobox", { name: "Put a shared part in" }).click();
+    await page.getByTitle("Declaration", { exact: true }).click();
+    await page.getByText(/^Nobody declares anything before submitting/).waitFor({ state: "detached" });
     await page.getByRole("button", { name: "+ Add an entry rule" }).click();
     await page
       .getByText(/has a text that is missing in French/)
@@ -155,6 +159,12 @@ describe("a rulebook made from nothing", () => {
     await page.getByLabel("Weeks at sea").fill("7");
     await page.getByLabel("Weeks at sea").press("Tab");
     await untilSaved(page);
+    await page.goto(`/my/${number}/declaration`);
+    await page.getByLabel(/Everything that I have written/).check();
+    await page.getByLabel(/The institute may keep/).check();
+    await page.getByLabel("Your full name, as signature").fill("Nilufar Rahmonqulova");
+    await page.getByLabel("Your full name, as signature").press("Tab");
+    await untilSaved(page);
     await page.goto(`/my/${number}`);
     await pressAndAgree(page, "Submit");
     await page
@@ -209,6 +219,7 @@ describe("a rulebook made from nothing", () => {
     await page.getByText("1 value confirmed.").waitFor();
     await page.keyboard.press("d");
     await page.getByText("eligible, on confirmed values").waitFor();
+    await page.getByLabel(/^Note, for the office alone/).fill("Not to wait.");
     await page.getByRole("button", { name: "Prepare offer", exact: true }).click();
     await page.getByText(/A lead officer of \w+ releases it\./).waitFor();
     await lead.page.goto(`/office/files/${number}`);

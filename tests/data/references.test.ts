@@ -12,7 +12,7 @@ import { document } from "../../src/views/evidence/document";
 import { referencePage, requestOfLink } from "../../src/views/references/reference-page";
 import { readView } from "../../src/views/view/view";
 import { filledFile, lookAt } from "../support/files";
-import { makePerson, must, openWorld, type World } from "../support/world";
+import { makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 
 /** A referee has no account: a link that serves one request, and ends. */
 describe("references", () => {
@@ -55,6 +55,33 @@ describe("references", () => {
     return { kind: "link", requestId: requestId ?? randomUUID() };
   };
   const page = async (actor: Actor) => readView(world.runtime, referencePage, actor, {});
+
+  it("are asked of nobody at an address of the applicant's own, and by nobody without a name", async () => {
+    const put = async (section: string, field: string, entry: string, value: string) => {
+      const { loaded } = await lookAt(world, applicationId);
+      const seen =
+        loaded.facts.answers.find((x) => x.section === section && x.field === field && x.entry === entry)?.version ?? 0;
+      await must(world, saveAnswers, owner, {
+        applicationId,
+        changes: [{ scope: "file", section, entry, field, value, seen }],
+      });
+    };
+    const asked = () =>
+      reasonOf(runAct(world.runtime, requestReference, owner, { applicationId, referee: filled.referee }));
+    const { rows } = await world.runtime.pool.query<{ email: string }>(
+      "select p.email from person p join application a on a.person_id = p.id where a.id = $1",
+      [applicationId],
+    );
+    const [name, domain] = (rows[0]?.email ?? "").split("@");
+    await put("referees", "email", filled.referee, `${name?.toUpperCase()}+letters@${domain}`);
+    expect(await asked()).toBe("own-address");
+    await put("referees", "email", filled.referee, "somebody@halden-sound.example");
+    await put("person", "givenNames", "", "");
+    await put("person", "familyName", "", "");
+    expect(await asked()).toBe("name-first");
+    await put("person", "familyName", "", "Vale");
+    expect(await asked()).toBe("ok");
+  });
 
   it("are asked for by a mail whose link shows the name and the programme, and nothing else", async () => {
     await ask();

@@ -212,7 +212,11 @@ describe("a file travels from its first page to an accepted offer", () => {
   });
 
   it("is decided by one person, released by another, and accepted by the applicant", async () => {
-    await must(world, prepareDecision, lead, { applicationId, choiceId, kind: "offer" });
+    const early = { applicationId, choiceId, kind: "offer" } as const;
+    expect(await runAct(world.runtime, prepareDecision, lead, { ...early, reason: "Well done." })).toMatchObject({
+      reason: "round-open",
+    });
+    await must(world, prepareDecision, lead, { ...early, note: "Not to wait." });
     expect(await runAct(world.runtime, releaseDecision, lead, { applicationId, choiceId })).toMatchObject({
       reason: "needs-second-person",
     });

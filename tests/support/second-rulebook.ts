@@ -48,6 +48,14 @@ export const secondRulebook: RulebookBody = {
       sections: ["diving"],
     },
     {
+      key: "declaration",
+      kind: "sections",
+      title: { en: "Declaration", fr: "Déclaration" },
+      scope: "file",
+      neededBy: "submission",
+      sections: ["declaration"],
+    },
+    {
       key: "supplement",
       kind: "document",
       title: { en: "Diploma supplement", fr: "Supplément au diplôme" },

@@ -9,22 +9,29 @@ import {
 } from "../../core/decision/inputs";
 import { formatDay } from "../../core/time/day";
 import { dayAt } from "../../core/time/zone";
-import { decision } from "../../db/schema";
-import { done, refuse } from "../act/act";
+import { decision, round } from "../../db/schema";
+import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
 import { closeWhenFull } from "../catalogue/rounds";
 import { mailApplicant } from "../mail/queue-mail";
 
+/** Whether a round decides as applications come, and not after its closing. */
+async function isRolling(ctx: ActContext, roundId: string): Promise<boolean> {
+  const [row] = await ctx.db.select({ rolling: round.rolling }).from(round).where(eq(round.id, roundId));
+  return row?.rolling ?? false;
+}
+
 /**
  * Prepares a decision on a complete choice. An offer without conditions needs every entry rule met on confirmed values; one on
- * conditions stores the ways as they stand that day; a refusal says why.
+ * conditions stores the ways as they stand that day; a refusal says why. What is prepared while others may still apply for the same places
+ * says for the office why it does not wait.
  */
 export const prepareDecision = defineFileAct({
   name: "prepare-decision",
   input: prepareDecisionInput,
   right: "office",
   about: ({ choiceId, kind }) => ({ choice: choiceId, kind }),
-  run: async (ctx, file, { choiceId, kind, reason }) => {
+  run: async (ctx, file, { choiceId, kind, reason, note }) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
     const result = file.assessment.choices.find((c) => c.id === choiceId);
     const fact = file.facts.choices.find((c) => c.id === choiceId);
@@ -37,6 +44,8 @@ export const prepareDecision = defineFileAct({
     if (kind === "offer on conditions" && result.eligibility !== "eligible on conditions")
       return refuse("not-eligible");
     if (kind === "refusal" && (reason ?? "") === "") return refuse("needs-reason");
+    if (kind !== "refusal" && (note ?? "") === "" && result.round === "open" && !(await isRolling(ctx, fact.roundId)))
+      return refuse("round-open");
     const conditions = result.findings.flatMap((f) =>
       f.finding !== "met" && f.way ? [{ rule: f.key, way: f.way }] : [],
     );
@@ -44,6 +53,7 @@ export const prepareDecision = defineFileAct({
       choiceId,
       kind,
       reason,
+      note,
       conditions: kind === "offer on conditions" ? conditions : [],
       preparedById: ctx.actor.id,
       preparedAt: ctx.now,

@@ -1,5 +1,6 @@
 import { and, eq, inArray } from "drizzle-orm";
 import { z } from "zod";
+import { emailKey } from "../../core/people/email-key";
 import { shownName } from "../../core/people/shown-name";
 import type { Locale, LocalText } from "../../core/text/local-text";
 import { formatDay } from "../../core/time/day";
@@ -47,13 +48,25 @@ async function programmeTitles(
   return { programmeEn: titles("en"), programmeFr: titles("fr") };
 }
 
-/** Referees are written to in the language of the applicant, who knows them. */
-async function ownersLocale(ctx: ActContext, file: OpenFile): Promise<string> {
-  const [owner] = await ctx.db.select({ locale: person.locale }).from(person).where(eq(person.id, file.ownerId));
-  return owner?.locale ?? "en";
+async function ownerOf(ctx: ActContext, file: OpenFile): Promise<{ readonly locale: string; readonly email: string }> {
+  const { locale, email } = person;
+  const [owner] = await ctx.db.select({ locale, email }).from(person).where(eq(person.id, file.ownerId));
+  if (!owner) throw new Error("a file without its person");
+  return owner;
 }
 
-/** Sends a referee the link to one request. It shows nothing of the applicant beyond the name and the programme. */
+/** Every address under which an applicant can be written to: that of the account, and those that the form has. */
+const ownAddresses = (file: OpenFile, account: string): readonly (string | null)[] => {
+  const stated = file.facts.answers.filter((a) => a.section !== refereeSection(file) && a.entry === "");
+  return [account, ...stated.flatMap(({ value }) => (typeof value === "string" && value.includes("@") ? [value] : []))].map(
+    emailKey,
+  );
+};
+
+/**
+ * Sends a referee the link to one request. It shows nothing of the applicant beyond the name and the programme, so the name has to be known,
+ * and goes to nobody's own address. It is written in the language of the applicant, who knows the referee.
+ */
 export const requestReference = defineFileAct({
   name: "request-reference",
   input: z.object({ applicationId: z.uuid(), referee: z.string().max(40) }),
@@ -66,6 +79,10 @@ export const requestReference = defineFileAct({
     const email = answerOf(file, referee, "email");
     if (name === "" || !z.email().safeParse(email).success || answerOf(file, referee, "role") === "")
       return refuse("not-complete");
+    const applicant = shownName(file.facts);
+    if (applicant === "") return refuse("name-first");
+    const owner = await ownerOf(ctx, file);
+    if (ownAddresses(file, owner.email).includes(emailKey(email))) return refuse("own-address");
     if (file.facts.references.some((r) => r.referee === referee && ["asked", "opened", "given"].includes(r.state)))
       return refuse("already-done");
     if (!(await mayAskOthers(ctx, file.ownerId, email))) return refuse("mailed-enough");
@@ -95,11 +112,11 @@ export const requestReference = defineFileAct({
       applicationId: file.id,
       personId: null,
       toAddress: email,
-      locale: await ownersLocale(ctx, file),
+      locale: owner.locale,
       template: "reference-asked",
       values: {
         name,
-        applicant: shownName(file.facts),
+        applicant,
         ...(await programmeTitles(ctx, file.id)),
         link: `/reference/${token}`,
         until: formatDay(dayAt(file.office.zone, endsAt.getTime())),
@@ -133,7 +150,7 @@ export const withdrawReference = defineFileAct({
       applicationId: file.id,
       personId: null,
       toAddress: row.email,
-      locale: await ownersLocale(ctx, file),
+      locale: (await ownerOf(ctx, file)).locale,
       template: "reference-withdrawn",
       values: { name: row.name, applicant: shownName(file.facts) },
     });

@@ -15,6 +15,7 @@ export const REASONS = [
   "too-large",
   "check-failed",
   "needs-reason",
+  "round-open",
   "needs-second-person",
   "not-eligible",
   "not-confirmed",
@@ -29,6 +30,8 @@ export const REASONS = [
   "changed-meanwhile",
   "too-late-to-undo",
   "mailed-enough",
+  "name-first",
+  "own-address",
 ] as const;
 export type Reason = (typeof REASONS)[number];
 

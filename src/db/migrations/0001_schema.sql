@@ -103,6 +103,7 @@ CREATE TABLE "decision" (
 	"choice_id" uuid PRIMARY KEY NOT NULL,
 	"kind" text NOT NULL,
 	"reason" text,
+	"note" text,
 	"conditions" jsonb NOT NULL,
 	"prepared_by_id" uuid NOT NULL,
 	"prepared_at" timestamp with time zone NOT NULL,

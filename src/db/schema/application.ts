@@ -288,7 +288,10 @@ export const decision = pgTable(
       .primaryKey()
       .references(() => choice.id),
     kind: oneOf("kind", DECISIONS).notNull(),
+    /** For the applicant. */
     reason: text("reason"),
+    /** For the office alone. */
+    note: text("note"),
     conditions: jsonb("conditions")
       .$type<readonly { readonly rule: string; readonly way: { en: string; fr: string } }[]>()
       .notNull(),

@@ -245,6 +245,8 @@ export const REFUSED_WORDS: Readonly<Record<Reason, string>> = {
   locked: "This cannot be changed now.",
   "check-failed": "A check fails, so it cannot be accepted. Send it back instead.",
   "needs-reason": "Say why.",
+  "round-open":
+    "The round is still open, and it does not decide as applications come. Say in the note why this one is not to wait.",
   "needs-second-person": "You prepared this decision; a second person has to release it.",
   "not-eligible": "The entry rules do not allow this kind of decision.",
   "not-confirmed": "Some findings stand on claimed values. Confirm them first.",
@@ -256,6 +258,8 @@ export const REFUSED_WORDS: Readonly<Record<Reason, string>> = {
   "said-twice": "This stands in the list already, and may stand there only once.",
   "undertaking-missing": "What is promised of the order of the choices has not been promised yet.",
   "not-complete": "The file is not complete yet.",
+  "name-first": "The applicant’s name is not filled in yet.",
+  "own-address": "This is an address of the applicant’s own.",
   "mailed-enough": "Enough mails went out for today: three to one address, twenty in all.",
   "too-late-to-undo": "Ten seconds have passed: this can no longer be undone.",
   "invalid-input": "Something in the form is not right.",

@@ -25,7 +25,7 @@ export function stepSentence(
 ): string {
   const values = {
     count: count ?? 1,
-    due: due ? formatDate(locale, due) : "—",
+    due: due ? formatDate(locale, due) : "none",
     title: title?.[locale] ?? "",
     programme: programmeOf(scope ?? "") ?? "none",
   };

@@ -3,7 +3,7 @@
 import { Button, Input } from "antd";
 import { useState } from "react";
 import type { ActOnFile, FileActInput } from "../../core/file-acts/file-acts";
-import { formatDate } from "../../text/format";
+import { formatDate, formatMoment } from "../../text/format";
 import type { FileData } from "../../views/assessment/file-data";
 import { useDialogs } from "../frame/library.client";
 import { OfficeDay } from "../frame/office-day.client";
@@ -39,8 +39,9 @@ function Prepared({ data, me, act, after, choice }: Props & { choice: Choice }) 
     <>
       <p>
         <strong>{decision.kind}</strong>, prepared by {decision.preparedBy} on <OfficeDay at={decision.preparedAt} />
-        {decision.reason ? `: ${decision.reason}` : ""}
       </p>
+      {decision.reason ? <p>The applicant reads: “{decision.reason}”</p> : null}
+      {decision.note ? <p className="quiet">Note for us: {decision.note}</p> : null}
       {decision.conditions.map((c) => (
         <p key={c.rule} className="quiet">
           on condition: {c.way.en}
@@ -81,15 +82,22 @@ function Prepared({ data, me, act, after, choice }: Props & { choice: Choice }) 
 
 function Preparing({ data, act, after, choice }: Props & { choice: Choice }) {
   const [reason, setReason] = useState("");
+  const [note, setNote] = useState("");
   const result = data.assessment.choices.find((c) => c.id === choice.id);
   if (!result) return null;
   const confirmed = result.findings.every((f) => f.basis === "confirmed");
   const prepare = async (kind: FileActInput<"prepare-decision">["kind"]) =>
     after(
-      await act("prepare-decision", { choiceId: choice.id, kind, reason: reason.trim() || null }),
+      await act("prepare-decision", {
+        choiceId: choice.id,
+        kind,
+        reason: reason.trim() || null,
+        note: note.trim() || null,
+      }),
       `Prepared: ${kind}.`,
     );
   const complete = result.stage === "complete";
+  const early = result.round === "open" && !choice.rolling;
   return (
     <>
       <p>
@@ -105,14 +113,33 @@ function Preparing({ data, act, after, choice }: Props & { choice: Choice }) {
       )}
       {choice.may.work ? null : <p className="quiet">The officers of {choice.code} prepare its decision.</p>}
       <div className="field" hidden={!choice.may.work}>
-        <label htmlFor={`reason-${choice.id}`}>Reason or note (needed for a refusal)</label>
+        <label htmlFor={`reason-${choice.id}`}>Reason, for the applicant (needed for a refusal)</label>
         <Input.TextArea
           id={`reason-${choice.id}`}
           autoSize={{ minRows: 2 }}
+          maxLength={2000}
           value={reason}
           onChange={(e) => setReason(e.target.value)}
         />
       </div>
+      <div className="field" hidden={!choice.may.work}>
+        <label htmlFor={`note-${choice.id}`}>
+          Note, for the office alone{early ? " (needed for anything but a refusal: why it does not wait)" : ""}
+        </label>
+        <Input.TextArea
+          id={`note-${choice.id}`}
+          autoSize={{ minRows: 1 }}
+          maxLength={2000}
+          value={note}
+          onChange={(e) => setNote(e.target.value)}
+        />
+      </div>
+      {early ? (
+        <p>
+          The round is open until {formatMoment("en", result.closesAt, data.zone)} and does not decide as applications
+          come: others may still apply for the same places.
+        </p>
+      ) : null}
       <div className="presses" hidden={!choice.may.work}>
         <Button
           type="primary"

@@ -135,7 +135,15 @@ export interface MyApplication {
   readonly contacts: readonly ContactPlace[];
   /** The application from which answers were carried over, and the sections that they are in. */
   readonly carried: { readonly from: string; readonly sections: readonly string[] } | null;
-  readonly events: readonly { readonly act: string; readonly at: string }[];
+  readonly events: readonly {
+    readonly act: string;
+    readonly at: string;
+    /** What it was about: a requirement where there was one, the answer of a card service. */
+    readonly requirement: string | null;
+    readonly scope: string | null;
+    readonly entry: string | null;
+    readonly result: string | null;
+  }[];
   readonly office: Registers;
 }
 

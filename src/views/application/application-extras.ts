@@ -107,4 +107,4 @@ export const EXTRAS = `select
    where u.application_id = $1 order by u.at desc limit 1) as promise,
   (select ${REACH_NOTES} from application a where a.id = $1) as "contactNotes",
   (select v.about from event v where v.application_id = $1 and v.act = 'carry-over' limit 1) as carried,
-  (select json_agg(json_build_object('act', v.act, 'at', v.at) order by v.id) from event v where v.application_id = $1 and v.act = any($2::text[])) as events`;
+  (select json_agg(json_build_object('act', v.act, 'at', v.at, 'requirement', v.about->>'requirement', 'scope', v.about->>'scope', 'entry', v.about->>'entry', 'result', v.about->>'result') order by v.id) from event v where v.application_id = $1 and v.act = any($2::text[])) as events`;

@@ -113,6 +113,8 @@ export interface FileData {
     readonly award: string;
     readonly start: string;
     readonly round: string;
+    /** Whether its round decides as applications come. */
+    readonly rolling: boolean;
     readonly campus: string | null;
     readonly mode: Mode | null;
     readonly track: LocalText | null;
@@ -268,7 +270,10 @@ export interface FileReopening {
 
 export interface FileDecision {
   readonly kind: string;
+  /** For the applicant. */
   readonly reason: string | null;
+  /** For the office alone. */
+  readonly note: string | null;
   readonly conditions: readonly { readonly rule: string; readonly way: LocalText }[];
   readonly preparedBy: string;
   readonly preparedById: string;

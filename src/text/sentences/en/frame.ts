@@ -30,6 +30,7 @@ export const frame = {
   "refused.document-refused": "This file cannot be taken.",
   "refused.too-large": "This is too large.",
   "refused.check-failed": "A check has failed: {check}.",
+  "refused.round-open": "The round is still open.",
   "refused.needs-reason": "Give a reason.",
   "refused.needs-second-person": "A second person has to do this.",
   "refused.not-eligible": "The entry rules do not allow this.",
@@ -37,6 +38,9 @@ export const frame = {
   "refused.already-applied": "You have chosen this programme already.",
   "refused.nothing-due": "Nothing is due.",
   "refused.changed-meanwhile": "This was changed meanwhile. Load the page again.",
+  "refused.name-first": "Fill in your name first: the mail says who asks.",
+  "refused.own-address":
+    "This is an address of your own. A reference comes from somebody else: correct the address of your referee.",
   "refused.mailed-enough":
     "Enough mails went out for today: three a day to one address, twenty in all. Ask again tomorrow; look meanwhile whether the address is right.",
   "refused.too-late-to-undo": "It is too late to undo this.",

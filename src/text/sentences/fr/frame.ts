@@ -32,6 +32,7 @@ export const frame: Readonly<Record<keyof typeof english, string>> = {
   "refused.document-refused": "Ce fichier ne peut pas être pris.",
   "refused.too-large": "C’est trop grand.",
   "refused.check-failed": "Une vérification a échoué : {check}.",
+  "refused.round-open": "La session est encore ouverte.",
   "refused.needs-reason": "Donnez une raison.",
   "refused.needs-second-person": "Une deuxième personne doit le faire.",
   "refused.not-eligible": "Les règles d’admission ne le permettent pas.",
@@ -39,6 +40,9 @@ export const frame: Readonly<Record<keyof typeof english, string>> = {
   "refused.already-applied": "Vous avez déjà choisi ce programme.",
   "refused.nothing-due": "Rien n’est dû.",
   "refused.changed-meanwhile": "Ceci a changé entre-temps. Rechargez la page.",
+  "refused.name-first": "Indiquez d’abord votre nom : le courriel dit qui demande.",
+  "refused.own-address":
+    "C’est une adresse à vous. Une recommandation vient de quelqu’un d’autre : corrigez l’adresse de votre référent.",
   "refused.mailed-enough":
     "Assez de courriels sont partis aujourd’hui : trois par jour à une adresse, vingt en tout. Redemandez demain ; vérifiez d’ici là que l’adresse est juste.",
   "refused.too-late-to-undo": "Il est trop tard pour annuler.",

@@ -6,6 +6,7 @@ import { formatDate, formatDayInZone, formatMoment } from "../../../../text/form
 import { isTextKey, sentence } from "../../../../text/sentence";
 import { standingWord } from "../../../../text/words/standing";
 import { gapHref, requirementHref } from "../../../../ui/application/applicant-step";
+import { eventSentence } from "../../../../ui/application/event-sentence";
 import { withdrawalFees } from "../../../../ui/application/withdrawal";
 import { CombBar } from "../../../../ui/assessment/comb";
 import { ConfirmPress } from "../../../../ui/frame/confirm-press.client";
@@ -320,15 +321,12 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
       <section>
         <h2>{sentence(language, "app.history")}</h2>
         <ol className="history">
-          {application.events.map((event) => {
-            const key = `event.${event.act}`;
-            return (
-              <li key={event.at + event.act}>
-                <span className="quiet">{formatMoment(language, event.at, application.zone)}</span>{" "}
-                {isTextKey(key) ? sentence(language, key) : event.act}
-              </li>
-            );
-          })}
+          {application.events.map((event) => (
+            <li key={event.at + event.act}>
+              <span className="quiet">{formatMoment(language, event.at, application.zone)}</span>{" "}
+              {eventSentence(application, event, language)}
+            </li>
+          ))}
         </ol>
       </section>
       {submitted && open && !urgent ? <ContactDetails application={application} language={language} /> : null}
