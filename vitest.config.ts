@@ -4,7 +4,7 @@ export default defineConfig({
   test: {
     projects: [
       {
-        test: { name: "unit", include: ["src/{core,formats,text,app}/**/*.test.ts"], testTimeout: 60_000 },
+        test: { name: "unit", include: ["src/{core,formats,text,app,ui}/**/*.test.ts"], testTimeout: 60_000 },
       },
       {
         test: {

@@ -292,7 +292,10 @@ describe("a second rulebook, published as data", () => {
     const prepare = page.getByRole("button", { name: "Prepare offer", exact: true });
     for (let open = 2; open > 0; open -= 1) {
       await expect.poll(() => prepare.count()).toBe(open);
-      await page.getByLabel(/^Note, for the office alone/).first().fill("Not to wait.");
+      await page
+        .getByLabel(/^Note, for the office alone/)
+        .first()
+        .fill("Not to wait.");
       await prepare.first().click();
     }
     await expect.poll(() => prepare.count()).toBe(0);

@@ -58,9 +58,10 @@ async function ownerOf(ctx: ActContext, file: OpenFile): Promise<{ readonly loca
 /** Every address under which an applicant can be written to: that of the account, and those that the form has. */
 const ownAddresses = (file: OpenFile, account: string): readonly (string | null)[] => {
   const stated = file.facts.answers.filter((a) => a.section !== refereeSection(file) && a.entry === "");
-  return [account, ...stated.flatMap(({ value }) => (typeof value === "string" && value.includes("@") ? [value] : []))].map(
-    emailKey,
-  );
+  return [
+    account,
+    ...stated.flatMap(({ value }) => (typeof value === "string" && value.includes("@") ? [value] : [])),
+  ].map(emailKey);
 };
 
 /**

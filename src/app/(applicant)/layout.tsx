@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
 import { sentence } from "../../text/sentence";
 import { Library } from "../../ui/frame/library.client";
+import { NavMenu } from "../../ui/frame/nav-menu.client";
 import { Way } from "../../ui/frame/way.client";
 import { setLanguage } from "../language.action";
 import { identity, isOffice, locale, nonce, officeZone } from "../request";
@@ -20,7 +21,7 @@ export default async function ApplicantLayout({ children }: { children: ReactNod
           <Way loading={t("page.loading")} href="/" className="light-brand">
             Unvex <span>{t("brand.line")}</span>
           </Way>
-          <nav aria-label="Unvex">
+          <NavMenu word={t("nav.menu")}>
             <Way loading={t("page.loading")} href="/">
               {t("nav.programmes")}
             </Way>
@@ -63,7 +64,7 @@ export default async function ApplicantLayout({ children }: { children: ReactNod
                 {t("nav.language")}
               </button>
             </form>
-          </nav>
+          </NavMenu>
         </header>
         <main id="page">{children}</main>
         <span className="page-end" />

@@ -9,6 +9,7 @@ export const frame = {
   "refused.undertaking-missing":
     "Something is to be promised of the order of your choices first. It stands on the page of your choices.",
   "brand.line": "Intake for study programmes",
+  "nav.menu": "Menu",
   "nav.programmes": "Programmes",
   "nav.mine": "My applications",
   "nav.messages": "Messages",

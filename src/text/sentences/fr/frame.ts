@@ -11,6 +11,7 @@ export const frame: Readonly<Record<keyof typeof english, string>> = {
   "refused.undertaking-missing":
     "Il faut d’abord un engagement pour l’ordre de vos vœux. Il se trouve sur la page des vœux.",
   "brand.line": "L’admission aux programmes d’études",
+  "nav.menu": "Menu",
   "nav.programmes": "Programmes",
   "nav.mine": "Mes candidatures",
   "nav.messages": "Messages",

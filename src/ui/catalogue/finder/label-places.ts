@@ -35,14 +35,17 @@ function boxOf({ x, y, anchor }: LabelPlace, name: string): Box {
 const overlap = (a: Box, b: Box): boolean =>
   a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
 
-/** Beside the point, above or below it; and the same again further away. */
-const placesFor = ({ x, y }: Named): readonly LabelPlace[] =>
-  [0, 1.4 * HEIGHT].flatMap((further): readonly LabelPlace[] => [
+/** Beside the point, or above or below it, moved in from the edge as far as it takes; and the same again further away. */
+function placesFor({ x, y, name }: Named): readonly LabelPlace[] {
+  const half = (name.length * LETTER) / 2;
+  const middle = Math.max(half, Math.min(WIDTH - half, x));
+  return [0, 1.4 * HEIGHT].flatMap((further): readonly LabelPlace[] => [
     { x: x + GAP, y: y + 1.7 + further, anchor: "start" },
     { x: x - GAP, y: y + 1.7 + further, anchor: "end" },
-    { x, y: y - GAP - further, anchor: "middle" },
-    { x, y: y + GAP + HEIGHT * 0.7 + further, anchor: "middle" },
+    { x: middle, y: y - GAP - further, anchor: "middle" },
+    { x: middle, y: y + GAP + HEIGHT * 0.7 + further, anchor: "middle" },
   ]);
+}
 
 /** Where each name stands, so that it lies within the map and over no other name or point; the first place where there is none. */
 export function labelPlaces(points: readonly Named[]): readonly LabelPlace[] {
