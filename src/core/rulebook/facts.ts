@@ -2,7 +2,7 @@ import { CEFR } from "../rules/compare";
 import type { Comparison } from "../rules/condition";
 import { SPAN_DAYS } from "./day-names";
 import type { RulebookBody } from "./rulebook";
-import { type Field, type FieldKind, factName, linkedFields } from "./section";
+import { type Field, type FieldKind, factName, linkedFields, type Section } from "./section";
 
 /**
  * The facts that a rule of this rulebook may read, each with its type, so that a builder offers only what exists and only
@@ -16,6 +16,8 @@ export interface KnownFact {
   readonly type: FactType;
   /** The title that the rulebook gives it; null for facts that everybody has. */
   readonly title: string | null;
+  /** The title of the section that asks for it; null for what is worked out, and for what everybody has. */
+  readonly section: string | null;
   readonly options: readonly { readonly value: string; readonly title: string }[];
   /** Where the values come from when they are no options: `country`, `language`, `area`, `scale`, `test`. */
   readonly register: FieldKind | null;
@@ -62,13 +64,14 @@ function typeOf(field: Field): FactType {
   return type === "pick" && numbers ? "number" : type;
 }
 
-function factOf(field: Field, name: string): readonly KnownFact[] {
+function factOf(field: Field, name: string, section: Section): readonly KnownFact[] {
   if (field.seenBy !== "assessment" || NO_FACTS.includes(field.kind)) return [];
   return [
     {
       name,
       type: typeOf(field),
       title: field.title.en,
+      section: section.title.en,
       options: (field.options ?? []).map((o) => ({ value: o.value, title: o.title.en })),
       register: REGISTERS.includes(field.kind) ? field.kind : null,
     },
@@ -79,6 +82,7 @@ const given = (name: string, type: FactType, options: readonly string[] = []): K
   name,
   type,
   title: null,
+  section: null,
   options: options.map((value) => ({ value, title: value })),
   register: null,
 });
@@ -97,12 +101,13 @@ const MEASURE_TYPES = {
 export function knownFacts(body: RulebookBody, groups: readonly string[]): KnownFacts {
   const scalars = body.sections
     .filter((s) => !s.repeats)
-    .flatMap((s) => s.fields.flatMap((f) => factOf(f, `${factName(s)}.${f.key}`)));
+    .flatMap((s) => s.fields.flatMap((f) => factOf(f, `${factName(s)}.${f.key}`, s)));
   const measures = body.measures.map(
     (m): KnownFact => ({
       name: `measure.${m.key}`,
       type: MEASURE_TYPES[m.kind],
       title: m.title.en,
+      section: null,
       options: m.kind === "level" ? CEFR.map((value) => ({ value, title: value })) : [],
       register: null,
     }),
@@ -110,10 +115,13 @@ export function knownFacts(body: RulebookBody, groups: readonly string[]): Known
   const lists = body.sections
     .filter((s) => s.repeats)
     .map((s): KnownList => {
-      const facts = s.fields.flatMap((f) => factOf(f, `it.${f.key}`));
+      const facts = s.fields.flatMap((f) => factOf(f, `it.${f.key}`, s));
       const ects = s.core === "courses" ? [{ ...given("it.ects", "number"), title: "ECTS" }] : [];
       const reached = linkedFields(s, body.sections).flatMap((r) =>
-        factOf(r.field, `it.${r.name}`).map((f) => ({ ...f, title: `${r.by.title.en}: ${r.field.title.en}` })),
+        factOf(r.field, `it.${r.name}`, r.section).map((f) => ({
+          ...f,
+          title: `${r.by.title.en}: ${r.field.title.en}`,
+        })),
       );
       return { name: factName(s), title: s.title.en, facts: [...facts, ...ects, ...reached] };
     });

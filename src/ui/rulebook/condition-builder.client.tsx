@@ -29,6 +29,18 @@ const KINDS: readonly { readonly value: ConditionOp; readonly label: string }[] 
   { value: "sum", label: "a sum over a list" },
 ];
 
+const headOf = ({ name, section }: KnownFact): string =>
+  section ?? (name.startsWith("measure.") ? "Computed values" : "The choice and its days");
+
+/** The facts to choose from, under the section that asks for each. */
+function factOptions(all: readonly KnownFact[], list: string | null) {
+  const heads = [...new Set(all.map(headOf))];
+  return heads.map((label) => ({
+    label,
+    options: all.filter((f) => headOf(f) === label).map((f) => ({ value: f.name, label: titleOf(f, list) })),
+  }));
+}
+
 function FactRow({ context, value, list, onChange }: Props & { value: ConditionOf<"fact"> }) {
   const all = factsIn(context.facts, list);
   const fact = all.find((f) => f.name === value.fact);
@@ -45,11 +57,12 @@ function FactRow({ context, value, list, onChange }: Props & { value: ConditionO
         size="small"
         aria-label="Fact"
         style={{ minWidth: 200 }}
+        popupMatchSelectWidth={false}
         status={fact ? "" : "error"}
         disabled={context.disabled}
         showSearch={{ optionFilterProp: "label" }}
         value={fact ? value.fact : `${value.fact} (not asked for)`}
-        options={all.map((f) => ({ value: f.name, label: titleOf(f, list) }))}
+        options={factOptions(all, list)}
         onChange={(name: string) => {
           const next = all.find((f) => f.name === name);
           const is = next ? (comparisonsFor(next.type)[0] ?? "known") : "known";
@@ -110,7 +123,7 @@ function ListSelect({
   );
 }
 
-const NUMBER: KnownFact = { name: "", type: "number", title: "", options: [], register: null };
+const NUMBER: KnownFact = { name: "", type: "number", title: "", options: [], section: null, register: null };
 
 function Counted({ context, value, onChange }: Props & { value: ConditionOf<"count" | "sum"> }) {
   const sum = value.op === "sum" ? value : null;

@@ -8,6 +8,7 @@ import { partProblems, rulebookProblems } from "../../core/rulebook/checks/probl
 import { knownFacts } from "../../core/rulebook/facts";
 import { type AreaKey, partsIn, type SharedPart, takePart } from "../../core/rulebook/parts";
 import { readRulebook } from "../../core/rulebook/read-rulebook";
+import { renameFee, renameField, renameMeasure, renameSection } from "../../core/rulebook/rename";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { factName, type Section } from "../../core/rulebook/section";
 import { conditionSentence } from "../../text/words/condition";
@@ -56,14 +57,24 @@ function ChosenPart({
             value={field}
             list={section.repeats ? factName(section) : null}
             onChange={(next) =>
-              replace("sections", {
-                ...section,
-                fields: section.fields.map((f, i) => (i === selected.field ? next : f)),
-              })
+              next.key === field.key
+                ? replace("sections", {
+                    ...section,
+                    fields: section.fields.map((f, i) => (i === selected.field ? next : f)),
+                  })
+                : set(renameField(body, index, field.key, next.key))
             }
           />
         );
-      return <SectionPart context={context} value={section} onChange={(next: Section) => replace("sections", next)} />;
+      return (
+        <SectionPart
+          context={context}
+          value={section}
+          onChange={(next: Section) =>
+            next.key === section.key ? replace("sections", next) : set(renameSection(body, index, next.key))
+          }
+        />
+      );
     }
     case "requirements": {
       const value = body.requirements[index];
@@ -80,12 +91,24 @@ function ChosenPart({
     case "measures": {
       const value = body.measures[index];
       return value ? (
-        <MeasurePart context={context} value={value} onChange={(next) => replace("measures", next)} />
+        <MeasurePart
+          context={context}
+          value={value}
+          onChange={(next) =>
+            next.key === value.key ? replace("measures", next) : set(renameMeasure(body, index, next.key))
+          }
+        />
       ) : null;
     }
     case "fees": {
       const value = body.fees[index];
-      return value ? <FeePart context={context} value={value} onChange={(next) => replace("fees", next)} /> : null;
+      return value ? (
+        <FeePart
+          context={context}
+          value={value}
+          onChange={(next) => (next.key === value.key ? replace("fees", next) : set(renameFee(body, index, next.key)))}
+        />
+      ) : null;
     }
   }
 }

@@ -1,7 +1,7 @@
 "use client";
 
 import { Input, InputNumber, Select } from "antd";
-import { type ReactNode, useId } from "react";
+import { type ReactNode, useId, useState } from "react";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { ReferenceSet, Registers } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
@@ -142,6 +142,9 @@ export function Pick<T extends string>({
 
 export const plain = <T extends string>(values: readonly T[]) => values.map((value) => ({ value, label: value }));
 
+const KEY = /^[a-z][A-Za-z0-9]*$/u;
+
+/** The short name of a part. It counts once it is whole: what names the part is carried along, and half a name may be another's. */
 export function KeyBox({
   value,
   disabled,
@@ -151,15 +154,28 @@ export function KeyBox({
   disabled: boolean;
   onChange: (next: string) => void;
 }) {
+  const [typed, setTyped] = useState(value);
+  const [shown, setShown] = useState(value);
+  if (shown !== value) {
+    setShown(value);
+    setTyped(value);
+  }
+  const keep = () => {
+    if (typed === value) return;
+    if (KEY.test(typed)) onChange(typed);
+    else setTyped(value);
+  };
   return (
     <Labelled label="Short name (for rules)">
       {(id) => (
         <Input
           id={id}
           disabled={disabled}
-          value={value}
-          status={/^[a-z][A-Za-z0-9]*$/u.test(value) ? "" : "error"}
-          onChange={(e) => onChange(e.target.value.replace(/[^A-Za-z0-9]/gu, ""))}
+          value={typed}
+          status={KEY.test(typed) ? "" : "error"}
+          onChange={(e) => setTyped(e.target.value.replace(/[^A-Za-z0-9]/gu, ""))}
+          onBlur={keep}
+          onPressEnter={keep}
         />
       )}
     </Labelled>
