@@ -21,7 +21,7 @@ export async function manyFiles(pool: pg.Pool, applicationId: string, count: num
     "insert into person (id, name, email, created_at) select person_id, 'P' || n, 'copy' || n || '@bench.example', now() from bench_copy",
   );
   await pool.query(
-    `insert into application (id, number, person_id, cycle_id, procedure_id, created_at, group_at_submission)
+    `insert into application (id, number, person_id, cycle_id, procedure_id, created_at, group_since_submission)
      select b.application_id, '98-' || lpad(b.n::text, 6, '0'), b.person_id, a.cycle_id, a.procedure_id, now(), 'overseas'
      from bench_copy b, application a where a.id = $1`,
     [applicationId],

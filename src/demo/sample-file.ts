@@ -51,7 +51,7 @@ export function sampleFile(profile: Profile, change: SampleChange = {}): FileFac
       number: "27-00001",
       createdAt: "2026-11-01T09:00:00.000Z" as Instant,
       withdrawnAt: null,
-      groupAtSubmission: null,
+      groupSinceSubmission: null,
     },
     answers,
     confirmations: [],

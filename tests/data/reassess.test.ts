@@ -92,7 +92,7 @@ describe("assessing files again", () => {
   it("settles what follows beyond the lists: an applicant group that moves makes a charge", async () => {
     const [first] = files;
     if (!first) throw new Error("no file");
-    await world.runtime.pool.query("update application set group_at_submission = 'overseas' where id = $1", [
+    await world.runtime.pool.query("update application set group_since_submission = 'overseas' where id = $1", [
       first.applicationId,
     ]);
     expect(await again()).toEqual({ count: 2, changed: 1 });

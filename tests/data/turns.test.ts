@@ -105,6 +105,12 @@ describe("the turn list", () => {
     expect(await found("maarteen")).toEqual(["Ilse Maarteen-Quist", "Bettina Maarteen-Quist"]);
     expect((await read({ find: numbers[3]?.slice(3) ?? "" })).rows.map((r) => r.number)).toContain(numbers[3]);
     expect(await found("nobody at all")).toEqual([]);
+    const { rows } = await world.runtime.pool.query<{ email: string }>(
+      "select p.email from person p join application a on a.person_id = p.id join file_standing s on s.application_id = a.id where s.name = 'Ilse Maarteen-Quist'",
+    );
+    const address = rows[0]?.email ?? "";
+    expect(await found(address.toLowerCase())).toEqual(["Ilse Maarteen-Quist"]);
+    expect(await found("@nowhere.example")).toEqual([]);
   });
 
   it("of one officer holds the files in their hands, and lets go of those that were let go", async () => {

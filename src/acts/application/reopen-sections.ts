@@ -8,6 +8,7 @@ import { correctionRequest, reopening } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { settleFile } from "../act/settle";
+import { followGroup } from "../assessment/follow-group";
 import { mailApplicant } from "../mail/queue-mail";
 import { writeSnapshot } from "./snapshot";
 
@@ -93,6 +94,7 @@ export const sendCorrections = defineFileAct({
     );
     await ctx.db.update(reopening).set({ answeredAt: ctx.now }).where(eq(reopening.id, open.id));
     const { number } = file.facts.application;
+    await followGroup(ctx, file);
     await mailApplicant(ctx, file.id, file.ownerId, "corrected", { number, no: String(no), link: `/my/${number}` });
     return done({ no });
   },

@@ -53,10 +53,10 @@ export const submitApplication = defineFileAct({
     const no = await writeSnapshot(ctx, file, choiceIds);
     await ctx.db.update(choice).set({ submittedAt: ctx.now }).where(inArray(choice.id, choiceIds));
     await askRegistries(ctx, file, choiceIds);
-    if (file.facts.application.groupAtSubmission === null)
+    if (file.facts.application.groupSinceSubmission === null)
       await ctx.db
         .update(application)
-        .set({ groupAtSubmission: file.assessment.file.group })
+        .set({ groupSinceSubmission: file.assessment.file.group })
         .where(eq(application.id, file.id));
     await mailApplicant(ctx, file.id, file.ownerId, "submitted", {
       number: file.facts.application.number,

@@ -7,6 +7,7 @@ import { sectionKey } from "../../core/file/place";
 import { confirmation } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
+import { followGroup } from "../assessment/follow-group";
 import { namedBeside } from "../form/named-beside";
 
 function fieldOf(file: OpenFile, section: string, entry: string, field: string) {
@@ -95,6 +96,7 @@ export const confirmValues = defineFileAct({
           set: settled,
         });
     }
+    await followGroup(ctx, file);
     return done({ confirmed: values.length });
   },
 });

@@ -42,6 +42,7 @@ export const TEMPLATES = [
   "draft-closes",
   "draft-missing",
   "draft-erased-soon",
+  "group-changed",
   "reopened",
   "corrected",
   "correction-refused",

@@ -32,7 +32,8 @@ export function turnFilter({ turn, reason, also, mine, mend, alike, said, find, 
     round: ROUNDS[mend ?? ""] ?? null,
     said: said ? { start, section, field, value: value.join(",") } : null,
     alike: alike === "1",
-    find: finding ? fold(find).slice(0, 100) : null,
+    // An address is looked for as it is; in names nothing but letters and figures counts.
+    find: finding ? (find.includes("@") ? find.trim().toLowerCase() : fold(find)).slice(0, 100) : null,
     after: after ?? null,
   };
 }

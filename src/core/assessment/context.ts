@@ -103,7 +103,7 @@ function sourceOf(
       return name === "group" ? given(group) : (typed.scalar(name) ?? choiceFact(choice, days, name));
     },
   };
-  group = facts.application.groupAtSubmission ?? applicantGroup(source, office);
+  group = facts.application.groupSinceSubmission ?? applicantGroup(source, office);
   return { source, group, restsOnToday: () => askedToday };
 }
 

@@ -14,7 +14,7 @@ export interface FileFacts {
     readonly createdAt: Instant;
     readonly withdrawnAt: Instant | null;
     /** The applicant group as it was at the first submission. */
-    readonly groupAtSubmission: string | null;
+    readonly groupSinceSubmission: string | null;
   };
   readonly answers: readonly AnswerFact[];
   readonly confirmations: readonly ConfirmationFact[];

@@ -53,6 +53,7 @@ export const FILE_EVENTS = [
   "move-choice",
   "move-to-rulebook",
   "confirm-values",
+  "follow-group",
   "excuse-requirement",
   "ask-registry",
   "report-registry",

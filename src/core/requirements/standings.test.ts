@@ -295,12 +295,12 @@ describe("a fee", () => {
     paidMinor,
     announcedAt,
   });
-  const group = (groupAtSubmission: string | null): FileFacts["application"] => ({
+  const group = (groupSinceSubmission: string | null): FileFacts["application"] => ({
     id: "file-1",
     number: "27-00001",
     createdAt: AT,
     withdrawnAt: null,
-    groupAtSubmission,
+    groupSinceSubmission,
   });
   it.each<[string, string | null, readonly ChargeFact[], string]>([
     ["may come while the group is unknown", null, [], "missing"],

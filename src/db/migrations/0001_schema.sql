@@ -33,7 +33,7 @@ CREATE TABLE "application" (
 	"procedure_id" uuid NOT NULL,
 	"created_at" timestamp with time zone NOT NULL,
 	"withdrawn_at" timestamp with time zone,
-	"group_at_submission" text,
+	"group_since_submission" text,
 	"reminders" integer DEFAULT 0 NOT NULL,
 	"officer_id" uuid,
 	"erasure_told_at" timestamp with time zone,

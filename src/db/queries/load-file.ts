@@ -59,7 +59,7 @@ const readConfirmations = ([scope, section, entry, field, value, at, version]: C
 const FACTS = `
 select json_build_object(
   'application', json_build_object('id', a.id, 'number', a.number, 'createdAt', ${iso("a.created_at")},
-    'withdrawnAt', ${iso("a.withdrawn_at")}, 'groupAtSubmission', a.group_at_submission),
+    'withdrawnAt', ${iso("a.withdrawn_at")}, 'groupSinceSubmission', a.group_since_submission),
   'choices', ${list(
     `json_build_object('id', c.id, 'rank', c.rank, 'rulebookId', c.rulebook_id, 'roundId', c.round_id, 'programme', p.code, 'language', p.language, 'start', i.starts_on,
       'campus', c.campus, 'mode', c.mode, 'track', c.track, 'extendedTo', ${iso("c.extended_to")},

@@ -41,7 +41,8 @@ export const application = pgTable(
       .references(() => procedure.id),
     createdAt: instant("created_at").notNull(),
     withdrawnAt: instant("withdrawn_at"),
-    groupAtSubmission: text("group_at_submission"),
+    /** The applicant group that counts since the first submission; what is confirmed or corrected later moves it. */
+    groupSinceSubmission: text("group_since_submission"),
     /** How often its applicant was reminded of a draft that closes soon. */
     reminders: integer("reminders").notNull().default(0),
     officerId: uuid("officer_id").references(() => person.id),

@@ -204,6 +204,7 @@ export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "change-choice": "changed a choice",
   "arrange-choices": "put the choices in order",
   "extend-choice": "gave more time",
+  "follow-group": "moved to another applicant group",
   "move-programme": "put a choice on another programme",
   "suggest-move": "suggested another programme or track",
   "move-choice": "changed the track, campus or mode of a choice",

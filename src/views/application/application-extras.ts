@@ -14,6 +14,7 @@ export const SHOWN_EVENTS = [
   "arrange-choices",
   "give-undertaking",
   "extend-choice",
+  "follow-group",
   "move-choice",
   "move-programme",
   "suggest-move",

@@ -26,7 +26,7 @@ import { defineView, type ViewContext } from "../view/view";
 import type { MyApplication } from "./application-data";
 import { EXTRAS, type Extras, SHOWN_EVENTS } from "./application-extras";
 
-/** The stated values that the rules of the groups have read, up to the one that was met: what decides which group somebody is in. */
+/** The values, confirmed or stated, that the rules of the groups have read, up to the one that was met: what decides which group somebody is in. */
 function groupBecause(
   { groups }: ReferenceSet,
   group: string | null,
@@ -39,7 +39,10 @@ function groupBecause(
   return context.rulebook.body.sections.flatMap((section) =>
     section.fields
       .filter((field) => names.has(`${factName(section)}.${field.key}`))
-      .map((field) => ({ field, value: index.claim("file", section.key, "", field.key) }))
+      .map((field) => {
+        const at = ["file", section.key, "", field.key] as const;
+        return { field, value: index.confirmed(...at)?.value ?? index.claim(...at) };
+      })
       .filter(({ value }) => value !== null && value !== ""),
   );
 }

@@ -173,6 +173,13 @@ async function count(
   return { counts: counted.rows, also: also.rows };
 }
 
+const hasName = (p: string): string =>
+  `s.application_id in (select n.application_id from file_name n where n.folded like '%' || ${p} || '%')`;
+
+/** The address of the account, or a part of it. */
+const hasAddress = (p: string): string =>
+  `s.application_id in (select a.id from application a join person w on w.id = a.person_id where strpos(lower(w.email::text), ${p}) > 0)`;
+
 /**
  * The condition under which a file is shown. Only what is asked for stands in the statement, so that each kind of page is planned once
  * a connection, along its own index. No jsonb, no offset.
@@ -195,10 +202,7 @@ function shownWhere(
   only((p) => `s.owes @> array[${p}] and s.turn <> ${p}`, filter.also);
   only((p) => `s.reason = ${p}`, filter.reason);
   only((p) => `s.officer_id = ${p}`, mine);
-  only(
-    (p) => `s.application_id in (select n.application_id from file_name n where n.folded like '%' || ${p} || '%')`,
-    filter.find,
-  );
+  only(filter.find?.includes("@") ? hasAddress : hasName, filter.find);
   const { round } = filter;
   if (round !== null) only((p) => roundIs(round, p), ctx.now);
   if (filter.alike) conditions.push(ALIKE);

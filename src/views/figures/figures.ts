@@ -58,7 +58,7 @@ const STARTS = `select i.id, p.code, p.award || ' ' || (p.title->>'en') as title
   from intake i join programme p on p.id = i.programme_id where $1::text[] is null or p.code = any($1::text[]) order by p.code, i.starts_on`;
 
 const CHOSEN = `select kind, value, count(*)::int as people from choice c join application a on a.id = c.application_id join round r on r.id = c.round_id,
-    lateral (values ('group', a.group_at_submission), ('round', r.key), ('track', c.track), ('campus', c.campus), ('mode', c.mode)) v (kind, value)
+    lateral (values ('group', a.group_since_submission), ('round', r.key), ('track', c.track), ('campus', c.campus), ('mode', c.mode)) v (kind, value)
   where ${COUNTED} and value is not null group by kind, value`;
 
 const ANSWERED = `select w.section, w.field, w.value, count(*)::int as people from choice c join answer w on w.application_id = c.application_id

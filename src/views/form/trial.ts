@@ -91,7 +91,7 @@ export function trialOf(
 ): Trial {
   const { group, start, ...options } = choice;
   const facts: FileFacts = {
-    application: { id: CHOICE, number: "", createdAt: NOWHERE, withdrawnAt: null, groupAtSubmission: group },
+    application: { id: CHOICE, number: "", createdAt: NOWHERE, withdrawnAt: null, groupSinceSubmission: group },
     answers: answerFacts(rulebook, answers),
     confirmations: [],
     choices: [

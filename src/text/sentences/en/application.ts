@@ -23,6 +23,7 @@ export const application = {
   "choices.left": "{days, plural, =0 {closes today} one {one day left} other {# days left}}",
   "choices.grace": "The round closed on {when}. The office still takes it until {until}: submit now.",
   "choices.extended": "You have until {when}: an extension for you alone.",
+  "event.follow-group": "Your applicant group changed",
   "event.change-choice": "You changed a choice",
   "event.arrange-choices": "You put your choices in order",
   "event.move-choice": "The office changed your choice",
@@ -39,7 +40,7 @@ export const application = {
   "event.ask-early-ruling": "You asked the office whether something counts",
   "event.confirm-contact": "You said that an address or a number is right",
   "app.groupBecause":
-    "By what you stated ({stated}) the first group counts that fits, the most favourable before the others.",
+    "By what you stated, or what your papers show ({stated}), the first group counts that fits, the most favourable before the others.",
   "app.daysLeft": "· {days, plural, =0 {less than a day left} one {one day left} other {# days left}}",
   "app.others": "What others still do",
   "app.carried":

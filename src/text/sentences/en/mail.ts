@@ -52,6 +52,9 @@ export const mail = {
     "No. {number}: {count, plural, =0 {only the submission is missing} other {what is still missing}}",
   "mail.draft-missing.body":
     "{count, plural, =0 {Nothing is missing in your application any more, but it has not been submitted.} other {Your application is not submitted yet. Still missing, with the number of open fields:\n\n{list}}}\n\n{said, plural, =0 {} other {Our office adds:\n\n{words}\n\n}}It can be submitted until {moment}. Go on here:\n\n{link}",
+  "mail.group-changed.subject": "Application {number}: another applicant group",
+  "mail.group-changed.body":
+    "By what stands on your papers, or what you corrected, you are in the {group} and no longer in the {before}. Fees and deadlines follow the group. What is due or comes back to you now stands in your application:\n\n{link}",
   "mail.draft-erased-soon.subject": "No. {number} will be erased",
   "mail.draft-erased-soon.body":
     "Your application was never submitted, and its round is over. We keep such drafts for {days} days and then erase what was written and sent with them: on {moment} at the earliest.\n\nUntil then you can read it, and save it as PDF:\n\n{link}\n\nYour account stays. If you want to apply again, choose a programme as before.",

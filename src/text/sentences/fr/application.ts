@@ -25,6 +25,7 @@ export const application: Readonly<Record<keyof typeof english, string>> = {
   "choices.left": "{days, plural, =0 {ferme aujourd’hui} one {encore un jour} other {encore # jours}}",
   "choices.grace": "La session a fermé le {when}. Le bureau l’accepte encore jusqu’au {until} : envoyez maintenant.",
   "choices.extended": "Vous avez jusqu’au {when} : une prolongation pour vous seul.",
+  "event.follow-group": "Votre groupe de candidats a changé",
   "event.change-choice": "Vous avez modifié un choix",
   "event.arrange-choices": "Vous avez ordonné vos choix",
   "event.move-choice": "Le bureau a modifié votre vœu",
@@ -41,7 +42,7 @@ export const application: Readonly<Record<keyof typeof english, string>> = {
   "event.ask-early-ruling": "Vous avez demandé au bureau si quelque chose compte",
   "event.confirm-contact": "Vous avez dit qu’une adresse ou un numéro est juste",
   "app.groupBecause":
-    "D’après ce que vous avez indiqué ({stated}), le premier groupe qui convient compte, le plus favorable d’abord.",
+    "D’après ce que vous avez indiqué ou ce que montrent vos pièces ({stated}), le premier groupe qui convient compte, le plus favorable d’abord.",
   "app.daysLeft": "· {days, plural, =0 {moins d’un jour} one {encore un jour} other {encore # jours}}",
   "app.others": "Ce que d’autres font encore",
   "app.carried":

@@ -56,6 +56,9 @@ export const mail: Readonly<Record<keyof typeof english, string>> = {
     "No {number} : {count, plural, =0 {il ne reste qu’à déposer} other {ce qui manque encore}}",
   "mail.draft-missing.body":
     "{count, plural, =0 {Il ne manque plus rien à votre candidature, mais elle n’a pas été déposée.} other {Votre candidature n’est pas encore déposée. Il manque encore, avec le nombre de champs ouverts :\n\n{list}}}\n\n{said, plural, =0 {} other {Notre service ajoute :\n\n{words}\n\n}}Elle peut être déposée jusqu’au {moment}. Continuez ici :\n\n{link}",
+  "mail.group-changed.subject": "Candidature {number} : un autre groupe de candidats",
+  "mail.group-changed.body":
+    "D’après vos pièces, ou d’après ce que vous avez corrigé, vous êtes dans le groupe suivant : {group}, et non plus : {before}. Les frais et les délais suivent le groupe. Ce qui est dû, ou vous revient, figure dans votre candidature :\n\n{link}",
   "mail.draft-erased-soon.subject": "No {number} va être effacé",
   "mail.draft-erased-soon.body":
     "Votre candidature n’a jamais été déposée, et sa session est close. Nous gardons ces brouillons {days} jours, puis nous effaçons ce qui y a été écrit et joint : au plus tôt le {moment}.\n\nD’ici là, vous pouvez la lire et l’enregistrer en PDF :\n\n{link}\n\nVotre compte demeure. Pour candidater à nouveau, choisissez un programme comme la première fois.",
