@@ -6,6 +6,7 @@ import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { courses, someone } from "../../src/demo/people";
 import { landingHref } from "../../src/ui/application/applicant-step";
+import { eventSentence } from "../../src/ui/application/event-sentence";
 import { withdrawalFees } from "../../src/ui/application/withdrawal";
 import type { MyApplication } from "../../src/views/application/application-data";
 import { formCopy } from "../../src/views/application/form-copy";
@@ -76,12 +77,39 @@ describe("the applicant's pages", () => {
       expect(lines.Fees).toBeUndefined();
     });
 
+    it("tells a list with nothing in it from one that nobody has answered", async () => {
+      const { owner, applicationId } = await begunFile(world, roundId);
+      const empty = async (say: "en" | "fr") => {
+        const copy = formCopy(await shown(owner, applicationId), "Somebody", say);
+        return copy.parts.flatMap((p) => p.sections).find((s) => s.key === "file-courses")?.empty;
+      };
+      expect([await empty("en"), await empty("fr")]).toEqual(["Not answered", "Pas de réponse"]);
+      const whole = { scope: "file", section: "courses", entry: "", field: "complete", value: true, seen: 0 };
+      await must(world, saveAnswers, owner, { applicationId, changes: [whole] });
+      expect(await empty("en")).toBe("There is none");
+    });
+
     it("keeps what belongs to a choice under its programme", async () => {
       const { owner, applicationId } = await begunFile(world, rounds["BHT 1"] ?? "");
       const copy = formCopy(await shown(owner, applicationId), "Somebody", "en");
       expect(copy.parts.map((p) => p.title)).toEqual([null, "BEng Harbour and Tidal Engineering"]);
       expect(copy.under).toContain("not yet submitted");
     });
+  });
+
+  it("the history names the document and what became of a payment", async () => {
+    const file = await submittedFile(world, roundId, "Historian");
+    const application = await shown(file.applicant, file.applicationId);
+    const said = application.events.map((event) => eventSentence(application, event, "en"));
+    expect(said).toContain("You supplied a document: Passport or identity card");
+    expect(said).toContain("You supplied a document: Transcript of records · BSc Coastal Science");
+    const at = (act: string, result: string | null = null) =>
+      eventSentence(application, { act, at: "", requirement: null, scope: null, entry: null, result }, "en");
+    expect(["declined", "booked", "another"].map((result) => at("record-payment", result))).toEqual([
+      "Your card was declined: nothing was paid",
+      "Your payment arrived",
+      "Your payment was answered",
+    ]);
   });
 
   describe("where somebody who comes back goes on", () => {

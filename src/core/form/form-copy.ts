@@ -29,4 +29,6 @@ export interface CopiedSection {
     readonly title: string | null;
     readonly pairs: readonly { readonly label: string; readonly value: string; readonly long: boolean }[];
   }[];
+  /** Of a list in which nothing stands: that there is none, or that nobody has answered; null where something stands. */
+  readonly empty: string | null;
 }

@@ -17,6 +17,7 @@ const copyOf = (...values: string[]): FormCopy => ({
           title: "You",
           table: null,
           entries: [{ id: "", title: null, pairs: values.map((v, i) => pair(`Line ${i}`, v)) }],
+          empty: values.length === 0 ? "There is none" : null,
         },
       ],
     },

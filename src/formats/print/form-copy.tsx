@@ -58,6 +58,7 @@ function Section({ section }: { section: CopiedSection }) {
       </Text>
       {section.summary ? <Text style={styles.summary}>{printable(section.summary)}</Text> : null}
       {section.table ? <Table table={section.table} /> : null}
+      {section.empty ? <Text style={{ color: QUIET }}>{printable(section.empty)}</Text> : null}
       {section.entries.map((entry) => (
         <View key={entry.id} style={styles.entry}>
           {entry.title ? <Text style={styles.entryTitle}>{printable(entry.title)}</Text> : null}

@@ -49,11 +49,13 @@ function copiedSection(
   }));
   const filled = entries.filter((e) => e.pairs.length > 0);
   const table = section.repeats ? asTable(filled) : null;
+  const isEmpty = section.repeats !== null && filled.length === 0 && section.fields.some((f) => sees(reader, f));
   return {
     key: `${section.scope}-${section.key}`,
     title: section.title[locale],
     table,
     entries: table ? [] : filled,
+    empty: isEmpty ? sentence(locale, section.complete ? "form.none" : "form.notAnswered") : null,
   };
 }
 
@@ -144,7 +146,7 @@ export function formCopy(
         const summary = summaries.find((d) => d.scope === s.scope && d.section === s.key)?.text;
         return { ...copiedSection(s, locale, application.office, reader), ...(summary ? { summary } : {}) };
       })
-      .filter((s) => s.table !== null || s.entries.length > 0 || reader === "applicant");
+      .filter((s) => s.table !== null || s.entries.length > 0 || s.empty !== null || reader === "applicant");
   const live = application.choices.filter((c) => !c.withdrawn);
   const submitted = live.flatMap((c) => c.submittedAt ?? []).sort()[0];
   const { number } = application;

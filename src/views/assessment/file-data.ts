@@ -142,7 +142,15 @@ export interface FileData {
   readonly reopenable: readonly { readonly scope: string; readonly section: string; readonly title: string }[];
   readonly values: readonly ClaimedValue[];
   readonly shows: Readonly<Record<string, readonly string[]>>;
-  readonly sections: readonly { readonly key: string; readonly title: LocalText; readonly repeats: boolean }[];
+  readonly sections: readonly {
+    readonly key: string;
+    readonly title: LocalText;
+    readonly repeats: boolean;
+    /** Whether some choice asks for it of this applicant. */
+    readonly asked: boolean;
+    /** Of a list: the applicant says that it is whole, also where nothing stands in it. */
+    readonly whole: boolean;
+  }[];
   readonly documents: readonly FileDocument[];
   readonly references: readonly FileReference[];
   readonly charges: readonly {

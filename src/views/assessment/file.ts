@@ -1,6 +1,8 @@
 import { z } from "zod";
 import type { AnswerIndex } from "../../core/answers/answer-index";
+import { applies } from "../../core/answers/completeness";
 import { reopenable } from "../../core/answers/reopening";
+import { COMPLETE_FIELD } from "../../core/answers/typed-facts";
 import { assessIn, prepare } from "../../core/assessment/assess";
 import { explain } from "../../core/assessment/explain";
 import type { ChoiceContext } from "../../core/file/choice-context";
@@ -179,13 +181,19 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     doublesOf(ctx.pool, { id, answers: loaded.facts.answers, email: extras.email }, scope),
     likenessesOf(ctx.pool, loaded, scope),
   ]);
-  const sections = new Map(
-    all.flatMap((c) =>
-      c.rulebook.body.sections.map(
-        (s) => [s.key, { key: s.key, title: s.title, repeats: s.repeats !== undefined }] as const,
-      ),
-    ),
-  );
+  const sections = new Map<string, FileData["sections"][number]>();
+  for (const { rulebook, choice, source } of all)
+    for (const { key, title, repeats, scope: of, when } of rulebook.body.sections) {
+      const known = sections.get(key);
+      const isWhole = index.claim(of === "file" ? "file" : choice.id, key, "", COMPLETE_FIELD) === true;
+      sections.set(key, {
+        key,
+        title,
+        repeats: repeats !== undefined,
+        asked: (known?.asked ?? false) || applies(when, source),
+        whole: (known?.whole ?? false) || isWhole,
+      });
+    }
   const values = valuesOf(loaded, index, extras);
   const campusOf = (key: string | null) => office.set.campuses.find((c) => c.key === key)?.title.en ?? key;
   return {

@@ -43,6 +43,7 @@ function signedPage(data: SignaturePage, typed: string, language: "en" | "fr"): 
               programme: data.programmes.map((p) => p[language]).join(", "),
             }),
             table: null,
+            empty: null,
             entries: [
               {
                 id: "",

@@ -42,6 +42,7 @@ export const form = {
   "field.takeOut": "Take out {option}",
   "form.fillDown": "Fill the empty ones",
   "form.none": "There is none",
+  "form.notAnswered": "Not answered",
   "form.noneHelp": "Tick this when you have nothing to add here.",
   "form.fromRegistry": "We get these from the registry once you have submitted. There is nothing to fill in here.",
   "field.noEntries": "First add an entry under “{section}”.",

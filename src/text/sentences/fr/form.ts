@@ -44,6 +44,7 @@ export const form: Readonly<Record<keyof typeof english, string>> = {
   "field.takeOut": "Retirer {option}",
   "form.fillDown": "Remplir les vides",
   "form.none": "Il n’y en a pas",
+  "form.notAnswered": "Pas de réponse",
   "form.noneHelp": "Cochez si vous n’avez rien à ajouter ici.",
   "form.fromRegistry":
     "Le registre nous les donne dès que vous aurez déposé la candidature. Il n’y a rien à remplir ici.",

@@ -24,6 +24,12 @@ function summarisable(
   return [...new Set([...(long ? own.map((v) => v.scope) : []), ...said])];
 }
 
+/** Why nothing stands in a section. */
+function silence({ asked, whole, repeats }: FileData["sections"][number]): string {
+  if (!asked) return "Not asked of this applicant.";
+  return repeats && whole ? "None: the applicant says that there is nothing to add." : "Not answered.";
+}
+
 /** The answers as they stand, claims with what the office made of them. */
 function Answers({ data, act }: { data: FileData; act: ActOnFile }) {
   return data.sections.map((section) => {
@@ -32,7 +38,7 @@ function Answers({ data, act }: { data: FileData; act: ActOnFile }) {
     return (
       <section key={section.key}>
         <h2>{section.title.en}</h2>
-        {entries.length === 0 ? <p className="quiet">Nothing here.</p> : null}
+        {entries.length === 0 ? <p className="quiet">{silence(section)}</p> : null}
         {summarisable(section, own, data).map((scope) => (
           <SectionSummary
             key={scope}

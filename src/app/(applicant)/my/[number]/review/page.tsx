@@ -68,6 +68,7 @@ export default async function ReviewPage({ params }: { params: Promise<{ number:
             <section key={section.key}>
               <h3>{section.title}</h3>
               {section.table ? <CopiedTable title={section.title} table={section.table} /> : null}
+              {section.empty ? <p className="quiet">{section.empty}</p> : null}
               {section.entries.map((entry) => (
                 <div key={entry.id}>
                   {entry.title ? <p className="quiet">{entry.title}</p> : null}
