@@ -12,13 +12,17 @@ interface PartProps {
 }
 
 const DAY = 86_400_000;
+/** A colon stands apart from its word in French. */
+const COLON: Readonly<Record<Locale, string>> = { en: ":", fr: " :" };
 
 /** The applicant group, and what was stated that decides it. */
 function Group({ application, language }: PartProps) {
   const { groupTitle, groupBecause, office } = application;
   if (!groupTitle) return <p className="quiet">{sentence(language, "app.groupOpen")}</p>;
   const stated = groupBecause
-    .map(({ field, value }) => `${field.title[language]}: ${valueText(language, field, value, office)}`)
+    .map(
+      ({ field, value }) => `${field.title[language]}${COLON[language]} ${valueText(language, field, value, office)}`,
+    )
     .join("; ");
   return (
     <p className="quiet">
@@ -57,6 +61,7 @@ export function NextStep({ application, language }: PartProps) {
         const days = Math.floor((Date.parse(c.closesAt) - Date.parse(now)) / DAY);
         return (
           <p key={c.id} className="quiet">
+            {drafts.length > 1 ? <span className="strong">{programmeOf(c.id)} </span> : null}
             {sentence(language, "app.closes", {
               when: formatMoment(language, c.closesAt, zone),
               zone: formatZone(zone),
