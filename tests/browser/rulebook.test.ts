@@ -51,7 +51,7 @@ describe("a rulebook made from nothing", () => {
     await choose(page, "Campuses, the preset one first", "Inish Vell");
     await page.keyboard.press("Escape");
     await page.getByRole("button", { name: "Save the programme" }).click();
-    await page.getByText("Saved.", { exact: true }).waitFor();
+    await page.waitForURL("**/office/programmes/SVX");
   });
 
   it("gets a start and a round, on the office's clock", async () => {

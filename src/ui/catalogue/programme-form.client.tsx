@@ -1,6 +1,7 @@
 "use client";
 
 import { Button, Checkbox } from "antd";
+import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { LEVELS, type ProgrammeInput, programmeSchema } from "../../core/catalogue/programme";
 import { MODES } from "../../core/file/mode";
@@ -50,8 +51,13 @@ export function ProgrammeForm({
 }) {
   const [draft, setDraft] = useState<ProgrammeInput>(known ?? EMPTY_PROGRAMME);
   const [family, setFamily] = useState(procedure);
-  const { wrong, said, busy, save } = useCheckedForm(programmeSchema, EXPECTED, (programme) =>
-    store(family, known?.version ?? null, programme),
+  const router = useRouter();
+  const { wrong, said, busy, save } = useCheckedForm(
+    programmeSchema,
+    EXPECTED,
+    (programme) => store(family, known?.version ?? null, programme),
+    // A new programme has a page of its own, where its start and its round come next.
+    ({ code }) => known === null && router.push(`/office/programmes/${code}`),
   );
   const set = (change: Partial<ProgrammeInput>) => setDraft((all) => ({ ...all, ...change }));
   const field = (path: string, label: string) => ({ label, wrong: wrong[path], disabled: !mayChange });
