@@ -188,6 +188,14 @@ describe("copies of several applications", () => {
     expect(await reasonOf(runAct(world.runtime, orderCopies, files[0]?.applicant as Actor, asked))).toBe("not-yours");
   });
 
+  it("are for finance only by whoever keeps the books", async () => {
+    const asked = { applicationIds: ids(), reader: "finance" as const, documents: false };
+    expect(await reasonOf(runAct(world.runtime, orderCopies, officer, asked))).toBe("not-yours");
+    const grants = officer.kind === "person" ? officer.grants : [];
+    const keeper = { ...officer, grants: [...grants, { role: "finance", scope: "*" }] } as Actor;
+    expect(await reasonOf(runAct(world.runtime, orderCopies, keeper, asked))).toBe("ok");
+  });
+
   it("of which one cannot be made keep the others, and a job that runs twice makes none again", async () => {
     const { orderId } = await order("office", false);
     await world.runtime.pool.query("update copy_of set made_at = now() where order_id = $1 and position = 0", [

@@ -267,6 +267,18 @@ describe("the database guards itself", () => {
     );
   });
 
+  it("a card is taken for good, and a second factor may be left out, in the demo or where the operator says so", async () => {
+    const { readSettings } = await import("../../src/settings");
+    const own = { DATABASE_URL: "postgres://u@h:1/d", UNVEX_URL: "https://u.example", UNVEX_SECRET: "s".repeat(40) };
+    const told = (more: Readonly<Record<string, string>>) => {
+      const { card, secondFactor } = readSettings({ ...own, ...more });
+      return [card, secondFactor];
+    };
+    expect(told({})).toEqual(["none", "required"]);
+    expect(told({ UNVEX_DEMO: "1" })).toEqual(["stand-in", "offered"]);
+    expect(told({ UNVEX_CARD: "stand-in", UNVEX_SECOND_FACTOR: "offered" })).toEqual(["stand-in", "offered"]);
+  });
+
   it("ships no download address in the lock file", () => {
     expect(readFileSync(path.join(process.cwd(), "package-lock.json"), "utf8")).not.toMatch(/"resolved": "https?:/u);
   });
