@@ -108,7 +108,8 @@ export function Outline({
   const fieldsOf = (section: Section, index: number) => (
     <ol>
       {section.fields.map((field, f) => (
-        <li key={field.key} data-wrong={isWrong(`${section.key}.${field.key}`)}>
+        // biome-ignore lint/suspicious/noArrayIndexKey: its key may change while somebody presses what stands here
+        <li key={f} data-wrong={isWrong(`${section.key}.${field.key}`)}>
           <button
             type="button"
             className="outline-name"
@@ -167,7 +168,8 @@ export function Outline({
             {body[area].map((item, index) => {
               const here = selected.area === area && selected.index === index;
               return (
-                <li key={item.key} data-wrong={isWrong(item.key)}>
+                // biome-ignore lint/suspicious/noArrayIndexKey: as above
+                <li key={index} data-wrong={isWrong(item.key)}>
                   <button
                     type="button"
                     className="outline-name"
