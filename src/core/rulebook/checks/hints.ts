@@ -1,7 +1,9 @@
 import type { Condition } from "../../rules/condition";
+import { factNames } from "../../rules/names";
 import { conditionsOf } from "../conditions";
 import type { AreaKey } from "../parts";
 import type { RulebookBody } from "../rulebook";
+import { factName } from "../section";
 
 /** What keeps nobody from publishing a rulebook, and is probably not meant. */
 export interface RulebookHint {
@@ -20,23 +22,9 @@ export function rulebookHints(body: RulebookBody): readonly RulebookHint[] {
   const charged = new Set(body.requirements.flatMap((r) => (r.kind === "fee" ? [r.item] : [])));
   const hidden = new Set(
     body.sections.flatMap((s) =>
-      s.fields.filter((f) => f.seenBy !== "assessment").map((f) => `answers.${s.key}.${f.key}`),
+      s.fields.filter((f) => f.seenBy !== "assessment").map((f) => `${factName(s)}.${f.key}`),
     ),
   );
-  const readsHidden = (c: Condition): boolean => {
-    switch (c.op) {
-      case "all":
-      case "any":
-      case "atLeast":
-        return c.of.some(readsHidden);
-      case "not":
-        return readsHidden(c.of);
-      case "fact":
-        return hidden.has(c.fact);
-      default:
-        return false;
-    }
-  };
   return [
     ...body.entryRules
       .filter((r) => isAlwaysTrue(r.rule))
@@ -52,7 +40,7 @@ export function rulebookHints(body: RulebookBody): readonly RulebookHint[] {
       .filter((s) => !asked.has(s.key) && s.repeats?.min !== 0)
       .map((s) => ({ code: "section-unasked", about: s.key, area: "sections" }) as const),
     ...conditionsOf(body)
-      .filter(({ condition }) => readsHidden(condition))
+      .filter(({ condition, list }) => factNames(condition, list).some((name) => hidden.has(name)))
       .map(({ where, area }) => ({ code: "office-fills-in", about: where, area }) as const),
   ];
 }
