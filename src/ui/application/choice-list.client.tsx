@@ -7,6 +7,7 @@ import { sentence } from "../../text/sentence";
 import { moved, OrderedList } from "../form/fields/ranked-input.client";
 import { ConfirmPress } from "../frame/confirm-press.client";
 import { useAsking } from "../frame/unanswered.client";
+import { Wrong } from "../frame/wrong";
 
 export interface ChoiceLine {
   readonly id: string;
@@ -144,11 +145,7 @@ export function ChoiceList({
       <p role="status" className="quiet">
         {said}
       </p>
-      {wrong ? (
-        <p role="alert" className="wrong">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong text={wrong} />
       {gone.map((l) => (
         <p key={l.id} className="quiet">
           {l.label} ({l.code}): {l.note}

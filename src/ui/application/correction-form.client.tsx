@@ -5,6 +5,7 @@ import { useId, useState } from "react";
 import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
 import { useAsking } from "../frame/unanswered.client";
+import { Wrong } from "../frame/wrong";
 
 interface Part {
   readonly scope: string;
@@ -62,11 +63,7 @@ export function CorrectionForm({
       <Button type="primary" loading={busy} disabled={chosen.length === 0 || text.trim() === ""} onClick={send}>
         {sentence(locale, "correction.send")}
       </Button>
-      {wrong ? (
-        <p role="alert" className="wrong">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong text={wrong} />
     </div>
   );
 }

@@ -3,6 +3,7 @@
 import { Button, Select } from "antd";
 import { useState } from "react";
 import { useAsking } from "../frame/unanswered.client";
+import { Wrong } from "../frame/wrong";
 
 interface Props {
   readonly searches: readonly { readonly words: string; readonly times: number; readonly last: string }[];
@@ -25,11 +26,7 @@ export function SearchesWithout({ searches, programmes, mayChange, settle }: Pro
       <h2>
         Looked for and not found <span className="quiet">by visitors, in the last half year</span>
       </h2>
-      {wrong ? (
-        <p role="alert" className="wrong">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong text={wrong} />
       <table className="plain-table">
         <thead>
           <tr>

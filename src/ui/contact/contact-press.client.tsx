@@ -3,6 +3,7 @@
 import { Button } from "antd";
 import { useState } from "react";
 import { useAsking } from "../frame/unanswered.client";
+import { Wrong } from "../frame/wrong";
 
 /** One press by which an applicant says that an address or a number is right. */
 export function ContactPress({ label, confirm }: { label: string; confirm: () => Promise<string | null> }) {
@@ -20,11 +21,7 @@ export function ContactPress({ label, confirm }: { label: string; confirm: () =>
       >
         {label}
       </Button>
-      {wrong ? (
-        <p role="alert" className="wrong">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong text={wrong} />
     </>
   );
 }

@@ -6,6 +6,7 @@ import type { Locale } from "../../core/text/local-text";
 import { formatBytes, formatMoment } from "../../text/format";
 import { sentence } from "../../text/sentence";
 import type { FileCopy } from "../../views/copies/copies";
+import { Wrong } from "../frame/wrong";
 
 const LOOK_MS = 700;
 
@@ -133,11 +134,7 @@ export function PrintCopies({
           />
         );
       })}
-      {wrong ? (
-        <p role="alert" className="wrong">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong text={wrong} />
     </div>
   );
 }

@@ -7,6 +7,7 @@ import type { ActOnFile } from "../../core/file-acts/file-acts";
 import type { FileData } from "../../views/assessment/file-data";
 import { OfficeDay } from "../frame/office-day.client";
 import { useAsking } from "../frame/unanswered.client";
+import { Wrong } from "../frame/wrong";
 
 const LONGEST = 600;
 
@@ -71,11 +72,7 @@ export function SectionSummary({
           ) : null}
         </p>
       )}
-      {wrong ? (
-        <p role="alert" className="wrong">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong text={wrong} />
     </div>
   );
 }

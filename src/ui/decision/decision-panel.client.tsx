@@ -80,6 +80,33 @@ function Prepared({ data, me, act, after, choice }: Props & { choice: Choice }) 
   );
 }
 
+function TextBox({
+  id,
+  label,
+  hidden,
+  value,
+  onChange,
+}: {
+  id: string;
+  label: string;
+  hidden: boolean;
+  value: string;
+  onChange: (next: string) => void;
+}) {
+  return (
+    <div className="field" hidden={hidden}>
+      <label htmlFor={id}>{label}</label>
+      <Input.TextArea
+        id={id}
+        autoSize={{ minRows: 2 }}
+        maxLength={2000}
+        value={value}
+        onChange={(e) => onChange(e.target.value)}
+      />
+    </div>
+  );
+}
+
 function Preparing({ data, act, after, choice }: Props & { choice: Choice }) {
   const [reason, setReason] = useState("");
   const [note, setNote] = useState("");
@@ -112,28 +139,20 @@ function Preparing({ data, act, after, choice }: Props & { choice: Choice }) {
         </p>
       )}
       {choice.may.work ? null : <p className="quiet">The officers of {choice.code} prepare its decision.</p>}
-      <div className="field" hidden={!choice.may.work}>
-        <label htmlFor={`reason-${choice.id}`}>Reason, for the applicant (needed for a refusal)</label>
-        <Input.TextArea
-          id={`reason-${choice.id}`}
-          autoSize={{ minRows: 2 }}
-          maxLength={2000}
-          value={reason}
-          onChange={(e) => setReason(e.target.value)}
-        />
-      </div>
-      <div className="field" hidden={!choice.may.work}>
-        <label htmlFor={`note-${choice.id}`}>
-          Note, for the office alone{early ? " (needed for anything but a refusal: why it does not wait)" : ""}
-        </label>
-        <Input.TextArea
-          id={`note-${choice.id}`}
-          autoSize={{ minRows: 1 }}
-          maxLength={2000}
-          value={note}
-          onChange={(e) => setNote(e.target.value)}
-        />
-      </div>
+      <TextBox
+        id={`reason-${choice.id}`}
+        label="Reason, for the applicant (needed for a refusal)"
+        hidden={!choice.may.work}
+        value={reason}
+        onChange={setReason}
+      />
+      <TextBox
+        id={`note-${choice.id}`}
+        label={`Note, for the office alone${early ? " (needed for anything but a refusal: why it does not wait)" : ""}`}
+        hidden={!choice.may.work}
+        value={note}
+        onChange={setNote}
+      />
       {early ? (
         <p>
           The round is open until {formatMoment("en", result.closesAt, data.zone)} and does not decide as applications

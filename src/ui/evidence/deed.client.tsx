@@ -6,6 +6,7 @@ import type { RequirementResult } from "../../core/file/result";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { formatMoment } from "../../text/format";
 import type { FileData } from "../../views/assessment/file-data";
+import { Wrong } from "../frame/wrong";
 
 /** Something that the office does itself: what was done and by whom, or the place to say that it is done. */
 export function Deed({ data, requirement, act }: { data: FileData; requirement: RequirementResult; act: ActOnFile }) {
@@ -60,11 +61,7 @@ export function Deed({ data, requirement, act }: { data: FileData; requirement: 
           </p>
         </>
       )}
-      {wrong ? (
-        <p role="alert" className="wrong">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong text={wrong} />
     </div>
   );
 }

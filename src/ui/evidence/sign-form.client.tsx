@@ -6,6 +6,7 @@ import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
 import { ConfirmPress } from "../frame/confirm-press.client";
 import { useAsking } from "../frame/unanswered.client";
+import { Wrong } from "../frame/wrong";
 
 /** A signature by hand of the keyboard: the box that is ticked, the name that is typed, and the press. Opening the link signs nothing. */
 export function SignForm({
@@ -65,11 +66,7 @@ export function SignForm({
           }}
         />
       </div>
-      {wrong ? (
-        <p className="wrong" role="alert">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong text={wrong} />
       <div className="presses">
         <Button type="primary" htmlType="submit" loading={busy}>
           {sentence(locale, "sign.press")}

@@ -9,6 +9,7 @@ import type { Picture } from "../../core/rulebook/requirement";
 import type { Locale } from "../../core/text/local-text";
 import { isTextKey, sentence } from "../../text/sentence";
 import { refusedText, sendFile } from "../frame/send-form";
+import { Wrong } from "../frame/wrong";
 
 const CropPicture = dynamic(() => import("./crop-picture.client"), { ssr: false });
 
@@ -164,11 +165,7 @@ export function UploadBox(props: Props) {
           ) : null}
         </div>
       ) : null}
-      {wrong ? (
-        <p className="wrong" role="alert">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong text={wrong} />
     </div>
   );
 }

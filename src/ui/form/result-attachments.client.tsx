@@ -7,6 +7,7 @@ import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
 import type { DocumentPlace, FileAttachment } from "../../views/results/results-file";
 import { refusedText, sendFile } from "../frame/send-form";
+import { Wrong } from "../frame/wrong";
 
 interface Props {
   readonly applicationId: string;
@@ -74,11 +75,7 @@ function Attachment({
       ) : (
         <span role="status"> {sentence(locale, "results.attached", { title: supplied })}</span>
       )}
-      {wrong ? (
-        <p role="alert" className="wrong">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong text={wrong} />
     </li>
   );
 }

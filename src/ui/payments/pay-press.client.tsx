@@ -3,6 +3,7 @@
 import { Button } from "antd";
 import { useState } from "react";
 import { useAsking } from "../frame/unanswered.client";
+import { Wrong } from "../frame/wrong";
 
 /** Leads to the card service's page. */
 export function PayPress({
@@ -27,11 +28,7 @@ export function PayPress({
       <Button type="primary" loading={busy || leaving} onClick={run}>
         {label}
       </Button>
-      {wrong ? (
-        <p className="wrong" role="alert">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong text={wrong} />
     </>
   );
 }

@@ -7,6 +7,7 @@ import { sentence } from "../../text/sentence";
 import { ConfirmPress } from "../frame/confirm-press.client";
 import { refusedText, sendForm } from "../frame/send-form";
 import { useAsking } from "../frame/unanswered.client";
+import { Wrong } from "../frame/wrong";
 
 const RATINGS = ["outstanding", "very good", "good", "fair", "cannot say"] as const;
 const LEAST_WORDS = 20;
@@ -81,11 +82,7 @@ export function ReferenceForm({ token, begun, locale, applicant, begin, give, de
           {sentence(locale, "reference.begin")}
         </Button>
         {declining}
-        {wrong ? (
-          <p className="wrong" role="alert">
-            {wrong}
-          </p>
-        ) : null}
+        <Wrong text={wrong} />
       </div>
     );
   return (
@@ -127,11 +124,7 @@ export function ReferenceForm({ token, begun, locale, applicant, begin, give, de
         <Button onClick={() => file.current?.click()}>{sentence(locale, "doc.upload")}</Button>{" "}
         {letter ? <span className="quiet">{letter.name}</span> : null}
       </div>
-      {wrong ? (
-        <p className="wrong" role="alert">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong text={wrong} />
       <p className="help">{sentence(locale, "reference.giveHelp")}</p>
       <div className="presses">
         <Button type="primary" loading={busy} onClick={() => void send()}>

@@ -9,6 +9,7 @@ import { formatMoment } from "../../text/format";
 import { valueText } from "../../text/words/value-text";
 import type { ClaimedValue, FileData, RegistryQuery } from "../../views/assessment/file-data";
 import { useAsking } from "../frame/unanswered.client";
+import { Wrong } from "../frame/wrong";
 
 const LOOK_MS = 1500;
 
@@ -124,11 +125,7 @@ export function RegistryCheck({ data, entry, act }: { data: FileData; entry: str
           </Button>
         )}
       </div>
-      {wrong ? (
-        <p role="alert" className="wrong">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong text={wrong} />
     </section>
   );
 }

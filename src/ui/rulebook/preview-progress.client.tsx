@@ -4,6 +4,7 @@ import { Button, Progress } from "antd";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import { useAsking } from "../frame/unanswered.client";
+import { Wrong } from "../frame/wrong";
 
 const LOOK_AGAIN_MS = 1000;
 
@@ -48,11 +49,7 @@ export function PreviewProgress({
           </Button>
         </>
       )}
-      {wrong ? (
-        <p role="alert" className="wrong">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong text={wrong} />
     </div>
   );
 }

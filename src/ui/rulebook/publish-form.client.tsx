@@ -3,6 +3,7 @@
 import { Button, Input } from "antd";
 import { useId, useState } from "react";
 import { useAsking } from "../frame/unanswered.client";
+import { Wrong } from "../frame/wrong";
 
 /** Publishes a draft, after saying exactly what happens. */
 export function PublishForm({
@@ -26,11 +27,7 @@ export function PublishForm({
       <Button type="primary" loading={busy} onClick={() => begin(async () => setWrong(await publish(note)))}>
         {label}
       </Button>
-      {wrong ? (
-        <p role="alert" className="wrong">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong text={wrong} />
     </div>
   );
 }

@@ -4,6 +4,7 @@ import { Button } from "antd";
 import { useState } from "react";
 import type { Template } from "../../core/rulebook/requirement";
 import { refusedText, sendFile } from "../frame/send-form";
+import { Wrong } from "../frame/wrong";
 
 /** The forms that applicants download for a document, such as one for a school to fill in. */
 export function TemplateList({
@@ -68,11 +69,7 @@ export function TemplateList({
           />
         </label>
       )}
-      {wrong ? (
-        <p role="alert" className="wrong">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong text={wrong} />
     </fieldset>
   );
 }
