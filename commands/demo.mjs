@@ -88,7 +88,8 @@ export async function run(args) {
   const notes = path.join(FOLDER, "processes");
   await endLeftovers(notes);
   const port = await choosePort(args);
-  const url = `http://127.0.0.1:${port}`;
+  // By its name: browsers keep passkeys for names only.
+  const url = `http://localhost:${port}`;
   step("starting PostgreSQL");
   const cluster = await startCluster(path.join(FOLDER, "postgres"));
   let [supervisor, unwatch, stopping] = [null, () => undefined, null];

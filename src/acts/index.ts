@@ -39,6 +39,7 @@ import { noteReading, noteSignIn } from "./people/access";
 import * as accounts from "./people/accounts";
 import { clearAway } from "./people/clear-away";
 import * as erasure from "./people/erasure";
+import { notePasskey } from "./people/passkeys";
 import { judgeSamePerson } from "./people/same-person";
 import * as factor from "./people/second-factor";
 import * as reference from "./references/answer-reference";
@@ -93,6 +94,7 @@ export const ACTS = {
   letBackIn: factor.letBackIn,
   noteReading,
   noteSignIn,
+  notePasskey,
   spendCode: factor.spendCode,
   giveReference: reference.giveReference,
   askRegistry: registry.askRegistry,

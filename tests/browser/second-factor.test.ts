@@ -134,3 +134,78 @@ describe("a second factor", () => {
     expect(admin.complaints).toEqual([]);
   });
 });
+
+/** Passkeys, with the device that Chromium makes up. */
+describe("a passkey", () => {
+  let demo: Demo;
+  let owner: Person;
+
+  beforeAll(async () => {
+    demo = await openDemo("passkeys_seen", {}, "localhost");
+    owner = await newPerson(demo);
+    const devtools = await owner.context.newCDPSession(owner.page);
+    await devtools.send("WebAuthn.enable");
+    await devtools.send("WebAuthn.addVirtualAuthenticator", {
+      options: {
+        protocol: "ctap2",
+        transport: "internal",
+        hasResidentKey: true,
+        hasUserVerification: true,
+        isUserVerified: true,
+        automaticPresenceSimulation: true,
+      },
+    });
+  });
+  afterAll(() => demo.close());
+
+  it("is added with the password, signs in without it, and is removed", async () => {
+    const { page } = owner;
+    await signIn(owner, OFFICER);
+    await page.goto("/account");
+    await page.getByRole("button", { name: "Add a passkey" }).click();
+    await page.getByLabel("What this passkey is called here").fill("Desk in the office");
+    await page.getByLabel("Your password").fill("not my password");
+    await page.getByRole("button", { name: "Add a passkey" }).click();
+    await page.getByText("This is not your password.").waitFor();
+    await page.getByLabel("Your password").fill("tide-and-harbour");
+    await page.getByRole("button", { name: "Add a passkey" }).click();
+    await page.getByRole("listitem").filter({ hasText: "Desk in the office" }).waitFor();
+    await readMail(owner, OFFICER, "A passkey was added to your account");
+
+    // The same device is not taken twice.
+    await page.goto("/account");
+    await page.getByRole("button", { name: "Add a passkey" }).click();
+    await page.getByLabel("Your password").fill("tide-and-harbour");
+    await page.getByRole("button", { name: "Add a passkey" }).click();
+    await page.getByText("This device has a passkey for your account already.").waitFor();
+
+    await page.getByRole("button", { name: "Sign out everywhere" }).click();
+    await page.waitForURL(/\/sign-in/);
+    await page.goto("/sign-in?to=/office/drafts");
+    await page.getByRole("button", { name: "Sign in with a passkey" }).click();
+    await page.waitForURL((url) => url.pathname === "/office/drafts");
+
+    await page.goto("/account");
+    await page.getByRole("button", { name: "Remove the passkey Desk in the office" }).click();
+    await page.getByRole("dialog").getByRole("button", { name: "Remove" }).click();
+    await page.getByRole("listitem").filter({ hasText: "Desk in the office" }).waitFor({ state: "detached" });
+    await page.getByRole("button", { name: "Sign out everywhere" }).click();
+    await page.waitForURL(/\/sign-in/);
+    await page.getByRole("button", { name: "Sign in with a passkey" }).click();
+    await page.getByText("This passkey opens no account here").waitFor();
+    expect(owner.complaints).toEqual([]);
+  });
+
+  it("leaves alone who comes by the machine's number: signing in and saving work there, too", async () => {
+    const url = demo.url.replace("localhost", "127.0.0.1");
+    const other = await newPerson({ browser: demo.browser, url });
+    await signIn(other, "nilufar.rahmonqulova@people.example");
+    const saved = await other.page.evaluate(async () => {
+      const answer = await fetch("/api/answers", { method: "POST", body: "{}" });
+      return answer.status;
+    });
+    expect(saved).toBe(422); // understood, and found to say nothing
+    expect(other.page.url().startsWith(url)).toBe(true);
+    await other.context.close();
+  });
+});

@@ -226,6 +226,7 @@ describe("rights", () => {
       letBackIn: { personId: owner.id },
       noteReading: { readings: [{ kind: "file opened", file: number }] },
       noteSignIn: { email: "a@b.example", kind: "signed in" },
+      notePasskey: { email: "nobody@people.example", kind: "passkey added", key: "A key" },
       spendCode: { accountId: "a", code: "123456" },
       giveReference: { answers: { known: "Long", rating: "good", text: "A reference that is long enough." } },
       askRegistry: { applicationId, scope: "file", section: "sittings", entry: "x" },

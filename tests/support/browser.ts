@@ -92,7 +92,7 @@ export async function signIn({ page }: Person, email: string, password = "tide-a
   await page.goto("/sign-in");
   await page.getByLabel("E-mail").fill(email);
   await page.getByLabel("Password", { exact: true }).fill(password);
-  await page.getByRole("button", { name: "Sign in" }).click();
+  await page.getByRole("button", { name: "Sign in", exact: true }).click();
   await page.waitForURL((url) => !url.pathname.startsWith("/sign-in"));
 }
 

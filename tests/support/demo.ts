@@ -17,13 +17,17 @@ export interface Demo {
   readonly close: () => Promise<void>;
 }
 
-/** @param settings what is set otherwise than in the demo */
-export async function openDemo(name: string, settings: Readonly<Record<string, string>> = {}): Promise<Demo> {
+/** @param settings what is set otherwise than in the demo @param host the name or number of this machine in addresses */
+export async function openDemo(
+  name: string,
+  settings: Readonly<Record<string, string>> = {},
+  host: "127.0.0.1" | "localhost" = "127.0.0.1",
+): Promise<Demo> {
   const folder = inject("demoFolder");
   const cluster = await startCluster(path.join(folder, "postgres"));
   cluster.createDatabase(name, DEMO_DATABASE);
   const port = await freePort();
-  const url = `http://127.0.0.1:${port}`;
+  const url = `http://${host}:${port}`;
   const env = {
     DATABASE_URL: cluster.appUrl(name),
     UNVEX_URL: url,

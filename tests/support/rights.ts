@@ -101,6 +101,7 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   letBackIn: ["system", "administrator"],
   noteReading: STAFF,
   noteSignIn: ONLY_SYSTEM,
+  notePasskey: ONLY_SYSTEM,
   spendCode: ONLY_SYSTEM,
   giveReference: ["referee"],
   askRegistry: OFFICERS,

@@ -10,6 +10,7 @@ export const TEMPLATES = [
   "set-password",
   "staff-invited",
   "staff-let-in",
+  "passkey-added",
   "reference-asked",
   "reference-withdrawn",
   "reference-given",

@@ -1,6 +1,6 @@
 import { and, eq, gt } from "drizzle-orm";
 import { z } from "zod";
-import { account, grant, passwordGuess, person, session, twoFactor, user } from "../../db/schema";
+import { account, grant, passkey, passwordGuess, person, session, twoFactor, user } from "../../db/schema";
 import { defineAct, done, refuse } from "../act/act";
 import { actingId, recordAccess } from "./access";
 import { isAdministrator, mailNewLink } from "./accounts";
@@ -28,7 +28,7 @@ export const spendCode = defineAct({
 });
 
 /**
- * Lets a member of staff back in who has lost the second factor and the recovery codes: factor, password and sessions end, and a link to
+ * Lets a member of staff back in who has lost the second factor and the recovery codes: factor, passkeys, password and sessions end, and a link to
  * choose a new password goes to their address, so that who has only the old password gets nowhere.
  */
 export const letBackIn = defineAct({
@@ -42,6 +42,7 @@ export const letBackIn = defineAct({
     if (personId === actingId(ctx)) return refuse("needs-second-person");
     const { accountId } = to;
     await ctx.db.delete(twoFactor).where(eq(twoFactor.userId, accountId));
+    await ctx.db.delete(passkey).where(eq(passkey.userId, accountId));
     await ctx.db.delete(session).where(eq(session.userId, accountId));
     await ctx.db.update(user).set({ twoFactorEnabled: false }).where(eq(user.id, accountId));
     await ctx.db

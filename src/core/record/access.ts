@@ -7,6 +7,8 @@ export const SIGN_IN_KINDS = [
   "recovery code used",
   "second factor set",
   "second factor removed",
+  "passkey added",
+  "passkey removed",
 ] as const;
 /** Who was given which right, or was erased. */
 const RIGHT_KINDS = ["let back in", "invited", "role given", "role taken", "erased"] as const;

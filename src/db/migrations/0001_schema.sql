@@ -192,6 +192,21 @@ CREATE TABLE "auth_account" (
 	"updated_at" timestamp with time zone NOT NULL
 );
 --> statement-breakpoint
+CREATE TABLE "auth_passkey" (
+	"id" text PRIMARY KEY NOT NULL,
+	"user_id" text NOT NULL,
+	"name" text NOT NULL,
+	"credential_id" text NOT NULL,
+	"public_key" text NOT NULL,
+	"counter" integer NOT NULL,
+	"device_type" text NOT NULL,
+	"backed_up" boolean NOT NULL,
+	"transports" text,
+	"aaguid" text,
+	"created_at" timestamp with time zone NOT NULL,
+	CONSTRAINT "auth_passkey_credential_id_unique" UNIQUE("credential_id")
+);
+--> statement-breakpoint
 CREATE TABLE "auth_session" (
 	"id" text PRIMARY KEY NOT NULL,
 	"user_id" text NOT NULL,
@@ -758,7 +773,7 @@ CREATE TABLE "access_record" (
 	"concerns_id" uuid,
 	"about" text DEFAULT '' NOT NULL,
 	"network" text,
-	CONSTRAINT "access_record_kind" CHECK ("access_record"."kind" in ('signed in','sign-in failed','kept out','code failed','recovery code used','second factor set','second factor removed','let back in','invited','role given','role taken','erased','file opened','document opened','copy downloaded','list downloaded'))
+	CONSTRAINT "access_record_kind" CHECK ("access_record"."kind" in ('signed in','sign-in failed','kept out','code failed','recovery code used','second factor set','second factor removed','passkey added','passkey removed','let back in','invited','role given','role taken','erased','file opened','document opened','copy downloaded','list downloaded'))
 );
 --> statement-breakpoint
 CREATE TABLE "awaited" (
@@ -999,6 +1014,7 @@ ALTER TABLE "submission" ADD CONSTRAINT "submission_application_id_application_i
 ALTER TABLE "turn_change" ADD CONSTRAINT "turn_change_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "undertaking" ADD CONSTRAINT "undertaking_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "auth_account" ADD CONSTRAINT "auth_account_user_id_auth_user_id_fk" FOREIGN KEY ("user_id") REFERENCES "public"."auth_user"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "auth_passkey" ADD CONSTRAINT "auth_passkey_user_id_auth_user_id_fk" FOREIGN KEY ("user_id") REFERENCES "public"."auth_user"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "auth_session" ADD CONSTRAINT "auth_session_user_id_auth_user_id_fk" FOREIGN KEY ("user_id") REFERENCES "public"."auth_user"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "auth_two_factor" ADD CONSTRAINT "auth_two_factor_user_id_auth_user_id_fk" FOREIGN KEY ("user_id") REFERENCES "public"."auth_user"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "intake" ADD CONSTRAINT "intake_programme_id_programme_id_fk" FOREIGN KEY ("programme_id") REFERENCES "public"."programme"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1087,6 +1103,7 @@ CREATE INDEX "override_application" ON "override" USING btree ("application_id")
 CREATE UNIQUE INDEX "override_one_live" ON "override" USING btree ("choice_id","rule") WHERE "override"."ended_at" is null;--> statement-breakpoint
 CREATE UNIQUE INDEX "reopening_one_open" ON "reopening" USING btree ("application_id") WHERE "reopening"."answered_at" is null and "reopening"."ended_at" is null;--> statement-breakpoint
 CREATE INDEX "undertaking_application" ON "undertaking" USING btree ("application_id","at");--> statement-breakpoint
+CREATE INDEX "auth_passkey_user" ON "auth_passkey" USING btree ("user_id");--> statement-breakpoint
 CREATE INDEX "preview_of" ON "preview" USING btree ("rulebook_id","asked_at");--> statement-breakpoint
 CREATE UNIQUE INDEX "rulebook_one_draft" ON "rulebook" USING btree ("intake_id") WHERE "rulebook"."status" = 'draft';--> statement-breakpoint
 CREATE UNIQUE INDEX "rulebook_one_published" ON "rulebook" USING btree ("intake_id") WHERE "rulebook"."status" = 'published';--> statement-breakpoint

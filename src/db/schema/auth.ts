@@ -1,4 +1,4 @@
-import { boolean, integer, pgTable, text } from "drizzle-orm/pg-core";
+import { boolean, index, integer, pgTable, text } from "drizzle-orm/pg-core";
 import { citext, instant } from "./columns";
 
 /** The tables of the auth package: accounts, credentials and sessions, nothing else. Property names are the package's own. */
@@ -67,3 +67,26 @@ export const twoFactor = pgTable("auth_two_factor", {
   failedVerificationCount: integer("failed_verification_count").notNull().default(0),
   lockedUntil: instant("locked_until"),
 });
+
+/** A passkey of an account: the public half of a pair whose private half never leaves its device (W3C Web Authentication, level 3). */
+export const passkey = pgTable(
+  "auth_passkey",
+  {
+    id: text("id").primaryKey(),
+    userId: text("user_id")
+      .notNull()
+      .references(() => user.id, { onDelete: "cascade" }),
+    /** As its owner knows it again. */
+    name: text("name").notNull(),
+    credentialID: text("credential_id").notNull().unique(),
+    publicKey: text("public_key").notNull(),
+    /** How often its device says that it was used, where it counts. */
+    counter: integer("counter").notNull(),
+    deviceType: text("device_type").notNull(),
+    backedUp: boolean("backed_up").notNull(),
+    transports: text("transports"),
+    aaguid: text("aaguid"),
+    createdAt: instant("created_at").notNull(),
+  },
+  (t) => [index("auth_passkey_user").on(t.userId)],
+);

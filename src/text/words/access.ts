@@ -25,6 +25,10 @@ export function accessWords({ kind, concerns, file, about }: Line): string {
       return "set up a second factor";
     case "second factor removed":
       return "took the second factor away";
+    case "passkey added":
+      return "added a passkey";
+    case "passkey removed":
+      return "removed a passkey";
     case "let back in":
       return `let ${whom} back in`;
     case "invited":

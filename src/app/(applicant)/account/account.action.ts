@@ -13,6 +13,7 @@ import {
   usePasswordLink,
 } from "../../../auth/accounts";
 import { deviceWord, knownDevice } from "../../../auth/devices";
+import { passkeyChallenge, signInByPasskey } from "../../../auth/passkeys";
 import { passwordProblem } from "../../../auth/passwords";
 import { answerCode } from "../../../auth/second-factor";
 import { webRuntime } from "../../../runtime";
@@ -147,6 +148,21 @@ export async function signInCodeAction(_: FormState, form: FormData): Promise<Fo
   };
   if (result.answer !== "signed in") return { done: false, problems: [problem[result.answer]] };
   return goOn(result.email, text(form, "to"));
+}
+
+/** What the device of whoever wants to come in by a passkey is asked; null while something is away. */
+export async function passkeyChallengeAction(): Promise<Awaited<ReturnType<typeof passkeyChallenge>> | null> {
+  const sent = await headers();
+  const challenge = await whileThere((accounts) => passkeyChallenge(accounts, sent));
+  return "done" in challenge ? null : challenge;
+}
+
+/** Signs in by what the device has answered; goes on where it was right. */
+export async function passkeySignInAction(answer: unknown, to: string): Promise<"wrong" | "unavailable"> {
+  const [network, sent] = [await networkAddress().catch(() => null), await headers()];
+  const result = await whileThere((accounts) => signInByPasskey(accounts, answer, { network, headers: sent }));
+  if (result === "wrong") return "wrong";
+  return "done" in result ? "unavailable" : goOn(result.email, String(to));
 }
 
 export async function signInAction(_: FormState, form: FormData): Promise<FormState> {

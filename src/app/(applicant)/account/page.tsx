@@ -1,13 +1,17 @@
+import { headers } from "next/headers";
 import Link from "next/link";
+import { canHavePasskeys, passkeysOf } from "../../../auth/passkeys";
 import { sessionsOf } from "../../../auth/sessions";
 import { webRuntime } from "../../../runtime";
 import { formatMoment } from "../../../text/format";
 import { sentence } from "../../../text/sentence";
 import { deviceName } from "../../../text/words/device-name";
 import { KeptOfYou } from "../../../ui/people/kept-of-you";
+import { Passkeys } from "../../../ui/people/passkeys.client";
 import { ownErasure } from "../../../views/people/erasures";
 import { currentSession, locale, officeZone, requirePerson, see } from "../../request";
 import { askToErase, takeBack } from "./erasure.action";
+import { beginPasskeyAction, keepPasskeyAction, removePasskeyAction } from "./passkeys.action";
 import { endOne, signOutAll } from "./sign-out.action";
 
 export default async function AccountPage() {
@@ -38,6 +42,17 @@ export default async function AccountPage() {
           </p>
         </>
       ) : null}
+      <h2>{t("account.passkeys")}</h2>
+      <Passkeys
+        locale={language}
+        zone={zone}
+        possible={canHavePasskeys(runtime.settings.url)}
+        keys={await passkeysOf(runtime, await headers())}
+        suggested={deviceName((await headers()).get("user-agent") ?? "")}
+        begin={beginPasskeyAction}
+        keep={keepPasskeyAction}
+        remove={removePasskeyAction}
+      />
       <h2>{t("account.sessions")}</h2>
       <ul className="plain-list">
         {sessions.map((s) => (

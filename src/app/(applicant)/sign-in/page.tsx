@@ -1,8 +1,11 @@
 import Link from "next/link";
+import { canHavePasskeys } from "../../../auth/passkeys";
+import { webRuntime } from "../../../runtime";
 import { sentence } from "../../../text/sentence";
 import { AccountForm } from "../../../ui/people/account-form.client";
+import { PasskeySignIn } from "../../../ui/people/passkey-sign-in.client";
 import { locale } from "../../request";
-import { signInAction } from "../account/account.action";
+import { passkeyChallengeAction, passkeySignInAction, signInAction } from "../account/account.action";
 
 export default async function SignInPage({ searchParams }: { searchParams: Promise<{ to?: string }> }) {
   const language = await locale();
@@ -23,6 +26,14 @@ export default async function SignInPage({ searchParams }: { searchParams: Promi
         problems={{ wrong: { text: t("account.wrong") }, locked: { text: t("account.locked") } }}
         done={null}
       />
+      {canHavePasskeys((await webRuntime()).settings.url) ? (
+        <PasskeySignIn
+          locale={language}
+          to={to ?? ""}
+          challenge={passkeyChallengeAction}
+          signIn={passkeySignInAction}
+        />
+      ) : null}
       <p>
         <Link href="/lost-password">{t("account.lost")}</Link>
       </p>

@@ -104,6 +104,9 @@ export const mail = {
   "mail.staff-let-in.subject": "Your way back into the admissions office",
   "mail.staff-let-in.body":
     "An administrator has ended your second factor, your password and all sessions, so that you can come in again. Follow this link to set a new password; it works once, for three days. Then set up your second factor anew:\n\n{link}\n\nIf you did not ask for it, tell your administrator.",
+  "mail.passkey-added.subject": "A passkey was added to your account",
+  "mail.passkey-added.body":
+    "A passkey named {key} was added to your account: it signs you in without your password. You see all of them, and can remove each, in your account:\n\n{link}\n\nIf it was not you, remove it there, set a new password and sign out everywhere.",
   "mail.erased-whole.subject": "What was kept of you is erased",
   "mail.erased-whole.body":
     "As you asked, what you wrote and sent is erased ({gone}), and your account with it. This mail is the last one:\n\n{link}",

@@ -93,6 +93,28 @@ export const people = {
   "account.factorRemove": "Do without it",
   "account.factorLast": "No recovery code is left. Make new ones.",
   "account.factorLeft": "{count, plural, one {One recovery code is left.} other {# recovery codes are left.}}",
+  "account.passkeys": "Passkeys",
+  "account.passkeyHelp":
+    "A passkey signs you in without your password: your telephone, your computer or a key that you plug in asks for your finger, your face or its own number instead.",
+  "account.passkeyNowhere":
+    "Passkeys do not work at this address of Unvex: browsers allow them only where it is a name and the line is secured.",
+  "account.passkeyAdd": "Add a passkey",
+  "account.passkeyName": "What this passkey is called here",
+  "account.passkeyAdded": "since {day}",
+  "account.passkeyRemove": "Remove",
+  "account.passkeyRemoveNamed": "Remove the passkey {name}",
+  "account.passkeyRemoveQuestion":
+    "{name} will no longer sign you in. What is kept on the device stays there and opens nothing any more.",
+  "account.passkeyUnnamed": "Give it a name by which you know it again.",
+  "account.passkeyStopped": "No passkey was made: the device was not asked, or did not agree. Nothing was changed.",
+  "account.passkeyKnown": "This device has a passkey for your account already.",
+  "account.passkeyNone": "This browser knows no passkeys. Use another one, or sign in with your password.",
+  "account.passkeyRefused": "The device has answered too late, or without asking who you are. Begin again.",
+  "account.passkeySignIn": "Sign in with a passkey",
+  "account.passkeyNotSigned":
+    "You are not signed in: the device was not asked, or did not agree. Try again, or use your password.",
+  "account.passkeyUnknown":
+    "This passkey opens no account here, or its time was over. Try again, or use your password.",
   "account.kept": "What is kept of you",
   "account.keptDownload": "Download all of it",
   "account.keptHelp":

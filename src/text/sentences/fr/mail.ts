@@ -109,6 +109,9 @@ export const mail: Readonly<Record<keyof typeof english, string>> = {
   "mail.staff-let-in.subject": "Votre retour au bureau des admissions",
   "mail.staff-let-in.body":
     "Un administrateur a mis fin à votre second facteur, à votre mot de passe et à toutes les sessions, pour que vous puissiez revenir. Suivez ce lien pour choisir un nouveau mot de passe ; il vaut une fois, pendant trois jours. Installez ensuite à nouveau votre second facteur :\n\n{link}\n\nSi vous ne l’avez pas demandé, dites-le à votre administrateur.",
+  "mail.passkey-added.subject": "Une clé d’accès a été ajoutée à votre compte",
+  "mail.passkey-added.body":
+    "Une clé d’accès nommée {key} a été ajoutée à votre compte : elle vous connecte sans mot de passe. Vous les voyez toutes, et pouvez retirer chacune, dans votre compte :\n\n{link}\n\nSi ce n’était pas vous, retirez-la, choisissez un nouveau mot de passe et déconnectez-vous partout.",
   "mail.erased-whole.subject": "Ce qui était conservé de vous est effacé",
   "mail.erased-whole.body":
     "Comme vous l’avez demandé, ce que vous avez écrit et envoyé est effacé ({gone}), et votre compte avec. Ce courriel est le dernier :\n\n{link}",

@@ -100,6 +100,30 @@ export const people: Readonly<Record<keyof typeof english, string>> = {
   "account.factorRemove": "S’en passer",
   "account.factorLast": "Il ne reste aucun code de secours. Faites-en de nouveaux.",
   "account.factorLeft": "{count, plural, one {Il reste un code de secours.} other {Il reste # codes de secours.}}",
+  "account.passkeys": "Clés d’accès",
+  "account.passkeyHelp":
+    "Une clé d’accès vous connecte sans mot de passe : votre téléphone, votre ordinateur ou une clé que vous branchez demande à la place votre doigt, votre visage ou son propre numéro.",
+  "account.passkeyNowhere":
+    "Les clés d’accès ne fonctionnent pas à cette adresse d’Unvex : les navigateurs ne les admettent que là où elle est un nom et la ligne protégée.",
+  "account.passkeyAdd": "Ajouter une clé d’accès",
+  "account.passkeyName": "Comment cette clé s’appelle ici",
+  "account.passkeyAdded": "depuis le {day}",
+  "account.passkeyRemove": "Retirer",
+  "account.passkeyRemoveNamed": "Retirer la clé d’accès {name}",
+  "account.passkeyRemoveQuestion":
+    "{name} ne vous connectera plus. Ce qui est gardé sur l’appareil y reste et n’ouvre plus rien.",
+  "account.passkeyUnnamed": "Donnez-lui un nom auquel vous la reconnaîtrez.",
+  "account.passkeyStopped":
+    "Aucune clé d’accès n’a été faite : l’appareil n’a pas été consulté ou n’a pas accepté. Rien n’a changé.",
+  "account.passkeyKnown": "Cet appareil a déjà une clé d’accès pour votre compte.",
+  "account.passkeyNone":
+    "Ce navigateur ne connaît pas les clés d’accès. Utilisez-en un autre ou connectez-vous avec votre mot de passe.",
+  "account.passkeyRefused": "L’appareil a répondu trop tard ou sans demander qui vous êtes. Recommencez.",
+  "account.passkeySignIn": "Se connecter avec une clé d’accès",
+  "account.passkeyNotSigned":
+    "Vous n’êtes pas connecté : l’appareil n’a pas été consulté ou n’a pas accepté. Réessayez ou utilisez votre mot de passe.",
+  "account.passkeyUnknown":
+    "Cette clé d’accès n’ouvre aucun compte ici, ou son temps était passé. Réessayez ou utilisez votre mot de passe.",
   "account.kept": "Ce qui est conservé de vous",
   "account.keptDownload": "Tout télécharger",
   "account.keptHelp":
