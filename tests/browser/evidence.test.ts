@@ -180,6 +180,39 @@ describe("evidence and findings", () => {
     expect(officer.complaints).toEqual([]);
   });
 
+  it("any answer is corrected with a reason, and what was said before stays to be read", async () => {
+    const { page } = officer;
+    await page.goto(`${file}?show=form`);
+    const line = page.locator(".value-list li", { hasText: "Town" });
+    const correct = async (town: string, reason: string) => {
+      await page.getByRole("button", { name: "Correct Town" }).click();
+      await page.getByLabel("Town: what it is").fill(town);
+      await line.getByRole("button", { name: "Correct", exact: true }).click();
+      await line.getByText("Say why: where it stands, or who told you.").waitFor();
+      await line.getByLabel("Reason").fill(reason);
+      await line.getByRole("button", { name: "Correct", exact: true }).click();
+      await line.getByText(reason).waitFor();
+    };
+    const claimed = (await line.locator("span").nth(1).innerText()).trim();
+    await correct("Sligo", "By the letter that came back");
+    await line.getByText("corrected").waitFor();
+    await correct("Ennis", "By telephone");
+    await line.getByText("One word before").click();
+    await line.getByText("By the letter that came back").waitFor();
+    expect(await line.locator("s").innerText()).toBe(claimed);
+
+    // What nobody has answered is filled in the same way.
+    const person = page.locator("section", { has: page.getByRole("heading", { name: "You", exact: true }) });
+    await person.getByText(/^Not answered: /).click();
+    await person.getByRole("button", { name: "Fill in The name you are called by" }).click();
+    await person.getByLabel("The name you are called by, if it is another: what it is").fill("Kasia");
+    await person.getByLabel("Reason").fill("By telephone");
+    await person.getByRole("button", { name: "Correct", exact: true }).click();
+    await page.getByText("Kasia").first().waitFor();
+    expect(officer.complaints).toEqual([]);
+    await page.goto(file);
+  });
+
   it("other answers are tried out, and the file stays as it was", async () => {
     const { page } = officer;
     await page.goto(`${file}?show=what-if`);

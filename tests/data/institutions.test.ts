@@ -242,7 +242,11 @@ describe("the register of institutions", () => {
     expect((await listed(await makePerson(world, "Elsewhere", ["officer", "standards keeper"], "FYC")))?.files).toEqual(
       [],
     );
-    await must(world, confirmValues, officer, { applicationId, values: [{ ...place, field: "scale", value: "to10" }] });
+    await must(world, confirmValues, officer, {
+      applicationId,
+      values: [{ ...place, field: "scale", value: "to10" }],
+      note: "By the register",
+    });
     expect((await listed())?.files).toEqual([]);
   });
 });

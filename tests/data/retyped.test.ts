@@ -58,6 +58,7 @@ describe("a qualification of another kind", () => {
     await must(world, confirmValues, officer, {
       applicationId: file.applicationId,
       values: [{ ...place("body"), value: "Institute of Harbour Pilots" }],
+      note: "By their letter",
     });
     expect([(await look()).gaps, await owed()]).toEqual([["accepted"], []]);
   });

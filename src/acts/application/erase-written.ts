@@ -8,6 +8,7 @@ const WRITTEN = [
   "signature_request",
   "registry_query",
   "confirmation",
+  "confirmation_version",
   "link_note",
   "deed",
   "contact_note",

@@ -1,14 +1,19 @@
+import { dequal } from "dequal";
 import type { z } from "zod";
 import { checkValue } from "../../core/answers/check-value";
 import { type Reads, repeatedEntries } from "../../core/answers/once";
 import { confirmValuesInput } from "../../core/evidence/inputs";
 import type { Json } from "../../core/file/facts";
 import { sectionKey } from "../../core/file/place";
+import type { FieldKind } from "../../core/rulebook/section";
 import { confirmation } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { followGroup } from "../assessment/follow-group";
 import { namedBeside } from "../form/named-beside";
+
+/** What only the applicant can say, whatever a document shows. */
+const NOT_THE_OFFICES: ReadonlySet<FieldKind> = new Set(["agree", "statement", "links"]);
 
 function fieldOf(file: OpenFile, section: string, entry: string, field: string) {
   const sections = Object.values(file.rulebooks).flatMap((r) => r.body.sections);
@@ -46,7 +51,8 @@ function saysTwice(file: OpenFile, values: readonly z.output<typeof confirmValue
 }
 
 /**
- * Puts what the office established beside the claim: as claimed, or changed with a note. The claim itself is never touched. A line that a
+ * Puts what the office established beside the claim: as claimed, or corrected with the reason. The claim itself is never
+ * touched, and every correction is kept (a trigger of the table writes them down). A line that a
  * document shows and nobody has claimed is added by giving its values under a new entry.
  */
 export const confirmValues = defineFileAct({
@@ -70,9 +76,13 @@ export const confirmValues = defineFileAct({
       // What another system owns is changed there: here it is right as claimed, or waits.
       if (definition.keptBy && value !== undefined && value !== claim?.value)
         return refuse("kept-elsewhere", { field: `${section}.${field}` });
+      if (value !== undefined && !dequal(value, claim?.value) && !note)
+        return refuse("needs-reason", { field: `${section}.${field}` });
+      if (NOT_THE_OFFICES.has(definition.kind) && value !== undefined) return refuse("locked");
       const { confirmations, answers } = file.facts;
       const beside = namedBeside(definition, { scope, section, entry }, values, confirmations, answers);
-      if (value !== undefined && checkValue(definition, file.office.set, value, beside))
+      const isEmptied = value === null || value === "";
+      if (isEmptied || (value !== undefined && checkValue(definition, file.office.set, value, beside)))
         return refuse("invalid-input", { fields: [`${section}.${field}`] });
       const settled = {
         value: value ?? claim?.value ?? null,

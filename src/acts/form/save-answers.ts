@@ -1,6 +1,7 @@
 import { dequal } from "dequal";
 import { and, eq, inArray, max } from "drizzle-orm";
 import { z } from "zod";
+import { anyAnswer, isTooLong } from "../../core/answers/answer-value";
 import { checkValue } from "../../core/answers/check-value";
 import { mayChange, reopenedOf } from "../../core/answers/lock";
 import { COMPLETE_FIELD } from "../../core/answers/typed-facts";
@@ -21,12 +22,6 @@ import { defineFileAct, type OpenFile } from "../act/file-act";
 import { namedBeside } from "./named-beside";
 import { storeAnswers, takeOutEntry } from "./store-answers";
 
-const LONGEST_VALUE = 24_000;
-
-const json: z.ZodType<Json> = z.lazy(() =>
-  z.union([z.string(), z.number(), z.boolean(), z.null(), z.array(json), z.record(z.string(), json)]),
-);
-
 const placeSchema = {
   scope: z.string().max(40),
   section: z.string().max(60),
@@ -40,7 +35,7 @@ const input = z.object({
     .array(
       z.object({
         ...placeSchema,
-        value: json,
+        value: anyAnswer,
         /** The version that the writer saw; 0 for a field that was empty. */
         seen: z.int().min(0),
       }),
@@ -69,7 +64,7 @@ const refused = (why: SaveRefusal): SaveResult => ({ state: "refused", why });
 
 /** What is wrong with a value whatever field it is for. */
 const unfit = (value: Json): SaveRefusal | null =>
-  JSON.stringify(value).length > LONGEST_VALUE ? "too-long" : isUnreadable(value) ? "unreadable" : null;
+  isTooLong(value) ? "too-long" : isUnreadable(value) ? "unreadable" : null;
 
 interface Target {
   readonly section: Section;

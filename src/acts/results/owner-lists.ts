@@ -85,7 +85,7 @@ export const matchResults = defineAct({
     const file = await openFile(ctx, applicationId);
     if (!file) return refuse("not-found");
     if (file.facts.choices.every((c) => c.submittedAt === null)) return done({ found: 0, otherName: 0 });
-    const person = personOf(file.facts.answers, null);
+    const person = personOf(file.facts, null);
     const who = { name: shownName(file.facts), formerNames: person.formerNames ?? [], birthDate: person.birthDate };
     const counts = { found: 0, otherName: 0 };
     for (const claim of claimsOf(file)) {

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { answerValue } from "../answers/answer-value";
 import { answerPlace, onFile, requirementPlace } from "../file/place";
 import { proofLevelSchema } from "../rulebook/requirement";
 
@@ -40,7 +41,7 @@ export const confirmValuesInput = z.object({
       z.object({
         ...answerPlace,
         /** Left out: the claim is right as it stands. */
-        value: z.union([z.string().max(2000), z.record(z.string(), z.string()), z.array(z.string())]).optional(),
+        value: answerValue.optional(),
       }),
     )
     .min(1)

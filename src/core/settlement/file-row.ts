@@ -89,7 +89,7 @@ function awaitedRows({ awaited }: Assessment): readonly AwaitedRow[] {
 export function fileRow(loaded: LoadedFile, assessment: Assessment, office: Office, at: number): FileRow {
   const { file } = assessment;
   const { id, number } = loaded.facts.application;
-  const person = personOf(loaded.facts.answers, null);
+  const person = personOf(loaded.facts, null);
   const { name, formerNames = [] } = person;
   return {
     applicationId: id,

@@ -88,6 +88,19 @@ CREATE TABLE "confirmation" (
 	CONSTRAINT "confirmation_application_id_scope_section_entry_field_pk" PRIMARY KEY("application_id","scope","section","entry","field")
 );
 --> statement-breakpoint
+CREATE TABLE "confirmation_version" (
+	"id" bigserial PRIMARY KEY NOT NULL,
+	"application_id" uuid NOT NULL,
+	"scope" text NOT NULL,
+	"section" text NOT NULL,
+	"entry" text NOT NULL,
+	"field" text NOT NULL,
+	"value" jsonb,
+	"note" text,
+	"by_id" uuid,
+	"at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE "correction_request" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"application_id" uuid NOT NULL,
@@ -998,6 +1011,7 @@ ALTER TABLE "choice" ADD CONSTRAINT "choice_round_id_round_id_fk" FOREIGN KEY ("
 ALTER TABLE "choice" ADD CONSTRAINT "choice_rulebook_id_rulebook_id_fk" FOREIGN KEY ("rulebook_id") REFERENCES "public"."rulebook"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "confirmation" ADD CONSTRAINT "confirmation_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "confirmation" ADD CONSTRAINT "confirmation_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "confirmation_version" ADD CONSTRAINT "confirmation_version_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "correction_request" ADD CONSTRAINT "correction_request_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "correction_request" ADD CONSTRAINT "correction_request_answered_by_id_person_id_fk" FOREIGN KEY ("answered_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "decision" ADD CONSTRAINT "decision_choice_id_choice_id_fk" FOREIGN KEY ("choice_id") REFERENCES "public"."choice"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1098,6 +1112,7 @@ ALTER TABLE "likeness" ADD CONSTRAINT "likeness_by_id_person_id_fk" FOREIGN KEY 
 ALTER TABLE "statement_text" ADD CONSTRAINT "statement_text_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "ask_application" ON "ask" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "choice_intake" ON "choice" USING btree ("intake_id");--> statement-breakpoint
+CREATE INDEX "confirmation_version_place" ON "confirmation_version" USING btree ("application_id","section","entry","field");--> statement-breakpoint
 CREATE UNIQUE INDEX "correction_request_one_open" ON "correction_request" USING btree ("application_id") WHERE "correction_request"."answered_at" is null;--> statement-breakpoint
 CREATE INDEX "override_application" ON "override" USING btree ("application_id");--> statement-breakpoint
 CREATE UNIQUE INDEX "override_one_live" ON "override" USING btree ("choice_id","rule") WHERE "override"."ended_at" is null;--> statement-breakpoint

@@ -33,3 +33,21 @@ CREATE TRIGGER office_reference_never_changes BEFORE UPDATE OR DELETE ON office_
 --> statement-breakpoint
 -- Room in each page, so that a row of which no index changes is written beside its former version and no index is touched.
 ALTER TABLE file_standing SET (fillfactor = 70);
+
+--> statement-breakpoint
+-- Every value that the office has put beside a claim is kept, whoever puts it there.
+CREATE FUNCTION keep_confirmation() RETURNS trigger LANGUAGE plpgsql AS $$
+BEGIN
+  IF TG_OP = 'DELETE' THEN
+    INSERT INTO confirmation_version (application_id, scope, section, entry, field, value, at)
+      VALUES (OLD.application_id, OLD.scope, OLD.section, OLD.entry, OLD.field, NULL, now());
+  ELSE
+    INSERT INTO confirmation_version (application_id, scope, section, entry, field, value, note, by_id, at)
+      VALUES (NEW.application_id, NEW.scope, NEW.section, NEW.entry, NEW.field, NEW.value, NEW.note, NEW.by_id, NEW.at);
+  END IF;
+  RETURN NULL;
+END $$;
+--> statement-breakpoint
+CREATE TRIGGER confirmation_is_kept AFTER INSERT OR UPDATE OR DELETE ON confirmation FOR EACH ROW EXECUTE FUNCTION keep_confirmation();
+--> statement-breakpoint
+CREATE TRIGGER confirmation_version_never_changes BEFORE UPDATE OR TRUNCATE ON confirmation_version FOR EACH STATEMENT EXECUTE FUNCTION refuse_change();

@@ -1,5 +1,6 @@
 import { sql } from "drizzle-orm";
 import {
+  bigserial,
   boolean,
   check,
   foreignKey,
@@ -164,6 +165,27 @@ export const confirmation = pgTable(
     at: instant("at").notNull(),
   },
   (t) => [primaryKey({ columns: [t.applicationId, t.scope, t.section, t.entry, t.field] })],
+);
+
+/** Every value that stood beside a claim, in the order in which they came; null where it was taken back. Written by a trigger. */
+export const confirmationVersion = pgTable(
+  "confirmation_version",
+  {
+    id: bigserial("id", { mode: "number" }).primaryKey(),
+    applicationId: uuid("application_id").notNull(),
+    scope: text("scope").notNull(),
+    section: text("section").notNull(),
+    entry: text("entry").notNull(),
+    field: text("field").notNull(),
+    value: jsonb("value").$type<Json>(),
+    note: text("note"),
+    byId: uuid("by_id"),
+    at: instant("at").notNull(),
+  },
+  (t) => [
+    index("confirmation_version_place").on(t.applicationId, t.section, t.entry, t.field),
+    foreignKey({ columns: [t.applicationId], foreignColumns: [application.id] }),
+  ],
 );
 
 /** A finding that a lead officer overrode, with the reason. One that was taken back stays, with its end. */

@@ -1,80 +1,15 @@
 "use client";
 
-import { useState } from "react";
 import { resultKey } from "../../core/file/place";
 import { type RequirementResult, shownBeside } from "../../core/file/result";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
-import { valueText } from "../../text/words/value-text";
 import type { ClaimedValue, FileData } from "../../views/assessment/file-data";
 import { PapersThatCount } from "../application/papers-that-count";
-import { KeptElsewhere } from "../evidence/kept-elsewhere.client";
-import { LinkList } from "../evidence/link-list.client";
 import { ZoneCheck } from "../evidence/zone-check.client";
-import { CORRECTABLE, type Confirm, CorrectValue } from "../form/correct-value.client";
+import type { Confirm } from "../form/correct-value.client";
 import { type TakeBack, TranscriptGrid } from "../form/transcript-grid.client";
-import { OfficeDay } from "../frame/office-day.client";
 import { RegistryCheck } from "../results/registry-check.client";
-
-function Line({
-  value,
-  data,
-  onConfirm,
-  judged,
-  act,
-}: {
-  value: ClaimedValue;
-  data: FileData;
-  onConfirm: Confirm;
-  judged: boolean;
-  act: ActOnFile;
-}) {
-  const [open, setOpen] = useState(false);
-  const claim = valueText("en", value, value.claim, data.office);
-  return (
-    <li data-state={value.state}>
-      <span className="quiet">{value.title.en}</span>
-      <span>
-        {value.kind === "links" ? (
-          <LinkList value={value} data={data} act={act} />
-        ) : value.state === "changed" || value.state === "stale" ? (
-          <>
-            <strong>{valueText("en", value, value.confirmed, data.office)}</strong> <s className="quiet">{claim}</s>
-          </>
-        ) : (
-          claim
-        )}
-        {value.from ? (
-          <>
-            {" "}
-            <a className="quiet" href={`/office/files/${value.from}?show=form`}>
-              from No. {value.from}
-            </a>
-          </>
-        ) : null}
-        {value.note ? (
-          <span className="quiet note">
-            {value.note.text} {value.note.by}, <OfficeDay at={value.note.at} />
-          </span>
-        ) : null}
-        <KeptElsewhere value={value} act={act} />
-      </span>
-      <span className="quiet">
-        {value.state === "stale" ? "changed since" : value.state === "claimed" && !value.used ? "" : value.state}
-        {judged && CORRECTABLE.has(value.kind) && value.keptBy === null ? (
-          <button
-            type="button"
-            className="link-button"
-            onClick={() => setOpen(!open)}
-            aria-label={`Correct ${value.title.en}`}
-          >
-            correct
-          </button>
-        ) : null}
-      </span>
-      {open ? <CorrectValue value={value} data={data} onConfirm={onConfirm} onDone={() => setOpen(false)} /> : null}
-    </li>
-  );
-}
+import { ClaimedLine } from "./claimed-line.client";
 
 /** The lines of a list that name another entry than the one whose document is looked at, such as the courses of another degree. */
 function elsewhere(data: FileData, entry: string): ReadonlySet<string> {
@@ -159,7 +94,7 @@ export function ValuePanel({
             ) : (
               <ul className="value-list">
                 {values.map((v) => (
-                  <Line
+                  <ClaimedLine
                     key={`${v.entry}-${v.field}`}
                     value={v}
                     data={data}

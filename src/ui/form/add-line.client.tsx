@@ -3,7 +3,7 @@
 import { Button, Input, Select } from "antd";
 import { useState } from "react";
 import type { ClaimedValue, FileData } from "../../views/assessment/file-data";
-import { CORRECTABLE, type Confirm, optionsFor } from "./correct-value.client";
+import { type Confirm, FITS_A_CELL, optionsFor } from "./correct-value.client";
 
 /** The last word of each field that all lines share, such as the degree of all courses: a further line has it, too. */
 function shared(values: readonly ClaimedValue[], like: ClaimedValue): string | null {
@@ -24,7 +24,7 @@ export function AddLine({
 }) {
   const [typed, setTyped] = useState<Readonly<Record<string, string>> | null>(null);
   const [said, setSaid] = useState<string | null>(null);
-  const fields = [...new Map(values.map((v) => [v.field, v])).values()].filter((v) => CORRECTABLE.has(v.kind));
+  const fields = [...new Map(values.map((v) => [v.field, v])).values()].filter((v) => FITS_A_CELL.has(v.kind));
   const [first] = fields;
   if (!first) return null;
   if (typed === null)

@@ -8,7 +8,7 @@ import { parseDecimal, toShort } from "../../core/numbers/ratio";
 import { valueText } from "../../text/words/value-text";
 import type { ClaimedValue, FileData } from "../../views/assessment/file-data";
 import { AddLine } from "./add-line.client";
-import { CORRECTABLE, type Confirm, optionsFor, placeOf } from "./correct-value.client";
+import { type Confirm, FITS_A_CELL, optionsFor, placeOf } from "./correct-value.client";
 
 /** Takes out a line that the office has added. */
 export type TakeBack = (line: {
@@ -33,6 +33,9 @@ interface At {
 
 const MOST_AREA_KEYS = 9;
 
+/** The reason of whoever corrects a line beside the document and gives none. */
+const AS_THE_DOCUMENT = "As the document has it.";
+
 /** How far a key moves, in rows and columns. */
 const MOVES: Readonly<Record<string, readonly [number, number]>> = {
   ArrowDown: [1, 0],
@@ -50,6 +53,7 @@ const textOf = (value: ClaimedValue | undefined): string => {
   const now = known(value);
   return typeof now === "string" ? now : "";
 };
+const fits = (value: ClaimedValue | undefined): boolean => value !== undefined && FITS_A_CELL.has(value.kind);
 const isSettled = (value: ClaimedValue | undefined): boolean =>
   value === undefined || value.claim === null || value.state === "confirmed" || value.state === "changed";
 
@@ -189,13 +193,13 @@ export function TranscriptGrid({ values, data, onConfirm, onTakeBack, judged }: 
   const assign = async (row: readonly ClaimedValue[], area: string) => {
     const value = row.find((v) => v.field === "area");
     if (!value) return;
-    await onConfirm([{ ...placeOf(value), value: area }], note.trim() || null);
+    await onConfirm([{ ...placeOf(value), value: area }], note.trim() || AS_THE_DOCUMENT);
     goTo(at.row + 1, at.column);
   };
   const change = async (value: ClaimedValue, next: string | null) => {
     setEditing(false);
     if (next !== null && next !== "" && (next !== textOf(value) || !isSettled(value)))
-      await onConfirm([{ ...placeOf(value), value: next }], note.trim() || null);
+      await onConfirm([{ ...placeOf(value), value: next }], note.trim() || AS_THE_DOCUMENT);
     goTo(at.row, at.column);
   };
   const keys = (e: KeyboardEvent) => {
@@ -205,7 +209,7 @@ export function TranscriptGrid({ values, data, onConfirm, onTakeBack, judged }: 
     const area = /^[1-9]$/u.test(e.key) ? areas[Number(e.key) - 1] : undefined;
     const act =
       (move ? () => goTo(at.row + move[0], at.column + move[1]) : undefined) ??
-      (judged && e.key === "Enter" && CORRECTABLE.has(cellAt(at)?.kind ?? "")
+      (judged && e.key === "Enter" && fits(cellAt(at))
         ? () => setEditing(true)
         : judged && e.key === "v"
           ? () => void confirmRow(row)
@@ -246,9 +250,7 @@ export function TranscriptGrid({ values, data, onConfirm, onTakeBack, judged }: 
                       tabIndex={here ? 0 : -1}
                       title={value?.state === "changed" ? `claimed: ${claim}` : value?.state}
                       onFocus={() => (here ? undefined : setAt({ row: r, column: c }))}
-                      onDoubleClick={() =>
-                        judged && CORRECTABLE.has(value?.kind ?? "") ? setEditing(true) : undefined
-                      }
+                      onDoubleClick={() => (judged && fits(value) ? setEditing(true) : undefined)}
                     >
                       {here && editing && value ? (
                         <CellEditor value={value} data={data} onDone={(next) => void change(value, next)} />

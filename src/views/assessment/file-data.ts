@@ -24,11 +24,14 @@ export interface ClaimedValue {
   readonly title: LocalText;
   readonly kind: Field["kind"];
   readonly options: Field["options"];
+  readonly currency: Field["currency"];
   readonly claim: Json;
   readonly confirmed: Json;
   readonly state: "claimed" | "confirmed" | "changed" | "stale";
   /** What was said of it when it was confirmed; null where nothing was, or the claim has changed since. */
   readonly note: { readonly text: string; readonly by: string; readonly at: string } | null;
+  /** What the office had put beside the claim before, the last first, each with its reason. */
+  readonly before: readonly { readonly value: Json; readonly text: string; readonly by: string; readonly at: string }[];
   /** The system that owns it. */
   readonly keptBy: Keeper | null;
   /** What was asked to be changed there, while the claim is still the same. */

@@ -1,3 +1,4 @@
+import type { Json } from "../../core/file/facts";
 import type { PlannedChoice } from "../application/choice-offer";
 import { REACH_NOTES } from "../contact/contact-places";
 import type { FileData, FileDocument, FileEvent, FileReference, FileReopening } from "./file-data";
@@ -28,6 +29,8 @@ export interface Extras {
   contactNotes: FileData["contactNotes"];
   keeperNotes: (ValueKey & { version: number; text: string; by: string; at: string })[];
   valueNotes: (ValueKey & { version: number; text: string; by: string; at: string })[];
+  /** All but the last word on a value, the newest first. */
+  formerValues: (ValueKey & { value: Json; text: string; by: string; at: string })[];
   carried: (ValueKey & { number: string })[];
   signatures: FileData["signatures"];
   registry: FileData["registry"];
@@ -92,6 +95,12 @@ export const EXTRAS = `select n.name as name, p.email,
     `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'version', x.answer_version, 'text', x.note, 'by', x.name, 'at', x.at)`,
     "select k.*, coalesce(w.name, 'by itself') as name from confirmation k left join person w on w.id = k.by_id where k.application_id = a.id and k.note <> ''",
   )} as "valueNotes",
+  ${rowsOf(
+    `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'value', x.value, 'text', coalesce(x.note, ''), 'by', x.name, 'at', x.at)`,
+    `select v.*, coalesce(w.name, 'by itself') as name from confirmation_version v left join person w on w.id = v.by_id where v.application_id = a.id and exists (
+       select 1 from confirmation_version n where (n.application_id, n.section, n.entry, n.field, n.scope) = (v.application_id, v.section, v.entry, v.field, v.scope) and n.id > v.id)
+     order by v.id desc`,
+  )} as "formerValues",
   ${rowsOf(
     `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'number', x.number)`,
     `select v.scope, v.section, v.entry, v.field, o.number from answer v join answer_version y on (y.application_id, y.scope, y.section, y.entry, y.field, y.version)

@@ -38,7 +38,7 @@ import { EXTRAS, type Extras } from "./file-extras";
 const OFFICE_SEES = new Set(["assessment", "office"]);
 
 /** What stands beside the values of a file: where they came from, and what was asked of those who own them. */
-type Beside = Pick<Extras, "keeperNotes" | "valueNotes" | "carried">;
+type Beside = Pick<Extras, "keeperNotes" | "valueNotes" | "formerValues" | "carried">;
 
 function valuesOf(loaded: LoadedFile, index: AnswerIndex, beside: Beside): readonly ClaimedValue[] {
   const values = new Map<string, ClaimedValue>();
@@ -68,13 +68,13 @@ function claimed(
   scope: string,
   entry: string,
   used: ReadonlySet<string>,
-  { keeperNotes, valueNotes, carried }: Beside,
+  { keeperNotes, valueNotes, formerValues, carried }: Beside,
 ): ClaimedValue {
   const here = (p: { scope: string; section: string; entry: string; field: string }) =>
     p.scope === scope && p.section === section.key && p.entry === entry && p.field === field.key;
   const version = index.row(scope, section.key, entry).version(field.key);
   const pending = keeperNotes.find((n) => here(n) && n.version === version);
-  const note = valueNotes.find((n) => here(n) && n.version === version);
+  const note = valueNotes.find((n) => here(n) && n.version === (version ?? 0)); // 0: of what nobody claimed
   const claim = index.claim(scope, section.key, entry, field.key);
   const confirmation = index.confirmed(scope, section.key, entry, field.key);
   const same = confirmation && JSON.stringify(confirmation.value) === JSON.stringify(claim);
@@ -86,9 +86,11 @@ function claimed(
     title: field.title,
     kind: field.kind,
     options: field.options,
+    currency: field.currency,
     claim,
     confirmed: confirmation?.value ?? null,
     note: note ? { text: note.text, by: note.by, at: note.at } : null,
+    before: formerValues.filter(here).map(({ value, text, by, at }) => ({ value, text, by, at })),
     keptBy: field.keptBy ?? null,
     pending: pending ? { text: pending.text, by: pending.by, at: pending.at } : null,
     from: carried.find(here)?.number ?? null,
@@ -178,7 +180,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
   const assessment = explain(prepared, assessIn(prepared, input));
   const [cases, doubles, likenesses] = await Promise.all([
     casesOfFile(ctx.pool, loaded.facts, all, office),
-    doublesOf(ctx.pool, { id, answers: loaded.facts.answers, email: extras.email }, scope),
+    doublesOf(ctx.pool, { ...loaded.facts, id, email: extras.email }, scope),
     likenessesOf(ctx.pool, loaded, scope),
   ]);
   const sections = new Map<string, FileData["sections"][number]>();
@@ -194,10 +196,11 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
         whole: (known?.whole ?? false) || isWhole,
       });
     }
-  const values = valuesOf(loaded, index, extras);
+  const { keeperNotes, valueNotes, formerValues, carried, ...shown } = extras;
+  const values = valuesOf(loaded, index, { keeperNotes, valueNotes, formerValues, carried });
   const campusOf = (key: string | null) => office.set.campuses.find((c) => c.key === key)?.title.en ?? key;
   return {
-    ...extras,
+    ...shown,
     choices: extras.choices.map(({ plan, ...c }) => ({
       ...c,
       may: { work: holds(ctx.actor, OFFICE, [c.code]), lead: holds(ctx.actor, ["lead officer"], [c.code]) },

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { AnswerIndex } from "../../core/answers/answer-index";
+import { answerValue } from "../../core/answers/answer-value";
 import { assessAndExplain } from "../../core/assessment/explain";
 import type { Json } from "../../core/file/facts";
 import { sectionKey } from "../../core/file/place";
@@ -9,7 +10,6 @@ import type { Field } from "../../core/rulebook/section";
 import type { LocalText } from "../../core/text/local-text";
 import { type Supposed, supposing } from "../../core/what-if/supposing";
 import { loadFile } from "../../db/queries/load-file";
-import { answerValue } from "../form/trial";
 import { officeNow } from "../view/office-now";
 import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
 import { defineView } from "../view/view";

@@ -1,9 +1,10 @@
 import { z } from "zod";
 import { AnswerIndex } from "../../core/answers/answer-index";
+import { answerValue } from "../../core/answers/answer-value";
 import { COMPLETE_FIELD } from "../../core/answers/typed-facts";
 import { contexts } from "../../core/assessment/context";
 import type { ChoiceContext } from "../../core/file/choice-context";
-import type { AnswerFact, FileFacts, Json, Round } from "../../core/file/facts";
+import type { AnswerFact, FileFacts, Round } from "../../core/file/facts";
 import type { Mode } from "../../core/file/mode";
 import type { Instant, PlainDate } from "../../core/ids";
 import type { Rulebook } from "../../core/rulebook/rulebook";
@@ -11,18 +12,6 @@ import type { Office } from "../../core/standards/reference-set";
 
 /** A file that exists for one reading only: what somebody enters to try a rulebook out. Nothing of it is stored. */
 const MOST_ANSWERS = 2000;
-const LONGEST = 4000;
-/** Any answer, of a size that a person could have typed. */
-export const answerValue: z.ZodType<Json> = z.lazy(() =>
-  z.union([
-    z.string().max(LONGEST),
-    z.number(),
-    z.boolean(),
-    z.null(),
-    z.array(answerValue).max(100),
-    z.record(z.string(), answerValue),
-  ]),
-);
 
 export const trialAnswersSchema = z
   .array(

@@ -2,6 +2,7 @@ import type pg from "pg";
 import type { AnswerFact } from "../../core/file/facts";
 import { personOf } from "../../core/people/person-of";
 import { type Comparison, comparePeople } from "../../core/people/same-person";
+import type { SaidOfPerson } from "../../core/people/shown-name";
 import { fileInScope, scopeParameter } from "../view/scope";
 
 /** Another file that looks like the same person's, with what speaks for it. */
@@ -36,7 +37,8 @@ const CANDIDATES = `with mine as (select a.id, a.person_id from application a wh
     order by s.first_id, s.second_id, s.at desc, s.id)
 select a.number, p.email,
   (select array_agg(distinct g.code) from choice c join intake i on i.id = c.intake_id join programme g on g.id = i.programme_id where c.application_id = a.id) as programmes,
-  (select coalesce(json_agg(json_build_object('section', x.section, 'field', x.field, 'value', x.value)), '[]') from answer x
+  (select coalesce(json_agg(json_build_object('section', x.section, 'field', x.field, 'value', coalesce(k.value, x.value))), '[]') from answer x
+    left join confirmation k on (k.application_id, k.scope, k.section, k.entry, k.field) = (x.application_id, x.scope, x.section, x.entry, x.field)
     where x.application_id = a.id and x.scope = 'file' and x.section in ('person', 'citizenship') and not x.dormant) as answers,
   (select json_build_object('verdict', w.verdict, 'by', w.name, 'at', w.at) from words w
     where a.person_id in (w.first_id, w.second_id)) as said
@@ -47,13 +49,13 @@ order by s.weight desc, a.number`;
 /** The other files in view that may be the same person's; those of the same account are not among them. */
 export async function doublesOf(
   pool: pg.Pool,
-  file: { readonly id: string; readonly answers: readonly AnswerFact[]; readonly email: string },
+  file: SaidOfPerson & { readonly id: string; readonly email: string },
   scope: "all" | readonly string[],
 ): Promise<readonly Double[]> {
   const { rows } = await pool.query<Row>(CANDIDATES, [file.id, scopeParameter(scope)]);
-  const mine = personOf(file.answers, file.email);
+  const mine = personOf(file, file.email);
   return rows.flatMap(({ number, email, programmes, answers, said }): Double[] => {
-    const other = personOf(answers, email);
+    const other = personOf({ answers }, email);
     const seen = comparePeople(mine, other);
     const decided = said?.verdict === "same" || said?.verdict === "different" ? said : null;
     if (seen.verdict === "different" && decided === null) return [];

@@ -1,71 +1,14 @@
 import type { ActOnFile } from "../../../../core/file-acts/file-acts";
 import { formatDate, formatMoment } from "../../../../text/format";
-import { valueText } from "../../../../text/words/value-text";
 import { ChangedAnswers } from "../../../../ui/application/changed-answers";
 import { RefuseCorrection, ReopenForm, ReopenPresses } from "../../../../ui/application/reopen-form.client";
 import { EducationLine } from "../../../../ui/assessment/education-line";
 import { PrintCopies } from "../../../../ui/copies/print-copies.client";
-import { SectionSummary } from "../../../../ui/copies/section-summary.client";
+import { FormAnswers } from "../../../../ui/file/form-answers.client";
 import type { SubmissionLine } from "../../../../views/application/submissions";
 import type { FileData, FileReopening } from "../../../../views/assessment/file-data";
 import type { FileCopy } from "../../../../views/copies/copies";
 import { copyThem } from "../../office.action";
-
-const LONG_TEXT = 200;
-
-/** Where a section is said in short: lists and long texts, which those who assess need not read whole. */
-function summarisable(
-  { key, repeats }: FileData["sections"][number],
-  own: FileData["values"],
-  { summaries }: FileData,
-): readonly string[] {
-  const long = repeats || own.some((v) => typeof v.claim === "string" && v.claim.length > LONG_TEXT);
-  const said = summaries.filter((d) => d.section === key).map((d) => d.scope);
-  return [...new Set([...(long ? own.map((v) => v.scope) : []), ...said])];
-}
-
-/** Why nothing stands in a section. */
-function silence({ asked, whole, repeats }: FileData["sections"][number]): string {
-  if (!asked) return "Not asked of this applicant.";
-  return repeats && whole ? "None: the applicant says that there is nothing to add." : "Not answered.";
-}
-
-/** The answers as they stand, claims with what the office made of them. */
-function Answers({ data, act }: { data: FileData; act: ActOnFile }) {
-  return data.sections.map((section) => {
-    const own = data.values.filter((v) => v.section === section.key && v.claim !== null && v.claim !== "");
-    const entries = [...new Set(own.map((v) => v.entry))];
-    return (
-      <section key={section.key}>
-        <h2>{section.title.en}</h2>
-        {entries.length === 0 ? <p className="quiet">{silence(section)}</p> : null}
-        {summarisable(section, own, data).map((scope) => (
-          <SectionSummary
-            key={scope}
-            place={{ scope, section: section.key }}
-            said={data.summaries.find((d) => d.scope === scope && d.section === section.key) ?? null}
-            act={act}
-          />
-        ))}
-        {entries.map((entry) => (
-          <dl key={entry} className="pairs">
-            {own
-              .filter((v) => v.entry === entry)
-              .map((v) => (
-                <div key={v.field}>
-                  <dt>{v.title.en}</dt>
-                  <dd>
-                    {valueText("en", v, v.claim, data.office)}{" "}
-                    <span className="quiet">{v.state === "claimed" ? "" : v.state}</span>
-                  </dd>
-                </div>
-              ))}
-          </dl>
-        ))}
-      </section>
-    );
-  });
-}
 
 function Reopening({ data, reopening, act }: { data: FileData; reopening: FileReopening; act: ActOnFile }) {
   const titles = reopening.sections.map(
@@ -168,7 +111,7 @@ export function Form({
       <Submissions data={data} lines={lines} />
       {data.request ? null : reopen}
       <EducationLine zone={data.zone} values={data.values} now={data.now} start={data.choices[0]?.start ?? null} />
-      <Answers data={data} act={act} />
+      <FormAnswers data={data} act={act} />
     </div>
   );
 }
