@@ -39,6 +39,7 @@ import { noteReading, noteSignIn } from "./people/access";
 import * as accounts from "./people/accounts";
 import { clearAway } from "./people/clear-away";
 import * as erasure from "./people/erasure";
+import { joinAccounts, partAccounts } from "./people/join-accounts";
 import { notePasskey } from "./people/passkeys";
 import { judgeSamePerson } from "./people/same-person";
 import * as factor from "./people/second-factor";
@@ -105,6 +106,8 @@ export const ACTS = {
   setRegistryMode: registry.setRegistryMode,
   askEarlyRuling: rulings.askEarlyRuling,
   judgeSamePerson,
+  joinAccounts,
+  partAccounts,
   matchResults,
   settleOwnerResult,
   takeOwnerList,

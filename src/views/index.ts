@@ -29,6 +29,7 @@ import { fileMessages, myMessages, tray } from "./mail/messages";
 import { waitingMail } from "./mail/waiting-mail";
 import { access, accessTable } from "./people/access";
 import { erasures, ownErasure } from "./people/erasures";
+import { joinedInto } from "./people/joined-into";
 import { ownData } from "./people/own-data";
 import { staff } from "./people/staff";
 import { referencePage } from "./references/reference-page";
@@ -99,6 +100,7 @@ export const VIEWS = {
   accessTable,
   erasures,
   ownData,
+  joinedInto,
   ownErasure,
   staff,
   statementComparison,

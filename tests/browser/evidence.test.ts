@@ -33,6 +33,26 @@ describe("evidence and findings", () => {
     await page.goto(file);
   });
 
+  it("a lead officer brings both accounts together, sees them in each other, and takes them apart", async () => {
+    const lead = await newPerson(demo);
+    const { page } = lead;
+    await signIn(lead, "t.breen@merrow.example");
+    await page.goto(file);
+    const doubles = page.getByRole("complementary", { name: "Other files of this person" });
+    await doubles.getByRole("button", { name: "Bring both into one account" }).click();
+    await doubles.getByText(/will be in the account of .*both addresses are told/).waitFor();
+    await doubles.getByLabel("How you know that it is one person").fill("She wrote so herself.");
+    await doubles.getByRole("button", { name: "Bring them together" }).click();
+    await doubles.getByText(/In the same account: /).waitFor();
+    await doubles.getByText(/came from the account of .*She wrote so herself\. Tadhg Breen/).waitFor();
+    await doubles.getByRole("button", { name: "Take the accounts apart" }).click();
+    await doubles.getByLabel("Why they are two people, or two accounts").fill("They are cousins.");
+    await doubles.getByRole("button", { name: "Take them apart" }).click();
+    await doubles.getByText(/In the same account: /).waitFor({ state: "detached" });
+    expect(lead.complaints).toEqual([]);
+    await lead.context.close();
+  });
+
   it("the machine-readable lines are checked and held against the claims", async () => {
     const { page } = officer;
     await openRequirement(page, "Passport");

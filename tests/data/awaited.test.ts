@@ -44,6 +44,7 @@ describe("what is still to come, over all files", () => {
     await must(world, confirmValues, officer, {
       applicationId: late.applicationId,
       values: [{ scope: "file", section: "education", entry: late.filled.degree, field: "status", value: "completed" }],
+      note: "By the certificate",
     });
     expect((await degrees(officer))?.map((r) => r.due)).toEqual(["2027-02-28"]);
   });

@@ -110,7 +110,7 @@ describe("identity papers", () => {
         runAct(world.runtime, confirmValues, officer, {
           applicationId: file.applicationId,
           values: [{ scope: "file", section: "citizenship", entry: "", field: "passportNumber", value }],
-          uploadId: null,
+          note: "By the paper itself",
         }),
       );
     expect(await correct("44/17")).toBe("invalid-input");
@@ -120,7 +120,7 @@ describe("identity papers", () => {
     await must(world, confirmValues, officer, {
       applicationId: file.applicationId,
       values: [{ ...place, field: "paper", value: "birthCertificate" }],
-      uploadId: null,
+      note: "By the paper itself",
     });
     expect(await correct("R4417721")).toBe("invalid-input");
     expect(await correct("2008/0519")).toBe("ok");

@@ -70,6 +70,7 @@ describe("the registry of examinations", () => {
         runAct(world.runtime, confirmValues, officer, {
           applicationId: file.applicationId,
           values: Object.entries({ sitting, subject, mark: "61" }).map(([field, value]) => ({ ...line, field, value })),
+          note: "By the certificate",
         }),
       );
     };
@@ -88,6 +89,7 @@ describe("the registry of examinations", () => {
         runAct(world.runtime, confirmValues, officer, {
           applicationId: file.applicationId,
           values: [{ scope: "file", section: "subjects", entry: rows[0]?.entry ?? "", field: "subject", value }],
+          note: "By the certificate",
         }),
       );
     expect([await change("physics"), await change("biology")]).toEqual(["said-twice", "ok"]);
@@ -161,6 +163,17 @@ describe("the registry of examinations", () => {
     expect((await page())?.registry).toMatchObject([{ state: "not found" }]);
     expect((await marks())?.every(([, confirmed]) => confirmed === null)).toBe(true);
     await ask();
+  });
+
+  it("goes by a name of before: what was taken under it is confirmed by itself", async () => {
+    await keep({ name: "Aïssatou Sarr" });
+    await must(world, confirmValues, officer, {
+      applicationId: file.applicationId,
+      values: [{ scope: "file", section: "person", entry: "", field: "formerNames", value: "Aïssatou Sarr" }],
+      note: "By the deed of the change of name",
+    });
+    await answer(await ask());
+    expect((await page())?.registry).toMatchObject([{ state: "found", name: "Aïssatou Sarr" }]);
   });
 
   it("has another name: a person looks before anything is taken over", async () => {

@@ -143,6 +143,7 @@ describe("rulings", () => {
     await must(world, confirmValues, officer, {
       applicationId: second.applicationId,
       values: [{ scope: "file", section: "english", entry: "", field: "place", value: "Another School" }],
+      note: "By the certificate",
     });
     expect([(await english(second))?.finding, await owes(second), (await caseOf(second))?.changed]).toEqual([
       "open",

@@ -72,6 +72,8 @@ export const startApplication = defineAct({
           eq(application.procedureId, target.procedure.id),
         ),
       )
+      .orderBy(sql`${application.joinedFromId} nulls first`)
+      .limit(1)
       .for("update");
     const file = existing ?? (await openNew(ctx, personId, target.cycle.id, target.procedure.id));
     if (file.withdrawnAt) return refuse("locked");

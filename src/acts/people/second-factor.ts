@@ -1,7 +1,7 @@
 import { and, eq, gt } from "drizzle-orm";
 import { z } from "zod";
 import { account, grant, passkey, passwordGuess, person, session, twoFactor, user } from "../../db/schema";
-import { defineAct, done, refuse } from "../act/act";
+import { type ActContext, defineAct, done, refuse } from "../act/act";
 import { actingId, recordAccess } from "./access";
 import { isAdministrator, mailNewLink } from "./accounts";
 
@@ -27,6 +27,18 @@ export const spendCode = defineAct({
   },
 });
 
+/** Ends every way into an account: what is signed in, and what could sign in. A new password may be set by a mailed link. */
+export async function endSigningIn({ db }: ActContext, accountId: string): Promise<void> {
+  await db.delete(twoFactor).where(eq(twoFactor.userId, accountId));
+  await db.delete(passkey).where(eq(passkey.userId, accountId));
+  await db.delete(session).where(eq(session.userId, accountId));
+  await db.update(user).set({ twoFactorEnabled: false }).where(eq(user.id, accountId));
+  await db
+    .update(account)
+    .set({ password: null })
+    .where(and(eq(account.userId, accountId), eq(account.providerId, "credential")));
+}
+
 /**
  * Lets a member of staff back in who has lost the second factor and the recovery codes: factor, passkeys, password and sessions end, and a link to
  * choose a new password goes to their address, so that who has only the old password gets nowhere.
@@ -41,14 +53,7 @@ export const letBackIn = defineAct({
     if (!to?.accountId || roles.length === 0) return refuse("not-found");
     if (personId === actingId(ctx)) return refuse("needs-second-person");
     const { accountId } = to;
-    await ctx.db.delete(twoFactor).where(eq(twoFactor.userId, accountId));
-    await ctx.db.delete(passkey).where(eq(passkey.userId, accountId));
-    await ctx.db.delete(session).where(eq(session.userId, accountId));
-    await ctx.db.update(user).set({ twoFactorEnabled: false }).where(eq(user.id, accountId));
-    await ctx.db
-      .update(account)
-      .set({ password: null })
-      .where(and(eq(account.userId, accountId), eq(account.providerId, "credential")));
+    await endSigningIn(ctx, accountId);
     await mailNewLink(
       ctx,
       { personId, email: to.email, name: to.name, locale: to.locale },

@@ -12,7 +12,7 @@ import {
   type RegistryQuestion,
   type RegistryResult,
 } from "../../core/education/registry-answer";
-import { shownName } from "../../core/people/shown-name";
+import { personOf } from "../../core/people/person-of";
 import { askRegistryInput, takeRegistryResultsInput } from "../../core/results/inputs";
 import { factName } from "../../core/rulebook/section";
 import { enqueue } from "../../db/queue";
@@ -219,7 +219,8 @@ export const reportRegistry = defineAct({
     const [query] = await ctx.db.select().from(registryQuery).where(eq(registryQuery.id, queryId));
     const file = query ? await openFile(ctx, query.applicationId) : null;
     if (!query || !file || !OPEN.includes(query.state)) return refuse("already-done");
-    const same = answer.kind === "found" && isSameCandidate(shownName(file.facts), answer.name);
+    const { name, formerNames = [] } = personOf(file.facts, null);
+    const same = answer.kind === "found" && [name, ...formerNames].some((own) => isSameCandidate(own, answer.name));
     const state = answer.kind !== "found" ? answer.kind : same ? "found" : "other name";
     await ctx.db
       .update(registryQuery)

@@ -30,7 +30,7 @@ import {
 } from "../evidence/inputs";
 import { takeBackLineInput } from "../form/inputs";
 import { sendAgainInput } from "../mail/inputs";
-import { judgeSamePersonInput } from "../people/inputs";
+import { joinAccountsInput, judgeSamePersonInput, partAccountsInput } from "../people/inputs";
 import { askRegistryInput, takeRegistryResultsInput } from "../results/inputs";
 import { caseInput, ruleOnCaseInput } from "../rulings/inputs";
 import { judgeLikenessInput } from "../statements/inputs";
@@ -51,6 +51,8 @@ export const FILE_ACT_INPUTS = {
   "extend-choice": extendChoiceInput,
   "judge-likeness": judgeLikenessInput,
   "judge-same-person": judgeSamePersonInput,
+  "join-accounts": joinAccountsInput,
+  "part-accounts": partAccountsInput,
   "leave-out-page": leaveOutPageInput,
   "move-choice": moveChoiceInput,
   "move-programme": moveProgrammeInput,

@@ -59,6 +59,8 @@ export const FILE_EVENTS = [
   "report-registry",
   "take-registry-results",
   "judge-same-person",
+  "join-accounts",
+  "part-accounts",
   "leave-out-page",
   "write-summary",
   "match-results",

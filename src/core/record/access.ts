@@ -11,7 +11,15 @@ export const SIGN_IN_KINDS = [
   "passkey removed",
 ] as const;
 /** Who was given which right, or was erased. */
-const RIGHT_KINDS = ["let back in", "invited", "role given", "role taken", "erased"] as const;
+const RIGHT_KINDS = [
+  "let back in",
+  "accounts joined",
+  "accounts parted",
+  "invited",
+  "role given",
+  "role taken",
+  "erased",
+] as const;
 export const READING_KINDS = ["file opened", "document opened", "copy downloaded", "list downloaded"] as const;
 
 /** What the access record holds: who came in or tried to, what was looked at, and who was given which right. */

@@ -29,6 +29,7 @@ CREATE TABLE "application" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"number" text NOT NULL,
 	"person_id" uuid NOT NULL,
+	"joined_from_id" uuid,
 	"cycle_id" uuid NOT NULL,
 	"procedure_id" uuid NOT NULL,
 	"created_at" timestamp with time zone NOT NULL,
@@ -37,8 +38,7 @@ CREATE TABLE "application" (
 	"reminders" integer DEFAULT 0 NOT NULL,
 	"officer_id" uuid,
 	"erasure_told_at" timestamp with time zone,
-	CONSTRAINT "application_number_unique" UNIQUE("number"),
-	CONSTRAINT "application_once" UNIQUE("person_id","cycle_id","procedure_id")
+	CONSTRAINT "application_number_unique" UNIQUE("number")
 );
 --> statement-breakpoint
 CREATE TABLE "ask" (
@@ -707,6 +707,18 @@ CREATE TABLE "section_summary" (
 	CONSTRAINT "section_summary_application_id_scope_section_pk" PRIMARY KEY("application_id","scope","section")
 );
 --> statement-breakpoint
+CREATE TABLE "account_join" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"kept_id" uuid NOT NULL,
+	"given_id" uuid NOT NULL,
+	"files" jsonb NOT NULL,
+	"reason" text NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	"ended_at" timestamp with time zone,
+	"ended_by_id" uuid
+);
+--> statement-breakpoint
 CREATE TABLE "consent" (
 	"person_id" uuid NOT NULL,
 	"text_key" text NOT NULL,
@@ -786,7 +798,7 @@ CREATE TABLE "access_record" (
 	"concerns_id" uuid,
 	"about" text DEFAULT '' NOT NULL,
 	"network" text,
-	CONSTRAINT "access_record_kind" CHECK ("access_record"."kind" in ('signed in','sign-in failed','kept out','code failed','recovery code used','second factor set','second factor removed','passkey added','passkey removed','let back in','invited','role given','role taken','erased','file opened','document opened','copy downloaded','list downloaded'))
+	CONSTRAINT "access_record_kind" CHECK ("access_record"."kind" in ('signed in','sign-in failed','kept out','code failed','recovery code used','second factor set','second factor removed','passkey added','passkey removed','let back in','accounts joined','accounts parted','invited','role given','role taken','erased','file opened','document opened','copy downloaded','list downloaded'))
 );
 --> statement-breakpoint
 CREATE TABLE "awaited" (
@@ -1000,6 +1012,7 @@ CREATE TABLE "statement_text" (
 ALTER TABLE "answer" ADD CONSTRAINT "answer_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "answer_version" ADD CONSTRAINT "answer_version_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "application" ADD CONSTRAINT "application_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "application" ADD CONSTRAINT "application_joined_from_id_person_id_fk" FOREIGN KEY ("joined_from_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "application" ADD CONSTRAINT "application_cycle_id_cycle_id_fk" FOREIGN KEY ("cycle_id") REFERENCES "public"."cycle"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "application" ADD CONSTRAINT "application_procedure_id_procedure_id_fk" FOREIGN KEY ("procedure_id") REFERENCES "public"."procedure"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "application" ADD CONSTRAINT "application_officer_id_person_id_fk" FOREIGN KEY ("officer_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1077,6 +1090,10 @@ ALTER TABLE "page_left_out" ADD CONSTRAINT "page_left_out_upload_id_upload_id_fk
 ALTER TABLE "page_left_out" ADD CONSTRAINT "page_left_out_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "section_summary" ADD CONSTRAINT "section_summary_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "section_summary" ADD CONSTRAINT "section_summary_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "account_join" ADD CONSTRAINT "account_join_kept_id_person_id_fk" FOREIGN KEY ("kept_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "account_join" ADD CONSTRAINT "account_join_given_id_person_id_fk" FOREIGN KEY ("given_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "account_join" ADD CONSTRAINT "account_join_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "account_join" ADD CONSTRAINT "account_join_ended_by_id_person_id_fk" FOREIGN KEY ("ended_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "consent" ADD CONSTRAINT "consent_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "erasure_request" ADD CONSTRAINT "erasure_request_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "erasure_request" ADD CONSTRAINT "erasure_request_answered_by_id_person_id_fk" FOREIGN KEY ("answered_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1110,6 +1127,8 @@ ALTER TABLE "likeness" ADD CONSTRAINT "likeness_first_id_statement_text_id_fk" F
 ALTER TABLE "likeness" ADD CONSTRAINT "likeness_second_id_statement_text_id_fk" FOREIGN KEY ("second_id") REFERENCES "public"."statement_text"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "likeness" ADD CONSTRAINT "likeness_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "statement_text" ADD CONSTRAINT "statement_text_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+CREATE UNIQUE INDEX "application_once" ON "application" USING btree ("person_id","cycle_id","procedure_id") WHERE "application"."joined_from_id" is null;--> statement-breakpoint
+CREATE INDEX "application_person" ON "application" USING btree ("person_id");--> statement-breakpoint
 CREATE INDEX "ask_application" ON "ask" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "choice_intake" ON "choice" USING btree ("intake_id");--> statement-breakpoint
 CREATE INDEX "confirmation_version_place" ON "confirmation_version" USING btree ("application_id","section","entry","field");--> statement-breakpoint
@@ -1139,6 +1158,8 @@ CREATE INDEX "payment_charge" ON "payment" USING btree ("charge_id");--> stateme
 CREATE INDEX "contact_note_application" ON "contact_note" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "copy_of_content" ON "copy_of" USING btree ("sha256");--> statement-breakpoint
 CREATE INDEX "copy_order_of" ON "copy_order" USING btree ("asked_by_id","asked_at");--> statement-breakpoint
+CREATE UNIQUE INDEX "account_join_given" ON "account_join" USING btree ("given_id") WHERE "account_join"."ended_at" is null;--> statement-breakpoint
+CREATE INDEX "account_join_kept" ON "account_join" USING btree ("kept_id");--> statement-breakpoint
 CREATE UNIQUE INDEX "erasure_request_open" ON "erasure_request" USING btree ("person_id") WHERE "erasure_request"."answered_at" is null;--> statement-breakpoint
 CREATE UNIQUE INDEX "mail_link_one_live" ON "mail_link" USING btree ("person_id","purpose") WHERE "mail_link"."used_at" is null and "mail_link"."replaced_at" is null;--> statement-breakpoint
 CREATE INDEX "password_guess_subject" ON "password_guess" USING btree ("subject","at");--> statement-breakpoint

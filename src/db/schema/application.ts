@@ -34,6 +34,8 @@ export const application = pgTable(
     personId: uuid("person_id")
       .notNull()
       .references(() => person.id),
+    /** Whose it was before two accounts of one person were made one: with their own, somebody may then have two in a cycle. */
+    joinedFromId: uuid("joined_from_id").references(() => person.id),
     cycleId: uuid("cycle_id")
       .notNull()
       .references(() => cycle.id),
@@ -50,7 +52,10 @@ export const application = pgTable(
     /** When its applicant was told that a draft which nobody can submit any more will be erased. */
     erasureToldAt: instant("erasure_told_at"),
   },
-  (t) => [unique("application_once").on(t.personId, t.cycleId, t.procedureId)],
+  (t) => [
+    uniqueIndex("application_once").on(t.personId, t.cycleId, t.procedureId).where(sql`${t.joinedFromId} is null`),
+    index("application_person").on(t.personId),
+  ],
 );
 
 export const choice = pgTable(

@@ -60,6 +60,34 @@ export const samePerson = pgTable(
   ],
 );
 
+/** Two accounts of one person that were made one: whose files went to whom, and how it ended. */
+export const accountJoin = pgTable(
+  "account_join",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    keptId: uuid("kept_id")
+      .notNull()
+      .references(() => person.id),
+    /** Whose files they were. */
+    givenId: uuid("given_id")
+      .notNull()
+      .references(() => person.id),
+    /** The files that went over, each with whose it had been before by an earlier join. */
+    files: jsonb("files").$type<readonly { readonly id: string; readonly before: string | null }[]>().notNull(),
+    reason: text("reason").notNull(),
+    byId: uuid("by_id")
+      .notNull()
+      .references(() => person.id),
+    at: instant("at").notNull(),
+    endedAt: instant("ended_at"),
+    endedById: uuid("ended_by_id").references(() => person.id),
+  },
+  (t) => [
+    uniqueIndex("account_join_given").on(t.givenId).where(sql`${t.endedAt} is null`),
+    index("account_join_kept").on(t.keptId),
+  ],
+);
+
 /** Which version of which text somebody agreed to, and when. */
 export const consent = pgTable(
   "consent",

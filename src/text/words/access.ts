@@ -31,6 +31,10 @@ export function accessWords({ kind, concerns, file, about }: Line): string {
       return "removed a passkey";
     case "let back in":
       return `let ${whom} back in`;
+    case "accounts joined":
+      return `gave the files ${about} to the account of ${whom}`;
+    case "accounts parted":
+      return `gave the files ${about} back to the account of ${whom}`;
     case "invited":
       return `invited ${whom} as ${about}`;
     case "role given":

@@ -214,6 +214,8 @@ export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "ask-registry": "asked the registry of examinations",
   "report-registry": "the registry of examinations answered",
   "take-registry-results": "took over results that the registry has under another name",
+  "join-accounts": "gave this file and another to one account",
+  "part-accounts": "gave this file back to its former account",
   "judge-same-person": "said of another file whether it is the same person’s",
   "leave-out-page": "left a page out of the copies of those who assess, or put it back",
   "write-summary": "wrote in short what a section holds",

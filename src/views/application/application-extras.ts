@@ -7,6 +7,8 @@ import type { MyApplication, MyDecision } from "./application-data";
 
 /** What has happened, as far as applicants see it. */
 export const SHOWN_EVENTS = [
+  "join-accounts",
+  "part-accounts",
   "start-application",
   "add-choice",
   "carry-over",

@@ -9,7 +9,7 @@ import type { ReferenceSet, Registers } from "../../core/standards/reference-set
 import type { LocalText } from "../../core/text/local-text";
 import type { ChoiceOffer } from "../application/choice-offer";
 import type { ContactPlace } from "../contact/contact-places";
-import type { Double } from "../people/doubles";
+import type { Double, FileAccount } from "../people/doubles";
 import type { FileCase } from "../rulings/rulings";
 import type { AlikeStatements } from "../statements/likeness";
 
@@ -108,6 +108,7 @@ export interface FileData {
   readonly assessment: ExplainedAssessment;
   /** Other files that look like the same person’s. */
   readonly doubles: readonly Double[];
+  readonly account: FileAccount;
   readonly likenesses: readonly AlikeStatements[];
   readonly choices: readonly {
     readonly id: string;

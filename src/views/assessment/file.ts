@@ -26,7 +26,7 @@ import { localTitles } from "../../text/words/trace";
 import { choiceOffer } from "../application/choice-offer";
 import { contactPlaces } from "../contact/contact-places";
 import { entryTitles, titlesOf } from "../form/fact-titles";
-import { doublesOf } from "../people/doubles";
+import { accountOf, doublesOf } from "../people/doubles";
 import { casesOfFile } from "../rulings/rulings";
 import { likenessesOf } from "../statements/likeness";
 import { officeNow } from "../view/office-now";
@@ -178,9 +178,10 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
   const prepared = prepare(input);
   const { index, all } = prepared;
   const assessment = explain(prepared, assessIn(prepared, input));
-  const [cases, doubles, likenesses] = await Promise.all([
+  const [cases, doubles, account, likenesses] = await Promise.all([
     casesOfFile(ctx.pool, loaded.facts, all, office),
     doublesOf(ctx.pool, { ...loaded.facts, id, email: extras.email }, scope),
+    accountOf(ctx.pool, id, scope),
     likenessesOf(ctx.pool, loaded, scope),
   ]);
   const sections = new Map<string, FileData["sections"][number]>();
@@ -220,6 +221,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     cases,
     contacts: contactPlaces(loaded, extras.contactNotes),
     doubles,
+    account,
     likenesses,
     values,
     shows: Object.fromEntries(

@@ -11,6 +11,8 @@ export interface Double {
   readonly name: string;
   readonly birthDate: string;
   readonly programmes: readonly string[];
+  /** The account of it, with all its files: what would be given to this one, or take this one in. */
+  readonly account: { readonly email: string; readonly numbers: readonly string[] };
   readonly seen: Comparison;
   /** What an officer said of the two. */
   readonly said: { readonly verdict: "same" | "different"; readonly by: string; readonly at: string } | null;
@@ -20,6 +22,7 @@ interface Row {
   readonly number: string;
   readonly email: string;
   readonly programmes: string[];
+  readonly numbers: string[];
   readonly answers: AnswerFact[];
   readonly said: (Double["said"] & { verdict: string }) | null;
 }
@@ -36,6 +39,7 @@ const CANDIDATES = `with mine as (select a.id, a.person_id from application a wh
     from same_person s join person p on p.id = s.by_id, mine where mine.person_id in (s.first_id, s.second_id)
     order by s.first_id, s.second_id, s.at desc, s.id)
 select a.number, p.email,
+  (select array_agg(o.number order by o.number) from application o where o.person_id = a.person_id) as numbers,
   (select array_agg(distinct g.code) from choice c join intake i on i.id = c.intake_id join programme g on g.id = i.programme_id where c.application_id = a.id) as programmes,
   (select coalesce(json_agg(json_build_object('section', x.section, 'field', x.field, 'value', coalesce(k.value, x.value))), '[]') from answer x
     left join confirmation k on (k.application_id, k.scope, k.section, k.entry, k.field) = (x.application_id, x.scope, x.section, x.entry, x.field)
@@ -54,11 +58,54 @@ export async function doublesOf(
 ): Promise<readonly Double[]> {
   const { rows } = await pool.query<Row>(CANDIDATES, [file.id, scopeParameter(scope)]);
   const mine = personOf(file, file.email);
-  return rows.flatMap(({ number, email, programmes, answers, said }): Double[] => {
+  return rows.flatMap(({ number, email, numbers, programmes, answers, said }): Double[] => {
     const other = personOf({ answers }, email);
     const seen = comparePeople(mine, other);
     const decided = said?.verdict === "same" || said?.verdict === "different" ? said : null;
     if (seen.verdict === "different" && decided === null) return [];
-    return [{ number, name: other.name, birthDate: other.birthDate, programmes, seen, said: decided }];
+    return [
+      {
+        number,
+        name: other.name,
+        birthDate: other.birthDate,
+        programmes,
+        account: { email, numbers },
+        seen,
+        said: decided,
+      },
+    ];
   });
+}
+
+/** The account of a file: what else is in it, and whether some of it came from another account of the same person. */
+export interface FileAccount {
+  readonly others: readonly {
+    readonly number: string;
+    readonly programmes: readonly string[];
+    readonly cycle: string;
+  }[];
+  readonly joined: {
+    readonly email: string;
+    readonly numbers: readonly string[];
+    readonly reason: string;
+    readonly by: string;
+    readonly at: string;
+    /** Whether this file is one of those that came over. */
+    readonly isOfThem: boolean;
+  } | null;
+}
+
+const ACCOUNT = `select
+  coalesce((select json_agg(json_build_object('number', o.number, 'cycle', y.key, 'programmes',
+      (select array_agg(distinct g.code) from choice c join intake i on i.id = c.intake_id join programme g on g.id = i.programme_id where c.application_id = o.id)) order by o.number)
+    from application o join cycle y on y.id = o.cycle_id where o.person_id = a.person_id and o.id <> a.id and ${fileInScope("o.id", "$2")}), '[]') as others,
+  (select json_build_object('email', w.email, 'reason', j.reason, 'by', b.name, 'at', j.at, 'isOfThem', a.joined_from_id is not null,
+      'numbers', (select array_agg(m.number order by m.number) from jsonb_array_elements(j.files) f join application m on m.id = (f->>'id')::uuid))
+    from account_join j join person w on w.id = j.given_id join person b on b.id = j.by_id
+    where j.kept_id = a.person_id and j.ended_at is null and (a.joined_from_id is null or j.given_id = a.joined_from_id) order by j.at desc limit 1) as joined
+  from application a where a.id = $1`;
+
+export async function accountOf(pool: pg.Pool, id: string, scope: "all" | readonly string[]): Promise<FileAccount> {
+  const { rows } = await pool.query<FileAccount>(ACCOUNT, [id, scopeParameter(scope)]);
+  return rows[0] ?? { others: [], joined: null };
 }

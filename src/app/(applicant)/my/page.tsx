@@ -3,6 +3,7 @@ import { redirect } from "next/navigation";
 import { isTextKey, sentence } from "../../../text/sentence";
 import { Comb } from "../../../ui/assessment/comb";
 import { myApplications } from "../../../views/application/my-applications";
+import { joinedInto } from "../../../views/people/joined-into";
 import { isOffice, locale, requirePerson, see } from "../../request";
 
 export default async function MyPage() {
@@ -10,12 +11,17 @@ export default async function MyPage() {
   const person = await requirePerson("/my");
   if (isOffice(person)) redirect("/office");
   const lines = (await see(myApplications, person.actor, {})) ?? [];
+  const joined = lines.length === 0 ? await see(joinedInto, person.actor, {}) : null;
   return (
     <div className="sheet">
       <h1>{sentence(language, "mine.title")}</h1>
       {lines.length === 0 ? (
         <div className="empty">
-          <p>{sentence(language, "mine.none")}</p>
+          <p>
+            {joined?.account
+              ? sentence(language, "mine.joined", { account: joined.account })
+              : sentence(language, "mine.none")}
+          </p>
           <Link className="press" href="/">
             {sentence(language, "mine.choose")}
           </Link>

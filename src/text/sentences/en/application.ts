@@ -105,6 +105,8 @@ export const application = {
     "This opens your application. Fill it in over as many visits as you like; nothing reaches the office before you submit it.",
   "apply.begin": "Begin the application",
   "mine.title": "My applications",
+  "mine.joined":
+    "Your applications are in your other account, {account}: the admissions office has brought them together. Sign in there.",
   "mine.none": "You have not begun an application. Choose a programme to begin.",
   "mine.choose": "See the programmes",
   "mine.yours": "there is something for you to do",
@@ -160,5 +162,7 @@ export const application = {
   "event.extend-choice": "We gave you more time",
   "event.release-decision": "We decided",
   "event.answer-decision": "You answered",
+  "event.join-accounts": "The applications of two accounts of yours were brought into one",
+  "event.part-accounts": "Applications that had been brought together went back to their own accounts",
   "event.withdraw": "You withdrew",
 } as const;

@@ -107,6 +107,15 @@ export const mail = {
   "mail.passkey-added.subject": "A passkey was added to your account",
   "mail.passkey-added.body":
     "A passkey named {key} was added to your account: it signs you in without your password. You see all of them, and can remove each, in your account:\n\n{link}\n\nIf it was not you, remove it there, set a new password and sign out everywhere.",
+  "mail.accounts-joined.subject": "Your applications are together now",
+  "mail.accounts-joined.body":
+    "You have written to us from two accounts. The admissions office has brought their applications together: {numbers} came to this account, and nothing else about them has changed. You find all of them here:\n\n{link}\n\nIf the other account is not yours, tell the admissions office at once.",
+  "mail.account-given.subject": "Your applications are in your other account now",
+  "mail.account-given.body":
+    "You have written to us from two accounts. The admissions office has brought their applications together: {numbers} went from this account to the one of {to}, and nothing else about them has changed. Sign in there from now on:\n\n{link}\n\nIf that account is not yours, tell the admissions office at once.",
+  "mail.accounts-parted.subject": "Applications went back to their account",
+  "mail.accounts-parted.body":
+    "The admissions office had brought the applications of two accounts together, and has taken that back: {numbers} went back to the account of {to}. Where you have no password there any more, set one by “I lost my password”:\n\n{link}",
   "mail.erased-whole.subject": "What was kept of you is erased",
   "mail.erased-whole.body":
     "As you asked, what you wrote and sent is erased ({gone}), and your account with it. This mail is the last one:\n\n{link}",

@@ -108,6 +108,8 @@ export const application: Readonly<Record<keyof typeof english, string>> = {
     "Ceci ouvre votre candidature. Remplissez-la en autant de visites que vous voulez ; rien ne parvient au bureau avant que vous ne l’envoyiez.",
   "apply.begin": "Commencer la candidature",
   "mine.title": "Mes candidatures",
+  "mine.joined":
+    "Vos candidatures sont dans votre autre compte, {account} : le bureau des admissions les a réunies. Connectez-vous là-bas.",
   "mine.none": "Vous n’avez pas commencé de candidature. Choisissez un programme pour commencer.",
   "mine.choose": "Voir les programmes",
   "mine.yours": "il y a quelque chose à faire pour vous",
@@ -163,5 +165,7 @@ export const application: Readonly<Record<keyof typeof english, string>> = {
   "event.extend-choice": "Nous vous avons accordé un délai",
   "event.release-decision": "Nous avons décidé",
   "event.answer-decision": "Vous avez répondu",
+  "event.join-accounts": "Les candidatures de deux de vos comptes ont été réunies dans un seul",
+  "event.part-accounts": "Des candidatures réunies sont retournées à leurs propres comptes",
   "event.withdraw": "Vous avez retiré",
 };

@@ -112,6 +112,15 @@ export const mail: Readonly<Record<keyof typeof english, string>> = {
   "mail.passkey-added.subject": "Une clé d’accès a été ajoutée à votre compte",
   "mail.passkey-added.body":
     "Une clé d’accès nommée {key} a été ajoutée à votre compte : elle vous connecte sans mot de passe. Vous les voyez toutes, et pouvez retirer chacune, dans votre compte :\n\n{link}\n\nSi ce n’était pas vous, retirez-la, choisissez un nouveau mot de passe et déconnectez-vous partout.",
+  "mail.accounts-joined.subject": "Vos candidatures sont réunies",
+  "mail.accounts-joined.body":
+    "Vous nous avez écrit depuis deux comptes. Le bureau des admissions a réuni leurs candidatures : {numbers} sont venues dans ce compte, et rien d’autre n’a changé. Vous les trouvez toutes ici :\n\n{link}\n\nSi l’autre compte n’est pas le vôtre, dites-le tout de suite au bureau des admissions.",
+  "mail.account-given.subject": "Vos candidatures sont dans votre autre compte",
+  "mail.account-given.body":
+    "Vous nous avez écrit depuis deux comptes. Le bureau des admissions a réuni leurs candidatures : {numbers} sont passées de ce compte à celui de {to}, et rien d’autre n’a changé. Connectez-vous là-bas désormais :\n\n{link}\n\nSi ce compte n’est pas le vôtre, dites-le tout de suite au bureau des admissions.",
+  "mail.accounts-parted.subject": "Des candidatures sont retournées à leur compte",
+  "mail.accounts-parted.body":
+    "Le bureau des admissions avait réuni les candidatures de deux comptes et est revenu là-dessus : {numbers} sont retournées au compte de {to}. Si vous n’y avez plus de mot de passe, choisissez-en un par « J’ai perdu mon mot de passe » :\n\n{link}",
   "mail.erased-whole.subject": "Ce qui était conservé de vous est effacé",
   "mail.erased-whole.body":
     "Comme vous l’avez demandé, ce que vous avez écrit et envoyé est effacé ({gone}), et votre compte avec. Ce courriel est le dernier :\n\n{link}",

@@ -21,6 +21,7 @@ import { setAsideTwin } from "../../../../acts/evidence/remove-document";
 import { remindSignature } from "../../../../acts/evidence/signatures";
 import { takeBackLine } from "../../../../acts/form/take-back-line";
 import { sendAgain } from "../../../../acts/mail/messages";
+import { joinAccounts, partAccounts } from "../../../../acts/people/join-accounts";
 import { judgeSamePerson } from "../../../../acts/people/same-person";
 import { askRegistry, takeRegistryResults } from "../../../../acts/results/registry";
 import { moveToRulebook } from "../../../../acts/rulebook/rulebooks";
@@ -44,6 +45,8 @@ export const FILE_ACTS: { readonly [Name in FileActName]: Act<(typeof FILE_ACT_I
   "extend-choice": extendChoice,
   "judge-likeness": judgeLikeness,
   "judge-same-person": judgeSamePerson,
+  "join-accounts": joinAccounts,
+  "part-accounts": partAccounts,
   "leave-out-page": leaveOutPage,
   "move-choice": moveChoice,
   "move-programme": moveProgramme,

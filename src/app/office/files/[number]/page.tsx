@@ -52,7 +52,7 @@ export default async function FilePage({
   return (
     <div className="file">
       <Head data={data} show={show} />
-      <Doubles doubles={data.doubles} act={act} />
+      <Doubles data={data} lead={lead} act={act} />
       <AlikeLines number={number} likenesses={data.likenesses} shown={show === "alike" ? otherId : null} />
       {show === "alike" ? (
         <Alike key={otherId} number={number} name={data.name} zone={data.zone} comparison={alike} act={act} />
