@@ -47,6 +47,8 @@ export const DEMO_STAFF: readonly {
     role: "lead officer",
     also: { role: "standards keeper", scope: "*" },
   },
+  { key: "other lead", name: "Solveig Arrindell", email: "s.arrindell@merrow.example", role: "lead officer" },
+  { key: "finance", name: "Inés Tollemache", email: "i.tollemache@merrow.example", role: "finance" },
   { key: "administrator", name: "Mireille Castagnier", email: "m.castagnier@merrow.example", role: "administrator" },
 ];
 

@@ -27,6 +27,7 @@ import { selfCheck } from "./form/self-check";
 import { linkPurpose } from "./mail/link-purpose";
 import { fileMessages, myMessages, tray } from "./mail/messages";
 import { waitingMail } from "./mail/waiting-mail";
+import { money } from "./payments/money";
 import { access, accessTable } from "./people/access";
 import { erasures, ownErasure } from "./people/erasures";
 import { joinedInto } from "./people/joined-into";
@@ -101,6 +102,7 @@ export const VIEWS = {
   erasures,
   ownData,
   joinedInto,
+  money,
   ownErasure,
   staff,
   statementComparison,

@@ -76,6 +76,7 @@ const PAGES: Readonly<Record<string, readonly Who[]>> = {
   "institutions/[id]": READERS,
   "institutions/new": KEEPERS,
   mail: ADMINISTRATOR,
+  money: ["finance"],
   "no-permission": ALL,
   people: ADMINISTRATOR,
   post: OFFICE,
@@ -233,7 +234,7 @@ describe("addresses", () => {
     });
     expect(shown).toEqual(inOrder(may));
     // The entrance leads those who work elsewhere there.
-    const led = ["/sign-in", "/office/no-permission", "404", ...(folder === "" ? ["/my", "/office/people"] : [])];
+    const led = ["/sign-in", "/office/no-permission", "404", ...(folder === "" ? ["/my", "/office/people", "/office/money"] : [])];
     expect([...others].filter((other) => !led.includes(other))).toEqual([]);
   });
 });

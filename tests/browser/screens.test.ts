@@ -98,6 +98,25 @@ describe("the main screens", () => {
     await person.context.close();
   });
 
+  it("finance comes to its page, reads amounts and what was said for it alone, and reaches nothing else", async () => {
+    const person = await newPerson(demo);
+    const { page } = person;
+    await signIn(person, "i.tollemache@merrow.example");
+    await page.waitForURL(/\/office\/money/);
+    await page.getByRole("heading", { name: /^Money/ }).waitFor();
+    await check(person);
+    await page.getByRole("link", { name: /^With answers for finance/ }).click();
+    await page.getByText("Funding: Own means for one year, in euros").waitFor();
+    await check(person);
+    await page.getByLabel("Number, name or reference").fill("nobody at all");
+    await page.getByRole("button", { name: "Find" }).click();
+    await page.getByText("Nothing is found under these words.").waitFor();
+    await page.goto("/office/awaited");
+    await page.getByText("Your roles do not open this page").waitFor();
+    expect(person.complaints).toEqual([]);
+    await person.context.close();
+  });
+
   it("the administrator's pages: a role is given for a time and taken away, mail that waits is tried again", async () => {
     const person = await newPerson(demo);
     const { page } = person;

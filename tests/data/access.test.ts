@@ -93,6 +93,7 @@ describe("the access record", () => {
       "document",
       "file",
       "linkCopy",
+      "money",
       "peek",
       "postTable",
       "readyCopies",

@@ -367,6 +367,7 @@ describe("rights", () => {
       accessTable: {},
       erasures: {},
       ownData: {},
+      money: {},
       joinedInto: {},
       ownErasure: {},
       staff: {},

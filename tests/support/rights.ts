@@ -247,6 +247,7 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   accessTable: ["administrator"],
   erasures: ["administrator"],
   ownData: PEOPLE,
+  money: ["finance"],
   joinedInto: PEOPLE,
   ownErasure: PEOPLE,
   staff: ["administrator"],

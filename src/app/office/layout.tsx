@@ -20,6 +20,7 @@ export default async function OfficeLayout({ children }: { children: ReactNode }
           { href: "/office/rulebooks", word: "Rulebooks" },
         ]
       : []),
+    ...(holds(person.actor, ["finance"]) ? [{ href: "/office/money", word: "Money" }] : []),
     ...(holds(person.actor, ["administrator"])
       ? [
           { href: "/office/mail", word: "Mail" },
@@ -44,13 +45,14 @@ export default async function OfficeLayout({ children }: { children: ReactNode }
           : []),
       ]
     : [];
+  const findAt = holds(person.actor, OFFICE) ? "/office" : holds(person.actor, ["finance"]) ? "/office/money" : null;
   return (
     <Library nonce={token} locale="en" face="office" zone={zone}>
       <div className="office" lang="en">
         <a className="skip" href="#page">
           Skip to the page
         </a>
-        <Band words={words} menu={menu} name={person.actor.name} signOut={signOut} />
+        <Band words={words} menu={menu} name={person.actor.name} findAt={findAt} signOut={signOut} />
         <main id="page">{children}</main>
         <span className="page-end" />
       </div>

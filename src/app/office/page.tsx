@@ -91,9 +91,11 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
     redirect(
       holds(person.actor, ["administrator"])
         ? "/office/people"
-        : (await identity())?.actor.grants.length
-          ? "/office/no-permission"
-          : "/my",
+        : holds(person.actor, ["finance"])
+          ? "/office/money"
+          : (await identity())?.actor.grants.length
+            ? "/office/no-permission"
+            : "/my",
     );
   const filter = turnFilter(query);
   const { turn } = filter;

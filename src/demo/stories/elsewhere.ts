@@ -296,7 +296,7 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
   {
     key: "doctoral-sent",
     tells:
-      "Doctoral: topics in order of preference, sent, waits for its check; two passages of the plan are somebody else’s.",
+      "Doctoral: topics in order of preference, sent, waits for its check; two passages of the plan are somebody else’s; asks for funding, which finance reads.",
     profile: who("Yuki", "Tanemura", {
       citizenships: ["JP"],
       residence: "JP",
@@ -306,7 +306,14 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
       birthDate: "1999-01-15",
     }),
     round: "PCS 1",
-    moments: sent(-3, { ...DOCTORAL, "topics.plan": LENT_PLAN }),
+    moments: sent(-3, {
+      ...DOCTORAL,
+      "topics.plan": LENT_PLAN,
+      "funding.wanted": true,
+      "funding.own": "4200",
+      "funding.people": "3",
+      "family.children": "1",
+    }),
     expects: { stage: "submitted", turn: "office", next: "check" },
   },
   {

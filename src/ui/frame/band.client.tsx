@@ -11,8 +11,11 @@ export function Band({
   words,
   menu,
   name,
+  findAt,
   signOut,
 }: {
+  /** The list that is looked through; null for whoever has none. */
+  findAt: string | null;
   menu: readonly { readonly href: string; readonly word: string }[];
   words: readonly { readonly href: string; readonly word: string }[];
   name: string;
@@ -48,26 +51,30 @@ export function Band({
           </Way>
         ))}
       </nav>
-      <search className="find">
-        <form
-          onSubmit={(e) => {
-            e.preventDefault();
-            const words = find.current?.value ?? "";
-            look(() => router.push(`/office?find=${encodeURIComponent(words)}`));
-          }}
-        >
-          <input
-            ref={find}
-            name="find"
-            aria-label="Find anyone, any number"
-            placeholder="Find anyone, any number"
-            onKeyDown={(e) => (e.key === "Escape" ? e.currentTarget.blur() : undefined)}
-          />
-          <span className="key" aria-hidden="true">
-            /
-          </span>
-        </form>
-      </search>
+      {findAt === null ? (
+        <span className="find" />
+      ) : (
+        <search className="find">
+          <form
+            onSubmit={(e) => {
+              e.preventDefault();
+              const words = find.current?.value ?? "";
+              look(() => router.push(`${findAt}?find=${encodeURIComponent(words)}`));
+            }}
+          >
+            <input
+              ref={find}
+              name="find"
+              aria-label="Find anyone, any number"
+              placeholder="Find anyone, any number"
+              onKeyDown={(e) => (e.key === "Escape" ? e.currentTarget.blur() : undefined)}
+            />
+            <span className="key" aria-hidden="true">
+              /
+            </span>
+          </form>
+        </search>
+      )}
       <details className="name-menu">
         <summary>{name}</summary>
         <div>

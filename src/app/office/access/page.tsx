@@ -3,7 +3,7 @@ import { notFound } from "next/navigation";
 import { ACCESS_SUBJECTS, type AccessSubject, kindsOf } from "../../../core/record/access";
 import { formatMoment } from "../../../text/format";
 import { accessWords } from "../../../text/words/access";
-import { AccessFind } from "../../../ui/people/access-find.client";
+import { FindForm } from "../../../ui/frame/find-form.client";
 import { access } from "../../../views/people/access";
 import { officeZone, requireStaff, see } from "../../request";
 
@@ -46,7 +46,14 @@ export default async function AccessPage({
           </Link>
         ))}
       </nav>
-      <AccessFind key={`${page.subject} ${find}`} subject={page.subject} find={find} />
+      <FindForm
+        key={`${page.subject} ${find}`}
+        action="/office/access"
+        kept={{ subject: page.subject }}
+        label="Person or file"
+        placeholder="a name, an address, 27-00017"
+        find={find}
+      />
       {page.rows.length === 0 ? (
         <p className="empty">
           {find
