@@ -18,6 +18,7 @@ import { assess } from "../core/assessment/assess";
 import { contexts } from "../core/assessment/context";
 import { orderOf } from "../core/catalogue/choice-rules";
 import type { Json } from "../core/file/facts";
+import { acceptedAs } from "../core/file/result";
 import { unconfirmed } from "../core/requirements/unconfirmed";
 import type { Actor } from "../core/rights/actor";
 import { formatDay, parseDay } from "../core/time/day";
@@ -166,8 +167,11 @@ async function acceptAll(play: Play): Promise<void> {
   const loaded = await loadFile(runtime.pool, play.applicationId);
   if (!loaded) return;
   const { requirements } = assess({ ...loaded, office, at: runtime.now().getTime() });
-  for (const { key: requirement, scope, entry } of requirements.filter((r) => r.standing === "to check"))
-    await act(runtime, acceptEvidence, staff.officer, { applicationId: play.applicationId, requirement, scope, entry });
+  for (const result of requirements.filter((r) => r.standing === "to check")) {
+    const { key: requirement, scope, entry } = result;
+    const place = { applicationId: play.applicationId, requirement, scope, entry };
+    await act(runtime, acceptEvidence, staff.officer, { ...place, proof: acceptedAs(result) });
+  }
 }
 
 /** Submits every choice that is still in preparation. */

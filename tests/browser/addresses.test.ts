@@ -234,7 +234,12 @@ describe("addresses", () => {
     });
     expect(shown).toEqual(inOrder(may));
     // The entrance leads those who work elsewhere there.
-    const led = ["/sign-in", "/office/no-permission", "404", ...(folder === "" ? ["/my", "/office/people", "/office/money"] : [])];
+    const led = [
+      "/sign-in",
+      "/office/no-permission",
+      "404",
+      ...(folder === "" ? ["/my", "/office/people", "/office/money"] : []),
+    ];
     expect([...others].filter((other) => !led.includes(other))).toEqual([]);
   });
 });

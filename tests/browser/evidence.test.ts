@@ -200,6 +200,21 @@ describe("evidence and findings", () => {
     expect(officer.complaints).toEqual([]);
   });
 
+  it("a document that needs a certified copy is accepted as one, and what is still to come is said", async () => {
+    const { page } = officer;
+    await page.goto("/office?find=Tanemura");
+    await page.getByRole("link", { name: "Yuki Tanemura" }).click();
+    await openRequirement(page, "Degree certificate");
+    await page.getByText("Still to come: the original, needed by enrolment.").waitFor();
+    await page.getByRole("button", { name: /^Accept as a certified copy/ }).click();
+    await page.getByText("Degree certificate: accepted as a certified copy.").waitFor();
+    await openRequirement(page, "Degree certificate");
+    await page.getByRole("button", { name: "Original seen" }).click();
+    await page.getByText("Degree certificate: accepted as the original.").waitFor();
+    expect(officer.complaints).toEqual([]);
+    await page.goto(file);
+  });
+
   it("any answer is corrected with a reason, and what was said before stays to be read", async () => {
     const { page } = officer;
     await page.goto(`${file}?show=form`);

@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { ALL, accepted, look, of, office, person, SUBMITTED } from "../../../tests/support/sample-assessment";
 import { sampleFile, sampleRound, sampleRulebook } from "../../demo/sample-file";
-import type { FileFacts } from "../file/facts";
+import type { DecisionFact, FileFacts } from "../file/facts";
 import type { Instant, PlainDate } from "../ids";
+import type { DocumentRequirement, Moment, ProofLevel } from "../rulebook/requirement";
 import { assess } from "./assess";
 
 describe("the language of teaching", () => {
@@ -260,5 +261,41 @@ describe("turn, next step and stage", () => {
   it("answers with plain JSON: nothing is lost on the way to a client or a column", () => {
     const result = of(person(), { submittedAt: SUBMITTED, evidence: accepted });
     expect(JSON.parse(JSON.stringify(result))).toEqual(result);
+  });
+});
+
+describe("how far a document has to be proved", () => {
+  const look = (change: Partial<DocumentRequirement>, proof: ProofLevel, decision: DecisionFact | null = null) => {
+    const requirements = sampleRulebook.body.requirements
+      .filter((r) => r.kind === "document" || r.kind === "sections")
+      .map((r) => (r.key === "certificate" && r.kind === "document" ? { ...r, laterProof: undefined, ...change } : r));
+    const facts = sampleFile(person(), { submittedAt: SUBMITTED, evidence: accepted });
+    const { file, choices } = assess({
+      facts: {
+        ...facts,
+        evidence: facts.evidence.map((e) => (e.requirement === "certificate" ? { ...e, proof } : e)),
+        choices: facts.choices.map((c) => ({ ...c, decision })),
+      },
+      rulebooks: { [sampleRulebook.id]: { ...sampleRulebook, body: { ...sampleRulebook.body, requirements } } },
+      rounds: { [sampleRound.id]: sampleRound },
+      office,
+      at: Date.parse("2026-11-25T09:00:00.000Z"),
+    });
+    const step = file.owed.find((s) => s.kind === "prove" || (s.kind === "check" && s.requirement === "certificate"));
+    return [choices[0]?.stage, step ? `${step.turn} ${step.kind} ${step.proof ?? ""}`.trim() : null];
+  };
+
+  it("is checked again until it is proved so far", () => {
+    expect(look({ proof: "certified copy" }, "copy")).toEqual(["submitted", "office check"]);
+    expect(look({ proof: "certified copy" }, "certified copy")).toEqual(["complete", null]);
+    expect(look({ proof: "certified copy" }, "original seen")).toEqual(["complete", null]);
+  });
+
+  it("is owed by a later moment: review waits for it where it is needed by then, and nobody else", () => {
+    const by = (neededBy: Moment) => ({ laterProof: { level: "certified copy" as const, neededBy } });
+    expect(look(by("review"), "copy")).toEqual(["submitted", "applicant prove certified copy"]);
+    expect(look(by("review"), "certified copy")).toEqual(["complete", null]);
+    expect(look(by("decision"), "copy")).toEqual(["complete", "applicant prove certified copy"]);
+    expect(look(by("enrolment"), "copy")).toEqual(["complete", null]);
   });
 });

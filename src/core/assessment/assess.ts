@@ -82,11 +82,12 @@ function roundState(context: ChoiceContext, office: Office, at: number): ChoiceR
   return at < accepts(context, office) ? "open" : "closed";
 }
 
-/** Complete: everything needed by review is accepted, excused or not needed, no ask is open, and no correction is awaited or unread. */
+/** Complete: everything needed by review is accepted as far as it has to be proved by then, excused or not needed, no ask is open, and no correction is awaited or unread. */
 function isComplete(choiceId: string, requirements: readonly RequirementResult[], facts: FileFacts): boolean {
   const own = requirements.filter((r) => r.choices.includes(choiceId) && reachedBy(r.neededBy, "review"));
   return (
     own.every(isSettled) &&
+    own.every((r) => r.kind !== "document" || !r.owedProof || !reachedBy(r.owedProof.neededBy, "review")) &&
     facts.asks.every((a) => a.answeredAt !== null) &&
     facts.reopenings.every((r) => r.readAt !== null)
   );

@@ -183,11 +183,15 @@ function requirementStep(input: StepInput, result: RequirementResult): readonly 
   }
 }
 
-/** A higher proof that is needed by enrolment is owed once the offer was accepted. */
+/** A higher proof is owed from the submission on where it is needed by the decision, and once the offer was accepted where it is not. */
 function proofStep(input: StepInput, result: RequirementResult): readonly Step[] {
-  if (result.kind !== "document" || !result.owedProof || !answered(input, result)) return [];
+  if (result.kind !== "document" || !result.owedProof) return [];
+  const { level, neededBy } = result.owedProof;
+  const early = reachedBy(neededBy, "decision");
+  if (!early && !answered(input, result)) return [];
   const start = input.contexts.find((c) => c.choice.decision?.answer === "accepted")?.choice.start;
-  return [step(input, "applicant", "prove", start ? requireDay(start) : null, about(result))];
+  const due = early ? askDue(input, result) : start ? requireDay(start) : null;
+  return [step(input, "applicant", "prove", due, { ...about(result), proof: level })];
 }
 
 function confirmSteps(input: StepInput): readonly Step[] {

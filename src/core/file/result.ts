@@ -49,6 +49,8 @@ export interface Step {
   readonly entry?: string;
   /** How many things are open in it (fields to fill, values to confirm). */
   readonly count?: number;
+  /** For `prove`: how far it has to be proved. */
+  readonly proof?: ProofLevel;
   readonly due: PlainDate | null;
   /** The instant after which it is late. */
   readonly dueAt: Instant | null;
@@ -113,6 +115,10 @@ export type RequirementResult = SectionsResult | DocumentResult | ReferenceResul
 export const gapsOf = (
   result: Pick<SectionsResult, "kind" | "gaps"> | { readonly kind: Exclude<RequirementResult["kind"], "sections"> },
 ): readonly Gap[] => (result.kind === "sections" ? result.gaps : []);
+
+/** As what a document is accepted unless something else is said: as it has to be proved, and as a copy at least. */
+export const acceptedAs = (result: RequirementResult | undefined): ProofLevel =>
+  result?.kind === "document" && result.proof !== "claimed" ? result.proof : "copy";
 
 /** Whether something has come that the office may judge. */
 export const isSupplied = (

@@ -49,6 +49,9 @@ import {
 import { courses, education } from "./parts/studies";
 
 /** PhD Coastal Systems: topics in order, a proposed supervisor, publications, three references, funding on request. */
+/** A copy that somebody entitled has certified; the original by enrolment, as everywhere. */
+const CERTIFIED = { proof: "certified copy" } as const;
+
 export const pcs: RulebookBody = {
   sections: [
     person,
@@ -188,7 +191,8 @@ export const pcs: RulebookBody = {
       when: holdsFellowship,
     },
     sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses"]),
-    certificate,
+    // The one office of the demo that takes no mere copy of a degree.
+    { ...certificate, ...CERTIFIED },
     transcript,
     ENGLISH_FORM,
     englishProof({

@@ -5,6 +5,7 @@ import type { FileEvent } from "../../core/file/file-events";
 import type { FileReason } from "../../core/file/reason";
 import type { Step } from "../../core/file/result";
 import type { Reason } from "../../core/record/outcome";
+import type { ProofLevel } from "../../core/rulebook/requirement";
 import { dayAt, type ZoneTable } from "../../core/time/zone";
 
 /** The office side's sentences, in English. */
@@ -61,8 +62,19 @@ export const REASON_WORDS: Readonly<Record<FileReason, string>> = {
 /** A title inside a sentence: "Proof of English" becomes "proof of English". */
 export const inSentence = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1);
 
+/** How far something is proved, as it is handed over. */
+export const PROOF_WORDS: Readonly<Record<ProofLevel, string>> = {
+  claimed: "nothing beyond what is stated",
+  copy: "a copy",
+  "certified copy": "a certified copy",
+  "original seen": "the original",
+  "from the issuer": "a statement from whoever issued it",
+};
+
 /** What has to be done, without who and by when: "check the transcript of records". */
-export function stepDeed(step: Pick<Step, "kind" | "count"> & { readonly title?: string | undefined }): string {
+export function stepDeed(
+  step: Pick<Step, "kind" | "count" | "proof"> & { readonly title?: string | undefined },
+): string {
   const title = step.title ? inSentence(step.title) : "evidence";
   const count = step.count ?? 1;
   switch (step.kind) {
@@ -111,7 +123,7 @@ export function stepDeed(step: Pick<Step, "kind" | "count"> & { readonly title?:
     case "answer offer":
       return "answer the offer";
     case "prove":
-      return `show the original: ${title}`;
+      return `show ${PROOF_WORDS[step.proof ?? "original seen"]}: ${title}`;
     case "do":
       return `see to ${title}`;
     case "load calendar":

@@ -20,13 +20,14 @@ type ProgrammeOf = (scope: string) => string | null;
 /** One step, as a sentence to the applicant. */
 export function stepSentence(
   locale: Locale,
-  { kind, count, due, title, scope }: Step,
+  { kind, count, due, title, scope, proof }: Step,
   programmeOf: ProgrammeOf,
 ): string {
   const values = {
     count: count ?? 1,
     due: due ? formatDate(locale, due) : "none",
     title: title?.[locale] ?? "",
+    proof: sentence(locale, `proof.${proof ?? "original seen"}`),
     programme: programmeOf(scope ?? "") ?? "none",
   };
   return sentence(locale, `next.${kind}`, values);

@@ -2,8 +2,19 @@
 
 import { Button } from "antd";
 import { useRouter } from "next/navigation";
-import type { RequirementResult } from "../../core/file/result";
+import { acceptedAs, type RequirementResult } from "../../core/file/result";
+import type { ProofLevel } from "../../core/rulebook/requirement";
+import { PROOF_WORDS } from "../../text/words/office";
 import type { useDialogs } from "../frame/library.client";
+
+/** What is pressed once something came that proves more than a copy. */
+const SEEN_WORDS: Readonly<Record<ProofLevel, string>> = {
+  claimed: "Taken as stated",
+  copy: "Copy seen",
+  "certified copy": "Certified copy seen",
+  "original seen": "Original seen",
+  "from the issuer": "Came from the issuer",
+};
 
 /** What an officer may do with a requirement, each with its key. */
 export function RequirementPresses({
@@ -21,7 +32,7 @@ export function RequirementPresses({
   shown: number;
   may: { readonly judge: boolean; readonly raise: boolean };
   on: {
-    readonly accept: (proof?: "copy" | "original seen") => Promise<void>;
+    readonly accept: (proof?: ProofLevel) => Promise<void>;
     readonly confirm: () => Promise<void>;
     readonly ask: () => void;
     readonly sendBack: () => void;
@@ -30,11 +41,18 @@ export function RequirementPresses({
 }) {
   const router = useRouter();
   const { kind, standing } = requirement;
+  const as = acceptedAs(requirement);
+  const owed = kind === "document" ? requirement.owedProof : null;
   return (
     <div className="presses">
+      {kind === "document" && owed ? (
+        <p className="quiet">
+          Still to come: {PROOF_WORDS[owed.level]}, needed by {owed.neededBy}.
+        </p>
+      ) : null}
       {may.judge ? (
         <Button type="primary" onClick={() => void on.accept()}>
-          Accept <span className="key">y</span>
+          {as === "copy" ? "Accept" : `Accept as ${PROOF_WORDS[as]}`} <span className="key">y</span>
         </Button>
       ) : null}
       {may.judge && kind === "document" ? (
@@ -42,7 +60,9 @@ export function RequirementPresses({
           Send back <span className="key">x</span>
         </Button>
       ) : null}
-      {may.raise ? <Button onClick={() => void on.accept("original seen")}>Original seen</Button> : null}
+      {owed && (may.raise || may.judge) ? (
+        <Button onClick={() => void on.accept(owed.level)}>{SEEN_WORDS[owed.level]}</Button>
+      ) : null}
       {shown > 0 && standing === "accepted" ? (
         <Button type="primary" onClick={() => void on.confirm()}>
           Confirm {shown} as claimed <span className="key">c</span>

@@ -3,8 +3,10 @@
 import { useEffect, useMemo, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { type RequirementPlace, readAnswerKey, requirementKey, resultKey } from "../../core/file/place";
-import { isSupplied } from "../../core/file/result";
+import { acceptedAs, isSupplied } from "../../core/file/result";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
+import type { ProofLevel } from "../../core/rulebook/requirement";
+import { PROOF_WORDS } from "../../text/words/office";
 import type { FileData } from "../../views/assessment/file-data";
 import { OUTSIDE_GRIDS } from "../frame/keys";
 import { useDialogs } from "../frame/library.client";
@@ -55,11 +57,11 @@ export function useFileWork(data: FileData, act: ActOnFile) {
     requirement.kind === "document" &&
     requirement.standing === "accepted" &&
     requirement.owedProof !== null;
-  const accept = async (proof: "copy" | "original seen" = "copy") => {
+  const accept = async (proof: ProofLevel = acceptedAs(requirement)) => {
     if (!place || !requirement) return;
     const refused = after(
       await act("accept-evidence", { ...place, proof }),
-      `${requirement.title.en}: accepted.`,
+      `${requirement.title.en}: accepted${proof === "copy" ? "" : ` as ${PROOF_WORDS[proof]}`}.`,
       place,
     );
     const following = requirements.findIndex((r, i) => i > at && r.standing === "to check");

@@ -2,8 +2,17 @@
 
 import { Button, Checkbox, Select } from "antd";
 import { listOf } from "../../core/rulebook/conditions";
-import { MOMENTS, type Picture, PROOF_LEVELS, type Requirement } from "../../core/rulebook/requirement";
+import {
+  atLeastProof,
+  type DocumentRequirement,
+  MOMENTS,
+  type Picture,
+  PROOF_LEVELS,
+  type Requirement,
+  reachedBy,
+} from "../../core/rulebook/requirement";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
+import { PROOF_WORDS } from "../../text/words/office";
 import { AppliesWhen } from "./applies-when.client";
 import { ConditionBuilder } from "./condition-builder.client";
 import {
@@ -29,17 +38,55 @@ const TO_SUBMIT = [
   { value: "accepted", label: "it is accepted, or paid" },
 ] as const;
 
-/** How far a document has to prove what it shows. */
-const PROOF_WORDS: Readonly<Record<(typeof PROOF_LEVELS)[number], string>> = {
-  claimed: "nothing beyond what is stated",
-  copy: "a copy",
-  "certified copy": "a certified copy",
-  "original seen": "the original, seen by the office",
-  "from the issuer": "a statement from whoever issued it",
-};
-
 /** What a portrait is brought to where nothing else is said. */
 const PORTRAIT: Picture = { width: 480, height: 600 };
+
+/** A higher proof that is needed by a later moment: the levels above the first, the moments after its own. */
+function LaterProof({
+  disabled,
+  value,
+  onChange,
+}: {
+  disabled: boolean;
+  value: DocumentRequirement;
+  onChange: (next: DocumentRequirement) => void;
+}) {
+  const levels = PROOF_LEVELS.filter((level) => !atLeastProof(value.proof, level));
+  const { laterProof: later } = value;
+  if (levels.length === 0 && !later) return null;
+  const moments = MOMENTS.filter((moment) => !reachedBy(moment, value.neededBy));
+  return (
+    <>
+      <Pick
+        label="Later it needs more"
+        disabled={disabled}
+        value={later?.level ?? ""}
+        options={[
+          { value: "", label: "no, this is enough" },
+          ...levels.map((level) => ({ value: level, label: PROOF_WORDS[level] })),
+        ]}
+        onChange={(level) =>
+          onChange(
+            put(
+              value,
+              "laterProof",
+              level === "" ? undefined : { level, neededBy: later?.neededBy ?? moments.at(-1) ?? "enrolment" },
+            ),
+          )
+        }
+      />
+      {later ? (
+        <Pick
+          label="Needed by"
+          disabled={disabled}
+          value={later.neededBy}
+          options={plain(moments)}
+          onChange={(neededBy) => onChange(put(value, "laterProof", { ...later, neededBy }))}
+        />
+      ) : null}
+    </>
+  );
+}
 
 /** Whether a picture of one size is asked for instead of any document. */
 function PictureSize({
@@ -162,6 +209,7 @@ function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
             options={PROOF_LEVELS.map((level) => ({ value: level, label: PROOF_WORDS[level] }))}
             onChange={(proof) => onChange({ ...value, proof })}
           />
+          <LaterProof disabled={disabled} value={value} onChange={onChange} />
           <Pick
             label="Once for each entry of"
             disabled={disabled}

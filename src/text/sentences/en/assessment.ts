@@ -47,7 +47,18 @@ export const assessment = {
   "next.await registry": "The registry gives us your marks. There is nothing for you to do.",
   "next.await result": "We wait for your test result. Upload it as soon as you have it.",
   "next.answer offer": "You answer our offer{due, select, none {} other {, by {due}}}.",
-  "next.prove": "You show the original: {title}{due, select, none {} other {, by {due}}}.",
+  "proof.claimed": "what is stated",
+  "proof.copy": "a copy",
+  "proof.certified copy": "a certified copy",
+  "proof.original seen": "the original",
+  "proof.from the issuer": "a statement from whoever issued it",
+  "proof.needed":
+    "Needed: {proof}. An upload of yours is a copy; bring or send us {proof}, and we note that we have seen it.",
+  "proof.byIssuer":
+    "Needed: a statement that comes to us from whoever issued it. What you upload is looked at meanwhile.",
+  "proof.later":
+    "Later we need more: {proof}, {moment, select, submission {with the submission} checking {before we check} review {before anybody assesses} decision {before the decision} answer {before you answer an offer} other {by the time you enrol}}.",
+  "next.prove": "You show {proof}: {title}{due, select, none {} other {, by {due}}}.",
   "next.load calendar": "We look into your file. You need to do nothing.",
   "meanwhile.check": "Meanwhile we check your documents.",
   "meanwhile.confirm": "Meanwhile we work through your documents.",

@@ -49,7 +49,18 @@ export const assessment: Readonly<Record<keyof typeof english, string>> = {
   "next.await registry": "Le registre nous donne vos notes. Vous n’avez rien à faire.",
   "next.await result": "Nous attendons votre résultat de test. Déposez-le dès que vous l’avez.",
   "next.answer offer": "Vous répondez à notre offre{due, select, none {} other {, jusqu’au {due}}}.",
-  "next.prove": "Vous montrez l’original : {title}{due, select, none {} other {, jusqu’au {due}}}.",
+  "proof.claimed": "ce qui est déclaré",
+  "proof.copy": "une copie",
+  "proof.certified copy": "une copie certifiée",
+  "proof.original seen": "l’original",
+  "proof.from the issuer": "une attestation de celui qui l’a délivré",
+  "proof.needed":
+    "Il faut {proof}. Ce que vous téléversez est une copie ; apportez-nous ou envoyez-nous {proof}, et nous notons que nous l’avons vu.",
+  "proof.byIssuer":
+    "Il faut une attestation que celui qui l’a délivrée nous envoie. Ce que vous téléversez est examiné en attendant.",
+  "proof.later":
+    "Plus tard il nous faut davantage : {proof}, {moment, select, submission {avec l’envoi} checking {avant notre vérification} review {avant l’évaluation} decision {avant la décision} answer {avant votre réponse à une offre} other {d’ici votre inscription}}.",
+  "next.prove": "Vous montrez {proof} : {title}{due, select, none {} other {, jusqu’au {due}}}.",
   "next.load calendar": "Nous regardons votre dossier. Vous n’avez rien à faire.",
   "meanwhile.check": "Entre-temps, nous vérifions vos documents.",
   "meanwhile.confirm": "Entre-temps, nous travaillons sur vos documents.",

@@ -1,4 +1,6 @@
 import { DEFAULT_MOST_BYTES } from "../../../../../core/evidence/limits";
+import type { DocumentResult } from "../../../../../core/file/result";
+import { PROOF_LEVELS, type ProofLevel } from "../../../../../core/rulebook/requirement";
 import type { Locale } from "../../../../../core/text/local-text";
 import { formatBytes, formatDate } from "../../../../../text/format";
 import { isTextKey, sentence } from "../../../../../text/sentence";
@@ -8,6 +10,30 @@ import { SignerBox } from "../../../../../ui/evidence/signer-box";
 import { UploadBox } from "../../../../../ui/evidence/upload-box.client";
 import type { MyApplication } from "../../../../../views/application/application-data";
 import { askSignature, takeOutDocument } from "../application.action";
+
+/** What an upload alone does not prove: at once, and by a later moment. */
+function ProofNeeded({
+  result,
+  language,
+}: {
+  result: Pick<DocumentResult, "proof" | "owedProof" | "standing">;
+  language: Locale;
+}) {
+  const { proof, owedProof, standing } = result;
+  const now = PROOF_LEVELS.indexOf(proof) > PROOF_LEVELS.indexOf("copy") && standing !== "accepted";
+  if (!now && !owedProof) return null;
+  const word = (level: ProofLevel) => sentence(language, `proof.${level}`);
+  return (
+    <p className="quiet">
+      {now
+        ? sentence(language, proof === "from the issuer" ? "proof.byIssuer" : "proof.needed", { proof: word(proof) })
+        : null}{" "}
+      {owedProof
+        ? sentence(language, "proof.later", { proof: word(owedProof.level), moment: owedProof.neededBy })
+        : null}
+    </p>
+  );
+}
 
 /** Every document that the rulebook asks for, with what was supplied and what was sent back. */
 export function DocumentsPage({ application, language }: { application: MyApplication; language: Locale }) {
@@ -44,6 +70,7 @@ export function DocumentsPage({ application, language }: { application: MyApplic
               </span>
             </h3>
             {document.help ? <p className="quiet">{document.help[language]}</p> : null}
+            <ProofNeeded result={result} language={language} />
             {document.open && result.standing !== "returned"
               ? document.fails.map((check) => (
                   <p key={check.en} className="notice">
