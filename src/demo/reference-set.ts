@@ -65,7 +65,7 @@ export const referenceSet: ReferenceSet = {
   groups: [
     {
       key: "home",
-      title: { en: "home group", fr: "groupe européen" },
+      title: { en: "home group", fr: "groupe intérieur" },
       visaFree: true,
       when: {
         op: "any",
@@ -75,7 +75,7 @@ export const referenceSet: ReferenceSet = {
         ],
       },
     },
-    { key: "overseas", title: { en: "overseas group", fr: "groupe d’outre-mer" }, when: { op: "all", of: [] } },
+    { key: "overseas", title: { en: "overseas group", fr: "groupe international" }, when: { op: "all", of: [] } },
   ],
   scales: [
     { key: "to20", title: { en: "20 to 0, pass 10", fr: "20 à 0, réussite à 10" }, best: "20", pass: "10", worst: "0" },

@@ -117,4 +117,39 @@ describe("what is typed into the form", () => {
     await note.getByRole("button", { name: "Let it go" }).click();
     await note.waitFor({ state: "detached" });
   });
+
+  it("an answer that opens another part shows it at once, and the way leads from part to part to the review", async () => {
+    const { page, complaints } = applicant;
+    complaints.length = 0; // what was refused above is said there
+    await page.goto("/programmes/PCS");
+    await page
+      .getByRole("link", { name: /^Apply/ })
+      .first()
+      .click();
+    await page.getByRole("button", { name: /^Begin/ }).click();
+    await page.waitForURL(/\/my\/[\d-]+/);
+    const begun = new URL(page.url()).pathname.split("/").slice(0, 3).join("/");
+    await page.goto(`${begun}/funding`);
+    const family = page.locator(".section-nav a", { hasText: "Family" });
+    expect(await family.count()).toBe(0);
+    await page.getByLabel("Yes").first().check();
+    await family.waitFor();
+    await page.getByRole("link", { name: "Next: Family" }).click();
+    await page.waitForURL(`**${begun}/family`);
+    await page.goto(`${begun}/funding`);
+    await page.getByLabel("No", { exact: true }).first().check();
+    await family.waitFor({ state: "detached" });
+    expect(await page.getByRole("link", { name: "Next: Family" }).count()).toBe(0);
+
+    await page.goto(`${begun}/choices`);
+    const visited: string[] = [];
+    while (!page.url().endsWith("/review") && visited.length < 40) {
+      visited.push(new URL(page.url()).pathname);
+      await page.locator(".page-foot .press").click();
+      await page.waitForURL((url) => url.pathname !== visited.at(-1));
+    }
+    expect(visited).toContain(`${begun}/documents`);
+    expect(new URL(page.url()).pathname).toBe(`${begun}/review`);
+    expect(complaints).toEqual([]);
+  });
 });

@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { type Outcome, runAct } from "../../src/acts/act/act";
+import { startApplication } from "../../src/acts/application/start-application";
 import { withdraw } from "../../src/acts/application/withdraw";
 import { saveAnswers } from "../../src/acts/form/save-answers";
 import type { Json } from "../../src/core/file/facts";
@@ -19,11 +20,12 @@ describe("saving the form", () => {
   let world: World;
   let owner: Actor;
   let roundId = "";
+  let rounds: Readonly<Record<string, string>> = {};
   let applicationId = "";
 
   beforeAll(async () => {
     world = await openWorld("saving");
-    ({ roundId } = await loadCatalogue(world.runtime, "2026-11-25"));
+    ({ roundId, rounds } = await loadCatalogue(world.runtime, "2026-11-25"));
   });
   afterAll(() => world.close());
   beforeEach(async () => {
@@ -259,6 +261,20 @@ describe("saving the form", () => {
       expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
     },
   );
+
+  it("says of every part how it stands, whether an answer opened it or closed it", async () => {
+    const begun = await must(world, startApplication, owner, { roundId: rounds["PCS 1"] ?? "" });
+    const family = async (wanted: boolean, seen: number) => {
+      const change = { scope: "file", section: "funding", entry: "", field: "wanted", value: wanted, seen };
+      const { parts } = await must(world, saveAnswers, owner, {
+        applicationId: begun.applicationId,
+        changes: [change],
+      });
+      return parts.filter((p) => p.key === "family").map((p) => [p.applies, p.done]);
+    };
+    expect(await family(true, 0)).toEqual([[true, false]]);
+    expect((await family(false, 1))[0]?.[0]).toBe(false);
+  });
 
   it("leaves one event for each save, which names fields and never values", async () => {
     await save(change("person//familyName", "Okpara"), change("contact//town", "Enugu"));

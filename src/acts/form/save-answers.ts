@@ -10,6 +10,7 @@ import type { Json } from "../../core/file/facts";
 import { answerKey, sectionKey } from "../../core/file/place";
 import { gapsOf } from "../../core/file/result";
 import { type FormSection, formSections } from "../../core/form/form-sections";
+import { type PartState, partStates } from "../../core/form/part-states";
 import type { SaveRefusal, SaveResult } from "../../core/form/save-result";
 import type { Field, Section } from "../../core/rulebook/section";
 import type { Settled } from "../../core/settlement/settle";
@@ -58,6 +59,8 @@ interface Saved {
   readonly removals: readonly boolean[];
   readonly savedAt: string;
   readonly sections: readonly FormSection[];
+  /** Every section as the list of parts shows it: an answer may open or close another page. */
+  readonly parts: readonly PartState[];
 }
 
 const refused = (why: SaveRefusal): SaveResult => ({ state: "refused", why });
@@ -207,17 +210,16 @@ function judge(
   return { state: "saved", version, issue };
 }
 
-/** The sections that the page shows which asked, as they are once everything that follows is settled. */
-function sectionsOf({ file, assessment, prepared }: Settled, office: Office, page: readonly string[]) {
+/** The sections that the page shows which asked, and how all of them stand, once everything that follows is settled. */
+function formOf({ file, assessment, prepared }: Settled, office: Office, page: readonly string[]) {
   const live = prepared.all.filter((c) => c.choice.withdrawnAt === null);
-  return formSections(
-    prepared.index,
-    live.length > 0 ? live : prepared.all,
-    assessment.requirements.flatMap(gapsOf),
-    file.facts,
-    office.set,
-    ({ scope, key }) => page.includes(sectionKey({ scope, section: key })),
-  );
+  const shown = live.length > 0 ? live : prepared.all;
+  const gaps = assessment.requirements.flatMap(gapsOf);
+  const onPage = ({ scope, key }: { scope: string; key: string }) => page.includes(sectionKey({ scope, section: key }));
+  return {
+    sections: formSections(prepared.index, shown, gaps, file.facts, office.set, onPage),
+    parts: partStates(shown, gaps),
+  };
 }
 
 /**
@@ -249,7 +251,7 @@ export const saveAnswers = defineFileAct({
     for (const place of gone) await takeOutEntry(ctx, file.id, place);
     file.after = withAnswers(file, written, gone);
     const removals = removed.map((place) => gone.includes(place));
-    return done<Saved>({ results, removals, savedAt: ctx.now.toISOString(), sections: [] });
+    return done<Saved>({ results, removals, savedAt: ctx.now.toISOString(), sections: [], parts: [] });
   },
-  answer: (settled, saved, { page }, office) => ({ ...saved, sections: sectionsOf(settled, office, page) }),
+  answer: (settled, saved, { page }, office) => ({ ...saved, ...formOf(settled, office, page) }),
 });

@@ -61,7 +61,7 @@ interface Asked {
   readonly by: readonly { readonly context: ChoiceContext; readonly section: Section }[];
 }
 
-function askedSections(all: readonly ChoiceContext[]): readonly Asked[] {
+export function askedSections(all: readonly ChoiceContext[]): readonly Asked[] {
   const asked = new Map<string, Asked>();
   for (const context of all)
     for (const section of context.rulebook.body.sections) {

@@ -6,6 +6,7 @@ import type { ValueIssue } from "../../core/answers/check-value";
 import type { Json } from "../../core/file/facts";
 import { type AnswerPlace, answerKey } from "../../core/file/place";
 import type { FormSection } from "../../core/form/form-sections";
+import type { PartState } from "../../core/form/part-states";
 import type { SaveRefusal, SaveResult } from "../../core/form/save-result";
 import {
   type Change,
@@ -50,6 +51,7 @@ interface Answer {
   readonly removals: readonly boolean[];
   readonly savedAt: string;
   readonly sections: readonly FormSection[];
+  readonly parts: readonly PartState[];
 }
 
 type Sent =
@@ -86,6 +88,7 @@ export function useAutosave(input: {
   /** The sections on this page, as `scope|section`. */
   readonly page: readonly string[];
   readonly onSections: (sections: readonly FormSection[]) => void;
+  readonly onParts: (parts: readonly PartState[]) => void;
   /** The server keeps an entry that was taken out here. */
   readonly onKeptEntry: (entry: Removal) => void;
 }) {
@@ -146,6 +149,7 @@ export function useAutosave(input: {
       });
       setIssues((all) => ({ ...all, ...judged }));
       latest.current.onSections(answer.sections);
+      latest.current.onParts(answer.parts);
       setStatus({ kind: "saved", at: answer.savedAt });
     },
     [put, hold],

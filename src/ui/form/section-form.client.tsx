@@ -44,7 +44,9 @@ export function SectionForm({ personId, zone, sections: initial, ...around }: Pr
   const { sections, values, set, autosave } = page;
   return (
     <div className="section-form">
-      <SaveLine status={autosave.status} locale={locale} zone={zone} />
+      {autosave.status.kind === "idle" && sections.every((s) => s.open === "none") ? null : (
+        <SaveLine status={autosave.status} locale={locale} zone={zone} />
+      )}
       <HeldElsewhere
         context={{ locale, office, values, set, resolve: autosave.resolve, letGo: autosave.letGo }}
         held={Object.values(autosave.held).filter((h) => !page.isOnPage(h))}

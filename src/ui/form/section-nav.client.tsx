@@ -3,28 +3,22 @@
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useEffect, useRef } from "react";
+import { useParts } from "../application/parts.client";
 
 /** All parts of an application, in order; the one on the page is marked, complete ones carry a full bar. */
 export function SectionNav({
   number,
-  items,
   overview,
   label,
   complete,
 }: {
   number: string;
-  items: readonly {
-    readonly key: string;
-    readonly title: string;
-    readonly done: boolean;
-    /** The pages on which it is the part that is shown, where there are several. */
-    readonly pages?: readonly string[];
-  }[];
   overview: string;
   label: string;
   complete: string;
 }) {
   const path = usePathname();
+  const parts = useParts();
   const nav = useRef<HTMLElement>(null);
   // On a phone the parts stand in one line that scrolls: the one on the page is brought into sight.
   // biome-ignore lint/correctness/useExhaustiveDependencies: whenever another part is on the page
@@ -39,7 +33,7 @@ export function SectionNav({
       <Link href={`/my/${number}`} aria-current={at(`/my/${number}`)}>
         {overview}
       </Link>
-      {items.map((item) => (
+      {parts.map((item) => (
         <Link
           key={item.key}
           href={`/my/${number}/${item.key}`}

@@ -4,6 +4,7 @@ import { useEffect, useMemo, useRef, useState } from "react";
 import type { Json } from "../../core/file/facts";
 import { type AnswerPlace, answerKey, entryKey, readAnswerKey, sectionKey } from "../../core/file/place";
 import type { FormSection } from "../../core/form/form-sections";
+import { useFollowParts } from "../application/parts.client";
 import { useAutosave } from "./autosave.client";
 import { firstEntry, shownFields } from "./section-fields.client";
 import { isAtEntry } from "./unsent";
@@ -76,6 +77,7 @@ export function useFormPage({
     versions: useMemo(() => versionsOf(initial), [initial]),
     page,
     onSections: setSections,
+    onParts: useFollowParts(),
     onKeptEntry: (entry) =>
       setRemoved((all) =>
         all.map((r) => (isAtEntry({ ...entry, field: "" }, placeOf(r.section, r.entry)) ? { ...r, kept: true } : r)),

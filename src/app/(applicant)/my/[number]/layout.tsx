@@ -1,8 +1,11 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
+import { sectionKey } from "../../../../core/file/place";
+import type { FormSection } from "../../../../core/form/form-sections";
 import type { Locale } from "../../../../core/text/local-text";
 import { sentence } from "../../../../text/sentence";
 import { sectionPage } from "../../../../ui/application/applicant-step";
+import { NextPart, type Part, PartsProvider } from "../../../../ui/application/parts.client";
 import { SectionNav } from "../../../../ui/form/section-nav.client";
 import type { MyApplication } from "../../../../views/application/application-data";
 import { locale } from "../../../request";
@@ -38,70 +41,84 @@ export default async function ApplicationLayout({
   const { number } = await params;
   const language = await locale();
   const { application } = await loadApplication(number);
-  const asked = application.sections.filter((s) => s.applies && s.core !== "tests" && s.core !== "declaration");
-  const [first] = asked;
-  const parts =
+  const asked = application.sections.filter((s) => s.core !== "tests" && s.core !== "declaration");
+  const [first] = asked.filter((s) => s.applies);
+  const pageOf = ({ key, scope }: FormSection) => sectionPage(key, scope);
+  const placeOf = ({ key, scope }: FormSection) => sectionKey({ scope, section: key });
+  const parts: readonly Part[] =
     application.onePage && first
       ? [
           {
-            key: sectionPage(first.key, first.scope),
-            pages: asked.map((s) => sectionPage(s.key, s.scope)),
+            key: pageOf(first),
+            pages: asked.map(pageOf),
             title: sentence(language, "app.answers"),
+            applies: true,
             done: application.sections.every((s) => s.core === "declaration" || s.gaps.length === 0),
+            sections: application.sections.filter((s) => s.core !== "declaration").map(placeOf),
           },
         ]
       : asked.map((s) => ({
-          key: sectionPage(s.key, s.scope),
+          key: pageOf(s),
           title: s.programme ? `${s.title[language]} · ${s.programme}` : s.title[language],
+          applies: s.applies,
           done: s.gaps.length === 0,
+          sections: [placeOf(s)],
         }));
   const { requirements } = application.assessment;
   const settled = (kinds: readonly string[]) =>
     requirements.filter((r) => kinds.includes(r.kind)).every((r) => !["missing", "returned"].includes(r.standing));
   const declaration = application.sections.find((s) => s.core === "declaration");
-  const items = [
-    { key: "choices", title: sentence(language, "choices.title"), done: application.choices.some((c) => !c.withdrawn) },
+  const fee = requirements.find((r) => r.kind === "fee");
+  const items: readonly Part[] = [
+    {
+      key: "choices",
+      title: sentence(language, "choices.title"),
+      applies: true,
+      done: application.choices.some((c) => !c.withdrawn),
+    },
     ...parts,
-    { key: "documents", title: sentence(language, "doc.title"), done: settled(["document"]) },
-    ...(requirements.some((r) => r.kind === "fee")
+    { key: "documents", title: sentence(language, "doc.title"), applies: true, done: settled(["document"]) },
+    ...(fee ? [{ key: "fee", title: fee.title[language], applies: true, done: settled(["fee"]) }] : []),
+    ...(declaration
       ? [
           {
-            key: "fee",
-            title: requirements.find((r) => r.kind === "fee")?.title[language] ?? "",
-            done: settled(["fee"]),
+            key: declaration.key,
+            title: declaration.title[language],
+            applies: declaration.applies,
+            done: declaration.gaps.length === 0,
+            sections: [placeOf(declaration)],
           },
         ]
       : []),
-    ...(declaration
-      ? [{ key: declaration.key, title: declaration.title[language], done: declaration.gaps.length === 0 }]
-      : []),
   ];
   return (
-    <div className="application">
-      <header className="application-head">
-        <p className="quiet">
-          <Link href="/my">{sentence(language, "nav.mine")}</Link> · {sentence(language, "mine.number", { number })}
-        </p>
-        <h1>
-          <Link href={`/my/${number}`}>
-            {application.choices
-              .filter((c) => !c.withdrawn || application.choices.every((d) => d.withdrawn))
-              .map((c) => `${c.award} ${c.title[language]}`)
-              .join(", ")}
-          </Link>
-        </h1>
-      </header>
-      <SectionNav
-        number={number}
-        items={items}
-        overview={sentence(language, "form.toOverview")}
-        label={sentence(language, "app.sections")}
-        complete={sentence(language, "standing.complete")}
-      />
-      <div className="application-body">
-        {children}
-        <Contacts choices={application.choices} language={language} />
+    <PartsProvider parts={items}>
+      <div className="application">
+        <header className="application-head">
+          <p className="quiet">
+            <Link href="/my">{sentence(language, "nav.mine")}</Link> · {sentence(language, "mine.number", { number })}
+          </p>
+          <h1>
+            <Link href={`/my/${number}`}>
+              {application.choices
+                .filter((c) => !c.withdrawn || application.choices.every((d) => d.withdrawn))
+                .map((c) => `${c.award} ${c.title[language]}`)
+                .join(", ")}
+            </Link>
+          </h1>
+        </header>
+        <SectionNav
+          number={number}
+          overview={sentence(language, "form.toOverview")}
+          label={sentence(language, "app.sections")}
+          complete={sentence(language, "standing.complete")}
+        />
+        <div className="application-body">
+          {children}
+          <NextPart number={number} locale={language} />
+          <Contacts choices={application.choices} language={language} />
+        </div>
       </div>
-    </div>
+    </PartsProvider>
   );
 }

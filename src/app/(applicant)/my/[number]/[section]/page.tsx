@@ -1,5 +1,4 @@
-import Link from "next/link";
-import { notFound } from "next/navigation";
+import { notFound, redirect } from "next/navigation";
 import type { FormSection } from "../../../../../core/form/form-sections";
 import { shownName } from "../../../../../core/people/shown-name";
 import { sentence } from "../../../../../text/sentence";
@@ -33,16 +32,15 @@ export default async function SectionPage({ params }: { params: Promise<{ number
   if (key === "documents") return <DocumentsPage application={application} language={language} />;
   if (key === "choices") return <ChoicesPage application={application} language={language} />;
   if (key === "fee") return <FeePage application={application} language={language} />;
+  // Steps lead to the referees by what they are, whatever a rulebook calls their section.
+  const referees = application.sections.find((s) => s.core === "referees");
+  if (key === "referees" && referees && referees.key !== key) redirect(`/my/${number}/${pageOf(referees)}`);
   const tests = application.sections.find((s) => s.core === "tests");
   const asked = tests?.key === key ? (application.sections[application.sections.indexOf(tests) - 1]?.key ?? key) : key;
   const sections = together(application, asked);
   const [first] = sections;
   if (!first) notFound();
-  const pages = application.sections.filter((s) => s.applies && s.core !== "tests");
   const whole = application.onePage && first.core !== "declaration";
-  const following = whole
-    ? pages.find((s) => s.core === "declaration")
-    : pages[pages.findIndex((s) => pageOf(s) === asked) + 1];
   return (
     <>
       <h2 className="page-title">
@@ -82,16 +80,6 @@ export default async function SectionPage({ params }: { params: Promise<{ number
       {sections.some((s) => s.core === "referees" && s.applies) ? (
         <RefereeRequests application={application} language={language} />
       ) : null}
-      <p className="page-foot">
-        {following ? (
-          <Link className="press" href={`/my/${number}/${pageOf(following)}`}>
-            {sentence(language, "form.next", { section: following.title[language] })}
-          </Link>
-        ) : null}
-        <Link className="plain-button" href={`/my/${number}`}>
-          {sentence(language, "form.toOverview")}
-        </Link>
-      </p>
     </>
   );
 }
