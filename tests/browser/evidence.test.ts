@@ -365,6 +365,14 @@ describe("evidence and findings", () => {
     await credits.getByRole("button", { name: "Count it as not met" }).click();
     await credits.getByText("Counts as not met by decision of Tadhg Breen").waitFor();
     await credits.getByText("overridden").waitFor();
+    // The applicant reads it as what it is, and no working that would contradict it.
+    const applicant = await newPerson(demo);
+    await signIn(applicant, "kasia.z@people.example");
+    await applicant.page.goto(file.replace("/office/files/", "/my/"));
+    const told = applicant.page.locator("details.finding", { hasText: "decided by the office" });
+    await told.locator("summary").click();
+    await told.getByText("The office has decided this for your application.").waitFor();
+    await applicant.context.close();
     await credits.getByRole("button", { name: "Take the override back" }).click();
     await credits.getByLabel("Why it no longer holds").fill("They were other courses.");
     await credits.getByRole("button", { name: "Take it back" }).click();

@@ -44,7 +44,7 @@ describe("a reminder before the closing", () => {
     const missing = (await lookAt(world, first)).result.choices[0]?.missing.length;
     const { subject, body } = renderMail("en", "draft-closes", mail?.values ?? {}, "https://apply.example");
     expect(subject).toBe(`No. ${mail?.values.number} closes soon`);
-    expect(body).toContain(`${missing} things are still missing.`);
+    expect(body).toContain(`${missing} parts are not complete yet.`);
     expect(body).toMatch(/until 19 Dec 2026, 18:00/u);
   });
 

@@ -103,6 +103,9 @@ describe("what is implausible and may still be right", () => {
       { start: "2024-09", expectedEnd: "2023" },
       "ends-before-start",
     ],
+    ["a degree expected after the first day", "expectedEnd", { expectedEnd: "2027-09-02" }, "expected-after-start"],
+    ["a degree expected in a later month", "expectedEnd", { expectedEnd: "2027-10" }, "expected-after-start"],
+    ["a degree expected in the month of the first day", "expectedEnd", { expectedEnd: "2027-09" }, null],
     ["a passport that ends the day before", "passportExpiry", { passportExpiry: "2027-08-31" }, "ends-too-early"],
     ["a passport that ends on the first day", "passportExpiry", { passportExpiry: "2027-09-01" }, null],
   ])("%s", (_, key, values, expected) => expect(doubt(key, values)).toBe(expected));

@@ -21,6 +21,7 @@ export type Doubt =
   | { readonly code: "as-printed" }
   | { readonly code: "ends-before-start" }
   | { readonly code: "ends-too-early"; readonly start: string }
+  | { readonly code: "expected-after-start"; readonly start: string }
   | { readonly code: "unlikely-age"; readonly years: string }
   | { readonly code: "total-differs"; readonly total: string }
   | { readonly code: "signed-otherwise"; readonly name: string };
@@ -138,7 +139,10 @@ export function doubtOf(
     case "end":
     case "expectedEnd": {
       const [from, to] = [firstDay(text(values, "start")), lastDay(text(values, field.key))];
-      return from !== null && to !== null && to < from ? { code: "ends-before-start" } : null;
+      if (from !== null && to !== null && to < from) return { code: "ends-before-start" };
+      const [expected, begin] = [firstDay(text(values, "expectedEnd")), parseDay(start ?? "")];
+      const late = field.key === "expectedEnd" && expected !== null && begin !== null && expected > begin;
+      return late ? { code: "expected-after-start", start: start ?? "" } : null;
     }
     case "birthDate":
       return ageDoubt(text(values, "birthDate"), start);

@@ -3,7 +3,7 @@
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useEffect, useRef } from "react";
-import { useParts } from "../application/parts.client";
+import { useParts } from "./parts.client";
 
 /** All parts of an application, in order; the one on the page is marked, complete ones carry a full bar. */
 export function SectionNav({

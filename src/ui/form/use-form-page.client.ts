@@ -4,8 +4,8 @@ import { useEffect, useMemo, useRef, useState } from "react";
 import type { Json } from "../../core/file/facts";
 import { type AnswerPlace, answerKey, entryKey, readAnswerKey, sectionKey } from "../../core/file/place";
 import type { FormSection } from "../../core/form/form-sections";
-import { useFollowParts } from "../application/parts.client";
 import { useAutosave } from "./autosave.client";
+import { useFollowParts } from "./parts.client";
 import { firstEntry, shownFields } from "./section-fields.client";
 import { isAtEntry } from "./unsent";
 

@@ -33,6 +33,9 @@ export const application = {
   "app.rulesNote":
     "Worked out from what you stated, with the numbers behind it. The office confirms it from your documents, and that decides.",
   "app.ruleConfirmed": "from your documents",
+  "app.ruleDecided": "decided by the office",
+  "app.ruleDecidedNote":
+    "The office has decided this for your application. It takes the place of what the rule itself would find.",
   "app.ruleClaimed": "from what you stated",
   "app.ruleWay": "It can still be met {way}.",
   "app.growing":
@@ -123,6 +126,7 @@ export const application = {
   "app.submit": "Submit",
   "app.submitAsk":
     "This sends your application for {programme}. After that you can read everything and change nothing, except what we ask you for.",
+  "choices.parts": "{count, plural, one {One part is not complete yet} other {# parts are not complete yet}}",
   "app.missing": "{count, plural, =0 {Nothing is missing.} one {One thing is missing:} other {# things are missing:}}",
   "app.waitsForOpening": "You can prepare now and submit from {when}.",
   "app.roundClosed": "The round closed on {when}. It no longer takes this application.",

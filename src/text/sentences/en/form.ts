@@ -79,6 +79,8 @@ export const form = {
   "doubt.signed-otherwise": "Your form gives the name {name}. Is this your full name?",
   "doubt.unlikely-age":
     "You would be {years, plural, one {# year} other {# years}} old when studies begin. Look at day, month and year.",
+  "doubt.expected-after-start":
+    "Your studies begin on {start}: whether a degree that comes later is enough is for the office to say. Look at the day once more.",
   "doubt.ends-too-early":
     "Your studies begin on {start}, and it has to be valid then. Apply for a new one in time; you can enter it later.",
   "save.saved": "Saved at {time}",

@@ -47,7 +47,7 @@ export const mail = {
     "You asked to be told: {programme} takes applications now. {count, plural, =0 {} other {\n\nHave this ready; the page says of each when and for whom it is needed:\n\n{list}\n\n}}Your address is forgotten with this mail.\n\n{link}",
   "mail.draft-closes.subject": "No. {number} closes soon",
   "mail.draft-closes.body":
-    "Your application can be submitted until {moment}. {missing, plural, =0 {Nothing is missing; only the submission is.} one {One thing is still missing.} other {# things are still missing.}}\n\nGo on here:\n\n{link}",
+    "Your application can be submitted until {moment}. {missing, plural, =0 {Nothing is missing; only the submission is.} one {One part is not complete yet.} other {# parts are not complete yet.}}\n\nGo on here:\n\n{link}",
   "mail.draft-missing.subject":
     "No. {number}: {count, plural, =0 {only the submission is missing} other {what is still missing}}",
   "mail.draft-missing.body":

@@ -35,6 +35,9 @@ export const application: Readonly<Record<keyof typeof english, string>> = {
   "app.rulesNote":
     "Calculé d’après ce que vous avez indiqué, avec les nombres. Le bureau le confirme d’après vos documents, et cela décide.",
   "app.ruleConfirmed": "d’après vos documents",
+  "app.ruleDecided": "décidé par le bureau",
+  "app.ruleDecidedNote":
+    "Le bureau l’a décidé pour votre candidature. Cela remplace ce que la règle elle-même trouverait.",
   "app.ruleClaimed": "d’après vos indications",
   "app.ruleWay": "Cela peut encore être rempli {way}.",
   "app.growing":
@@ -126,6 +129,8 @@ export const application: Readonly<Record<keyof typeof english, string>> = {
   "app.submit": "Envoyer",
   "app.submitAsk":
     "Ceci envoie votre candidature pour {programme}. Ensuite vous pouvez tout lire et ne rien changer, sauf ce que nous vous demandons.",
+  "choices.parts":
+    "{count, plural, one {Une partie n’est pas encore complète} other {# parties ne sont pas encore complètes}}",
   "app.missing": "{count, plural, =0 {Il ne manque rien.} one {Il manque une chose :} other {Il manque # choses :}}",
   "app.waitsForOpening": "Vous pouvez préparer maintenant et envoyer à partir du {when}.",
   "app.roundClosed": "La période s’est fermée le {when}. Elle ne prend plus cette candidature.",

@@ -83,6 +83,8 @@ export const form: Readonly<Record<keyof typeof english, string>> = {
   "doubt.signed-otherwise": "Votre formulaire indique le nom {name}. Est-ce votre nom complet ?",
   "doubt.unlikely-age":
     "Vous auriez {years, plural, one {# an} other {# ans}} à la rentrée. Vérifiez le jour, le mois et l’année.",
+  "doubt.expected-after-start":
+    "Vos études commencent le {start} : c’est au bureau de dire si un diplôme obtenu plus tard suffit. Vérifiez la date.",
   "doubt.ends-too-early":
     "Vos études commencent le {start} et le document doit alors être valable. Demandez-en un nouveau à temps ; vous pourrez le saisir plus tard.",
   "save.saved": "Enregistré à {time}",

@@ -51,7 +51,7 @@ export const mail: Readonly<Record<keyof typeof english, string>> = {
     "Vous aviez demandé à être prévenu : {programme} accepte les candidatures. {count, plural, =0 {} other {\n\nPréparez ceci ; la page dit de chaque pièce quand et à qui elle est demandée :\n\n{list}\n\n}}Votre adresse est oubliée avec ce courriel.\n\n{link}",
   "mail.draft-closes.subject": "No {number} : la clôture approche",
   "mail.draft-closes.body":
-    "Votre candidature peut être déposée jusqu’au {moment}. {missing, plural, =0 {Il ne manque rien ; il ne reste qu’à déposer.} one {Il manque encore une chose.} other {Il manque encore # choses.}}\n\nContinuez ici :\n\n{link}",
+    "Votre candidature peut être déposée jusqu’au {moment}. {missing, plural, =0 {Il ne manque rien ; il ne reste qu’à déposer.} one {Une partie n’est pas encore complète.} other {# parties ne sont pas encore complètes.}}\n\nContinuez ici :\n\n{link}",
   "mail.draft-missing.subject":
     "No {number} : {count, plural, =0 {il ne reste qu’à déposer} other {ce qui manque encore}}",
   "mail.draft-missing.body":

@@ -5,7 +5,7 @@ import type { FormSection } from "../../../../core/form/form-sections";
 import type { Locale } from "../../../../core/text/local-text";
 import { sentence } from "../../../../text/sentence";
 import { sectionPage } from "../../../../ui/application/applicant-step";
-import { NextPart, type Part, PartsProvider } from "../../../../ui/application/parts.client";
+import { NextPart, type Part, PartsProvider } from "../../../../ui/form/parts.client";
 import { SectionNav } from "../../../../ui/form/section-nav.client";
 import type { MyApplication } from "../../../../views/application/application-data";
 import { locale } from "../../../request";
@@ -74,7 +74,8 @@ export default async function ApplicationLayout({
       key: "choices",
       title: sentence(language, "choices.title"),
       applies: true,
-      done: application.choices.some((c) => !c.withdrawn),
+      // A promise that the submission waits for is part of it.
+      done: application.choices.some((c) => !c.withdrawn) && application.undertaking?.givenAt !== null,
     },
     ...parts,
     { key: "documents", title: sentence(language, "doc.title"), applies: true, done: settled(["document"]) },

@@ -21,7 +21,14 @@ export function ToldFinding({
       <summary>
         <strong>{sentence(language, `check.finding.${finding.finding}`)}</strong> · {finding.title[language]}{" "}
         <span className="quiet">
-          {sentence(language, finding.basis === "confirmed" ? "app.ruleConfirmed" : "app.ruleClaimed")}
+          {sentence(
+            language,
+            trace === null
+              ? "app.ruleDecided"
+              : finding.basis === "confirmed"
+                ? "app.ruleConfirmed"
+                : "app.ruleClaimed",
+          )}
         </span>
       </summary>
       {trace ? (
@@ -33,7 +40,9 @@ export function ToldFinding({
             marksClaims={false}
           />
         </ul>
-      ) : null}
+      ) : (
+        <p className="quiet">{sentence(language, "app.ruleDecidedNote")}</p>
+      )}
       {way ? <p className="quiet">{sentence(language, "app.ruleWay", { way: way[language] })}</p> : null}
     </details>
   );

@@ -55,7 +55,7 @@ function lineOf(application: MyApplication, choice: Choice, language: Locale): C
       result?.stage === "preparing"
         ? missing === 0
           ? sentence(language, "choices.ready")
-          : sentence(language, "app.missing", { count: missing }).replace(/ ?:$/u, "")
+          : sentence(language, "choices.parts", { count: missing })
         : null,
     live: !choice.withdrawn,
     fees: withdrawalFees(
