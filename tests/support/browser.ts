@@ -75,7 +75,8 @@ export async function newPerson(
     timezoneId: "America/Paramaribo",
     baseURL: url,
   });
-  context.setDefaultTimeout(20_000);
+  // What must come is waited for, however slow the machine is.
+  context.setDefaultTimeout(60_000);
   // A page that many things are asked of at once may take long; that it comes is what is tested.
   context.setDefaultNavigationTimeout(90_000);
   await context.addInitScript(WATCH_JUMPS);
