@@ -2,19 +2,12 @@
 
 import { Button, Checkbox, Select } from "antd";
 import { listOf } from "../../core/rulebook/conditions";
-import {
-  atLeastProof,
-  type DocumentRequirement,
-  MOMENTS,
-  type Picture,
-  PROOF_LEVELS,
-  type Requirement,
-  reachedBy,
-} from "../../core/rulebook/requirement";
+import { MOMENTS, PROOF_LEVELS, type Requirement } from "../../core/rulebook/requirement";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { PROOF_WORDS } from "../../text/words/office";
 import { AppliesWhen } from "./applies-when.client";
 import { ConditionBuilder } from "./condition-builder.client";
+import { LaterProof, PictureSize, PromisePart } from "./document-part.client";
 import {
   EMPTY_WORDS,
   type FormProps,
@@ -27,7 +20,6 @@ import {
   put,
   Words,
 } from "./part-fields.client";
-import { PromisePart } from "./promise-part.client";
 import { TemplateList } from "./template-list.client";
 
 /** One thing that a file must have, of any kind. */
@@ -37,98 +29,6 @@ const TO_SUBMIT = [
   { value: "to check", label: "it is supplied" },
   { value: "accepted", label: "it is accepted, or paid" },
 ] as const;
-
-/** What a portrait is brought to where nothing else is said. */
-const PORTRAIT: Picture = { width: 480, height: 600 };
-
-/** A higher proof that is needed by a later moment: the levels above the first, the moments after its own. */
-function LaterProof({
-  disabled,
-  value,
-  onChange,
-}: {
-  disabled: boolean;
-  value: DocumentRequirement;
-  onChange: (next: DocumentRequirement) => void;
-}) {
-  const levels = PROOF_LEVELS.filter((level) => !atLeastProof(value.proof, level));
-  const { laterProof: later } = value;
-  if (levels.length === 0 && !later) return null;
-  const moments = MOMENTS.filter((moment) => !reachedBy(moment, value.neededBy));
-  return (
-    <>
-      <Pick
-        label="Later it needs more"
-        disabled={disabled}
-        value={later?.level ?? ""}
-        options={[
-          { value: "", label: "no, this is enough" },
-          ...levels.map((level) => ({ value: level, label: PROOF_WORDS[level] })),
-        ]}
-        onChange={(level) =>
-          onChange(
-            put(
-              value,
-              "laterProof",
-              level === "" ? undefined : { level, neededBy: later?.neededBy ?? moments.at(-1) ?? "enrolment" },
-            ),
-          )
-        }
-      />
-      {later ? (
-        <Pick
-          label="Needed by"
-          disabled={disabled}
-          value={later.neededBy}
-          options={plain(moments)}
-          onChange={(neededBy) => onChange(put(value, "laterProof", { ...later, neededBy }))}
-        />
-      ) : null}
-    </>
-  );
-}
-
-/** Whether a picture of one size is asked for instead of any document. */
-function PictureSize({
-  disabled,
-  value,
-  onChange,
-}: {
-  disabled: boolean;
-  value: Picture | undefined;
-  onChange: (picture: Picture | undefined) => void;
-}) {
-  return (
-    <>
-      <Pick
-        label="What is sent"
-        disabled={disabled}
-        value={value ? "picture" : "document"}
-        options={[
-          { value: "document", label: "any document" },
-          { value: "picture", label: "a picture, cropped to a size" },
-        ]}
-        onChange={(kind) => onChange(kind === "picture" ? PORTRAIT : undefined)}
-      />
-      {value ? (
-        <>
-          <NumberBox
-            label="Width in pixels"
-            disabled={disabled}
-            value={value.width}
-            onChange={(width) => onChange({ ...value, width: width ?? value.width })}
-          />
-          <NumberBox
-            label="Height in pixels"
-            disabled={disabled}
-            value={value.height}
-            onChange={(height) => onChange({ ...value, height: height ?? value.height })}
-          />
-        </>
-      ) : null}
-    </>
-  );
-}
 
 type SignedBy = NonNullable<Extract<Requirement, { kind: "document" }>["signedBy"]>;
 
