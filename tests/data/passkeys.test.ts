@@ -1,8 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { makeStaff } from "../../src/acts/people/accounts";
 import { letBackIn } from "../../src/acts/people/second-factor";
-import { type AccountContext, usePasswordLink } from "../../src/auth/accounts";
-import { makeAuth } from "../../src/auth/better-auth";
+import type { AccountContext } from "../../src/auth/accounts";
 import {
   beginPasskey,
   canHavePasskeys,
@@ -12,9 +10,9 @@ import {
   signInByPasskey,
 } from "../../src/auth/passkeys";
 import type { Actor } from "../../src/core/rights/actor";
-import { database } from "../../src/db/connection";
 import { PasskeyDevice } from "../support/passkey-device";
-import { makePerson, must, openWorld, SYSTEM, type World } from "../support/world";
+import { accountsAt, invitedOfficer } from "../support/staff";
+import { makePerson, must, openWorld, type World } from "../support/world";
 
 const PASSWORD = "seven quiet lanterns";
 const SITE = "https://apply.merrow.example";
@@ -29,22 +27,17 @@ describe("passkeys", () => {
 
   beforeAll(async () => {
     world = await openWorld("passkeys");
-    const secret = "a secret of at least thirty-two characters";
-    accounts = { runtime: world.runtime, auth: makeAuth(database(world.runtime.pool), { url: SITE, secret }) };
+    accounts = accountsAt(world, SITE);
     administrator = await makePerson(world, "Administrator", ["administrator"]);
   });
   afterAll(() => world.close());
-  beforeEach(async () => {
+  beforeEach(() => nextOfficer());
+
+  /** Another officer, whose passkeys it is about from now on. */
+  const nextOfficer = async () => {
     no += 1;
-    email = `officer${no}@office.example`;
-    personId = (await must(world, makeStaff, SYSTEM, { name: `Officer ${no}`, email, role: "officer" })).personId;
-    const [mail] = await rows<{ link: string }>(
-      "select values->>'link' as link from message where to_address = $1",
-      email,
-    );
-    const token = mail?.link.replace("/link/", "") ?? "";
-    expect(await usePasswordLink(accounts, token, "set password", { password: PASSWORD })).toEqual({ email });
-  });
+    ({ email, personId } = await invitedOfficer(world, accounts, `officer${no}@office.example`, PASSWORD));
+  };
 
   const rows = async <T extends object>(sql: string, value: string): Promise<T[]> =>
     (await world.runtime.pool.query<T>(sql, [value])).rows;
@@ -163,16 +156,7 @@ describe("passkeys", () => {
     await add(device);
     const [key] = await rows<{ id: string }>("select id from auth_passkey where credential_id = $1", device.id);
     const mine = personId;
-    const other = await makePerson(world, "Other", ["officer"]);
-    expect(other.kind).toBe("person");
-    no += 1;
-    email = `officer${no}@office.example`;
-    await must(world, makeStaff, SYSTEM, { name: `Officer ${no}`, email, role: "officer" });
-    const [mail] = await rows<{ link: string }>(
-      "select values->>'link' as link from message where to_address = $1",
-      email,
-    );
-    await usePasswordLink(accounts, mail?.link.replace("/link/", "") ?? "", "set password", { password: PASSWORD });
+    await nextOfficer();
     await removePasskey(accounts, owner(withCookies(await signedIn())), key?.id ?? "");
     expect(await rows("select 1 from auth_passkey where id = $1", key?.id ?? "")).toHaveLength(1);
     await must(world, letBackIn, administrator, { personId: mine });

@@ -1,9 +1,8 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act/act";
-import { changeRole, makeStaff } from "../../src/acts/people/accounts";
+import { changeRole } from "../../src/acts/people/accounts";
 import { letBackIn } from "../../src/acts/people/second-factor";
 import { type AccountContext, signIn, usePasswordLink } from "../../src/auth/accounts";
-import { makeAuth } from "../../src/auth/better-auth";
 import {
   answerCode,
   beginFactor,
@@ -13,11 +12,11 @@ import {
   renewRecoveryCodes,
 } from "../../src/auth/second-factor";
 import type { Actor } from "../../src/core/rights/actor";
-import { database } from "../../src/db/connection";
 import { staff } from "../../src/views/people/staff";
 import { readView } from "../../src/views/view/view";
 import { codeFor, codeOf } from "../support/codes";
-import { makePerson, must, openWorld, reasonOf, SYSTEM, type World } from "../support/world";
+import { accountsAt, invitedOfficer, mailedToken } from "../support/staff";
+import { makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 
 const PASSWORD = "seven quiet lanterns";
 const URL = "http://127.0.0.1:1";
@@ -32,30 +31,17 @@ describe("the second factor", () => {
 
   beforeAll(async () => {
     world = await openWorld("second_factor");
-    const auth = makeAuth(database(world.runtime.pool), {
-      url: URL,
-      secret: "a secret of at least thirty-two characters",
-    });
-    accounts = { runtime: world.runtime, auth };
+    accounts = accountsAt(world, URL);
     administrator = await makePerson(world, "Administrator", ["administrator"]);
   });
   afterAll(() => world.close());
   beforeEach(async () => {
     no += 1;
-    email = `officer${no}@office.example`;
-    const made = await must(world, makeStaff, SYSTEM, { name: `Officer ${no}`, email, role: "officer" });
-    personId = made.personId;
-    expect(await setPassword(PASSWORD)).toEqual({ email });
+    ({ email, personId } = await invitedOfficer(world, accounts, `officer${no}@office.example`, PASSWORD));
   });
 
-  const link = async () =>
-    (
-      await world.runtime.pool.query<{ link: string }>(
-        "select values->>'link' as link from message where to_address = $1 order by queued_at desc, id limit 1",
-        [email],
-      )
-    ).rows[0]?.link.replace("/link/", "") ?? "";
-  const setPassword = async (password: string) => usePasswordLink(accounts, await link(), "set password", { password });
+  const setPassword = async (password: string) =>
+    usePasswordLink(accounts, await mailedToken(world, email), "set password", { password });
   const lines = async () =>
     (
       await world.runtime.pool.query<{ kind: string }>(
@@ -203,7 +189,7 @@ describe("the second factor", () => {
     const see = async () =>
       (await readView(world.runtime, staff, administrator, {}))?.people.find((p) => p.id === personId);
     expect(await see()).toMatchObject({ hasPassword: true, hasSecondFactor: true });
-    const ended = await link();
+    const ended = await mailedToken(world, email);
     world.later(1000);
     await must(world, letBackIn, administrator, { personId });
     expect(await see()).toMatchObject({ hasPassword: false, hasSecondFactor: false });
@@ -211,7 +197,7 @@ describe("the second factor", () => {
     const headers = new Headers({ origin: URL });
     const enter = (password: string) => signIn(accounts, email, password, { network: null, device: null }, headers);
     expect(await enter(PASSWORD)).toBe("wrong");
-    expect(await link()).not.toBe(ended);
+    expect(await mailedToken(world, email)).not.toBe(ended);
     expect(await setPassword("eight loud lanterns")).toEqual({ email });
     expect(await enter("eight loud lanterns")).toBe("signed in");
     const { rows } = await world.runtime.pool.query(
