@@ -72,6 +72,34 @@ describe("a table pasted into a list", () => {
     expect(applicant.complaints).toEqual([]);
   });
 
+  it("asks once what “Passed” means for all lines, takes one value for a column that is missing, and fills the grid down", async () => {
+    const { page } = applicant;
+    await page.reload();
+    const count = await lines();
+    await page.getByRole("button", { name: "Paste from a spreadsheet, or read a CSV file" }).click();
+    await page
+      .getByLabel("Paste the lines here, as you copied them")
+      .fill("Course\tState\tResult in\nTides\tPassed\t07/2018\nOars\tPassed\t31.02.2018\nSalt\tPassed\t03/04/2019\n");
+    await page.getByText("There is no such day in the calendar").waitFor();
+    await choose(page, "“Passed” in Status (3) means", "Completed");
+    await choose(page, "“03/04/2019” in Result in (1) means", "3 Apr 2019");
+    await choose(page, "Credits", "the same for all lines …");
+    await page.getByLabel("Credits, the same for all lines").fill("7.5");
+    await page.getByRole("button", { name: "Take them in (3)" }).click();
+    await untilSaved(page);
+    const row = (no: number) => ["Status", "Credits"].map((name) => page.getByLabel(`${name} ${count + no}`));
+    expect(await row(2)[1]?.inputValue()).toBe("7.5");
+    expect(await page.locator(".entry-grid-row").nth(count).innerText()).toContain("Completed");
+    await page.getByLabel(`Credits ${count + 3}`, { exact: true }).fill("");
+    await page.getByRole("button", { name: /^Credits: fill what is empty/ }).click();
+    expect(await page.getByLabel(`Credits ${count + 3}`, { exact: true }).inputValue()).toBe("7.5");
+    await page.getByRole("button", { name: /^Credits: empty the filled cells again/ }).click();
+    expect(await page.getByLabel(`Credits ${count + 3}`, { exact: true }).inputValue()).toBe("");
+    await page.getByRole("button", { name: /^Credits: fill what is empty/ }).click();
+    await untilSaved(page);
+    expect(applicant.complaints).toEqual([]);
+  });
+
   it("may be results in ELMO: what the file leaves open is said line by line, and a hostile one is not opened", async () => {
     const { page } = applicant;
     await page.reload();

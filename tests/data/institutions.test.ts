@@ -74,6 +74,12 @@ describe("the register of institutions", () => {
     ["a part of the name", "seewinkel", "Hochschule Seewinkel"],
   ])("finds an institution by %s", async (_, typed, name) => expect((await suggested(typed))[0]).toBe(name));
 
+  it("offers only what has more in common with what was typed than the words of every university", async () => {
+    expect(await suggested("university of skarvoy")).toEqual(["Skarvøy Maritime University"]);
+    expect(await suggested("university of quornmere")).toEqual([]);
+    expect((await suggested("university")).length).toBeGreaterThan(2);
+  });
+
   it("finds nothing for a letter, for nothing, and for what is not there", async () => {
     expect([await suggested("u"), await suggested("  "), await suggested("zzyzx quorn")]).toEqual([[], [], []]);
   });

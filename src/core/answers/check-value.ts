@@ -16,6 +16,8 @@ export type ValueIssue =
   | { readonly code: "too-long"; readonly most: number }
   | { readonly code: "not-a-number" }
   | { readonly code: "not-a-date" }
+  | { readonly code: "no-such-day" }
+  | { readonly code: "short-year" }
   | { readonly code: "two-dates"; readonly days: readonly [string, string] }
   | { readonly code: "day-missing" }
   | { readonly code: "not-an-email" }
@@ -155,9 +157,8 @@ function inOptions(field: Field, office: Registers, value: string): boolean {
 function checkTypedDate(text: string): ValueIssue {
   const read = readTypedDate(text);
   if (read.kind === "two ways") return { code: "two-dates", days: read.values };
-  return read.kind === "read" && read.value.length < text.length && parseRough(read.value) !== null
-    ? { code: "day-missing" }
-    : { code: "not-a-date" };
+  if (read.kind === "unreadable") return { code: read.why === "unclear" ? "not-a-date" : read.why };
+  return { code: parseDay(read.value) === null ? "day-missing" : "not-a-date" };
 }
 
 function checkString(field: Field, office: Registers, value: string, beside: string | undefined): ValueIssue | null {

@@ -29,6 +29,20 @@ export const institutionSchema = z.object({
 });
 export type InstitutionInput = z.infer<typeof institutionSchema>;
 
+/** Words that names of institutions have in common, folded: by them alone nothing is found where something else was typed, too. */
+const IN_MANY_NAMES = new Set(
+  `university universite universidade universidad universita universitat universiteit universitet uni
+   college institute institut instituto instituut school ecole escola escuela hochschule schule academy academie lycee
+   of the for and at in de la le les du des do da dos das del di der die das fur et e y und van`.split(/\s+/u),
+);
+
+/** What tells the name of one institution from that of another. */
+export const tellingWords = (folded: string): string =>
+  folded
+    .split(" ")
+    .filter((word) => !IN_MANY_NAMES.has(word))
+    .join(" ");
+
 /** What the register proposes for the fields beside an institution's name, by their keys; nothing where it is not certain. */
 export interface Proposal {
   readonly country: string;

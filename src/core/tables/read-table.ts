@@ -11,9 +11,10 @@ export interface TextTable {
 /** Larger than any transcript; what is beyond is said, and not read. */
 export const MOST_CHARACTERS = 2_000_000;
 
-const isNumber = (cell: string): boolean => /^[+\-−]?[\d\s]+(?:[.,]\d+)?%?$/u.test(cell);
+/** A number, or a date in figures. */
+const isNumber = (cell: string): boolean => /^[+\-−]?\d[\d\s.,/\-]*%?$/u.test(cell);
 
-/** A first line names its columns when none of its cells is a number and some cell below it is. */
+/** A first line names its columns when none of its cells is in figures and some cell below it is. */
 function namesColumns(first: readonly string[], below: readonly (readonly string[])[]): boolean {
   const named = first.filter((cell) => cell !== "");
   return named.length > 1 && !named.some(isNumber) && below.some((row) => row.some(isNumber));

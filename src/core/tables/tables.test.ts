@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { referenceSet } from "../../demo/reference-set";
 import { courses } from "../../demo/rulebooks/parts/studies";
 import { readTable } from "./read-table";
-import { guessMapping, readableFields, readLines } from "./to-entries";
+import { guessMapping, openCells, readableFields, readLines } from "./to-entries";
 
 const FIELDS = readableFields(courses.fields);
 const BESIDE = ["date", "code", "degree"];
@@ -80,6 +80,28 @@ describe("a table that was pasted", () => {
     expect(readLines(table, { status: { value: "completed" } }, FIELDS, referenceSet)).toEqual([]);
   });
 
+  it("asks once about a cell that stands in many lines, and reads all of them by the answer", () => {
+    const table = readTable("Course,Status,Result in\nA,Passed,07/2018\nB,passed,03/04/2019\nC,Gave up,31.02.2019\n");
+    if (!table) throw new Error("no table");
+    const mapping = { title: { column: 0 }, status: { column: 1 }, date: { column: 2 } };
+    const read = (meanings = {}) => readLines(table, mapping, FIELDS, referenceSet, { meanings });
+    expect(openCells(read())).toEqual([
+      { field: "status", cell: "passed", lines: 2, days: null },
+      { field: "date", cell: "03/04/2019", lines: 1, days: ["2019-04-03", "2019-03-04"] },
+      { field: "status", cell: "Gave up", lines: 1, days: null },
+    ]);
+    const meanings = { status: { passed: "completed", "gave up": "" }, date: { "03 04 2019": "2019-04-03" } };
+    expect(read(meanings)).toEqual([
+      { no: 2, values: { title: "A", status: "completed", date: "2018-07" }, problems: [] },
+      { no: 3, values: { title: "B", status: "completed", date: "2019-04-03" }, problems: [] },
+      {
+        no: 4,
+        values: { title: "C" },
+        problems: [{ field: "date", cell: "31.02.2019", issue: { code: "no-such-day" } }],
+      },
+    ]);
+  });
+
   it("is never read where it is too large, and never breaks whatever it holds", () => {
     expect(readTable("a,b\n".repeat(600_000))).toBeNull();
     fc.assert(fc.property(fc.string({ unit: "grapheme", maxLength: 300 }), (text) => Array.isArray(taken(text))));
@@ -111,7 +133,7 @@ describe("a table that was pasted", () => {
     if (!table) throw new Error("no table");
     const mapping = guessMapping(table, FIELDS, referenceSet);
     const slices = Array.from({ length: 13 }, (_, i) =>
-      readLines(table, mapping, FIELDS, referenceSet, i * 400, Math.min(5000, (i + 1) * 400)),
+      readLines(table, mapping, FIELDS, referenceSet, { from: i * 400, to: Math.min(5000, (i + 1) * 400) }),
     ).flat();
     expect(slices).toEqual(readLines(table, mapping, FIELDS, referenceSet));
     expect(slices).toHaveLength(5000);

@@ -9,6 +9,12 @@ import type { TextTable } from "./read-table";
 export type Source = { readonly column: number } | { readonly value: string };
 export type Mapping = Readonly<Record<string, Source>>;
 
+/**
+ * What somebody said that a cell means, once for all lines: by field, then by the cell as it is folded, the value that it stands for.
+ * A cell that means "" is left empty.
+ */
+export type Meanings = Readonly<Record<string, Readonly<Record<string, string>>>>;
+
 type Registers = Parameters<typeof checkValue>[1];
 
 export interface CellProblem {
@@ -155,14 +161,36 @@ export function guessMapping(table: TextTable, fields: readonly Field[], registe
   return mapping;
 }
 
+/** A cell that is not in the list, or that can be read in two ways, wherever it stands: one question for all its lines. */
+export interface OpenCell {
+  readonly field: string;
+  readonly cell: string;
+  /** How many lines have it. */
+  readonly lines: number;
+  /** The two days that it may be; null where it is to be picked from what the field offers. */
+  readonly days: readonly [string, string] | null;
+}
+
+/** What is to be asked about once: the cells that somebody who knows them can give a meaning, the most frequent first. */
+export function openCells(lines: readonly ReadLine[]): readonly OpenCell[] {
+  const found = new Map<string, OpenCell>();
+  for (const { problems } of lines)
+    for (const { field, cell, issue } of problems) {
+      if (issue.code !== "not-in-list" && issue.code !== "two-dates") continue;
+      const key = `${field} ${fold(cell)}`;
+      const days = issue.code === "two-dates" ? issue.days : null;
+      found.set(key, { field, cell, days, lines: (found.get(key)?.lines ?? 0) + 1 });
+    }
+  return [...found.values()].sort((a, b) => b.lines - a.lines);
+}
+
 /** Reads the lines `from` up to (not including) `to`; lines that give nothing for any field are left out. */
 export function readLines(
   table: TextTable,
   mapping: Mapping,
   fields: readonly Field[],
   registers: Registers,
-  from = 0,
-  to = table.rows.length,
+  { meanings = {}, from = 0, to = table.rows.length }: { meanings?: Meanings; from?: number; to?: number } = {},
 ): readonly ReadLine[] {
   const first = table.heads ? 2 : 1;
   return table.rows.slice(from, to).flatMap((row, i): readonly ReadLine[] => {
@@ -172,7 +200,8 @@ export function readLines(
     for (const field of fields) {
       const source = mapping[field.key];
       if (source === undefined) continue;
-      const cell = "value" in source ? source.value : (row[source.column] ?? "");
+      const written = "value" in source ? source.value : (row[source.column] ?? "");
+      const cell = meanings[field.key]?.[fold(written)] ?? written;
       if (cell === "") continue;
       if ("column" in source) said = true;
       const { value, issue } = readField(field, cell, registers);

@@ -10,9 +10,13 @@ export type TypedDate =
   | { readonly kind: "read"; readonly value: string }
   /** Two days; the one that reads the day first stands first. */
   | { readonly kind: "two ways"; readonly values: readonly [string, string] }
-  | { readonly kind: "unreadable" };
+  | { readonly kind: "unreadable"; readonly why: Unreadable };
 
-const UNREADABLE: TypedDate = { kind: "unreadable" };
+/** Why a text is no date: a day that its month does not have, a year of two figures, or nothing that could be a date. */
+export type Unreadable = "no-such-day" | "short-year" | "unclear";
+
+const unreadable = (why: Unreadable): TypedDate => ({ kind: "unreadable", why });
+const UNREADABLE = unreadable("unclear");
 
 /** The months in English and French, in full and as they are shortened, folded. */
 const MONTH_NAMES: readonly (readonly string[])[] = [
@@ -51,16 +55,17 @@ const dayOf = (year: string, month: string, day: string): string | null => {
   return parseDay(written) === null ? null : written;
 };
 
-const readAs = (value: string | null): TypedDate => (value === null ? UNREADABLE : { kind: "read", value });
+const readAs = (value: string | null): TypedDate =>
+  value === null ? unreadable("no-such-day") : { kind: "read", value };
 const readMonth = (year: string, month: string): TypedDate => {
   const written = `${year}-${two(month)}`;
-  return readAs(parseRough(written) ? written : null);
+  return parseRough(written) ? readAs(written) : UNREADABLE;
 };
 
 /** A day, or a month, whose month is a word. */
 function withWord(month: string, numbers: readonly string[]): TypedDate {
   const year = numbers.find(isYear);
-  if (year === undefined) return UNREADABLE;
+  if (year === undefined) return numbers.length === 2 && numbers.every(isShort) ? unreadable("short-year") : UNREADABLE;
   const [day, more] = numbers.filter((n) => n !== year);
   if (more !== undefined || numbers.length > 2) return UNREADABLE;
   if (day === undefined) return readMonth(year, month);
@@ -70,7 +75,8 @@ function withWord(month: string, numbers: readonly string[]): TypedDate {
 /** A day in figures. Between full stops the day stands before the month wherever that exists; elsewhere there are two customs. */
 function inFigures([a = "", b = "", c = ""]: readonly string[], stops: boolean): TypedDate {
   if (isYear(a)) return isShort(b) && isShort(c) ? readAs(dayOf(a, b, c)) : UNREADABLE;
-  if (!isYear(c) || !isShort(a) || !isShort(b)) return UNREADABLE;
+  if (!isShort(a) || !isShort(b)) return UNREADABLE;
+  if (!isYear(c)) return isShort(c) ? unreadable("short-year") : UNREADABLE;
   const dayFirst = dayOf(c, b, a);
   const monthFirst = dayOf(c, a, b);
   if (dayFirst === null || monthFirst === null || dayFirst === monthFirst || stops)
@@ -102,7 +108,8 @@ export function readTypedDate(typed: string): TypedDate {
     return isYear(a) && isShort(b) ? readMonth(a, b) : UNREADABLE;
   }
   if (numbers.length !== 1) return UNREADABLE;
-  return a.length === 8 ? readAs(dayOf(a.slice(0, 4), a.slice(4, 6), a.slice(6))) : readAs(isYear(a) ? a : null);
+  if (a.length === 8) return readAs(dayOf(a.slice(0, 4), a.slice(4, 6), a.slice(6)));
+  return isYear(a) ? readAs(a) : UNREADABLE;
 }
 
 const TIME = /^(.*?)[\s,T]+(?:at |à )?(\d{1,2})\s*(?:[:.h]\s*(\d{2})|h)$/iu;

@@ -1,7 +1,7 @@
 "use client";
 
 import { Button } from "antd";
-import { type CSSProperties, useId } from "react";
+import { type CSSProperties, useId, useState } from "react";
 import type { Json } from "../../core/file/facts";
 import { answerKey } from "../../core/file/place";
 import { canBeDoubted } from "../../core/form/doubts";
@@ -55,10 +55,11 @@ export function fitsGrid(section: FormSection): boolean {
   );
 }
 
-/** The cells of a column that are empty, each with what stands next above it. */
+/** The cells of a column that are empty and asked for, each with what stands next above it. */
 function fillings({ section, values }: FieldContext, entries: readonly string[], field: Field) {
   let above: Json = null;
   return entries.flatMap((entry) => {
+    if (!shownFields(section, entry).includes(field)) return [];
     const place = { scope: section.scope, section: section.key, entry, field: field.key };
     const value = values[answerKey(place)] ?? null;
     if (value !== null && value !== "") above = value;
@@ -67,24 +68,40 @@ function fillings({ section, values }: FieldContext, entries: readonly string[],
   });
 }
 
-/** The head of a column; one that names entries of another list can be filled downwards, since neighbours mostly name the same. */
+/** What is written anew in every line: to fill it downwards would only make mistakes. */
+const OWN_WORDS: readonly Field["kind"][] = ["text", "name"];
+
+/** The head of a column. Where cells are empty below one that is filled, they can be filled with what stands above them. */
 function ColumnHead({ context, entries, field }: { context: FieldContext; entries: readonly string[]; field: Field }) {
-  const fills = field.kind === "entry" && context.section.open === "all" ? fillings(context, entries, field) : [];
+  const [filled, setFilled] = useState<ReturnType<typeof fillings>>([]);
+  const { locale, section } = context;
+  const fills = OWN_WORDS.includes(field.kind) || section.open !== "all" ? [] : fillings(context, entries, field);
+  const put = (cells: typeof filled, empty: boolean) => {
+    for (const { place, value } of cells) {
+      context.set(place, empty ? null : value);
+      context.leave(place, empty ? null : value);
+    }
+    setFilled(empty ? [] : cells);
+  };
+  const asked = fills.length > 0 ? fills : filled;
+  const empties = fills.length === 0;
+  const label = sentence(locale, empties ? "form.emptyAgain" : "form.fillDown", {
+    field: field.title[locale],
+    count: asked.length,
+  });
   return (
     <span>
-      <span aria-hidden="true">{field.title[context.locale]}</span>
-      {fills.length > 0 ? (
+      <span aria-hidden="true">{field.title[locale]}</span>
+      {asked.length > 0 ? (
         <Button
           size="small"
-          type="link"
-          onClick={() => {
-            for (const { place, value } of fills) {
-              context.set(place, value);
-              context.leave(place, value);
-            }
-          }}
+          type="text"
+          className="fill-down"
+          title={label}
+          aria-label={label}
+          onClick={() => put(asked, empties)}
         >
-          {sentence(context.locale, "form.fillDown")}
+          {empties ? "↶" : "↓"}
         </Button>
       ) : null}
     </span>

@@ -9,12 +9,17 @@ import { MOST_CHARACTERS, readTable, type TextTable } from "../../core/tables/re
 import {
   guessMapping,
   type Mapping,
+  type Meanings,
+  type OpenCell,
+  openCells,
   type ReadLine,
   readableFields,
   readLines,
   type Source,
 } from "../../core/tables/to-entries";
+import { fold } from "../../core/people/fold";
 import type { Locale } from "../../core/text/local-text";
+import { formatDate } from "../../text/format";
 import { sentence } from "../../text/sentence";
 import type { ResultsFile } from "../../views/results/results-file";
 import { asTable, ResultsNote, readResults, refusalOf } from "../results/results-file.client";
@@ -26,11 +31,18 @@ import { ResultAttachments } from "./result-attachments.client";
 const SLICE = 400;
 const MOST_SAID = 8;
 const MOST_SHOWN = 5;
+const MOST_ASKED = 20;
 const EMPTY = "";
 const TABLES = ".csv,.tsv,.txt,text/csv,text/tab-separated-values";
 
 /** Lines read slice by slice, so that thousands of them never hold the page up. */
-function useLines(table: TextTable | null, mapping: Mapping, fields: readonly Field[], office: FieldContext["office"]) {
+function useLines(
+  table: TextTable | null,
+  mapping: Mapping,
+  meanings: Meanings,
+  fields: readonly Field[],
+  office: FieldContext["office"],
+) {
   const [state, setState] = useState<{ readonly lines: readonly ReadLine[]; readonly done: number }>({
     lines: [],
     done: 0,
@@ -42,7 +54,7 @@ function useLines(table: TextTable | null, mapping: Mapping, fields: readonly Fi
     const slice = (from: number) => {
       if (stopped) return;
       const to = Math.min(table.rows.length, from + SLICE);
-      lines.push(...readLines(table, mapping, fields, office, from, to));
+      lines.push(...readLines(table, mapping, fields, office, { meanings, from, to }));
       setState({ lines: [...lines], done: to });
       if (to < table.rows.length) setTimeout(() => slice(to));
     };
@@ -50,20 +62,32 @@ function useLines(table: TextTable | null, mapping: Mapping, fields: readonly Fi
     return () => {
       stopped = true;
     };
-  }, [table, mapping, fields, office]);
+  }, [table, mapping, meanings, fields, office]);
   return state;
 }
+
+type Offered = readonly { readonly value: string; readonly label: string }[];
+
+/** What may be picked in a field; nothing for one that is written. */
+const offeredIn = (field: Field, office: FieldContext["office"], locale: Locale): Offered =>
+  (field.kind === "area" ? office.areas.map((a) => ({ value: a.key, title: a.title })) : (field.options ?? [])).map(
+    ({ value, title }) => ({ value, label: title[locale] }),
+  );
 
 /** A value as it stands in the table of what would be taken in. */
 function shown(field: Field, value: Json | undefined, office: FieldContext["office"], locale: Locale): string {
   if (value === undefined || value === null) return "";
-  const options = field.kind === "area" ? office.areas : [];
-  const area = options.find((a) => a.key === value)?.title[locale];
-  return area ?? field.options?.find((o) => o.value === value)?.title[locale] ?? String(value);
+  return offeredIn(field, office, locale).find((o) => o.value === value)?.label ?? String(value);
 }
 
-const code = (source: Source | undefined): string =>
-  source === undefined ? EMPTY : "column" in source ? `column ${source.column}` : `value ${source.value}`;
+/** The pick that asks for a value that is written, for all lines. */
+const WRITTEN = "value ";
+
+const code = (source: Source | undefined, picks: boolean): string => {
+  if (source === undefined) return EMPTY;
+  if ("column" in source) return `column ${source.column}`;
+  return picks ? `value ${source.value}` : WRITTEN;
+};
 
 function sourceOf(picked: string): Source | undefined {
   if (picked === EMPTY) return undefined;
@@ -91,29 +115,121 @@ function Columns({
     value: `column ${c}`,
     label: table.heads?.[c] || sentence(locale, "paste.column", { no: c + 1 }),
   }));
-  const everywhere = (field: Field) =>
-    (field.kind === "area" ? office.areas.map((a) => ({ value: a.key, title: a.title })) : (field.options ?? [])).map(
-      (o) => ({ value: `value ${o.value}`, label: sentence(locale, "paste.everywhere", { value: o.title[locale] }) }),
-    );
   return (
     <div className="paste-columns">
-      {fields.map((field) => (
-        <div key={field.key}>
-          <label htmlFor={`${id}-${field.key}`}>{field.title[locale]}</label>
-          <Select<string>
-            id={`${id}-${field.key}`}
-            value={code(mapping[field.key])}
-            popupMatchSelectWidth={false}
-            showSearch={{ optionFilterProp: "label" }}
-            options={[{ value: EMPTY, label: sentence(locale, "paste.leaveEmpty") }, ...columns, ...everywhere(field)]}
-            onChange={(picked) => {
-              const { [field.key]: _, ...rest } = mapping;
-              const source = sourceOf(picked);
-              change(source ? { ...rest, [field.key]: source } : rest);
-            }}
-          />
-        </div>
-      ))}
+      {fields.map((field) => {
+        const offered = offeredIn(field, office, locale);
+        const source = mapping[field.key];
+        const everywhere =
+          offered.length > 0
+            ? offered.map((o) => ({
+                value: `value ${o.value}`,
+                label: sentence(locale, "paste.everywhere", { value: o.label }),
+              }))
+            : [{ value: WRITTEN, label: sentence(locale, "paste.oneForAll") }];
+        return (
+          <div key={field.key}>
+            <label htmlFor={`${id}-${field.key}`}>{field.title[locale]}</label>
+            <Select<string>
+              id={`${id}-${field.key}`}
+              value={code(source, offered.length > 0)}
+              popupMatchSelectWidth={false}
+              showSearch={{ optionFilterProp: "label" }}
+              options={[{ value: EMPTY, label: sentence(locale, "paste.leaveEmpty") }, ...columns, ...everywhere]}
+              onChange={(picked) => {
+                const { [field.key]: _, ...rest } = mapping;
+                const next = sourceOf(picked);
+                change(next ? { ...rest, [field.key]: next } : rest);
+              }}
+            />
+            {source && "value" in source && offered.length === 0 ? (
+              <Input
+                aria-label={sentence(locale, "paste.valueForAll", { field: field.title[locale] })}
+                maxLength={200}
+                value={source.value}
+                onChange={(e) => change({ ...mapping, [field.key]: { value: e.target.value } })}
+              />
+            ) : null}
+          </div>
+        );
+      })}
+    </div>
+  );
+}
+
+interface Answered {
+  readonly open: OpenCell;
+  /** What the cell stands for; "" to leave it empty, null while nothing was said. */
+  readonly value: string | null;
+}
+
+const meaningsOf = (answers: readonly Answered[]): Meanings => {
+  const meanings: Record<string, Record<string, string>> = {};
+  for (const { open, value } of answers)
+    if (value !== null) meanings[open.field] = { ...meanings[open.field], [fold(open.cell)]: value };
+  return meanings;
+};
+
+const isSame = (a: OpenCell, b: OpenCell) => a.field === b.field && fold(a.cell) === fold(b.cell);
+
+/** Days in figures in one column are all written in one order: who says it of one has said it of all. */
+function withAnswer(answers: readonly Answered[], open: readonly OpenCell[], to: OpenCell, value: string) {
+  const order = to.days?.indexOf(value) ?? 0;
+  const isMeant = (o: OpenCell) => (to.days ? o.field === to.field && o.days !== null : isSame(o, to));
+  const said = (o: OpenCell): Answered => ({ open: o, value: o.days?.[order] ?? value });
+  return [...answers.map((a) => (isMeant(a.open) ? said(a.open) : a)), ...open.filter(isMeant).map(said)];
+}
+
+/** What a cell means that is not in the list, or that can be read in two ways: asked once, and held for all its lines. */
+function OpenCells({
+  open,
+  answers,
+  fields,
+  office,
+  locale,
+  say,
+}: {
+  open: readonly OpenCell[];
+  answers: readonly Answered[];
+  fields: readonly Field[];
+  office: FieldContext["office"];
+  locale: Locale;
+  say: (next: readonly Answered[]) => void;
+}) {
+  const id = useId();
+  const all = [...answers, ...open.map((o) => ({ open: o, value: null }))];
+  // Of the days of one column the first stands for all.
+  const asked = all.filter(
+    ({ open: o }, i) => o.days === null || all.findIndex((a) => a.open.field === o.field && a.open.days !== null) === i,
+  );
+  if (asked.length === 0) return null;
+  return (
+    <div className="paste-columns" role="group" aria-label={sentence(locale, "paste.asked")}>
+      {asked.slice(0, MOST_ASKED).map(({ open: o, value }) => {
+        const field = fields.find((f) => f.key === o.field);
+        if (!field) return null;
+        const days = o.days?.map((day) => ({ value: day, label: formatDate(locale, day) }));
+        const choose = `${id}-${o.field}-${fold(o.cell)}`;
+        return (
+          <div key={choose}>
+            <label htmlFor={choose}>
+              {sentence(locale, "paste.means", { cell: o.cell.slice(0, 60), field: field.title[locale], count: o.lines })}
+            </label>
+            <Select<string>
+              id={choose}
+              value={value}
+              placeholder={sentence(locale, "paste.choose")}
+              popupMatchSelectWidth={false}
+              showSearch={{ optionFilterProp: "label" }}
+              options={[
+                ...(days ?? offeredIn(field, office, locale)),
+                { value: EMPTY, label: sentence(locale, "paste.leaveEmpty") },
+              ]}
+              onChange={(picked) => say(withAnswer(answers, open, o, picked))}
+            />
+          </div>
+        );
+      })}
     </div>
   );
 }
@@ -198,6 +314,7 @@ export function PasteTable({
   const [open, setOpen] = useState(false);
   const [text, setText] = useState("");
   const [own, setOwn] = useState<Mapping | null>(null);
+  const [answers, setAnswers] = useState<readonly Answered[]>([]);
   const [results, setResults] = useState<ResultsFile | null>(null);
   const [taken, setTaken] = useState<{ readonly count: number; readonly undo: () => void } | null>(null);
   const fields = useMemo(() => readableFields(columnsOf(section)), [section]);
@@ -206,7 +323,8 @@ export function PasteTable({
     () => own ?? (table ? guessMapping(table, fields, office) : {}),
     [own, table, fields, office],
   );
-  const { lines, done } = useLines(table, mapping, fields, office);
+  const meanings = useMemo(() => meaningsOf(answers), [answers]);
+  const { lines, done } = useLines(table, mapping, meanings, fields, office);
   const room = Math.max(0, (section.repeats?.max ?? 0) - count);
   const fitting = lines.slice(0, room);
   const reading = table !== null && done < table.rows.length;
@@ -214,6 +332,7 @@ export function PasteTable({
   const fill = (next: string) => {
     setText(next);
     setOwn(null);
+    setAnswers([]);
     setTaken(null);
     setResults(null);
   };
@@ -297,6 +416,14 @@ export function PasteTable({
             <>
               <p role="status">{sentence(locale, "paste.lines", { count: fitting.length })}</p>
               {lines.length > room ? <p className="wrong">{sentence(locale, "paste.room", { room })}</p> : null}
+              <OpenCells
+                open={openCells(fitting)}
+                answers={answers}
+                fields={fields}
+                office={office}
+                locale={locale}
+                say={setAnswers}
+              />
               <Problems lines={fitting} fields={fields} locale={locale} />
               <Sample lines={fitting} fields={fields} office={office} locale={locale} />
             </>
@@ -311,6 +438,7 @@ export function PasteTable({
             setTaken({ count: fitting.length, undo: take(fitting.map((line) => line.values)) });
             setText("");
             setOwn(null);
+            setAnswers([]);
             setResults(null);
             setOpen(false);
           }}

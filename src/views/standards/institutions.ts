@@ -2,7 +2,7 @@ import type pg from "pg";
 import { z } from "zod";
 import { fold } from "../../core/people/fold";
 import { holds, KEEPERS, RULEBOOK_READERS } from "../../core/rights/actor";
-import { type InstitutionInput, type Proposal, proposalOf } from "../../core/standards/institution";
+import { type InstitutionInput, type Proposal, proposalOf, tellingWords } from "../../core/standards/institution";
 import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
 import { defineView } from "../view/view";
 
@@ -24,6 +24,9 @@ const FIT =
   "greatest(similarity(n.folded, $1), word_similarity($1, n.folded) * 0.9, case when n.folded = $1 then 2 when n.folded like $1 || '%' then 1.1 else 0 end)";
 const FITS = "(n.folded % $1 or $1 <% n.folded or n.folded like '%' || $1 || '%')";
 
+/** Half of what tells a name from another has to be there, typing errors forgiven. */
+const LIKE_ENOUGH = 0.5;
+
 /** Institutions of the register for what somebody has typed so far, typing errors, accents and the order of words forgiven. For everybody. */
 export const institutionSuggestions = defineView({
   name: "institution-suggestions",
@@ -35,8 +38,9 @@ export const institutionSuggestions = defineView({
       `select * from (select distinct on (i.id) i.id, i.name, case when n.kind = 'own' then null else n.name end as by, i.country, i.languages, i.scales,
            i.credits_per_year::float as "creditsPerYear", ${FIT} + case when i.country = $2 then 0.2 else 0 end as fit
          from institution_name n join institution i on i.id = n.institution_id where ${FITS} and n.kind <> 'written'
+           and ($3 = '' or word_similarity($3, n.folded) >= ${LIKE_ENOUGH} or n.folded like '%' || $3 || '%')
          order by i.id, fit desc) found order by fit desc, name limit ${MOST_SUGGESTED}`,
-      [folded, country],
+      [folded, country, tellingWords(folded)],
     );
     return rows.map((r) => ({ id: r.id, name: r.name, by: r.by, country: r.country, proposal: proposalOf(r) }));
   },

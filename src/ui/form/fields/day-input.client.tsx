@@ -4,7 +4,7 @@ import { Button, DatePicker, Input } from "antd";
 import dayjs from "dayjs";
 import { type ReactNode, useEffect, useRef, useState } from "react";
 import type { Locale } from "../../../core/text/local-text";
-import { readTypedDate, readTypedMoment, type TypedDate } from "../../../core/time/typed-date";
+import { readTypedDate, readTypedMoment, type TypedDate, type Unreadable } from "../../../core/time/typed-date";
 import { formatDate, formatWritten } from "../../../text/format";
 import { sentence } from "../../../text/sentence";
 
@@ -44,13 +44,24 @@ const STORED: Readonly<Record<Precision, RegExp>> = {
 function readAs(precision: Precision, typed: string): TypedDate {
   if (precision === "minute") return readTypedMoment(typed);
   const read = readTypedDate(typed);
-  return read.kind === "read" && !STORED[precision].test(read.value) ? { kind: "unreadable" } : read;
+  return read.kind === "read" && !STORED[precision].test(read.value) ? { kind: "unreadable", why: "unclear" } : read;
 }
 
 const waysOf = (precision: Precision, text: string): readonly string[] => {
   const read = readAs(precision, text);
   return read.kind === "two ways" ? read.values : [];
 };
+
+const whyOf = (precision: Precision, text: string): Unreadable | null => {
+  const read = readAs(precision, text);
+  return read.kind === "unreadable" ? read.why : null;
+};
+
+/** What is said of a text that is no date. */
+function notRead(precision: Precision, locale: Locale, why: Unreadable): string {
+  if (why !== "unclear") return sentence(locale, `issue.${why}`);
+  return sentence(locale, precision === "minute" ? "day.notAMoment" : "issue.not-a-date");
+}
 
 /** A date as it is shown: with the month as a word, so that nobody can take it for another day; other texts as they are. */
 const shownAs = (precision: Precision, locale: Locale, value: string): string => {
@@ -93,21 +104,21 @@ export function DayInput(props: Props): ReactNode {
   const { id, value, precision, locale, disabled, invalid, size, onTake, keepsText } = props;
   const [typed, setTyped] = useState(() => shownAs(precision, locale, value));
   const [asked, setAsked] = useState(() => waysOf(precision, value));
-  const [unread, setUnread] = useState(false);
+  const [unread, setUnread] = useState<Unreadable | null>(null);
   const taken = useRef(value);
   // What comes from elsewhere (another window, the calendar, undo) replaces what stands in the box.
   useEffect(() => {
     if (value === taken.current) return;
     taken.current = value;
     setTyped(shownAs(precision, locale, value));
-    setUnread(false);
+    setUnread(null);
     setAsked(waysOf(precision, value));
   }, [value, precision, locale]);
 
   const take = (iso: string) => {
     setTyped(shownAs(precision, locale, iso));
     setAsked([]);
-    setUnread(false);
+    setUnread(null);
     taken.current = iso;
     onTake(iso);
   };
@@ -118,11 +129,11 @@ export function DayInput(props: Props): ReactNode {
     const read = readAs(precision, text);
     if (read.kind === "read") return take(read.value);
     setAsked(waysOf(precision, text));
-    setUnread(true);
+    setUnread(whyOf(precision, text));
     taken.current = keepsText ? text : "";
     onTake(taken.current);
   };
-  const saysItself = unread && !keepsText;
+  const saysItself = unread !== null && !keepsText;
   return (
     <span className="day-input" data-precision={precision}>
       <Input
@@ -163,7 +174,7 @@ export function DayInput(props: Props): ReactNode {
       ) : null}
       {saysItself && asked.length === 0 ? (
         <span className="wrong" role="alert">
-          {sentence(locale, precision === "minute" ? "day.notAMoment" : "issue.not-a-date")}
+          {notRead(precision, locale, unread)}
         </span>
       ) : null}
     </span>
