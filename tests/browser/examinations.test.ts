@@ -31,12 +31,12 @@ describe("leaving examinations", () => {
     await page.getByLabel("It is promised for").press("Tab");
     await untilSaved(page);
     await go("subjects");
-    await page.getByLabel("As printed 1").fill("17");
-    await page.getByLabel("Mark in per cent 1").fill("17");
-    await page.getByLabel("Mark in per cent 1").press("Tab");
+    await page.getByLabel("As printed, line 1").fill("17");
+    await page.getByLabel("Mark in per cent, line 1").fill("17");
+    await page.getByLabel("Mark in per cent, line 1").press("Tab");
     await page.getByText("This is the same number as on the result sheet.").waitFor();
-    await page.getByLabel("Mark in per cent 1").fill("84");
-    await page.getByLabel("Mark in per cent 1").press("Tab");
+    await page.getByLabel("Mark in per cent, line 1").fill("84");
+    await page.getByLabel("Mark in per cent, line 1").press("Tab");
     await page.getByText("This is the same number as on the result sheet.").waitFor({ state: "detached" });
     await untilSaved(page);
     await go("documents");
@@ -47,7 +47,7 @@ describe("leaving examinations", () => {
   it("whose marks the registry gives leave nothing to fill in, and need no paper", async () => {
     const { page } = applicant;
     await go("subjects");
-    await page.getByRole("button", { name: "Remove 1" }).click();
+    await page.getByRole("button", { name: "Remove, line 1" }).click();
     await untilSaved(page);
     await go("sittings");
     await choose(page, "Examining board", "Northern Examinations Council");

@@ -189,12 +189,12 @@ describe("from sign-up to an accepted offer", () => {
     ] as const;
     for (const [i, [title, credits, area]] of rows.entries()) {
       if (i > 0) await page.getByRole("button", { name: "Add a course" }).click();
-      await page.getByLabel(`Course ${i + 1}`, { exact: true }).fill(title);
-      await page.getByLabel(`Credits ${i + 1}`).fill(credits);
-      await choose(page, `Subject area ${i + 1}`, area);
-      await choose(page, `Status ${i + 1}`, "Completed");
-      await page.getByLabel(`Grade ${i + 1}`).fill("15.5");
-      await page.getByLabel(`Grade ${i + 1}`).press("Tab");
+      await page.getByLabel(`Course, line ${i + 1}`, { exact: true }).fill(title);
+      await page.getByLabel(`Credits, line ${i + 1}`).fill(credits);
+      await choose(page, `Subject area, line ${i + 1}`, area);
+      await choose(page, `Status, line ${i + 1}`, "Completed");
+      await page.getByLabel(`Grade, line ${i + 1}`).fill("15.5");
+      await page.getByLabel(`Grade, line ${i + 1}`).press("Tab");
     }
     await page.getByLabel(/That is all/).check();
     await untilSaved(page);

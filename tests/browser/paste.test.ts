@@ -52,7 +52,7 @@ describe("a table pasted into a list", () => {
     await page.reload();
     await page.locator(".entry-grid-row").first().waitFor();
     expect(await lines()).toBe(count + 3);
-    expect(await page.getByLabel(`Credits ${count + 1}`).inputValue()).toBe("7.5");
+    expect(await page.getByLabel(`Credits, line ${count + 1}`).inputValue()).toBe("7.5");
     await page.getByRole("button", { name: "Paste from a spreadsheet, or read a CSV file" }).click();
     await page.getByLabel("Or choose a CSV file").setInputFiles({
       name: "more.csv",
@@ -79,7 +79,9 @@ describe("a table pasted into a list", () => {
     await page.getByRole("button", { name: "Paste from a spreadsheet, or read a CSV file" }).click();
     await page
       .getByLabel("Paste the lines here, as you copied them")
-      .fill("Course\tState\tResult in\nTides\tPassed\t07/2018\nOars\tPassed\t31.02.2018\nSalt\tPassed\t03/04/2019\n");
+      .fill(
+        "Course\tState\tResult in\tGrade\nTides\tPassed\t07/2018\t14\nOars\tPassed\t31.02.2018\t99\nSalt\tPassed\t03/04/2019\t15\n",
+      );
     await page.getByText("There is no such day in the calendar").waitFor();
     await choose(page, "“Passed” in Status (3) means", "Completed");
     await choose(page, "“03/04/2019” in Result in (1) means", "3 Apr 2019");
@@ -87,14 +89,16 @@ describe("a table pasted into a list", () => {
     await page.getByLabel("Credits, the same for all lines").fill("7.5");
     await page.getByRole("button", { name: "Take them in (3)" }).click();
     await untilSaved(page);
-    const row = (no: number) => ["Status", "Credits"].map((name) => page.getByLabel(`${name} ${count + no}`));
+    // The grade of a course is held against the scale of its degree.
+    await page.locator(".doubt", { hasText: "The scale runs from 0 to 20" }).waitFor();
+    const row = (no: number) => ["Status", "Credits"].map((name) => page.getByLabel(`${name}, line ${count + no}`));
     expect(await row(2)[1]?.inputValue()).toBe("7.5");
     expect(await page.locator(".entry-grid-row").nth(count).innerText()).toContain("Completed");
-    await page.getByLabel(`Credits ${count + 3}`, { exact: true }).fill("");
+    await page.getByLabel(`Credits, line ${count + 3}`, { exact: true }).fill("");
     await page.getByRole("button", { name: /^Credits: fill what is empty/ }).click();
-    expect(await page.getByLabel(`Credits ${count + 3}`, { exact: true }).inputValue()).toBe("7.5");
+    expect(await page.getByLabel(`Credits, line ${count + 3}`, { exact: true }).inputValue()).toBe("7.5");
     await page.getByRole("button", { name: /^Credits: empty the filled cells again/ }).click();
-    expect(await page.getByLabel(`Credits ${count + 3}`, { exact: true }).inputValue()).toBe("");
+    expect(await page.getByLabel(`Credits, line ${count + 3}`, { exact: true }).inputValue()).toBe("");
     await page.getByRole("button", { name: /^Credits: fill what is empty/ }).click();
     await untilSaved(page);
     expect(applicant.complaints).toEqual([]);

@@ -132,7 +132,7 @@ describe("a typed value", () => {
     expect(code("scores", { L: "41" }, {}, "het")).toBe("fine");
     expect(checkValue(field("scores"), referenceSet, { L: "51", R: "43" }, "het")).toEqual({
       code: "scores",
-      parts: ["L"],
+      parts: [{ title: { en: "Listening", fr: "Écoute" }, least: 0, most: 50, step: 1 }],
     });
     expect(code("scores", { L: "41" })).toBe("fine"); // no test named yet
     expect(code("scores", { L: 41 }, {}, "het")).toBe("wrong-kind");

@@ -1,12 +1,13 @@
 import { isPossiblePhoneNumber } from "libphonenumber-js/min";
 import { z } from "zod";
 import type { Json } from "../file/facts";
-import { checkScores, type Scores } from "../language/test-definition";
+import { checkScores, type Scores, type TestDefinition } from "../language/test-definition";
 import { parseDecimal, toNumber } from "../numbers/ratio";
 import { looksLike } from "../people/papers";
 import { type Field, isListKind } from "../rulebook/section";
 import type { Registers } from "../standards/reference-set";
 import { countIn } from "../text/counting";
+import type { LocalText } from "../text/local-text";
 import { parseDay, parseRough } from "../time/day";
 import { readTypedDate } from "../time/typed-date";
 import { isNotKnown, takesNotKnown } from "./not-known";
@@ -25,7 +26,7 @@ export type ValueIssue =
   | { readonly code: "not-in-list" }
   | { readonly code: "out-of-range"; readonly least: number; readonly most: number }
   | { readonly code: "digits-in-name" }
-  | { readonly code: "scores"; readonly parts: readonly string[] }
+  | { readonly code: "scores"; readonly parts: readonly ScoreRange[] }
   | { readonly code: "too-many-words"; readonly most: number; readonly now: number }
   | { readonly code: "too-few-words"; readonly least: number; readonly now: number }
   | { readonly code: "too-many-characters"; readonly most: number; readonly now: number }
@@ -39,6 +40,21 @@ export type ValueIssue =
   | { readonly code: "not-this-number"; readonly like: readonly string[] }
   | { readonly code: "control-signs" }
   | { readonly code: "wrong-kind" };
+
+/** What a part of a test may be. */
+export interface ScoreRange {
+  readonly title: LocalText;
+  readonly least: number;
+  readonly most: number;
+  readonly step: number;
+}
+
+const rangeOf = ({ title, min, max, step }: TestDefinition["parts"][number]): ScoreRange => ({
+  title,
+  least: min,
+  most: max,
+  step,
+});
 
 const TEXT_LIMIT = 2000;
 const country = z.string().regex(/^[A-Z]{2}$|^XX[A-C]$/u);
@@ -137,7 +153,8 @@ function checkScoresOf(office: Registers, test: string | undefined, value: Json)
   if (!isScores(value)) return { code: "wrong-kind" };
   const definition = office.tests.find((t) => t.key === test);
   const wrong = definition ? checkScores(definition, value).filter((issue) => issue.code !== "missing") : [];
-  return wrong.length > 0 ? { code: "scores", parts: wrong.map((w) => w.part) } : null;
+  const parts = definition?.parts.filter(({ key }) => wrong.some((w) => w.part === key)) ?? [];
+  return parts.length > 0 ? { code: "scores", parts: parts.map(rangeOf) } : null;
 }
 
 /** The field of the same entry on which it hangs what a field may hold: scores on their test, the number of a paper on its kind. */

@@ -106,8 +106,16 @@ const NEEDED: ReadonlyMap<string, readonly string[]> = new Map([
   ["signature", []],
 ]);
 
-/** Whether a field of a section can be doubted at all: for the many cells of a grid that never are. */
-export function canBeDoubted({ key }: Pick<Field, "key">, fields: readonly Pick<Field, "key">[]): boolean {
+/**
+ * Whether a field of a section can be doubted at all: for the many cells of a grid that never are.
+ * @param scales those of the entries that the section names: a course's grade is on the scale of its degree
+ */
+export function canBeDoubted(
+  { key }: Pick<Field, "key">,
+  fields: readonly Pick<Field, "key">[],
+  scales: Readonly<Record<string, string>> = {},
+): boolean {
+  if (key === "grade" && Object.keys(scales).length > 0) return true;
   return NEEDED.get(key)?.every((needed) => fields.some((f) => f.key === needed)) ?? false;
 }
 

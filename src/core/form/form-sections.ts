@@ -44,6 +44,8 @@ export interface FormSection {
   readonly fresh: readonly string[];
   /** What entry rules add up over a list, as far as it has come. */
   readonly sums: readonly RunningSum[];
+  /** The grade scales of the entries that a field of this list names (a course its degree), by entry; "" where there is one entry only. */
+  readonly scales: Readonly<Record<string, string>>;
   /** What the other sections are called whose entries or fields a field of this one names. */
   readonly named: Readonly<Record<string, LocalText>>;
 }
@@ -96,6 +98,20 @@ function namedSections(section: Section, all: readonly Asked[]): FormSection["na
   return Object.fromEntries(
     all.filter((a) => keys.includes(a.section.key)).map((a) => [a.section.key, a.section.title] as const),
   );
+}
+
+/** The grade scales of the entries that a field of a section names. */
+function namedScales(section: Section, sections: readonly Section[], index: AnswerIndex): FormSection["scales"] {
+  const of = section.fields.find((f) => f.kind === "entry")?.of;
+  const list = sections.find((s) => s.key === of && s.scope === "file");
+  const field = list?.fields.find((f) => f.kind === "scale");
+  if (!list || !field) return {};
+  const ids = index.entries("file", list.key);
+  const scales = ids.flatMap((id) => {
+    const scale = index.row("file", list.key, id).claim(field.key);
+    return typeof scale === "string" ? [[id, scale] as const] : [];
+  });
+  return Object.fromEntries([...scales, ...(ids.length === 1 ? scales.map(([, scale]) => ["", scale]) : [])]);
 }
 
 /** Two programmes that ask for the same say it once. */
@@ -180,6 +196,7 @@ export function formSections(
       }),
       gaps: ownGaps.map(({ entry, field, code }) => ({ entry, field, code })),
       programme: scope === "file" ? null : (by[0]?.context.choice.programme ?? null),
+      scales: namedScales(section, sections, index),
       named: namedSections(section, all),
     };
   });

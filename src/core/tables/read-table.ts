@@ -12,7 +12,7 @@ export interface TextTable {
 export const MOST_CHARACTERS = 2_000_000;
 
 /** A number, or a date in figures. */
-const isNumber = (cell: string): boolean => /^[+\-−]?\d[\d\s.,/\-]*%?$/u.test(cell);
+const isNumber = (cell: string): boolean => /^[+\-−]?\d[\d\s.,/-]*%?$/u.test(cell);
 
 /** A first line names its columns when none of its cells is in figures and some cell below it is. */
 function namesColumns(first: readonly string[], below: readonly (readonly string[])[]): boolean {

@@ -24,6 +24,13 @@ interface Props {
   readonly field: Field;
 }
 
+/** The fields of an entry, with the scale of the entry that it names where it has none of its own. */
+function withScale(values: Readonly<Record<string, Json>>, { fields, scales }: FormSection) {
+  const naming = fields.find((f) => f.kind === "entry");
+  const scale = scales[String((naming && values[naming.key]) ?? "")];
+  return scale === undefined ? values : { scale, ...values };
+}
+
 /** What is said under a field whose answer looks wrong and may be right; it never stops anybody. */
 export function DoubtNote({ context, entry, field }: Props) {
   const { section, office, values, left, starts, legalName, locale } = context;
@@ -31,7 +38,7 @@ export function DoubtNote({ context, entry, field }: Props) {
   // What is still being typed is not doubted.
   const settled = left[keyOf(field.key)] ?? section.entries.find((e) => e.id === entry)?.values[field.key]?.value;
   if (settled === undefined || settled !== (values[keyOf(field.key)] ?? null)) return null;
-  const own = entryValues(context, entry);
+  const own = withScale(entryValues(context, entry), section);
   const doubt = doubtOf(field, own, {
     scales: office.scales,
     tests: office.tests,

@@ -25,7 +25,7 @@ const CELL_WIDTHS: Readonly<Partial<Record<Field["kind"], string>>> = {
   language: "minmax(110px, 1fr)",
   date: "minmax(120px, 1fr)",
   whole: "86px",
-  decimal: "64px",
+  decimal: "72px",
 };
 const LEAST_FOR_GRID = 20;
 const MOST_COLUMNS = 8;
@@ -120,7 +120,7 @@ export function EntryGrid({
   const prefix = useId();
   const { section, locale } = context;
   const fields = columnsOf(section);
-  const doubted = fields.filter((field) => canBeDoubted(field, fields));
+  const doubted = fields.filter((field) => canBeDoubted(field, fields, section.scales));
   const columns = { "--columns": `${fields.map(cellWidth).join(" ")} 36px` } as CSSProperties;
   return (
     <div className="entry-grid" style={columns}>
@@ -139,7 +139,7 @@ export function EntryGrid({
             return (
               <div key={field.key} data-field={field.key}>
                 <label htmlFor={id} className="cell-label">
-                  {field.title[locale]} {row + 1}
+                  {sentence(locale, "form.inLine", { what: field.title[locale], no: row + 1 })}
                 </label>
                 <FieldInput {...input} />
                 {wrong ? (
@@ -155,7 +155,7 @@ export function EntryGrid({
             {mayRemove(section, entry) ? (
               <Button
                 type="text"
-                aria-label={`${sentence(locale, "form.remove")} ${row + 1}`}
+                aria-label={sentence(locale, "form.inLine", { what: sentence(locale, "form.remove"), no: row + 1 })}
                 onClick={() => onRemove(entry)}
               >
                 ×

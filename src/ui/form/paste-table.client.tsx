@@ -4,6 +4,7 @@ import { Button, Input, Progress, Select } from "antd";
 import { useEffect, useId, useMemo, useState } from "react";
 import type { Json } from "../../core/file/facts";
 import type { FormSection } from "../../core/form/form-sections";
+import { fold } from "../../core/people/fold";
 import type { Field } from "../../core/rulebook/section";
 import { MOST_CHARACTERS, readTable, type TextTable } from "../../core/tables/read-table";
 import {
@@ -17,7 +18,6 @@ import {
   readLines,
   type Source,
 } from "../../core/tables/to-entries";
-import { fold } from "../../core/people/fold";
 import type { Locale } from "../../core/text/local-text";
 import { formatDate } from "../../text/format";
 import { sentence } from "../../text/sentence";
@@ -77,6 +77,7 @@ const offeredIn = (field: Field, office: FieldContext["office"], locale: Locale)
 /** A value as it stands in the table of what would be taken in. */
 function shown(field: Field, value: Json | undefined, office: FieldContext["office"], locale: Locale): string {
   if (value === undefined || value === null) return "";
+  if (field.kind === "date") return formatDate(locale, String(value));
   return offeredIn(field, office, locale).find((o) => o.value === value)?.label ?? String(value);
 }
 
@@ -170,7 +171,10 @@ const meaningsOf = (answers: readonly Answered[]): Meanings => {
   return meanings;
 };
 
-const isSame = (a: OpenCell, b: OpenCell) => a.field === b.field && fold(a.cell) === fold(b.cell);
+/** By what one cell is the same as another: its field and its folded text. */
+const cellKey = ({ field, cell }: Pick<OpenCell, "field" | "cell">) => `${field} ${fold(cell)}`;
+
+const isSame = (a: OpenCell, b: OpenCell) => cellKey(a) === cellKey(b);
 
 /** Days in figures in one column are all written in one order: who says it of one has said it of all. */
 function withAnswer(answers: readonly Answered[], open: readonly OpenCell[], to: OpenCell, value: string) {
@@ -205,15 +209,19 @@ function OpenCells({
   if (asked.length === 0) return null;
   return (
     <div className="paste-columns" role="group" aria-label={sentence(locale, "paste.asked")}>
-      {asked.slice(0, MOST_ASKED).map(({ open: o, value }) => {
+      {asked.map(({ open: o, value }) => {
         const field = fields.find((f) => f.key === o.field);
         if (!field) return null;
         const days = o.days?.map((day) => ({ value: day, label: formatDate(locale, day) }));
-        const choose = `${id}-${o.field}-${fold(o.cell)}`;
+        const choose = `${id}-${cellKey(o)}`;
         return (
           <div key={choose}>
             <label htmlFor={choose}>
-              {sentence(locale, "paste.means", { cell: o.cell.slice(0, 60), field: field.title[locale], count: o.lines })}
+              {sentence(locale, "paste.means", {
+                cell: o.cell.slice(0, 60),
+                field: field.title[locale],
+                count: o.lines,
+              })}
             </label>
             <Select<string>
               id={choose}
@@ -234,8 +242,22 @@ function OpenCells({
   );
 }
 
-function Problems({ lines, fields, locale }: { lines: readonly ReadLine[]; fields: readonly Field[]; locale: Locale }) {
-  const all = lines.flatMap((line) => line.problems.map((p) => ({ ...p, no: line.no })));
+/** What cannot be read, line by line; what is asked about once is not said again for each of its lines. */
+function Problems({
+  lines,
+  open,
+  fields,
+  locale,
+}: {
+  lines: readonly ReadLine[];
+  open: readonly OpenCell[];
+  fields: readonly Field[];
+  locale: Locale;
+}) {
+  const asked = new Set(open.map(cellKey));
+  const all = lines.flatMap((line) =>
+    line.problems.filter((p) => !asked.has(cellKey(p))).map((p) => ({ ...p, no: line.no })),
+  );
   if (all.length === 0) return null;
   return (
     <ul className="plain-list wrong">
@@ -311,7 +333,7 @@ export function PasteTable({
   take: (entries: readonly Readonly<Record<string, Json>>[]) => () => void;
 }) {
   const id = useId();
-  const [open, setOpen] = useState(false);
+  const [isOpen, setOpen] = useState(false);
   const [text, setText] = useState("");
   const [own, setOwn] = useState<Mapping | null>(null);
   const [answers, setAnswers] = useState<readonly Answered[]>([]);
@@ -327,6 +349,7 @@ export function PasteTable({
   const { lines, done } = useLines(table, mapping, meanings, fields, office);
   const room = Math.max(0, (section.repeats?.max ?? 0) - count);
   const fitting = lines.slice(0, room);
+  const open = openCells(fitting).slice(0, MOST_ASKED);
   const reading = table !== null && done < table.rows.length;
   const takesResults = section.core === "courses";
   const fill = (next: string) => {
@@ -337,7 +360,7 @@ export function PasteTable({
     setResults(null);
   };
 
-  if (!open)
+  if (!isOpen)
     return (
       <p className="paste-open">
         <Button onClick={() => setOpen(true)}>{sentence(locale, "paste.open")}</Button>
@@ -417,14 +440,14 @@ export function PasteTable({
               <p role="status">{sentence(locale, "paste.lines", { count: fitting.length })}</p>
               {lines.length > room ? <p className="wrong">{sentence(locale, "paste.room", { room })}</p> : null}
               <OpenCells
-                open={openCells(fitting)}
+                open={open}
                 answers={answers}
                 fields={fields}
                 office={office}
                 locale={locale}
                 say={setAnswers}
               />
-              <Problems lines={fitting} fields={fields} locale={locale} />
+              <Problems lines={fitting} open={open} fields={fields} locale={locale} />
               <Sample lines={fitting} fields={fields} office={office} locale={locale} />
             </>
           )}

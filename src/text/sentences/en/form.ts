@@ -40,6 +40,7 @@ export const form = {
   "field.up": "{option} one place up",
   "field.down": "{option} one place down",
   "field.takeOut": "Take out {option}",
+  "form.inLine": "{what}, line {no}",
   "form.emptyAgain": "{field}: empty the filled cells again ({count})",
   "form.fillDown": "{field}: fill what is empty with what stands above it ({count})",
   "form.none": "There is none",
@@ -72,9 +73,9 @@ export const form = {
   "paste.close": "Not now",
   "doubt.not-a-mark":
     "We cannot read this on the scale beside it. Write it as it stands on your certificate, or choose another scale.",
-  "doubt.off-scale": "The scale beside it runs from {worst} to {best}. Is it another scale?",
-  "doubt.off-step": "The scale beside it has marks in steps of {step}. Look whether this is right.",
-  "doubt.no-pass": "On the scale beside it {pass} is the lowest mark that passes. Is it another scale?",
+  "doubt.off-scale": "The scale runs from {worst} to {best}. Is it another scale?",
+  "doubt.off-step": "The scale has marks in steps of {step}. Look whether this is right.",
+  "doubt.no-pass": "On this scale {pass} is the lowest mark that passes. Is it another scale?",
   "doubt.best-is-pass": "Best mark and lowest passing mark are the same. Look at one of the two.",
   "doubt.unusual-scale":
     "A qualification of this kind is usually marked on another scale. Look at the one that your paper names.",
@@ -151,6 +152,8 @@ export const form = {
   "issue.not-in-list": "Choose from the list.",
   "issue.out-of-range": "This should lie between {least} and {most}.",
   "issue.digits-in-name": "A name has no digits. Look at it again.",
-  "issue.scores": "These parts do not fit the test: {parts}.",
+  "issue.part": "{part}: {least} to {most}",
+  "issue.partInSteps": "{part}: {least} to {most}, in steps of {step}",
+  "issue.scores": "These parts do not fit the test. {parts}.",
   "issue.wrong-kind": "Choose one of the answers.",
 } as const;

@@ -42,6 +42,7 @@ export const form: Readonly<Record<keyof typeof english, string>> = {
   "field.up": "{option} une place plus haut",
   "field.down": "{option} une place plus bas",
   "field.takeOut": "Retirer {option}",
+  "form.inLine": "{what}, ligne {no}",
   "form.emptyAgain": "{field} : vider de nouveau ce qui a été rempli ({count})",
   "form.fillDown": "{field} : remplir ce qui est vide avec ce qui est au-dessus ({count})",
   "form.none": "Il n’y en a pas",
@@ -159,6 +160,8 @@ export const form: Readonly<Record<keyof typeof english, string>> = {
   "issue.not-in-list": "Choisissez dans la liste.",
   "issue.out-of-range": "Ceci doit être entre {least} et {most}.",
   "issue.digits-in-name": "Un nom n’a pas de chiffres. Regardez encore.",
-  "issue.scores": "Ces parties ne vont pas avec le test : {parts}.",
+  "issue.part": "{part} : de {least} à {most}",
+  "issue.partInSteps": "{part} : de {least} à {most}, par pas de {step}",
+  "issue.scores": "Ces parties ne vont pas avec le test. {parts}.",
   "issue.wrong-kind": "Choisissez une des réponses.",
 };
