@@ -42,6 +42,52 @@ describe("a second application of the same person", () => {
     expect(shown?.carried).toMatchObject({ from: earlier.application.number });
   });
 
+  it("brings the papers along that still hold, and does not ask whether there was an earlier one", async () => {
+    const sent = await submittedFile(world, roundId, "Twice");
+    const before = await world.runtime.pool.query<{ requirement: string; sha256: string }>(
+      "select e.requirement, u.sha256 from evidence e join upload u on u.id = e.upload_id where e.application_id = $1",
+      [sent.applicationId],
+    );
+    const papersOf = async (applicationId: string) =>
+      (
+        await world.runtime.pool.query<{ requirement: string; sha256: string; judgement: string | null }>(
+          "select e.requirement, u.sha256, e.judgement from evidence e join upload u on u.id = e.upload_id where e.application_id = $1 order by 1",
+          [applicationId],
+        )
+      ).rows;
+    await world.runtime.pool.query(
+      "update evidence set judgement = 'returned' where application_id = $1 and requirement = 'english'",
+      [sent.applicationId],
+    );
+    const start = (key: string) => must(world, startApplication, sent.applicant, { roundId: rounds[key] ?? "" });
+    const second = await start("PCS 1");
+    const papers = await papersOf(second.applicationId);
+    expect(papers.map((p) => p.requirement)).toEqual(["certificate", "passport", "transcript"]);
+    for (const paper of papers) {
+      expect(before.rows).toContainEqual({ requirement: paper.requirement, sha256: paper.sha256 });
+      expect(paper.judgement).toBeNull();
+    }
+    const { loaded, result } = await lookAt(world, second.applicationId);
+    const said = (field: string) =>
+      loaded.facts.answers.find((a) => a.section === "earlier" && a.field === field)?.value;
+    const { number } = (await lookAt(world, sent.applicationId)).loaded.facts.application;
+    expect([said("applied"), said("number")]).toEqual([true, number]);
+    expect(result.requirements.find((r) => r.key === "passport")?.standing).toBe("to check");
+    const shown = await readView(world.runtime, myApplication, sent.applicant, { number: second.number });
+    expect(shown?.carried).toMatchObject({ from: number, papers: 3 });
+  });
+
+  it("leaves a passport behind that is over", async () => {
+    const sent = await submittedFile(world, roundId, "Expired");
+    await world.runtime.pool.query(
+      `update answer set value = '"2026-01-31"' where application_id = $1 and field = 'passportExpiry'`,
+      [sent.applicationId],
+    );
+    const second = await must(world, startApplication, sent.applicant, { roundId: rounds["PCS 1"] ?? "" });
+    const papers = (await lookAt(world, second.applicationId)).loaded.facts.evidence.map((e) => e.requirement);
+    expect(papers.toSorted()).toEqual(["certificate", "english", "transcript"]);
+  });
+
   it("is empty for somebody who has told nothing yet", async () => {
     const first = await filledFile(world, roundId);
     const { loaded } = await lookAt(world, first.applicationId);

@@ -117,6 +117,11 @@ describe("a typed value", () => {
     ["yesNo", "no", "wrong-kind"],
     ["agree", true, "fine"],
     ["agree", "yes", "wrong-kind"],
+    ["email", "tove@gmx.net", "fine"],
+    ["email", "tove@GMX.net", "open-to-anybody", { institutional: true }],
+    ["email", "tove@mail.yahoo.co.uk", "open-to-anybody", { institutional: true }],
+    ["email", "tove@gmx.halden.example", "fine", { institutional: true }],
+    ["email", "tove@halden-sound.example", "fine", { institutional: true }],
   ])("of kind %s, %j, is %s", (kind, value, expected, more = {}) => expect(code(kind, value, more)).toBe(expected));
 
   it("names the limit that it passed, so that the sentence can", () => {

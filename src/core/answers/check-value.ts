@@ -3,6 +3,7 @@ import { z } from "zod";
 import type { Json } from "../file/facts";
 import { checkScores, type Scores, type TestDefinition } from "../language/test-definition";
 import { parseDecimal, toNumber } from "../numbers/ratio";
+import { isOpenMail } from "../people/open-mail";
 import { looksLike } from "../people/papers";
 import { type Field, isListKind } from "../rulebook/section";
 import type { Registers } from "../standards/reference-set";
@@ -22,6 +23,7 @@ export type ValueIssue =
   | { readonly code: "two-dates"; readonly days: readonly [string, string] }
   | { readonly code: "day-missing" }
   | { readonly code: "not-an-email" }
+  | { readonly code: "open-to-anybody"; readonly domain: string }
   | { readonly code: "not-a-phone" }
   | { readonly code: "not-in-list" }
   | { readonly code: "out-of-range"; readonly least: number; readonly most: number }
@@ -191,7 +193,7 @@ function checkString(field: Field, office: Registers, value: string, beside: str
     case "date":
       return parseDay(value) !== null || (field.rough && parseRough(value)) ? null : checkTypedDate(value);
     case "email":
-      return email.safeParse(value).success ? null : { code: "not-an-email" };
+      return checkEmail(field, value);
     case "phone":
       return value.trim().startsWith("+") && isPossiblePhoneNumber(value) ? null : { code: "not-a-phone" };
     case "country":
@@ -207,6 +209,12 @@ function checkString(field: Field, office: Registers, value: string, beside: str
     default:
       return checkText(field, value) ?? checkNumber(office, value, field.numberOf === undefined ? undefined : beside);
   }
+}
+
+function checkEmail(field: Field, value: string): ValueIssue | null {
+  if (!email.safeParse(value).success) return { code: "not-an-email" };
+  const domain = value.slice(value.lastIndexOf("@") + 1).toLowerCase();
+  return field.institutional && isOpenMail(domain) ? { code: "open-to-anybody", domain } : null;
 }
 
 function checkNumber(office: Registers, value: string, paper: string | undefined): ValueIssue | null {

@@ -39,6 +39,7 @@ function joinField(a: Field, b: Field): Field {
     ...(options ? { options } : {}),
     ...(papers ? { papers: [...papers] } : {}),
     required: a.required || b.required,
+    ...(a.institutional || b.institutional ? { institutional: true } : {}),
     // Which of the conditions hold is asked choice by choice; the union shows the field where any of them does.
     ...(when && b.when
       ? { when: JSON.stringify(when) === JSON.stringify(b.when) ? when : { op: "any", of: [when, b.when] } }

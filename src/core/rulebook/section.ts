@@ -81,6 +81,8 @@ export const fieldSchema = z.object({
   sameAs: z.string().optional(),
   /** Another system owns this value: its name, and where changes are made. The office confirms it here and never changes it. */
   keptBy: keeperSchema.optional(),
+  /** For an e-mail address: one that an institution gives; those that anybody can open are not taken. */
+  institutional: z.boolean().optional(),
   /** For an address: letters go there. */
   forLetters: z.boolean().optional(),
   /** For a field that names an entry of another list: that section. */
@@ -100,6 +102,8 @@ export const fieldSchema = z.object({
   seenBy: z.enum(["assessment", "office", "finance", "figures"]).default("assessment"),
   /** Its answers are counted over all applications of a start; what is for figures alone always is. */
   counted: z.boolean().optional(),
+  /** For a yes or no, and for a text: whether there was an earlier application, and its number, where Unvex knows of it. */
+  earlier: z.boolean().optional(),
 });
 export type Field = z.infer<typeof fieldSchema>;
 
@@ -135,6 +139,8 @@ export const sectionSchema = z.object({
   when: conditionSchema.optional(),
   /** For a list: results that come later may be added after submission, until the decision. */
   grows: z.boolean().optional(),
+  /** What is answered here stays true from one application to the next, and is taken over into it. */
+  carries: z.boolean().optional(),
   /**
    * For a list: the lines of some entries of another list come from whoever issued them, and nobody types those. `list` is that list as
    * rules name it, `by` the field of a line that names its entry, `where` says which entries.

@@ -22,7 +22,7 @@ import {
   schooledInEnglish,
   sections,
 } from "./ask";
-import { earlier, emergency, heard, helper, special, visa } from "./parts/circumstances";
+import { earlier, emergency, guardian, guardianAsked, heard, helper, special, visa } from "./parts/circumstances";
 import { declaration } from "./parts/declaration";
 import { field, option } from "./parts/field";
 import { schoolLanguage, tests } from "./parts/language";
@@ -69,6 +69,7 @@ const schoolSections = [
   contact,
   citizenship,
   visa,
+  guardian,
   emergency,
   schools,
   sittings,
@@ -83,6 +84,7 @@ const schoolRequirements = [
   ABOUT_YOU,
   PASSPORT,
   NAME_CHANGE,
+  ...guardianAsked,
   sections(
     "schooling",
     ["Schools and examinations", "Écoles et examens"],

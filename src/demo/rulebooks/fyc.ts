@@ -17,7 +17,17 @@ import {
   schooledInEnglish,
   sections,
 } from "./ask";
-import { earlier, emergency, guardian, heard, helper, minor, special, visa, visaPapers } from "./parts/circumstances";
+import {
+  earlier,
+  emergency,
+  guardian,
+  guardianAsked,
+  heard,
+  helper,
+  special,
+  visa,
+  visaPapers,
+} from "./parts/circumstances";
 import { declaration } from "./parts/declaration";
 import { schoolLanguage, tests } from "./parts/language";
 import { citizenshipOfMinors, contact, person } from "./parts/person";
@@ -60,24 +70,7 @@ export const fyc: RulebookBody = {
     ABOUT_YOU,
     PAPER,
     NAME_CHANGE,
-    { ...sections("guardian", ["Guardian", "Responsable légal"], ["guardian"]), when: minor },
-    {
-      ...document(
-        "consent",
-        ["Guardian’s consent", "Accord du responsable"],
-        ["Signed by the guardian whom you named.", "Signé par le responsable que vous avez indiqué."],
-        {
-          signedBy: {
-            section: "guardian",
-            sentence: {
-              en: "I am responsible for the applicant. I know of this application, agree to it, and agree that the institute writes to the applicant directly.",
-              fr: "Je suis responsable de la personne qui candidate. Je connais cette candidature, j’y consens, et j’accepte que l’institut lui écrive directement.",
-            },
-          },
-        },
-      ),
-      when: minor,
-    },
+    ...guardianAsked,
     sections("schooling", ["Schools and report", "Écoles et bulletin"], ["schools", "report"]),
     document(
       "report",

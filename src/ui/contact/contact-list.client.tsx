@@ -130,7 +130,9 @@ export function ContactList({ data, act }: { data: FileData; act: ActOnFile }) {
         <h2>Calls and post</h2>
         {data.underAge ? (
           <p className="notice">
-            The applicant is {data.underAge.age}: speak to the guardian, unless the guardian’s consent says otherwise.
+            {data.underAge.guardian
+              ? `The applicant is ${data.underAge.age}: speak to the guardian, unless the guardian’s consent says otherwise.`
+              : `The applicant is ${data.underAge.age}, and the form asks for no guardian: find out who is responsible before you speak about more than the application.`}
           </p>
         ) : null}
         {data.contacts.length === 0 ? (

@@ -208,7 +208,7 @@ function OpenCells({
   );
   if (asked.length === 0) return null;
   return (
-    <div className="paste-columns" role="group" aria-label={sentence(locale, "paste.asked")}>
+    <fieldset className="paste-columns" aria-label={sentence(locale, "paste.asked")}>
       {asked.map(({ open: o, value }) => {
         const field = fields.find((f) => f.key === o.field);
         if (!field) return null;
@@ -238,7 +238,7 @@ function OpenCells({
           </div>
         );
       })}
-    </div>
+    </fieldset>
   );
 }
 

@@ -1,10 +1,12 @@
 "use client";
 
+import { Fragment } from "react";
 import { sectionKey } from "../../core/file/place";
 import type { FormSection as Section } from "../../core/form/form-sections";
 import type { Locale } from "../../core/text/local-text";
 import { formatMoment } from "../../text/format";
 import { sentence } from "../../text/sentence";
+import { RefereeRequests, type Requesting } from "../references/referee-requests.client";
 import type { SaveStatus } from "./autosave.client";
 import { type Around, FormSection } from "./form-section.client";
 import { HeldElsewhere } from "./held-change.client";
@@ -35,10 +37,11 @@ interface Props extends Around {
   readonly personId: string;
   readonly zone: string;
   readonly sections: readonly Section[];
+  readonly requesting: Requesting;
 }
 
 /** The sections of one page of the form, saved field by field. */
-export function SectionForm({ personId, zone, sections: initial, ...around }: Props) {
+export function SectionForm({ personId, zone, sections: initial, requesting, ...around }: Props) {
   const { applicationId, locale, office } = around;
   const page = useFormPage({ applicationId, personId, sections: initial });
   const { sections, values, set, autosave } = page;
@@ -55,7 +58,14 @@ export function SectionForm({ personId, zone, sections: initial, ...around }: Pr
         if (!section.applies)
           return sections.length > 1 ? null : <p key={section.key}>{sentence(locale, "form.notNow")}</p>;
         const key = sectionKey({ scope: section.scope, section: section.key });
-        return <FormSection key={key} section={section} page={page} around={around} />;
+        return (
+          <Fragment key={key}>
+            <FormSection section={section} page={page} around={around} />
+            {section.core === "referees" ? (
+              <RefereeRequests section={section} requesting={requesting} locale={locale} zone={zone} />
+            ) : null}
+          </Fragment>
+        );
       })}
     </div>
   );

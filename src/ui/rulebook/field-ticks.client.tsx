@@ -6,7 +6,7 @@ import { canBeCounted } from "../../core/figures/tally";
 import type { Field } from "../../core/rulebook/section";
 import { put } from "./part-fields.client";
 
-type Ticked = "mayBeUnknown" | "rough" | "ends" | "forLetters" | "counted";
+type Ticked = "mayBeUnknown" | "rough" | "ends" | "institutional" | "forLetters" | "counted" | "earlier";
 
 interface Props {
   readonly value: Field;
@@ -22,7 +22,17 @@ export function FieldTicks({ value, list, disabled, onChange }: Props) {
     ["mayBeUnknown", takesNotKnown(value), "“I do not know” is an answer"],
     ["rough", value.kind === "date", "the month or the year is enough"],
     ["ends", value.kind === "date", "a document is valid until this day: the office is told before it ends"],
+    [
+      "institutional",
+      value.kind === "email",
+      "an address at an institution; those that anybody can open are not taken",
+    ],
     ["forLetters", value.kind === "address", "letters go to this address and not to the contact address"],
+    [
+      "earlier",
+      list === null && (value.kind === "yesNo" || value.kind === "text"),
+      "filled in where Unvex knows of an earlier application: yes, and its number",
+    ],
     [
       "counted",
       list === null && canBeCounted(value) && value.seenBy !== "figures",

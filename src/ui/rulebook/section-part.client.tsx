@@ -83,6 +83,15 @@ export function SectionPart({ context, value, onChange }: FormProps<Section>) {
           </Checkbox>
         </div>
       ) : null}
+      <div className="plan-field">
+        <Checkbox
+          disabled={disabled}
+          checked={value.carries === true}
+          onChange={(e) => onChange(put(value, "carries", e.target.checked ? true : undefined))}
+        >
+          its answers are taken over into the next application of the same person
+        </Checkbox>
+      </div>
       {value.repeats ? <FedBy context={context} value={value} onChange={onChange} /> : null}
       <AppliesWhen
         context={context}

@@ -61,6 +61,8 @@ export interface MyApplication {
   readonly references: readonly {
     readonly id: string;
     readonly referee: string;
+    /** Where the mail with the link went. */
+    readonly email: string;
     readonly state: string;
     readonly askedAt: string;
   }[];
@@ -134,7 +136,7 @@ export interface MyApplication {
   /** The addresses and numbers at which the applicant is reached. */
   readonly contacts: readonly ContactPlace[];
   /** The application from which answers were carried over, and the sections that they are in. */
-  readonly carried: { readonly from: string; readonly sections: readonly string[] } | null;
+  readonly carried: { readonly from: string; readonly sections: readonly string[]; readonly papers?: number } | null;
   readonly events: readonly {
     readonly act: string;
     readonly at: string;

@@ -67,6 +67,8 @@ export interface Extras {
     | null;
   charges: Omit<MyApplication["charges"][number], "whenWithdrawn">[] | null;
   asks: MyApplication["asks"] | null;
+  /** Where requests to referees went, by request. */
+  addresses: Readonly<Record<string, string>> | null;
   signatures: { requirement: string; state: string; email: string; askedAt: string }[] | null;
   choices:
     | (Omit<MyApplication["choices"][number], "decision" | "offered"> & {
@@ -103,6 +105,7 @@ export const EXTRAS = `select
    where c.application_id = $1) as choices,
   (select json_agg(json_build_object('requirement', s.requirement, 'state', s.state, 'email', s.email, 'askedAt', s.asked_at) order by s.asked_at) from signature_request s
    where s.application_id = $1 and s.state <> 'replaced') as signatures,
+  (select json_object_agg(r.id, r.email) from reference_request r where r.application_id = $1) as addresses,
   (select json_build_object('text', q.text, 'askedAt', q.asked_at) from correction_request q where q.application_id = $1 and q.answered_at is null) as request,
   (select json_build_object('reason', o.reason, 'due', o.due) from reopening o where o.application_id = $1 and o.answered_at is null and o.ended_at is null) as reopening,
   (select f.rules from application a join procedure f on f.id = a.procedure_id where a.id = $1) as rules,

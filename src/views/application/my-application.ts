@@ -170,6 +170,7 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
     references: loaded.facts.references.map(({ id: requestId, referee, state, askedAt }) => ({
       id: requestId,
       referee,
+      email: extras?.addresses?.[requestId] ?? "",
       state,
       askedAt,
     })),

@@ -104,7 +104,12 @@ export interface FileData {
   /** What was typed as signature, where it is another name than the form's. */
   readonly signedAs: string | null;
   /** For somebody who is under age today. */
-  readonly underAge: { readonly age: number; readonly until: string } | null;
+  readonly underAge: {
+    readonly age: number;
+    readonly until: string;
+    /** Whether the form asks somebody to sign for the applicant. */
+    readonly guardian: boolean;
+  } | null;
   readonly assessment: ExplainedAssessment;
   /** Other files that look like the same person’s. */
   readonly doubles: readonly Double[];

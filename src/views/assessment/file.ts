@@ -138,12 +138,19 @@ function signedAs(values: readonly ClaimedValue[], name: string): string | null 
 }
 
 /** Worked out anew each day, so that nobody is written to about somebody who has come of age. */
-function underAgeOf(values: readonly ClaimedValue[], today: Day): FileData["underAge"] {
+function underAgeOf(
+  values: readonly ClaimedValue[],
+  today: Day,
+  { rulebooks }: Pick<LoadedFile, "rulebooks">,
+): FileData["underAge"] {
   const birth = values.find((v) => v.section === "person" && v.field === "birthDate");
   const stated = birth?.confirmed ?? birth?.claim;
   const born = typeof stated === "string" ? parseDay(stated) : null;
   if (born === null || ageOn(born, today) >= FULL_AGE) return null;
-  return { age: ageOn(born, today), until: formatDay(birthday(born, FULL_AGE)) };
+  const guardian = Object.values(rulebooks).some(({ body }) =>
+    body.requirements.some((r) => r.kind === "document" && r.signedBy !== undefined),
+  );
+  return { age: ageOn(born, today), until: formatDay(birthday(born, FULL_AGE)), guardian };
 }
 
 /** Of several programmes, what counts for all of them. */
@@ -217,7 +224,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     assessment,
     otherNames: otherNamesOf(values),
     signedAs: signedAs(values, shownName(loaded.facts)),
-    underAge: underAgeOf(values, dayAt(office.zone, ctx.now.getTime())),
+    underAge: underAgeOf(values, dayAt(office.zone, ctx.now.getTime()), loaded),
     cases,
     contacts: contactPlaces(loaded, extras.contactNotes),
     doubles,

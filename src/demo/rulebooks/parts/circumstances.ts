@@ -1,13 +1,14 @@
 import type { Requirement } from "../../../core/rulebook/requirement";
 import type { Section } from "../../../core/rulebook/section";
 import type { Condition } from "../../../core/rules/condition";
+import { document, sections } from "../ask";
 import { field, option } from "./field";
 
 /** What surrounds an application: guardian, emergency contact, visa, helpers, money, and what only the office may know. */
 const MONTHS_TO_FULL_AGE = 216;
 
 /** Under 18 on the first day of study. */
-export const minor: Condition = {
+const minor: Condition = {
   op: "fact",
   fact: "person.birthDate",
   is: "over",
@@ -20,6 +21,7 @@ export const guardian: Section = {
   key: "guardian",
   core: null,
   scope: "file",
+  carries: true,
   title: { en: "Guardian", fr: "Responsable légal" },
   intro: {
     en: "You will be under 18 when studies begin, so we need to know who is responsible for you.",
@@ -53,10 +55,33 @@ export const guardian: Section = {
   ],
 };
 
+/** The guardian of whoever will be under 18, and the guardian's word. */
+export const guardianAsked: readonly Requirement[] = [
+  { ...sections("guardian", ["Guardian", "Responsable légal"], ["guardian"]), when: minor },
+  {
+    ...document(
+      "consent",
+      ["Guardian’s consent", "Accord du responsable"],
+      ["Signed by the guardian whom you named.", "Signé par le responsable que vous avez indiqué."],
+      {
+        signedBy: {
+          section: "guardian",
+          sentence: {
+            en: "I am responsible for the applicant. I know of this application, agree to it, and agree that the institute writes to the applicant directly.",
+            fr: "Je suis responsable de la personne qui candidate. Je connais cette candidature, j’y consens, et j’accepte que l’institut lui écrive directement.",
+          },
+        },
+      },
+    ),
+    when: minor,
+  },
+];
+
 export const emergency: Section = {
   key: "emergency",
   core: null,
   scope: "file",
+  carries: true,
   title: { en: "In an emergency", fr: "En cas d’urgence" },
   intro: { en: "Whom may we call?", fr: "Qui pouvons-nous appeler ?" },
   fields: [
@@ -184,12 +209,19 @@ export const earlier: Section = {
   title: { en: "Earlier applications", fr: "Candidatures antérieures" },
   fields: [
     field(
-      { key: "applied", kind: "yesNo" },
+      { key: "applied", kind: "yesNo", earlier: true },
       "Have you applied to us before?",
       "Avez-vous déjà posé une candidature chez nous ?",
     ),
     field(
-      { key: "number", kind: "text", most: 30, required: false, when: yes("answers.earlier.applied") },
+      {
+        key: "number",
+        kind: "text",
+        most: 30,
+        required: false,
+        earlier: true,
+        when: yes("answers.earlier.applied"),
+      },
       "Its number, if you know it",
       "Son numéro, si vous le connaissez",
     ),

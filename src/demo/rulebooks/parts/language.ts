@@ -122,6 +122,7 @@ export const tests: Section = {
   key: "tests",
   core: "tests",
   scope: "file",
+  carries: true,
   title: { en: "Test results", fr: "Résultats de tests" },
   repeats: { min: 1, max: 6 },
   grows: true,

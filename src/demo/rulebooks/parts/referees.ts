@@ -14,7 +14,15 @@ export const referees: Section = {
   repeats: { min: 1, max: 5 },
   fields: [
     field({ key: "name", kind: "name", most: 150 }, "Name", "Nom"),
-    field({ key: "email", kind: "email", most: 200 }, "E-mail at the institution", "Courriel à l’établissement"),
+    field(
+      { key: "email", kind: "email", most: 200, institutional: true },
+      "E-mail at the institution",
+      "Courriel à l’établissement",
+      {
+        en: "A mailbox that anybody can open does not do. If your referee has no other, write to us.",
+        fr: "Une boîte que tout le monde peut ouvrir ne convient pas. Si votre référent n’en a pas d’autre, écrivez-nous.",
+      },
+    ),
     field({ key: "institution", kind: "text", most: 200 }, "Institution", "Établissement"),
     field(
       {

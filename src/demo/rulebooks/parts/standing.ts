@@ -10,6 +10,7 @@ export const letters: Section = {
   key: "letters",
   core: null,
   scope: "file",
+  carries: true,
   title: { en: "Where letters go", fr: "Où adresser le courrier" },
   intro: {
     en: "Anything that has to reach you on paper is sent here.",

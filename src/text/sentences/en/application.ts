@@ -47,7 +47,7 @@ export const application = {
   "app.daysLeft": "· {days, plural, =0 {less than a day left} one {one day left} other {# days left}}",
   "app.others": "What others still do",
   "app.carried":
-    "What you told us in application No. {number} about yourself and your education stands here already. Please check that it still holds.",
+    "What you told us in application No. {number} about yourself and your education stands here already{papers, plural, =0 {} one {, and one paper that you supplied there} other {, and # papers that you supplied there}}. Please check that it still holds.",
   "app.carriedHere": "These answers come from application No. {number}. Please check that they still hold.",
   "app.answers": "Your answers",
   "app.undertaking": "Before you submit: say what you promise of the order of your choices",

@@ -40,6 +40,7 @@ export const form = {
   "field.up": "{option} one place up",
   "field.down": "{option} one place down",
   "field.takeOut": "Take out {option}",
+  "form.agreedText": "Read the whole text",
   "form.inLine": "{what}, line {no}",
   "form.emptyAgain": "{field}: empty the filled cells again ({count})",
   "form.fillDown": "{field}: fill what is empty with what stands above it ({count})",
@@ -148,6 +149,8 @@ export const form = {
   "day.which": "Which day?",
   "day.notAMoment": "Write the day and the time, like 3 Feb 2027, 18:00.",
   "issue.not-an-email": "This is not an e-mail address. It needs a name, an @ and a domain.",
+  "issue.open-to-anybody":
+    "Anybody can open a mailbox at {domain}. Give the address at the institution; if there is none, write to us.",
   "issue.not-a-phone": "Write the number with its country code, for example +353 1 555 0100.",
   "issue.not-in-list": "Choose from the list.",
   "issue.out-of-range": "This should lie between {least} and {most}.",

@@ -3,6 +3,8 @@ export const references = {
   "referee.send": "Send the request",
   "referee.sendAsk": "This mails {name} at {email} now.",
   "referee.sendFirst": "Fill in name, e-mail and role first.",
+  "referee.askedElsewhere":
+    "The link went to {email}. To send it to the other address, withdraw this request and send it again.",
   "referee.withdraw": "Withdraw the request",
   "referee.state.asked": "Asked on {date}",
   "referee.state.opened": "Asked on {date}, opened",

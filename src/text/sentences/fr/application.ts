@@ -49,7 +49,7 @@ export const application: Readonly<Record<keyof typeof english, string>> = {
   "app.daysLeft": "· {days, plural, =0 {moins d’un jour} one {encore un jour} other {encore # jours}}",
   "app.others": "Ce que d’autres font encore",
   "app.carried":
-    "Ce que vous nous avez dit de vous et de vos études dans la candidature No {number} figure déjà ici. Vérifiez que tout est encore exact.",
+    "Ce que vous nous avez dit de vous et de vos études dans la candidature No {number} figure déjà ici{papers, plural, =0 {} one {, avec une pièce que vous y aviez fournie} other {, avec # pièces que vous y aviez fournies}}. Vérifiez que tout est encore exact.",
   "app.carriedHere": "Ces réponses viennent de la candidature No {number}. Vérifiez qu’elles sont encore exactes.",
   "app.answers": "Vos réponses",
   "app.undertaking": "Avant de déposer : dites à quoi vous vous engagez pour l’ordre de vos vœux",

@@ -42,6 +42,7 @@ export const form: Readonly<Record<keyof typeof english, string>> = {
   "field.up": "{option} une place plus haut",
   "field.down": "{option} une place plus bas",
   "field.takeOut": "Retirer {option}",
+  "form.agreedText": "Lire le texte en entier",
   "form.inLine": "{what}, ligne {no}",
   "form.emptyAgain": "{field} : vider de nouveau ce qui a été rempli ({count})",
   "form.fillDown": "{field} : remplir ce qui est vide avec ce qui est au-dessus ({count})",
@@ -156,6 +157,8 @@ export const form: Readonly<Record<keyof typeof english, string>> = {
   "day.which": "Quel jour ?",
   "day.notAMoment": "Écrivez le jour et l’heure, comme 3 févr. 2027, 18:00.",
   "issue.not-an-email": "Ce n’est pas une adresse de courriel. Il faut un nom, un @ et un domaine.",
+  "issue.open-to-anybody":
+    "Tout le monde peut ouvrir une boîte chez {domain}. Donnez l’adresse à l’établissement ; s’il n’y en a pas, écrivez-nous.",
   "issue.not-a-phone": "Écrivez le numéro avec l’indicatif du pays, par exemple +33 1 55 55 01 00.",
   "issue.not-in-list": "Choisissez dans la liste.",
   "issue.out-of-range": "Ceci doit être entre {least} et {most}.",

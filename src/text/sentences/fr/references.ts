@@ -5,6 +5,8 @@ export const references: Readonly<Record<keyof typeof english, string>> = {
   "referee.send": "Envoyer la demande",
   "referee.sendAsk": "Ceci écrit maintenant à {name} ({email}).",
   "referee.sendFirst": "Remplissez d’abord nom, courriel et rôle.",
+  "referee.askedElsewhere":
+    "Le lien est parti à {email}. Pour l’envoyer à l’autre adresse, retirez cette demande et envoyez-la de nouveau.",
   "referee.withdraw": "Retirer la demande",
   "referee.state.asked": "Demandée le {date}",
   "referee.state.opened": "Demandée le {date}, ouverte",

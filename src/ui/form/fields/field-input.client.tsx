@@ -210,16 +210,24 @@ export function FieldInput(props: FieldInputProps) {
 /** A box to tick, with its sentence as label. */
 export function AgreeInput({ id, field, value, locale, disabled, onChange, onLeave }: FieldInputProps) {
   return (
-    <Checkbox
-      id={id}
-      disabled={disabled}
-      checked={value === true}
-      onChange={(e) => {
-        onChange(e.target.checked);
-        onLeave(e.target.checked);
-      }}
-    >
-      {field.title[locale]}
-    </Checkbox>
+    <>
+      <Checkbox
+        id={id}
+        disabled={disabled}
+        checked={value === true}
+        onChange={(e) => {
+          onChange(e.target.checked);
+          onLeave(e.target.checked);
+        }}
+      >
+        {field.title[locale]}
+      </Checkbox>
+      {field.help ? (
+        <details className="agreed-text">
+          <summary>{sentence(locale, "form.agreedText")}</summary>
+          <div className="measure written">{field.help[locale]}</div>
+        </details>
+      ) : null}
+    </>
   );
 }

@@ -288,7 +288,12 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
       <Others application={application} language={language} />
       <Rules application={application} language={language} />
       {application.carried && !submitted ? (
-        <p className="notice">{sentence(language, "app.carried", { number: application.carried.from })}</p>
+        <p className="notice">
+          {sentence(language, "app.carried", {
+            number: application.carried.from,
+            papers: application.carried.papers ?? 0,
+          })}
+        </p>
       ) : null}
       {assessment.choices
         .filter((c) => c.stage === "preparing")

@@ -6,13 +6,12 @@ import { sectionPage } from "../../../../../ui/application/applicant-step";
 import { SectionForm } from "../../../../../ui/form/section-form.client";
 import type { MyApplication } from "../../../../../views/application/application-data";
 import { locale } from "../../../../request";
-import { lookForLikeness } from "../application.action";
+import { askReferee, lookForLikeness, withdrawRequest } from "../application.action";
 import { EarlyCases } from "../early-cases";
 import { loadApplication } from "../load";
 import { ChoicesPage } from "./choices-page";
 import { DocumentsPage } from "./documents-page";
 import { FeePage } from "./fee-page";
-import { RefereeRequests } from "./referee-requests";
 
 const pageOf = (s: FormSection): string => sectionPage(s.key, s.scope);
 
@@ -62,6 +61,11 @@ export default async function SectionPage({ params }: { params: Promise<{ number
         sections={sections}
         office={application.office}
         look={lookForLikeness.bind(null, application.id)}
+        requesting={{
+          requests: application.references,
+          ask: askReferee.bind(null, application.number, application.id),
+          withdraw: withdrawRequest.bind(null, application.number, application.id),
+        }}
         starts={
           application.choices
             .flatMap((c) => (c.withdrawn ? [] : [c.start]))
@@ -77,9 +81,6 @@ export default async function SectionPage({ params }: { params: Promise<{ number
         })}
       />
       <EarlyCases application={application} language={language} sections={sections.map((s) => s.key)} />
-      {sections.some((s) => s.core === "referees" && s.applies) ? (
-        <RefereeRequests application={application} language={language} />
-      ) : null}
     </>
   );
 }

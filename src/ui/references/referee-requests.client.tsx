@@ -1,0 +1,77 @@
+"use client";
+
+import type { FormSection } from "../../core/form/form-sections";
+import type { Locale } from "../../core/text/local-text";
+import { formatDayInZone } from "../../text/format";
+import { isTextKey, sentence } from "../../text/sentence";
+import type { MyApplication } from "../../views/application/application-data";
+import { ConfirmPress } from "../frame/confirm-press.client";
+
+type Press = (id: string) => Promise<string | null>;
+
+/** What is known of the requests to referees, and what is done with them. */
+export interface Requesting {
+  readonly requests: MyApplication["references"];
+  /** Mails the referee of an entry. */
+  readonly ask: Press;
+  /** Ends a request. */
+  readonly withdraw: Press;
+}
+
+const UNDER_WAY = ["asked", "opened", "given"];
+const OPEN = ["asked", "opened"];
+
+/** Each referee as the form has them now, with the state of the request, and the press that sends or withdraws it. */
+export function RefereeRequests({
+  section,
+  requesting: { requests, ask, withdraw },
+  locale,
+  zone,
+}: {
+  section: FormSection;
+  requesting: Requesting;
+  locale: Locale;
+  zone: string;
+}) {
+  return (
+    <ul className="requests" aria-label={section.title[locale]}>
+      {section.entries.map((entry) => {
+        const value = (field: string) => String(entry.values[field]?.value ?? "");
+        const last = requests.filter((r) => r.referee === entry.id).at(-1);
+        const live = last !== undefined && UNDER_WAY.includes(last.state);
+        const isOpen = last !== undefined && OPEN.includes(last.state);
+        const state = `referee.state.${last?.state ?? ""}`;
+        const ready = value("name") !== "" && value("email") !== "" && value("role") !== "";
+        return (
+          <li key={entry.id}>
+            <span className="strong">{value("name") || "—"}</span> <span className="quiet">{value("email")}</span>
+            {last && isTextKey(state) ? (
+              <p>{sentence(locale, state, { date: formatDayInZone(locale, last.askedAt, zone) })}</p>
+            ) : null}
+            {isOpen && value("email") !== "" && value("email") !== last.email ? (
+              <p className="doubt">{sentence(locale, "referee.askedElsewhere", { email: last.email })}</p>
+            ) : null}
+            {live || !ready ? null : (
+              <ConfirmPress
+                action={() => ask(entry.id)}
+                label={sentence(locale, "referee.send")}
+                question={sentence(locale, "referee.sendAsk", { name: value("name"), email: value("email") })}
+                primary
+                locale={locale}
+              />
+            )}
+            {live || ready ? null : <p className="quiet">{sentence(locale, "referee.sendFirst")}</p>}
+            {isOpen ? (
+              <ConfirmPress
+                action={() => withdraw(last.id)}
+                label={sentence(locale, "referee.withdraw")}
+                question={sentence(locale, "referee.withdraw")}
+                locale={locale}
+              />
+            ) : null}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
