@@ -53,7 +53,14 @@ export const DEMO_STAFF: readonly {
 ];
 
 /** What visitors of the demo's finder looked for in vain. */
-const SEARCHED_IN_VAIN = ["scientific diving", "law of the sea", "scientific diving", "aquaculture licence"] as const;
+const SEARCHED_IN_VAIN = [
+  { words: "scientific diving" },
+  { words: "law of the sea" },
+  { words: "scientific diving" },
+  { words: "aquaculture licence" },
+  { words: "coastal engineering", campus: "afar" },
+  { words: "foundation year", campus: "region the islands" },
+];
 
 const SYSTEM: Actor = { kind: "system" };
 const VISITOR: Actor = { kind: "visitor" };
@@ -188,7 +195,7 @@ export async function loadDemo(
     ctx.say(made.length, all.length, [story.profile.given, story.profile.family].filter(Boolean).join(" "));
   }
   ctx.moveTo(new Date(momentFrom(anchor, -2, "16:20")));
-  for (const words of SEARCHED_IN_VAIN) await act(ctx.runtime, noteEmptySearch, VISITOR, { words });
+  for (const search of SEARCHED_IN_VAIN) await act(ctx.runtime, noteEmptySearch, VISITOR, search);
   ctx.moveTo(new Date(momentFrom(anchor, 0, "08:00")));
   const { listId } = await act(ctx.runtime, takeOwnerList, staff.officer, OWNER_LIST);
   await runJob(jobs, "match-results", { listId });

@@ -224,7 +224,7 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
       fields: ["022"],
       months: 24,
       ects: 90,
-      campuses: ["merrow"],
+      campuses: ["merrow", "afar"],
       modes: ["full time", "part time"],
       description: {
         en: "Boats, lights and harbours as sources: how to read them, keep them and show them.",

@@ -129,11 +129,41 @@ describe("words by which nothing was found", () => {
   it("are counted under one spelling, the most frequent first; signs alone are not kept", async () => {
     for (const words of ["Zostera beds", "zostera  BEDS", "kelp rafts", "?!"])
       expect((await note(words)).ok).toBe(true);
-    expect(await reasonOf(note("x"))).toBe("invalid-input");
+    await note("x");
     expect(await searches()).toEqual([
       ["Zostera beds", 2],
       ["kelp rafts", 1],
     ]);
+  });
+
+  it("are kept with the place that was looked for, a region or a site from afar, and by the place alone", async () => {
+    const at = (campus: string, words = "") => runAct(world.runtime, noteEmptySearch, VISITOR, { words, campus });
+    await at("region the islands", "kelp rafts");
+    await at("afar");
+    await at("afar");
+    await at("nowhere");
+    const noted = (await readView(world.runtime, plans, lead, {}))?.searches.map((s) => [s.words, s.place, s.times]);
+    expect(noted).toEqual([
+      ["", "From a distance", 2],
+      ["Zostera beds", null, 2],
+      ["kelp rafts", null, 1],
+      ["kelp rafts", "The islands", 1],
+    ]);
+    for (const [words, campus] of [
+      ["", "afar"],
+      ["kelp rafts", "region the islands"],
+    ] as const)
+      await must(world, answerSearch, lead, { words, campus, code: null });
+  });
+
+  it("find programmes by region, and those that are taught from afar", async () => {
+    const at = async (campus: string) =>
+      (await readView(world.runtime, finder, VISITOR, { campus }))?.hits.map((h) => h.code).toSorted();
+    expect(await at("region the islands")).toEqual(await at("vell"));
+    expect(await at("region merrow coast")).toEqual(
+      [...new Set([...((await at("merrow")) ?? []), ...((await at("tarbrook")) ?? [])])].toSorted(),
+    );
+    expect(await at("afar")).toEqual(["MMH"]);
   });
 
   it("become words by which a programme is found", async () => {

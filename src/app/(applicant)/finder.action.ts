@@ -3,7 +3,7 @@
 import { noteEmptySearch } from "../../acts/catalogue/empty-searches";
 import { perform, VISITOR } from "../request";
 
-/** Notes words by which nothing was found; nothing is said to the visitor. */
-export async function noteNotFound(words: string): Promise<void> {
-  await perform(noteEmptySearch, VISITOR, { words });
+/** Notes words and a place by which nothing was found; nothing is said to the visitor. */
+export async function noteNotFound(words: string, campus: string | null): Promise<void> {
+  await perform(noteEmptySearch, VISITOR, { words, campus });
 }

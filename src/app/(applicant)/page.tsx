@@ -1,4 +1,5 @@
 import Link from "next/link";
+import { placesOf } from "../../core/catalogue/places";
 import { formatDate, languageName } from "../../text/format";
 import { sentence } from "../../text/sentence";
 import { countryOptions, fieldName } from "../../text/words/code-lists";
@@ -28,8 +29,7 @@ export default async function FinderPage({ searchParams }: { searchParams: Promi
   const option = (value: string, label: string) => ({ value, label });
   const person = personString(query);
   const narrowed = queryString({ ...query, citizenships: [], residence: null }) !== "";
-  const wordsAlone =
-    query.words !== "" && queryString({ ...query, words: "", citizenships: [], residence: null }) === "";
+  const nothingElse = queryString({ ...query, words: "", campus: null, citizenships: [], residence: null }) === "";
   return (
     <div className="finder">
       <header>
@@ -43,7 +43,11 @@ export default async function FinderPage({ searchParams }: { searchParams: Promi
           levels={data.choices.levels.map((l) => option(l, sentence(language, `level.${l}`)))}
           fields={data.choices.fields.map((f) => option(f, fieldName(language, f)))}
           languages={data.choices.languages.map((l) => option(l, languageName(language, l)))}
-          campuses={data.campuses.map((c) => option(c.key, c.title[language]))}
+          campuses={placesOf(data.campuses).map(({ value, title, region, whole }) => ({
+            value,
+            label: whole ? sentence(language, "finder.anywhereIn", { region: title[language] }) : title[language],
+            under: region?.[language],
+          }))}
           starts={data.choices.starts.map((s) => option(s, formatDate(language, s)))}
           countries={countryOptions(language)}
           group={data.group?.title[language] ?? null}
@@ -66,7 +70,7 @@ export default async function FinderPage({ searchParams }: { searchParams: Promi
         {data.hits.length === 0 ? (
           <p className="empty">
             {t("finder.none")} <Link href={`/${person}`}>{t("finder.all")}</Link>
-            {wordsAlone ? <NotFoundNote key={query.words} words={query.words} note={noteNotFound} /> : null}
+            {nothingElse ? <NotFoundNote words={query.words} campus={query.campus} note={noteNotFound} /> : null}
           </p>
         ) : (
           <form action="/programmes/compare" className="hits">

@@ -162,7 +162,10 @@ export function referenceProblems(
         ...[...uses[area]].filter((k) => !keys.includes(k)).map((k) => problem("still-used", area, k)),
       ];
     }),
-    ...set.campuses.flatMap((c) => missingText("campuses", `${c.key} (note)`, c.note)),
+    ...set.campuses.flatMap((c) => [
+      ...missingText("campuses", `${c.key} (note)`, c.note),
+      ...missingText("campuses", `${c.key} (region)`, c.region),
+    ]),
     ...groupProblems(set.groups, facts),
     ...set.scales.flatMap(scaleProblems),
     ...set.tests.flatMap(testProblems),

@@ -48,6 +48,10 @@ export const referenceSetSchema = z.object({
         key: z.string(),
         title: writtenTextSchema,
         note: writtenTextSchema.optional(),
+        /** The part of the country that it lies in: people look for that, too. */
+        region: writtenTextSchema.optional(),
+        /** Nobody has to be there: it has no place on the map. */
+        remote: z.boolean().optional(),
         x: z.number().min(0).max(100),
         y: z.number().min(0).max(100),
       }),
@@ -87,7 +91,11 @@ export const referenceDraftSchema = referenceSetSchema.extend({
   campuses: z.array(
     referenceSetSchema.shape.campuses
       .unwrap()
-      .element.extend({ title: localTextSchema, note: localTextSchema.optional() }),
+      .element.extend({
+        title: localTextSchema,
+        note: localTextSchema.optional(),
+        region: localTextSchema.optional(),
+      }),
   ),
 });
 

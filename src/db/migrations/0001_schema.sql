@@ -273,10 +273,12 @@ CREATE TABLE "cycle" (
 );
 --> statement-breakpoint
 CREATE TABLE "empty_search" (
-	"folded" text PRIMARY KEY NOT NULL,
+	"folded" text NOT NULL,
+	"campus" text DEFAULT '' NOT NULL,
 	"words" text NOT NULL,
 	"times" integer DEFAULT 1 NOT NULL,
-	"last_at" timestamp with time zone NOT NULL
+	"last_at" timestamp with time zone NOT NULL,
+	CONSTRAINT "empty_search_folded_campus_pk" PRIMARY KEY("folded","campus")
 );
 --> statement-breakpoint
 CREATE TABLE "intake" (

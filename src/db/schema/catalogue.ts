@@ -237,9 +237,16 @@ export const interest = pgTable(
 );
 
 /** What people looked for among the programmes and did not find: the words alone, never who they were. */
-export const emptySearch = pgTable("empty_search", {
-  folded: text("folded").primaryKey(),
-  words: text("words").notNull(),
-  times: integer("times").notNull().default(1),
-  lastAt: instant("last_at").notNull(),
-});
+export const emptySearch = pgTable(
+  "empty_search",
+  {
+    /** "" where a place alone was looked for. */
+    folded: text("folded").notNull(),
+    /** A campus or a region; "" for anywhere. */
+    campus: text("campus").notNull().default(""),
+    words: text("words").notNull(),
+    times: integer("times").notNull().default(1),
+    lastAt: instant("last_at").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.folded, t.campus] })],
+);

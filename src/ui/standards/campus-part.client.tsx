@@ -1,6 +1,6 @@
 "use client";
 
-import { InputNumber } from "antd";
+import { Checkbox, InputNumber } from "antd";
 import type { ReferenceSet } from "../../core/standards/reference-set";
 import { EMPTY_WORDS, KeyBox, Labelled, orNothing, put, Words } from "../rulebook/part-fields.client";
 
@@ -32,6 +32,21 @@ export function CampusPart({ value, map, others, disabled, onChange }: Props) {
         disabled={disabled}
         onChange={(note) => onChange(put(value, "note", orNothing(note)))}
       />
+      <Words
+        label="Region, for those who look for that"
+        value={value.region ?? EMPTY_WORDS}
+        disabled={disabled}
+        onChange={(region) => onChange(put(value, "region", orNothing(region)))}
+      />
+      <div className="plan-field">
+        <Checkbox
+          disabled={disabled}
+          checked={value.remote ?? false}
+          onChange={(e) => onChange(put(value, "remote", e.target.checked || undefined))}
+        >
+          nobody has to be there: it stands in the list of places and not on the map
+        </Checkbox>
+      </div>
       {(["x", "y"] as const).map((name) => (
         <Labelled
           key={name}

@@ -10,6 +10,7 @@ import {
   type ProgrammeInput,
   type Track,
 } from "../../core/catalogue/programme";
+import { liesIn } from "../../core/catalogue/places";
 import { type RoundState, roundState } from "../../core/catalogue/round-state";
 import { searchIndex } from "../../core/catalogue/search";
 import { alike, type Difference } from "../../core/catalogue/word-similarity";
@@ -236,7 +237,8 @@ const input = z.object({
   /** A broad field of ISCED-F, two digits. */
   field: z.string().max(3).nullable().default(null),
   language: z.string().max(3).nullable().default(null),
-  campus: z.string().max(40).nullable().default(null),
+  /** A campus by its key, or a region (`placesOf`). */
+  campus: z.string().max(80).nullable().default(null),
   start: z.iso.date().nullable().default(null),
   open: z.boolean().default(false),
   /** What the visitor says of themselves: it decides the group whose deadlines and fees are shown. */
@@ -267,7 +269,7 @@ function matches(hit: FinderHit, query: Query): boolean {
     (query.level === null || hit.level === query.level) &&
     (query.field === null || hit.fields.some((f) => f.startsWith(query.field ?? ""))) &&
     (query.language === null || hit.language === query.language) &&
-    (query.campus === null || hit.campuses.some((c) => c.key === query.campus)) &&
+    (query.campus === null || hit.campuses.some((c) => liesIn(c, query.campus ?? ""))) &&
     (query.start === null || hit.startsOn === query.start) &&
     (!query.open || hit.round.state === "open")
   );
@@ -284,7 +286,7 @@ function found(hits: readonly FinderHit[], words: string): readonly FinderHit[] 
       id: String(i),
       code: h.code,
       title: `${h.award} ${h.title.en} ${h.title.fr}`,
-      keywords: [...h.keywords, ...h.campuses.map((c) => c.title.en)].join(" "),
+      keywords: [...h.keywords, ...h.campuses.flatMap((c) => [c.title.en, c.region?.en ?? "", c.region?.fr ?? ""])].join(" "),
       text: [h.description.en, h.description.fr, h.partner ?? ""].join(" "),
     })),
   )(words);

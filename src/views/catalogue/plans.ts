@@ -1,6 +1,7 @@
 import type pg from "pg";
 import { z } from "zod";
 import type { ChoiceRules } from "../../core/catalogue/choice-rules";
+import { placesOf } from "../../core/catalogue/places";
 import { type PlanGap, planGaps } from "../../core/catalogue/plan-gaps";
 import type { IntakeInput, ProgrammeInput } from "../../core/catalogue/programme";
 import { type RoundState, roundState } from "../../core/catalogue/round-state";
@@ -58,7 +59,15 @@ export interface PlansData {
   readonly cycles: readonly string[];
   readonly programmes: readonly PlannedProgramme[];
   /** What visitors looked for and did not find, the most frequent first. */
-  readonly searches: readonly { readonly words: string; readonly times: number; readonly lastAt: string }[];
+  readonly searches: readonly {
+    /** "" where a place alone was looked for. */
+    readonly words: string;
+    /** "" for anywhere. */
+    readonly campus: string;
+    readonly place: string | null;
+    readonly times: number;
+    readonly lastAt: string;
+  }[];
 }
 
 const PROGRAMMES = `select json_build_object('code', p.code, 'title', p.title, 'award', p.award, 'level', p.level, 'fields', p.fields, 'language', p.language,
@@ -122,9 +131,10 @@ export const plans = defineView({
     const procedures = await pool.query<PlansData["procedures"][number]>(
       "select key, title, rules from procedure order by key",
     );
-    const searches = await pool.query<{ words: string; times: number; last_at: Date }>(
-      `select words, times, last_at from empty_search order by times desc, last_at desc limit ${MOST_SEARCHES}`,
+    const searches = await pool.query<{ words: string; campus: string; times: number; last_at: Date }>(
+      `select words, campus, times, last_at from empty_search order by times desc, last_at desc, folded, campus limit ${MOST_SEARCHES}`,
     );
+    const places = placesOf(office.set.campuses);
     const cycles = await pool.query<{ key: string }>("select key from cycle order by key desc");
     return {
       zone: office.set.zone,
@@ -140,7 +150,13 @@ export const plans = defineView({
         office.zone,
         now.getTime(),
       ),
-      searches: searches.rows.map(({ words, times, last_at }) => ({ words, times, lastAt: last_at.toISOString() })),
+      searches: searches.rows.map(({ words, campus, times, last_at }) => ({
+        words,
+        campus,
+        place: places.find((p) => p.value === campus)?.title.en ?? null,
+        times,
+        lastAt: last_at.toISOString(),
+      })),
     };
   },
 });

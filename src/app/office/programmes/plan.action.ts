@@ -38,8 +38,8 @@ export async function storeProgramme(
   return answer(await perform(saveProgramme, await actor(), { procedure, version, programme }));
 }
 
-export async function settleSearch(words: string, code: string | null): Promise<Said> {
-  return answer(await perform(answerSearch, await actor(), { words, code }));
+export async function settleSearch(words: string, campus: string, code: string | null): Promise<Said> {
+  return answer(await perform(answerSearch, await actor(), { words, campus, code }));
 }
 
 export async function storeProcedure(draft: ProcedureDraft): Promise<Said> {

@@ -9,6 +9,8 @@ export const catalogue = {
   "finder.field": "Field",
   "finder.language": "Taught in",
   "finder.campus": "Campus",
+  "finder.where": "Campus or region",
+  "finder.anywhereIn": "anywhere: {region}",
   "finder.start": "Begins",
   "finder.any": "any",
   "finder.openOnly": "open now",

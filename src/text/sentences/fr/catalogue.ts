@@ -11,6 +11,8 @@ export const catalogue: Readonly<Record<keyof typeof english, string>> = {
   "finder.field": "Domaine",
   "finder.language": "Enseigné en",
   "finder.campus": "Campus",
+  "finder.where": "Campus ou région",
+  "finder.anywhereIn": "partout : {region}",
   "finder.start": "Début",
   "finder.any": "indifférent",
   "finder.openOnly": "ouverts maintenant",

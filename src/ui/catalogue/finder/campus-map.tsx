@@ -1,4 +1,5 @@
 import Link from "next/link";
+import { liesIn } from "../../../core/catalogue/places";
 import type { ReferenceSet } from "../../../core/standards/reference-set";
 import type { Locale } from "../../../core/text/local-text";
 import { sentence } from "../../../text/sentence";
@@ -19,8 +20,9 @@ export function CampusMap({
   counts: Readonly<Record<string, number>>;
   locale: Locale;
 }) {
-  if (campuses.length === 0) return null;
-  const places = labelPlaces(campuses.map(({ x, y, title }) => ({ x, y, name: title[locale] })));
+  const sites = campuses.filter((c) => !c.remote);
+  if (sites.length === 0) return null;
+  const places = labelPlaces(sites.map(({ x, y, title }) => ({ x, y, name: title[locale] })));
   return (
     <figure className="campus-map">
       <svg viewBox="0 12 100 60">
@@ -32,8 +34,8 @@ export function CampusMap({
         {map?.water.map((d) => (
           <path key={d} className="river" d={d} />
         ))}
-        {campuses.map((campus, i) => {
-          const chosen = query.campus === campus.key;
+        {sites.map((campus, i) => {
+          const chosen = query.campus !== null && liesIn(campus, query.campus);
           const place = places[i];
           return (
             <Link

@@ -11,6 +11,29 @@ const PAUSE_MS = 250;
 interface Option {
   readonly value: string;
   readonly label: string;
+  /** What it stands under in the list. */
+  readonly under?: string | undefined;
+}
+
+/** The options in their order, those under one heading together. */
+function Options({ options }: { options: readonly Option[] }) {
+  const headings = [...new Set(options.map((o) => o.under))];
+  return headings.map((under) => {
+    const own = options
+      .filter((o) => o.under === under)
+      .map((o) => (
+        <option key={o.value} value={o.value}>
+          {o.label}
+        </option>
+      ));
+    return under === undefined ? (
+      own
+    ) : (
+      <optgroup key={under} label={under}>
+        {own}
+      </optgroup>
+    );
+  });
 }
 
 function Pick({
@@ -31,11 +54,7 @@ function Pick({
       <span>{label}</span>
       <select name={name} defaultValue={value ?? ""}>
         <option value="">{any}</option>
-        {options.map((o) => (
-          <option key={o.value} value={o.value}>
-            {o.label}
-          </option>
-        ))}
+        <Options options={options} />
       </select>
     </label>
   );
@@ -124,7 +143,7 @@ export function FinderForm({
         <Pick
           key={`campus-${query.campus ?? ""}`}
           name="campus"
-          label={t("finder.campus")}
+          label={t("finder.where")}
           value={query.campus}
           options={campuses}
           any={t("finder.any")}

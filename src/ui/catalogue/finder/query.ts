@@ -6,6 +6,7 @@ export interface FinderQuery {
   readonly level: Level | null;
   readonly field: string | null;
   readonly language: string | null;
+  /** A campus, or a region with all of its own. */
   readonly campus: string | null;
   readonly start: string | null;
   readonly open: boolean;
@@ -32,7 +33,7 @@ export function readQuery(params: SearchParams): FinderQuery {
     level,
     field: one("field")?.slice(0, 3) ?? null,
     language: one("language")?.slice(0, 3) ?? null,
-    campus: one("campus")?.slice(0, 40) ?? null,
+    campus: one("campus")?.slice(0, 80) ?? null,
     start: start && /^\d{4}-\d{2}-\d{2}$/u.test(start) ? start : null,
     open: one("open") === "1",
     citizenships: (typeof from === "string" ? [from] : (from ?? []))
