@@ -117,6 +117,20 @@ export async function passport(p: Profile, madeOn: Date): Promise<Buffer> {
   return Buffer.from(await made.document.save());
 }
 
+export async function permit(p: Profile, madeOn: Date): Promise<Buffer> {
+  const made = await sheet("Residence permit", madeOn, p);
+  const page = made.document.addPage(A4);
+  heading(made, page, `Country of residence: ${p.residence}`, "Residence permit");
+  rows(made, page, [
+    ["Surname", p.family],
+    ["Given names", p.given || "—"],
+    ["Date of birth", p.birthDate],
+    ["Nationality", p.citizenships.join(", ")],
+    ["Kind of permit", "permanent right of residence"],
+  ]);
+  return Buffer.from(await made.document.save());
+}
+
 export async function certificate(p: Profile, madeOn: Date): Promise<Buffer> {
   const made = await sheet("Degree certificate", madeOn, p);
   const page = made.document.addPage(A4);

@@ -65,11 +65,21 @@ const DOCUMENTS = ["passport", "certificate", "transcript", "motivation", "engli
 const PER_DEGREE = new Set(["certificate", "transcript"]);
 const SYSTEM: Actor = { kind: "system" };
 
-function bytesOf(play: Play, requirement: (typeof DOCUMENTS)[number], incomplete: boolean): Promise<Buffer> {
+type Paper = (typeof DOCUMENTS)[number] | "permit";
+
+/** Whoever lives where they are no citizen has a permit beside the passport. */
+const withPermit = <P extends string>({ profile }: Play, which: readonly P[]): readonly (P | "permit")[] =>
+  which.flatMap((paper) =>
+    paper === "passport" && !profile.citizenships.includes(profile.residence) ? [paper, "permit" as const] : [paper],
+  );
+
+function bytesOf(play: Play, requirement: Paper, incomplete: boolean): Promise<Buffer> {
   const madeOn = play.stage.runtime.now();
   switch (requirement) {
     case "passport":
       return documents.passport(play.profile, madeOn);
+    case "permit":
+      return documents.permit(play.profile, madeOn);
     case "certificate":
       return documents.certificate(play.profile, madeOn);
     case "transcript":
@@ -89,7 +99,7 @@ const placeOf = (play: Play, requirement: string) => ({
 });
 
 async function supplyAll(play: Play, which: readonly (typeof DOCUMENTS)[number][], incomplete: boolean): Promise<void> {
-  for (const requirement of which) {
+  for (const requirement of withPermit(play, which)) {
     const { entry } = placeOf(play, requirement);
     await supply(
       play.stage.runtime,
@@ -278,7 +288,7 @@ async function perform(play: Play, moment: Moment): Promise<void> {
       await act(runtime, takeFile, staff[moment.by], { applicationId, mine: true });
       return;
     case "accept":
-      for (const requirement of moment.which)
+      for (const requirement of withPermit(play, moment.which))
         await act(runtime, acceptEvidence, staff.officer, {
           ...placeOf(play, requirement),
           proof: moment.proof ?? "copy",

@@ -71,7 +71,14 @@ export const referenceSet: ReferenceSet = {
         op: "any",
         of: [
           { op: "fact", fact: "citizenship.citizenships", is: "includesOneOf", value: HOME_COUNTRIES },
-          { op: "fact", fact: "citizenship.residence", is: "oneOf", value: HOME_COUNTRIES },
+          {
+            op: "all",
+            of: [
+              { op: "fact", fact: "citizenship.residence", is: "oneOf", value: HOME_COUNTRIES },
+              // Whoever has no right to live there is no resident yet; the permit shows it.
+              { op: "not", of: { op: "fact", fact: "citizenship.stay", is: "equals", value: "other" } },
+            ],
+          },
         ],
       },
     },

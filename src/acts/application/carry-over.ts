@@ -51,18 +51,16 @@ async function carryPapers(
       .values({ ...file, applicationId })
       .returning({ id: upload.id });
     if (!kept) throw new Error("a document that could not be taken over");
-    await ctx.db
-      .insert(evidence)
-      .values({
-        applicationId,
-        requirement,
-        scope,
-        entry,
-        uploadId: kept.id,
-        firstPage,
-        lastPage,
-        suppliedAt: ctx.now,
-      });
+    await ctx.db.insert(evidence).values({
+      applicationId,
+      requirement,
+      scope,
+      entry,
+      uploadId: kept.id,
+      firstPage,
+      lastPage,
+      suppliedAt: ctx.now,
+    });
   }
   return papers.length;
 }

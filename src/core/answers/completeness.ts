@@ -215,12 +215,14 @@ function listGaps(
 ): readonly Gap[] {
   const entries = index.entries(scope, section.key);
   const value = (entry: string, field: string): Json => index.claim(scope, section.key, entry, field);
-  const twice: Gap[] = [];
+  const lacks: Gap[] = [];
   for (const field of section.fields)
     if (field.once)
-      for (const entry of repeatedEntries(field, entries, value)) twice.push(gap(entry, field.key, "twice"));
-  if (isAllFromRegistry(section, facts)) return twice;
-  if (entries.length < repeats.min) return [...twice, gap("", "entry", "too-few")];
+      for (const entry of repeatedEntries(field, entries, value)) lacks.push(gap(entry, field.key, "twice"));
+  if (isAllFromRegistry(section, facts)) return lacks;
+  if (entries.length < repeats.min) return [...lacks, gap("", "entry", "too-few")];
+  // A list that was filled under an earlier rulebook, or by a file, may be longer than this one takes.
+  for (const entry of entries.slice(repeats.max)) lacks.push(gap(entry, "entry", "too-many"));
   const saysComplete = repeats.max > repeats.min && index.claim(scope, section.key, "", COMPLETE_FIELD) !== true;
-  return saysComplete ? [...twice, gap("", COMPLETE_FIELD, "say-complete")] : twice;
+  return saysComplete ? [...lacks, gap("", COMPLETE_FIELD, "say-complete")] : lacks;
 }

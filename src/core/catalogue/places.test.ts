@@ -27,6 +27,5 @@ describe("places to look for", () => {
     ["region north coast", ["harbour", "yard"]],
     ["region elsewhere", []],
     ["", []],
-  ])("%s are %j", (place, sites) =>
-    expect(SITES.filter((s) => liesIn(s, place)).map((s) => s.key)).toEqual(sites));
+  ])("%s are %j", (place, sites) => expect(SITES.filter((s) => liesIn(s, place)).map((s) => s.key)).toEqual(sites));
 });

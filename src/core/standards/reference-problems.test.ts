@@ -12,7 +12,7 @@ const NOTHING: Uses = {
   papers: new Set<string>(),
   tests: new Set(),
 };
-const FACTS = new Set(["citizenship.citizenships", "citizenship.residence"]);
+const FACTS = new Set(["citizenship.citizenships", "citizenship.residence", "citizenship.stay"]);
 const [scale, , letters] = referenceSet.scales;
 const [test] = referenceSet.tests;
 const [home, overseas] = referenceSet.groups;

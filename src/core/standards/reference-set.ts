@@ -89,13 +89,11 @@ export const referenceDraftSchema = referenceSetSchema.extend({
   groups: z.array(referenceSetSchema.shape.groups.element.extend({ title: localTextSchema })),
   areas: z.array(referenceSetSchema.shape.areas.element.extend({ title: localTextSchema })),
   campuses: z.array(
-    referenceSetSchema.shape.campuses
-      .unwrap()
-      .element.extend({
-        title: localTextSchema,
-        note: localTextSchema.optional(),
-        region: localTextSchema.optional(),
-      }),
+    referenceSetSchema.shape.campuses.unwrap().element.extend({
+      title: localTextSchema,
+      note: localTextSchema.optional(),
+      region: localTextSchema.optional(),
+    }),
   ),
 });
 

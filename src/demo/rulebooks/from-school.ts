@@ -83,6 +83,7 @@ const aroundSections = [helper, earlier, heard, special, declaration];
 const schoolRequirements = [
   ABOUT_YOU,
   PASSPORT,
+  PERMIT,
   NAME_CHANGE,
   ...guardianAsked,
   sections(
@@ -234,7 +235,6 @@ export const bht: RulebookBody = {
   ],
   requirements: [
     ...schoolRequirements,
-    PERMIT,
     sections("beyond", ["Beyond school", "En dehors de l’école"], ["beyond", "interests", "elsewhere"]),
     document(
       "numeracy",

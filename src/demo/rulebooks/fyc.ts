@@ -12,6 +12,7 @@ import {
   feeItem,
   NAME_CHANGE,
   PASSPORT,
+  PERMIT,
   REFEREES_NAMED,
   reference,
   schooledInEnglish,
@@ -69,6 +70,7 @@ export const fyc: RulebookBody = {
   requirements: [
     ABOUT_YOU,
     PAPER,
+    PERMIT,
     NAME_CHANGE,
     ...guardianAsked,
     sections("schooling", ["Schools and report", "Écoles et bulletin"], ["schools", "report"]),

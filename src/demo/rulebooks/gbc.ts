@@ -1,5 +1,5 @@
 import type { RulebookBody } from "../../core/rulebook/rulebook";
-import { ABOUT_YOU, AROUND, DECLARATION, document, fee, feeItem, NAME_CHANGE, PASSPORT, sections } from "./ask";
+import { ABOUT_YOU, AROUND, DECLARATION, document, fee, feeItem, NAME_CHANGE, PASSPORT, PERMIT, sections } from "./ask";
 import { earlier, emergency, experience, heard, helper, special, visa } from "./parts/circumstances";
 import { declaration } from "./parts/declaration";
 import { statement } from "./parts/own-words";
@@ -33,6 +33,7 @@ export const gbc: RulebookBody = {
   requirements: [
     ABOUT_YOU,
     PASSPORT,
+    PERMIT,
     NAME_CHANGE,
     sections("practice", ["Work and practice", "Travail et pratique"], ["experience"]),
     document(

@@ -8,6 +8,7 @@ import {
   exemptMeasure,
   NAME_CHANGE,
   PASSPORT,
+  PERMIT,
   REFEREES_NAMED,
 } from "./ask";
 import {
@@ -40,6 +41,7 @@ export const mes: RulebookBody = {
       sections: ["person", "contact", "citizenship"],
     },
     PASSPORT,
+    PERMIT,
     NAME_CHANGE,
     {
       key: "studies",

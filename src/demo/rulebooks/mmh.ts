@@ -12,6 +12,7 @@ import {
   feeItem,
   NAME_CHANGE,
   PASSPORT,
+  PERMIT,
   pendingInTime,
   sections,
 } from "./ask";
@@ -96,6 +97,7 @@ export const mmh: RulebookBody = {
   requirements: [
     ABOUT_YOU,
     PASSPORT,
+    PERMIT,
     NAME_CHANGE,
     sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses", "unfinished"]),
     certificate,

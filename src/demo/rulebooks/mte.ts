@@ -14,6 +14,7 @@ import {
   feeItem,
   NAME_CHANGE,
   PASSPORT,
+  PERMIT,
   REFEREES_NAMED,
   reference,
   sections,
@@ -64,6 +65,7 @@ export const mte: RulebookBody = {
   requirements: [
     ABOUT_YOU,
     PASSPORT,
+    PERMIT,
     NAME_CHANGE,
     sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses", "unfinished"]),
     certificate,

@@ -2,6 +2,7 @@ import type pg from "pg";
 import { z } from "zod";
 import { applicantGroup } from "../../core/assessment/context";
 import type { ChoiceRules } from "../../core/catalogue/choice-rules";
+import { liesIn } from "../../core/catalogue/places";
 import {
   type IntakeInput,
   LEVELS,
@@ -10,7 +11,6 @@ import {
   type ProgrammeInput,
   type Track,
 } from "../../core/catalogue/programme";
-import { liesIn } from "../../core/catalogue/places";
 import { type RoundState, roundState } from "../../core/catalogue/round-state";
 import { searchIndex } from "../../core/catalogue/search";
 import { alike, type Difference } from "../../core/catalogue/word-similarity";
@@ -286,7 +286,10 @@ function found(hits: readonly FinderHit[], words: string): readonly FinderHit[] 
       id: String(i),
       code: h.code,
       title: `${h.award} ${h.title.en} ${h.title.fr}`,
-      keywords: [...h.keywords, ...h.campuses.flatMap((c) => [c.title.en, c.region?.en ?? "", c.region?.fr ?? ""])].join(" "),
+      keywords: [
+        ...h.keywords,
+        ...h.campuses.flatMap((c) => [c.title.en, c.region?.en ?? "", c.region?.fr ?? ""]),
+      ].join(" "),
       text: [h.description.en, h.description.fr, h.partner ?? ""].join(" "),
     })),
   )(words);

@@ -22,6 +22,7 @@ export const assessment = {
   "gap.missing": "{field} is missing",
   "gap.wrong": "{field} is not right yet",
   "gap.too-few": "{section}: an entry is missing",
+  "gap.too-many": "{section}: more entries than there may be; take one out",
   "gap.say-complete": "{section}: say whether that is all",
   "gap.twice": "{field} stands twice in {section}",
   "gap.document": "{title}: nothing was supplied yet",

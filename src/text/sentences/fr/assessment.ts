@@ -24,6 +24,7 @@ export const assessment: Readonly<Record<keyof typeof english, string>> = {
   "gap.missing": "{field} : manque",
   "gap.wrong": "{field} : pas encore juste",
   "gap.too-few": "{section} : il manque une entrée",
+  "gap.too-many": "{section} : plus d’entrées que permis ; retirez-en une",
   "gap.say-complete": "{section} : dites si c’est tout",
   "gap.twice": "{field} figure deux fois dans {section}",
   "gap.document": "{title} : rien n’a encore été fourni",
