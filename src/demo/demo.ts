@@ -1,5 +1,6 @@
 import { type Runtime, runAct } from "../acts/act/act";
 import { noteEmptySearch } from "../acts/catalogue/empty-searches";
+import { noteContact } from "../acts/contact/contact-notes";
 import { keepTrayMail } from "../acts/mail/messages";
 import { acceptLink, changeRole, makeStaff, openAccount, tieAccount } from "../acts/people/accounts";
 import { takeOwnerList } from "../acts/results/owner-lists";
@@ -64,6 +65,39 @@ const SEARCHED_IN_VAIN = [
 
 const SYSTEM: Actor = { kind: "system" };
 const VISITOR: Actor = { kind: "visitor" };
+
+/** What applicants asked on the phone: some of it again and again, because a help text does not say it. */
+const CALLS = [
+  { about: "courses", question: "Which subject area has a field course?" },
+  { about: "education", question: "Does the day of the ceremony count as the award?" },
+  { about: "courses", question: "Do failed courses have to be entered?" },
+  { about: "courses", question: "Which subject area has a field course?" },
+  { about: "referees", question: "May somebody from the family be a referee?" },
+] as const;
+
+/** A call to each of as many applicants as have left a number and are asked about that section. */
+async function noteCalls(ctx: DemoContext, officer: Actor): Promise<void> {
+  const { rows } = await ctx.runtime.pool.query<{ applicationId: string; sections: string[] }>(
+    `select a.application_id as "applicationId", array(select distinct w.section from answer w where w.application_id = a.application_id) as sections
+     from answer a join file_standing s on s.application_id = a.application_id
+     where a.section = 'contact' and a.field = 'phone' and not a.dormant and s.stage not in ('preparing', 'closed') order by s.number`,
+  );
+  const place = { scope: "file", section: "contact", entry: "", field: "phone" };
+  for (const [i, { about, question }] of CALLS.entries()) {
+    const asked = rows.filter((r) => r.sections.includes(about));
+    const caller = asked[i % Math.max(1, asked.length)];
+    if (!caller) continue;
+    const { applicationId } = caller;
+    await act(ctx.runtime, noteContact, officer, {
+      applicationId,
+      ...place,
+      kind: "talked",
+      text: "",
+      about,
+      question,
+    });
+  }
+}
 
 export interface DemoContext extends AccountContext {
   readonly baseUrl: string;
@@ -196,6 +230,7 @@ export async function loadDemo(
   }
   ctx.moveTo(new Date(momentFrom(anchor, -2, "16:20")));
   for (const search of SEARCHED_IN_VAIN) await act(ctx.runtime, noteEmptySearch, VISITOR, search);
+  await noteCalls(ctx, staff.officer);
   ctx.moveTo(new Date(momentFrom(anchor, 0, "08:00")));
   const { listId } = await act(ctx.runtime, takeOwnerList, staff.officer, OWNER_LIST);
   await runJob(jobs, "match-results", { listId });

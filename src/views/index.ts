@@ -16,6 +16,7 @@ import { finder } from "./catalogue/finder";
 import { plans } from "./catalogue/plans";
 import { sites } from "./catalogue/sites";
 import { post, postTable } from "./contact/post";
+import { recurringQuestions } from "./contact/recurring-questions";
 import { copies, copiesOfFile, readyCopies } from "./copies/copies";
 import { document } from "./evidence/document";
 import { linkCopy } from "./evidence/link-copy";
@@ -60,6 +61,7 @@ export const VIEWS = {
   copiesOfFile,
   readyCopies,
   linkCopy,
+  recurringQuestions,
   post,
   postTable,
   signaturePage,

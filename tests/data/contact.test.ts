@@ -11,6 +11,7 @@ import { myApplication } from "../../src/views/application/my-application";
 import { file as fileView } from "../../src/views/assessment/file";
 import { turnContacts } from "../../src/views/assessment/turns";
 import { post, postTable } from "../../src/views/contact/post";
+import { recurringQuestions } from "../../src/views/contact/recurring-questions";
 import { readView } from "../../src/views/view/view";
 import { anybody, lookAt, submittedFile, type TestFile } from "../support/files";
 import { DAY, makePerson, must, openWorld, reasonOf, type World } from "../support/world";
@@ -54,6 +55,44 @@ describe("where applicants are reached", () => {
         text,
       } as never),
     );
+  it("questions that were asked on the phone are collected by section and programme, with their words and no names", async () => {
+    const call = (about: string, question: string) =>
+      reasonOf(
+        runAct(world.runtime, noteContact, officer, {
+          applicationId: file.applicationId,
+          ...PHONE,
+          kind: "talked",
+          text: "spoke with the mother",
+          about,
+          question,
+        }),
+      );
+    expect(await call("nowhere", "Where?")).toBe("not-found");
+    for (const [about, question] of [
+      ["courses", "Failed ones, too?"],
+      ["education", "Which day?"],
+      ["courses", "Which area?"],
+      ["", "is not kept"],
+    ] as const) {
+      world.later(60_000);
+      expect(await call(about, question)).toBe("ok");
+    }
+    const asked = async (actor: Actor) =>
+      (await readView(world.runtime, recurringQuestions, actor, {}))?.map((q) => [
+        q.code,
+        q.section,
+        q.times,
+        ...q.questions,
+      ]);
+    expect(await asked(officer)).toEqual([
+      ["MES", "courses", 2, "Which area?", "Failed ones, too?"],
+      ["MES", "education", 1, "Which day?"],
+    ]);
+    expect(await asked(await makePerson(world, "Lead", ["lead officer"], "FYC"))).toEqual([]);
+    world.later(400 * DAY);
+    expect(await asked(await makePerson(world, "Lead Later", ["lead officer"]))).toEqual([]);
+  });
+
   const ask = (place: object) =>
     reasonOf(runAct(world.runtime, askContact, officer, { applicationId: file.applicationId, ...PHONE, ...place }));
   const confirm = (place: object) =>

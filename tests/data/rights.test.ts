@@ -332,6 +332,7 @@ describe("rights", () => {
       copiesOfFile: { number },
       readyCopies: { orderId: applicationId },
       post: {},
+      recurringQuestions: {},
       postTable: {},
       drafts: {},
       fileMessages: { number },

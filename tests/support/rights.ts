@@ -237,6 +237,7 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   // Asked of the programme that is elsewhere.
   sites: ["officer elsewhere", "lead officer", "lead officer elsewhere"],
   registerTable: READERS,
+  recurringQuestions: READERS,
   rulebookPage: READERS,
   rulebooks: READERS,
   rulings: READERS,

@@ -17,12 +17,19 @@ function contactAt(file: OpenFile, { scope, section, entry, field }: AnswerPlace
   );
 }
 
-async function write(ctx: ActContext, file: OpenFile, place: AnswerPlace, version: number, kind: string, text = "") {
+interface Said {
+  readonly kind: string;
+  readonly text?: string;
+  readonly about?: string;
+  readonly question?: string;
+}
+
+async function write(ctx: ActContext, file: OpenFile, place: AnswerPlace, version: number, said: Said) {
   const { scope, section, entry, field } = place;
   const byId = ctx.actor.kind === "person" && ctx.actor.id !== file.ownerId ? ctx.actor.id : null;
   await ctx.db
     .insert(contactNote)
-    .values({ applicationId: file.id, scope, section, entry, field, version, kind, text, byId, at: ctx.now });
+    .values({ applicationId: file.id, scope, section, entry, field, version, ...said, byId, at: ctx.now });
 }
 
 async function mail(
@@ -53,11 +60,13 @@ export const noteContact = defineFileAct({
   input: noteContactInput,
   right: "office",
   about: (input) => ({ ...aboutPlace(input), kind: input.kind }),
-  run: async (ctx, file, { kind, text, ...place }) => {
+  run: async (ctx, file, { kind, text, about, question, ...place }) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
     const at = contactAt(file, place);
     if (!at || KINDS[kind] !== at.kind) return refuse("not-found");
-    await write(ctx, file, place, at.version, kind, text);
+    const sections = Object.values(file.rulebooks).flatMap((r) => r.body.sections);
+    if (about !== "" && !sections.some((s) => s.key === about)) return refuse("not-found");
+    await write(ctx, file, place, at.version, { kind, text, about, question: about === "" ? "" : question });
     if (kind === "dead" || kind === "returned") await mail(ctx, file, "contact-failed", at);
     return done(null);
   },
@@ -90,7 +99,7 @@ export const askContact = defineFileAct({
       )
       .limit(1);
     if (asked) return refuse("already-done");
-    await write(ctx, file, place, at.version, "asked");
+    await write(ctx, file, place, at.version, { kind: "asked" });
     await mail(ctx, file, "contact-asked", at);
     return done(null);
   },
@@ -105,7 +114,7 @@ export const confirmContact = defineFileAct({
   run: async (ctx, file, place) => {
     const at = contactAt(file, place);
     if (!at) return refuse("not-found");
-    await write(ctx, file, place, at.version, "confirmed");
+    await write(ctx, file, place, at.version, { kind: "confirmed" });
     return done(null);
   },
 });

@@ -10,4 +10,7 @@ export const noteContactInput = z.object({
   ...answerPlace,
   kind: z.enum(["talked", "no answer", "dead", "returned"]),
   text: z.string().trim().max(1000).default(""),
+  /** The section of the form that was asked about, and the question without names: what is asked again and again is collected. */
+  about: z.string().max(60).default(""),
+  question: z.string().trim().max(160).default(""),
 });

@@ -616,6 +616,8 @@ CREATE TABLE "contact_note" (
 	"version" integer NOT NULL,
 	"kind" text NOT NULL,
 	"text" text DEFAULT '' NOT NULL,
+	"about" text DEFAULT '' NOT NULL,
+	"question" text DEFAULT '' NOT NULL,
 	"by_id" uuid,
 	"at" timestamp with time zone NOT NULL
 );

@@ -75,6 +75,9 @@ export const contactNote = pgTable(
     version: integer("version").notNull(),
     kind: text("kind").notNull(),
     text: text("text").notNull().default(""),
+    /** The section of the form that was asked about, and the question without names; "" where none was. */
+    about: text("about").notNull().default(""),
+    question: text("question").notNull().default(""),
     /** Null where the applicant said it. */
     byId: uuid("by_id").references(() => person.id),
     at: instant("at").notNull(),

@@ -40,16 +40,20 @@ function Line({ place, data, act }: { place: ContactPlace; data: FileData; act: 
   const [open, setOpen] = useState(false);
   const [kind, setKind] = useState<Outcome>(place.kind === "phone" ? "talked" : "returned");
   const [text, setText] = useState("");
+  const [about, setAbout] = useState("");
+  const [question, setQuestion] = useState("");
   const [said, setSaid] = useState<{ readonly text: string; readonly wrong: boolean } | null>(null);
   const { scope, section, entry, field } = place;
   const at = { scope, section, entry, field };
   const id = `contact-${section}-${entry}-${field}`;
   const save = async () => {
-    const refused = await act("note-contact", { ...at, kind, text });
+    const refused = await act("note-contact", { ...at, kind, text, about, question });
     setSaid({ text: refused ?? "Noted.", wrong: refused !== null });
     if (refused) return;
     setOpen(false);
     setText("");
+    setAbout("");
+    setQuestion("");
   };
   const press = async () => {
     const refused = await act("ask-contact", at);
@@ -93,6 +97,32 @@ function Line({ place, data, act }: { place: ContactPlace; data: FileData; act: 
               onChange={(e) => setText(e.target.value)}
             />
           </div>
+          {place.kind === "phone" ? (
+            <div className="field">
+              <label htmlFor={`${id}-about`}>A question about the form</label>
+              <Select
+                id={`${id}-about`}
+                value={about}
+                options={[
+                  { value: "", label: "none" },
+                  ...data.sections.map((s) => ({ value: s.key, label: s.title.en })),
+                ]}
+                onChange={setAbout}
+                showSearch={{ optionFilterProp: "label" }}
+              />
+            </div>
+          ) : null}
+          {about === "" ? null : (
+            <div className="field">
+              <label htmlFor={`${id}-question`}>The question in a few words, without names: it is collected</label>
+              <Input
+                id={`${id}-question`}
+                maxLength={160}
+                value={question}
+                onChange={(e) => setQuestion(e.target.value)}
+              />
+            </div>
+          )}
           <span>
             <Button type="primary" onClick={() => void save()}>
               Note it

@@ -173,8 +173,11 @@ export function RulebookEditor({
   parts = null,
   store,
   share,
+  at,
 }: {
   first: RulebookBody;
+  /** The section that is shown first; the first one where it is left out, or there is none of that name. */
+  at?: string;
   edit: number;
   writable: boolean;
   groups: PartContext["groups"];
@@ -187,7 +190,13 @@ export function RulebookEditor({
 }) {
   const draft = useDraft(first, firstEdit, store);
   const { body, set } = draft;
-  const [selected, setSelected] = useState<Selected>({ area: "sections", index: 0 });
+  const [selected, setSelected] = useState<Selected>({
+    area: "sections",
+    index: Math.max(
+      0,
+      first.sections.findIndex((s) => s.key === at),
+    ),
+  });
   const part = useRef<HTMLDivElement>(null);
   const facts = useMemo(
     () =>

@@ -1,7 +1,8 @@
 import Link from "next/link";
 import { RULEBOOK_READERS } from "../../../core/rights/actor";
 import { webRuntime } from "../../../runtime";
-import { formatDate, formatMoment } from "../../../text/format";
+import { formatDate, formatDayInZone, formatMoment } from "../../../text/format";
+import { type RecurringQuestion, recurringQuestions } from "../../../views/contact/recurring-questions";
 import { type RulebookLine, rulebooks } from "../../../views/rulebook/rulebooks";
 import { officeNow } from "../../../views/view/office-now";
 import { requireStaff, see } from "../../request";
@@ -35,10 +36,53 @@ function Begin({ line, lines }: { line: RulebookLine; lines: readonly RulebookLi
   );
 }
 
+/** What applicants asked on the phone again and again, each with the way to the help texts that did not answer it. */
+function AskedAgain({ questions, zone }: { questions: readonly RecurringQuestion[]; zone: string }) {
+  if (questions.length === 0) return null;
+  return (
+    <section className="plan-part">
+      <h2>
+        Asked again and again <span className="quiet">as noted after calls in the last twelve months</span>
+      </h2>
+      <table className="plain-table">
+        <thead>
+          <tr>
+            <th>About</th>
+            <th>Times</th>
+            <th>Last</th>
+            <th>In their words</th>
+          </tr>
+        </thead>
+        <tbody>
+          {questions.map((q) => (
+            <tr key={`${q.code} ${q.section}`}>
+              <td>
+                <Link href={`/office/rulebooks/${q.rulebookId}?section=${q.section}`}>{q.title.en}</Link>{" "}
+                <span className="quiet">{q.code}</span>
+              </td>
+              <td className="figures">{q.times}</td>
+              <td className="figures">{formatDayInZone("en", q.lastAt, zone)}</td>
+              <td>
+                {q.questions.length === 0 ? <span className="quiet">not noted</span> : null}
+                <ul className="plain-list">
+                  {[...new Set(q.questions)].map((words) => (
+                    <li key={words}>{words}</li>
+                  ))}
+                </ul>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
 /** The rulebooks of all starts: what is published, what is being drafted. */
 export default async function RulebooksPage() {
   const person = await requireStaff("/office/rulebooks", RULEBOOK_READERS);
   const lines = (await see(rulebooks, person.actor, {})) ?? [];
+  const questions = (await see(recurringQuestions, person.actor, {})) ?? [];
   const { set } = await officeNow((await webRuntime()).pool);
   return (
     <div className="office-sheet wide">
@@ -107,6 +151,7 @@ export default async function RulebooksPage() {
           </tbody>
         </table>
       )}
+      <AskedAgain questions={questions} zone={set.zone} />
     </div>
   );
 }

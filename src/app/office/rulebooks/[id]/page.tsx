@@ -13,8 +13,16 @@ import { requireStaff, see } from "../../../request";
 import { shareOne, storeDraft, throwAway } from "../rulebook.action";
 
 /** One rulebook: a draft to be written, or a published one to be read. */
-export default async function RulebookPage({ params }: { params: Promise<{ id: string }> }) {
+export default async function RulebookPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string }>;
+  /** The section that is shown first. */
+  searchParams: Promise<{ section?: string }>;
+}) {
   const { id } = await params;
+  const { section } = await searchParams;
   const person = await requireStaff(`/office/rulebooks/${id}`, RULEBOOK_READERS);
   const [page, parts] = await Promise.all([
     see(rulebookPage, person.actor, { rulebookId: id }),
@@ -57,6 +65,7 @@ export default async function RulebookPage({ params }: { params: Promise<{ id: s
       <RulebookEditor
         key={`${page.id}-${page.status}`}
         first={page.body}
+        {...(typeof section === "string" ? { at: section } : {})}
         edit={page.edit}
         writable={isDraft}
         groups={set.groups.map((g) => ({ key: g.key, title: g.title.en }))}
