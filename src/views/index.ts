@@ -49,6 +49,7 @@ import {
   registerTable,
 } from "./standards/institutions";
 import { otherScales } from "./standards/other-scales";
+import { scalesInUse } from "./standards/scales-in-use";
 import { standards } from "./standards/standards";
 import { statementComparison, writerLikeness } from "./statements/likeness";
 
@@ -93,6 +94,7 @@ export const VIEWS = {
   resultsFile,
   waitingMail,
   uploadPlace,
+  scalesInUse,
   rulebookPage,
   rulebooks,
   rulings,

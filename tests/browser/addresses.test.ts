@@ -44,6 +44,7 @@ const QUESTIONS: Readonly<Record<string, readonly Who[]>> = {
   "api/register": READERS,
   "api/rulebook-schema": ALL,
   "api/rulebooks/[id]": READERS,
+  "api/scales": ALL,
   "api/standards": READERS,
   "api/templates/[sha256]": NOBODY,
   "api/turns": OFFICE,

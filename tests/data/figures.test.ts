@@ -15,18 +15,24 @@ describe("figures", () => {
   let officer: Actor;
   let round: string;
   let rolling: string;
+  let bachelor: string;
 
   beforeAll(async () => {
     world = await openWorld("figures");
     officer = await makePerson(world, "Runa Okonjo", ["officer"]);
     const { rounds } = await loadCatalogue(world.runtime, "2026-11-25");
-    [round, rolling] = [rounds["PCS 1"] ?? "", rounds["FYC rolling"] ?? ""];
+    [round, rolling, bachelor] = [rounds["PCS 1"] ?? "", rounds["FYC rolling"] ?? "", rounds["BHT 1"] ?? ""];
   });
   afterAll(() => world.close());
 
   /** An application of which only a few answers matter here; written straight, as nothing else is looked at. */
-  async function applied(name: string, answers: Readonly<Record<string, Json>>, submitted = true): Promise<void> {
-    const { applicationId } = await must(world, startApplication, await anybody(world, name), { roundId: round });
+  async function applied(
+    name: string,
+    answers: Readonly<Record<string, Json>>,
+    submitted = true,
+    roundId = round,
+  ): Promise<void> {
+    const { applicationId } = await must(world, startApplication, await anybody(world, name), { roundId });
     for (const [place, value] of Object.entries(answers)) {
       const [section, field, entry = ""] = place.split(".");
       await world.runtime.pool.query(
@@ -84,6 +90,28 @@ describe("figures", () => {
     ]);
   });
 
+  it("show what was written for them apart from the files, once five have written, and in no order that tells who", async () => {
+    const write = (name: string, where: string) => applied(name, { "elsewhere.where": where }, true, bachelor);
+    const written = async () => {
+      const start = (await page())?.starts.find((s) => s.code === "BHT")?.id ?? "";
+      return (await page(start))?.written;
+    };
+    const line = { key: "elsewhere.where", section: "Where else you apply", title: "Other institutions" };
+    for (const [name, where] of [
+      ["first", "Vestby"],
+      ["second", "Halden Sound"],
+      ["third", " Aldous College "],
+      ["fourth", "Vestby"],
+      ["fifth", ""],
+    ] as const)
+      await write(name, where);
+    expect(await written()).toEqual([{ ...line, texts: null }]);
+    await write("sixth", "Ringholm");
+    expect(await written()).toEqual([
+      { ...line, texts: ["Aldous College", "Halden Sound", "Ringholm", "Vestby", "Vestby"] },
+    ]);
+  });
+
   it("lead to the files that said so, unless nobody may know who they are", async () => {
     const shown = (await page())?.figures ?? [];
     const answerAt = (key: string, label: string) =>
@@ -114,8 +142,8 @@ describe("figures", () => {
   it("compare the rounds of a start", async () => {
     expect(await linesOf("round")).toBeUndefined();
     await world.runtime.pool.query(
-      `update choice set round_id = $1 where id in (select id from choice where submitted_at is not null order by id limit 3)`,
-      [rolling],
+      `update choice set round_id = $1 where id in (select id from choice where submitted_at is not null and round_id = $2 order by id limit 3)`,
+      [rolling, round],
     );
     expect(await linesOf("round")).toEqual([
       ["1", 11],

@@ -20,6 +20,7 @@ import {
   registerTable,
 } from "../../src/views/standards/institutions";
 import { otherScales } from "../../src/views/standards/other-scales";
+import { scalesInUse } from "../../src/views/standards/scales-in-use";
 import { readView } from "../../src/views/view/view";
 import { filledFile, submittedFile } from "../support/files";
 import { makePerson, must, openWorld, reasonOf, VISITOR, type World } from "../support/world";
@@ -254,5 +255,26 @@ describe("the register of institutions", () => {
       note: "By the register",
     });
     expect((await listed())?.files).toEqual([]);
+  });
+
+  it("proposes the scale of an institution, else those of its country by the register and by what files use", async () => {
+    const used = (country: string, institution = "") =>
+      readView(world.runtime, scalesInUse, VISITOR, { country, institution });
+    expect(await used("")).toEqual({ by: null, scales: [] });
+    expect(await used("ZW")).toEqual({ by: null, scales: [] });
+    // Two files are nobody's business; of three on one scale the country is known for it.
+    for (const given of ["Rudo", "Tariro", "Farai"]) {
+      const known = await used("ZW");
+      expect(known?.scales).toEqual([]);
+      await submittedFile(world, rounds.roundId, given, {
+        "education.country": "ZW",
+        "education.institution": "Zambezi Hill",
+      });
+    }
+    const [scale] = (await used("ZW"))?.scales ?? [];
+    expect(scale).toBeDefined();
+    expect(await used("ZW", "Zambezi  hill")).toEqual({ by: "country", scales: [scale] });
+    expect(await used("ZW", "zambezi hill")).toEqual({ by: "institution", scales: [scale] });
+    expect((await used("PK", "University of Halden Sound"))?.by).toBe("institution");
   });
 });

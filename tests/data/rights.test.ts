@@ -332,6 +332,7 @@ describe("rights", () => {
       copiesOfFile: { number },
       readyCopies: { orderId: applicationId },
       post: {},
+      scalesInUse: { country: "PT" },
       recurringQuestions: {},
       postTable: {},
       drafts: {},

@@ -238,6 +238,7 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   sites: ["officer elsewhere", "lead officer", "lead officer elsewhere"],
   registerTable: READERS,
   recurringQuestions: READERS,
+  scalesInUse: ROLES,
   rulebookPage: READERS,
   rulebooks: READERS,
   rulings: READERS,

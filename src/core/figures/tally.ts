@@ -23,6 +23,15 @@ export const isCounted = (
 ): boolean =>
   section.repeats === undefined && canBeCounted(field) && (field.seenBy === "figures" || field.counted === true);
 
+/** Kinds that are read and not counted. */
+const WRITTEN: readonly Field["kind"][] = ["text", "longText", "statement"];
+
+/** Whether what is written in a field is read apart from the files: nobody may know who wrote it, and it cannot be counted. */
+export const isReadApart = (
+  section: Pick<Section, "repeats">,
+  { kind, seenBy }: Pick<Field, "kind" | "seenBy">,
+): boolean => section.repeats === undefined && seenBy === "figures" && WRITTEN.includes(kind);
+
 /** Whether nobody in the office may know who gave which answer. */
 export const isSecret = ({ seenBy }: Pick<Field, "seenBy">): boolean => seenBy === "figures" || seenBy === "finance";
 

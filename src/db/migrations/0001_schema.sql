@@ -1131,6 +1131,7 @@ ALTER TABLE "likeness" ADD CONSTRAINT "likeness_first_id_statement_text_id_fk" F
 ALTER TABLE "likeness" ADD CONSTRAINT "likeness_second_id_statement_text_id_fk" FOREIGN KEY ("second_id") REFERENCES "public"."statement_text"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "likeness" ADD CONSTRAINT "likeness_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "statement_text" ADD CONSTRAINT "statement_text_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+CREATE INDEX "answer_studied_at" ON "answer" USING btree ("field",lower(left("value" #>> '{}', 100))) WHERE "answer"."field" in ('institution', 'country');--> statement-breakpoint
 CREATE UNIQUE INDEX "application_once" ON "application" USING btree ("person_id","cycle_id","procedure_id") WHERE "application"."joined_from_id" is null;--> statement-breakpoint
 CREATE INDEX "application_person" ON "application" USING btree ("person_id");--> statement-breakpoint
 CREATE INDEX "ask_application" ON "ask" USING btree ("application_id");--> statement-breakpoint

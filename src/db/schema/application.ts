@@ -127,7 +127,13 @@ export const answer = pgTable(
     /** Kept aside: it does not apply at present and is not submitted. */
     dormant: boolean("dormant").notNull().default(false),
   },
-  (t) => [primaryKey({ columns: [t.applicationId, t.scope, t.section, t.entry, t.field] })],
+  (t) => [
+    primaryKey({ columns: [t.applicationId, t.scope, t.section, t.entry, t.field] }),
+    // Where people studied: what is usual there is looked up while somebody fills in a form.
+    index("answer_studied_at")
+      .on(t.field, sql`lower(left(${t.value} #>> '{}', 100))`)
+      .where(sql`${t.field} in ('institution', 'country')`),
+  ],
 );
 
 /** Every version that an answer ever had; append-only, emptied by erasure alone. */

@@ -57,12 +57,16 @@ function onceIn(section: FormSection, values: FieldContext["values"], field: Fie
 }
 
 /** The country beside an institution, and what the register proposes for the fields around it: only what is empty is filled. */
-function besideInstitution({ section, values, set, leave }: FieldContext, entry: string) {
+function studiedAt({ section, values, left, set, leave }: FieldContext, entry: string) {
   const placeOf = (field: string) => ({ scope: section.scope, section: section.key, entry, field });
   const readField = (field: string) => values[answerKey(placeOf(field))] ?? null;
-  const country = readField("country");
+  // What is still being typed is not looked up.
+  const [country, institution] = ["country", "institution"].map(
+    (field) => left[answerKey(placeOf(field))] ?? storedIn(section, entry, field),
+  );
   return {
     country: typeof country === "string" ? country : null,
+    institution: typeof institution === "string" ? institution : null,
     onProposal: (proposal: Readonly<Record<string, Json>>) => {
       for (const { key } of section.fields) {
         const proposed = proposal[key];
@@ -119,7 +123,7 @@ export function fieldProps(context: FieldContext, entry: string, field: Field, i
       describedBy: [field.help ? `${id}-help` : "", wrong ? `${id}-wrong` : ""].filter(Boolean).join(" ") || undefined,
       onChange: (value: Json) => set(place, value),
       onLeave: (value: Json) => leave(place, value),
-      ...(field.kind === "institution" ? besideInstitution(context, entry) : {}),
+      ...(field.kind === "institution" || field.kind === "scale" ? studiedAt(context, entry) : {}),
     },
   };
 }

@@ -1,8 +1,8 @@
 import type pg from "pg";
 import { z } from "zod";
 import { lastPlaceOfStudy, studyOf } from "../../core/education/studies";
-import { isCounted, isSecret, takesSeveral, tally } from "../../core/figures/tally";
-import { withheld } from "../../core/figures/withheld";
+import { isCounted, isReadApart, isSecret, takesSeveral, tally } from "../../core/figures/tally";
+import { FEWEST_SHOWN, withheld } from "../../core/figures/withheld";
 import type { Json } from "../../core/file/facts";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { Field } from "../../core/rulebook/section";
@@ -43,11 +43,21 @@ export interface Figure {
   readonly lines: readonly FigureLine[];
 }
 
+/** What people wrote under one question, apart from their files. */
+export interface WrittenApart {
+  readonly key: string;
+  readonly title: string;
+  readonly section: string;
+  /** In the order of the alphabet, which says nothing of who wrote them; null while so few wrote that one could tell. */
+  readonly texts: readonly string[] | null;
+}
+
 export interface FiguresPage {
   readonly starts: readonly FigureStart[];
   /** Null where no start is in view. */
   readonly shown: FigureStart | null;
   readonly figures: readonly Figure[];
+  readonly written: readonly WrittenApart[];
 }
 
 /** Applications of a start that count: their choice of it was submitted and not withdrawn. */
@@ -209,6 +219,30 @@ async function asked(
   );
 }
 
+const WORDS = `select w.section || '.' || w.field as key, w.value #>> '{}' as text from choice c join answer w on w.application_id = c.application_id
+  where ${COUNTED} and w.scope in ('file', c.id::text) and w.entry = '' and not w.dormant and jsonb_typeof(w.value) = 'string' and w.value #>> '{}' <> ''
+    and w.section || '.' || w.field = any($2::text[])`;
+
+/** What was written for figures alone: it stands in no file, and is read here once enough people wrote. */
+async function writtenApart(
+  pool: pg.Pool,
+  start: FigureStart,
+  books: readonly { readonly body: RulebookBody }[],
+): Promise<readonly WrittenApart[]> {
+  const fields = books.flatMap(({ body }) =>
+    body.sections.flatMap((s) =>
+      s.fields
+        .filter((f) => isReadApart(s, f))
+        .map((f) => ({ key: `${s.key}.${f.key}`, section: s.title.en, title: f.title.en })),
+    ),
+  );
+  const { rows } = await pool.query<{ key: string; text: string }>(WORDS, [start.id, fields.map((f) => f.key)]);
+  return fields.map((field) => {
+    const texts = rows.flatMap((r) => (r.key === field.key ? [r.text.trim()] : []));
+    return { ...field, texts: texts.length < FEWEST_SHOWN ? null : texts.sort((a, b) => a.localeCompare(b)) };
+  });
+}
+
 /**
  * The figures of one start: how many submitted applications gave which answer. One start at a time and submitted applications alone, so that
  * what is withheld does not follow from two pages.
@@ -222,17 +256,18 @@ export const figures = defineView({
     const { rows: starts } = await pool.query<FigureStart>(STARTS, [scopeParameter(scope)]);
     const most = [...starts].sort((a, b) => b.submitted - a.submitted)[0] ?? null;
     const shown = starts.find((s) => s.id === start) ?? most;
-    if (!shown) return { starts, shown: null, figures: [] };
+    if (!shown) return { starts, shown: null, figures: [], written: [] };
     const { set } = await officeNow(pool);
     const { rows: books } = await pool.query<{ body: RulebookBody }>(
       "select body from rulebook where intake_id = $1 and status = 'published'",
       [shown.id],
     );
-    const [found, studied, said] = await Promise.all([
+    const [found, studied, said, written] = await Promise.all([
       chosen(pool, shown, set),
       studiedIn(pool, shown, studyLists(books)),
       asked(pool, shown, set, books),
+      writtenApart(pool, shown, books),
     ]);
-    return { starts, shown, figures: [...found, ...studied, ...said] };
+    return { starts, shown, figures: [...found, ...studied, ...said], written };
   },
 });

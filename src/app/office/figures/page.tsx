@@ -87,6 +87,30 @@ export default async function FiguresSheet({ searchParams }: { searchParams: Pro
               <FigureBlock key={`${shown.id} ${figure.key}`} figure={figure} start={shown.id} />
             ))}
           </div>
+          {page.written.map(({ key, section, title, texts }) => (
+            <section key={key} className="figure-block">
+              <h2>
+                <span className="quiet">{section}: </span>
+                {title}
+              </h2>
+              {texts === null ? (
+                <p className="quiet">Fewer than five wrote something: it is shown once more have.</p>
+              ) : (
+                <details>
+                  <summary>{texts.length} wrote, in the order of the alphabet</summary>
+                  <ul className="plain-list">
+                    {texts.map((text, i) => (
+                      // biome-ignore lint/suspicious/noArrayIndexKey: two may have written the same
+                      <li key={i} className="pre-line">
+                        {text}
+                      </li>
+                    ))}
+                  </ul>
+                </details>
+              )}
+              <p className="quiet">Known apart from the files alone: no file shows who wrote it.</p>
+            </section>
+          ))}
         </>
       )}
     </div>

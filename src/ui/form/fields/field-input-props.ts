@@ -21,8 +21,10 @@ export interface FieldInputProps {
   readonly describedBy: string | undefined;
   readonly onChange: (value: Json) => void;
   readonly onLeave: (value: Json) => void;
-  /** The country that stands beside an institution, if any. */
+  /** The country that stands beside an institution or a scale, if any. */
   readonly country?: string | null;
+  /** The institution that stands beside a scale, if any. */
+  readonly institution?: string | null;
   /** Fills what is still empty beside this field: values by the key of a field. */
   readonly onProposal?: (proposal: Readonly<Record<string, Json>>) => void;
 }

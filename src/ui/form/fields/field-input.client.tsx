@@ -8,6 +8,7 @@ import { isCalled } from "../../../text/words/other-names";
 import { DateInput } from "./date-input.client";
 import type { FieldInputProps } from "./field-input-props";
 import { InstitutionInput } from "./institution-input.client";
+import { ScaleInput } from "./scale-input.client";
 import { AddressInput, LinksInput, RankedInput, SeveralInput, StatementInput } from "./special-inputs.client";
 
 function optionsOf({ field, office, locale }: Pick<FieldInputProps, "field" | "office" | "locale">) {
@@ -17,11 +18,6 @@ function optionsOf({ field, office, locale }: Pick<FieldInputProps, "field" | "o
       return countryOptions(locale);
     case "language":
       return languageOptions(locale);
-    case "scale":
-      return [
-        ...office.scales.map((s) => ({ value: s.key, label: s.title[locale] })),
-        { value: "other", label: sentence(locale, "form.other") },
-      ];
     case "area":
       return office.areas.map((a) => ({ value: a.key, label: a.title[locale] }));
     case "test":
@@ -141,12 +137,13 @@ export function FieldInput(props: FieldInputProps) {
     case "countries":
     case "language":
     case "choice":
-    case "scale":
     case "area":
     case "test":
     case "paper":
     case "entry":
       return <Choice {...props} />;
+    case "scale":
+      return <ScaleInput {...props} />;
     case "several":
       return <SeveralInput {...props} />;
     case "ranked":
