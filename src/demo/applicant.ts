@@ -65,7 +65,7 @@ export function formOf(p: Profile): { readonly sections: readonly NonNullable<Ch
       birthDate: p.birthDate,
       birthPlace: p.birthPlace,
     }),
-    changes("contact", { street: "12 Quay Street", town: p.town, country: p.country }),
+    changes("contact", { phone: p.phone, street: "12 Quay Street", town: p.town, country: p.country }),
     changes("citizenship", {
       citizenships: [...p.citizenships],
       residence: p.residence,

@@ -4,6 +4,8 @@ export interface Profile {
   readonly family: string;
   readonly email: string;
   readonly locale: "en" | "fr";
+  /** Not everybody leaves one. */
+  readonly phone?: string;
   readonly birthDate: string;
   readonly birthPlace: string;
   readonly town: string;

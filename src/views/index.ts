@@ -1,4 +1,5 @@
 import { applyOffer } from "./application/apply-offer";
+import { closedToMe } from "./application/closed-to-me";
 import { drafts } from "./application/drafts";
 import { myApplication } from "./application/my-application";
 import { myApplications } from "./application/my-applications";
@@ -95,6 +96,7 @@ export const VIEWS = {
   waitingMail,
   uploadPlace,
   scalesInUse,
+  closedToMe,
   rulebookPage,
   rulebooks,
   rulings,

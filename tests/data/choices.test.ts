@@ -15,6 +15,7 @@ import { fillAny } from "../../src/demo/filling";
 import { someone } from "../../src/demo/people";
 import { pcs } from "../../src/demo/rulebooks/pcs";
 import { applyOffer } from "../../src/views/application/apply-offer";
+import { closedToMe } from "../../src/views/application/closed-to-me";
 import { myApplication } from "../../src/views/application/my-application";
 import { myApplications } from "../../src/views/application/my-applications";
 import { file as fileView } from "../../src/views/assessment/file";
@@ -180,6 +181,19 @@ describe("choices", () => {
     expect(await excepting("grade")).toBe("not-complete"); // nothing else is settled before submission
     expect(await excepting("master")).toBe("ok");
     expect([await submit(), await told()]).toEqual(["not-complete", []]);
+  });
+
+  it("are known to be closed before one is made, from the degree that was told in another application", async () => {
+    const closed = async (person: Actor) =>
+      (await readView(world.runtime, closedToMe, person, {}))?.map((c) => [c.code, c.rules.map((r) => r.en)]);
+    const bachelor = await submittedFile(world, round("MES 1"), "Bachelor");
+    expect(await closed(bachelor.applicant)).toEqual([["PCS", [expect.stringMatching(/master/i)]]]);
+    const master = await submittedFile(world, round("MES 1"), "Master", { "education.level": "7" });
+    expect(await closed(master.applicant)).toEqual([]);
+    expect(await closed(await makePerson(world, "Newcomer"))).toEqual([]);
+    // Whoever has chosen it reads it there.
+    const { owner } = await filledFile(world, round("PCS 1"));
+    expect(await closed(owner)).toEqual([]);
   });
 
   it("that are barred by what was carried over are not opened at all", async () => {

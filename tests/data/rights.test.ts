@@ -332,6 +332,7 @@ describe("rights", () => {
       copiesOfFile: { number },
       readyCopies: { orderId: applicationId },
       post: {},
+      closedToMe: {},
       scalesInUse: { country: "PT" },
       recurringQuestions: {},
       postTable: {},

@@ -239,6 +239,7 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   registerTable: READERS,
   recurringQuestions: READERS,
   scalesInUse: ROLES,
+  closedToMe: ROLES,
   rulebookPage: READERS,
   rulebooks: READERS,
   rulings: READERS,

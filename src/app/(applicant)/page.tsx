@@ -9,8 +9,9 @@ import { Hit } from "../../ui/catalogue/finder/hit";
 import { NotFoundNote } from "../../ui/catalogue/finder/not-found.client";
 import { personString, queryString, readQuery, type SearchParams } from "../../ui/catalogue/finder/query";
 import { ZoneNote } from "../../ui/catalogue/programme";
+import { closedToMe } from "../../views/application/closed-to-me";
 import { finder } from "../../views/catalogue/finder";
-import { locale, see, VISITOR } from "../request";
+import { identity, locale, see, VISITOR } from "../request";
 import { noteNotFound } from "./finder.action";
 
 /** The programmes that take applications: searched, narrowed, on a map, each with the deadline that holds for the visitor. */
@@ -25,6 +26,8 @@ export default async function FinderPage({ searchParams }: { searchParams: Promi
         <p className="empty">{sentence(language, "home.none")}</p>
       </div>
     );
+  const signedIn = await identity();
+  const closed = signedIn ? ((await see(closedToMe, signedIn.actor, {})) ?? []) : [];
   const t = (key: Parameters<typeof sentence>[1]) => sentence(language, key);
   const option = (value: string, label: string) => ({ value, label });
   const person = personString(query);
@@ -85,6 +88,7 @@ export default async function FinderPage({ searchParams }: { searchParams: Promi
                 zone={data.zone}
                 office={data.office[language]}
                 person={person}
+                closed={closed.find((c) => c.code === hit.code)}
                 language={language}
               />
             ))}

@@ -37,11 +37,17 @@ export const home = { citizenships: ["IE"], country: "IE", residence: "IE", town
 
 const FIRST_BORN = parseDay("2001-01-09") ?? 0;
 const BORN_WITHIN = 1300;
+/** One in so many leaves a telephone number. */
+const ONE_IN = 3;
 
-/** A day of birth and a passport of one's own: nobody in the demo looks like somebody else unless the story says so. */
-function ownNumbers(name: string): Pick<Profile, "birthDate" | "passportNumber"> {
+/** A day of birth, a passport and perhaps a number of one's own: nobody in the demo looks like somebody else unless the story says so. */
+function ownNumbers(name: string): Pick<Profile, "birthDate" | "passportNumber" | "phone"> {
   const sum = [...name].reduce((all, sign) => (all * 31 + (sign.codePointAt(0) ?? 0)) % 8_999_993, 7);
-  return { birthDate: formatDay(FIRST_BORN + (sum % BORN_WITHIN)), passportNumber: `R${1_000_003 + sum}` };
+  return {
+    birthDate: formatDay(FIRST_BORN + (sum % BORN_WITHIN)),
+    passportNumber: `R${1_000_003 + sum}`,
+    ...(sum % ONE_IN === 0 ? { phone: `+353 1 555 0${100 + (sum % 100)}` } : {}),
+  };
 }
 
 /** What every story is told with: days from the anchor, and people who are as good as the rules ask unless something is said. */

@@ -13,6 +13,10 @@ export const catalogue: Readonly<Record<keyof typeof english, string>> = {
   "finder.campus": "Campus",
   "finder.where": "Campus ou région",
   "finder.anywhereIn": "partout : {region}",
+  "finder.closedToMe":
+    "Avec ce que vous nous avez dit, vous ne pouvez pas choisir ce programme. Condition non remplie : {rules}.",
+  "finder.toldIn": "Revoir la candidature No {number}.",
+  "finder.exception": "Si vous pensez que c’est une erreur, écrivez-nous : le bureau peut faire une exception.",
   "finder.start": "Début",
   "finder.any": "indifférent",
   "finder.openOnly": "ouverts maintenant",

@@ -1,8 +1,10 @@
 import Link from "next/link";
 import type { Locale } from "../../../core/text/local-text";
 import { sentence } from "../../../text/sentence";
+import type { ClosedProgramme } from "../../../views/application/closed-to-me";
 import type { FinderHit } from "../../../views/catalogue/finder";
 import { Deadlines, programmeLine, programmeName } from "../programme";
+import { ClosedNote } from "./closed-note";
 
 /** What tells two similar programmes apart, as a sentence. */
 export function AlikeNotes({ hit, language }: { hit: FinderHit; language: Locale }) {
@@ -22,6 +24,7 @@ export function Hit({
   zone,
   office,
   person,
+  closed,
   language,
 }: {
   hit: FinderHit;
@@ -29,6 +32,8 @@ export function Hit({
   office: string;
   /** What the visitor says of themselves, for the links. */
   person: string;
+  /** Why the reader cannot choose it, where that is known. */
+  closed: ClosedProgramme | undefined;
   language: Locale;
 }) {
   const { round } = hit;
@@ -46,6 +51,7 @@ export function Hit({
           <p className="quiet">{sentence(language, "finder.partner", { partner: hit.partner, office })}</p>
         ) : null}
         <p className="measure">{hit.description[language]}</p>
+        <ClosedNote closed={closed} language={language} />
         <AlikeNotes hit={hit} language={language} />
       </div>
       <div className="hit-when">

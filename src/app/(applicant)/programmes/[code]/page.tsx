@@ -4,14 +4,16 @@ import { sentence } from "../../../../text/sentence";
 import { choiceRuleLines } from "../../../../text/words/choice-rules";
 import { fieldName } from "../../../../text/words/code-lists";
 import { FeeList, NeedList } from "../../../../ui/catalogue/asked-for";
+import { ClosedNote } from "../../../../ui/catalogue/finder/closed-note";
 import { AlikeNotes } from "../../../../ui/catalogue/finder/hit";
 import { personString, readQuery, type SearchParams } from "../../../../ui/catalogue/finder/query";
 import { Deadlines, programmeLine, programmeName, ResultsDue, ZoneNote } from "../../../../ui/catalogue/programme";
 import { AcceptedList } from "../../../../ui/form/accepted-list";
 import { AccountForm } from "../../../../ui/people/account-form.client";
+import { closedToMe } from "../../../../views/application/closed-to-me";
 import { askedFor } from "../../../../views/catalogue/asked-for";
 import { finder } from "../../../../views/catalogue/finder";
-import { locale, see, VISITOR } from "../../../request";
+import { identity, locale, see, VISITOR } from "../../../request";
 import { noteInterestAction } from "../../interest/interest.action";
 
 /** One programme, whole: from the one source that the form, the list and the letters use, too. */
@@ -31,6 +33,8 @@ export default async function ProgrammePage({
   const asked = hit && (await see(askedFor, VISITOR, { code: hit.code, start: hit.startsOn }));
   if (!data || !hit || !asked) notFound();
   const person = personString(query);
+  const signedIn = await identity();
+  const closed = signedIn ? ((await see(closedToMe, signedIn.actor, {})) ?? []) : [];
   return (
     <div className="sheet programme-page">
       <p>
@@ -44,6 +48,7 @@ export default async function ProgrammePage({
         <p>{sentence(language, "finder.partner", { partner: hit.partner, office: data.office[language] })}</p>
       ) : null}
       <p className="measure lead">{hit.description[language]}</p>
+      <ClosedNote closed={closed.find((c) => c.code === hit.code)} language={language} />
       <AlikeNotes hit={hit} language={language} />
       {hit.withoutVisa ? <p className="notice">{t("finder.noVisa")}</p> : null}
       <ResultsDue hit={hit} language={language} />
