@@ -45,6 +45,15 @@ describe("identity papers", () => {
     return results.map((r) => (r.state === "saved" ? (r.issue?.code ?? "fine") : r.state));
   }
 
+  it("say on which of them the name counts, to the applicant and beside every document that shows one", async () => {
+    const file = await submittedFile(world, rounds["MES 1"] ?? "", "Named");
+    const number = await numberOf(file.applicationId);
+    const mine = await readView(world.runtime, myApplication, file.applicant, { number });
+    expect(mine?.documents.filter((d) => d.governsName).map((d) => d.requirement)).toEqual(["passport"]);
+    const seen = await readView(world.runtime, fileView, officer, { number });
+    expect(seen?.governing.map((g) => g.requirement)).toEqual(["passport"]);
+  });
+
   it("are offered by citizenship, applicant group and programme", async () => {
     const owner = await anybody(world, "Applicant");
     const { applicationId } = await must(world, startApplication, owner, { roundId: rounds["FYC rolling"] ?? "" });

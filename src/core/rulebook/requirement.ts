@@ -56,6 +56,8 @@ export const requirementSchema = z.discriminatedUnion("kind", [
     shows: z.array(z.string()).default([]),
     /** A picture of this size in pixels: what is sent is cropped to its shape and shrunk to it. A PDF is not taken. */
     picture: pictureSchema.optional(),
+    /** The name counts as it stands on this one; what other documents say of it does not replace it. */
+    governsName: z.boolean().optional(),
     /** It stays with the office: copies of the file that are passed on leave it out. */
     keptBack: z.boolean().optional(),
     /**

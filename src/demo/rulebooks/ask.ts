@@ -115,6 +115,7 @@ export const PASSPORT = document(
       "citizenship.passportNumber",
       "citizenship.passportExpiry",
     ],
+    governsName: true,
   },
 );
 

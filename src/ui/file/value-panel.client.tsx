@@ -35,6 +35,22 @@ function sittingsAskedFor(
   return asked.filter((sitting) => own.some((v) => v.entry === sitting) && !withPaper(sitting));
 }
 
+const NAMES = new Set(["givenNames", "familyName", "oneName", "formerNames"]);
+const isName = ({ section, field }: ClaimedValue): boolean => section === "person" && NAMES.has(field);
+
+/** Which document settles how somebody is called, said wherever a document shows a name. */
+function Governing({ data: { governing }, requirement }: { data: FileData; requirement: RequirementResult }) {
+  if (governing.length === 0 || requirement.kind !== "document") return null;
+  const titles = governing.map((g) => g.title.en).join(", ");
+  return governing.some((g) => g.requirement === requirement.key) ? (
+    <p className="quiet">The name counts as it stands on this document.</p>
+  ) : (
+    <p className="notice">
+      The name counts as it stands on another document: {titles}. What this one says of it does not replace it.
+    </p>
+  );
+}
+
 /** The claim beside what was confirmed, for the fields that a requirement shows. */
 export function ValuePanel({
   data,
@@ -72,6 +88,7 @@ export function ValuePanel({
   const sections = [...new Set(own.map((v) => v.section))];
   return (
     <div className="claimed">
+      {own.some(isName) ? <Governing data={data} requirement={requirement} /> : null}
       {sections.map((key) => {
         const values = own.filter((v) => v.section === key);
         const many = new Set(values.map((v) => v.entry)).size > 1;

@@ -57,6 +57,7 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   weekend: "weekend",
   shownToApplicant: "shown to applicants",
   signedBy: "signed by a link",
+  governsName: "the name counts as it stands there",
   keptBack: "left out of copies that are passed on",
   ends: "the day on which a paper ends",
   institutional: "only addresses at institutions",

@@ -125,6 +125,15 @@ function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
           <div className="plan-wide">
             <Checkbox
               disabled={disabled}
+              checked={value.governsName === true}
+              onChange={(e) => onChange(put(value, "governsName", e.target.checked || undefined))}
+            >
+              The name counts as it stands on this document
+            </Checkbox>
+          </div>
+          <div className="plan-wide">
+            <Checkbox
+              disabled={disabled}
               checked={value.keptBack === true}
               onChange={(e) => onChange(put(value, "keptBack", e.target.checked || undefined))}
             >

@@ -133,6 +133,8 @@ export function problemSentence(body: RulebookBody, problem: RulebookProblem): s
       return `“${where}” has a comparison with nothing. Say what it is held against, or take it out.`;
     case "core-field":
       return `“${where}” lacks the field “${what}” of its kind, without which nothing can be done with its entries. Choose the kind once more to have it added.`;
+    case "two-govern":
+      return `“${where}” is the second document on which the name counts as it stands there. Leave that to one of them.`;
     case "no-declaration":
       return "Nobody declares anything before submitting. Add a section with a statement to agree to, and a requirement for it that is needed by submission.";
   }

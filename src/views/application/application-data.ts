@@ -49,6 +49,8 @@ export interface MyApplication {
     } | null;
     /** The fields, as `section.field`, whose values it shows. */
     readonly shows: readonly string[];
+    /** The name counts as it stands on it. */
+    readonly governsName: boolean;
     /** Copies that the office passes on leave it out. */
     readonly keptBack: boolean;
     /** The size of the picture that is asked for; null where any document is. */

@@ -151,6 +151,7 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
         shows: r.shows,
         help: asked.get(r.key)?.help ?? null,
         signer: signerOf(documentOf(r.key), index, extras),
+        governsName: documentOf(r.key)?.governsName ?? false,
         keptBack: documentOf(r.key)?.keptBack ?? false,
         picture: documentOf(r.key)?.picture ?? null,
         templates: documentOf(r.key)?.templates ?? [],

@@ -104,6 +104,8 @@ export interface FileData {
   /** What was typed as signature, where it is another name than the form's. */
   readonly signedAs: string | null;
   /** For somebody who is under age today. */
+  /** The documents on which the name counts as it stands there. */
+  readonly governing: readonly { readonly requirement: string; readonly title: LocalText }[];
   readonly underAge: {
     readonly age: number;
     readonly until: string;

@@ -153,6 +153,15 @@ function underAgeOf(
   return { age: ageOn(born, today), until: formatDay(birthday(born, FULL_AGE)), guardian };
 }
 
+/** The documents on which the name counts as it stands there, by the rulebooks of the file. */
+function governingOf({ rulebooks }: Pick<LoadedFile, "rulebooks">): FileData["governing"] {
+  const all = Object.values(rulebooks).flatMap(({ body }) => body.requirements);
+  const governing = all.flatMap((r) =>
+    r.kind === "document" && r.governsName ? [[r.key, { requirement: r.key, title: r.title }] as const] : [],
+  );
+  return [...new Map(governing).values()];
+}
+
 /** Of several programmes, what counts for all of them. */
 function countingPapers(all: readonly ChoiceContext[], office: Office): FileData["counting"] {
   const lists = new Map<string, readonly CountingPaper[] | undefined>();
@@ -224,6 +233,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     assessment,
     otherNames: otherNamesOf(values),
     signedAs: signedAs(values, shownName(loaded.facts)),
+    governing: governingOf(loaded),
     underAge: underAgeOf(values, dayAt(office.zone, ctx.now.getTime()), loaded),
     cases,
     contacts: contactPlaces(loaded, extras.contactNotes),

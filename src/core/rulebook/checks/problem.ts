@@ -30,7 +30,8 @@ export interface RulebookProblem {
     | "asks-itself"
     | "compares-nothing"
     | "core-field"
-    | "no-declaration";
+    | "no-declaration"
+    | "two-govern";
   /** Where that part stands; left out where its key alone leads to it. */
   readonly area?: AreaKey;
   /** The key of the part it is about, and what is wrong with it there. */

@@ -267,6 +267,18 @@ describe("what keeps a rulebook from being published", () => {
     expect(through("it.mark.board").map((p) => p.code)).toEqual(["unknown-fact"]);
   });
 
+  it("is a second document on which the name counts as it stands there, unless it is asked of some alone", () => {
+    const other = (when: object) =>
+      changed((b) => ({
+        requirements: b.requirements.flatMap((r) =>
+          r.key === "passport" ? [r, { ...r, key: "card", ...when }] : [r],
+        ) as RulebookBody["requirements"],
+      }));
+    expect(found(other({}))).toEqual(["two-govern card"]);
+    expect(found(other({ when: { op: "fact", fact: "group", is: "equals", value: "home" } }))).toEqual([]);
+    expect(found(other({ governsName: undefined }))).toEqual([]);
+  });
+
   it("is a requirement that leads nowhere, each with its own name for it", () => {
     const title = { en: "Lost", fr: "Perdu" };
     const common = { title, scope: "file" as const, neededBy: "submission" as const };

@@ -169,6 +169,12 @@ const coreProblems = ({ sections }: RulebookBody): readonly RulebookProblem[] =>
     ),
   );
 
+/** A name cannot count as it stands on two documents at once, unless never both are asked for. */
+function governingProblems({ requirements }: RulebookBody): readonly RulebookProblem[] {
+  const always = requirements.filter((r) => r.kind === "document" && r.governsName && r.when === undefined);
+  return always.slice(1).map((r) => ({ code: "two-govern", area: "requirements", about: r.key }));
+}
+
 /** Nobody submits what they have not declared to be true. */
 function declarationProblems({ sections, requirements }: RulebookBody): readonly RulebookProblem[] {
   const agreed = sections.filter((s) => s.fields.some((f) => f.kind === "agree" && f.required)).map((s) => s.key);
@@ -249,6 +255,7 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
     ...comparesNothing(body),
     ...coreProblems(body),
     ...declarationProblems(body),
+    ...governingProblems(body),
     ...withoutOptions(body),
     ...paperProblems(body),
     ...registryProblems(body),

@@ -1,5 +1,6 @@
 /** Documents and signatures, in English. */
 export const evidence = {
+  "doc.governsName": "Your name counts as it stands on this document: write it in your application just so.",
   "doc.fails":
     "We look whether this is so: {check}. From what you stated it is not. Look at your answers, or get another document in time.",
   "doc.refused.picture_only": "A picture is asked for here. Choose a JPEG or PNG, not a PDF.",

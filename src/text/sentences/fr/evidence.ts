@@ -2,6 +2,7 @@ import type { evidence as english } from "../en/evidence";
 
 /** Documents and signatures, in French. */
 export const evidence: Readonly<Record<keyof typeof english, string>> = {
+  "doc.governsName": "Votre nom compte tel qu’il figure sur cette pièce : écrivez-le de même dans votre candidature.",
   "doc.fails":
     "Nous vérifions ceci : {check}. D’après vos indications, ce n’est pas le cas. Revoyez vos réponses, ou procurez-vous à temps un autre document.",
   "doc.refused.picture_only": "Une image est demandée ici. Choisissez un JPEG ou un PNG, pas un PDF.",

@@ -70,6 +70,7 @@ export function DocumentsPage({ application, language }: { application: MyApplic
               </span>
             </h3>
             {document.help ? <p className="quiet">{document.help[language]}</p> : null}
+            {document.governsName ? <p className="quiet">{sentence(language, "doc.governsName")}</p> : null}
             <ProofNeeded result={result} language={language} />
             {document.open && result.standing !== "returned"
               ? document.fails.map((check) => (
