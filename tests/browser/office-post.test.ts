@@ -60,6 +60,21 @@ describe("what leaves the office and comes back", () => {
     await phone.getByText(/found not to work on/).waitFor();
   });
 
+  it("a question about the form is noted with the call, collected, and leads to the help texts of its section", async () => {
+    const { page } = lead;
+    const phone = page.getByRole("listitem").filter({ hasText: "In an emergency" }).first();
+    await phone.getByRole("button", { name: "Note a call" }).click();
+    await choose(page, "A question about the form", "In an emergency");
+    await page.getByLabel("The question in a few words, without names: it is collected").fill("May it be a neighbour?");
+    await phone.getByRole("button", { name: "Note it" }).click();
+    await phone.getByText("Noted.").waitFor();
+    await page.goto("/office/rulebooks");
+    const line = page.getByRole("row").filter({ hasText: "May it be a neighbour?" });
+    await line.getByRole("link", { name: "In an emergency" }).click();
+    await page.waitForURL(/section=emergency/u);
+    expect(await page.getByLabel("Title, English").inputValue()).toBe("In an emergency");
+  });
+
   it("addresses that nobody has confirmed are asked about together", async () => {
     const { page } = lead;
     await page.goto("/office/post?kind=not+confirmed");

@@ -41,7 +41,7 @@ describe("a rulebook made from nothing", () => {
     await page.getByText("Not saved: look at the marked fields.").waitFor();
     await page.getByText("Write the title in French.").waitFor();
     expect(await page.getByLabel("Code").inputValue()).toBe("SVX");
-    await page.getByLabel("Award").fill("Summer School");
+    await page.getByLabel("Award, where it leads to one").fill("Summer School");
     await page.getByLabel("Title, English").fill("Seaweed and Vessels");
     await page.getByLabel("Title, French").fill("Algues et navires");
     await page.getByLabel("Description, English").fill("Three weeks at sea.");

@@ -267,6 +267,43 @@ describe("the main screens", () => {
     await person.context.close();
   });
 
+  it("what was submitted, on a phone: nothing is wider than the window", async () => {
+    const person = await newPerson(demo, PHONE);
+    const { page } = person;
+    await signIn(person, "awa.ndiayesarr@people.example");
+    const link = await page.locator('a[href^="/my/"]').first().getAttribute("href");
+    await page.goto(`${link}/subjects`);
+    await page.locator(".entry-grid-row").first().waitFor();
+    await check(person);
+    await person.context.close();
+  });
+
+  it("the finder says by region where to look, and what a degree does not open before anything is chosen", async () => {
+    const person = await newPerson(demo);
+    const { page } = person;
+    await signIn(person, "kasia.z@people.example");
+    await page.goto("/");
+    await page.getByLabel("Campus or region").selectOption({ label: "anywhere: The islands" });
+    await page.getByText("2 programmes").or(page.getByText("3 programmes")).first().waitFor();
+    expect(await page.getByRole("article").filter({ hasText: "Port Merrow" }).count()).toBeGreaterThan(0);
+    await page.goto("/?q=PCS");
+    await page.getByText("You cannot choose this programme with what you told us.").waitFor();
+    await check(person);
+    await page.goto("/programmes/PCS");
+    await page.getByText("A completed master, or one expected before the start.").first().waitFor();
+    await check(person);
+    await person.context.close();
+  });
+
+  it("a programme with a partner that sponsors no visa says both, wherever it can be chosen", async () => {
+    const person = await newPerson(demo);
+    const { page } = person;
+    await page.goto("/programmes/GBC?from=IN&lives=IN");
+    await page.getByText("Run by Tarbrook Boat Yard, with Merrow Institute of Coast and Water").first().waitFor();
+    await page.getByText("No visa can be sponsored for this programme.").first().waitFor();
+    await person.context.close();
+  });
+
   it("French, whole, with the language of the page said", async () => {
     const person = await newPerson(demo, PHONE, "fr-FR");
     const { page } = person;

@@ -27,7 +27,7 @@ export async function tellPreparing(
   const told = await ctx.client.query(
     `insert into message (application_id, person_id, to_address, template, locale, values, state, due_at, queued_at)
      select a.id, p.id, p.email, $2, p.locale, $3::jsonb || jsonb_build_object('name', p.name, 'number', a.number, 'link', '/my/' || a.number,
-       'programmeEn', r.award || ' ' || (r.title->>'en'), 'programmeFr', r.award || ' ' || (r.title->>'fr')), 'queued', $4, $4
+       'programmeEn', ltrim(r.award || ' ' || (r.title->>'en')), 'programmeFr', ltrim(r.award || ' ' || (r.title->>'fr'))), 'queued', $4, $4
      from choice c join application a on a.id = c.application_id join person p on p.id = a.person_id
        join intake i on i.id = c.intake_id join programme r on r.id = i.programme_id
      where ${mine} and a.withdrawn_at is null`,

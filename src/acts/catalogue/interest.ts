@@ -1,5 +1,6 @@
 import { and, eq } from "drizzle-orm";
 import { z } from "zod";
+import { programmeName } from "../../core/catalogue/programme";
 import { localeSchema } from "../../core/text/local-text";
 import { NEEDED_TITLES } from "../../db/queries/rulebook-paths";
 import { enqueue } from "../../db/queue";
@@ -38,8 +39,8 @@ export const noteInterest = defineAct({
       locale,
       template: "interest-noted",
       values: {
-        programmeEn: `${offered.award} ${offered.title.en}`,
-        programmeFr: `${offered.award} ${offered.title.fr}`,
+        programmeEn: programmeName(offered, "en"),
+        programmeFr: programmeName(offered, "fr"),
         link: `/interest/${token}`,
       },
     });
@@ -84,7 +85,7 @@ export const announceOpenings = defineAct({
     const rounds = opened.map((r) => r.id);
     const programmes = [...new Set(opened.map((r) => r.programme_id))];
     const named =
-      "'programmeEn', p.award || ' ' || (p.title->>'en'), 'programmeFr', p.award || ' ' || (p.title->>'fr')";
+      "'programmeEn', ltrim(p.award || ' ' || (p.title->>'en')), 'programmeFr', ltrim(p.award || ' ' || (p.title->>'fr'))";
     const waiting = await ctx.client.query(
       `with gone as (delete from interest where programme_id = any($1::uuid[]) returning *)
        insert into message (to_address, template, locale, values, state, due_at, queued_at)

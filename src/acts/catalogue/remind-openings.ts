@@ -28,7 +28,7 @@ export const remindOpenings = defineAct({
          update round set reminded_at = $1 where reminded_at is null and closed_at is null
            and opens_at > $1 and opens_at <= $1::timestamptz + make_interval(days => $2) returning *
        )
-       select p.code, p.award || ' ' || (p.title->>'en') as en, p.award || ' ' || (p.title->>'fr') as fr, d.opens_at,
+       select p.code, ltrim(p.award || ' ' || (p.title->>'en')) as en, ltrim(p.award || ' ' || (p.title->>'fr')) as fr, d.opens_at,
          json_build_object('fields', p.fields, 'prerequisites', p.prerequisites, 'contact', p.contact, 'keywords', p.keywords) as programme,
          json_build_object('startsOn', i.starts_on, 'places', i.places,
            'rulebook', (select b.version from rulebook b where b.intake_id = i.id and b.status = 'published'),

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { MODES, type Mode } from "../file/mode";
-import { writtenTextSchema } from "../text/local-text";
+import { type Locale, writtenTextSchema } from "../text/local-text";
 
 /**
  * What an office offers, as data: the programme, one start of it (an intake), and one window for applying to it (a round).
@@ -19,8 +19,8 @@ export type Track = z.infer<typeof trackSchema>;
 export const programmeSchema = z.object({
   code,
   title: writtenTextSchema,
-  /** The award as it stands before the title: "MSc". */
-  award: z.string().trim().min(1).max(40),
+  /** The award as it stands before the title: "MSc"; "" for a course that leads to none. */
+  award: z.string().trim().max(40),
   level: z.enum(LEVELS),
   /** Narrow fields of ISCED-F 2013, three digits. */
   fields: z.array(z.string().regex(/^\d{3}$/u)).max(6),
@@ -46,6 +46,10 @@ export const programmeSchema = z.object({
   onePage: z.boolean(),
 });
 export type ProgrammeInput = z.infer<typeof programmeSchema>;
+
+/** What a programme is called: "MSc Estuary Science", or its title alone where it leads to no award. */
+export const programmeName = ({ award, title }: Pick<ProgrammeInput, "award" | "title">, locale: Locale): string =>
+  `${award} ${title[locale]}`.trim();
 
 /** One start of a programme with its places: in all, and where it matters for a campus, a mode or a quota of its own. */
 export const intakeSchema = z.object({

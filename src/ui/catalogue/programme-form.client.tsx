@@ -85,7 +85,11 @@ export function ProgrammeForm({
         value={draft.code}
         onChange={(code) => set({ code: code.toUpperCase() })}
       />
-      <TextField {...field("award", "Award")} value={draft.award} onChange={(award) => set({ award })} />
+      <TextField
+        {...field("award", "Award, where it leads to one")}
+        value={draft.award}
+        onChange={(award) => set({ award })}
+      />
       <TextField
         {...field("title.en", "Title, English")}
         value={draft.title.en}

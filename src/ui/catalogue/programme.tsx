@@ -7,10 +7,6 @@ import type { FinderHit, FinderRound, GroupTerms } from "../../views/catalogue/f
 import { LocalMoment } from "../frame/local-moment.client";
 import { FeeList, NeedList } from "./asked-for";
 
-/** What a programme is called wherever it is offered: "MSc Estuary Science". */
-export const programmeName = (hit: Pick<FinderHit, "award" | "title">, language: Locale): string =>
-  `${hit.award} ${hit.title[language]}`;
-
 /** The line under a programme's name: level, length, language, place, start. */
 export function programmeLine(hit: FinderHit, language: Locale): string {
   return [

@@ -40,6 +40,10 @@ export function RoundForm({
   const [busy, begin] = useAsking();
   const set = (change: Partial<RoundDraft>) => setDraft((all) => ({ ...all, ...change }));
   const disabled = !mayChange;
+  const [one, setOne] = useState(
+    groups.length > 1 && first.closings.length === groups.length && new Set(first.closings.map((c) => c.at)).size === 1,
+  );
+  const setAll = (at: string) => set({ closings: at === "" ? [] : groups.map((g) => ({ group: g.key, at })) });
   const closingOf = (group: string) => draft.closings.find((c) => c.group === group)?.at ?? "";
   const setClosing = (group: string, at: string) =>
     set({ closings: [...draft.closings.filter((c) => c.group !== group), ...(at === "" ? [] : [{ group, at }])] });
@@ -48,7 +52,7 @@ export function RoundForm({
     if (draft.key.trim() === "") return "Give the round a name, for example 1.";
     if (draft.opensAt === "") return "Say when it opens.";
     const lacking = groups.find((g) => closingOf(g.key) === "");
-    if (lacking) return `Say when it closes for the ${lacking.title}.`;
+    if (lacking) return one ? "Say when it closes." : `Say when it closes for the ${lacking.title}.`;
     if (draft.closings.some((c) => c.at <= draft.opensAt)) return "A closing has to be later than the opening.";
     return known && reason.trim() === "" ? "Say why: those who prepare an application read it." : null;
   };
@@ -88,16 +92,40 @@ export function RoundForm({
         value={draft.opensAt}
         onChange={(opensAt) => set({ opensAt })}
       />
-      {groups.map((g) => (
+      {one ? (
         <MomentField
-          key={g.key}
-          label={`Closes, ${g.title}`}
+          label="Closes, for everybody"
           time
           disabled={disabled}
-          value={closingOf(g.key)}
-          onChange={(at) => setClosing(g.key, at)}
+          value={draft.closings[0]?.at ?? ""}
+          onChange={setAll}
         />
-      ))}
+      ) : (
+        groups.map((g) => (
+          <MomentField
+            key={g.key}
+            label={`Closes, ${g.title}`}
+            time
+            disabled={disabled}
+            value={closingOf(g.key)}
+            onChange={(at) => setClosing(g.key, at)}
+          />
+        ))
+      )}
+      {groups.length > 1 ? (
+        <div className="plan-field">
+          <Checkbox
+            disabled={disabled}
+            checked={one}
+            onChange={(e) => {
+              setOne(e.target.checked);
+              if (e.target.checked) setAll(draft.closings[0]?.at ?? "");
+            }}
+          >
+            one closing for all groups
+          </Checkbox>
+        </div>
+      ) : null}
       <NumberField
         label="Decision within (working days)"
         disabled={disabled}

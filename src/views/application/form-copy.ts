@@ -1,3 +1,4 @@
+import { programmeName } from "../../core/catalogue/programme";
 import type { CopiedSection, FormCopy } from "../../core/form/form-copy";
 import type { FormSection } from "../../core/form/form-sections";
 import { type CopyReader, sees } from "../../core/form/readers";
@@ -154,12 +155,12 @@ export function formCopy(
     ? sentence(locale, "copy.submitted", { when: formatMoment(locale, submitted, application.zone) })
     : sentence(locale, "copy.draft");
   return {
-    title: live.map((c) => `${c.award} ${c.title[locale]}`).join(", "),
+    title: live.map((c) => programmeName(c, locale)).join(", "),
     under: `${sentence(locale, "copy.under", { number, name })} · ${when}`,
     parts: [
       { title: null, sections: sectionsOf("file") },
       ...live
-        .map((c) => ({ title: `${c.award} ${c.title[locale]}`, sections: sectionsOf(c.id) }))
+        .map((c) => ({ title: programmeName(c, locale), sections: sectionsOf(c.id) }))
         .filter((p) => p.sections.length > 0),
     ],
     annexes: annexes(application, locale, reader).filter((a) => a.lines.length > 0),

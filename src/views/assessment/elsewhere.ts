@@ -48,7 +48,7 @@ interface Row {
  */
 const PLACES = `
   with own as (select c.*, i.cycle_id, p.procedure_id from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id where c.id = $2 and c.application_id = $1)
-  select p.code, p.language, p.award || ' ' || (p.title->>'en') as title, i.starts_on::text as start, i.id = own.intake_id as same, r.closed_reason,
+  select p.code, p.language, ltrim(p.award || ' ' || (p.title->>'en')) as title, i.starts_on::text as start, i.id = own.intake_id as same, r.closed_reason,
     json_build_object('campuses', p.campuses, 'modes', p.modes, 'tracks', p.tracks, 'options', i.options) as plan,
     b.id as rulebook_id,
     json_build_object('id', r.id, 'opensAt', r.opens_at, 'closings', r.closings, 'closedAt', r.closed_at, 'promiseDays', r.promise_days) as round

@@ -51,7 +51,7 @@ interface Row {
   readonly placed: readonly Placed[];
 }
 
-const STARTS = `select i.id, i.starts_on::text, p.award || ' ' || (p.title->>'en') as title,
+const STARTS = `select i.id, i.starts_on::text, ltrim(p.award || ' ' || (p.title->>'en')) as title,
     json_build_object('campuses', p.campuses, 'modes', p.modes, 'tracks', p.tracks, 'options', i.options, 'quotas', i.quotas) as plan,
     coalesce((select json_object_agg(n.campus, n.people) from (select c.campus, count(*)::int as people from choice c
       where c.intake_id = i.id and c.submitted_at is not null and c.withdrawn_at is null and c.campus is not null group by c.campus) n), '{}'::json) as counts,

@@ -63,7 +63,7 @@ export interface FiguresPage {
 /** Applications of a start that count: their choice of it was submitted and not withdrawn. */
 const COUNTED = "c.intake_id = $1 and c.submitted_at is not null and c.withdrawn_at is null";
 
-const STARTS = `select i.id, p.code, p.award || ' ' || (p.title->>'en') as title, i.starts_on::text as "startsOn",
+const STARTS = `select i.id, p.code, ltrim(p.award || ' ' || (p.title->>'en')) as title, i.starts_on::text as "startsOn",
     (select count(*)::int from choice c where c.intake_id = i.id and c.submitted_at is not null and c.withdrawn_at is null) as submitted
   from intake i join programme p on p.id = i.programme_id where $1::text[] is null or p.code = any($1::text[]) order by p.code, i.starts_on`;
 

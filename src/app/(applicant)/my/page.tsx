@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { redirect } from "next/navigation";
+import { programmeName } from "../../../core/catalogue/programme";
 import { isTextKey, sentence } from "../../../text/sentence";
 import { Comb } from "../../../ui/assessment/comb";
 import { myApplications } from "../../../views/application/my-applications";
@@ -32,9 +33,7 @@ export default async function MyPage() {
           const key = `stage.${line.stage}`;
           return (
             <li key={line.number}>
-              <Link href={`/my/${line.number}`}>
-                {line.choices.map((c) => `${c.award} ${c.title[language]}`).join(", ")}
-              </Link>
+              <Link href={`/my/${line.number}`}>{line.choices.map((c) => programmeName(c, language)).join(", ")}</Link>
               <span className="quiet">
                 {sentence(language, "mine.number", { number: line.number })} ·{" "}
                 {isTextKey(key) ? sentence(language, key) : line.stage}

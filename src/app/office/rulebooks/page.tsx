@@ -1,7 +1,7 @@
 import Link from "next/link";
 import { RULEBOOK_READERS } from "../../../core/rights/actor";
 import { webRuntime } from "../../../runtime";
-import { formatDate, formatDayInZone, formatMoment } from "../../../text/format";
+import { formatDate, formatDayOf, formatMoment } from "../../../text/format";
 import { type RecurringQuestion, recurringQuestions } from "../../../views/contact/recurring-questions";
 import { type RulebookLine, rulebooks } from "../../../views/rulebook/rulebooks";
 import { officeNow } from "../../../views/view/office-now";
@@ -61,14 +61,12 @@ function AskedAgain({ questions, zone }: { questions: readonly RecurringQuestion
                 <span className="quiet">{q.code}</span>
               </td>
               <td className="figures">{q.times}</td>
-              <td className="figures">{formatDayInZone("en", q.lastAt, zone)}</td>
+              <td className="figures">{formatDayOf("en", q.lastAt, zone)}</td>
               <td>
                 {q.questions.length === 0 ? <span className="quiet">not noted</span> : null}
-                <ul className="plain-list">
-                  {[...new Set(q.questions)].map((words) => (
-                    <li key={words}>{words}</li>
-                  ))}
-                </ul>
+                {[...new Set(q.questions)].map((words) => (
+                  <div key={words}>{words}</div>
+                ))}
               </td>
             </tr>
           ))}

@@ -1,9 +1,10 @@
 import Link from "next/link";
+import { programmeName } from "../../../core/catalogue/programme";
 import type { Locale } from "../../../core/text/local-text";
 import { sentence } from "../../../text/sentence";
 import type { ClosedProgramme } from "../../../views/application/closed-to-me";
 import type { FinderHit } from "../../../views/catalogue/finder";
-import { Deadlines, programmeLine, programmeName } from "../programme";
+import { Deadlines, programmeLine } from "../programme";
 import { ClosedNote } from "./closed-note";
 
 /** What tells two similar programmes apart, as a sentence. */

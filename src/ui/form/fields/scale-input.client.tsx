@@ -41,9 +41,9 @@ export function ScaleInput(props: FieldInputProps) {
   ];
   const usual = inUse.scales.flatMap((key) => all.filter((o) => o.value === key));
   const heading =
-    inUse.by === "institution"
-      ? sentence(locale, "form.usualThere")
-      : sentence(locale, "form.usualIn", { country: countryName(locale, country ?? "") });
+    inUse.by === "country" && country
+      ? sentence(locale, "form.usualIn", { country: countryName(locale, country) })
+      : sentence(locale, "form.usualThere");
   const options: SelectProps<string>["options"] =
     usual.length === 0
       ? all

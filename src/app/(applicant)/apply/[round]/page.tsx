@@ -1,10 +1,11 @@
 import Link from "next/link";
 import { notFound, redirect } from "next/navigation";
+import { programmeName } from "../../../../core/catalogue/programme";
 import { formatMoment } from "../../../../text/format";
 import { isTextKey, sentence } from "../../../../text/sentence";
 import { choiceRefusalText, choiceRuleLines } from "../../../../text/words/choice-rules";
 import { CarryAnswers } from "../../../../ui/catalogue/finder/carry-answers.client";
-import { ProgrammeFacts, programmeName } from "../../../../ui/catalogue/programme";
+import { ProgrammeFacts } from "../../../../ui/catalogue/programme";
 import { applyOffer } from "../../../../views/application/apply-offer";
 import { askedFor } from "../../../../views/catalogue/asked-for";
 import { isOffice, locale, requirePerson, see } from "../../../request";

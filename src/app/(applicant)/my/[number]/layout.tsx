@@ -1,5 +1,6 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
+import { programmeName } from "../../../../core/catalogue/programme";
 import { sectionKey } from "../../../../core/file/place";
 import type { FormSection } from "../../../../core/form/form-sections";
 import type { Locale } from "../../../../core/text/local-text";
@@ -103,7 +104,7 @@ export default async function ApplicationLayout({
             <Link href={`/my/${number}`}>
               {application.choices
                 .filter((c) => !c.withdrawn || application.choices.every((d) => d.withdrawn))
-                .map((c) => `${c.award} ${c.title[language]}`)
+                .map((c) => programmeName(c, language))
                 .join(", ")}
             </Link>
           </h1>

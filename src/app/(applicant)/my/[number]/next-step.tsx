@@ -1,3 +1,4 @@
+import { programmeName } from "../../../../core/catalogue/programme";
 import type { Locale } from "../../../../core/text/local-text";
 import { formatDayInZone, formatMoment, formatZone } from "../../../../text/format";
 import { isTextKey, sentence } from "../../../../text/sentence";
@@ -38,7 +39,7 @@ export function NextStep({ application, language }: PartProps) {
   const several = application.choices.filter((c) => !c.withdrawn);
   const programmeOf = (scope: string) => {
     const choice = several.length > 1 ? several.find((c) => c.id === scope) : undefined;
-    return choice ? `${choice.award} ${choice.title[language]}` : null;
+    return choice ? programmeName(choice, language) : null;
   };
   const drafts = assessment.choices.filter((c) => c.stage === "preparing");
   return (

@@ -1,5 +1,6 @@
 import Link from "next/link";
 import type { ApplicantChoice, ApplicantRequirement } from "../../../../core/assessment/applicants-share";
+import { programmeName } from "../../../../core/catalogue/programme";
 import { gapsOf } from "../../../../core/file/result";
 import type { Locale } from "../../../../core/text/local-text";
 import { formatDate, formatDayInZone, formatMoment } from "../../../../text/format";
@@ -30,7 +31,7 @@ function Decisions({ application, language }: PartProps) {
   return application.choices.map((choice) => {
     const { decision } = choice;
     if (!decision) return null;
-    const programme = `${choice.award} ${choice.title[language]}`;
+    const programme = programmeName(choice, language);
     const key = `decision.${decision.kind}`;
     return (
       <section key={choice.id} className="decision">
@@ -205,7 +206,7 @@ function Barred({ application, language, choice, title }: PartProps & { choice: 
 function Submission({ application, language, choice }: PartProps & { choice: ApplicantChoice }) {
   const lines = missingLines(application, language, choice);
   const programme = application.choices.find((c) => c.id === choice.id);
-  const title = programme ? `${programme.award} ${programme.title[language]}` : choice.programme;
+  const title = programme ? programmeName(programme, language) : choice.programme;
   const unpromised = application.undertaking !== null && application.undertaking.givenAt === null;
   if (choice.barredBy.length > 0)
     return <Barred application={application} language={language} choice={choice} title={title} />;

@@ -1,4 +1,5 @@
 import type { ApplicantFinding } from "../../../../core/assessment/applicants-share";
+import { programmeName } from "../../../../core/catalogue/programme";
 import type { Locale } from "../../../../core/text/local-text";
 import { sentence } from "../../../../text/sentence";
 import { localTitles } from "../../../../text/words/trace";
@@ -58,8 +59,7 @@ export function Rules({ application, language }: { application: MyApplication; l
     return (
       <section key={choice.id} className="told-rules">
         <h2>
-          {sentence(language, "app.rules")} ·{" "}
-          {programme ? `${programme.award} ${programme.title[language]}` : choice.programme}
+          {sentence(language, "app.rules")} · {programme ? programmeName(programme, language) : choice.programme}
         </h2>
         <p className="quiet">{sentence(language, "app.rulesNote")}</p>
         {choice.findings.map((f) => (

@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { programmeName } from "../../../../core/catalogue/programme";
 import { sentence } from "../../../../text/sentence";
 import { choiceRuleLines } from "../../../../text/words/choice-rules";
 import { fieldName } from "../../../../text/words/code-lists";
@@ -7,7 +8,7 @@ import { FeeList, NeedList } from "../../../../ui/catalogue/asked-for";
 import { ClosedNote } from "../../../../ui/catalogue/finder/closed-note";
 import { AlikeNotes } from "../../../../ui/catalogue/finder/hit";
 import { personString, readQuery, type SearchParams } from "../../../../ui/catalogue/finder/query";
-import { Deadlines, programmeLine, programmeName, ResultsDue, ZoneNote } from "../../../../ui/catalogue/programme";
+import { Deadlines, programmeLine, ResultsDue, ZoneNote } from "../../../../ui/catalogue/programme";
 import { AcceptedList } from "../../../../ui/form/accepted-list";
 import { AccountForm } from "../../../../ui/people/account-form.client";
 import { closedToMe } from "../../../../views/application/closed-to-me";

@@ -1,10 +1,11 @@
 import Link from "next/link";
 import type { ReactNode } from "react";
+import { programmeName } from "../../../../core/catalogue/programme";
 import { formatDate, languageName } from "../../../../text/format";
 import { sentence } from "../../../../text/sentence";
 import { fieldName } from "../../../../text/words/code-lists";
 import { personString, readQuery, type SearchParams } from "../../../../ui/catalogue/finder/query";
-import { Deadlines, programmeName } from "../../../../ui/catalogue/programme";
+import { Deadlines } from "../../../../ui/catalogue/programme";
 import { type FinderHit, finder } from "../../../../views/catalogue/finder";
 import { locale, see, VISITOR } from "../../../request";
 

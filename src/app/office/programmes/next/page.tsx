@@ -1,5 +1,6 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { programmeName } from "../../../../core/catalogue/programme";
 import { formatDate, formatMoment } from "../../../../text/format";
 import { CopyCycle } from "../../../../ui/catalogue/copy-cycle.client";
 import { type NextStart, nextCycle } from "../../../../views/application/next-cycle";
@@ -81,7 +82,7 @@ export default async function NextCyclePage({
           to={data.to}
           rows={data.starts.map((start) => ({
             code: start.code,
-            name: `${start.award} ${start.title.en}`,
+            name: programmeName(start, "en"),
             there: start.there,
             begins: `${formatDate("en", start.startsOn.before)} → ${formatDate("en", start.startsOn.after)}`,
             rulebook: start.rulebook === null ? "none published" : `draft from version ${start.rulebook}`,

@@ -1,5 +1,6 @@
 import Link from "next/link";
 import type { ApplicantChoice } from "../../../../../core/assessment/applicants-share";
+import { programmeName } from "../../../../../core/catalogue/programme";
 import type { Locale } from "../../../../../core/text/local-text";
 import { formatDayInZone, formatMoment, formatZone } from "../../../../../text/format";
 import { sentence } from "../../../../../text/sentence";
@@ -48,7 +49,7 @@ function lineOf(application: MyApplication, choice: Choice, language: Locale): C
   const missing = result?.missing.length ?? 0;
   return {
     id: choice.id,
-    label: `${choice.award} ${choice.title[language]}`,
+    label: programmeName(choice, language),
     code: choice.code,
     note: timeLine(application, choice, result, language),
     lacks:
@@ -91,9 +92,7 @@ function Undertaking({ application, language }: { application: MyApplication; la
       <h3>{sentence(language, "choices.undertaking")}</h3>
       <ol className="quiet">
         {live.map((c) => (
-          <li key={c.id}>
-            {c.award} {c.title[language]}
-          </li>
+          <li key={c.id}>{programmeName(c, language)}</li>
         ))}
       </ol>
       <blockquote className="to-sign">{undertaking.text[language]}</blockquote>

@@ -1,3 +1,4 @@
+import { programmeName } from "../../../../../core/catalogue/programme";
 import type { Locale } from "../../../../../core/text/local-text";
 import { webRuntime } from "../../../../../runtime";
 import { formatMoney } from "../../../../../text/format";
@@ -26,7 +27,7 @@ export async function FeePage({ application, language }: { application: MyApplic
               {open > 0 ? sentence(language, "fee.due", { amount }) : sentence(language, "fee.paid")}
             </p>
             <p className="quiet">
-              {programme ? `${programme.award} ${programme.title[language]} · ` : ""}
+              {programme ? `${programmeName(programme, language)} · ` : ""}
               {sentence(language, "fee.reference", { reference: charge.reference })}
             </p>
             {open > 0 && charge.last === "declined" ? (

@@ -1,8 +1,8 @@
 import Link from "next/link";
 import { notFound } from "next/navigation";
+import { programmeName } from "../../../../../core/catalogue/programme";
 import { sentence } from "../../../../../text/sentence";
 import { SelfCheck } from "../../../../../ui/catalogue/finder/self-check.client";
-import { programmeName } from "../../../../../ui/catalogue/programme";
 import { finder } from "../../../../../views/catalogue/finder";
 import { selfCheck } from "../../../../../views/form/self-check";
 import { locale, see, VISITOR } from "../../../../request";
