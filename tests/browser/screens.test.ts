@@ -278,6 +278,18 @@ describe("the main screens", () => {
     await person.context.close();
   });
 
+  it("a list that grows after submission says which paper shows what is added", async () => {
+    const person = await newPerson(demo);
+    const { page } = person;
+    await signIn(person, "elodie.marchetti@people.example");
+    await page.goto(`${page.url()}/courses`);
+    await page.getByText("Ce que vous ajoutez ici compte dès que nous avons la pièce").waitFor();
+    await check(person);
+    await page.getByRole("link", { name: "Aux documents" }).click();
+    await page.waitForURL(/\/documents$/u);
+    await person.context.close();
+  });
+
   it("the finder says by region where to look, and what a degree does not open before anything is chosen", async () => {
     const person = await newPerson(demo);
     const { page } = person;

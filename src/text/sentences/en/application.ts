@@ -46,6 +46,8 @@ export const application = {
     "By what you stated, or what your papers show ({stated}), the first group counts that fits, the most favourable before the others.",
   "app.daysLeft": "· {days, plural, =0 {less than a day left} one {one day left} other {# days left}}",
   "app.others": "What others still do",
+  "app.growingPaper": "What you add here counts once its paper is with us: {papers}.",
+  "app.toDocuments": "To the documents",
   "app.carried":
     "What you told us in application No. {number} about yourself and your education stands here already{papers, plural, =0 {} one {, and one paper that you supplied there} other {, and # papers that you supplied there}}. Please check that it still holds.",
   "app.carriedHere": "These answers come from application No. {number}. Please check that they still hold.",

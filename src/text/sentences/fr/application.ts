@@ -48,6 +48,8 @@ export const application: Readonly<Record<keyof typeof english, string>> = {
     "D’après ce que vous avez indiqué ou ce que montrent vos pièces ({stated}), le premier groupe qui convient compte, le plus favorable d’abord.",
   "app.daysLeft": "· {days, plural, =0 {moins d’un jour} one {encore un jour} other {encore # jours}}",
   "app.others": "Ce que d’autres font encore",
+  "app.growingPaper": "Ce que vous ajoutez ici compte dès que nous avons la pièce : {papers}.",
+  "app.toDocuments": "Aux documents",
   "app.carried":
     "Ce que vous nous avez dit de vous et de vos études dans la candidature No {number} figure déjà ici{papers, plural, =0 {} one {, avec une pièce que vous y aviez fournie} other {, avec # pièces que vous y aviez fournies}}. Vérifiez que tout est encore exact.",
   "app.carriedHere": "Ces réponses viennent de la candidature No {number}. Vérifiez qu’elles sont encore exactes.",

@@ -1,6 +1,8 @@
+import Link from "next/link";
 import { notFound, redirect } from "next/navigation";
 import type { FormSection } from "../../../../../core/form/form-sections";
 import { shownName } from "../../../../../core/people/shown-name";
+import type { Locale } from "../../../../../core/text/local-text";
 import { sentence } from "../../../../../text/sentence";
 import { sectionPage } from "../../../../../ui/application/applicant-step";
 import { SectionForm } from "../../../../../ui/form/section-form.client";
@@ -22,6 +24,32 @@ function together({ sections, onePage }: MyApplication, page: string): readonly 
   const at = sections.findIndex((s) => pageOf(s) === page);
   const after = sections[at + 1];
   return sections.filter((s) => pageOf(s) === page || (at >= 0 && after?.core === "tests" && s === after));
+}
+
+/** Of lists that may still grow after submission: which papers show what is added, and where they are sent. */
+function PapersDue({
+  application: { documents, assessment, number },
+  language,
+  sections,
+}: {
+  application: MyApplication;
+  language: Locale;
+  sections: readonly FormSection[];
+}) {
+  const growing = sections.filter((s) => s.grows && s.open === "add");
+  const due = documents.filter(
+    (d) => d.open && growing.some((s) => d.shows.some((field) => field.startsWith(`${s.key}.`))),
+  );
+  if (due.length === 0) return null;
+  const titleOf = new Map(assessment.requirements.map((r) => [r.key, r.title[language]]));
+  return (
+    <p className="notice">
+      {sentence(language, "app.growingPaper", {
+        papers: [...new Set(due.map((d) => titleOf.get(d.requirement) ?? d.requirement))].join(", "),
+      })}{" "}
+      <Link href={`/my/${number}/documents`}>{sentence(language, "app.toDocuments")}</Link>
+    </p>
+  );
 }
 
 export default async function SectionPage({ params }: { params: Promise<{ number: string; section: string }> }) {
@@ -80,6 +108,7 @@ export default async function SectionPage({ params }: { params: Promise<{ number
           ),
         })}
       />
+      <PapersDue application={application} language={language} sections={sections} />
       <EarlyCases application={application} language={language} sections={sections.map((s) => s.key)} />
     </>
   );
