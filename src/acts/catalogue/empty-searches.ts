@@ -1,6 +1,6 @@
 import { and, eq, lt, sql } from "drizzle-orm";
 import { z } from "zod";
-import { placesOf } from "../../core/catalogue/places";
+import { placesOf } from "../../core/catalogue/site-places";
 import { programmeSchema } from "../../core/catalogue/programme";
 import { fold } from "../../core/people/fold";
 import { emptySearch, programme } from "../../db/schema";

@@ -1,5 +1,5 @@
 import Link from "next/link";
-import { placesOf } from "../../core/catalogue/places";
+import { placesOf } from "../../core/catalogue/site-places";
 import { formatDate, languageName } from "../../text/format";
 import { sentence } from "../../text/sentence";
 import { countryOptions, fieldName } from "../../text/words/code-lists";

@@ -2,7 +2,7 @@ import type pg from "pg";
 import { z } from "zod";
 import { applicantGroup } from "../../core/assessment/context";
 import type { ChoiceRules } from "../../core/catalogue/choice-rules";
-import { liesIn } from "../../core/catalogue/places";
+import { liesIn } from "../../core/catalogue/site-places";
 import {
   type IntakeInput,
   LEVELS,

@@ -1,5 +1,5 @@
 import Link from "next/link";
-import { liesIn } from "../../../core/catalogue/places";
+import { liesIn } from "../../../core/catalogue/site-places";
 import type { ReferenceSet } from "../../../core/standards/reference-set";
 import type { Locale } from "../../../core/text/local-text";
 import { sentence } from "../../../text/sentence";

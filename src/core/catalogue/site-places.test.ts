@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { liesIn, placesOf } from "./places";
+import { liesIn, placesOf } from "./site-places";
 
 const both = (name: string) => ({ en: name, fr: `${name} (fr)` });
 const site = (key: string, region?: string) => ({
