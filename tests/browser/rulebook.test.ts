@@ -41,7 +41,7 @@ describe("a rulebook made from nothing", () => {
     await page.getByText("Not saved: look at the marked fields.").waitFor();
     await page.getByText("Write the title in French.").waitFor();
     expect(await page.getByLabel("Code").inputValue()).toBe("SVX");
-    await page.getByLabel("Award, where it leads to one").fill("Summer School");
+    // A summer school leads to no award.
     await page.getByLabel("Title, English").fill("Seaweed and Vessels");
     await page.getByLabel("Title, French").fill("Algues et navires");
     await page.getByLabel("Description, English").fill("Three weeks at sea.");
@@ -66,7 +66,9 @@ describe("a rulebook made from nothing", () => {
     await pickDate(page, "Closes, home group", `${dayFrom(20)}, 18:00`);
     await page.getByRole("button", { name: "Add the round" }).click();
     await page.getByText("Say when it closes for the overseas group.").waitFor();
-    await pickDate(page, "Closes, overseas group", `${dayFrom(20)}, 18:00`);
+    const closing = await page.getByLabel("Closes, home group").inputValue();
+    await page.getByLabel("one closing for all groups").check();
+    expect(await page.getByLabel("Closes, for everybody").inputValue()).toBe(closing);
     await page.getByRole("button", { name: "Add the round" }).click();
     await page.getByRole("heading", { name: /Round 1 open · 0 drafts/ }).waitFor();
   });
@@ -130,7 +132,7 @@ describe("a rulebook made from nothing", () => {
   it("is found, checked, applied to and submitted by somebody who knows nothing of that", async () => {
     const { page } = applicant;
     await page.goto("/?q=seaweed");
-    await page.getByRole("link", { name: "Summer School Seaweed and Vessels" }).click();
+    await page.getByRole("link", { name: "Seaweed and Vessels" }).click();
     await page.getByRole("link", { name: "Can I apply?" }).click();
     await page.getByText("More answers are needed before this can be said.").waitFor();
     await page.getByLabel("Weeks at sea").fill("3");

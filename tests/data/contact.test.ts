@@ -55,6 +55,20 @@ describe("where applicants are reached", () => {
         text,
       } as never),
     );
+  it("of somebody under age it is said whether the form asks for a guardian", async () => {
+    const young = await submittedFile(world, roundId, "Young", { "person.birthDate": "2010-05-05" });
+    const under = async (id: string) => {
+      const { application } = (await lookAt(world, id)).loaded.facts;
+      return (await readView(world.runtime, fileView, officer, { number: application.number }))?.underAge;
+    };
+    expect(await under(young.applicationId)).toEqual({ age: 16, until: "2028-05-05", guardian: false });
+    const owner = await anybody(world, "Foundation");
+    const begun = await must(world, startApplication, owner, { roundId: rounds["FYC rolling"] ?? "" });
+    const birth = { scope: "file", section: "person", entry: "", field: "birthDate", value: "2010-05-05", seen: 0 };
+    await must(world, saveAnswers, owner, { applicationId: begun.applicationId, changes: [birth] });
+    expect((await under(begun.applicationId))?.guardian).toBe(true);
+  });
+
   it("questions that were asked on the phone are collected by section and programme, with their words and no names", async () => {
     const call = (about: string, question: string) =>
       reasonOf(

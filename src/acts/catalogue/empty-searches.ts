@@ -1,7 +1,7 @@
 import { and, eq, lt, sql } from "drizzle-orm";
 import { z } from "zod";
-import { placesOf } from "../../core/catalogue/site-places";
 import { programmeSchema } from "../../core/catalogue/programme";
+import { placesOf } from "../../core/catalogue/site-places";
 import { fold } from "../../core/people/fold";
 import { emptySearch, programme } from "../../db/schema";
 import { defineAct, done, refuse } from "../act/act";

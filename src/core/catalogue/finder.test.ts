@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { PROGRAMMES } from "../../demo/programmes";
+import { programmeName } from "./programme";
 import { searchIndex } from "./search";
 import { alike } from "./word-similarity";
 
@@ -39,6 +40,17 @@ describe("finding a programme", () => {
   it("wants every word to be found", () => expect(find("estuary heritage")).toEqual([]));
   it("finds nothing for words that nobody uses", () => expect(find("zymurgy")).toEqual([]));
   it("lists everything for an empty search", () => expect(find("  ")).toHaveLength(programmes.length));
+});
+
+describe("what a programme is called", () => {
+  const title = { en: "Estuary Science", fr: "Sciences de l’estuaire" };
+  it.each([
+    ["MSc", "en", "MSc Estuary Science"],
+    ["MSc", "fr", "MSc Sciences de l’estuaire"],
+    ["", "en", "Estuary Science"],
+  ] as const)("with the award %j, in %s", (award, locale, name) =>
+    expect(programmeName({ award, title }, locale)).toBe(name),
+  );
 });
 
 describe("programmes that are easily mistaken", () => {

@@ -2,7 +2,6 @@ import type pg from "pg";
 import { z } from "zod";
 import { applicantGroup } from "../../core/assessment/context";
 import type { ChoiceRules } from "../../core/catalogue/choice-rules";
-import { liesIn } from "../../core/catalogue/site-places";
 import {
   type IntakeInput,
   LEVELS,
@@ -13,6 +12,7 @@ import {
 } from "../../core/catalogue/programme";
 import { type RoundState, roundState } from "../../core/catalogue/round-state";
 import { searchIndex } from "../../core/catalogue/search";
+import { liesIn } from "../../core/catalogue/site-places";
 import { alike, type Difference } from "../../core/catalogue/word-similarity";
 import { type FeeDue, feeDue } from "../../core/fees/fee-due";
 import type { Mode } from "../../core/file/mode";

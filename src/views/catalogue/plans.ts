@@ -1,10 +1,10 @@
 import type pg from "pg";
 import { z } from "zod";
 import type { ChoiceRules } from "../../core/catalogue/choice-rules";
-import { placesOf } from "../../core/catalogue/site-places";
 import { type PlanGap, planGaps } from "../../core/catalogue/plan-gaps";
 import type { IntakeInput, ProgrammeInput } from "../../core/catalogue/programme";
 import { type RoundState, roundState } from "../../core/catalogue/round-state";
+import { placesOf } from "../../core/catalogue/site-places";
 import { DRAFTERS, holds, PLANNERS } from "../../core/rights/actor";
 import type { ReferenceSet } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
