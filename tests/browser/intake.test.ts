@@ -115,6 +115,8 @@ describe("intake work", () => {
     const visitor = await newPerson(demo);
     await visitor.page.goto("/?q=scientific+diving");
     await visitor.page.getByText("No programme", { exact: false }).first().waitFor();
+    // Whoever goes on looking at nothing tells the office once more: they leave.
+    await visitor.page.goto("/sign-in");
     await page.goto("/office/programmes");
     const row = page.getByRole("row", { name: /^scientific diving/ });
     await choose(page, "Programme for scientific diving", "MES Estuary Science");

@@ -67,7 +67,8 @@ describe("what leaves the office and comes back", () => {
     await choose(page, "A question about the form", "In an emergency");
     await page.getByLabel("The question in a few words, without names: it is collected").fill("May it be a neighbour?");
     await phone.getByRole("button", { name: "Note it" }).click();
-    await phone.getByText("Noted.").waitFor();
+    // The form is put away once the note is kept.
+    await phone.getByRole("button", { name: "Note it" }).waitFor({ state: "detached" });
     await page.goto("/office/rulebooks");
     const line = page.getByRole("row").filter({ hasText: "May it be a neighbour?" });
     await line.getByRole("link", { name: "In an emergency" }).click();
