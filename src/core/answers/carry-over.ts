@@ -18,7 +18,10 @@ const PROFILE: readonly Section["core"][] = [
   "subjects",
 ];
 
-const isCarried = (s: Section): boolean => s.scope === "file" && (s.carries === true || PROFILE.includes(s.core));
+/** Whether answers come along by the kind of their section, whatever a rulebook says. */
+export const carriesByKind = ({ core }: Pick<Section, "core">): boolean => PROFILE.includes(core);
+
+const isCarried = (s: Section): boolean => s.scope === "file" && (s.carries === true || carriesByKind(s));
 
 /**
  * The answers of an earlier application that a new form asks for again, as far as they pass its checks. That a list is whole is not

@@ -1,6 +1,7 @@
 "use client";
 
 import { Checkbox } from "antd";
+import { carriesByKind } from "../../core/answers/carry-over";
 import { withCoreFields } from "../../core/rulebook/core-fields";
 import { CORE_KINDS, factName, type Section } from "../../core/rulebook/section";
 import { AppliesWhen } from "./applies-when.client";
@@ -85,8 +86,8 @@ export function SectionPart({ context, value, onChange }: FormProps<Section>) {
       ) : null}
       <div className="plan-field">
         <Checkbox
-          disabled={disabled}
-          checked={value.carries === true}
+          disabled={disabled || carriesByKind(value)}
+          checked={value.carries === true || carriesByKind(value)}
           onChange={(e) => onChange(put(value, "carries", e.target.checked ? true : undefined))}
         >
           its answers are taken over into the next application of the same person
