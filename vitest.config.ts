@@ -4,7 +4,12 @@ export default defineConfig({
   test: {
     projects: [
       {
-        test: { name: "unit", include: ["src/{core,formats,text,app,ui}/**/*.test.ts"], testTimeout: 60_000 },
+        test: {
+          name: "unit",
+          include: ["src/{core,formats,text,app,ui}/**/*.test.ts"],
+          testTimeout: 60_000,
+          isolate: false,
+        },
       },
       {
         test: {
@@ -14,6 +19,7 @@ export default defineConfig({
           testTimeout: 60_000,
           hookTimeout: 600_000,
           maxWorkers: 2,
+          isolate: false,
         },
       },
       {

@@ -27,8 +27,8 @@ export interface ActContext {
   readonly boss: PgBoss;
   readonly actor: Actor;
   readonly now: Date;
-  /** The office's reference set, read once an act; `newest` is its version where that was read already. */
-  readonly office: (newest?: number) => Promise<Office>;
+  /** The office's reference set, read once an act; `newest` is its edition where that was read already. */
+  readonly office: (newest?: string) => Promise<Office>;
   /** Leaves an event. What happened to a file has a word in its history. */
   readonly emit: {
     (act: FileEvent, applicationId: string, about: Readonly<Record<string, Json>>): Promise<void>;

@@ -64,9 +64,9 @@ function mayOnAll(right: FileRight, actor: Actor, file: OpenFile, input: unknown
  * @returns null when there is no such file
  */
 export async function openFile(ctx: ActContext, id: string): Promise<OpenFile | null> {
-  const { rows } = await ctx.client.query<{ person_id: string; office: number | null }>({
+  const { rows } = await ctx.client.query<{ person_id: string; office: string | null }>({
     name: "lock-file",
-    text: "select person_id, (select max(version) from office_reference) as office from application where id = $1 for update",
+    text: "select person_id, (select edition from office_reference order by version desc limit 1) as office from application where id = $1 for update",
     values: [id],
   });
   const [row] = rows;

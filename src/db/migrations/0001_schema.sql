@@ -306,6 +306,7 @@ CREATE TABLE "interest" (
 --> statement-breakpoint
 CREATE TABLE "office_reference" (
 	"version" integer PRIMARY KEY NOT NULL,
+	"edition" uuid DEFAULT gen_random_uuid() NOT NULL,
 	"body" jsonb NOT NULL,
 	"created_at" timestamp with time zone NOT NULL,
 	"made_by" text DEFAULT 'system' NOT NULL,

@@ -17,30 +17,31 @@ import { officeReference } from "../schema";
 /** A fresh installation has a front page, too. */
 const EMPTY = makeOffice(0, NOTHING_LOADED);
 
-const ready = new Map<number, Office>();
+/** By edition. */
+const ready = new Map<string, Office>();
 
-async function newestVersion(db: Database): Promise<number | null> {
+async function newestEdition(db: Database): Promise<string | null> {
   const [newest] = await db
-    .select({ version: officeReference.version })
+    .select({ edition: officeReference.edition })
     .from(officeReference)
     .orderBy(desc(officeReference.version))
     .limit(1);
-  return newest?.version ?? null;
+  return newest?.edition ?? null;
 }
 
 /**
- * The newest reference set, made ready once a process and version: published versions never change.
- * @param newest its version, for whoever has read that already in the same transaction
+ * The newest reference set, made ready once a process and edition: what is published never changes.
+ * @param newest its edition, for whoever has read that already in the same transaction
  */
-export async function currentOffice(db: Database, newest?: number): Promise<Office> {
-  const version = newest ?? (await newestVersion(db));
-  if (version === null) return EMPTY;
-  const known = ready.get(version);
+export async function currentOffice(db: Database, newest?: string): Promise<Office> {
+  const edition = newest ?? (await newestEdition(db));
+  if (edition === null) return EMPTY;
+  const known = ready.get(edition);
   if (known) return known;
   const [row] = await db.select().from(officeReference).orderBy(desc(officeReference.version)).limit(1);
   if (!row) throw new Error("the office reference set went away");
   const office = makeOffice(row.version, referenceSetSchema.parse(row.body));
-  ready.set(row.version, office);
+  ready.set(row.edition, office);
   return office;
 }
 

@@ -146,6 +146,8 @@ export const rulebook = pgTable(
 /** The office's reference set; the newest version counts, older ones stay for what was assessed by them. */
 export const officeReference = pgTable("office_reference", {
   version: integer("version").primaryKey(),
+  /** Tells two sets with one number apart: a database that was put back can publish the same number again. */
+  edition: uuid("edition").notNull().defaultRandom(),
   body: jsonb("body").$type<ReferenceSet>().notNull(),
   createdAt: instant("created_at").notNull(),
   madeBy: text("made_by").notNull().default("system"),
