@@ -55,16 +55,30 @@ describe("before a round opens", () => {
   it("a programme says what it asks for and what it costs, of whom, before anybody chooses it", async () => {
     const asked = async (code: string) => {
       const hit = (await readView(world.runtime, finder, VISITOR, { code }))?.hits[0];
-      const fees = hit?.round.groups.flatMap((g) => g.fees.map((f) => `${g.key}: ${f.minor} ${f.due}`));
+      const fees = hit?.round.groups.flatMap((g) => g.fees.map((f) => `${g.key}: ${f.minor} from ${f.least} ${f.due}`));
       return {
         ...(await readView(world.runtime, askedFor, VISITOR, { code, start: hit?.startsOn ?? "" })),
         short: fees,
       };
     };
     const gbc = await asked("GBC");
-    expect(gbc.short).toEqual(["home: 2500 always", "home: 30000 with a place"]);
+    expect(gbc.short).toEqual(["home: 2500 from 0 always", "home: 30000 from 30000 with a place"]);
     expect(gbc.fees).toMatchObject([
-      { onlyIf: null, amounts: [{ group: null, minor: 2500, currency: "EUR" }] },
+      {
+        onlyIf: null,
+        amounts: [{ group: null, minor: 2500, currency: "EUR" }],
+        reductions: [
+          {
+            title: { en: "Twenty years of practice" },
+            amounts: [],
+            onlyIf: { fr: "« mois de pratique » est au moins 240" },
+          },
+          {
+            amounts: [{ group: null, minor: 1000 }],
+            onlyIf: { en: "“Date of birth” is after 25 years before start of studies" },
+          },
+        ],
+      },
       { due: "with a place" },
     ]);
     const mes = await asked("MES");

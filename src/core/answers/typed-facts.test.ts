@@ -44,6 +44,20 @@ describe("typed facts", () => {
       expect([list(name)?.entries, list(name)?.open, list(name)?.column?.("title")]).toEqual([[], true, []]);
   });
 
+  it("are, of a ranking, the whole and what is first in it", () => {
+    const topics = section({ key: "topics", fields: [asField("order", "ranked")] });
+    const ranked = [planSection(topics)];
+    const first = (...values: string[]) =>
+      typedFacts(
+        indexOf([answer("topics//order", values)], []),
+        { sections: ranked, scalars: scalarPlaces(ranked) },
+        "c1",
+        false,
+      ).scalar("answers.topics.order.first");
+    expect(first("salt", "surge")).toEqual({ kind: "value", value: "salt", confirmed: false });
+    expect(first()).toEqual({ kind: "unknown" });
+  });
+
   it("are unknown for what is empty or cannot be read", () => {
     for (const value of [null, "", "many", [], NOT_KNOWN] as const)
       expect(

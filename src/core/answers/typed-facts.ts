@@ -82,6 +82,13 @@ function fieldFact(field: Field, sheet: AnswerSheet): Fact {
   return place < 0 ? UNKNOWN : factAt(readerOf(field), sheet, place, 0);
 }
 
+/** Of a ranking, what stands first in it. */
+function firstFact(ranking: Fact): Fact {
+  if (ranking.kind !== "value" || !Array.isArray(ranking.value)) return UNKNOWN;
+  const [value] = ranking.value;
+  return value === undefined ? UNKNOWN : { ...ranking, value };
+}
+
 /** A list kept by its fields: each is read for all entries when it is first asked for. */
 class TypedList implements FactList {
   readonly judged = new Map<string, readonly Judgement[]>();
@@ -213,7 +220,8 @@ export function typedFacts(
     if (known !== undefined) return known;
     const place = places.get(name);
     if (place === undefined) return undefined;
-    const fact = fieldFact(place.field, index.outside(scopeOf(place.section), place.section.key));
+    const whole = fieldFact(place.field, index.outside(scopeOf(place.section), place.section.key));
+    const fact = place.first ? firstFact(whole) : whole;
     scalars.set(name, fact);
     return fact;
   };

@@ -13,6 +13,7 @@ import {
   type Stage,
   type Step,
 } from "../file/result";
+import { withStandings } from "../requirements/standing-facts";
 import { requirementResults } from "../requirements/standings";
 import { enoughToSubmit, isSettled } from "../requirements/to-submit";
 import { reachedBy } from "../rulebook/requirement";
@@ -135,7 +136,7 @@ function choiceResult(
   at: number,
 ): ChoiceResult {
   const { choice, round } = context;
-  const findings = findingsOf(context, facts.overrides);
+  const findings = findingsOf(withStandings(context, requirements), facts.overrides);
   const today = dayAt(office.zone, at);
   const complete = choice.completeAt === null ? null : dayAt(office.zone, Date.parse(choice.completeAt));
   const clock = complete === null ? null : readClock(complete, round.promiseDays, pauses, today, office.calendar);

@@ -1,5 +1,6 @@
 import type { ChoiceContext } from "../file/choice-context";
 import type { Assessment, ExplainedAssessment, ExplainedFinding, FindingResult } from "../file/result";
+import { withStandings } from "../requirements/standing-facts";
 import { evaluate } from "../rules/evaluate";
 import { type AssessInput, assessIn, type Prepared, prepare } from "./assess";
 
@@ -21,7 +22,10 @@ export function explain({ all }: Prepared, { choices, ...assessment }: Assessmen
     ...assessment,
     choices: choices.map((choice) => {
       const context = all.find((c) => c.choice.id === choice.id);
-      return { ...choice, findings: context ? explainFindings(context, choice.findings) : [] };
+      return {
+        ...choice,
+        findings: context ? explainFindings(withStandings(context, assessment.requirements), choice.findings) : [],
+      };
     }),
   };
 }

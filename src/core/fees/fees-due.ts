@@ -1,6 +1,7 @@
 import { applies } from "../answers/completeness";
 import type { ChoiceContext } from "../file/choice-context";
 import type { FeeDue } from "../file/result";
+import { minorFor } from "../rulebook/fee-item";
 
 /**
  * What is due by the fee items of all choices. An item for the file that comes from several choices is due once, at the
@@ -11,7 +12,8 @@ export function feesDue(choices: readonly ChoiceContext[]): readonly FeeDue[] {
   for (const { choice, rulebook, source, group } of choices) {
     for (const item of rulebook.body.fees) {
       if (!applies(item.when, source)) continue;
-      const minor = item.amounts.find((a) => a.group === group)?.minor ?? 0;
+      const reduction = item.reductions?.find((r) => applies(r.when, source));
+      const minor = minorFor((reduction ?? item).amounts, group);
       if (minor === 0) continue;
       const scope = item.per === "file" ? "file" : choice.id;
       const known = due.get(`${scope}|${item.key}`);
@@ -21,6 +23,7 @@ export function feesDue(choices: readonly ChoiceContext[]): readonly FeeDue[] {
         title: item.title,
         scope,
         amount: { minor, currency: item.currency },
+        reduction: reduction?.title ?? null,
       });
     }
   }

@@ -205,6 +205,8 @@ export interface FeeDue {
   readonly title: LocalText;
   readonly scope: string;
   readonly amount: Money;
+  /** By what it is less than the whole; null for the whole. */
+  readonly reduction: LocalText | null;
 }
 
 export const AWAITED_KINDS = ["result", "degree", "courses", "registry", "one part short", "paper ends"] as const;

@@ -16,6 +16,7 @@ import {
   type SectionsResult,
 } from "../file/result";
 import type { PlainDate } from "../ids";
+import { allAmounts } from "../rulebook/fee-item";
 import {
   atLeastProof,
   type DocumentRequirement,
@@ -268,7 +269,12 @@ function feeStanding(
   const due = fees.find((f) => f.item === requirement.item && (f.scope === "file" || f.scope === context.choice.id));
   if (!due) {
     const item = context.rulebook.body.fees.find((f) => f.key === requirement.item);
-    const mayCome = context.group === null && item?.amounts.some((a) => a.minor > 0);
+    const mayCome =
+      context.group === null &&
+      item &&
+      allAmounts(item)
+        .flat()
+        .some((a) => a.minor > 0);
     return { ...draft, standing: mayCome ? "missing" : "not needed" };
   }
   const charges = facts.charges.filter((c) => c.item === due.item && c.scope === due.scope);

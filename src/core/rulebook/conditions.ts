@@ -1,4 +1,5 @@
 import type { Condition, Limit } from "../rules/condition";
+import { allAmounts } from "./fee-item";
 import type { AreaKey } from "./parts";
 import type { Requirement } from "./requirement";
 import type { Measure, RulebookBody } from "./rulebook";
@@ -54,7 +55,10 @@ export function conditionsOf(body: RulebookBody): readonly PlacedCondition[] {
       if (m.kind === "span") return ofMeasure(m.key, m.where, m.list);
       return m.kind === "ruling" ? ofMeasure(m.key, m.where, m.of) : ofMeasure(m.key, m.degree, "degrees");
     }),
-    ...body.fees.flatMap((f) => ofFee(f.key, f.when)),
+    ...body.fees.flatMap((f) => [
+      ...ofFee(f.key, f.when),
+      ...(f.reductions ?? []).flatMap((r) => ofFee(f.key, r.when)),
+    ]),
   ];
 }
 
@@ -116,7 +120,7 @@ export function namedInRulebook(
     groups: [
       ...counting.flatMap((p) => p.groups ?? []),
       ...values((fact) => fact === "group"),
-      ...body.fees.flatMap((f) => f.amounts.map((a) => a.group)),
+      ...body.fees.flatMap((f) => allAmounts(f).flatMap((amounts) => amounts.map((a) => a.group))),
     ],
     areas: [...ofKind("area"), ...body.measures.flatMap((m) => (m.kind === "grade" ? (m.areas ?? []) : []))],
     scales: [...ofKind("scale"), ...body.measures.flatMap(scalesOf)],

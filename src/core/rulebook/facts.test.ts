@@ -58,6 +58,18 @@ describe("the facts that rules may read", () => {
     ).toContain("it.ects");
   });
 
+  it("include what is first in a ranking, and how requirements were settled, for entry rules alone", () => {
+    expect(named(pcs, "answers.topics.order.first")).toMatchObject({
+      type: "pick",
+      options: expect.arrayContaining([{ value: "salt", title: "Salt in coastal wells" }]),
+    });
+    expect(named(pcs, "requirement.supervisor")).toBeUndefined();
+    expect(knownFacts(pcs, groups).standings.find((f) => f.name === "requirement.supervisor")).toMatchObject({
+      type: "pick",
+      title: "A supervisor who is willing",
+    });
+  });
+
   it("include what stands in the entries that an entry names", () => {
     const subjects = knownFacts(bmr, groups).lists.find((l) => l.name === "subjects");
     expect(subjects?.facts.find((f) => f.name === "it.sitting.board")).toMatchObject({
@@ -74,7 +86,7 @@ describe("the facts that rules may read", () => {
       const find = (name: string, list: string | null): KnownFact | undefined =>
         name.startsWith("it.")
           ? facts.lists.find((l) => l.name === list)?.facts.find((f) => f.name === name)
-          : facts.scalars.find((f) => f.name === name);
+          : [...facts.standings, ...facts.scalars].find((f) => f.name === name);
       const used = body.entryRules.flatMap((r) => comparisons(r.rule));
       expect(body.entryRules.length).toBeGreaterThan(0);
       for (const { fact, is, list } of used) {

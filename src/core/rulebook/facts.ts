@@ -1,6 +1,7 @@
 import { CEFR } from "../rules/compare";
 import type { Comparison } from "../rules/condition";
 import { SPAN_DAYS } from "./day-names";
+import type { Standing } from "./requirement";
 import type { RulebookBody } from "./rulebook";
 import { type Field, type FieldKind, factName, linkedFields, type Section } from "./section";
 
@@ -31,6 +32,8 @@ export interface KnownList {
 
 export interface KnownFacts {
   readonly scalars: readonly KnownFact[];
+  /** How requirements were settled: for entry rules alone, which are read after them. */
+  readonly standings: readonly KnownFact[];
   readonly lists: readonly KnownList[];
 }
 
@@ -87,6 +90,34 @@ const given = (name: string, type: FactType, options: readonly string[] = []): K
   register: null,
 });
 
+const STANDING = "requirement.";
+
+/** The key of the requirement of whose standing a fact speaks; null for any other fact. */
+export const standingFactOf = (name: string): string | null =>
+  name.startsWith(STANDING) ? name.slice(STANDING.length) : null;
+
+/** How a requirement may have been settled. */
+export const SETTLED = ["accepted", "excused", "not needed"] as const satisfies readonly Standing[];
+
+export const standingFactsOf = (body: RulebookBody): readonly KnownFact[] =>
+  body.requirements.map((r) => ({
+    ...given(`${STANDING}${r.key}`, "pick", SETTLED),
+    title: r.title.en,
+  }));
+
+/** The fact that is the first of a ranking. */
+export const firstOf = (ranking: string): string => `${ranking}.first`;
+
+/** What was ranked first, besides the ranking itself. */
+function firstFacts(field: Field, name: string, section: Section): readonly KnownFact[] {
+  if (field.kind !== "ranked") return [];
+  return factOf(field, firstOf(name), section).map((fact) => ({
+    ...fact,
+    type: "pick",
+    title: `${field.title.en}: the first`,
+  }));
+}
+
 const MEASURE_TYPES = {
   grade: "number",
   level: "level",
@@ -101,7 +132,12 @@ const MEASURE_TYPES = {
 export function knownFacts(body: RulebookBody, groups: readonly string[]): KnownFacts {
   const scalars = body.sections
     .filter((s) => !s.repeats)
-    .flatMap((s) => s.fields.flatMap((f) => factOf(f, `${factName(s)}.${f.key}`, s)));
+    .flatMap((s) =>
+      s.fields.flatMap((f) => {
+        const name = `${factName(s)}.${f.key}`;
+        return [...factOf(f, name, s), ...firstFacts(f, name, s)];
+      }),
+    );
   const measures = body.measures.map(
     (m): KnownFact => ({
       name: `measure.${m.key}`,
@@ -138,6 +174,7 @@ export function knownFacts(body: RulebookBody, groups: readonly string[]): Known
       given("choice.rank", "number"),
       given("choice.answer", "pick", ["accepted", "declined"]),
     ],
+    standings: standingFactsOf(body),
     lists,
   };
 }

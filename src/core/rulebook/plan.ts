@@ -1,4 +1,5 @@
 import { factNames } from "../rules/names";
+import { firstOf } from "./facts";
 import type { Measure, RulebookBody } from "./rulebook";
 import { caseFields } from "./ruled-case";
 import { type Field, factName, linkedFields, type Section } from "./section";
@@ -16,7 +17,7 @@ export interface PlannedSection {
 export interface Plan {
   readonly sections: readonly PlannedSection[];
   /** Where facts outside lists stand, by the names that rules use. */
-  readonly scalars: ReadonlyMap<string, { readonly section: Section; readonly field: Field }>;
+  readonly scalars: ReadonlyMap<string, ScalarPlace>;
   /** The dates on which papers end. */
   readonly endings: readonly { readonly section: Section; readonly field: Field }[];
   /** The fields (`section.field`, by the keys of the rulebook) whose values each entry rule uses. */
@@ -28,6 +29,13 @@ export interface Plan {
    * them, or with the sections in which they were filled in where no document does.
    */
   readonly toConfirm: ReadonlyMap<string, readonly FieldsToConfirm[]>;
+}
+
+/** Where a fact outside lists stands; `first` where it is only what was ranked first. */
+export interface ScalarPlace {
+  readonly section: Section;
+  readonly field: Field;
+  readonly first?: true;
 }
 
 export interface FieldsToConfirm {
@@ -89,9 +97,14 @@ function inputsOf(body: RulebookBody): Plan["inputs"] {
       ]),
     ),
   );
+  const rankings = body.sections.flatMap((s) =>
+    s.fields.filter((f) => f.kind === "ranked").map((f) => `${factName(s)}.${f.key}`),
+  );
   const expand = (name: string): readonly string[] => {
     const through = reached.get(name);
     if (through) return through;
+    const ranking = rankings.find((r) => firstOf(r) === name);
+    if (ranking) return [ranking];
     if (name === "courses.ects") return ["courses.credits", "courses.degree", "degrees.creditsPerYear"];
     if (!name.startsWith("measure.")) return [name];
     const measure = body.measures.find((m) => m.key === name.slice(8));
@@ -139,7 +152,11 @@ export function scalarPlaces(sections: readonly PlannedSection[]): Plan["scalars
     sections
       .filter(({ section }) => section.repeats === undefined)
       .flatMap(({ section, name, facts }) =>
-        facts.map((field) => [`${name}.${field.key}`, { section, field }] as const),
+        facts.flatMap((field): (readonly [string, ScalarPlace])[] => {
+          const fact = `${name}.${field.key}`;
+          const whole = [fact, { section, field }] as const;
+          return field.kind === "ranked" ? [whole, [firstOf(fact), { section, field, first: true }]] : [whole];
+        }),
       ),
   );
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { PROGRAMMES } from "../../demo/programmes";
 import { rulebookProblems } from "./checks/problems";
 import { conditionsOf } from "./conditions";
-import { renameFee, renameField, renameMeasure, renameSection } from "./rename";
+import { renameFee, renameField, renameMeasure, renameRequirement, renameSection } from "./rename";
 import { type RulebookBody, rulebookSchema } from "./rulebook";
 
 const BODIES = PROGRAMMES.map((p) => [p.programme.code, rulebookSchema.parse(p.rulebook)] as const);
@@ -42,6 +42,14 @@ describe.each(BODIES)("what is called anew in %s", (_, body) => {
       const anew = renameFee(body, index, "calledAnew");
       expect(rulebookProblems(anew)).toEqual([]);
       expect(plain(renameFee(anew, index, fee.key))).toEqual(plain(body));
+    }
+  });
+
+  it("requirements carry along the rules that read how they were settled", () => {
+    for (const [index, requirement] of body.requirements.entries()) {
+      const anew = renameRequirement(body, index, "calledAnew");
+      expect([requirement.key, rulebookProblems(anew)]).toEqual([requirement.key, []]);
+      expect(plain(renameRequirement(anew, index, requirement.key))).toEqual(plain(body));
     }
   });
 

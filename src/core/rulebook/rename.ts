@@ -111,7 +111,12 @@ function withFacts(body: RulebookBody, renaming: Renaming): RulebookBody {
       rule: inCondition(r.rule, null, renaming),
       curable: r.curable && { ...r.curable, possible: inCondition(r.curable.possible, null, renaming) },
     })),
-    fees: body.fees.map((f) => when(f, null)),
+    fees: body.fees.map((f) => ({
+      ...when(f, null),
+      ...(f.reductions
+        ? { reductions: f.reductions.map((r) => ({ ...r, when: inCondition(r.when, null, renaming) })) }
+        : {}),
+    })),
   };
 }
 
@@ -198,6 +203,14 @@ export function renameMeasure(body: RulebookBody, index: number, key: string): R
   if (!measure || body.measures.some((m) => m.key === key)) return body;
   const carried = withFacts(body, under(`measure.${measure.key}`, `measure.${key}`));
   return { ...carried, measures: carried.measures.map((m, i) => (i === index ? { ...m, key } : m)) };
+}
+
+/** A requirement by another short name, with every rule that reads how it was settled. */
+export function renameRequirement(body: RulebookBody, index: number, key: string): RulebookBody {
+  const requirement = body.requirements[index];
+  if (!requirement || body.requirements.some((r) => r.key === key)) return body;
+  const carried = withFacts(body, under(`requirement.${requirement.key}`, `requirement.${key}`));
+  return { ...carried, requirements: carried.requirements.map((r, i) => (i === index ? { ...r, key } : r)) };
 }
 
 /** A fee by another short name, with every requirement that asks for it. */

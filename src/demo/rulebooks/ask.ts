@@ -64,7 +64,7 @@ export function feeItem(
   title: Words,
   home: number,
   overseas: number,
-  more: Partial<Pick<FeeItem, "per" | "when">> = {},
+  more: Partial<Pick<FeeItem, "per" | "when" | "reductions">> = {},
 ): FeeItem {
   return {
     key,

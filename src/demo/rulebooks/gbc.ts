@@ -1,3 +1,4 @@
+import type { FeeItem } from "../../core/rulebook/fee-item";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { ABOUT_YOU, AROUND, DECLARATION, document, fee, feeItem, NAME_CHANGE, PASSPORT, PERMIT, sections } from "./ask";
 import { earlier, emergency, experience, heard, helper, special, visa } from "./parts/circumstances";
@@ -7,6 +8,23 @@ import { citizenship, contact, person } from "./parts/person";
 
 const APPLICATION_FEE = ["Application fee", "Frais de candidature"] as const;
 const DEPOSIT = ["Deposit", "Acompte"] as const;
+
+/** Whoever has been at it all their life is asked for nothing, and whoever begins for less. */
+const LESS_TO_APPLY: FeeItem["reductions"] = [
+  {
+    title: { en: "Twenty years of practice", fr: "Vingt ans de pratique" },
+    when: { op: "fact", fact: "measure.practice", is: "atLeast", value: 240 },
+    amounts: [],
+  },
+  {
+    title: { en: "Under 25 at the start", fr: "Moins de 25 ans au début" },
+    when: { op: "fact", fact: "person.birthDate", is: "over", value: { fact: "start", plusMonths: -300 } },
+    amounts: [
+      { group: "home", minor: 1000 },
+      { group: "overseas", minor: 1000 },
+    ],
+  },
+];
 
 /** Graduate Certificate in Boat Conservation: run by the boat yard, which takes files on paper; hands count more than papers. */
 export const gbc: RulebookBody = {
@@ -66,7 +84,7 @@ export const gbc: RulebookBody = {
     },
   ],
   fees: [
-    feeItem("application", APPLICATION_FEE, 2500, 2500),
+    feeItem("application", APPLICATION_FEE, 2500, 2500, { reductions: LESS_TO_APPLY }),
     feeItem("deposit", DEPOSIT, 30_000, 30_000, {
       when: { op: "fact", fact: "choice.answer", is: "equals", value: "accepted" },
     }),

@@ -308,6 +308,7 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
     round: "PCS 1",
     moments: sent(-3, {
       ...DOCTORAL,
+      "topics.order": ["salt", "sediment"],
       "topics.plan": LENT_PLAN,
       "funding.wanted": true,
       "funding.own": "4200",

@@ -20,20 +20,36 @@ export function NeedList({ needs, language }: { needs: AskedFor["needs"]; langua
   );
 }
 
-/** Every fee by its own name: how much, for whom, and what it depends on. */
+function Amounts({ amounts, language }: { amounts: AskedFor["fees"][number]["amounts"]; language: Locale }) {
+  if (amounts.length === 0) return sentence(language, "programme.noFee");
+  return amounts
+    .map((a) => (a.group ? `${formatMoney(language, a)} (${a.group[language]})` : formatMoney(language, a)))
+    .join(", ");
+}
+
+/** Every fee by its own name: how much, for whom, what it depends on, and who pays less. */
 export function FeeList({ fees, language }: { fees: AskedFor["fees"]; language: Locale }) {
   if (fees.length === 0) return <p>{sentence(language, "programme.noFees")}</p>;
   return (
     <ul className="dashes">
-      {fees.map(({ title, perChoice, amounts, due, onlyIf }) => (
+      {fees.map(({ title, perChoice, amounts, due, onlyIf, reductions }) => (
         <li key={title.en}>
-          {title[language]}:{" "}
-          {amounts
-            .map((a) => (a.group ? `${formatMoney(language, a)} (${a.group[language]})` : formatMoney(language, a)))
-            .join(", ")}
+          {title[language]}: <Amounts amounts={amounts} language={language} />
           {perChoice ? ` · ${sentence(language, "programme.perChoice")}` : ""}
           {due === "with a place" ? ` · ${sentence(language, "programme.withPlace")}` : ""}
           {due === "in some cases" ? <OnlyIf when={onlyIf} language={language} /> : null}
+          {reductions.length > 0 ? (
+            <ul className="dashes">
+              {reductions.map((r) => (
+                <li key={r.title.en}>
+                  {r.title[language]}: <Amounts amounts={r.amounts} language={language} />
+                  {r.onlyIf ? (
+                    <span className="quiet"> {sentence(language, "programme.if", { when: r.onlyIf[language] })}</span>
+                  ) : null}
+                </li>
+              ))}
+            </ul>
+          ) : null}
         </li>
       ))}
     </ul>

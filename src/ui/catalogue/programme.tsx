@@ -33,10 +33,17 @@ const FEE_KEYS = {
   "in some cases": "finder.feeInSome",
 } as const satisfies Record<FeeDue, TextKey>;
 
+/** A fee in short: what most pay, and that some pay less. */
+function feeInShort(fee: GroupTerms["fees"][number], language: Locale): string {
+  const text = sentence(language, FEE_KEYS[fee.due], { amount: formatMoney(language, fee) });
+  if (fee.least === fee.minor) return text;
+  return sentence(language, "finder.feeReduced", { fee: text });
+}
+
 const feeText = (group: GroupTerms, language: Locale): string =>
   group.fees.length === 0
     ? sentence(language, "finder.noFee")
-    : group.fees.map((f) => sentence(language, FEE_KEYS[f.due], { amount: formatMoney(language, f) })).join(" + ");
+    : group.fees.map((f) => feeInShort(f, language)).join(" + ");
 
 /** One line for each closing: who it holds for, and what they pay. */
 function closingLines(

@@ -17,6 +17,7 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   rule: "met when",
   curable: "may still be met",
   amounts: "amounts",
+  reductions: "reductions",
   options: "answers",
   neededBy: "needed by",
   toSubmit: "to submit",

@@ -10,7 +10,7 @@ import {
   reachedBy,
 } from "../../core/rulebook/requirement";
 import { PROOF_WORDS } from "../../text/words/office";
-import { OptionalCondition } from "./condition-builder.client";
+import { OptionalCondition } from "./conditions/condition-builder.client";
 import { type FormProps, NumberBox, Pick, plain, put } from "./part-fields.client";
 
 /** What a portrait is brought to where nothing else is said. */

@@ -8,19 +8,20 @@ import { partProblems, rulebookProblems } from "../../core/rulebook/checks/probl
 import { knownFacts } from "../../core/rulebook/facts";
 import { type AreaKey, partsIn, type SharedPart, takePart } from "../../core/rulebook/parts";
 import { readRulebook } from "../../core/rulebook/read-rulebook";
-import { renameFee, renameField, renameMeasure, renameSection } from "../../core/rulebook/rename";
+import { renameFee, renameField, renameMeasure, renameRequirement, renameSection } from "../../core/rulebook/rename";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { factName, type Section } from "../../core/rulebook/section";
 import { conditionSentence } from "../../text/words/condition";
 import { DraftTools, ImportFile } from "../frame/draft-tools.client";
 import { intoView } from "../frame/into-view";
 import { type StoreDraft, useDraft } from "../frame/use-draft.client";
+import { EntryRulePart } from "./entry-rule-part.client";
+import { FeePart } from "./fee-part.client";
 import { FieldPart } from "./field-part.client";
 import { MeasurePart } from "./measure-part.client";
 import { Outline, type Selected } from "./outline.client";
 import type { PartContext } from "./part-fields.client";
 import { RequirementPart } from "./requirement-part.client";
-import { EntryRulePart, FeePart } from "./rule-parts.client";
 import { SectionPart } from "./section-part.client";
 import { Sharing } from "./sharing.client";
 import { hintSentence, problemSentence } from "./words";
@@ -79,13 +80,19 @@ function ChosenPart({
     case "requirements": {
       const value = body.requirements[index];
       return value ? (
-        <RequirementPart context={context} value={value} onChange={(next) => replace("requirements", next)} />
+        <RequirementPart
+          context={context}
+          value={value}
+          onChange={(next) =>
+            next.key === value.key ? replace("requirements", next) : set(renameRequirement(body, index, next.key))
+          }
+        />
       ) : null;
     }
     case "entryRules": {
       const value = body.entryRules[index];
       return value ? (
-        <EntryRulePart context={context} value={value} onChange={(next) => replace("entryRules", next)} />
+        <EntryRulePart context={ofEntryRules(context)} value={value} onChange={(next) => replace("entryRules", next)} />
       ) : null;
     }
     case "measures": {
@@ -112,6 +119,12 @@ function ChosenPart({
     }
   }
 }
+
+/** Entry rules are read last, so they may speak of how requirements were settled, too. */
+const ofEntryRules = (context: PartContext): PartContext => ({
+  ...context,
+  facts: { ...context.facts, scalars: [...context.facts.standings, ...context.facts.scalars] },
+});
 
 /** What the chosen rule says, read as one sentence. */
 function Sentence({
@@ -211,7 +224,9 @@ export function RulebookEditor({
   const titles = useMemo(
     () => ({
       ...titlesOf,
-      ...Object.fromEntries(facts.scalars.flatMap((f) => (f.title ? [[f.name, f.title] as const] : []))),
+      ...Object.fromEntries(
+        [...facts.standings, ...facts.scalars].flatMap((f) => (f.title ? [[f.name, f.title] as const] : [])),
+      ),
     }),
     [titlesOf, facts],
   );

@@ -3,7 +3,7 @@
 import { Input } from "antd";
 import { isCoreField } from "../../core/rulebook/core-fields";
 import { FIELD_KINDS, type Field, factName } from "../../core/rulebook/section";
-import { AppliesWhen } from "./applies-when.client";
+import { AppliesWhen } from "./conditions/applies-when.client";
 import { CountingPapers } from "./counting-papers.client";
 import { Limits, OnceInList, StatementLength } from "./field-limits.client";
 import { FieldOptions } from "./field-options.client";

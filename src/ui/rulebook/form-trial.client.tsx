@@ -4,6 +4,7 @@ import { useRef, useState } from "react";
 import type { Mode } from "../../core/file/mode";
 import type { Locale } from "../../core/text/local-text";
 import { formatMoney } from "../../text/format";
+import { feeTitle } from "../../text/words/fee";
 import type { FormPreview } from "../../views/form/form-preview";
 import { PickField } from "../catalogue/fields.client";
 import { type TrialAnswer, TrialSections, useTrialForm } from "../form/trial-form.client";
@@ -48,7 +49,7 @@ function Asked({ data, locale }: { data: FormPreview; locale: Locale }) {
       <ul className="plain-list">
         {data.fees.map((f) => (
           <li key={`${f.item}-${f.scope}`}>
-            {f.title[locale]} <strong>{formatMoney(locale, f.amount)}</strong>
+            {feeTitle(f, locale)} <strong>{formatMoney(locale, f.amount)}</strong>
           </li>
         ))}
       </ul>

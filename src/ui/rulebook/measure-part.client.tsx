@@ -5,7 +5,7 @@ import type { SpanDay } from "../../core/rulebook/day-names";
 import type { Measure } from "../../core/rulebook/rulebook";
 import { CEFR } from "../../core/rules/compare";
 import { LEAP_BIRTHDAYS } from "../../core/time/age";
-import { ConditionBuilder, OptionalCondition } from "./condition-builder.client";
+import { ConditionBuilder, OptionalCondition } from "./conditions/condition-builder.client";
 import { GradePart } from "./grade-part.client";
 import { MinimumsPart } from "./minimums-part.client";
 import { type FormProps, KeyBox, Labelled, Pick, put, Words } from "./part-fields.client";

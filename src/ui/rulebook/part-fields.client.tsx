@@ -5,7 +5,7 @@ import { type ReactNode, useId, useState } from "react";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { ReferenceSet, Registers } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
-import type { BuilderContext } from "./limit-input.client";
+import type { BuilderContext } from "./conditions/limit-input.client";
 
 /** The forms of a rulebook's parts. Each changes one part and gives it back whole. */
 export interface PartContext extends BuilderContext {

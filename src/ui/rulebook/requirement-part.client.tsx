@@ -5,8 +5,8 @@ import { listOf } from "../../core/rulebook/conditions";
 import { MOMENTS, PROOF_LEVELS, type Requirement } from "../../core/rulebook/requirement";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { PROOF_WORDS } from "../../text/words/office";
-import { AppliesWhen } from "./applies-when.client";
-import { ConditionBuilder } from "./condition-builder.client";
+import { AppliesWhen } from "./conditions/applies-when.client";
+import { ConditionBuilder } from "./conditions/condition-builder.client";
 import { LaterProof, PictureSize, PromisePart } from "./document-part.client";
 import {
   EMPTY_WORDS,

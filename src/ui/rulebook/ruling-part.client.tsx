@@ -3,7 +3,7 @@
 import { Input } from "antd";
 import type { Measure } from "../../core/rulebook/rulebook";
 import { factName } from "../../core/rulebook/section";
-import { OptionalCondition } from "./condition-builder.client";
+import { OptionalCondition } from "./conditions/condition-builder.client";
 import { type FormProps, Labelled, Pick, put } from "./part-fields.client";
 
 type Ruling = Extract<Measure, { kind: "ruling" }>;

@@ -4,8 +4,8 @@ import { Checkbox } from "antd";
 import { carriesByKind } from "../../core/answers/carry-over";
 import { withCoreFields } from "../../core/rulebook/core-fields";
 import { CORE_KINDS, factName, type Section } from "../../core/rulebook/section";
-import { AppliesWhen } from "./applies-when.client";
-import { ConditionBuilder } from "./condition-builder.client";
+import { AppliesWhen } from "./conditions/applies-when.client";
+import { ConditionBuilder } from "./conditions/condition-builder.client";
 import { EMPTY_WORDS, type FormProps, KeyBox, NumberBox, orNothing, Pick, put, Words } from "./part-fields.client";
 import { CORE_KIND_WORDS } from "./words";
 

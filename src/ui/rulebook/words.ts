@@ -133,6 +133,8 @@ export function problemSentence(body: RulebookBody, problem: RulebookProblem): s
       return `“${where}” has a comparison with nothing. Say what it is held against, or take it out.`;
     case "core-field":
       return `“${where}” lacks the field “${what}” of its kind, without which nothing can be done with its entries. Choose the kind once more to have it added.`;
+    case "standing-elsewhere":
+      return `“${where}” reads how something was settled. Only entry rules can: they are read last. Choose another fact.`;
     case "two-govern":
       return `“${where}” is the second document on which the name counts as it stands there. Leave that to one of them.`;
     case "no-declaration":
@@ -150,6 +152,8 @@ export function hintSentence(body: RulebookBody, hint: RulebookHint): string {
       return `“${where}” is nought for every group: nobody pays it.`;
     case "fee-unasked":
       return `“${where}” is asked for by no requirement: it is charged, and nothing waits for it.`;
+    case "no-reduction":
+      return `“${where}” has a reduction that is no less than the whole for any group. Correct its amounts, or take it out.`;
     case "section-unasked":
       return `“${where}” belongs to no requirement: nobody has to fill it in.`;
     case "office-fills-in":

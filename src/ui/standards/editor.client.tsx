@@ -12,7 +12,7 @@ import { moved } from "../form/fields/ranked-input.client";
 import { DraftTools, ImportFile } from "../frame/draft-tools.client";
 import { intoView } from "../frame/into-view";
 import { type StoreDraft, useDraft } from "../frame/use-draft.client";
-import { ConditionBuilder } from "../rulebook/condition-builder.client";
+import { ConditionBuilder } from "../rulebook/conditions/condition-builder.client";
 import { EMPTY_WORDS, KeyBox, Labelled, NumberBox, put, Words } from "../rulebook/part-fields.client";
 import { CampusPart } from "./campus-part.client";
 import { EntitlementPart } from "./entitlement-part.client";
@@ -188,7 +188,7 @@ function GroupPart({ set, facts, disabled, onChange, index }: PartProps & { inde
         </Checkbox>
       </div>
       <ConditionBuilder
-        context={{ facts: { scalars: facts, lists: [] }, office: set, disabled }}
+        context={{ facts: { scalars: facts, standings: [], lists: [] }, office: set, disabled }}
         value={group.when}
         list={null}
         label="in this group when"

@@ -6,6 +6,7 @@ import type { Field } from "../../core/rulebook/section";
 import type { Locale } from "../../core/text/local-text";
 import { formatMoment, formatMoney } from "../../text/format";
 import { sentence } from "../../text/sentence";
+import { feeTitle } from "../../text/words/fee";
 import { standingWord } from "../../text/words/standing";
 import { NOTHING_SAID, valueText } from "../../text/words/value-text";
 import type { MyApplication } from "./application-data";
@@ -114,12 +115,12 @@ function annexes(application: MyApplication, locale: Locale, reader: CopyReader)
         .map((r) => ({ what: r.title[locale], words: [standingWord(locale, r, assessment.file.stage)] })),
     },
     {
-      title: sentence(locale, "copy.fees"),
+      title: sentence(locale, "fee.all"),
       lines: (reader === "assessors" ? [] : assessment.fees).map((fee) => {
         const paid = charges.some((c) => c.item === fee.item && c.scope === fee.scope && c.paidMinor >= c.minor);
         const amount = formatMoney(locale, fee.amount);
         return {
-          what: fee.title[locale],
+          what: feeTitle(fee, locale),
           words: [paid ? `${amount} · ${sentence(locale, "fee.paid")}` : sentence(locale, "fee.due", { amount })],
         };
       }),

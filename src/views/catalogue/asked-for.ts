@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { type FeeDue, feeDue } from "../../core/fees/fee-due";
-import type { Money } from "../../core/rulebook/fee-item";
+import { type FeeItem, type Money, minorFor } from "../../core/rulebook/fee-item";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { factName } from "../../core/rulebook/section";
 import type { Condition } from "../../core/rules/condition";
@@ -12,16 +12,24 @@ import { titlesOf } from "../form/fact-titles";
 import { officeNow } from "../view/office-now";
 import { defineView } from "../view/view";
 
+/** What a group pays; null where all pay the same. */
+type GroupAmount = Money & { readonly group: LocalText | null };
+
 /** What a start asks for, as everybody may know before they begin; each with its condition in words, null where it is asked of all. */
 export interface AskedFor {
   readonly needs: readonly { readonly title: LocalText; readonly onlyIf: LocalText | null }[];
   readonly fees: readonly {
     readonly title: LocalText;
     readonly perChoice: boolean;
-    /** The group is null where all pay the same. */
-    readonly amounts: readonly (Money & { readonly group: LocalText | null })[];
+    readonly amounts: readonly GroupAmount[];
     readonly due: FeeDue;
     readonly onlyIf: LocalText | null;
+    /** What some pay instead, in the order in which it counts; no amount where they pay nothing. */
+    readonly reductions: readonly {
+      readonly title: LocalText;
+      readonly amounts: readonly GroupAmount[];
+      readonly onlyIf: LocalText | null;
+    }[];
   }[];
 }
 
@@ -53,13 +61,10 @@ function inWords(condition: Condition | undefined, titles: Readonly<Record<strin
 }
 
 /** A fee for all groups alike is one amount; nothing is said of those who pay nothing. */
-function amountsOf(
-  { amounts, currency }: RulebookBody["fees"][number],
-  { groups }: ReferenceSet,
-): AskedFor["fees"][number]["amounts"] {
+function amountsOf(amounts: FeeItem["amounts"], currency: string, { groups }: ReferenceSet): readonly GroupAmount[] {
   const own = groups.map((g) => ({
     group: g.title,
-    minor: amounts.find((a) => a.group === g.key)?.minor ?? 0,
+    minor: minorFor(amounts, g.key),
     currency,
   }));
   const [first] = own;
@@ -90,9 +95,14 @@ export const askedFor = defineView({
         .map((f) => ({
           title: f.title,
           perChoice: f.per === "choice",
-          amounts: amountsOf(f, set),
+          amounts: amountsOf(f.amounts, f.currency, set),
           due: feeDue(f),
           onlyIf: inWords(f.when, titles),
+          reductions: (f.reductions ?? []).map((r) => ({
+            title: r.title,
+            amounts: amountsOf(r.amounts, f.currency, set),
+            onlyIf: inWords(r.when, titles),
+          })),
         }))
         .filter((f) => f.amounts.length > 0),
     };

@@ -16,7 +16,7 @@ import { liesIn } from "../../core/catalogue/site-places";
 import { alike, type Difference } from "../../core/catalogue/word-similarity";
 import { type FeeDue, feeDue } from "../../core/fees/fee-due";
 import type { Mode } from "../../core/file/mode";
-import type { Money } from "../../core/rulebook/fee-item";
+import { allAmounts, type Money, minorFor } from "../../core/rulebook/fee-item";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { EntitlementList } from "../../core/rulebook/ruled-case";
 import type { FactSource } from "../../core/rules/fact";
@@ -31,7 +31,8 @@ export interface GroupTerms {
   readonly key: string;
   readonly title: LocalText;
   readonly closesAt: string;
-  readonly fees: readonly (Money & { readonly title: LocalText; readonly due: FeeDue })[];
+  /** `least` is the lowest that anybody of the group may have to pay, in minor units. */
+  readonly fees: readonly (Money & { readonly title: LocalText; readonly due: FeeDue; readonly least: number })[];
 }
 
 export interface FinderRound {
@@ -152,8 +153,9 @@ function groupTerms(row: Row, office: Office, group: string | null): readonly Gr
       title: titleOf.get(c.group) ?? { en: c.group, fr: c.group },
       closesAt: c.at,
       fees: row.fees.flatMap((f) => {
-        const minor = f.amounts.find((a) => a.group === c.group)?.minor ?? 0;
-        return minor > 0 ? [{ title: f.title, minor, currency: f.currency, due: feeDue(f) }] : [];
+        const [minor = 0, ...reduced] = allAmounts(f).map((amounts) => minorFor(amounts, c.group));
+        const fee = { title: f.title, minor, currency: f.currency, due: feeDue(f), least: Math.min(minor, ...reduced) };
+        return minor > 0 ? [fee] : [];
       }),
     }));
 }

@@ -29,6 +29,16 @@ describe("what is probably not meant in a rulebook", () => {
       ["fee-of-nought tip", "fee-unasked tip"],
     ],
     [
+      "a reduction that is none",
+      {
+        fees: body.fees.map((f) => ({
+          ...f,
+          reductions: [{ title: WORDS, when: { op: "fact", fact: "group", is: "known" }, amounts: f.amounts }],
+        })),
+      },
+      ["no-reduction handling"],
+    ],
+    [
       "a section that nobody has to fill in",
       { sections: [...body.sections, { key: "hats", core: null, scope: "file", title: WORDS, fields: [] }] },
       ["section-unasked hats"],

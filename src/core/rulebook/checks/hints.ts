@@ -1,13 +1,20 @@
 import type { Condition } from "../../rules/condition";
 import { factNames } from "../../rules/names";
 import { conditionsOf } from "../conditions";
+import { minorFor } from "../fee-item";
 import type { AreaKey } from "../parts";
 import type { RulebookBody } from "../rulebook";
 import { factName } from "../section";
 
 /** What keeps nobody from publishing a rulebook, and is probably not meant. */
 export interface RulebookHint {
-  readonly code: "always-true" | "fee-of-nought" | "fee-unasked" | "section-unasked" | "office-fills-in";
+  readonly code:
+    | "always-true"
+    | "fee-of-nought"
+    | "fee-unasked"
+    | "no-reduction"
+    | "section-unasked"
+    | "office-fills-in";
   readonly about: string;
   readonly area: AreaKey;
 }
@@ -32,6 +39,9 @@ export function rulebookHints(body: RulebookBody): readonly RulebookHint[] {
     ...body.fees
       .filter((f) => f.amounts.every((a) => a.minor === 0))
       .map((f) => ({ code: "fee-of-nought", about: f.key, area: "fees" }) as const),
+    ...body.fees
+      .filter((f) => f.reductions?.some((r) => f.amounts.every((a) => a.minor <= minorFor(r.amounts, a.group))))
+      .map((f) => ({ code: "no-reduction", about: f.key, area: "fees" }) as const),
     ...body.fees
       .filter((f) => !charged.has(f.key))
       .map((f) => ({ code: "fee-unasked", about: f.key, area: "fees" }) as const),

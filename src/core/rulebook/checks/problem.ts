@@ -31,7 +31,8 @@ export interface RulebookProblem {
     | "compares-nothing"
     | "core-field"
     | "no-declaration"
-    | "two-govern";
+    | "two-govern"
+    | "standing-elsewhere";
   /** Where that part stands; left out where its key alone leads to it. */
   readonly area?: AreaKey;
   /** The key of the part it is about, and what is wrong with it there. */

@@ -239,6 +239,15 @@ describe("what keeps a rulebook from being published", () => {
     ]);
   });
 
+  it("is a rule that reads how something was settled where that is not known yet", () => {
+    const settled: Condition = { op: "fact", fact: "requirement.passport", is: "equals", value: "accepted" };
+    expect(found(withRule(settled))).toEqual([]);
+    expect(found(changed((b) => ({ fees: b.fees.map((f) => ({ ...f, when: settled })) })))).toEqual([
+      "standing-elsewhere handling",
+    ]);
+    expect(found(withRule({ ...settled, fact: "requirement.luck" }))).toEqual(["unknown-fact extra: requirement.luck"]);
+  });
+
   it("is a feed for lines that name no entry of its list", () => {
     const fromRegistry = (change: object) =>
       rulebookProblems({

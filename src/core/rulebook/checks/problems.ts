@@ -5,6 +5,7 @@ import type { LocalText } from "../../text/local-text";
 import { conditionsOf } from "../conditions";
 import { lackingCoreFields } from "../core-fields";
 import { SPAN_DAYS } from "../day-names";
+import { firstOf, standingFactOf, standingFactsOf } from "../facts";
 import type { RulebookBody } from "../rulebook";
 import { type FieldKind, factName, keeperLink, linkedFields } from "../section";
 import { measureProblems } from "./measure-problems";
@@ -26,11 +27,15 @@ function knownFacts(body: RulebookBody): ReadonlySet<string> {
   for (const section of body.sections) {
     const name = factName(section);
     names.add(name);
-    for (const field of section.fields) names.add(`${name}.${field.key}`);
+    for (const field of section.fields) {
+      names.add(`${name}.${field.key}`);
+      if (field.kind === "ranked" && !section.repeats) names.add(firstOf(`${name}.${field.key}`));
+    }
     for (const reached of linkedFields(section, body.sections)) names.add(`${name}.${reached.name}`);
     if (section.core === "courses") names.add(`${name}.ects`);
   }
   for (const measure of body.measures) names.add(`measure.${measure.key}`);
+  for (const { name: standing } of standingFactsOf(body)) names.add(standing);
   return names;
 }
 
@@ -56,7 +61,7 @@ function texts(body: RulebookBody): readonly { readonly about: string; readonly 
     ]),
     ...body.entryRules.flatMap((r) => [...one(r.key, r.title), ...one(r.key, r.curable?.way)]),
     ...body.measures.flatMap((m) => one(m.key, m.title)),
-    ...body.fees.flatMap((f) => one(f.key, f.title)),
+    ...body.fees.flatMap((f) => [f, ...(f.reductions ?? [])].flatMap((item) => one(f.key, item.title))),
   ];
 }
 
@@ -215,6 +220,9 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
       .filter((name) => !facts.has(name))
       .map((name): RulebookProblem => ({ code: "unknown-fact", area, about: `${where}: ${name}` })),
   );
+  const tooEarly = conditionsOf(body)
+    .filter(({ area, condition, list }) => area !== "entryRules" && factNames(condition, list).some(standingFactOf))
+    .map(({ where, area }): RulebookProblem => ({ code: "standing-elsewhere", area, about: where }));
   const requirements = body.requirements.flatMap((r): readonly RulebookProblem[] => {
     if (r.kind === "sections" && r.sections.length === 0) return [{ code: "no-sections", about: r.key }];
     if (r.kind === "sections")
@@ -243,6 +251,7 @@ export function rulebookProblems(body: RulebookBody): readonly RulebookProblem[]
   return [
     ...empty,
     ...unknown,
+    ...tooEarly,
     ...body.measures.flatMap((m) => measureProblems(m, facts)),
     ...requirements,
     ...missingTexts(body),

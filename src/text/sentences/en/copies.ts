@@ -1,7 +1,6 @@
 /** Copies of an application, in English. */
 export const copies = {
   "copy.references": "References",
-  "copy.fees": "Fees",
   "copy.download": "Download as PDF",
   "copy.downloadAll": "With all documents in one PDF",
   "copy.notPrinted": "This could not be printed just now. Try again in a minute.",

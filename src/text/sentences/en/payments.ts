@@ -1,5 +1,6 @@
 /** Fees, in English. */
 export const payments = {
+  "fee.all": "Fees",
   "fee.due": "{amount} due",
   "fee.paid": "Paid",
   "fee.overpaid": "You paid {amount} more than was due. The office gives it back.",

@@ -1,5 +1,6 @@
 /** Entry rules as applicants read them, and the check before applying, in English. */
 export const rules = {
+  "fact.first": "{ranking}: the first",
   "rules.least": "At least {least} programmes.",
   "rules.most": "{procedure}: at most {most, plural, one {one programme} other {# programmes}} in one application.",
   "rules.ranked": "You put them in the order in which you prefer them.",

@@ -3,7 +3,6 @@ import type { copies as english } from "../en/copies";
 /** Copies of an application, in French. */
 export const copies: Readonly<Record<keyof typeof english, string>> = {
   "copy.references": "Recommandations",
-  "copy.fees": "Frais",
   "copy.download": "Télécharger en PDF",
   "copy.downloadAll": "Avec tous les documents en un PDF",
   "copy.notPrinted": "L’impression n’a pas abouti. Réessayez dans une minute.",

@@ -2,6 +2,7 @@ import type { payments as english } from "../en/payments";
 
 /** Fees, in French. */
 export const payments: Readonly<Record<keyof typeof english, string>> = {
+  "fee.all": "Frais",
   "fee.due": "{amount} à payer",
   "fee.paid": "Payé",
   "fee.overpaid": "Vous avez payé {amount} de trop. Le bureau vous les rendra.",

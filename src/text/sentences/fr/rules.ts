@@ -2,6 +2,7 @@ import type { rules as english } from "../en/rules";
 
 /** Entry rules as applicants read them, and the check before applying, in French. */
 export const rules: Readonly<Record<keyof typeof english, string>> = {
+  "fact.first": "{ranking} : en premier",
   "rules.least": "Au moins {least} programmes.",
   "rules.most": "{procedure} : au plus {most, plural, one {un programme} other {# programmes}} par candidature.",
   "rules.ranked": "Vous les placez dans l’ordre de votre préférence.",

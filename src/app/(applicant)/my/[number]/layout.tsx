@@ -10,6 +10,7 @@ import { NextPart, type Part, PartsProvider } from "../../../../ui/form/parts.cl
 import { SectionNav } from "../../../../ui/form/section-nav.client";
 import type { MyApplication } from "../../../../views/application/application-data";
 import { locale } from "../../../request";
+import { feesTitle } from "./[section]/fee-page";
 import { loadApplication } from "./load";
 
 /** Whom people may ask, on every page: once where several programmes have the same. */
@@ -69,7 +70,7 @@ export default async function ApplicationLayout({
   const settled = (kinds: readonly string[]) =>
     requirements.filter((r) => kinds.includes(r.kind)).every((r) => !["missing", "returned"].includes(r.standing));
   const declaration = application.sections.find((s) => s.core === "declaration");
-  const fee = requirements.find((r) => r.kind === "fee");
+  const fees = feesTitle(application, language);
   const items: readonly Part[] = [
     {
       key: "choices",
@@ -80,7 +81,7 @@ export default async function ApplicationLayout({
     },
     ...parts,
     { key: "documents", title: sentence(language, "doc.title"), applies: true, done: settled(["document"]) },
-    ...(fee ? [{ key: "fee", title: fee.title[language], applies: true, done: settled(["fee"]) }] : []),
+    ...(fees ? [{ key: "fee", title: fees, applies: true, done: settled(["fee"]) }] : []),
     ...(declaration
       ? [
           {

@@ -1,12 +1,12 @@
 "use client";
 
 import { Input, InputNumber, Select } from "antd";
-import type { KnownFact, KnownFacts } from "../../core/rulebook/facts";
-import type { Comparison, Limit } from "../../core/rules/condition";
-import type { Registers } from "../../core/standards/reference-set";
-import { countryOptions, languageOptions } from "../../text/words/code-lists";
-import { factWord } from "../../text/words/trace";
-import { DayInput } from "../form/fields/day-input.client";
+import type { KnownFact, KnownFacts } from "../../../core/rulebook/facts";
+import type { Comparison, Limit } from "../../../core/rules/condition";
+import type { Registers } from "../../../core/standards/reference-set";
+import { countryOptions, languageOptions } from "../../../text/words/code-lists";
+import { factWord } from "../../../text/words/trace";
+import { DayInput } from "../../form/fields/day-input.client";
 
 /** What a comparison is held against: an input that fits the type of the fact. */
 export interface BuilderContext {

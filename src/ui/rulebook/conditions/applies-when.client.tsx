@@ -1,8 +1,8 @@
 "use client";
 
-import type { Condition } from "../../core/rules/condition";
+import type { Condition } from "../../../core/rules/condition";
+import { type PartContext, put } from "../part-fields.client";
 import { OptionalCondition } from "./condition-builder.client";
-import { type PartContext, put } from "./part-fields.client";
 
 /** When a part of a rulebook applies: always, until somebody says when. */
 export function AppliesWhen<T extends { readonly when?: Condition | undefined }>({

@@ -1,10 +1,10 @@
 "use client";
 
 import { Button, InputNumber, Select } from "antd";
-import { factsIn, firstLimit, newCondition } from "../../core/rulebook/building";
-import { comparisonsFor, type KnownFact } from "../../core/rulebook/facts";
-import type { Comparison, Condition, ConditionOf, ConditionOp, Limit } from "../../core/rules/condition";
-import { comparisonWord } from "../../text/words/condition";
+import { factsIn, firstLimit, newCondition } from "../../../core/rulebook/building";
+import { comparisonsFor, type KnownFact, standingFactOf } from "../../../core/rulebook/facts";
+import type { Comparison, Condition, ConditionOf, ConditionOp, Limit } from "../../../core/rules/condition";
+import { comparisonWord } from "../../../text/words/condition";
 import { type BuilderContext, LimitInput, titleOf } from "./limit-input.client";
 
 /** A condition put together as a sentence: words to choose from, only facts that exist, only comparisons that can be judged. */
@@ -29,8 +29,10 @@ const KINDS: readonly { readonly value: ConditionOp; readonly label: string }[] 
   { value: "sum", label: "a sum over a list" },
 ];
 
-const headOf = ({ name, section }: KnownFact): string =>
-  section ?? (name.startsWith("measure.") ? "Computed values" : "The choice and its days");
+function headOf({ name, section }: KnownFact): string {
+  if (standingFactOf(name) !== null) return "How what is asked for was settled";
+  return section ?? (name.startsWith("measure.") ? "Computed values" : "The choice and its days");
+}
 
 /** The facts to choose from, under the section that asks for each. */
 function factOptions(all: readonly KnownFact[], list: string | null) {
