@@ -27,8 +27,8 @@ export async function manyFiles(pool: pg.Pool, applicationId: string, count: num
     [applicationId],
   );
   await pool.query(
-    `insert into choice (id, application_id, intake_id, round_id, rulebook_id, rank, campus, mode, added_at, submitted_at)
-     select b.choice_id, b.application_id, c.intake_id, c.round_id, c.rulebook_id, 1, c.campus, c.mode, now(), now()
+    `insert into choice (id, application_id, intake_id, round_id, rulebook_id, rank, campus, language, mode, added_at, submitted_at)
+     select b.choice_id, b.application_id, c.intake_id, c.round_id, c.rulebook_id, 1, c.campus, c.language, c.mode, now(), now()
      from bench_copy b, choice c where c.application_id = $1`,
     [applicationId],
   );

@@ -112,7 +112,7 @@ export async function planProgramme(
         startsOn: start,
         places: planned.places,
         quotas: (planned.quotas ?? []).map((q) => ({ title: "", mode: null, ...q })),
-        options: { campuses: [], modes: [], tracks: [] },
+        options: { campuses: [], languages: [], modes: [], tracks: [] },
       },
     }),
   );
@@ -130,6 +130,7 @@ export async function planProgramme(
           ],
           rolling: round.rolling ?? false,
           closesWhenFull: round.closesWhenFull ?? false,
+          ifPlacesLeft: round.ifPlacesLeft ?? false,
           prepareBefore: round.prepareBefore ?? true,
           promiseDays: round.promiseDays,
         },

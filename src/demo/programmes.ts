@@ -17,6 +17,7 @@ export interface PlannedRound {
   readonly promiseDays: number;
   readonly rolling?: boolean;
   readonly closesWhenFull?: boolean;
+  readonly ifPlacesLeft?: boolean;
   readonly prepareBefore?: boolean;
 }
 
@@ -37,13 +38,24 @@ export interface PlannedProgramme {
 
 const ADMISSIONS = { name: "Admissions office", email: "admissions@merrow.example", phone: "+353 1 555 0100" } as const;
 
-type Standard = "modes" | "tracks" | "partner" | "sponsorsVisa" | "onePage" | "language" | "contact";
+type Standard =
+  | "modes"
+  | "tracks"
+  | "tracksRanked"
+  | "partner"
+  | "sponsorsVisa"
+  | "onePage"
+  | "languages"
+  | "lengthUnit"
+  | "contact";
 const programme = (
   input: Omit<ProgrammeInput, Standard> & Partial<Pick<ProgrammeInput, Standard>>,
 ): ProgrammeInput => ({
-  language: "en",
+  languages: ["en"],
+  lengthUnit: "months",
   modes: ["full time"],
   tracks: [],
+  tracksRanked: false,
   partner: null,
   sponsorsVisa: true,
   onePage: false,
@@ -63,7 +75,7 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
       award: "Foundation Year",
       level: "preparatory",
       fields: ["052"],
-      months: 10,
+      length: 10,
       ects: 60,
       campuses: ["merrow"],
       description: {
@@ -98,7 +110,7 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
       award: "BSc",
       level: "bachelor",
       fields: ["052", "051"],
-      months: 36,
+      length: 36,
       ects: 180,
       campuses: ["merrow", "vell"],
       description: {
@@ -114,7 +126,13 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
     places: 60,
     rounds: [
       { key: "1", opens: -120, closes: { home: -10, overseas: -10 }, promiseDays: 30 },
-      { key: "2", opens: 30, closes: { home: 75, overseas: 75 }, promiseDays: 30, prepareBefore: false },
+      {
+        key: "2",
+        opens: 30,
+        closes: { home: 75, overseas: 75 },
+        promiseDays: 30,
+        prepareBefore: false,
+      },
     ],
     rulebook: bmr,
     forms: [IN_ENGLISH],
@@ -127,7 +145,7 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
       award: "BEng",
       level: "bachelor",
       fields: ["073", "071"],
-      months: 48,
+      length: 48,
       ects: 240,
       campuses: ["merrow", "vell"],
       description: {
@@ -157,7 +175,7 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
       award: "MSc",
       level: "master",
       fields: ["053", "052"],
-      months: 24,
+      length: 24,
       ects: 120,
       campuses: ["merrow"],
       description: {
@@ -183,9 +201,10 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
       award: "MSc",
       level: "master",
       fields: ["071"],
-      months: 24,
+      length: 24,
       ects: 120,
       campuses: ["merrow", "vell"],
+      tracksRanked: true,
       tracks: [
         {
           key: "two-year",
@@ -210,7 +229,7 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
     places: 30,
     rounds: [
       { key: "1", opens: -100, closes: { home: 3, overseas: 3 }, promiseDays: 30 },
-      { key: "2", opens: 40, closes: { home: 90, overseas: 90 }, promiseDays: 30 },
+      { key: "2", opens: 40, closes: { home: 90, overseas: 90 }, promiseDays: 30, ifPlacesLeft: true },
     ],
     rulebook: mte,
   },
@@ -222,8 +241,9 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
       award: "MA",
       level: "master",
       fields: ["022"],
-      months: 24,
+      length: 24,
       ects: 90,
+      languages: ["en", "fr"],
       campuses: ["merrow", "afar"],
       modes: ["full time", "part time"],
       description: {
@@ -231,8 +251,8 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
         fr: "Bateaux, phares et ports comme sources : les lire, les conserver, les montrer.",
       },
       prerequisites: {
-        en: "A first degree of 180 ECTS in any field, English at C1, a statement and links to own work.",
-        fr: "Un premier diplôme de 180 ECTS dans tout domaine, anglais C1, un texte et des liens vers vos travaux.",
+        en: "A first degree of 180 ECTS in any field, English at C1 or studies in French, a statement and links to own work.",
+        fr: "Un premier diplôme de 180 ECTS dans tout domaine, anglais C1 ou des études en français, un texte et des liens vers vos travaux.",
       },
       keywords: ["history", "museum", "archaeology", "histoire", "musée"],
     }),
@@ -248,7 +268,7 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
       award: "PhD",
       level: "doctoral",
       fields: ["053", "052"],
-      months: 42,
+      length: 42,
       ects: 0,
       campuses: ["merrow"],
       description: {
@@ -273,7 +293,7 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
       award: "Graduate Certificate",
       level: "certificate",
       fields: ["071"],
-      months: 9,
+      length: 9,
       ects: 45,
       campuses: ["tarbrook"],
       partner: "Tarbrook Boat Yard",

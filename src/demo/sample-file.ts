@@ -67,6 +67,7 @@ export function sampleFile(profile: Profile, change: SampleChange = {}): FileFac
         campus: null,
         mode: null,
         track: null,
+        otherTracks: [],
         extendedTo: null,
         submittedAt: change.submittedAt ?? null,
         withdrawnAt: null,

@@ -46,6 +46,7 @@ export const choice = (id: string, change: Partial<ChoiceFact> = {}): ChoiceFact
   campus: null,
   mode: null,
   track: null,
+  otherTracks: [],
   extendedTo: null,
   submittedAt: null,
   withdrawnAt: null,

@@ -48,6 +48,8 @@ describe("a rulebook made from nothing", () => {
     await page.getByLabel("Description, French").fill("Trois semaines en mer.");
     await choose(page, "Procedure", "Preparatory year");
     await choose(page, "Level", "certificate");
+    await page.getByLabel("Length").fill("3");
+    await choose(page, "counted in", "weeks");
     await choose(page, "Campuses, the preset one first", "Inish Vell");
     await page.keyboard.press("Escape");
     await page.getByRole("button", { name: "Save the programme" }).click();
@@ -114,6 +116,15 @@ describe("a rulebook made from nothing", () => {
     await page.getByText("Nothing keeps it from being published.").waitFor();
     await page.getByText("Saved.", { exact: true }).waitFor();
     // Taken back and done again, it stands as before.
+    await page.getByRole("button", { name: "Undo" }).click();
+    await page.getByText("Weeks at sea is at least 4.").waitFor({ state: "detached" });
+    await page.getByRole("button", { name: "Redo" }).click();
+    await page.getByText("Weeks at sea is at least 4.").waitFor();
+    await page.getByText("Saved.", { exact: true }).waitFor();
+    // What was done can be taken back after leaving the page, too.
+    await page.reload();
+    await page.getByRole("button", { name: "Four weeks at sea" }).click();
+    await page.getByText("Weeks at sea is at least 4.").waitFor();
     await page.getByRole("button", { name: "Undo" }).click();
     await page.getByText("Weeks at sea is at least 4.").waitFor({ state: "detached" });
     await page.getByRole("button", { name: "Redo" }).click();
@@ -271,6 +282,23 @@ describe("a rulebook made from nothing", () => {
     const { page } = lead;
     await page.goto("/office/rulebooks");
     await page.getByRole("row", { name: /GBC/ }).getByRole("button", { name: "Begin a draft" }).click();
+    // One piece of a shared part is left out, and comes back; a fee gets a further reduction, which is taken back again.
+    const outline = page.getByRole("navigation", { name: "Parts of the rulebook" });
+    await outline.getByRole("button", { name: "Proof of the change of name" }).click();
+    await page.getByRole("button", { name: "Leave this piece out" }).click();
+    await outline.getByRole("button", { name: "Proof of the change of name" }).waitFor({ state: "detached" });
+    await outline.getByRole("button", { name: /^Passport or identity card/ }).click();
+    await page.getByText("Left out of it: Proof of the change of name.").waitFor();
+    await page.getByRole("button", { name: "Take it back in" }).click();
+    await outline.getByRole("button", { name: "Proof of the change of name" }).waitFor();
+    await outline.getByRole("button", { name: "Application fee" }).last().click();
+    await page.getByRole("button", { name: "Add a reduction" }).click();
+    await page.getByLabel("Reduction 3, English").fill("Members of the yard");
+    await page.getByText("“Application fee” has a text that is missing in French.").waitFor();
+    await page.getByLabel("Reduction 3, French").fill("Membres du chantier");
+    await page.getByRole("button", { name: "Remove reduction 3" }).click();
+    await page.getByLabel("Reduction 3, French").waitFor({ state: "detached" });
+    await page.getByText("Saved.", { exact: true }).waitFor();
     await page.getByRole("link", { name: "Changes and publishing" }).click();
     await page.getByRole("button", { name: "Publish it" }).click();
     await page.getByRole("heading", { name: /version 2, published/ }).waitFor();

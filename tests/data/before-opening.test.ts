@@ -33,6 +33,7 @@ describe("before a round opens", () => {
       closings: [{ group: "home", at: "2027-04-01T18:00:00.000Z" }],
       rolling: false,
       closesWhenFull: false,
+      ifPlacesLeft: false,
       prepareBefore: true,
       promiseDays: 20,
     };
@@ -110,13 +111,13 @@ describe("before a round opens", () => {
   it("a round that was moved is reminded of anew", async () => {
     const round = (await planned())?.intakes.flatMap((i) => i.rounds).find((r) => r.key === "late");
     if (!round) throw new Error("no round");
-    const { id, version, key, rolling, closesWhenFull, prepareBefore, promiseDays } = round;
+    const { id, version, key, rolling, closesWhenFull, ifPlacesLeft, prepareBefore, promiseDays } = round;
     const opensAt = new Date(Date.parse(OPENS) + 2 * DAY).toISOString();
     const closings = round.closings.map((c) => ({ group: c.group, at: new Date(c.at).toISOString() }));
     await must(world, changeRound, lead, {
       roundId: id,
       version,
-      round: { key, opensAt, closings, rolling, closesWhenFull, prepareBefore, promiseDays },
+      round: { key, opensAt, closings, rolling, closesWhenFull, ifPlacesLeft, prepareBefore, promiseDays },
       reason: "Later.",
     });
     world.later(2 * DAY);

@@ -97,6 +97,67 @@ describe("choices", () => {
     });
   });
 
+  it("of a programme that is taught in several languages are of one, which decides what is asked for", async () => {
+    const { person, applicationId } = await fileWith("MMH 1");
+    const [own] = (await lookAt(world, applicationId)).loaded.facts.choices;
+    const choiceId = own?.id ?? "";
+    const english = async () =>
+      (await lookAt(world, applicationId)).result.requirements.find((r) => r.key === "english")?.standing;
+    expect([own?.language, await english()]).toEqual(["en", "missing"]);
+    const to = (language: string) =>
+      reasonOf(runAct(world.runtime, changeChoice, person, { applicationId, choiceId, language }));
+    expect(await to("de")).toBe("not-offered");
+    expect([await to("fr"), await english()]).toEqual(["ok", "not needed"]);
+    const found = (await lookAt(world, applicationId)).result.choices[0]?.findings.find((f) => f.key === "english");
+    expect(found?.finding).toBe("met");
+    const { person: french, applicationId: begun } = await fileWith();
+    expect(begun).toBe("");
+    const { choiceId: inFrench, applicationId: other } = await must(world, startApplication, french, {
+      roundId: round("MMH 1"),
+      language: "fr",
+    });
+    expect((await lookAt(world, other)).loaded.facts.choices).toMatchObject([{ id: inFrench, language: "fr" }]);
+  });
+
+  it("take several tracks in the order of preference, where the programme asks for one", async () => {
+    const { person, applicationId } = await fileWith("MTE 1", "MES 1");
+    const [ranked, plain] = (await lookAt(world, applicationId)).loaded.facts.choices;
+    const rank = (choiceId: string | undefined, ...tracks: string[]) =>
+      reasonOf(runAct(world.runtime, changeChoice, person, { applicationId, choiceId: choiceId ?? "", tracks }));
+    const now = async () => {
+      const [own] = (await lookAt(world, applicationId)).loaded.facts.choices;
+      return [own?.track, own?.otherTracks];
+    };
+    expect(await now()).toEqual(["two-year", []]);
+    expect(await rank(ranked?.id, "one-year", "two-year")).toBe("ok");
+    expect(await now()).toEqual(["one-year", ["two-year"]]);
+    expect(await rank(ranked?.id, "one-year", "one-year")).toBe("not-offered");
+    expect(await rank(ranked?.id, "three-year")).toBe("not-offered");
+    expect(await rank(ranked?.id)).toBe("invalid-input");
+    expect(await rank(plain?.id, "one-year")).toBe("not-offered");
+    const shown = (
+      await readView(world.runtime, myApplication, person, {
+        number: (await lookAt(world, applicationId)).loaded.facts.application.number,
+      })
+    )?.choices[0];
+    expect(shown).toMatchObject({ tracksRanked: true, track: "one-year", otherTracks: ["two-year"] });
+    // The office puts it on the second: it is no longer a further one.
+    await world.runtime.pool.query("update choice set submitted_at = $2 where id = $1", [
+      ranked?.id,
+      world.runtime.now(),
+    ]);
+    const officer = await makePerson(world, "Placer", ["officer"]);
+    await must(world, moveChoice, officer, {
+      applicationId,
+      choiceId: ranked?.id ?? "",
+      campus: ranked?.campus ?? null,
+      mode: ranked?.mode ?? null,
+      track: "two-year",
+      reason: "There is no place left on the other.",
+    });
+    expect(await now()).toEqual(["two-year", []]);
+  });
+
   it("are arranged by the applicant, whole, until something is decided", async () => {
     const { person, applicationId } = await fileWith("MES 1", "MTE 1", "MMH 1");
     const ids = (await lookAt(world, applicationId)).result.choices.map((c) => c.id);

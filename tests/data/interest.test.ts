@@ -31,6 +31,7 @@ describe("a note of interest", () => {
       ],
       rolling: false,
       closesWhenFull: false,
+      ifPlacesLeft: false,
       prepareBefore: true,
       promiseDays: 20,
     };

@@ -44,6 +44,7 @@ const window = {
   closings: [{ group: "home", at: "2027-01-09T18:00:00.000Z" }],
   rolling: false,
   closesWhenFull: false,
+  ifPlacesLeft: false,
   prepareBefore: true,
   promiseDays: 30,
 };
@@ -174,7 +175,12 @@ describe("rights", () => {
         cycle: "2027",
         intakeId: null,
         version: null,
-        intake: { startsOn: "2028-02-01", places: 1, quotas: [], options: { campuses: [], modes: [], tracks: [] } },
+        intake: {
+          startsOn: "2028-02-01",
+          places: 1,
+          quotas: [],
+          options: { campuses: [], languages: [], modes: [], tracks: [] },
+        },
       },
       saveProcedure: {
         key: "p",

@@ -3,6 +3,7 @@ import { runAct } from "../../src/acts/act/act";
 import { startApplication } from "../../src/acts/application/start-application";
 import { submitApplication } from "../../src/acts/application/submit-application";
 import { reassessFiles } from "../../src/acts/assessment/reassess";
+import { announceOpenings } from "../../src/acts/catalogue/interest";
 import { changeRound, closeRound, extendChoice, reopenRound } from "../../src/acts/catalogue/rounds";
 import { answerDecision } from "../../src/acts/decision/decisions";
 import type { Actor } from "../../src/core/rights/actor";
@@ -58,6 +59,7 @@ describe("rounds", () => {
         closings: row.closings,
         rolling: false,
         closesWhenFull: false,
+        ifPlacesLeft: false,
         prepareBefore: true,
         promiseDays: row.promise_days,
       },
@@ -237,6 +239,38 @@ describe("rounds", () => {
     expect(await runAct(world.runtime, startApplication, person, { roundId: round("MES 1") })).toMatchObject({
       reason: "round-closed",
     });
+  });
+
+  it("that open only if places are left wait until that is found, and stay closed where none is", async () => {
+    const { pool } = world.runtime;
+    const id = round("BMR 2");
+    const { rows } = await pool.query<{ opens_at: Date; intake_id: string }>(
+      "select opens_at, intake_id from round where id = $1",
+      [id],
+    );
+    const [{ opens_at: opens, intake_id: intakeId } = { opens_at: new Date(), intake_id: "" }] = rows;
+    await pool.query("update round set if_places_left = true where id = $1", [id]);
+    const places = (n: number) => pool.query("update intake set places = $2 where id = $1", [intakeId, n]);
+    const second = async () => (await states("BMR"))?.[1];
+    world.at(opens.toISOString());
+    expect(await second()).toBe("2 coming");
+    const early = await anybody(world, "Atonce");
+    expect(await runAct(world.runtime, startApplication, early, { roundId: id })).toMatchObject({
+      reason: "round-not-open",
+    });
+    await places(0);
+    await must(world, announceOpenings, SYSTEM, {});
+    expect(await second()).toBe("2 full");
+    await places(20);
+    await must(world, reopenRound, lead, { roundId: id, reason: "A place came back." });
+    expect(await second()).toBe("2 coming");
+    await must(world, announceOpenings, SYSTEM, {});
+    expect(await second()).toBe("2 open");
+    // Once it is open, places that go later close it no more than any other round.
+    await places(0);
+    await must(world, announceOpenings, SYSTEM, {});
+    expect(await second()).toBe("2 open");
+    expect((await runAct(world.runtime, startApplication, early, { roundId: id })).ok).toBe(true);
   });
 
   it("take a submission in the grace after the closing, and none after it", async () => {

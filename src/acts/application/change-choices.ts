@@ -1,7 +1,7 @@
 import { eq } from "drizzle-orm";
 import { z } from "zod";
 import { moveChoiceInput } from "../../core/application/inputs";
-import { offeredOptions } from "../../core/catalogue/programme";
+import { OPTIONS, offeredOptions, type Track } from "../../core/catalogue/programme";
 import { MODES, type Mode } from "../../core/file/mode";
 import { choice, intake, programme } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
@@ -33,12 +33,17 @@ export const arrangeChoices = defineFileAct({
 
 interface Options {
   readonly campus?: string | null | undefined;
+  readonly language?: string | undefined;
   readonly mode?: Mode | null | undefined;
   readonly track?: string | null | undefined;
+  readonly tracks?: readonly string[] | undefined;
 }
 
+const areTracks = (keys: readonly string[], offered: readonly Track[]): boolean =>
+  new Set(keys).size === keys.length && keys.every((key) => offered.some((t) => t.key === key));
+
 /** Whether one of the options is none that the start offers. */
-async function isForeign(ctx: ActContext, choiceId: string, { campus, mode, track }: Options) {
+async function isForeign(ctx: ActContext, choiceId: string, { campus, language, mode, track, tracks }: Options) {
   const [plan] = await ctx.db
     .select({ intake, programme })
     .from(choice)
@@ -49,28 +54,42 @@ async function isForeign(ctx: ActContext, choiceId: string, { campus, mode, trac
   const offered = offeredOptions(plan.programme, plan.intake);
   const foreign =
     (typeof campus === "string" && !offered.campuses.includes(campus)) ||
+    (language !== undefined && !offered.languages.includes(language)) ||
     (typeof mode === "string" && !offered.modes.some((m) => m === mode)) ||
-    (typeof track === "string" && !offered.tracks.some((t) => t.key === track));
+    (typeof track === "string" && !offered.tracks.some((t) => t.key === track)) ||
+    (tracks !== undefined && !(plan.programme.tracksRanked && areTracks(tracks, offered.tracks)));
   return foreign ? ("not-offered" as const) : null;
 }
 
 /**
- * The office puts a submitted choice on another track, campus or mode, with a reason that the applicant is told. What was submitted
+ * The office puts a submitted choice on another track, campus, language or mode, with a reason that the applicant is told. What was submitted
  * stays as it was; what the other track asks for is then missing, and its rules count.
  */
 export const moveChoice = defineFileAct({
   name: "move-choice",
   input: moveChoiceInput,
   right: "office",
-  about: ({ choiceId, campus, mode, track, reason }) => ({ choice: choiceId, campus, mode, track, reason }),
-  run: async (ctx, file, { choiceId, campus, mode, track, reason }) => {
+  about: ({ choiceId, campus, language, mode, track, reason }) => ({
+    choice: choiceId,
+    campus,
+    ...(language === undefined ? {} : { language }),
+    mode,
+    track,
+    reason,
+  }),
+  run: async (ctx, file, { choiceId, reason, ...to }) => {
     const own = file.facts.choices.find((c) => c.id === choiceId);
     if (!own || own.withdrawnAt !== null) return refuse("not-found");
     if (own.submittedAt === null || own.decision !== null) return refuse("locked");
-    const refused = await isForeign(ctx, choiceId, { campus, mode, track });
+    const wanted = { campus: to.campus, language: to.language ?? own.language, mode: to.mode, track: to.track };
+    const refused = await isForeign(ctx, choiceId, wanted);
     if (refused) return refuse(refused);
-    if (own.campus === campus && own.mode === mode && own.track === track) return refuse("already-done");
-    await ctx.db.update(choice).set({ campus, mode, track }).where(eq(choice.id, choiceId));
+    if (OPTIONS.every((option) => own[option] === wanted[option])) return refuse("already-done");
+    const otherTracks = own.otherTracks.filter((key) => key !== wanted.track);
+    await ctx.db
+      .update(choice)
+      .set({ ...wanted, otherTracks })
+      .where(eq(choice.id, choiceId));
     const { number } = file.facts.application;
     await mailApplicant(ctx, file.id, file.ownerId, "choice-moved", {
       number,
@@ -82,33 +101,38 @@ export const moveChoice = defineFileAct({
   },
 });
 
-/** Changes campus, mode or track of a choice that is not submitted yet; what applies to it follows. */
+/** Changes campus, language, mode or track of a choice that is not submitted yet; what applies to it follows. */
 export const changeChoice = defineFileAct({
   name: "change-choice",
   input: z.object({
     applicationId: z.uuid(),
     choiceId: z.uuid(),
     campus: z.string().nullable().optional(),
+    language: z.string().optional(),
     mode: z.enum(MODES).nullable().optional(),
     track: z.string().nullable().optional(),
+    /** The tracks that would be taken, the preferred one first, where the programme asks for an order. */
+    tracks: z.array(z.string()).min(1).max(40).optional(),
   }),
   right: "applicant",
-  about: ({ choiceId, campus, mode, track }) => ({
+  about: ({ choiceId, campus, language, mode, track, tracks }) => ({
     choice: choiceId,
-    ...Object.fromEntries(Object.entries({ campus, mode, track }).filter(([, v]) => v !== undefined)),
+    ...Object.fromEntries(Object.entries({ campus, language, mode, track, tracks }).filter(([, v]) => v !== undefined)),
   }),
-  run: async (ctx, file, { choiceId, campus, mode, track }) => {
+  run: async (ctx, file, { choiceId, campus, language, mode, track, tracks }) => {
     const own = file.facts.choices.find((c) => c.id === choiceId);
     if (!own || own.withdrawnAt !== null) return refuse("not-found");
     if (own.submittedAt !== null) return refuse("locked");
-    const refused = await isForeign(ctx, choiceId, { campus, mode, track });
+    const refused = await isForeign(ctx, choiceId, { campus, language, mode, track, tracks });
     if (refused) return refuse(refused);
     await ctx.db
       .update(choice)
       .set({
         ...(campus === undefined ? {} : { campus }),
+        ...(language === undefined ? {} : { language }),
         ...(mode === undefined ? {} : { mode }),
         ...(track === undefined ? {} : { track }),
+        ...(tracks === undefined ? {} : { track: tracks[0] ?? null, otherTracks: tracks.slice(1) }),
       })
       .where(eq(choice.id, choiceId));
     return done(null);

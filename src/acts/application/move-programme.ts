@@ -52,6 +52,7 @@ export const moveProgramme = defineFileAct({
         roundId: target.round.id,
         rulebookId: target.rulebookId,
         ...options,
+        otherTracks: [],
         extendedTo: null,
         completeAt: null,
       })

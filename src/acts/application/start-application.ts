@@ -30,7 +30,12 @@ async function openNew(ctx: ActContext, personId: string, cycleId: string, proce
 /** Whether the round takes a new draft at this moment. */
 function windowRefusal({ round: window }: Target, now: Date): Outcome<never> | null {
   const state = roundState(
-    { ...window, opensAt: window.opensAt.toISOString(), closedAt: window.closedAt?.toISOString() ?? null },
+    {
+      ...window,
+      opensAt: window.opensAt.toISOString(),
+      closedAt: window.closedAt?.toISOString() ?? null,
+      waits: window.ifPlacesLeft && window.announcedAt === null,
+    },
     null,
     now.getTime(),
   );
@@ -49,6 +54,7 @@ export const startApplication = defineAct({
   input: z.object({
     roundId: z.uuid(),
     campus: z.string().nullable().default(null),
+    language: z.string().nullable().default(null),
     mode: z.string().nullable().default(null),
     track: z.string().nullable().default(null),
   }),

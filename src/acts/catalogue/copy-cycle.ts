@@ -57,7 +57,7 @@ async function copyIntake(ctx: ActContext, source: Source, cycleId: string, year
     years,
     set.zone,
   );
-  for (const [i, { rolling, closesWhenFull, prepareBefore, promiseDays }] of rounds.entries()) {
+  for (const [i, { rolling, closesWhenFull, ifPlacesLeft, prepareBefore, promiseDays }] of rounds.entries()) {
     const times = moved.rounds[i];
     if (!times) continue;
     await ctx.db.insert(round).values({
@@ -67,6 +67,7 @@ async function copyIntake(ctx: ActContext, source: Source, cycleId: string, year
       closings: times.closings,
       rolling,
       closesWhenFull,
+      ifPlacesLeft,
       prepareBefore,
       promiseDays,
     });

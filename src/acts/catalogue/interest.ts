@@ -9,6 +9,7 @@ import { defineAct, done, refuse } from "../act/act";
 import { hashToken, newToken } from "../act/token";
 import { hadEnough, networkHadEnough, queueMail } from "../mail/queue-mail";
 import { network } from "../people/access";
+import { closeOpeningsWithoutPlaces } from "./rounds";
 
 /**
  * Notes that somebody wants to know when a programme opens. The same address is noted once; whether it was there already is not told. The
@@ -73,6 +74,7 @@ export const announceOpenings = defineAct({
   input: z.object({}),
   may: (ctx) => ctx.actor.kind === "system",
   run: async (ctx) => {
+    await closeOpeningsWithoutPlaces(ctx);
     const { rows } = await ctx.client.query<{ id: string; programme_id: string; recent: boolean }>(
       `update round r set announced_at = $1 from intake i
        where i.id = r.intake_id and r.announced_at is null and r.opens_at <= $1 and r.closed_at is null

@@ -93,6 +93,7 @@ export const saveIntake = defineAct({
     const { options } = input.intake;
     const foreign =
       options.campuses.some((c) => !offered.campuses.includes(c)) ||
+      options.languages.some((l) => !offered.languages.includes(l)) ||
       options.modes.some((m) => !offered.modes.includes(m)) ||
       options.tracks.some((t) => !offered.tracks.some((track) => track.key === t));
     if (foreign) return refuse("invalid-input", { fields: ["intake.options"] });

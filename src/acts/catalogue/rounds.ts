@@ -3,6 +3,7 @@ import { z } from "zod";
 import { extendChoiceInput } from "../../core/catalogue/inputs";
 import { roundSchema } from "../../core/catalogue/programme";
 import { FULL } from "../../core/catalogue/round-state";
+import { roundWaits } from "../../db/queries/round-waits";
 import { choice, intake, programme, round } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
@@ -139,7 +140,22 @@ export const extendChoice = defineFileAct({
 /** Closes a round with its last place; called by the act that gave the place away, in its transaction. */
 export async function closeWhenFull(ctx: ActContext, roundId: string): Promise<void> {
   const known = await lockRound(ctx, roundId);
-  if (!known?.closesWhenFull || known.closedAt) return;
+  if (known?.closesWhenFull && !known.closedAt) await closeIfFull(ctx, known);
+}
+
+/** Closes the rounds that were to open by now only if places were left, where none is. */
+export async function closeOpeningsWithoutPlaces(ctx: ActContext): Promise<void> {
+  const { rows } = await ctx.client.query<{ id: string }>(
+    `select r.id from round r where ${roundWaits("r")} and r.closed_at is null and r.opens_at <= $1 order by r.id`,
+    [ctx.now],
+  );
+  for (const { id } of rows) {
+    const known = await lockRound(ctx, id);
+    if (known && !known.closedAt && known.announcedAt === null) await closeIfFull(ctx, known);
+  }
+}
+
+async function closeIfFull(ctx: ActContext, known: RoundRow): Promise<void> {
   const { rows } = await ctx.client.query<{ taken: number; places: number }>(
     `select i.places, (select count(*)::int from choice c join decision d on d.choice_id = c.id
        where c.intake_id = i.id and c.withdrawn_at is null and d.answer = 'accepted') as taken

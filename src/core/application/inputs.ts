@@ -9,6 +9,8 @@ const reason = z.string().trim().min(1).max(500);
 export const moveChoiceInput = z.object({
   ...onChoice,
   campus: z.string().nullable(),
+  /** Left out where it stays. */
+  language: z.string().optional(),
   mode: z.enum(MODES).nullable(),
   track: z.string().nullable(),
   reason,

@@ -79,7 +79,7 @@ const closes = ({ round, group, choice }: ChoiceContext): number => closingOf(ro
 const accepts = (context: ChoiceContext, office: Office): number => closes(context) + office.set.graceMinutes * MINUTE;
 
 function roundState(context: ChoiceContext, office: Office, at: number): ChoiceResult["round"] {
-  if (at < Date.parse(context.round.opensAt)) return "not yet open";
+  if (at < Date.parse(context.round.opensAt) || context.round.waits) return "not yet open";
   return at < accepts(context, office) ? "open" : "closed";
 }
 

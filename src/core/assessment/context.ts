@@ -40,6 +40,10 @@ function choiceFact(choice: ChoiceFact, days: ChoiceDays, name: string): Fact {
       return given(choice.mode);
     case "choice.track":
       return given(choice.track);
+    case "choice.tracks": {
+      const tracks = [...(choice.track === null ? [] : [choice.track]), ...choice.otherTracks];
+      return tracks.length === 0 ? UNKNOWN : { kind: "value", value: tracks, confirmed: true };
+    }
     case "choice.rank":
       return { kind: "value", value: whole(choice.rank), confirmed: true };
     case "choice.answer":

@@ -58,10 +58,10 @@ describe("programmes that are easily mistaken", () => {
   it("are told apart by what differs", () => {
     const mes = named("MES");
     if (!mes) throw new Error("no MES");
-    const other = { ...mes, code: "MEP", title: { en: "Estuary Policy", fr: "" }, months: 12, campuses: ["vell"] };
+    const other = { ...mes, code: "MEP", title: { en: "Estuary Policy", fr: "" }, length: 12, campuses: ["vell"] };
     const told = (change: Partial<typeof mes>) =>
       alike(mes, [...programmes, { ...other, ...change }]).map((a) => [a.other.code, a.by]);
-    expect(told({})).toEqual([["MEP", ["months", "campuses"]]]);
+    expect(told({})).toEqual([["MEP", ["length", "campuses"]]]);
     expect([told({ level: "doctoral" }), told({ fields: ["0221"] })]).toEqual([[], []]);
   });
   it("are none of another level, however alike their titles are", () => {

@@ -13,6 +13,12 @@ const code = z.string().regex(/^[A-Z][A-Z0-9]{1,9}$/u);
 const key = z.string().regex(/^[a-z0-9][a-zA-Z0-9-]{0,39}$/u);
 const words = z.string().trim().min(1).max(80);
 
+const languageCode = z.string().regex(/^[a-z]{2}$/u);
+
+/** In what a programme's length is counted: a short course lasts weeks or days. */
+export const LENGTH_UNITS = ["months", "weeks", "days"] as const;
+export type LengthUnit = (typeof LENGTH_UNITS)[number];
+
 export const trackSchema = z.object({ key, title: writtenTextSchema, note: writtenTextSchema.optional() });
 export type Track = z.infer<typeof trackSchema>;
 
@@ -24,14 +30,18 @@ export const programmeSchema = z.object({
   level: z.enum(LEVELS),
   /** Narrow fields of ISCED-F 2013, three digits. */
   fields: z.array(z.string().regex(/^\d{3}$/u)).max(6),
-  /** ISO 639-1 code of the language of instruction. */
-  language: z.string().regex(/^[a-z]{2}$/u),
-  months: z.int().min(1).max(120),
+  /** ISO 639-1 codes of the languages of instruction, of which each choice is one; the first is preset. */
+  languages: z.array(languageCode).min(1).max(6),
+  /** How long it lasts, in units of `lengthUnit`. */
+  length: z.int().min(1).max(400),
+  lengthUnit: z.enum(LENGTH_UNITS),
   ects: z.int().min(0).max(600),
   /** Keys of the office's campuses; the first is preset. */
   campuses: z.array(key).min(1),
   modes: z.array(z.enum(MODES)).min(1),
   tracks: z.array(trackSchema),
+  /** Applicants name further tracks that they would take, in the order in which they prefer them. */
+  tracksRanked: z.boolean(),
   description: writtenTextSchema,
   /** What somebody must bring, in words; the entry rules say it exactly. */
   prerequisites: writtenTextSchema.nullable(),
@@ -66,7 +76,12 @@ export const intakeSchema = z.object({
     )
     .max(20),
   /** What this start offers; empty means all that the programme has. */
-  options: z.object({ campuses: z.array(key), modes: z.array(z.enum(MODES)), tracks: z.array(key) }),
+  options: z.object({
+    campuses: z.array(key),
+    languages: z.array(languageCode),
+    modes: z.array(z.enum(MODES)),
+    tracks: z.array(key),
+  }),
 });
 export type IntakeInput = z.infer<typeof intakeSchema>;
 
@@ -82,6 +97,8 @@ export const roundSchema = z
     rolling: z.boolean(),
     /** Closes by itself with the last place. */
     closesWhenFull: z.boolean(),
+    /** At its opening it opens only if the start has places left. */
+    ifPlacesLeft: z.boolean(),
     /** Drafts may be begun before it opens; only submission waits. */
     prepareBefore: z.boolean(),
     /** Working days from a complete file to its decision. */
@@ -96,40 +113,48 @@ export const roundSchema = z
     message: "group-twice",
   });
 
+/** What there is to choose from in a programme. */
+export interface OfferedByProgramme {
+  readonly campuses: readonly string[];
+  readonly languages: readonly string[];
+  readonly modes: readonly Mode[];
+  readonly tracks: readonly Track[];
+}
+
 /** What one start offers of its programme: the intake's own list where it has one. */
 export function offeredOptions(
-  programme: {
-    readonly campuses: readonly string[];
-    readonly modes: readonly Mode[];
-    readonly tracks: readonly Track[];
-  },
+  programme: OfferedByProgramme,
   intake: Pick<IntakeInput, "options">,
-): { readonly campuses: readonly string[]; readonly modes: readonly Mode[]; readonly tracks: readonly Track[] } {
+): OfferedByProgramme {
   const { options } = intake;
   const within = <T>(all: readonly T[], keyOf: (item: T) => string, own: readonly string[]) =>
     own.length === 0 ? all : all.filter((item) => own.includes(keyOf(item)));
   return {
     campuses: within(programme.campuses, (c) => c, options.campuses),
+    languages: within(programme.languages, (l) => l, options.languages),
     modes: within(programme.modes, (m) => m, options.modes),
     tracks: within(programme.tracks, (t) => t.key, options.tracks),
   };
 }
 
-type Plan = Parameters<typeof offeredOptions>[0];
+/** What there is to pick of a choice, one of each. */
+export const OPTIONS = ["track", "campus", "language", "mode"] as const;
+export type Option = (typeof OPTIONS)[number];
 
-/** A campus, a mode and a track by their keys; null where nothing is picked. */
+/** A campus, a language, a mode and a track by their keys; null where nothing is picked. */
 export interface Options {
   readonly campus: string | null;
+  readonly language: string;
   readonly mode: Mode | null;
   readonly track: string | null;
 }
 
 /** The same as somebody asks for it: perhaps none that is offered. */
-type WantedOptions = Readonly<Record<keyof Options, string | null>>;
+type WantedOptions = Readonly<Record<Option, string | null>>;
 
 /** What was picked of each option, the only one or the first being preset; null where something is asked for that is not offered. */
 export function pickOptions(
-  programme: Plan,
+  programme: OfferedByProgramme,
   intake: Pick<IntakeInput, "options">,
   wanted: WantedOptions,
 ): Options | null {
@@ -137,20 +162,23 @@ export function pickOptions(
   const pick = <Key extends string>(all: readonly Key[], one: string | null): Key | null | undefined =>
     one === null ? (all[0] ?? null) : all.find((key) => key === one);
   const campus = pick(offered.campuses, wanted.campus);
+  const language = pick(offered.languages, wanted.language);
   const mode = pick(offered.modes, wanted.mode);
   const track = pick(
     offered.tracks.map((t) => t.key),
     wanted.track,
   );
-  return campus === undefined || mode === undefined || track === undefined ? null : { campus, mode, track };
+  // Every programme is taught in some language.
+  if (campus === undefined || mode === undefined || track === undefined || !language) return null;
+  return { campus, language, mode, track };
 }
 
-/** The same for a choice that comes from elsewhere: its campus and mode are kept where both are offered, else preset. */
+/** The same for a choice that comes from elsewhere: its campus, language and mode are kept where all are offered, else preset. */
 export const optionsElsewhere = (
-  programme: Plan,
+  programme: OfferedByProgramme,
   intake: Pick<IntakeInput, "options">,
-  own: Pick<Options, "campus" | "mode">,
+  own: Pick<Options, "campus" | "language" | "mode">,
   track: string | null,
 ): Options | null =>
   pickOptions(programme, intake, { ...own, track }) ??
-  pickOptions(programme, intake, { campus: null, mode: null, track });
+  pickOptions(programme, intake, { campus: null, language: null, mode: null, track });

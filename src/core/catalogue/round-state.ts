@@ -11,6 +11,8 @@ export interface RoundWindow {
   /** The office closed it early, or its last place went. */
   readonly closedAt: string | null;
   readonly closedReason: string | null;
+  /** It opens only if places are left, and nobody has found that yet. */
+  readonly waits?: boolean;
 }
 
 /** Written as the reason of a round that closed with its last place. */
@@ -23,7 +25,7 @@ export function roundState(round: RoundWindow, group: string | null, now: number
   const own = round.closings.filter((c) => group === null || c.group === group);
   const last = Math.max(...(own.length > 0 ? own : round.closings).map((c) => Date.parse(c.at)));
   if (now >= last) return "closed";
-  return now < Date.parse(round.opensAt) ? "coming" : "open";
+  return now < Date.parse(round.opensAt) || round.waits ? "coming" : "open";
 }
 
 /**

@@ -1,5 +1,6 @@
 import { fold } from "../people/fold";
 import type { LocalText } from "../text/local-text";
+import type { LengthUnit } from "./programme";
 
 /** Programmes that are easily mistaken for each other, and what tells them apart. */
 export interface Distinguishable {
@@ -9,12 +10,13 @@ export interface Distinguishable {
   /** Detailed fields of ISCED-F; the first two digits are the broad field. */
   readonly fields: readonly string[];
   readonly award: string;
-  readonly language: string;
-  readonly months: number;
+  readonly languages: readonly string[];
+  readonly length: number;
+  readonly lengthUnit: LengthUnit;
   readonly campuses: readonly string[];
 }
 
-export type Difference = "award" | "language" | "months" | "campuses";
+export type Difference = "award" | "language" | "length" | "campuses";
 
 const SHORT_WORD = 3;
 const ALIKE = 0.5;
@@ -34,8 +36,8 @@ function common(a: LocalText, b: LocalText): number {
 export function differences(a: Distinguishable, b: Distinguishable): readonly Difference[] {
   const parts: readonly (readonly [Difference, boolean])[] = [
     ["award", a.award !== b.award],
-    ["language", a.language !== b.language],
-    ["months", a.months !== b.months],
+    ["language", a.languages.join() !== b.languages.join()],
+    ["length", a.length !== b.length || a.lengthUnit !== b.lengthUnit],
     ["campuses", a.campuses.join() !== b.campuses.join()],
   ];
   return parts.flatMap(([name, differs]) => (differs ? [name] : []));

@@ -109,6 +109,8 @@ export interface ChoiceFact {
   readonly campus: string | null;
   readonly mode: Mode | null;
   readonly track: string | null;
+  /** Further tracks that would be taken, in the order of preference. */
+  readonly otherTracks: readonly string[];
   /** The closing for this person alone, where the office gave an extension. */
   readonly extendedTo: Instant | null;
   readonly submittedAt: Instant | null;
@@ -194,6 +196,8 @@ export interface Round {
   readonly closings: readonly { readonly group: string; readonly at: Instant }[];
   /** When the office closed it early, or its last place went. */
   readonly closedAt: Instant | null;
+  /** It opens only if places are left, and nobody has found that yet. */
+  readonly waits?: boolean;
   /** Working days from complete to the decision. */
   readonly promiseDays: number;
 }

@@ -171,6 +171,7 @@ export function knownFacts(body: RulebookBody, groups: readonly string[]): Known
       given("choice.campus", "text"),
       given("choice.mode", "pick", ["full time", "part time"]),
       given("choice.track", "text"),
+      given("choice.tracks", "picks"),
       given("choice.rank", "number"),
       given("choice.answer", "pick", ["accepted", "declined"]),
     ],

@@ -4,11 +4,24 @@ import { PROGRAMMES } from "../../demo/programmes";
 import { mes } from "../../demo/rulebooks/mes";
 import { SHARED_PARTS } from "../../demo/rulebooks/shared";
 import { compareRulebooks } from "../difference/rulebooks";
-import { isCurrent, ownPart, partsIn, recogniseParts, type SharedPart, sharedWith, takePart, withParts } from "./parts";
+import {
+  isCurrent,
+  leaveOut,
+  leftOutOf,
+  ownPart,
+  partsIn,
+  recogniseParts,
+  type SharedPart,
+  sharedWith,
+  takePart,
+  withoutPart,
+  withParts,
+} from "./parts";
 import { EMPTY_RULEBOOK, type RulebookBody, rulebookSchema } from "./rulebook";
 
 const bodies = PROGRAMMES.map((p) => [p.programme.code, rulebookSchema.parse(p.rulebook)] as const);
 const person = SHARED_PARTS.find((p) => p.key === "person") as SharedPart;
+const contactTitle = person.body.sections.find((s) => s.key === "contact")?.title.en;
 const keys = (body: RulebookBody) => body.sections.map((s) => s.key);
 /** The part with its first section’s title changed, a section taken out and another put in. */
 const changed: SharedPart = {
@@ -45,6 +58,25 @@ describe("parts that rulebooks share", () => {
   it("leave alone what a rulebook has made its own", () => {
     const own = ownPart(recogniseParts(mes, SHARED_PARTS), "person");
     expect(withParts(own, [changed])).toEqual(own);
+  });
+
+  it("can be taken out of a rulebook, whole or piece by piece, and stay out when the part changes", () => {
+    const marked = recogniseParts(mes, SHARED_PARTS);
+    const without = leaveOut(marked, "sections", "contact");
+    expect([keys(without).includes("contact"), leftOutOf(without, person)]).toEqual([false, [contactTitle]]);
+    expect(isCurrent(without, person)).toBe(true);
+    expect(keys(withParts(without, [person]))).toEqual(keys(without));
+    // All of it comes back in at once, and nothing is left to say.
+    const again = takePart(without, person);
+    expect([keys(again).includes("contact"), again.without]).toEqual([true, undefined]);
+    const gone = withoutPart(without, "person");
+    expect([partsIn(gone).includes("person"), gone.without, withParts(gone, [person])]).toEqual([
+      false,
+      undefined,
+      gone,
+    ]);
+    expect(leaveOut(marked, "sections", "motivation")).toBe(marked); // nothing of a part
+    expect(rulebookSchema.parse(without)).toEqual(without);
   });
 
   it("leave a copy as it is when the part is gone", () => {

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { writtenTextSchema } from "../text/local-text";
+import { type LocalText, writtenTextSchema } from "../text/local-text";
 import { type RulebookBody, rulebookSchema } from "./rulebook";
 
 /**
@@ -22,6 +22,7 @@ export type AreaKey = (typeof AREA_KEYS)[number];
 interface Element {
   readonly key: string;
   readonly part?: string | undefined;
+  readonly title: LocalText;
 }
 
 /** The elements of one area, read by what all areas have in common. */
@@ -33,9 +34,8 @@ function mapAreas(
   change: (own: readonly Element[], area: AreaKey) => readonly Element[],
 ): RulebookBody {
   // Each area gets back elements of its own kind: `change` only marks, takes out, or puts in those of a part's same area.
-  return Object.fromEntries(
-    AREA_KEYS.map((area) => [area, [...change(elements(body, area), area)]]),
-  ) as unknown as RulebookBody;
+  const areas = Object.fromEntries(AREA_KEYS.map((area) => [area, [...change(elements(body, area), area)]]));
+  return { ...body, ...areas };
 }
 
 function marked(element: Element, part: string | null): Element {
@@ -47,6 +47,41 @@ function marked(element: Element, part: string | null): Element {
 export function partsIn(body: RulebookBody): readonly string[] {
   return [...new Set(AREA_KEYS.flatMap((area) => elements(body, area).flatMap((e) => e.part ?? [])))];
 }
+
+/** What a part has, but for what the rulebook does without. */
+const wanted = (body: RulebookBody, part: SharedPart, area: AreaKey): readonly Element[] =>
+  elements(part.body, area).filter(
+    (e) => !body.without?.some((w) => w.part === part.key && w.area === area && w.key === e.key),
+  );
+
+/** A rulebook that does without fewer things, and says nothing of it where there is nothing. */
+function withAll(body: RulebookBody, part: string): RulebookBody {
+  const { without = [], ...rest } = body;
+  const left = without.filter((w) => w.part !== part);
+  return left.length > 0 ? { ...rest, without: left } : rest;
+}
+
+/** Does without one element of a shared part; the rest of the part goes on being followed. */
+export function leaveOut(body: RulebookBody, area: AreaKey, key: string): RulebookBody {
+  const part = elements(body, area).find((e) => e.key === key)?.part;
+  if (part === undefined) return body;
+  const rest = mapAreas(body, (own, at) => (at === area ? own.filter((e) => e.key !== key) : own));
+  return { ...rest, without: [...(body.without ?? []), { part, area, key }] };
+}
+
+/** What a rulebook does without of a part, by the titles that it has there. */
+export const leftOutOf = (body: RulebookBody, part: SharedPart): readonly string[] =>
+  AREA_KEYS.flatMap((area) => {
+    const kept = wanted(body, part, area);
+    return elements(part.body, area).flatMap((e) => (kept.includes(e) ? [] : [e.title.en]));
+  });
+
+/** Takes a shared part out of a rulebook, whole. */
+export const withoutPart = (body: RulebookBody, part: string): RulebookBody =>
+  withAll(
+    mapAreas(body, (own) => own.filter((e) => e.part !== part)),
+    part,
+  );
 
 /** One area with a part's elements as the part has them now: in place of the old copies, new ones after the last of them. */
 function refreshArea(own: readonly Element[], theirs: readonly Element[], part: string): readonly Element[] {
@@ -67,14 +102,14 @@ function refreshArea(own: readonly Element[], theirs: readonly Element[], part: 
 export function withParts(body: RulebookBody, parts: readonly SharedPart[]): RulebookBody {
   const used = parts.filter((p) => partsIn(body).includes(p.key));
   return used.reduce(
-    (all, part) => mapAreas(all, (own, area) => refreshArea(own, elements(part.body, area), part.key)),
+    (all, part) => mapAreas(all, (own, area) => refreshArea(own, wanted(all, part, area), part.key)),
     body,
   );
 }
 
-/** Puts a shared part into a rulebook. What it has by the same key becomes the part’s. */
+/** Puts a shared part into a rulebook, with all it has. What the rulebook has by the same key becomes the part’s. */
 export function takePart(body: RulebookBody, part: SharedPart): RulebookBody {
-  const adopted = mapAreas(body, (own, area) =>
+  const adopted = mapAreas(withAll(body, part.key), (own, area) =>
     own.map((e) => (elements(part.body, area).some((t) => t.key === e.key) ? marked(e, part.key) : e)),
   );
   return mapAreas(adopted, (own, area) => refreshArea(own, elements(part.body, area), part.key));
@@ -82,7 +117,10 @@ export function takePart(body: RulebookBody, part: SharedPart): RulebookBody {
 
 /** Makes a rulebook’s copy of a part its own: it no longer follows the part. */
 export function ownPart(body: RulebookBody, key: string): RulebookBody {
-  return mapAreas(body, (own) => own.map((e) => (e.part === key ? marked(e, null) : e)));
+  return withAll(
+    mapAreas(body, (own) => own.map((e) => (e.part === key ? marked(e, null) : e))),
+    key,
+  );
 }
 
 /** One text for one value, whatever the order in which its properties were stored. */
@@ -103,7 +141,7 @@ export function copyOfPart(body: RulebookBody, area: AreaKey, key: string, part:
 export function isCurrent(body: RulebookBody, part: SharedPart): boolean {
   return AREA_KEYS.every((area) => {
     const own = elements(body, area).filter((e) => e.part === part.key);
-    const theirs = elements(part.body, area);
+    const theirs = wanted(body, part, area);
     return (
       own.length === theirs.length &&
       theirs.every((t) => own.some((o) => plain(marked(o, null)) === plain(marked(t, null))))
@@ -126,7 +164,7 @@ export function recogniseParts(body: RulebookBody, parts: readonly SharedPart[])
 }
 
 /** A part with one more element, for sharing what stands in a rulebook. */
-export function sharedWith(part: SharedPart, area: AreaKey, element: { readonly key: string }): SharedPart {
+export function sharedWith(part: SharedPart, area: AreaKey, element: Element): SharedPart {
   const body = mapAreas(part.body, (own, at) =>
     at === area ? [...own.filter((e) => e.key !== element.key), marked(element, null)] : own,
   );

@@ -30,14 +30,14 @@ describe("a rulebook in a file", () => {
     [
       "a moment that does not exist",
       broken((b) => Object.assign((b.requirements as object[])[3] ?? {}, { neededBy: "someday" })),
-      /^requirements → 3 → neededBy: /u,
+      /^requirements → no\. 4, “Proof of the change of name” → neededBy: /u,
     ],
     [
       "a rule that is no rule",
       broken((b) =>
         Object.assign((b.entryRules as object[])[1] ?? {}, { rule: { op: "fact", fact: "start", is: "nearly" } }),
       ),
-      /^entryRules → 1 → rule/u,
+      /^entryRules → no\. 2, “[^”]+” → rule/u,
     ],
   ])("%s: the place is said", (_, text, sentence) => expect(wrong(text)).toMatch(sentence));
 

@@ -103,6 +103,7 @@ function withFacts(body: RulebookBody, renaming: Renaming): RulebookBody {
     }
   };
   return {
+    ...body,
     sections: body.sections.map(section),
     requirements: body.requirements.map(requirement),
     measures: body.measures.map(measure),

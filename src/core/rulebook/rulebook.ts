@@ -133,6 +133,11 @@ export const rulebookSchema = z.object({
   measures: z.array(measureSchema),
   entryRules: z.array(entryRuleSchema),
   fees: z.array(feeItemSchema),
+  /** Elements of shared parts that this rulebook holds otherwise, and does without. */
+  without: z
+    .array(z.object({ part: z.string(), area: z.string(), key: z.string() }))
+    .max(200)
+    .optional(),
 });
 export type RulebookBody = z.infer<typeof rulebookSchema>;
 

@@ -62,8 +62,10 @@ CREATE TABLE "choice" (
 	"rulebook_id" uuid NOT NULL,
 	"rank" integer NOT NULL,
 	"campus" text,
+	"language" text NOT NULL,
 	"mode" text,
 	"track" text,
+	"other_tracks" jsonb DEFAULT '[]'::jsonb NOT NULL,
 	"added_at" timestamp with time zone NOT NULL,
 	"extended_to" timestamp with time zone,
 	"submitted_at" timestamp with time zone,
@@ -288,7 +290,7 @@ CREATE TABLE "intake" (
 	"starts_on" date NOT NULL,
 	"places" integer NOT NULL,
 	"quotas" jsonb DEFAULT '[]'::jsonb NOT NULL,
-	"options" jsonb DEFAULT '{"campuses":[],"modes":[],"tracks":[]}'::jsonb NOT NULL,
+	"options" jsonb DEFAULT '{"campuses":[],"languages":[],"modes":[],"tracks":[]}'::jsonb NOT NULL,
 	"version" integer DEFAULT 1 NOT NULL,
 	CONSTRAINT "intake_once" UNIQUE("programme_id","cycle_id","starts_on")
 );
@@ -348,12 +350,14 @@ CREATE TABLE "programme" (
 	"award" text NOT NULL,
 	"level" text NOT NULL,
 	"fields" jsonb DEFAULT '[]'::jsonb NOT NULL,
-	"language" text NOT NULL,
-	"months" integer DEFAULT 12 NOT NULL,
+	"languages" jsonb NOT NULL,
+	"length" integer NOT NULL,
+	"length_unit" text NOT NULL,
 	"ects" integer NOT NULL,
 	"campuses" jsonb NOT NULL,
 	"modes" jsonb DEFAULT '[]'::jsonb NOT NULL,
 	"tracks" jsonb DEFAULT '[]'::jsonb NOT NULL,
+	"tracks_ranked" boolean DEFAULT false NOT NULL,
 	"description" jsonb NOT NULL,
 	"prerequisites" jsonb,
 	"contact" jsonb,
@@ -362,7 +366,8 @@ CREATE TABLE "programme" (
 	"sponsors_visa" boolean DEFAULT true NOT NULL,
 	"one_page" boolean DEFAULT false NOT NULL,
 	"version" integer DEFAULT 1 NOT NULL,
-	CONSTRAINT "programme_code_unique" UNIQUE("code")
+	CONSTRAINT "programme_code_unique" UNIQUE("code"),
+	CONSTRAINT "programme_length_unit" CHECK ("programme"."length_unit" in ('months','weeks','days'))
 );
 --> statement-breakpoint
 CREATE TABLE "reference_draft" (
@@ -385,6 +390,7 @@ CREATE TABLE "round" (
 	"closings" jsonb NOT NULL,
 	"rolling" boolean DEFAULT false NOT NULL,
 	"closes_when_full" boolean DEFAULT false NOT NULL,
+	"if_places_left" boolean DEFAULT false NOT NULL,
 	"prepare_before" boolean DEFAULT true NOT NULL,
 	"closed_at" timestamp with time zone,
 	"closed_reason" text,

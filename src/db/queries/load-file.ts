@@ -3,6 +3,7 @@ import { inFileOrder } from "../../core/answers/with-answers";
 import type { AnswerFact, ConfirmationFact, FileFacts, Round } from "../../core/file/facts";
 import type { LoadedFile } from "../../core/file/loaded-file";
 import type { Rulebook } from "../../core/rulebook/rulebook";
+import { roundWaits } from "./round-waits";
 
 type Queryable = Pick<pg.Pool, "query"> | Pick<pg.PoolClient, "query">;
 
@@ -61,8 +62,8 @@ select json_build_object(
   'application', json_build_object('id', a.id, 'number', a.number, 'createdAt', ${iso("a.created_at")},
     'withdrawnAt', ${iso("a.withdrawn_at")}, 'groupSinceSubmission', a.group_since_submission),
   'choices', ${list(
-    `json_build_object('id', c.id, 'rank', c.rank, 'rulebookId', c.rulebook_id, 'roundId', c.round_id, 'programme', p.code, 'language', p.language, 'start', i.starts_on,
-      'campus', c.campus, 'mode', c.mode, 'track', c.track, 'extendedTo', ${iso("c.extended_to")},
+    `json_build_object('id', c.id, 'rank', c.rank, 'rulebookId', c.rulebook_id, 'roundId', c.round_id, 'programme', p.code, 'language', c.language, 'start', i.starts_on,
+      'campus', c.campus, 'mode', c.mode, 'track', c.track, 'otherTracks', c.other_tracks, 'extendedTo', ${iso("c.extended_to")},
       'submittedAt', ${iso("c.submitted_at")}, 'withdrawnAt', ${iso("c.withdrawn_at")}, 'completeAt', ${iso("c.complete_at")},
       'decision', (select json_build_object('kind', d.kind, 'preparedAt', ${iso("d.prepared_at")}, 'preparedBy', d.prepared_by_id, 'releasedAt', ${iso("d.released_at")},
         'answerBy', d.answer_by, 'answer', d.answer, 'answeredAt', ${iso("d.answered_at")}) from decision d where d.choice_id = c.id))`,
@@ -128,7 +129,7 @@ ${byColumns(
   `(select c.scope, c.section, c.entry, c.field, c.value, ${iso("c.at")} as at, c.answer_version as "answerVersion"
     from confirmation c where c.application_id = a.id order by c.section, c.entry, c.field)`,
 )} as confirmations,
-coalesce((select json_agg(json_build_object('id', r.id, 'opensAt', ${iso("r.opens_at")}, 'closings', r.closings, 'closedAt', ${iso("r.closed_at")}, 'promiseDays', r.promise_days))
+coalesce((select json_agg(json_build_object('id', r.id, 'opensAt', ${iso("r.opens_at")}, 'closings', r.closings, 'closedAt', ${iso("r.closed_at")}, 'waits', ${roundWaits("r")}, 'promiseDays', r.promise_days))
   from round r where r.id in (select round_id from choice where application_id = a.id)), '[]'::json) as rounds,
 coalesce((select json_agg(distinct c.rulebook_id) from choice c where c.application_id = a.id), '[]'::json) as rulebooks
 from application a where `;

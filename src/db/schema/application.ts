@@ -76,8 +76,12 @@ export const choice = pgTable(
       .references(() => rulebook.id),
     rank: integer("rank").notNull(),
     campus: text("campus"),
+    /** The language of instruction that was chosen. */
+    language: text("language").notNull(),
     mode: oneOf("mode", MODES),
     track: text("track"),
+    /** Further tracks that would be taken, in the order of preference. */
+    otherTracks: jsonb("other_tracks").$type<readonly string[]>().notNull().default([]),
     addedAt: instant("added_at").notNull(),
     /** The closing for this person alone. */
     extendedTo: instant("extended_to"),

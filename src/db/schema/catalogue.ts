@@ -14,7 +14,13 @@ import {
   uuid,
 } from "drizzle-orm/pg-core";
 import type { ChoiceRules } from "../../core/catalogue/choice-rules";
-import type { IntakeInput, Level, ProgrammeInput, Track } from "../../core/catalogue/programme";
+import {
+  type IntakeInput,
+  LENGTH_UNITS,
+  type Level,
+  type ProgrammeInput,
+  type Track,
+} from "../../core/catalogue/programme";
 import type { FileEffect } from "../../core/difference/effect";
 import type { Mode } from "../../core/file/mode";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
@@ -41,31 +47,37 @@ export const procedure = pgTable("procedure", {
   rules: jsonb("rules").$type<ChoiceRules>().notNull(),
 });
 
-export const programme = pgTable("programme", {
-  id: uuid("id").primaryKey().defaultRandom(),
-  procedureId: uuid("procedure_id")
-    .notNull()
-    .references(() => procedure.id),
-  code: text("code").notNull().unique(),
-  title: jsonb("title").$type<LocalText>().notNull(),
-  award: text("award").notNull(),
-  level: text("level").$type<Level>().notNull(),
-  fields: jsonb("fields").$type<readonly string[]>().notNull().default([]),
-  language: text("language").notNull(),
-  months: integer("months").notNull().default(12),
-  ects: integer("ects").notNull(),
-  campuses: jsonb("campuses").$type<readonly string[]>().notNull(),
-  modes: jsonb("modes").$type<readonly Mode[]>().notNull().default([]),
-  tracks: jsonb("tracks").$type<readonly Track[]>().notNull().default([]),
-  description: jsonb("description").$type<LocalText>().notNull(),
-  prerequisites: jsonb("prerequisites").$type<LocalText>(),
-  contact: jsonb("contact").$type<ProgrammeInput["contact"]>(),
-  partner: text("partner"),
-  keywords: jsonb("keywords").$type<readonly string[]>().notNull().default([]),
-  sponsorsVisa: boolean("sponsors_visa").notNull().default(true),
-  onePage: boolean("one_page").notNull().default(false),
-  version: integer("version").notNull().default(1),
-});
+export const programme = pgTable(
+  "programme",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    procedureId: uuid("procedure_id")
+      .notNull()
+      .references(() => procedure.id),
+    code: text("code").notNull().unique(),
+    title: jsonb("title").$type<LocalText>().notNull(),
+    award: text("award").notNull(),
+    level: text("level").$type<Level>().notNull(),
+    fields: jsonb("fields").$type<readonly string[]>().notNull().default([]),
+    languages: jsonb("languages").$type<readonly string[]>().notNull(),
+    length: integer("length").notNull(),
+    lengthUnit: oneOf("length_unit", LENGTH_UNITS).notNull(),
+    ects: integer("ects").notNull(),
+    campuses: jsonb("campuses").$type<readonly string[]>().notNull(),
+    modes: jsonb("modes").$type<readonly Mode[]>().notNull().default([]),
+    tracks: jsonb("tracks").$type<readonly Track[]>().notNull().default([]),
+    tracksRanked: boolean("tracks_ranked").notNull().default(false),
+    description: jsonb("description").$type<LocalText>().notNull(),
+    prerequisites: jsonb("prerequisites").$type<LocalText>(),
+    contact: jsonb("contact").$type<ProgrammeInput["contact"]>(),
+    partner: text("partner"),
+    keywords: jsonb("keywords").$type<readonly string[]>().notNull().default([]),
+    sponsorsVisa: boolean("sponsors_visa").notNull().default(true),
+    onePage: boolean("one_page").notNull().default(false),
+    version: integer("version").notNull().default(1),
+  },
+  (t) => [isOneOf("programme_length_unit", t.lengthUnit, LENGTH_UNITS)],
+);
 
 export const intake = pgTable(
   "intake",
@@ -83,7 +95,7 @@ export const intake = pgTable(
     options: jsonb("options")
       .$type<IntakeInput["options"]>()
       .notNull()
-      .default({ campuses: [], modes: [], tracks: [] }),
+      .default({ campuses: [], languages: [], modes: [], tracks: [] }),
     version: integer("version").notNull().default(1),
   },
   (t) => [unique("intake_once").on(t.programmeId, t.cycleId, t.startsOn)],
@@ -103,6 +115,8 @@ export const round = pgTable(
     closings: jsonb("closings").$type<readonly { readonly group: string; readonly at: string }[]>().notNull(),
     rolling: boolean("rolling").notNull().default(false),
     closesWhenFull: boolean("closes_when_full").notNull().default(false),
+    /** It opens only if places are left: open from when its opening is told (`announced_at`). */
+    ifPlacesLeft: boolean("if_places_left").notNull().default(false),
     prepareBefore: boolean("prepare_before").notNull().default(true),
     /** Set when the office closes a round early, or when the last place goes. */
     closedAt: instant("closed_at"),

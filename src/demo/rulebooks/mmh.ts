@@ -1,4 +1,5 @@
 import type { RulebookBody } from "../../core/rulebook/rulebook";
+import type { Condition } from "../../core/rules/condition";
 import {
   ABOUT_YOU,
   BY_TEST,
@@ -49,7 +50,10 @@ const writtenEnglish: RulebookBody["measures"][number] = {
   ],
 };
 
-/** MA Maritime Heritage: a statement, links to own work, an interview before the decision; part time or full time. */
+/** Whoever studies in French writes the thesis in it, too. */
+const TAUGHT_IN_FRENCH: Condition = { op: "fact", fact: "choice.language", is: "equals", value: "fr" };
+
+/** MA Maritime Heritage: in English or in French; a statement, links to own work, an interview before the decision; part time or full time. */
 export const mmh: RulebookBody = {
   sections: [
     person,
@@ -146,7 +150,12 @@ export const mmh: RulebookBody = {
       title: { en: "English for a thesis in the humanities", fr: "L’anglais d’un mémoire en lettres" },
       rule: {
         op: "any",
-        of: [{ op: "fact", fact: "measure.written", is: "equals", value: true }, taughtTwoYears, EXEMPT],
+        of: [
+          { op: "fact", fact: "measure.written", is: "equals", value: true },
+          taughtTwoYears,
+          EXEMPT,
+          TAUGHT_IN_FRENCH,
+        ],
       },
       curable: { way: BY_TEST, possible: pendingInTime },
     },

@@ -244,7 +244,8 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
   },
   {
     key: "doctoral-ruled",
-    tells: "Doctoral: a master that stands in no list was ruled to be enough; three references are still to come.",
+    tells:
+      "Doctoral: a master that stands in no list was ruled to be enough; a supervisor is looked for, and three references are still to come.",
     profile: who("Hendrika", "Ravales Koorndijk", {
       citizenships: ["SR"],
       residence: "SR",
@@ -268,7 +269,13 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
       },
       { do: "confirm", day: -11, at: "11:05" },
     ],
-    expects: { stage: "submitted", turn: "third party", next: "give reference", findings: { masterAccepted: "met" } },
+    expects: {
+      stage: "submitted",
+      turn: "office",
+      next: "do",
+      requirement: "supervisor",
+      findings: { masterAccepted: "met", supervised: "open" },
+    },
   },
   {
     key: "exemption-claimed",

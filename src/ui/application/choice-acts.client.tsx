@@ -46,13 +46,14 @@ export function ExtendForm({
   );
 }
 
-const OPTIONS = [
+const OFFERED = [
   ["track", "tracks", "Track"],
   ["campus", "campuses", "Campus"],
+  ["language", "languages", "Language of teaching"],
   ["mode", "modes", "Mode"],
 ] as const;
 
-/** Puts a submitted choice on another track, campus or mode that its start offers; nothing where there is no other. */
+/** Puts a submitted choice on another track, campus, language or mode that its start offers; nothing where there is no other. */
 export function PlaceForm({
   choice,
   name,
@@ -65,7 +66,7 @@ export function PlaceForm({
   act: ActOnFile;
 }) {
   const [now, setNow] = useState(offered.now);
-  const open = OPTIONS.filter(([, list]) => offered[list].length > 1);
+  const open = OFFERED.filter(([, list]) => offered[list].length > 1);
   if (open.length === 0) return null;
   const words = open.map(([, , label]) => label.toLowerCase());
   return (
@@ -74,7 +75,7 @@ export function PlaceForm({
       does="Change it"
       label="Why it changes"
       consequence={`The choice is judged as what it is then: what that asks for is missing until it comes, and its rules count. A mail tells ${name}, and why.`}
-      ready={OPTIONS.some(([option]) => now[option] !== offered.now[option])}
+      ready={OFFERED.some(([option]) => now[option] !== offered.now[option])}
       act={(reason) => act("move-choice", { choiceId: choice, ...now, reason })}
     >
       {open.map(([option, list, label]) => (

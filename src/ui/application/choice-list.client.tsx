@@ -2,9 +2,11 @@
 
 import { Button, Select } from "antd";
 import { useState } from "react";
+import type { Option } from "../../core/catalogue/programme";
 import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
 import { moved, OrderedList } from "../form/fields/ranked-input.client";
+import { RankedPicks } from "../form/fields/ranked-picks.client";
 import { ConfirmPress } from "../frame/confirm-press.client";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
@@ -21,11 +23,17 @@ export interface ChoiceLine {
   /** Options may still be changed. */
   readonly editable: boolean;
   readonly picks: readonly {
-    readonly name: "campus" | "mode" | "track";
+    readonly name: Option;
     readonly label: string;
     readonly value: string | null;
     readonly options: readonly { readonly value: string; readonly label: string }[];
   }[];
+  /** The tracks in the order of preference, where the programme asks for one. */
+  readonly tracks: {
+    readonly label: string;
+    readonly picked: readonly string[];
+    readonly options: readonly { readonly value: string; readonly label: string }[];
+  } | null;
 }
 
 type Pressed = string | null;
@@ -43,11 +51,12 @@ export function ChoiceList({
   ranked: boolean;
   locale: Locale;
   arrange: (order: string[]) => Promise<Pressed>;
-  change: (choiceId: string, part: "campus" | "mode" | "track", value: string) => Promise<Pressed>;
+  change: (choiceId: string, part: Option | "tracks", value: string | readonly string[]) => Promise<Pressed>;
   withdraw: (choiceId: string) => Promise<Pressed>;
 }) {
   const live = lines.filter((l) => l.live);
   const [order, setOrder] = useState<readonly string[] | null>(null);
+  const [orders, setOrders] = useState<Readonly<Record<string, readonly string[]>>>({});
   const [said, setSaid] = useState("");
   const [wrong, setWrong] = useState<string | null>(null);
   const [, begin] = useAsking();
@@ -67,12 +76,22 @@ export function ChoiceList({
       setSaid(sentence(locale, "choices.moved", { programme, rank: next.indexOf(subject) + 1 }));
     });
   };
-  const pick = (id: string, part: "campus" | "mode" | "track", value: string) =>
+  const pick = (id: string, part: Option | "tracks", value: string | readonly string[]) =>
     begin(async () => {
       const refused = await change(id, part, value);
       setWrong(refused);
       setSaid(refused ? "" : sentence(locale, "choices.saved"));
     });
+
+  const rankTracks = (id: string, tracks: readonly string[]) => {
+    setOrders((all) => ({ ...all, [id]: tracks }));
+    begin(async () => {
+      const refused = await change(id, "tracks", tracks);
+      setWrong(refused);
+      setSaid(refused ? "" : sentence(locale, "choices.saved"));
+      if (refused) setOrders(({ [id]: _back, ...others }) => others);
+    });
+  };
 
   const body = (line: ChoiceLine, i: number) => (
     <div className="choice-line">
@@ -113,6 +132,20 @@ export function ChoiceList({
           />
         </div>
       ))}
+      {line.tracks ? (
+        <div className="choice-pick">
+          <label htmlFor={`${line.id}-tracks`}>{line.tracks.label}</label>
+          <RankedPicks
+            id={`${line.id}-tracks`}
+            options={line.tracks.options}
+            picked={orders[line.id] ?? line.tracks.picked}
+            least={1}
+            disabled={!line.editable}
+            locale={locale}
+            onOrder={(tracks) => rankTracks(line.id, tracks)}
+          />
+        </div>
+      ) : null}
       {live.length > 1 ? (
         <ConfirmPress
           action={withdraw.bind(null, line.id)}

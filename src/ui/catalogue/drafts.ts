@@ -7,6 +7,7 @@ export interface RoundDraft {
   readonly closings: readonly { readonly group: string; readonly at: string }[];
   readonly rolling: boolean;
   readonly closesWhenFull: boolean;
+  readonly ifPlacesLeft: boolean;
   readonly prepareBefore: boolean;
   readonly promiseDays: number;
 }
@@ -17,12 +18,14 @@ export const EMPTY_PROGRAMME: ProgrammeInput = {
   award: "",
   level: "master",
   fields: [],
-  language: "en",
-  months: 24,
+  languages: ["en"],
+  length: 24,
+  lengthUnit: "months",
   ects: 120,
   campuses: [],
   modes: ["full time"],
   tracks: [],
+  tracksRanked: false,
   description: { en: "", fr: "" },
   prerequisites: null,
   contact: null,

@@ -2,8 +2,9 @@
 
 import { Button } from "antd";
 import { useState } from "react";
-import { type IntakeInput, intakeSchema, type ProgrammeInput } from "../../core/catalogue/programme";
+import { type IntakeInput, intakeSchema, type OfferedByProgramme } from "../../core/catalogue/programme";
 import { MODES } from "../../core/file/mode";
+import { languageName } from "../../text/format";
 import { useAsking } from "../frame/unanswered.client";
 import { MomentField, NumberField, PickField, PicksField, TextField } from "./fields.client";
 import { type Said, SaidLine } from "./said";
@@ -27,13 +28,13 @@ export function IntakeForm({
 }: {
   known: (IntakeInput & { readonly id: string; readonly version: number }) | null;
   cycle: string;
-  programme: Pick<ProgrammeInput, "campuses" | "modes" | "tracks">;
+  programme: OfferedByProgramme;
   campuses: readonly { readonly value: string; readonly label: string }[];
   mayChange: boolean;
   store: Store;
 }) {
   const [draft, setDraft] = useState<IntakeInput>(
-    known ?? { startsOn: "", places: 20, quotas: [], options: { campuses: [], modes: [], tracks: [] } },
+    known ?? { startsOn: "", places: 20, quotas: [], options: { campuses: [], languages: [], modes: [], tracks: [] } },
   );
   const [year, setYear] = useState(cycle);
   const [said, setSaid] = useState<Said>(null);
@@ -86,6 +87,15 @@ export function IntakeForm({
           value={draft.options.campuses}
           options={own}
           onChange={(next) => set({ options: { ...draft.options, campuses: next } })}
+        />
+      ) : null}
+      {programme.languages.length > 1 ? (
+        <PicksField
+          label="Languages of this start (none: all)"
+          disabled={disabled}
+          value={draft.options.languages}
+          options={programme.languages.map((l) => ({ value: l, label: languageName("en", l) }))}
+          onChange={(languages) => set({ options: { ...draft.options, languages } })}
         />
       ) : null}
       {programme.tracks.length > 1 ? (

@@ -3,7 +3,7 @@
 import { Button, Checkbox } from "antd";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { LEVELS, type ProgrammeInput, programmeSchema } from "../../core/catalogue/programme";
+import { LENGTH_UNITS, LEVELS, type ProgrammeInput, programmeSchema } from "../../core/catalogue/programme";
 import { MODES } from "../../core/file/mode";
 import { fieldOptions, languageOptions } from "../../text/words/code-lists";
 import { EMPTY_PROGRAMME } from "./drafts";
@@ -113,13 +113,19 @@ export function ProgrammeForm({
         options={fieldOptions()}
         onChange={(fields) => set({ fields })}
       />
-      <PickField
-        {...field("language", "Language")}
-        value={draft.language}
+      <PicksField
+        {...field("languages", "Languages of teaching, the preset one first")}
+        value={draft.languages}
         options={languageOptions("en")}
-        onChange={(language) => set({ language })}
+        onChange={(languages) => set({ languages })}
       />
-      <NumberField {...field("months", "Months")} value={draft.months} onChange={(months) => set({ months })} />
+      <NumberField {...field("length", "Length")} value={draft.length} onChange={(length) => set({ length })} />
+      <PickField
+        {...field("lengthUnit", "counted in")}
+        value={draft.lengthUnit}
+        options={plain(LENGTH_UNITS)}
+        onChange={(unit) => set({ lengthUnit: LENGTH_UNITS.find((u) => u === unit) ?? "months" })}
+      />
       <NumberField {...field("ects", "ECTS")} value={draft.ects} onChange={(ects) => set({ ects })} />
       <PicksField
         {...field("campuses", "Campuses, the preset one first")}
@@ -256,6 +262,15 @@ function Tracks({
           Add a track
         </Button>
       )}
+      {draft.tracks.length > 1 ? (
+        <Checkbox
+          disabled={disabled}
+          checked={draft.tracksRanked}
+          onChange={(e) => set({ tracksRanked: e.target.checked })}
+        >
+          Applicants name the tracks that they would take, in the order in which they prefer them
+        </Checkbox>
+      ) : null}
     </fieldset>
   );
 }

@@ -7,14 +7,20 @@ import type { FinderHit, FinderRound, GroupTerms } from "../../views/catalogue/f
 import { LocalMoment } from "../frame/local-moment.client";
 import { FeeList, NeedList } from "./asked-for";
 
+/** How long a programme lasts: "24 months", "2 weeks". */
+export const lengthText = (
+  language: Locale,
+  { length, lengthUnit }: Pick<FinderHit, "length" | "lengthUnit">,
+): string => sentence(language, `finder.${lengthUnit}`, { count: length });
+
 /** The line under a programme's name: level, length, language, place, start. */
 export function programmeLine(hit: FinderHit, language: Locale): string {
   return [
     sentence(language, `level.${hit.level}`),
-    sentence(language, "finder.months", { count: hit.months }),
+    lengthText(language, hit),
     ...(hit.ects > 0 ? [`${hit.ects} ECTS`] : []),
     ...(hit.modes.length > 1 ? [hit.modes.map((m) => sentence(language, `mode.${m}`)).join(" / ")] : []),
-    languageName(language, hit.language),
+    hit.languages.map((l) => languageName(language, l)).join(" / "),
     hit.campuses.map((c) => c.title[language]).join(", "),
     sentence(language, "home.start", { date: formatDate(language, hit.startsOn) }),
   ].join(" · ");
@@ -71,7 +77,9 @@ export function Deadlines({ round, zone, language }: RoundProps) {
     <ul className="deadlines">
       {round.state === "coming" ? (
         <li className="strong">
-          {sentence(language, "finder.opens", { when: formatMoment(language, round.opensAt, zone) })}
+          {sentence(language, round.waits ? "finder.opensIfLeft" : "finder.opens", {
+            when: formatMoment(language, round.opensAt, zone),
+          })}
         </li>
       ) : null}
       {closingLines(round, language).map((line) => (

@@ -150,6 +150,13 @@ export function RoundForm({
         >
           closes with the last place
         </Checkbox>
+        <Checkbox
+          disabled={disabled}
+          checked={draft.ifPlacesLeft}
+          onChange={(e) => set({ ifPlacesLeft: e.target.checked })}
+        >
+          opens only if places are left then
+        </Checkbox>
       </div>
       {disabled ? null : (
         <>

@@ -1,6 +1,7 @@
 "use client";
 
 import { useCallback, useEffect, useRef, useState } from "react";
+import { keepPast, keptPast } from "./kept-past";
 
 const PAUSE_MS = 700;
 const MOST_UNDO = 100;
@@ -33,13 +34,19 @@ export interface Draft<T> {
   ) => Promise<string | null>;
 }
 
-/** A draft that is written piece by piece: every change is kept by itself, and can be taken back. */
-export function useDraft<T>(first: T, firstEdit: number, store: StoreDraft<T>): Draft<T> {
+/**
+ * A draft that is written piece by piece: every change is kept by itself, and can be taken back, after leaving the page, too.
+ * @param name what tells this draft from all others
+ */
+export function useDraft<T>(name: string, first: T, firstEdit: number, store: StoreDraft<T>): Draft<T> {
   const [body, setBody] = useState(first);
   const [saved, setSaved] = useState<DraftSaved>({ kind: "saved" });
   const [past, setPast] = useState<readonly T[]>([]);
   const [future, setFuture] = useState<readonly T[]>([]);
   const edit = useRef(firstEdit);
+  const before = useRef(past);
+  before.current = past;
+  useEffect(() => setPast(keptPast<T>(name, edit.current)), [name]);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const busy = useRef<Promise<void>>(Promise.resolve());
 
@@ -53,12 +60,13 @@ export function useDraft<T>(first: T, firstEdit: number, store: StoreDraft<T>): 
         if ("refused" in outcome) setSaved({ kind: "refused", text: outcome.refused });
         else {
           edit.current = outcome.edit;
+          keepPast(name, outcome.edit, before.current);
           setSaved({ kind: "saved" });
         }
       });
       return busy.current;
     },
-    [store],
+    [store, name],
   );
   const save = (next: T) => {
     setSaved({ kind: "unsaved" });
@@ -104,6 +112,7 @@ export function useDraft<T>(first: T, firstEdit: number, store: StoreDraft<T>): 
       const outcome = await work(edit.current);
       if ("refused" in outcome) return outcome.refused;
       edit.current = outcome.edit;
+      keepPast(name, outcome.edit, [...before.current, body]);
       remember();
       setBody(outcome.body);
       return null;

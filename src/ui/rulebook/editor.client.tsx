@@ -28,7 +28,7 @@ import { hintSentence, problemSentence } from "./words";
 
 export type ShareElement = (
   edit: number,
-  element: { readonly area: keyof RulebookBody; readonly key: string; readonly into: string | null },
+  element: { readonly area: AreaKey; readonly key: string; readonly into: string | null },
 ) => Promise<{ readonly edit: number; readonly body: RulebookBody } | { readonly refused: string }>;
 
 /** The part that is chosen, with its form; a change gives back the whole rulebook. */
@@ -44,7 +44,7 @@ function ChosenPart({
   set: (next: RulebookBody) => void;
 }) {
   const { area, index } = selected;
-  const replace = <K extends keyof RulebookBody>(name: K, item: RulebookBody[K][number]) =>
+  const replace = <K extends AreaKey>(name: K, item: RulebookBody[K][number]) =>
     set({ ...body, [name]: body[name].map((old, i) => (i === index ? item : old)) });
   switch (area) {
     case "sections": {
@@ -177,6 +177,7 @@ function Findings<Found extends { readonly code: string; readonly about: string;
 
 /** A rulebook, to be read or, while it is a draft, to be written. Every change is kept by itself, and can be taken back. */
 export function RulebookEditor({
+  name,
   first,
   edit: firstEdit,
   writable,
@@ -191,6 +192,8 @@ export function RulebookEditor({
   first: RulebookBody;
   /** The section that is shown first; the first one where it is left out, or there is none of that name. */
   at?: string;
+  /** What tells this draft from all others. */
+  name: string;
   edit: number;
   writable: boolean;
   groups: PartContext["groups"];
@@ -201,7 +204,7 @@ export function RulebookEditor({
   store: StoreDraft<RulebookBody>;
   share?: ShareElement;
 }) {
-  const draft = useDraft(first, firstEdit, store);
+  const draft = useDraft(name, first, firstEdit, store);
   const { body, set } = draft;
   const [selected, setSelected] = useState<Selected>({
     area: "sections",
@@ -237,7 +240,7 @@ export function RulebookEditor({
   };
 
   /** Everything is kept first, so that the shared element is the one that stands here. */
-  const shareChosen = async (area: keyof RulebookBody, key: string, into: string | null): Promise<string | null> =>
+  const shareChosen = async (area: AreaKey, key: string, into: string | null): Promise<string | null> =>
     share ? draft.through((edit) => share(edit, { area, key, into })) : null;
 
   const copied = parts !== null && body[selected.area][selected.index]?.part !== undefined;

@@ -3,7 +3,7 @@
 import { useRef, useState } from "react";
 import type { Mode } from "../../core/file/mode";
 import type { Locale } from "../../core/text/local-text";
-import { formatMoney } from "../../text/format";
+import { formatMoney, languageName } from "../../text/format";
 import { feeTitle } from "../../text/words/fee";
 import type { FormPreview } from "../../views/form/form-preview";
 import { PickField } from "../catalogue/fields.client";
@@ -19,6 +19,7 @@ const LANGUAGES = [
 interface Options {
   readonly group: string | null;
   readonly campus: string | null;
+  readonly language: string | null;
   readonly mode: Mode | null;
   readonly track: string | null;
 }
@@ -61,7 +62,13 @@ function Asked({ data, locale }: { data: FormPreview; locale: Locale }) {
 export function FormTrial({ rulebookId, first, answer }: { rulebookId: string; first: FormPreview; answer: Answer }) {
   const [data, setData] = useState(first);
   const [locale, setLocale] = useState<Locale>("en");
-  const [options, setOptions] = useState<Options>({ group: null, campus: null, mode: null, track: null });
+  const [options, setOptions] = useState<Options>({
+    group: null,
+    campus: null,
+    language: null,
+    mode: null,
+    track: null,
+  });
   const [busy, begin] = useAsking();
   const entered = useRef<readonly TrialAnswer[]>([]);
   const asked = useRef(0);
@@ -112,6 +119,14 @@ export function FormTrial({ rulebookId, first, answer }: { rulebookId: string; f
             value={options.campus ?? data.campuses[0]?.key ?? null}
             options={data.campuses.map((c) => ({ value: c.key, label: c.title.en }))}
             onChange={(campus) => choose({ campus })}
+          />
+        ) : null}
+        {data.languages.length > 1 ? (
+          <PickField
+            label="Language of teaching"
+            value={options.language ?? data.languages[0] ?? null}
+            options={data.languages.map((l) => ({ value: l, label: languageName("en", l) }))}
+            onChange={(language) => choose({ language })}
           />
         ) : null}
         {data.modes.length > 1 ? (

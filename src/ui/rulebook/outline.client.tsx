@@ -3,6 +3,7 @@
 import { Button } from "antd";
 import type { RulebookProblem } from "../../core/rulebook/checks/problem";
 import { isCoreField } from "../../core/rulebook/core-fields";
+import type { AreaKey } from "../../core/rulebook/parts";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { Field, Section } from "../../core/rulebook/section";
 import { MoveButtons } from "../application/move-buttons.client";
@@ -11,13 +12,13 @@ import { requirementOf } from "./requirement-part.client";
 
 /** The chosen part of a rulebook, by its place. */
 export interface Selected {
-  readonly area: keyof RulebookBody;
+  readonly area: AreaKey;
   readonly index: number;
   /** A field of the chosen section. */
   readonly field?: number;
 }
 
-const AREAS: readonly { readonly area: keyof RulebookBody; readonly title: string; readonly add: string }[] = [
+const AREAS: readonly { readonly area: AreaKey; readonly title: string; readonly add: string }[] = [
   { area: "sections", title: "Sections of the form", add: "Add a section" },
   { area: "requirements", title: "Requirements", add: "Add a requirement" },
   { area: "measures", title: "Computed values", add: "Add a computed value" },
@@ -32,7 +33,7 @@ function freeKey(stem: string, taken: readonly string[]): string {
   for (let n = taken.length + 1; ; n += 1) if (!taken.includes(`${stem}${n}`)) return `${stem}${n}`;
 }
 
-function fresh(body: RulebookBody, area: keyof RulebookBody): RulebookBody {
+function fresh(body: RulebookBody, area: AreaKey): RulebookBody {
   const key = (stem: string) =>
     freeKey(
       stem,

@@ -3,7 +3,15 @@
 import { Button, Select } from "antd";
 import Link from "next/link";
 import { useState } from "react";
-import { ownPart, type SharedPart } from "../../core/rulebook/parts";
+import {
+  type AreaKey,
+  leaveOut,
+  leftOutOf,
+  ownPart,
+  type SharedPart,
+  takePart,
+  withoutPart,
+} from "../../core/rulebook/parts";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { useAsking } from "../frame/unanswered.client";
 import type { Selected } from "./outline.client";
@@ -24,7 +32,7 @@ export function Sharing({
   parts: readonly SharedPart[];
   writable: boolean;
   set: (next: RulebookBody) => void;
-  share: (area: keyof RulebookBody, key: string, into: string | null) => Promise<string | null>;
+  share: (area: AreaKey, key: string, into: string | null) => Promise<string | null>;
 }) {
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useAsking();
@@ -34,15 +42,33 @@ export function Sharing({
   if (element.part) {
     const part = parts.find((p) => p.key === element.part);
     const { part: key } = element;
+    const leftOut = part ? leftOutOf(body, part) : [];
     return (
       <p className="sharing">
         A copy of the shared part{" "}
         {part ? <Link href={`/office/rulebooks/parts/${part.key}`}>{part.title.en}</Link> : key}
         {part ? ": it is changed there, for every draft that holds it." : ", which is no longer there."}{" "}
         {writable ? (
-          <Button size="small" onClick={() => set(ownPart(body, key))}>
-            Make the whole part our own
-          </Button>
+          <>
+            <Button size="small" onClick={() => set(ownPart(body, key))}>
+              Make the whole part our own
+            </Button>{" "}
+            <Button size="small" onClick={() => set(leaveOut(body, area, element.key))}>
+              Leave this piece out
+            </Button>{" "}
+            <Button size="small" onClick={() => set(withoutPart(body, key))}>
+              Take the whole part out
+            </Button>
+          </>
+        ) : null}
+        {part && writable && leftOut.length > 0 ? (
+          <span className="quiet">
+            {" "}
+            Left out of it: {leftOut.join(", ")}.{" "}
+            <Button size="small" onClick={() => set(takePart(body, part))}>
+              Take it back in
+            </Button>
+          </span>
         ) : null}
       </p>
     );

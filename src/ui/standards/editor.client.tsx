@@ -355,7 +355,7 @@ export function StandardsEditor({
   store: StoreDraft<ReferenceSet> | null;
 }) {
   const nowhere = useMemo<StoreDraft<ReferenceSet>>(() => async () => ({ refused: "" }), []);
-  const draft = useDraft(first, edit, store ?? nowhere);
+  const draft = useDraft("standards", first, edit, store ?? nowhere);
   const [selected, setSelected] = useState<Selected>({ list: "groups", index: 0 });
   const part = useRef<HTMLDivElement>(null);
   const props: PartProps = { set: draft.body, facts, disabled: !store, onChange: draft.set };

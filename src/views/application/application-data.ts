@@ -118,12 +118,17 @@ export interface MyApplication {
     readonly rank: number;
     readonly round: string;
     readonly campus: string | null;
+    readonly language: string;
     readonly mode: Mode | null;
     readonly track: string | null;
+    readonly otherTracks: readonly string[];
+    /** Whether further tracks may be named, in the order of preference. */
+    readonly tracksRanked: boolean;
     readonly extendedTo: string | null;
     /** What this start offers, to change to while the choice is not submitted. */
     readonly offered: {
       readonly campuses: readonly { readonly key: string; readonly title: LocalText }[];
+      readonly languages: readonly string[];
       readonly modes: readonly Mode[];
       readonly tracks: readonly Track[];
     };

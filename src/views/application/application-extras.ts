@@ -1,7 +1,8 @@
 import type { ChoiceRules } from "../../core/catalogue/choice-rules";
-import type { IntakeInput, ProgrammeInput } from "../../core/catalogue/programme";
+import type { IntakeInput, OfferedByProgramme, ProgrammeInput } from "../../core/catalogue/programme";
 import type { ContactNote } from "../../core/contact/contact-notes";
 import type { LocalText } from "../../core/text/local-text";
+import { offeredBy } from "../../db/queries/offered";
 import { REACH_NOTES } from "../contact/contact-places";
 import type { MyApplication, MyDecision } from "./application-data";
 
@@ -72,7 +73,7 @@ export interface Extras {
   signatures: { requirement: string; state: string; email: string; askedAt: string }[] | null;
   choices:
     | (Omit<MyApplication["choices"][number], "decision" | "offered"> & {
-        programme: Pick<ProgrammeInput, "campuses" | "modes" | "tracks" | "onePage">;
+        programme: OfferedByProgramme & Pick<ProgrammeInput, "onePage">;
         options: IntakeInput["options"];
         decision: (Omit<MyDecision, "conditions"> & { conditions: { way: LocalText }[]; released: boolean }) | null;
       })[]
@@ -97,8 +98,8 @@ export const EXTRAS = `select
   (select json_agg(json_build_object('requirement', a.requirement, 'scope', a.scope, 'entry', a.entry, 'text', a.text, 'due', a.due) order by a.due) from ask a
    where a.application_id = $1 and a.answered_at is null) as asks,
   (select json_agg(json_build_object('id', c.id, 'code', p.code, 'title', p.title, 'award', p.award, 'contact', p.contact, 'start', i.starts_on, 'submittedAt', c.submitted_at,
-     'withdrawn', c.withdrawn_at is not null, 'rank', c.rank, 'round', r.key, 'campus', c.campus, 'mode', c.mode, 'track', c.track, 'extendedTo', c.extended_to,
-     'programme', json_build_object('campuses', p.campuses, 'modes', p.modes, 'tracks', p.tracks, 'onePage', p.one_page), 'options', i.options,
+     'withdrawn', c.withdrawn_at is not null, 'rank', c.rank, 'round', r.key, 'campus', c.campus, 'language', c.language, 'mode', c.mode, 'track', c.track, 'otherTracks', c.other_tracks, 'tracksRanked', p.tracks_ranked, 'extendedTo', c.extended_to,
+     'programme', json_build_object(${offeredBy("p")}, 'onePage', p.one_page), 'options', i.options,
      'decision', (select json_build_object('kind', d.kind, 'reason', d.reason, 'conditions', d.conditions, 'answerBy', d.answer_by, 'answer', d.answer, 'answeredAt', d.answered_at, 'released', d.released_at is not null)
        from decision d where d.choice_id = c.id)) order by c.rank)
    from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id join round r on r.id = c.round_id

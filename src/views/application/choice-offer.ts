@@ -1,5 +1,10 @@
-import { type IntakeInput, offeredOptions, type Track } from "../../core/catalogue/programme";
-import type { Mode } from "../../core/file/mode";
+import {
+  type IntakeInput,
+  type OfferedByProgramme,
+  type Options,
+  offeredOptions,
+} from "../../core/catalogue/programme";
+import { languageName } from "../../text/format";
 
 interface Named {
   readonly key: string;
@@ -9,17 +14,15 @@ interface Named {
 /** What a choice is, and what it could be, by key and with the words for the office. */
 export interface ChoiceOffer {
   readonly campuses: readonly Named[];
+  readonly languages: readonly Named[];
   readonly modes: readonly Named[];
   readonly tracks: readonly Named[];
-  readonly now: { readonly campus: string | null; readonly mode: Mode | null; readonly track: string | null };
+  readonly now: Options;
 }
 
 /** The plan of the start that was chosen, as a query brings it. */
 export interface PlannedChoice {
-  readonly plan: {
-    readonly campuses: readonly string[];
-    readonly modes: readonly Mode[];
-    readonly tracks: readonly Track[];
+  readonly plan: OfferedByProgramme & {
     readonly options: IntakeInput["options"];
     readonly track: string | null;
   };
@@ -27,14 +30,15 @@ export interface PlannedChoice {
 
 export function choiceOffer(
   plan: PlannedChoice["plan"],
-  now: { readonly campus: string | null; readonly mode: Mode | null },
+  now: Omit<Options, "track">,
   campusTitle: (key: string) => string,
 ): ChoiceOffer {
-  const { campuses, modes, tracks } = offeredOptions(plan, plan);
+  const { campuses, languages, modes, tracks } = offeredOptions(plan, plan);
   return {
     campuses: campuses.map((key) => ({ key, title: campusTitle(key) })),
+    languages: languages.map((key) => ({ key, title: languageName("en", key) })),
     modes: modes.map((key) => ({ key, title: key })),
     tracks: tracks.map((t) => ({ key: t.key, title: t.title.en })),
-    now: { campus: now.campus, mode: now.mode, track: plan.track },
+    now: { campus: now.campus, language: now.language, mode: now.mode, track: plan.track },
   };
 }

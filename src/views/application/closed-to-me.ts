@@ -15,7 +15,7 @@ export interface ClosedProgramme {
   readonly number: string;
 }
 
-const GATED = `select distinct on (p.code) p.code, b.id, b.version, b.body, i.starts_on::text as start, p.language from rulebook b
+const GATED = `select distinct on (p.code) p.code, b.id, b.version, b.body, i.starts_on::text as start, p.languages from rulebook b
     join intake i on i.id = b.intake_id join programme p on p.id = i.programme_id
   where b.status = 'published' and jsonb_path_exists(b.body, '$.entryRules[*] ? (@.gate == true)')
     and not exists (select 1 from choice c join application a on a.id = c.application_id where a.person_id = $1 and c.intake_id = i.id and c.withdrawn_at is null)
@@ -34,9 +34,10 @@ export const closedToMe = defineView({
   input: z.object({}),
   read: async ({ pool, actor, now }): Promise<readonly ClosedProgramme[]> => {
     if (actor.kind !== "person") return [];
-    const { rows: gated } = await pool.query<Rulebook & { code: string; start: string; language: string }>(GATED, [
-      actor.id,
-    ]);
+    const { rows: gated } = await pool.query<Rulebook & { code: string; start: string; languages: readonly string[] }>(
+      GATED,
+      [actor.id],
+    );
     if (gated.length === 0) return [];
     const { rows: latest } = await pool.query<{ id: string }>(LATEST, [actor.id]);
     const file = latest[0] && (await loadFile(pool, latest[0].id));
@@ -44,8 +45,8 @@ export const closedToMe = defineView({
     const office = await officeNow(pool);
     const { application, answers } = file.facts;
     const told = answers.filter((a) => a.scope === "file");
-    return gated.flatMap(({ code, start, language, ...rulebook }) => {
-      const trial = { start, language, group: null, campus: null, mode: null, track: null };
+    return gated.flatMap(({ code, start, languages, ...rulebook }) => {
+      const trial = { start, language: languages[0] ?? "", group: null, campus: null, mode: null, track: null };
       const { contexts } = trialOf(rulebook, trial, told, office, now.getTime());
       const closed = contexts.flatMap((c) => findingsOf(c, []).filter((f) => f.gate && f.finding === "not met"));
       const rules = rulebook.body.entryRules.filter((r) => closed.some((f) => f.key === r.key)).map((r) => r.title);

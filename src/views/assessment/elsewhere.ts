@@ -1,12 +1,18 @@
 import type pg from "pg";
 import { z } from "zod";
-import type { IntakeInput, ProgrammeInput } from "../../core/catalogue/programme";
-import { offeredOptions, optionsElsewhere } from "../../core/catalogue/programme";
+import {
+  type IntakeInput,
+  type OfferedByProgramme,
+  offeredOptions,
+  optionsElsewhere,
+} from "../../core/catalogue/programme";
 import { type RoundState, roundState } from "../../core/catalogue/round-state";
 import type { Round } from "../../core/file/facts";
 import type { PlainDate } from "../../core/ids";
 import { asIf, type ChoiceChange, type StandingElsewhere } from "../../core/what-if/as-if";
 import { loadFile, rulebooksById } from "../../db/queries/load-file";
+import { offeredBy } from "../../db/queries/offered";
+import { roundWaits } from "../../db/queries/round-waits";
 import { officeNow } from "../view/office-now";
 import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
 import { defineView } from "../view/view";
@@ -33,9 +39,8 @@ export interface Elsewhere {
 interface Row {
   readonly round: Round;
   readonly rulebook_id: string;
-  readonly plan: Pick<ProgrammeInput, "campuses" | "modes" | "tracks"> & Pick<IntakeInput, "options">;
+  readonly plan: OfferedByProgramme & Pick<IntakeInput, "options">;
   readonly code: string;
-  readonly language: string;
   readonly title: string;
   readonly start: PlainDate;
   readonly same: boolean;
@@ -48,10 +53,10 @@ interface Row {
  */
 const PLACES = `
   with own as (select c.*, i.cycle_id, p.procedure_id from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id where c.id = $2 and c.application_id = $1)
-  select p.code, p.language, ltrim(p.award || ' ' || (p.title->>'en')) as title, i.starts_on::text as start, i.id = own.intake_id as same, r.closed_reason,
-    json_build_object('campuses', p.campuses, 'modes', p.modes, 'tracks', p.tracks, 'options', i.options) as plan,
+  select p.code, ltrim(p.award || ' ' || (p.title->>'en')) as title, i.starts_on::text as start, i.id = own.intake_id as same, r.closed_reason,
+    json_build_object(${offeredBy("p")}, 'options', i.options) as plan,
     b.id as rulebook_id,
-    json_build_object('id', r.id, 'opensAt', r.opens_at, 'closings', r.closings, 'closedAt', r.closed_at, 'promiseDays', r.promise_days) as round
+    json_build_object('id', r.id, 'opensAt', r.opens_at, 'closings', r.closings, 'closedAt', r.closed_at, 'waits', ${roundWaits("r")}, 'promiseDays', r.promise_days) as round
   from own join intake i on i.cycle_id = own.cycle_id join programme p on p.id = i.programme_id and p.procedure_id = own.procedure_id
     join rulebook b on case when i.id = own.intake_id then b.id = own.rulebook_id else b.intake_id = i.id and b.status = 'published' end
     join lateral (select * from round x where case when i.id = own.intake_id then x.id = own.round_id else x.intake_id = i.id end
@@ -129,11 +134,11 @@ export const elsewhere = defineView({
       const others = row.same ? named.filter((t) => t.key !== choice.track) : named.length > 0 ? named : [null];
       return others.flatMap((other): readonly OtherPlace[] => {
         const track = other?.key ?? null;
-        const { rulebook_id: rulebookId, code: programme, language, start } = row;
+        const { rulebook_id: rulebookId, code: programme, start } = row;
         const options = optionsElsewhere(row.plan, row.plan, choice, track);
         const there = row.same
           ? stand(row, { track })
-          : options && stand(row, { ...options, rulebookId, roundId: row.round.id, programme, language, start });
+          : options && stand(row, { ...options, rulebookId, roundId: row.round.id, programme, start });
         if (!there) return [];
         return [
           {

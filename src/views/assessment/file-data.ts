@@ -127,8 +127,11 @@ export interface FileData {
     /** Whether its round decides as applications come. */
     readonly rolling: boolean;
     readonly campus: string | null;
+    readonly language: string;
     readonly mode: Mode | null;
     readonly track: LocalText | null;
+    /** Further tracks that the applicant would take, in the order of preference. */
+    readonly otherTracks: readonly LocalText[];
     /** Whether the reader works on this choice, and leads it: another one of the same file may be somebody else’s. */
     readonly may: { readonly work: boolean; readonly lead: boolean };
     /** What else it could be, by key: what the start offers. */

@@ -1,4 +1,5 @@
 import type { Json } from "../../core/file/facts";
+import { offeredBy } from "../../db/queries/offered";
 import type { PlannedChoice } from "../application/choice-offer";
 import { REACH_NOTES } from "../contact/contact-places";
 import type { FileData, FileDocument, FileEvent, FileReference, FileReopening } from "./file-data";
@@ -44,12 +45,13 @@ const rowsOf = (object: string, from: string) => `coalesce((select json_agg(${ob
 export const EXTRAS = `select n.name as name, p.email,
   (select json_build_object('id', o.id, 'name', o.name) from person o where o.id = a.officer_id) as officer,
   ${rowsOf(
-    `json_build_object('id', x.id, 'code', x.code, 'title', x.title, 'award', x.award, 'start', x.starts_on, 'round', x.round, 'rolling', x.rolling, 'campus', x.campus, 'mode', x.mode,
-      'track', (select t->'title' from jsonb_array_elements(x.tracks) t where t->>'key' = x.track), 'extendedTo', x.extended_to, 'submittedAt', x.submitted_at, 'withdrawnAt', x.withdrawn_at,
+    `json_build_object('id', x.id, 'code', x.code, 'title', x.title, 'award', x.award, 'start', x.starts_on, 'round', x.round, 'rolling', x.rolling, 'campus', x.campus, 'language', x.language, 'mode', x.mode,
+      'track', (select t->'title' from jsonb_array_elements(x.tracks) t where t->>'key' = x.track),
+      'otherTracks', (select coalesce(json_agg(t->'title' order by o.n), '[]') from jsonb_array_elements_text(x.other_tracks) with ordinality o(key, n) join jsonb_array_elements(x.tracks) t on t->>'key' = o.key), 'extendedTo', x.extended_to, 'submittedAt', x.submitted_at, 'withdrawnAt', x.withdrawn_at,
       'rulebook', json_build_object('id', x.rulebook_id, 'version', x.version),
-      'plan', json_build_object('campuses', x.campuses, 'modes', x.modes, 'tracks', x.tracks, 'options', x.options, 'track', x.track),
+      'plan', json_build_object(${offeredBy("x")}, 'options', x.options, 'track', x.track),
       'newest', (select json_build_object('id', n.id, 'version', n.version) from rulebook n where n.intake_id = x.intake_id and n.status = 'published'), 'decision', x.decision)`,
-    `select c.id, g.code, g.title, g.award, g.tracks, g.campuses, g.modes, i.options, i.starts_on, r.key as round, r.rolling, c.campus, c.mode, c.track, c.extended_to, c.submitted_at, c.withdrawn_at, c.rulebook_id, c.intake_id, b.version, (select json_build_object('kind', d.kind, 'reason', d.reason, 'note', d.note, 'conditions', d.conditions,
+    `select c.id, g.code, g.title, g.award, g.tracks, g.campuses, g.languages, g.modes, i.options, i.starts_on, r.key as round, r.rolling, c.campus, c.language, c.mode, c.track, c.other_tracks, c.extended_to, c.submitted_at, c.withdrawn_at, c.rulebook_id, c.intake_id, b.version, (select json_build_object('kind', d.kind, 'reason', d.reason, 'note', d.note, 'conditions', d.conditions,
        'preparedBy', (select name from person where id = d.prepared_by_id), 'preparedById', d.prepared_by_id, 'preparedAt', d.prepared_at, 'releasedBy', (select name from person where id = d.released_by_id),
        'releasedAt', d.released_at, 'answerBy', d.answer_by, 'answer', d.answer) from decision d where d.choice_id = c.id) as decision
      from choice c join intake i on i.id = c.intake_id join programme g on g.id = i.programme_id join round r on r.id = c.round_id join rulebook b on b.id = c.rulebook_id

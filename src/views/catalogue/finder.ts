@@ -5,6 +5,7 @@ import type { ChoiceRules } from "../../core/catalogue/choice-rules";
 import {
   type IntakeInput,
   LEVELS,
+  type LengthUnit,
   type Level,
   offeredOptions,
   type ProgrammeInput,
@@ -22,6 +23,7 @@ import type { EntitlementList } from "../../core/rulebook/ruled-case";
 import type { FactSource } from "../../core/rules/fact";
 import type { Office, ReferenceSet } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
+import { roundWaits } from "../../db/queries/round-waits";
 import { NEEDED_TITLES } from "../../db/queries/rulebook-paths";
 import { officeNow } from "../view/office-now";
 import { defineView } from "../view/view";
@@ -42,6 +44,8 @@ export interface FinderRound {
   readonly state: RoundState;
   readonly rolling: boolean;
   readonly closesWhenFull: boolean;
+  /** It opens only if places are left, which is found at its opening. */
+  readonly waits: boolean;
   readonly prepareBefore: boolean;
   readonly promiseDays: number;
   /** The visitor's group alone once it is known, else all groups. */
@@ -54,8 +58,9 @@ export interface FinderHit {
   readonly award: string;
   readonly level: Level;
   readonly fields: readonly string[];
-  readonly language: string;
-  readonly months: number;
+  readonly languages: readonly string[];
+  readonly length: number;
+  readonly lengthUnit: LengthUnit;
   readonly ects: number;
   readonly campuses: ReferenceSet["campuses"];
   readonly modes: readonly Mode[];
@@ -117,9 +122,10 @@ interface Row {
   closings: { group: string; at: string }[];
   rolling: boolean;
   closes_when_full: boolean;
+  waits: boolean;
   prepare_before: boolean;
   promise_days: number;
-  programme: ProgrammeInput & { readonly sponsors_visa: boolean };
+  programme: ProgrammeInput & { readonly sponsors_visa: boolean; readonly length_unit: LengthUnit };
   starts_on: string;
   places: number;
   options: IntakeInput["options"];
@@ -132,7 +138,7 @@ interface Row {
 }
 
 /** Only what the finder shows of a rulebook is read from it, not the whole. */
-const ROWS = `select r.id as round_id, r.key as round_key, r.opens_at, r.closed_at, r.closed_reason, r.closings, r.rolling, r.closes_when_full, r.prepare_before, r.promise_days,
+const ROWS = `select r.id as round_id, r.key as round_key, r.opens_at, r.closed_at, r.closed_reason, r.closings, r.rolling, r.closes_when_full, ${roundWaits("r")} as waits, r.prepare_before, r.promise_days,
     to_jsonb(p) as programme, i.starts_on::text, i.places, i.options,
     json_build_object('key', f.key, 'title', f.title, 'rules', f.rules) as procedure,
     b.body->'fees' as fees, jsonb_path_query_array(b.body, '${NEEDED_TITLES}') as needs,
@@ -166,6 +172,7 @@ function roundOf(row: Row, office: Office, group: string | null, now: number): F
     closings: row.closings,
     closedAt: row.closed_at?.toISOString() ?? null,
     closedReason: row.closed_reason,
+    waits: row.waits,
   };
   return {
     roundId: row.round_id,
@@ -174,6 +181,7 @@ function roundOf(row: Row, office: Office, group: string | null, now: number): F
     state: roundState(window, group, now),
     rolling: row.rolling,
     closesWhenFull: row.closes_when_full,
+    waits: row.waits,
     prepareBefore: row.prepare_before,
     promiseDays: row.promise_days,
     groups: groupTerms(row, office, group),
@@ -202,6 +210,8 @@ function toHits(rows: readonly Row[], office: Office, group: string | null, now:
         ...programme,
         withoutVisa: !programme.sponsors_visa && mayNeedVisa,
         campuses: office.set.campuses.filter((c) => offered.campuses.includes(c.key)),
+        languages: offered.languages,
+        lengthUnit: programme.length_unit,
         modes: offered.modes,
         tracks: offered.tracks,
         startsOn: row.starts_on,
@@ -270,7 +280,7 @@ function matches(hit: FinderHit, query: Query): boolean {
     (query.code === null || hit.code === query.code) &&
     (query.level === null || hit.level === query.level) &&
     (query.field === null || hit.fields.some((f) => f.startsWith(query.field ?? ""))) &&
-    (query.language === null || hit.language === query.language) &&
+    (query.language === null || hit.languages.includes(query.language)) &&
     (query.campus === null || hit.campuses.some((c) => liesIn(c, query.campus ?? ""))) &&
     (query.start === null || hit.startsOn === query.start) &&
     (!query.open || hit.round.state === "open")
@@ -330,7 +340,7 @@ export const finder = defineView({
       choices: {
         levels: LEVELS.filter((level) => all.some((h) => h.level === level)),
         fields: distinct(all.flatMap((h) => h.fields.map((f) => f.slice(0, 2)))),
-        languages: distinct(all.map((h) => h.language)),
+        languages: distinct(all.flatMap((h) => h.languages)),
         starts: distinct(all.map((h) => h.startsOn)),
       },
       total: all.length,

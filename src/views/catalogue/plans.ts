@@ -9,6 +9,8 @@ import { DRAFTERS, holds, PLANNERS } from "../../core/rights/actor";
 import type { ReferenceSet } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
 import type { ZoneTable } from "../../core/time/zone";
+import { offeredBy } from "../../db/queries/offered";
+import { roundWaits } from "../../db/queries/round-waits";
 import { officeNow } from "../view/office-now";
 import { defineView } from "../view/view";
 
@@ -23,6 +25,8 @@ export interface PlannedRound {
   readonly closedReason: string | null;
   readonly rolling: boolean;
   readonly closesWhenFull: boolean;
+  readonly ifPlacesLeft: boolean;
+  readonly waits: boolean;
   readonly prepareBefore: boolean;
   readonly promiseDays: number;
   readonly drafts: number;
@@ -37,7 +41,7 @@ export interface PlannedIntake extends IntakeInput {
   readonly accepted: number;
   readonly rounds: readonly PlannedRound[];
   readonly rulebook: number | null;
-  /** What it lacks while one of its rounds has not closed. */
+  /** What it lacks before its first round opens, and what rounds lack that are still to open. */
   readonly gaps: readonly PlanGap[];
 }
 
@@ -70,8 +74,8 @@ export interface PlansData {
   }[];
 }
 
-const PROGRAMMES = `select json_build_object('code', p.code, 'title', p.title, 'award', p.award, 'level', p.level, 'fields', p.fields, 'language', p.language,
-    'months', p.months, 'ects', p.ects, 'campuses', p.campuses, 'modes', p.modes, 'tracks', p.tracks, 'description', p.description,
+const PROGRAMMES = `select json_build_object('code', p.code, 'title', p.title, 'award', p.award, 'level', p.level, 'fields', p.fields, ${offeredBy("p")},
+    'length', p.length, 'lengthUnit', p.length_unit, 'ects', p.ects, 'tracksRanked', p.tracks_ranked, 'description', p.description,
     'prerequisites', p.prerequisites, 'contact', p.contact, 'partner', p.partner, 'keywords', p.keywords, 'sponsorsVisa', p.sponsors_visa, 'onePage', p.one_page,
     'version', p.version, 'procedure', f.key, 'interested', (select count(*) from interest w where w.programme_id = p.id),
     'intakes', coalesce((select json_agg(json_build_object('id', i.id, 'version', i.version, 'startsOn', i.starts_on, 'places', i.places, 'quotas', i.quotas,
@@ -79,7 +83,7 @@ const PROGRAMMES = `select json_build_object('code', p.code, 'title', p.title, '
         'rulebook', (select b.version from rulebook b where b.intake_id = i.id and b.status = 'published'),
         'accepted', (select count(*) from choice x join decision d on d.choice_id = x.id where x.intake_id = i.id and x.withdrawn_at is null and d.answer = 'accepted'),
         'rounds', coalesce((select json_agg(json_build_object('id', r.id, 'key', r.key, 'version', r.version, 'opensAt', r.opens_at, 'closings', r.closings,
-            'closedAt', r.closed_at, 'closedReason', r.closed_reason, 'rolling', r.rolling, 'closesWhenFull', r.closes_when_full,
+            'closedAt', r.closed_at, 'closedReason', r.closed_reason, 'rolling', r.rolling, 'closesWhenFull', r.closes_when_full, 'ifPlacesLeft', r.if_places_left, 'waits', ${roundWaits("r")},
             'prepareBefore', r.prepare_before, 'promiseDays', r.promise_days,
             'drafts', (select count(*) from choice x where x.round_id = r.id and x.submitted_at is null and x.withdrawn_at is null),
             'submitted', (select count(*) from choice x where x.round_id = r.id and x.submitted_at is not null and x.withdrawn_at is null)
@@ -114,7 +118,7 @@ async function planned(
         opensAt: iso(round.opensAt),
         state: roundState(round, null, now),
       }));
-      const ahead = rounds.filter((r) => r.state !== "closed");
+      const ahead = rounds.filter((r) => r.state === "coming");
       const over = rounds.length > 0 && ahead.length === 0;
       return { ...intake, rounds, gaps: over ? [] : planGaps(programme, { ...intake, rounds: ahead }, groups, zone) };
     }),

@@ -1,6 +1,7 @@
 import { z } from "zod";
-import { type IntakeInput, offeredOptions, type ProgrammeInput } from "../../core/catalogue/programme";
+import { type IntakeInput, type OfferedByProgramme, offeredOptions } from "../../core/catalogue/programme";
 import type { Mode } from "../../core/file/mode";
+import { offeredBy } from "../../db/queries/offered";
 import { officeNow } from "../view/office-now";
 import { programmesOf } from "../view/scope";
 import { defineView } from "../view/view";
@@ -14,6 +15,7 @@ export interface Placed {
   readonly rank: number;
   readonly submittedAt: string;
   readonly campus: string | null;
+  readonly language: string;
   readonly mode: Mode | null;
   readonly track: string | null;
 }
@@ -46,17 +48,17 @@ interface Row {
   readonly id: string;
   readonly starts_on: string;
   readonly title: string;
-  readonly plan: Pick<ProgrammeInput, "campuses" | "modes" | "tracks"> & Pick<IntakeInput, "options" | "quotas">;
+  readonly plan: OfferedByProgramme & Pick<IntakeInput, "options" | "quotas">;
   readonly counts: Readonly<Record<string, number>>;
   readonly placed: readonly Placed[];
 }
 
 const STARTS = `select i.id, i.starts_on::text, ltrim(p.award || ' ' || (p.title->>'en')) as title,
-    json_build_object('campuses', p.campuses, 'modes', p.modes, 'tracks', p.tracks, 'options', i.options, 'quotas', i.quotas) as plan,
+    json_build_object(${offeredBy("p")}, 'options', i.options, 'quotas', i.quotas) as plan,
     coalesce((select json_object_agg(n.campus, n.people) from (select c.campus, count(*)::int as people from choice c
       where c.intake_id = i.id and c.submitted_at is not null and c.withdrawn_at is null and c.campus is not null group by c.campus) n), '{}'::json) as counts,
     coalesce((select json_agg(json_build_object('applicationId', x.application_id, 'choiceId', x.id, 'number', x.number, 'name', x.name, 'rank', x.rank,
-        'submittedAt', x.submitted_at, 'campus', x.campus, 'mode', x.mode, 'track', x.track) order by x.submitted_at, x.number)
+        'submittedAt', x.submitted_at, 'campus', x.campus, 'language', x.language, 'mode', x.mode, 'track', x.track) order by x.submitted_at, x.number)
       from (select c.*, s.number, s.name from choice c join choice_standing k on k.choice_id = c.id join file_standing s on s.application_id = c.application_id
         where c.intake_id = i.id and c.submitted_at is not null and c.withdrawn_at is null and k.stage in ('submitted', 'complete')
           and not exists (select 1 from decision d where d.choice_id = c.id) order by c.submitted_at, s.number limit ${MOST}) x), '[]'::json) as placed

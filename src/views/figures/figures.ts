@@ -7,7 +7,7 @@ import type { Json } from "../../core/file/facts";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { Field } from "../../core/rulebook/section";
 import type { ReferenceSet } from "../../core/standards/reference-set";
-import { countryName } from "../../text/format";
+import { countryName, languageName } from "../../text/format";
 import { countedLabel } from "../assessment/answered-so";
 import { officeNow } from "../view/office-now";
 import { programmesOf, scopeParameter } from "../view/scope";
@@ -68,7 +68,7 @@ const STARTS = `select i.id, p.code, ltrim(p.award || ' ' || (p.title->>'en')) a
   from intake i join programme p on p.id = i.programme_id where $1::text[] is null or p.code = any($1::text[]) order by p.code, i.starts_on`;
 
 const CHOSEN = `select kind, value, count(*)::int as people from choice c join application a on a.id = c.application_id join round r on r.id = c.round_id,
-    lateral (values ('group', a.group_since_submission), ('round', r.key), ('track', c.track), ('campus', c.campus), ('mode', c.mode)) v (kind, value)
+    lateral (values ('group', a.group_since_submission), ('round', r.key), ('track', c.track), ('campus', c.campus), ('language', c.language), ('mode', c.mode)) v (kind, value)
   where ${COUNTED} and value is not null group by kind, value`;
 
 const ANSWERED = `select w.section, w.field, w.value, count(*)::int as people from choice c join answer w on w.application_id = c.application_id
@@ -80,6 +80,9 @@ interface Chosen {
   readonly value: string;
   readonly people: number;
 }
+
+const languageNames = (rows: readonly Chosen[]) =>
+  rows.filter((r) => r.kind === "language").map((r) => [r.value, languageName("en", r.value)] as const);
 
 /** What was found or chosen, and is nobody's secret; a kind in which all are alike says nothing. */
 async function chosen(pool: pg.Pool, start: FigureStart, set: ReferenceSet): Promise<readonly Figure[]> {
@@ -93,6 +96,7 @@ async function chosen(pool: pg.Pool, start: FigureStart, set: ReferenceSet): Pro
     { kind: "round", title: "Round", names: [] },
     { kind: "track", title: "Track", names: tracks.map((t) => [t.key, t.title] as const) },
     { kind: "campus", title: "Campus", names: set.campuses.map((c) => [c.key, c.title.en] as const) },
+    { kind: "language", title: "Language of teaching", names: languageNames(rows) },
     { kind: "mode", title: "Full or part time", names: [] },
   ];
   return kinds.flatMap(({ kind, title, names }): readonly Figure[] => {

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { assess } from "../../core/assessment/assess";
-import { type IntakeInput, offeredOptions, type Track } from "../../core/catalogue/programme";
+import { type IntakeInput, type OfferedByProgramme, offeredOptions, type Track } from "../../core/catalogue/programme";
 import { MODES, type Mode } from "../../core/file/mode";
 import { type FeeDue, gapsOf, type RequirementResult } from "../../core/file/result";
 import { type FormSection, formSections } from "../../core/form/form-sections";
@@ -9,6 +9,7 @@ import type { ProofLevel } from "../../core/rulebook/requirement";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { type Registers, registersOf } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
+import { offeredBy } from "../../db/queries/offered";
 import { officeNow } from "../view/office-now";
 import { defineView } from "../view/view";
 import { trialAnswersSchema, trialOf } from "./trial";
@@ -28,6 +29,7 @@ export interface FormPreview {
   readonly group: string | null;
   readonly groups: readonly { readonly key: string; readonly title: LocalText }[];
   readonly campuses: readonly { readonly key: string; readonly title: LocalText }[];
+  readonly languages: readonly string[];
   readonly modes: readonly Mode[];
   readonly tracks: readonly Track[];
   readonly office: Registers;
@@ -38,8 +40,7 @@ interface Row {
   version: number;
   body: RulebookBody;
   starts_on: string;
-  language: string;
-  programme: { campuses: string[]; modes: Mode[]; tracks: Track[] };
+  programme: OfferedByProgramme;
   options: IntakeInput["options"];
 }
 
@@ -51,6 +52,7 @@ export const formPreview = defineView({
     rulebookId: z.uuid(),
     group: option,
     campus: option,
+    language: option,
     mode: z.enum(MODES).nullable().default(null),
     track: option,
     answers: trialAnswersSchema,
@@ -59,8 +61,8 @@ export const formPreview = defineView({
     if (!holds(actor, RULEBOOK_READERS)) return null;
     const office = await officeNow(pool);
     const { rows } = await pool.query<Row>(
-      `select b.id, b.version, b.body, i.starts_on::text, i.options, p.language,
-         json_build_object('campuses', p.campuses, 'modes', p.modes, 'tracks', p.tracks) as programme
+      `select b.id, b.version, b.body, i.starts_on::text, i.options,
+         json_build_object(${offeredBy("p")}) as programme
        from rulebook b join intake i on i.id = b.intake_id join programme p on p.id = i.programme_id where b.id = $1`,
       [rulebookId],
     );
@@ -69,7 +71,7 @@ export const formPreview = defineView({
     const offered = offeredOptions(row.programme, row);
     const choice = {
       start: row.starts_on,
-      language: row.language,
+      language: asked.language ?? offered.languages[0] ?? "",
       group,
       campus: asked.campus ?? offered.campuses[0] ?? null,
       mode: asked.mode ?? offered.modes[0] ?? null,
@@ -98,6 +100,7 @@ export const formPreview = defineView({
       group: file.group,
       groups: office.set.groups.map((g) => ({ key: g.key, title: g.title })),
       campuses: office.set.campuses.filter((c) => offered.campuses.includes(c.key)),
+      languages: offered.languages,
       modes: offered.modes,
       tracks: offered.tracks,
       office: registersOf(office.set),

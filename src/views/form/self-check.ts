@@ -40,7 +40,7 @@ interface Row {
   award: string;
   title: LocalText;
   tracks: Track[];
-  language: string;
+  languages: readonly string[];
 }
 
 /** The checked body of each rulebook, made once: published rulebooks never change. */
@@ -57,7 +57,7 @@ export const selfCheck = defineView({
   read: async ({ pool, now }, { code, track, answers }): Promise<SelfCheckData | null> => {
     const office = await officeNow(pool);
     const { rows } = await pool.query<Row>(
-      `select b.id, b.version, b.body, i.starts_on::text, p.award, p.title, p.tracks, p.language from rulebook b
+      `select b.id, b.version, b.body, i.starts_on::text, p.award, p.title, p.tracks, p.languages from rulebook b
          join intake i on i.id = b.intake_id join programme p on p.id = i.programme_id
        where p.code = $1 and b.status = 'published' order by i.starts_on desc limit 1`,
       [code],
@@ -68,7 +68,7 @@ export const selfCheck = defineView({
     const chosen = { campus: null, mode: null, track: track ?? row.tracks[0]?.key ?? null };
     const { index, contexts: all } = trialOf(
       rulebook,
-      { start: row.starts_on, language: row.language, group: null, ...chosen },
+      { start: row.starts_on, language: row.languages[0] ?? "", group: null, ...chosen },
       answers,
       office,
       now.getTime(),

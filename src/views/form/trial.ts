@@ -92,6 +92,7 @@ export function trialOf(
         programme: "",
         start: start as PlainDate, // a date column
         ...options,
+        otherTracks: [],
         extendedTo: null,
         submittedAt: null,
         withdrawnAt: null,

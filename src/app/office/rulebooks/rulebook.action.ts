@@ -7,6 +7,7 @@ import type { Outcome } from "../../../acts/act/act";
 import { askPreview } from "../../../acts/rulebook/previews";
 import { draftRulebook, dropRulebook, editRulebook, publishDraft } from "../../../acts/rulebook/rulebooks";
 import { dropPart, savePart, shareElement } from "../../../acts/rulebook/shared-parts";
+import type { AreaKey } from "../../../core/rulebook/parts";
 import { EMPTY_RULEBOOK, type RulebookBody } from "../../../core/rulebook/rulebook";
 import type { LocalText } from "../../../core/text/local-text";
 import { REFUSED_WORDS } from "../../../text/words/office";
@@ -57,7 +58,7 @@ export async function storeDraft(
 export async function shareOne(
   rulebookId: string,
   edit: number,
-  element: { readonly area: keyof RulebookBody; readonly key: string; readonly into: string | null },
+  element: { readonly area: AreaKey; readonly key: string; readonly into: string | null },
 ): Promise<{ readonly edit: number; readonly body: RulebookBody } | { readonly refused: string }> {
   const outcome = await perform(shareElement, await actor(), { rulebookId, edit, ...element });
   revalidatePath("/office/rulebooks/parts", "layout");

@@ -18,6 +18,7 @@ const GIVEN = new Set([
   "choice.campus",
   "choice.mode",
   "choice.track",
+  "choice.tracks",
   "choice.rank",
   "choice.answer",
 ]);

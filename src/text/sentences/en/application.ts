@@ -1,7 +1,9 @@
 /** An application: its choices, its stages, corrections and history, in English. */
 export const application = {
   "apply.campus": "Campus",
+  "apply.language": "Language of teaching",
   "apply.mode": "Full time or part time",
+  "apply.tracks": "Tracks that you would take, the preferred one first",
   "apply.track": "Track",
   "apply.adds": "This adds it to your application No. {number}, beside {programmes}.",
   "apply.add": "Add it to my application",

@@ -3,7 +3,9 @@ import type { application as english } from "../en/application";
 /** An application: its choices, its stages, corrections and history, in French. */
 export const application: Readonly<Record<keyof typeof english, string>> = {
   "apply.campus": "Campus",
+  "apply.language": "Langue d’enseignement",
   "apply.mode": "Temps plein ou partiel",
+  "apply.tracks": "Parcours que vous accepteriez, le préféré d’abord",
   "apply.track": "Parcours",
   "apply.adds": "Il s’ajoute à votre candidature no {number}, à côté de {programmes}.",
   "apply.add": "L’ajouter à ma candidature",

@@ -6,7 +6,7 @@ import { countIn } from "../../../core/text/counting";
 import { sentence } from "../../../text/sentence";
 import { countryOptions } from "../../../text/words/code-lists";
 import type { FieldInputProps } from "./field-input-props";
-import { moved, OrderedList } from "./ranked-input.client";
+import { RankedPicks } from "./ranked-picks.client";
 
 /** Inputs of the field kinds that hold more than one plain value. */
 const textsOf = (value: Json): readonly string[] =>
@@ -77,70 +77,19 @@ export function SeveralInput({ id, field, value, locale, disabled, onChange, onL
 
 /** Picks in the order of preference. */
 export function RankedInput({ id, field, value, locale, disabled, onChange, onLeave }: FieldInputProps) {
-  const picked = textsOf(value);
-  const options = field.options ?? [];
-  const titleOf = (key: string) => options.find((o) => o.value === key)?.title[locale] ?? key;
-  const set = (next: readonly string[]) => {
-    onChange(next);
-    onLeave(next);
-  };
-  const left = options.filter((o) => !picked.includes(o.value));
-  const full = field.most !== undefined && picked.length >= field.most;
   return (
-    <div className="ranked">
-      {picked.length > 0 ? (
-        <OrderedList
-          items={picked.map((key) => ({ id: key, label: titleOf(key) }))}
-          disabled={disabled}
-          label={sentence(locale, "field.picked")}
-          gripLabel={(item) => item.label}
-          onOrder={set}
-          render={(item, i) => (
-            <>
-              <span className="grow">{item.label}</span>
-              {disabled ? null : (
-                <>
-                  <Button
-                    size="small"
-                    disabled={i === 0}
-                    aria-label={sentence(locale, "field.up", { option: item.label })}
-                    onClick={() => set(moved(picked, i, i - 1))}
-                  >
-                    ↑
-                  </Button>
-                  <Button
-                    size="small"
-                    disabled={i === picked.length - 1}
-                    aria-label={sentence(locale, "field.down", { option: item.label })}
-                    onClick={() => set(moved(picked, i, i + 1))}
-                  >
-                    ↓
-                  </Button>
-                  <Button
-                    size="small"
-                    aria-label={sentence(locale, "field.takeOut", { option: item.label })}
-                    onClick={() => set(picked.filter((key) => key !== item.id))}
-                  >
-                    ×
-                  </Button>
-                </>
-              )}
-            </>
-          )}
-        />
-      ) : null}
-      {disabled || left.length === 0 ? null : (
-        <Select
-          id={id}
-          disabled={full}
-          value={null}
-          placeholder={sentence(locale, "field.pick")}
-          style={{ width: "100%" }}
-          options={left.map((o) => ({ value: o.value, label: o.title[locale] }))}
-          onChange={(key: string | null) => key && set([...picked, key])}
-        />
-      )}
-    </div>
+    <RankedPicks
+      id={id}
+      options={(field.options ?? []).map((o) => ({ value: o.value, label: o.title[locale] }))}
+      picked={textsOf(value)}
+      most={field.most}
+      disabled={disabled}
+      locale={locale}
+      onOrder={(next) => {
+        onChange(next);
+        onLeave(next);
+      }}
+    />
   );
 }
 

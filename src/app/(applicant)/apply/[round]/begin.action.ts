@@ -30,6 +30,7 @@ export async function begin(form: FormData): Promise<void> {
   const outcome = await perform(startApplication, actor, {
     roundId,
     campus: text("campus"),
+    language: text("language"),
     mode: text("mode"),
     track: text("track"),
   });

@@ -1,7 +1,7 @@
 import Link from "next/link";
 import { notFound, redirect } from "next/navigation";
 import { programmeName } from "../../../../core/catalogue/programme";
-import { formatMoment } from "../../../../text/format";
+import { formatMoment, languageName } from "../../../../text/format";
 import { isTextKey, sentence } from "../../../../text/sentence";
 import { choiceRefusalText, choiceRuleLines } from "../../../../text/words/choice-rules";
 import { CarryAnswers } from "../../../../ui/catalogue/finder/carry-answers.client";
@@ -98,6 +98,11 @@ export default async function ApplyPage({
             name="campus"
             label={sentence(language, "apply.campus")}
             options={hit.campuses.map((c) => ({ value: c.key, label: c.title[language] }))}
+          />
+          <Options
+            name="language"
+            label={sentence(language, "apply.language")}
+            options={hit.languages.map((l) => ({ value: l, label: languageName(language, l) }))}
           />
           <Options
             name="mode"

@@ -17,6 +17,7 @@ import { requestSignature } from "../../../../acts/evidence/signatures";
 import { startPayment } from "../../../../acts/payments/payments";
 import { requestReference, withdrawReference } from "../../../../acts/references/request-reference";
 import { askEarlyRuling } from "../../../../acts/rulings/rulings";
+import type { Option } from "../../../../core/catalogue/programme";
 import { webRuntime } from "../../../../runtime";
 import { sentence } from "../../../../text/sentence";
 import { type WriterLikeness, writerLikeness } from "../../../../views/statements/likeness";
@@ -94,10 +95,10 @@ export async function change(
   number: string,
   applicationId: string,
   choiceId: string,
-  part: "campus" | "mode" | "track",
-  value: string,
+  part: Option | "tracks",
+  value: string | readonly string[],
 ): Promise<Pressed> {
-  const input = { applicationId, choiceId, [part]: value };
+  const input = { applicationId, choiceId, [part]: typeof value === "string" ? value : [...value] };
   return answer(number, await perform(changeChoice, (await person(number)).actor, input));
 }
 

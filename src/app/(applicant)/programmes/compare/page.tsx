@@ -5,7 +5,7 @@ import { formatDate, languageName } from "../../../../text/format";
 import { sentence } from "../../../../text/sentence";
 import { fieldName } from "../../../../text/words/code-lists";
 import { personString, readQuery, type SearchParams } from "../../../../ui/catalogue/finder/query";
-import { Deadlines } from "../../../../ui/catalogue/programme";
+import { Deadlines, lengthText } from "../../../../ui/catalogue/programme";
 import { type FinderHit, finder } from "../../../../views/catalogue/finder";
 import { locale, see, VISITOR } from "../../../request";
 
@@ -47,8 +47,8 @@ export default async function ComparePage({ searchParams }: { searchParams: Prom
     [t("finder.level"), (h) => sentence(language, `level.${h.level}`)],
     [t("finder.field"), (h) => h.fields.map((f) => fieldName(language, f)).join(", ")],
     [t("finder.start"), (h) => formatDate(language, h.startsOn)],
-    ["ECTS", (h) => `${h.ects} · ${sentence(language, "finder.months", { count: h.months })}`],
-    [t("finder.language"), (h) => languageName(language, h.language)],
+    ["ECTS", (h) => `${h.ects} · ${lengthText(language, h)}`],
+    [t("finder.language"), (h) => h.languages.map((l) => languageName(language, l)).join(", ")],
     [t("finder.campus"), (h) => h.campuses.map((c) => c.title[language]).join(", ")],
     [t("apply.mode"), (h) => h.modes.map((m) => sentence(language, `mode.${m}`)).join(", ")],
     [t("programme.prerequisites"), (h) => h.prerequisites?.[language] ?? "—"],

@@ -2,7 +2,7 @@ import Link from "next/link";
 import { standsFor } from "../../../../core/catalogue/choice-rules";
 import type { ChoiceResult } from "../../../../core/file/result";
 import type { ActOnFile } from "../../../../core/file-acts/file-acts";
-import { formatDate, formatMoment, formatZone } from "../../../../text/format";
+import { formatDate, formatMoment, formatZone, languageName } from "../../../../text/format";
 import { REASON_WORDS } from "../../../../text/words/office";
 import { type ChoiceActs, ExtendForm, MoveForm, PlaceForm } from "../../../../ui/application/choice-acts.client";
 import { Elsewhere } from "../../../../ui/application/elsewhere.client";
@@ -25,8 +25,9 @@ function Facts({ data, choice, result }: { data: FileData; choice: Choice; resul
     ["Start", formatDate("en", choice.start)],
     ["Round", choice.round],
     ["Campus", choice.campus ?? ""],
+    ["Taught in", choice.offered.languages.length > 1 ? languageName("en", choice.language) : ""],
     ["Mode", choice.mode ?? ""],
-    ["Track", choice.track?.en ?? ""],
+    ["Track", [choice.track, ...choice.otherTracks].flatMap((t) => (t ? [t.en] : [])).join(", then ")],
     ["Own closing", choice.extendedTo ? formatMoment("en", choice.extendedTo, data.zone) : ""],
     ["Eligibility", result?.eligibility ?? ""],
   ];

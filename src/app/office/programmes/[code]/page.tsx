@@ -16,6 +16,7 @@ const NEW_ROUND = {
   closings: [],
   rolling: false,
   closesWhenFull: false,
+  ifPlacesLeft: false,
   prepareBefore: true,
   promiseDays: 30,
 };
@@ -34,6 +35,7 @@ function RoundPart({ data, intake, round }: { data: PlansData; intake: PlannedIn
         closings: round.closings.map((c) => ({ group: c.group, at: wallTime(c.at, data.zone) })),
         rolling: round.rolling,
         closesWhenFull: round.closesWhenFull,
+        ifPlacesLeft: round.ifPlacesLeft,
         prepareBefore: round.prepareBefore,
         promiseDays: round.promiseDays,
       }

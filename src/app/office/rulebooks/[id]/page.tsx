@@ -64,6 +64,7 @@ export default async function RulebookPage({
       </div>
       <RulebookEditor
         key={`${page.id}-${page.status}`}
+        name={page.id}
         first={page.body}
         {...(typeof section === "string" ? { at: section } : {})}
         edit={page.edit}

@@ -1,8 +1,8 @@
 import Link from "next/link";
 import type { ApplicantChoice } from "../../../../../core/assessment/applicants-share";
-import { programmeName } from "../../../../../core/catalogue/programme";
+import { type Option, programmeName } from "../../../../../core/catalogue/programme";
 import type { Locale } from "../../../../../core/text/local-text";
-import { formatDayInZone, formatMoment, formatZone } from "../../../../../text/format";
+import { formatDayInZone, formatMoment, formatZone, languageName } from "../../../../../text/format";
 import { sentence } from "../../../../../text/sentence";
 import { type ChoiceLine, ChoiceList } from "../../../../../ui/application/choice-list.client";
 import { withdrawalFees } from "../../../../../ui/application/withdrawal";
@@ -42,10 +42,10 @@ function lineOf(application: MyApplication, choice: Choice, language: Locale): C
   const result = application.assessment.choices.find((c) => c.id === choice.id);
   const editable = !choice.withdrawn && choice.submittedAt === null && result?.closedAs !== "lapsed";
   const option = (value: string, label: string) => ({ value, label });
-  const pick = (
-    name: "campus" | "mode" | "track",
-    options: readonly { readonly value: string; readonly label: string }[],
-  ) => (options.length > 1 ? [{ name, label: sentence(language, `apply.${name}`), value: choice[name], options }] : []);
+  const pick = (name: Option, options: readonly { readonly value: string; readonly label: string }[]) =>
+    options.length > 1 ? [{ name, label: sentence(language, `apply.${name}`), value: choice[name], options }] : [];
+  const tracks = choice.offered.tracks.map((t) => option(t.key, t.title[language]));
+  const ranked = choice.tracksRanked && tracks.length > 1;
   const missing = result?.missing.length ?? 0;
   return {
     id: choice.id,
@@ -65,14 +65,22 @@ function lineOf(application: MyApplication, choice: Choice, language: Locale): C
       application.choices.some((c) => c.id !== choice.id && !c.withdrawn) ? [choice.id] : ["file", choice.id],
     ),
     editable,
+    tracks: ranked
+      ? {
+          label: sentence(language, "apply.tracks"),
+          picked: [...(choice.track === null ? [] : [choice.track]), ...choice.otherTracks],
+          options: tracks,
+        }
+      : null,
     picks: [
-      ...pick(
-        "track",
-        choice.offered.tracks.map((t) => option(t.key, t.title[language])),
-      ),
+      ...(ranked ? [] : pick("track", tracks)),
       ...pick(
         "campus",
         choice.offered.campuses.map((c) => option(c.key, c.title[language])),
+      ),
+      ...pick(
+        "language",
+        choice.offered.languages.map((l) => option(l, languageName(language, l))),
       ),
       ...pick(
         "mode",

@@ -25,8 +25,16 @@ export async function moveAll(
   const person = await requirePerson(`/office/programmes/${code}/sites`);
   const refused: { number: string; why: string }[] = [];
   const asked = choices.slice(0, MOST);
-  for (const { applicationId, choiceId, number, mode, track } of asked) {
-    const outcome = await perform(moveChoice, person.actor, { applicationId, choiceId, campus, mode, track, reason });
+  for (const { applicationId, choiceId, number, language, mode, track } of asked) {
+    const outcome = await perform(moveChoice, person.actor, {
+      applicationId,
+      choiceId,
+      campus,
+      language,
+      mode,
+      track,
+      reason,
+    });
     if (!outcome.ok) refused.push({ number, why: REFUSED_WORDS[outcome.reason] });
   }
   revalidatePath(`/office/programmes/${code}/sites`);

@@ -36,6 +36,7 @@ export default async function PartPage({ params }: { params: Promise<{ key: stri
       </p>
       <RulebookEditor
         key={part.key}
+        name={`part ${part.key}`}
         first={part.body}
         edit={part.edit}
         writable
