@@ -11,6 +11,7 @@ import { withdraw } from "./application/withdraw";
 import * as overriding from "./assessment/override-finding";
 import { passOverFiles, reassessFiles, setFileAside, tryFileAgain } from "./assessment/reassess";
 import { takeFile } from "./assessment/take-file";
+import { addTask, dropTask, finishTask } from "./assessment/tasks";
 import { copyCycle } from "./catalogue/copy-cycle";
 import { answerSearch, noteEmptySearch } from "./catalogue/empty-searches";
 import { announceOpenings, forgetInterest, noteInterest } from "./catalogue/interest";
@@ -160,6 +161,9 @@ export const ACTS = {
   orderOwnCopy,
   reportCopy,
   eraseCopies,
+  addTask,
+  finishTask,
+  dropTask,
   doDeed,
   undoDeed,
   noteKeeper,

@@ -6,6 +6,7 @@ import { giveUndertaking } from "../acts/application/undertaking";
 import { withdraw } from "../acts/application/withdraw";
 import { overrideFinding } from "../acts/assessment/override-finding";
 import { takeFile } from "../acts/assessment/take-file";
+import { addTask } from "../acts/assessment/tasks";
 import { answerDecision, prepareDecision, releaseDecision } from "../acts/decision/decisions";
 import { confirmValues } from "../acts/evidence/confirm-values";
 import { acceptEvidence, returnEvidence } from "../acts/evidence/judge-evidence";
@@ -279,6 +280,14 @@ async function perform(play: Play, moment: Moment): Promise<void> {
         applicationId,
         sections: moment.sections.map((section) => ({ scope: "file", section })),
         reason: moment.text,
+        due: dayAfter(play, moment.days),
+      });
+      return;
+    case "task":
+      await act(runtime, addTask, staff.officer, {
+        applicationId,
+        section: moment.section,
+        title: moment.title,
         due: dayAfter(play, moment.days),
       });
       return;

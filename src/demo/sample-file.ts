@@ -90,6 +90,7 @@ export function sampleFile(profile: Profile, change: SampleChange = {}): FileFac
     overrides: [],
     rulings: [],
     references: [],
+    tasks: [],
     deeds: [],
     earlyCases: [],
     registryMisses: [],

@@ -50,6 +50,8 @@ type What =
     }
   /** Says that an entry rule counts as something else than was worked out. */
   | { readonly do: "override"; readonly rule: string; readonly finding: "met" | "not met"; readonly reason: string }
+  /** An officer makes work of what stands in a section. */
+  | { readonly do: "task"; readonly section: string; readonly title: string; readonly days: number }
   | { readonly do: "answer"; readonly answer: "accepted" | "declined" };
 
 export type Moment = What & { readonly day: number; readonly at?: string };

@@ -208,6 +208,9 @@ describe("rights", () => {
       orderCopies: { applicationIds: [applicationId], reader: "office", documents: false },
       reportCopy: { orderId: applicationId, applicationId, bytes: null },
       eraseCopies: {},
+      addTask: { applicationId, title: "test", due: "2026-12-10" },
+      finishTask: { applicationId, taskId: randomUUID(), outcome: "test" },
+      dropTask: { applicationId, taskId: randomUUID() },
       doDeed: { ...place, note: "test" },
       undoDeed: place,
       ruleOnCase: {

@@ -11,6 +11,7 @@ const WRITTEN = [
   "confirmation_version",
   "link_note",
   "deed",
+  "task",
   "contact_note",
   "keeper_note",
   "section_summary",

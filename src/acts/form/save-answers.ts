@@ -92,7 +92,7 @@ function findTarget(file: OpenFile, change: Pick<Change, "scope" | "section" | "
   const sections = sectionsAt(file, change);
   for (const section of sections) {
     const inList = section.repeats !== undefined;
-    const field = section.fields.find((f) => f.key === change.field) ?? null;
+    const field = section.fields.find((f) => f.key === change.field && !f.byOffice) ?? null;
     const ofList = inList && change.entry === "" && change.field === COMPLETE_FIELD;
     if (!ofList && (field === null || inList === (change.entry === ""))) continue;
     const most = inList ? Math.max(...sections.map((s) => s.repeats?.max ?? 0)) : null;

@@ -85,7 +85,7 @@ function fieldGap(
   facts: FactSource,
 ): Gap["code"] | null {
   const { field } = check;
-  if (missing(field, value)) return field.required ? "missing" : null;
+  if (missing(field, value)) return field.required && !field.byOffice ? "missing" : null;
   const named = typeof beside === "string" ? beside : undefined;
   if (field.kind === "scores") return scoresGap(check, office, named, value);
   if (!isRight(check, office, value, named)) return "wrong";

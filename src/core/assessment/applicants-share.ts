@@ -63,8 +63,17 @@ const byDay = (a: Step, b: Step): number => ((a.dueAt ?? "9999") < (b.dueAt ?? "
 export const owedByApplicant = (owed: readonly Step[]): readonly Step[] =>
   [...owed.filter((s) => s.turn === "applicant" || s.kind === "pay")].sort(byDay);
 
+/** What officers have made work of stays with them: a file in which only that is left waits for nobody. */
+function withoutTasks(file: FileResult): FileResult {
+  const owed = file.owed.filter((s) => s.kind !== "task");
+  if (file.next?.kind !== "task") return { ...file, owed };
+  const next = nextStep(owed, file.stage === "preparing");
+  return { ...file, owed, next, turn: next?.turn ?? "nobody", dueAt: next?.dueAt ?? null };
+}
+
 /** The applicant reads first what they owe themselves, whoever's turn the file is in the office's list. */
-function fileShare({ owed, next, ...file }: FileResult): ApplicantFile {
+function fileShare(result: FileResult): ApplicantFile {
+  const { owed, next, ...file } = withoutTasks(result);
   const [first, ...besides] = owedByApplicant(owed);
   const others =
     file.stage === "preparing"

@@ -9,3 +9,13 @@ const reason = z.string().trim().min(1).max(1000);
 export const overrideFindingInput = z.object({ ...rule, finding: z.enum(["met", "not met"]), reason });
 export const endOverrideInput = z.object({ ...rule, reason });
 export const takeFileInput = z.object({ ...onFile, mine: z.boolean() });
+
+/** `section`: the section in which it was stated, by its key; "" where it is about none. */
+export const addTaskInput = z.object({
+  ...onFile,
+  section: z.string().max(60).default(""),
+  title: z.string().trim().min(1).max(500),
+  due: z.iso.date(),
+});
+export const finishTaskInput = z.object({ ...onFile, taskId: z.uuid(), outcome: z.string().trim().min(1).max(1000) });
+export const dropTaskInput = z.object({ ...onFile, taskId: z.uuid() });

@@ -314,6 +314,12 @@ function decisionStep(input: StepInput, context: ChoiceContext, result: ChoiceRe
     : [];
 }
 
+/** What officers made work of themselves, by the day that they gave it. */
+const taskSteps = (input: StepInput): readonly Step[] =>
+  input.facts.tasks.map(({ title, due }) =>
+    step(input, "office", "task", requireDay(due), { title: { en: title, fr: title } }),
+  );
+
 /** Every open step of the file: who must do what by when. A step that waits for an unmet requirement is not owed by anyone yet. */
 export function owedSteps(input: StepInput): readonly Step[] {
   const live = input.choices.filter((c) => c.stage !== "closed");
@@ -321,7 +327,7 @@ export function owedSteps(input: StepInput): readonly Step[] {
   const before = [...confirmSteps(input), ...rulingSteps(input)];
   const steps = [
     ...input.requirements.filter(wanted).flatMap((r) => requirementStep(input, r)),
-    ...(live.length > 0 ? [...before, ...askSteps(input), ...reopeningSteps(input)] : []),
+    ...(live.length > 0 ? [...before, ...askSteps(input), ...reopeningSteps(input), ...taskSteps(input)] : []),
   ];
   for (const result of live) {
     const context = input.contexts.find((c) => c.choice.id === result.id);

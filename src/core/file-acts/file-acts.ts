@@ -8,7 +8,14 @@ import {
   refuseCorrectionInput,
   reopenSectionsInput,
 } from "../application/inputs";
-import { endOverrideInput, overrideFindingInput, takeFileInput } from "../assessment/inputs";
+import {
+  addTaskInput,
+  dropTaskInput,
+  endOverrideInput,
+  finishTaskInput,
+  overrideFindingInput,
+  takeFileInput,
+} from "../assessment/inputs";
 import { extendChoiceInput } from "../catalogue/inputs";
 import { contactPlaceInput, noteContactInput } from "../contact/inputs";
 import { leaveOutPageInput, writeSummaryInput } from "../copies/inputs";
@@ -38,17 +45,20 @@ import { judgeLikenessInput } from "../statements/inputs";
 /** What an office does on the page of a file: the acts by their names, with what each takes. */
 export const FILE_ACT_INPUTS = {
   "accept-evidence": acceptEvidenceInput,
+  "add-task": addTaskInput,
   "ask-applicant": askApplicantInput,
   "ask-contact": contactPlaceInput,
   "ask-registry": askRegistryInput,
   "confirm-values": confirmValuesInput,
   "do-deed": doDeedInput,
   "drop-decision": dropDecisionInput,
+  "drop-task": dropTaskInput,
   "end-case-ruling": caseInput,
   "end-override": endOverrideInput,
   "end-reopening": endReopeningInput,
   "excuse-requirement": excuseRequirementInput,
   "extend-choice": extendChoiceInput,
+  "finish-task": finishTaskInput,
   "judge-likeness": judgeLikenessInput,
   "judge-same-person": judgeSamePersonInput,
   "join-accounts": joinAccountsInput,

@@ -52,6 +52,8 @@ export interface FileFacts {
   }[];
   readonly references: readonly ReferenceFact[];
   /** What the office has done itself, by requirement. */
+  /** What officers still have to see to in this file, each by a day. */
+  readonly tasks: readonly { readonly id: string; readonly title: string; readonly due: PlainDate }[];
   readonly deeds: readonly {
     readonly requirement: string;
     readonly scope: string;

@@ -33,6 +33,7 @@ export const STEP_KINDS = [
   "await paper",
   "await registry",
   "do",
+  "task",
   "answer offer",
   "prove",
   "load calendar",

@@ -10,7 +10,7 @@ import { sectionKey } from "../file/place";
 import { papersFor } from "../people/papers";
 import { testsCounted } from "../rulebook/conditions";
 import { type RunningSum, runningSums } from "../rulebook/running-sums";
-import { type Field, factName, type Section } from "../rulebook/section";
+import { type Field, factName, forApplicants, type Section } from "../rulebook/section";
 import type { Registers } from "../standards/reference-set";
 import type { LocalText } from "../text/local-text";
 import { withEntries } from "./entry-title";
@@ -66,7 +66,7 @@ interface Asked {
 export function askedSections(all: readonly ChoiceContext[]): readonly Asked[] {
   const asked = new Map<string, Asked>();
   for (const context of all)
-    for (const section of context.rulebook.body.sections) {
+    for (const section of context.rulebook.body.sections.map(forApplicants)) {
       const scope = section.scope === "file" ? "file" : context.choice.id;
       const place = sectionKey({ scope, section: section.key });
       const known = asked.get(place);

@@ -98,6 +98,8 @@ export const fieldSchema = z.object({
     .array(z.object({ value: z.string(), title: localTextSchema, scales: z.array(z.string()).optional() }))
     .optional(),
   when: conditionSchema.optional(),
+  /** The office fills it in, as it gives points to an award: applicants neither see nor answer it. */
+  byOffice: z.boolean().optional(),
   /** Who may see it; anything but `assessment` never enters the facts. */
   seenBy: z.enum(["assessment", "office", "finance", "figures"]).default("assessment"),
   /** Its answers are counted over all applications of a start; what is for figures alone always is. */
@@ -169,6 +171,16 @@ export function linkedFields(section: Section, sections: readonly Section[]): re
       field,
     }));
   });
+}
+
+const applicantsOwn = new WeakMap<Section, Section>();
+
+/** A section as applicants have it: without what the office fills in. */
+export function forApplicants(section: Section): Section {
+  if (!section.fields.some((f) => f.byOffice)) return section;
+  const known = applicantsOwn.get(section) ?? { ...section, fields: section.fields.filter((f) => !f.byOffice) };
+  applicantsOwn.set(section, known);
+  return known;
 }
 
 /** The name under which rules see a section: `degrees` for education, its own name for core kinds, `answers.x` otherwise. */

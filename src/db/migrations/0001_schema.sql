@@ -718,6 +718,19 @@ CREATE TABLE "section_summary" (
 	CONSTRAINT "section_summary_application_id_scope_section_pk" PRIMARY KEY("application_id","scope","section")
 );
 --> statement-breakpoint
+CREATE TABLE "task" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"section" text DEFAULT '' NOT NULL,
+	"title" text NOT NULL,
+	"due" date NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	"done_at" timestamp with time zone,
+	"done_by_id" uuid,
+	"outcome" text DEFAULT '' NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE "account_join" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"kept_id" uuid NOT NULL,
@@ -877,7 +890,7 @@ CREATE TABLE "file_standing" (
 	"rests_on" text[] NOT NULL,
 	CONSTRAINT "standing_stage" CHECK ("file_standing"."stage" in ('preparing','submitted','complete','in review','decided','answered','closed')),
 	CONSTRAINT "standing_turn_word" CHECK ("file_standing"."turn" in ('office','faculty','applicant','payment','third party','nobody')),
-	CONSTRAINT "standing_reason_word" CHECK ("file_standing"."reason" in ('fill','submit','check','confirm','rule','decide','release','supply','supply again','answer ask','correct','read changes','answer request','name referee','pay','book payment','give reference','await result','await signature','await paper','await registry','do','answer offer','prove','load calendar','withdrawn','refused','declined','lapsed','offer lapsed','preparing','submitted','complete','in review','decided','answered','closed'))
+	CONSTRAINT "standing_reason_word" CHECK ("file_standing"."reason" in ('fill','submit','check','confirm','rule','decide','release','supply','supply again','answer ask','correct','read changes','answer request','name referee','pay','book payment','give reference','await result','await signature','await paper','await registry','do','task','answer offer','prove','load calendar','withdrawn','refused','declined','lapsed','offer lapsed','preparing','submitted','complete','in review','decided','answered','closed'))
 );
 --> statement-breakpoint
 CREATE TABLE "file_trouble" (
@@ -1101,6 +1114,9 @@ ALTER TABLE "page_left_out" ADD CONSTRAINT "page_left_out_upload_id_upload_id_fk
 ALTER TABLE "page_left_out" ADD CONSTRAINT "page_left_out_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "section_summary" ADD CONSTRAINT "section_summary_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "section_summary" ADD CONSTRAINT "section_summary_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "task" ADD CONSTRAINT "task_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "task" ADD CONSTRAINT "task_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "task" ADD CONSTRAINT "task_done_by_id_person_id_fk" FOREIGN KEY ("done_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "account_join" ADD CONSTRAINT "account_join_kept_id_person_id_fk" FOREIGN KEY ("kept_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "account_join" ADD CONSTRAINT "account_join_given_id_person_id_fk" FOREIGN KEY ("given_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "account_join" ADD CONSTRAINT "account_join_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1170,6 +1186,7 @@ CREATE INDEX "payment_charge" ON "payment" USING btree ("charge_id");--> stateme
 CREATE INDEX "contact_note_application" ON "contact_note" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "copy_of_content" ON "copy_of" USING btree ("sha256");--> statement-breakpoint
 CREATE INDEX "copy_order_of" ON "copy_order" USING btree ("asked_by_id","asked_at");--> statement-breakpoint
+CREATE INDEX "task_application" ON "task" USING btree ("application_id");--> statement-breakpoint
 CREATE UNIQUE INDEX "account_join_given" ON "account_join" USING btree ("given_id") WHERE "account_join"."ended_at" is null;--> statement-breakpoint
 CREATE INDEX "account_join_kept" ON "account_join" USING btree ("kept_id");--> statement-breakpoint
 CREATE UNIQUE INDEX "erasure_request_open" ON "erasure_request" USING btree ("person_id") WHERE "erasure_request"."answered_at" is null;--> statement-breakpoint

@@ -89,6 +89,7 @@ select json_build_object(
     "reference_request x where x.application_id = a.id",
     "x.asked_at, x.id",
   )},
+  'tasks', ${list("json_build_object('id', x.id, 'title', x.title, 'due', x.due)", "task x where x.application_id = a.id and x.done_at is null", "x.due, x.at")},
   'deeds', ${list(`json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'at', ${iso("x.at")})`, "deed x where x.application_id = a.id", "x.at")},
   'registryMisses', coalesce((select json_agg(l.entry) from (select distinct on (q.entry) q.entry, q.state from registry_query q
     where q.application_id = a.id order by q.entry, q.asked_at desc, q.id) l where l.state in ('not found', 'other name')), '[]'::json),

@@ -2,7 +2,7 @@ import { boolean, index, integer, pgTable, primaryKey, text, uuid } from "drizzl
 import { COPY_READERS } from "../../core/form/readers";
 import { LOCALES } from "../../core/text/local-text";
 import { application } from "./application";
-import { instant, isOneOf, oneOf } from "./columns";
+import { day, instant, isOneOf, oneOf } from "./columns";
 import { content } from "./content";
 import { upload } from "./evidence";
 import { person } from "./people";
@@ -83,6 +83,24 @@ export const contactNote = pgTable(
     at: instant("at").notNull(),
   },
   (t) => [index("contact_note_application").on(t.applicationId)],
+);
+
+/** Work that an officer made of something in a file: by a day, until it is done and what came of it stands here. */
+export const task = pgTable(
+  "task",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    ...ofApplication(),
+    /** The section in which it was stated; "" where it is about none. */
+    section: text("section").notNull().default(""),
+    title: text("title").notNull(),
+    due: day("due").notNull(),
+    ...noted(),
+    doneAt: instant("done_at"),
+    doneById: uuid("done_by_id").references(() => person.id),
+    outcome: text("outcome").notNull().default(""),
+  },
+  (t) => [index("task_application").on(t.applicationId)],
 );
 
 /** A requirement that an officer excused, with the reason. */

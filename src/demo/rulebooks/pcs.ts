@@ -224,6 +224,12 @@ export const pcs: RulebookBody = {
       when: { op: "fact", fact: "answers.topics.order.first", is: "equals", value: "salt" },
     },
     sections("publications", ["Publications and awards", "Publications et prix"], ["publications", "awards"]),
+    document(
+      "award",
+      ["Proof of the award", "Preuve du prix"],
+      ["The letter or the certificate of each award.", "La lettre ou le certificat de chaque prix."],
+      { perEntryOf: "awards", shows: ["awards.title", "awards.giver", "awards.year"] },
+    ),
     REFEREES_NAMED,
     reference("reference", ["Academic reference", "Recommandation académique"], 3, "academic"),
     sections("funding", ["Funding", "Financement"], ["funding", "family"]),
@@ -240,6 +246,18 @@ export const pcs: RulebookBody = {
     },
     sections("around", ["A few questions", "Quelques questions"], ["helper", "earlier", "heard", "figures", "special"]),
     sections("remarks", ["Gaps and remarks", "Lacunes et remarques"], ["remarks"]),
+    {
+      ...document(
+        "explained",
+        ["Paper to your remarks", "Document à l’appui de vos remarques"],
+        [
+          "What shows what you told us under “Gaps and remarks”.",
+          "Ce qui montre ce que vous avez dit sous « Lacunes et remarques ».",
+        ],
+        { shows: ["remarks.text"] },
+      ),
+      when: { op: "fact", fact: "answers.remarks.paper", is: "equals", value: true },
+    },
     DECLARATION,
   ],
   measures: [

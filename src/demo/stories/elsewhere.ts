@@ -303,7 +303,7 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
   {
     key: "doctoral-sent",
     tells:
-      "Doctoral: topics in order of preference, sent, waits for its check; two passages of the plan are somebody else’s; asks for funding, which finance reads.",
+      "Doctoral: topics in order of preference, sent, waits for its check; two passages of the plan are somebody else’s; asks for funding, which finance reads. A gap was explained, and an officer made work of it.",
     profile: who("Yuki", "Tanemura", {
       citizenships: ["JP"],
       residence: "JP",
@@ -313,15 +313,32 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
       birthDate: "1999-01-15",
     }),
     round: "PCS 1",
-    moments: sent(-3, {
-      ...DOCTORAL,
-      "topics.order": ["salt", "sediment"],
-      "topics.plan": LENT_PLAN,
-      "funding.wanted": true,
-      "funding.own": "4200",
-      "funding.people": "3",
-      "family.children": "1",
-    }),
+    moments: [
+      ...sent(
+        -3,
+        {
+          ...DOCTORAL,
+          "remarks.any": true,
+          "remarks.text": "The harbour office of Hakodate lost the records of 2023; the letter says so.",
+          "remarks.paper": true,
+          "topics.order": ["salt", "sediment"],
+          "topics.plan": LENT_PLAN,
+          "funding.wanted": true,
+          "funding.own": "4200",
+          "funding.people": "3",
+          "family.children": "1",
+        },
+        { awards: [{ title: "Prize for the best thesis", giver: "Hakodate Society of the Sea", year: "2025" }] },
+      ),
+      {
+        do: "task",
+        day: -1,
+        at: "11:20",
+        section: "remarks",
+        title: "Ask the harbour office of Hakodate whether its records of 2023 are lost",
+        days: 6,
+      },
+    ],
     expects: { stage: "submitted", turn: "office", next: "check" },
   },
   {

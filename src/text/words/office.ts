@@ -23,6 +23,7 @@ export const REASON_WORDS: Readonly<Record<FileReason, string>> = {
   check: "Evidence to check",
   confirm: "Values to confirm",
   do: "To see to",
+  task: "To see to",
   rule: "To rule on",
   decide: "To decide",
   release: "To release",
@@ -124,6 +125,8 @@ export function stepDeed(
       return "answer the offer";
     case "prove":
       return `show ${PROOF_WORDS[step.proof ?? "original seen"]}: ${title}`;
+    case "task":
+      return `see to ${title}`;
     case "do":
       return `see to ${title}`;
     case "load calendar":
@@ -203,6 +206,9 @@ export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "ask-contact": "asked whether a number or an address holds",
   "confirm-contact": "said that a number or an address is right",
   "order-copies": "asked for a copy",
+  "add-task": "made it work to be done:",
+  "finish-task": "finished what was to be done:",
+  "drop-task": "found that nothing was to be done:",
   "do-deed": "saw to",
   "undo-deed": "took back that it was seen to:",
   "erase-file": "erased what was written, as the applicant had asked",

@@ -15,6 +15,7 @@ export function WithReason({
   consequence,
   ready = true,
   unfolded = false,
+  quiet = false,
   act,
   children,
 }: {
@@ -29,6 +30,8 @@ export function WithReason({
   ready?: boolean;
   /** Whether it is unfolded to begin with. */
   unfolded?: boolean;
+  /** One of many such ways on a page: its button is a word among others. */
+  quiet?: boolean;
   act: (reason: string) => Promise<string | null>;
   children?: ReactNode;
 }) {
@@ -40,7 +43,13 @@ export function WithReason({
   if (!shown)
     return (
       <div className="presses">
-        <Button onClick={() => setShown(true)}>{word}</Button>
+        {quiet ? (
+          <button type="button" className="link-button" onClick={() => setShown(true)}>
+            {word}
+          </button>
+        ) : (
+          <Button onClick={() => setShown(true)}>{word}</Button>
+        )}
       </div>
     );
   const send = () =>

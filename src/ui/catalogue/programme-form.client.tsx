@@ -139,6 +139,28 @@ export function ProgrammeForm({
         options={plain(MODES)}
         onChange={(modes) => set({ modes: MODES.filter((m) => modes.includes(m)) })}
       />
+      <PicksField
+        {...field("keywords", "Other words by which people look for it")}
+        free
+        value={draft.keywords}
+        options={[]}
+        onChange={(keywords) => set({ keywords })}
+      />
+      <TextField
+        {...field("partner", "Partner that runs it, if not we")}
+        value={draft.partner ?? ""}
+        onChange={(partner) => set({ partner })}
+      />
+      <TextField
+        {...field("contact.name", "Whom to ask")}
+        value={contact.name}
+        onChange={(name) => set({ contact: { ...contact, name } })}
+      />
+      <TextField
+        {...field("contact.email", "Their e-mail")}
+        value={contact.email}
+        onChange={(email) => set({ contact: { ...contact, email } })}
+      />
       <TextField
         {...field("description.en", "Description, English")}
         long
@@ -162,28 +184,6 @@ export function ProgrammeForm({
         long
         value={prerequisites.fr}
         onChange={(fr) => set({ prerequisites: { ...prerequisites, fr } })}
-      />
-      <PicksField
-        {...field("keywords", "Other words by which people look for it")}
-        free
-        value={draft.keywords}
-        options={[]}
-        onChange={(keywords) => set({ keywords })}
-      />
-      <TextField
-        {...field("partner", "Partner that runs it, if not we")}
-        value={draft.partner ?? ""}
-        onChange={(partner) => set({ partner })}
-      />
-      <TextField
-        {...field("contact.name", "Whom to ask")}
-        value={contact.name}
-        onChange={(name) => set({ contact: { ...contact, name } })}
-      />
-      <TextField
-        {...field("contact.email", "Their e-mail")}
-        value={contact.email}
-        onChange={(email) => set({ contact: { ...contact, email } })}
       />
       <div className="plan-wide">
         <Checkbox
@@ -263,13 +263,15 @@ function Tracks({
         </Button>
       )}
       {draft.tracks.length > 1 ? (
-        <Checkbox
-          disabled={disabled}
-          checked={draft.tracksRanked}
-          onChange={(e) => set({ tracksRanked: e.target.checked })}
-        >
-          Applicants name the tracks that they would take, in the order in which they prefer them
-        </Checkbox>
+        <div>
+          <Checkbox
+            disabled={disabled}
+            checked={draft.tracksRanked}
+            onChange={(e) => set({ tracksRanked: e.target.checked })}
+          >
+            Applicants name the tracks that they would take, in the order in which they prefer them
+          </Checkbox>
+        </div>
       ) : null}
     </fieldset>
   );

@@ -53,6 +53,8 @@ export function ClaimedLine({
       <span>
         {value.kind === "links" ? (
           <LinkList value={value} data={data} act={act} />
+        ) : value.byOffice ? (
+          <strong>{isNew ? "still to be given" : valueText("en", value, value.confirmed, data.office)}</strong>
         ) : value.state === "changed" || value.state === "stale" ? (
           <>
             <strong>{valueText("en", value, value.confirmed, data.office)}</strong> <s className="quiet">{claim}</s>
@@ -77,13 +79,15 @@ export function ClaimedLine({
         <KeptElsewhere value={value} act={act} />
       </span>
       <span className="quiet">
-        {value.state === "stale"
-          ? "changed since"
-          : value.state === "changed"
-            ? "corrected"
-            : value.state === "claimed" && !value.used
-              ? ""
-              : value.state}
+        {value.byOffice
+          ? "by us "
+          : value.state === "stale"
+            ? "changed since"
+            : value.state === "changed"
+              ? "corrected"
+              : value.state === "claimed" && !value.used
+                ? ""
+                : value.state}
         {judged && isCorrectable(value) ? (
           <button
             type="button"

@@ -6,6 +6,7 @@ import type { FileData } from "../../views/assessment/file-data";
 import { SectionSummary } from "../copies/section-summary.client";
 import { type Confirm, isCorrectable } from "../form/correct-value.client";
 import { ClaimedLine } from "./claimed-line.client";
+import { AddTask } from "./tasks.client";
 
 const LONG_TEXT = 200;
 
@@ -26,11 +27,28 @@ function silence({ asked, whole, repeats }: FileData["sections"][number]): strin
   return repeats && whole ? "None: the applicant says that there is nothing to add." : "Not answered.";
 }
 
-const isSaid = ({ claim, confirmed }: FileData["values"][number]): boolean =>
-  (claim !== null && claim !== "") || confirmed !== null;
+/** What the office fills in stands with what was said: it is not for the applicant to answer. */
+const isSaid = ({ claim, confirmed, byOffice }: FileData["values"][number]): boolean =>
+  byOffice || (claim !== null && claim !== "") || confirmed !== null;
+
+/** What the office has given in a list, added up: the points of all awards. */
+function Totals({ values }: { values: FileData["values"] }) {
+  const given = values.filter((v) => v.byOffice && v.entry !== "" && (v.kind === "whole" || v.kind === "decimal"));
+  return [...new Set(given.map((v) => v.field))].map((field) => {
+    const own = given.filter((v) => v.field === field);
+    const known = own.flatMap((v) => (v.confirmed === null ? [] : [Number(v.confirmed)]));
+    const left = own.length - known.length;
+    return (
+      <p key={field}>
+        {own[0]?.title.en}: <strong>{known.reduce((sum, n) => sum + n, 0)} in all</strong>
+        {left > 0 ? <span className="quiet">, {left} still to be given</span> : null}
+      </p>
+    );
+  });
+}
 
 /** The answers as they stand, claims with what the office made of them; each can be corrected here, whatever asks for it. */
-export function FormAnswers({ data, act }: { data: FileData; act: ActOnFile }) {
+export function FormAnswers({ data, askDay, act }: { data: FileData; askDay: string; act: ActOnFile }) {
   const [said, setSaid] = useState<string | null>(null);
   const confirm: Confirm = async (values, note) => {
     const refused = await act("confirm-values", { values: [...values], note });
@@ -54,6 +72,8 @@ export function FormAnswers({ data, act }: { data: FileData; act: ActOnFile }) {
           <section key={section.key}>
             <h2>{section.title.en}</h2>
             {entries.length === 0 ? <p className="quiet">{silence(section)}</p> : null}
+            {judged && entries.length > 0 ? <AddTask section={section.key} day={askDay} act={act} /> : null}
+            <Totals values={here} />
             {summarisable(section, own, data).map((scope) => (
               <SectionSummary
                 key={scope}

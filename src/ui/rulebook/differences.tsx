@@ -64,6 +64,7 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   institutional: "only addresses at institutions",
   forLetters: "letters go there",
   counted: "counted in the figures",
+  byOffice: "filled in by the office",
   earlier: "filled in from an earlier application",
   keptBy: "the system that owns it",
   gate: "decides who may choose the programme",

@@ -6,7 +6,7 @@ import { canBeCounted } from "../../core/figures/tally";
 import type { Field } from "../../core/rulebook/section";
 import { put } from "./part-fields.client";
 
-type Ticked = "mayBeUnknown" | "rough" | "ends" | "institutional" | "forLetters" | "counted" | "earlier";
+type Ticked = "mayBeUnknown" | "rough" | "ends" | "institutional" | "forLetters" | "counted" | "earlier" | "byOffice";
 
 interface Props {
   readonly value: Field;
@@ -33,6 +33,7 @@ export function FieldTicks({ value, list, disabled, onChange }: Props) {
       list === null && (value.kind === "yesNo" || value.kind === "text"),
       "filled in where Unvex knows of an earlier application: yes, and its number",
     ],
+    ["byOffice", value.seenBy === "assessment", "the office fills it in; applicants do not see it"],
     [
       "counted",
       list === null && canBeCounted(value) && value.seenBy !== "figures",

@@ -40,6 +40,8 @@ export interface ClaimedValue {
   readonly from: string | null;
   /** Whether an entry rule uses it, so that somebody has to confirm it. */
   readonly used: boolean;
+  /** Whether the office fills it in: nobody claims it. */
+  readonly byOffice: boolean;
 }
 
 export interface FileDocument {
@@ -84,6 +86,18 @@ export interface FileEvent {
   readonly act: HistoryEvent;
   readonly who: string;
   readonly about: { readonly [key: string]: Json };
+}
+
+export interface FileTask {
+  readonly id: string;
+  /** The section in which it was stated, by its key; "" where it is about none. */
+  readonly section: string;
+  readonly title: string;
+  readonly due: string;
+  readonly by: string;
+  readonly at: string;
+  /** Null while it is open. */
+  readonly done: { readonly by: string; readonly at: string; readonly outcome: string } | null;
 }
 
 export interface FileData {
@@ -204,6 +218,8 @@ export interface FileData {
     readonly at: string;
   }[];
   /** What the office has done itself, by requirement. */
+  /** What officers made work of, the open ones first. */
+  readonly tasks: readonly FileTask[];
   readonly deeds: readonly {
     readonly requirement: string;
     readonly scope: string;

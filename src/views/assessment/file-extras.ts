@@ -25,6 +25,7 @@ export interface Extras {
   asks: FileData["asks"];
   undertaking: FileData["undertaking"];
   linkNotes: FileData["linkNotes"];
+  tasks: FileData["tasks"];
   deeds: FileData["deeds"];
   summaries: FileData["summaries"];
   contactNotes: FileData["contactNotes"];
@@ -84,6 +85,12 @@ export const EXTRAS = `select n.name as name, p.email,
     `json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'note', x.note, 'by', x.name, 'at', x.at)`,
     "select d.*, w.name from deed d join person w on w.id = d.by_id where d.application_id = a.id",
   )} as deeds,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'section', x.section, 'title', x.title, 'due', x.due, 'by', x.name, 'at', x.at,
+      'done', case when x.done_at is not null then json_build_object('by', x.done_by, 'at', x.done_at, 'outcome', x.outcome) end)`,
+    `select k.*, w.name, d.name as done_by from task k join person w on w.id = k.by_id left join person d on d.id = k.done_by_id
+     where k.application_id = a.id order by k.done_at is not null, k.due, k.at`,
+  )} as tasks,
   ${rowsOf(
     `json_build_object('scope', x.scope, 'section', x.section, 'text', x.text, 'by', x.name, 'at', x.at)`,
     "select d.*, w.name from section_summary d join person w on w.id = d.by_id where d.application_id = a.id",

@@ -96,6 +96,7 @@ function claimed(
     from: carried.find(here)?.number ?? null,
     state: !confirmation ? "claimed" : index.isStale(confirmation) ? "stale" : same ? "confirmed" : "changed",
     used: used.has(`${section.key}.${field.key}`),
+    byOffice: field.byOffice === true,
   };
 }
 

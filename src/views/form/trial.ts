@@ -105,6 +105,7 @@ export function trialOf(
     overrides: [],
     rulings: [],
     references: [],
+    tasks: [],
     deeds: [],
     earlyCases: [],
     registryMisses: [],

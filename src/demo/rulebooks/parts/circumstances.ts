@@ -180,6 +180,7 @@ export const awards: Section = {
     field({ key: "title", kind: "text", most: 150 }, "Award", "Prix"),
     field({ key: "giver", kind: "text", most: 150 }, "Given by", "Décerné par"),
     field({ key: "year", kind: "whole", least: 1950, most: 2100 }, "Year", "Année"),
+    field({ key: "points", kind: "whole", least: 0, most: 5, required: false, byOffice: true }, "Points", "Points"),
   ],
 };
 

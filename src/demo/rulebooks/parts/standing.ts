@@ -350,6 +350,11 @@ export const remarks: Section = {
       "What we should know",
       "Ce que nous devrions savoir",
     ),
+    field(
+      { key: "paper", kind: "yesNo", when: yes("answers.remarks.any") },
+      "Is there a paper that shows it?",
+      "Y a-t-il un document qui le montre ?",
+    ),
   ],
 };
 

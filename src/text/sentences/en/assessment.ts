@@ -34,6 +34,7 @@ export const assessment = {
     "You submit{programme, select, none {} other { {programme}}}{due, select, none {} other {, by {due}}}.",
   "next.check": "We check your documents. You need to do nothing.",
   "next.confirm": "We work through your documents. You need to do nothing.",
+  "next.task": "We look into your application. You need to do nothing.",
   "next.do": "We see to this: {title}. You need to do nothing.",
   "next.decide": "We decide. You need to do nothing.",
   "next.release": "We decide. You need to do nothing.",

@@ -36,6 +36,7 @@ export const assessment: Readonly<Record<keyof typeof english, string>> = {
     "Vous envoyez{programme, select, none {} other { {programme}}}{due, select, none {} other {, jusqu’au {due}}}.",
   "next.check": "Nous vérifions vos documents. Vous n’avez rien à faire.",
   "next.confirm": "Nous travaillons sur vos documents. Vous n’avez rien à faire.",
+  "next.task": "Nous examinons votre candidature. Vous n’avez rien à faire.",
   "next.do": "Nous nous en occupons : {title}. Vous n’avez rien à faire.",
   "next.decide": "Nous décidons. Vous n’avez rien à faire.",
   "next.release": "Nous décidons. Vous n’avez rien à faire.",

@@ -6,6 +6,7 @@ import { endReopening, readCorrections, reopenSections } from "../../../../acts/
 import { refuseCorrection } from "../../../../acts/application/request-correction";
 import { endOverride, overrideFinding } from "../../../../acts/assessment/override-finding";
 import { takeFile } from "../../../../acts/assessment/take-file";
+import { addTask, dropTask, finishTask } from "../../../../acts/assessment/tasks";
 import { extendChoice } from "../../../../acts/catalogue/rounds";
 import { askContact, noteContact } from "../../../../acts/contact/contact-notes";
 import { leaveOutPage, writeSummary } from "../../../../acts/copies/section-summary";
@@ -32,17 +33,20 @@ import type { FILE_ACT_INPUTS, FileActName } from "../../../../core/file-acts/fi
 /** The acts that the page of a file does, by their names: no other can be called from it. */
 export const FILE_ACTS: { readonly [Name in FileActName]: Act<(typeof FILE_ACT_INPUTS)[Name], unknown> } = {
   "accept-evidence": acceptEvidence,
+  "add-task": addTask,
   "ask-applicant": askApplicant,
   "ask-contact": askContact,
   "ask-registry": askRegistry,
   "confirm-values": confirmValues,
   "do-deed": doDeed,
   "drop-decision": dropDecision,
+  "drop-task": dropTask,
   "end-case-ruling": endCaseRuling,
   "end-override": endOverride,
   "end-reopening": endReopening,
   "excuse-requirement": excuseRequirement,
   "extend-choice": extendChoice,
+  "finish-task": finishTask,
   "judge-likeness": judgeLikeness,
   "judge-same-person": judgeSamePerson,
   "join-accounts": joinAccounts,

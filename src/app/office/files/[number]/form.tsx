@@ -111,7 +111,7 @@ export function Form({
       <Submissions data={data} lines={lines} />
       {data.request ? null : reopen}
       <EducationLine zone={data.zone} values={data.values} now={data.now} start={data.choices[0]?.start ?? null} />
-      <FormAnswers data={data} act={act} />
+      <FormAnswers data={data} askDay={askDay} act={act} />
     </div>
   );
 }
