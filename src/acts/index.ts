@@ -8,6 +8,7 @@ import { startApplication } from "./application/start-application";
 import { submitApplication } from "./application/submit-application";
 import { giveUndertaking } from "./application/undertaking";
 import { withdraw } from "./application/withdraw";
+import { endAdjustment, grantAdjustment } from "./assessment/adjustments";
 import * as overriding from "./assessment/override-finding";
 import { passOverFiles, reassessFiles, setFileAside, tryFileAgain } from "./assessment/reassess";
 import { takeFile } from "./assessment/take-file";
@@ -161,6 +162,8 @@ export const ACTS = {
   orderOwnCopy,
   reportCopy,
   eraseCopies,
+  grantAdjustment,
+  endAdjustment,
   addTask,
   finishTask,
   dropTask,

@@ -40,7 +40,13 @@ export const DEMO_STAFF: readonly {
     role: "officer",
     also: { role: "standards keeper", scope: "*" },
   },
-  { key: "second", name: "Padraig Hennessy", email: "p.hennessy@merrow.example", role: "officer" },
+  {
+    key: "second",
+    name: "Padraig Hennessy",
+    email: "p.hennessy@merrow.example",
+    role: "officer",
+    also: { role: "adviser", scope: "*" },
+  },
   {
     key: "lead",
     name: "Tadhg Breen",

@@ -4,6 +4,7 @@ import { startApplication } from "../acts/application/start-application";
 import { submitApplication } from "../acts/application/submit-application";
 import { giveUndertaking } from "../acts/application/undertaking";
 import { withdraw } from "../acts/application/withdraw";
+import { grantAdjustment } from "../acts/assessment/adjustments";
 import { overrideFinding } from "../acts/assessment/override-finding";
 import { takeFile } from "../acts/assessment/take-file";
 import { addTask } from "../acts/assessment/tasks";
@@ -282,6 +283,9 @@ async function perform(play: Play, moment: Moment): Promise<void> {
         reason: moment.text,
         due: dayAfter(play, moment.days),
       });
+      return;
+    case "adjust":
+      await act(runtime, grantAdjustment, staff.second, { applicationId, what: moment.what, why: moment.why });
       return;
     case "task":
       await act(runtime, addTask, staff.officer, {

@@ -52,6 +52,8 @@ type What =
   | { readonly do: "override"; readonly rule: string; readonly finding: "met" | "not met"; readonly reason: string }
   /** An officer makes work of what stands in a section. */
   | { readonly do: "task"; readonly section: string; readonly title: string; readonly days: number }
+  /** An adviser grants what makes up for somebody's circumstances. */
+  | { readonly do: "adjust"; readonly what: string; readonly why: string }
   | { readonly do: "answer"; readonly answer: "accepted" | "declined" };
 
 export type Moment = What & { readonly day: number; readonly at?: string };

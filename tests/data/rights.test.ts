@@ -87,6 +87,7 @@ describe("rights", () => {
       "standards keeper": await makePerson(world, "Keeper", ["standards keeper"]),
       finance: await makePerson(world, "Finance", ["finance"]),
       assessor: await makePerson(world, "Assessor", ["assessor"]),
+      adviser: await makePerson(world, "Adviser", ["adviser"]),
       administrator: await makePerson(world, "Administrator", ["administrator"]),
       referee: { kind: "link", requestId },
     };
@@ -208,6 +209,8 @@ describe("rights", () => {
       orderCopies: { applicationIds: [applicationId], reader: "office", documents: false },
       reportCopy: { orderId: applicationId, applicationId, bytes: null },
       eraseCopies: {},
+      grantAdjustment: { applicationId, what: "test", why: "test" },
+      endAdjustment: { applicationId, adjustmentId: randomUUID() },
       addTask: { applicationId, title: "test", due: "2026-12-10" },
       finishTask: { applicationId, taskId: randomUUID(), outcome: "test" },
       dropTask: { applicationId, taskId: randomUUID() },

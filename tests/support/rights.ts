@@ -14,6 +14,7 @@ export const ROLES = [
   "standards keeper",
   "finance",
   "assessor",
+  "adviser",
   "administrator",
   "referee",
 ] as const;
@@ -32,6 +33,7 @@ const PEOPLE: readonly RoleName[] = [
   "standards keeper",
   "finance",
   "assessor",
+  "adviser",
   "administrator",
 ];
 const PLANNERS: readonly RoleName[] = ["system", "lead officer", "administrator"];
@@ -41,7 +43,7 @@ const DRAFTERS: readonly RoleName[] = ["system", "officer", "lead officer", "adm
 const KEEPERS: readonly RoleName[] = ["system", "standards keeper", "administrator"];
 const OFFICE: readonly RoleName[] = ["officer", "officer elsewhere", "lead officer", "lead officer elsewhere"];
 /** Whoever holds a role. */
-const STAFF: readonly RoleName[] = [...OFFICE, "standards keeper", "finance", "assessor", "administrator"];
+const STAFF: readonly RoleName[] = [...OFFICE, "standards keeper", "finance", "assessor", "adviser", "administrator"];
 const READERS: readonly RoleName[] = [...OFFICE, "standards keeper", "administrator"];
 
 /** Who may do what: the outcome of every act for every role. */
@@ -143,6 +145,8 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   orderOwnCopy: OWNER,
   reportCopy: ["system"],
   eraseCopies: ["system"],
+  grantAdjustment: ["adviser"],
+  endAdjustment: ["adviser"],
   addTask: OFFICERS,
   finishTask: OFFICERS,
   dropTask: OFFICERS,

@@ -12,6 +12,7 @@ const WRITTEN = [
   "link_note",
   "deed",
   "task",
+  "adjustment",
   "contact_note",
   "keeper_note",
   "section_summary",

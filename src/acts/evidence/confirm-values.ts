@@ -5,6 +5,7 @@ import { type Reads, repeatedEntries } from "../../core/answers/once";
 import { confirmValuesInput } from "../../core/evidence/inputs";
 import type { Json } from "../../core/file/facts";
 import { sectionKey } from "../../core/file/place";
+import { holds } from "../../core/rights/actor";
 import type { FieldKind } from "../../core/rulebook/section";
 import { confirmation } from "../../db/schema";
 import { done, refuse } from "../act/act";
@@ -21,6 +22,8 @@ function fieldOf(file: OpenFile, section: string, entry: string, field: string) 
     .find((s) => s.key === section && (s.repeats !== undefined) === (entry !== ""))
     ?.fields.find((f) => f.key === field);
 }
+
+const programmesOf = (file: OpenFile): readonly string[] => file.facts.choices.map((c) => c.programme);
 
 /** Whether a field that takes each answer once would hold one twice that it did not hold twice before, with what is confirmed counting first. */
 function saysTwice(file: OpenFile, values: readonly z.output<typeof confirmValuesInput>["values"][number][]): boolean {
@@ -73,6 +76,8 @@ export const confirmValues = defineFileAct({
         (a) => a.scope === scope && a.section === section && a.entry === entry && a.field === field,
       );
       if (!definition || (!claim && value === undefined)) return refuse("not-found", { field: `${section}.${field}` });
+      if (definition.seenBy === "advisers" && !holds(ctx.actor, ["adviser"], programmesOf(file)))
+        return refuse("not-yours");
       // What another system owns is changed there: here it is right as claimed, or waits.
       if (definition.keptBy && value !== undefined && value !== claim?.value)
         return refuse("kept-elsewhere", { field: `${section}.${field}` });

@@ -36,6 +36,7 @@ export const TEMPLATES = [
   "case-accepted",
   "case-refused",
   "choice-moved",
+  "adjustment-granted",
   "programme-moved",
   "move-suggested",
   "rulebook-moved",

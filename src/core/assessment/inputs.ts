@@ -19,3 +19,6 @@ export const addTaskInput = z.object({
 });
 export const finishTaskInput = z.object({ ...onFile, taskId: z.uuid(), outcome: z.string().trim().min(1).max(1000) });
 export const dropTaskInput = z.object({ ...onFile, taskId: z.uuid() });
+
+export const grantAdjustmentInput = z.object({ ...onFile, what: z.string().trim().min(1).max(300), why: reason });
+export const endAdjustmentInput = z.object({ ...onFile, adjustmentId: z.uuid() });

@@ -33,7 +33,8 @@ export const isReadApart = (
 ): boolean => section.repeats === undefined && seenBy === "figures" && WRITTEN.includes(kind);
 
 /** Whether nobody in the office may know who gave which answer. */
-export const isSecret = ({ seenBy }: Pick<Field, "seenBy">): boolean => seenBy === "figures" || seenBy === "finance";
+export const isSecret = ({ seenBy }: Pick<Field, "seenBy">): boolean =>
+  seenBy === "figures" || seenBy === "finance" || seenBy === "advisers";
 
 /** Whether several answers may be given, so that the lines add up to more than the people. */
 export const takesSeveral = ({ kind }: Pick<Field, "kind">): boolean =>

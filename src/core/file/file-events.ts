@@ -35,6 +35,8 @@ export const FILE_EVENTS = [
   "ask-contact",
   "confirm-contact",
   "order-copies",
+  "grant-adjustment",
+  "end-adjustment",
   "add-task",
   "finish-task",
   "drop-task",

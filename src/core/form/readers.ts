@@ -8,7 +8,7 @@ export const COPY_READERS = [...READERS, "applicant"] as const;
 export type CopyReader = (typeof COPY_READERS)[number];
 
 const SEES: Readonly<Record<CopyReader, ReadonlySet<Field["seenBy"]>>> = {
-  applicant: new Set(["assessment", "office", "finance", "figures"]),
+  applicant: new Set(["assessment", "office", "advisers", "finance", "figures"]),
   office: new Set(["assessment", "office"]),
   assessors: new Set(["assessment"]),
   finance: new Set(["assessment", "finance"]),

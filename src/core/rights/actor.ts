@@ -5,13 +5,14 @@ export const ROLES = [
   "standards keeper",
   "finance",
   "assessor",
+  "adviser",
   "administrator",
   "agent",
 ] as const;
 export type Role = (typeof ROLES)[number];
 
 /** The roles that can be held over one programme; the others are over the whole office or nothing. */
-export const BY_PROGRAMME: readonly Role[] = ["officer", "lead officer", "assessor"];
+export const BY_PROGRAMME: readonly Role[] = ["officer", "lead officer", "assessor", "adviser"];
 
 export interface Grant {
   readonly role: Role;

@@ -101,7 +101,7 @@ export const fieldSchema = z.object({
   /** The office fills it in, as it gives points to an award: applicants neither see nor answer it. */
   byOffice: z.boolean().optional(),
   /** Who may see it; anything but `assessment` never enters the facts. */
-  seenBy: z.enum(["assessment", "office", "finance", "figures"]).default("assessment"),
+  seenBy: z.enum(["assessment", "office", "advisers", "finance", "figures"]).default("assessment"),
   /** Its answers are counted over all applications of a start; what is for figures alone always is. */
   counted: z.boolean().optional(),
   /** For a yes or no, and for a text: whether there was an earlier application, and its number, where Unvex knows of it. */

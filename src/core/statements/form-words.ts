@@ -2,7 +2,7 @@ import type { Field, Section } from "../rulebook/section";
 import { type ComparedWord, comparedWords } from "./compared-words";
 
 /** Who reads them decides nothing, and nobody who reads the file sees them. */
-const NOT_COMPARED: readonly Field["seenBy"][] = ["finance", "figures"];
+const NOT_COMPARED: readonly Field["seenBy"][] = ["advisers", "finance", "figures"];
 
 /** Whether what is written in a field is held against what others wrote. */
 export const isCompared = ({ kind, seenBy }: Pick<Field, "kind" | "seenBy">): boolean =>

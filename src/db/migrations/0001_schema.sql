@@ -613,6 +613,16 @@ CREATE TABLE "payment" (
 	CONSTRAINT "payment_state" CHECK ("payment"."state" in ('started','booked','declined','abandoned'))
 );
 --> statement-breakpoint
+CREATE TABLE "adjustment" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"what" text NOT NULL,
+	"why" text NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	"ended_at" timestamp with time zone
+);
+--> statement-breakpoint
 CREATE TABLE "contact_note" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"application_id" uuid NOT NULL,
@@ -767,7 +777,7 @@ CREATE TABLE "role_grant" (
 	"granted_at" timestamp with time zone NOT NULL,
 	"until" timestamp with time zone,
 	CONSTRAINT "role_grant_person_id_role_scope_pk" PRIMARY KEY("person_id","role","scope"),
-	CONSTRAINT "role_grant_role" CHECK ("role_grant"."role" in ('officer','lead officer','standards keeper','finance','assessor','administrator','agent'))
+	CONSTRAINT "role_grant_role" CHECK ("role_grant"."role" in ('officer','lead officer','standards keeper','finance','assessor','adviser','administrator','agent'))
 );
 --> statement-breakpoint
 CREATE TABLE "mail_link" (
@@ -1095,6 +1105,8 @@ ALTER TABLE "institution_name" ADD CONSTRAINT "institution_name_institution_id_i
 ALTER TABLE "charge" ADD CONSTRAINT "charge_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "charge_adjustment" ADD CONSTRAINT "charge_adjustment_charge_id_charge_id_fk" FOREIGN KEY ("charge_id") REFERENCES "public"."charge"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "payment" ADD CONSTRAINT "payment_charge_id_charge_id_fk" FOREIGN KEY ("charge_id") REFERENCES "public"."charge"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "adjustment" ADD CONSTRAINT "adjustment_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "adjustment" ADD CONSTRAINT "adjustment_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "contact_note" ADD CONSTRAINT "contact_note_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "contact_note" ADD CONSTRAINT "contact_note_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "copy_of" ADD CONSTRAINT "copy_of_order_id_copy_order_id_fk" FOREIGN KEY ("order_id") REFERENCES "public"."copy_order"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
@@ -1183,6 +1195,7 @@ CREATE INDEX "institution_name_of" ON "institution_name" USING btree ("instituti
 CREATE INDEX "institution_name_trigram" ON "institution_name" USING gin ("folded" gin_trgm_ops);--> statement-breakpoint
 CREATE INDEX "adjustment_charge" ON "charge_adjustment" USING btree ("charge_id");--> statement-breakpoint
 CREATE INDEX "payment_charge" ON "payment" USING btree ("charge_id");--> statement-breakpoint
+CREATE INDEX "adjustment_application" ON "adjustment" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "contact_note_application" ON "contact_note" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "copy_of_content" ON "copy_of" USING btree ("sha256");--> statement-breakpoint
 CREATE INDEX "copy_order_of" ON "copy_order" USING btree ("asked_by_id","asked_at");--> statement-breakpoint

@@ -103,6 +103,21 @@ export const task = pgTable(
   (t) => [index("task_application").on(t.applicationId)],
 );
 
+/** What an adviser granted to make up for somebody's circumstances. */
+export const adjustment = pgTable(
+  "adjustment",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    ...ofApplication(),
+    what: text("what").notNull(),
+    /** For advisers alone. */
+    why: text("why").notNull(),
+    ...noted(),
+    endedAt: instant("ended_at"),
+  },
+  (t) => [index("adjustment_application").on(t.applicationId)],
+);
+
 /** A requirement that an officer excused, with the reason. */
 export const excuse = pgTable(
   "excuse",

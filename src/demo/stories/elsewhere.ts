@@ -344,10 +344,24 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
   {
     key: "boats-checked",
     tells:
-      "Boat conservation, taken for a partner: papers accepted, values to confirm; the practice goes on, so its months run from today's to those at the start.",
+      "Boat conservation, taken for a partner: papers accepted, values to confirm; the practice goes on, so its months run from today's to those at the start. Told advisers something in confidence, and was granted an adjustment.",
     profile: who("Róisín", "Mac Giolla Bhríde", { ...home, birthDate: "1994-11-03" }),
     round: "GBC 1",
-    moments: [...sent(-40, {}, STILL_EMPLOYED), { do: "accept any", day: -33, at: "11:05" }],
+    moments: [
+      ...sent(
+        -40,
+        { "special.text": "I look after my brother, who cannot be left alone in the evening." },
+        STILL_EMPLOYED,
+      ),
+      {
+        do: "adjust",
+        day: -36,
+        at: "09:30",
+        what: "Talks by telephone, and before six in the evening",
+        why: "Cares for a brother; said so in the form.",
+      },
+      { do: "accept any", day: -33, at: "11:05" },
+    ],
     expects: { stage: "complete", turn: "office", next: "confirm" },
   },
   {

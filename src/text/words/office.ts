@@ -206,6 +206,8 @@ export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "ask-contact": "asked whether a number or an address holds",
   "confirm-contact": "said that a number or an address is right",
   "order-copies": "asked for a copy",
+  "grant-adjustment": "granted an adjustment:",
+  "end-adjustment": "ended an adjustment",
   "add-task": "made it work to be done:",
   "finish-task": "finished what was to be done:",
   "drop-task": "found that nothing was to be done:",

@@ -41,15 +41,13 @@ export function WithReason({
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useAsking();
   if (!shown)
-    return (
+    return quiet ? (
+      <button type="button" className="link-button" onClick={() => setShown(true)}>
+        {word}
+      </button>
+    ) : (
       <div className="presses">
-        {quiet ? (
-          <button type="button" className="link-button" onClick={() => setShown(true)}>
-            {word}
-          </button>
-        ) : (
-          <Button onClick={() => setShown(true)}>{word}</Button>
-        )}
+        <Button onClick={() => setShown(true)}>{word}</Button>
       </div>
     );
   const send = () =>

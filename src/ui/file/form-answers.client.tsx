@@ -5,6 +5,7 @@ import type { ActOnFile } from "../../core/file-acts/file-acts";
 import type { FileData } from "../../views/assessment/file-data";
 import { SectionSummary } from "../copies/section-summary.client";
 import { type Confirm, isCorrectable } from "../form/correct-value.client";
+import { GrantAdjustment } from "./adjustments.client";
 import { ClaimedLine } from "./claimed-line.client";
 import { AddTask } from "./tasks.client";
 
@@ -21,9 +22,16 @@ function summarisable(
   return [...new Set([...(long ? own.map((v) => v.scope) : []), ...said])];
 }
 
+const KEPT_WORDS = {
+  advisers: "Told in confidence: advisers alone read it.",
+  finance: "Finance alone reads it.",
+  figures: "Counted in the figures, and read in no file.",
+} as const;
+
 /** Why nothing stands in a section. */
-function silence({ asked, whole, repeats }: FileData["sections"][number]): string {
+function silence({ asked, whole, repeats, kept }: FileData["sections"][number]): string {
   if (!asked) return "Not asked of this applicant.";
+  if (kept) return KEPT_WORDS[kept];
   return repeats && whole ? "None: the applicant says that there is nothing to add." : "Not answered.";
 }
 
@@ -70,9 +78,12 @@ export function FormAnswers({ data, askDay, act }: { data: FileData; askDay: str
         const entries = [...new Set(own.map((v) => v.entry))];
         return (
           <section key={section.key}>
-            <h2>{section.title.en}</h2>
+            <div className="with-way">
+              <h2>{section.title.en}</h2>
+              {data.advises && section.confidential ? <GrantAdjustment name={data.name} act={act} /> : null}
+              {judged && entries.length > 0 ? <AddTask section={section.key} day={askDay} act={act} /> : null}
+            </div>
             {entries.length === 0 ? <p className="quiet">{silence(section)}</p> : null}
-            {judged && entries.length > 0 ? <AddTask section={section.key} day={askDay} act={act} /> : null}
             <Totals values={here} />
             {summarisable(section, own, data).map((scope) => (
               <SectionSummary

@@ -16,6 +16,7 @@ import { FIELD_KIND_WORDS } from "./words";
 const SEEN_BY = [
   { value: "assessment", label: "everybody who works on the file" },
   { value: "office", label: "the admissions office only" },
+  { value: "advisers", label: "advisers only, in confidence" },
   { value: "finance", label: "finance only" },
   { value: "figures", label: "figures only" },
 ] as const;

@@ -140,6 +140,8 @@ export interface MyApplication {
   readonly lackingChoices: number;
   /** What is promised of the order of the choices, and when it was for the order of now; null where nothing is. */
   readonly undertaking: { readonly text: LocalText; readonly givenAt: string | null } | null;
+  /** What was granted to make up for their circumstances. */
+  readonly granted: readonly string[];
   /** The addresses and numbers at which the applicant is reached. */
   readonly contacts: readonly ContactPlace[];
   /** The application from which answers were carried over, and the sections that they are in. */

@@ -18,6 +18,7 @@ export const SHOWN_EVENTS = [
   "give-undertaking",
   "extend-choice",
   "follow-group",
+  "grant-adjustment",
   "move-choice",
   "move-programme",
   "suggest-move",
@@ -85,6 +86,7 @@ export interface Extras {
   reopening: MyApplication["reopening"];
   request: MyApplication["request"];
   contactNotes: ContactNote[] | null;
+  granted: string[] | null;
 }
 
 /** All of it in one round trip. */
@@ -113,5 +115,6 @@ export const EXTRAS = `select
   (select json_build_object('at', u.at, 'order', (select json_agg(c->>'id') from jsonb_array_elements(u.choices) c)) from undertaking u
    where u.application_id = $1 order by u.at desc limit 1) as promise,
   (select ${REACH_NOTES} from application a where a.id = $1) as "contactNotes",
+  (select json_agg(j.what order by j.at) from adjustment j where j.application_id = $1 and j.ended_at is null) as granted,
   (select v.about from event v where v.application_id = $1 and v.act = 'carry-over' limit 1) as carried,
   (select json_agg(json_build_object('act', v.act, 'at', v.at, 'requirement', v.about->>'requirement', 'scope', v.about->>'scope', 'entry', v.about->>'entry', 'result', v.about->>'result') order by v.id) from event v where v.application_id = $1 and v.act = any($2::text[])) as events`;

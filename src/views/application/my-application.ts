@@ -192,6 +192,7 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
           orderOf(loaded.facts.choices).map((c) => c.id),
         )
       : null,
+    granted: extras?.granted ?? [],
     contacts: contactPlaces(loaded, extras?.contactNotes ?? []),
     carried: extras?.carried ?? null,
     events: extras?.events ?? [],

@@ -176,6 +176,10 @@ export interface FileData {
     readonly repeats: boolean;
     /** Whether some choice asks for it of this applicant. */
     readonly asked: boolean;
+    /** Who alone reads it, where the reader of this does not; null where they see some of it. */
+    readonly kept: "advisers" | "finance" | "figures" | null;
+    /** Something of it is told to advisers in confidence. */
+    readonly confidential: boolean;
     /** Of a list: the applicant says that it is whole, also where nothing stands in it. */
     readonly whole: boolean;
   }[];
@@ -218,6 +222,16 @@ export interface FileData {
     readonly at: string;
   }[];
   /** What the office has done itself, by requirement. */
+  /** What was granted and holds; why is there for advisers alone. */
+  readonly adjustments: readonly {
+    readonly id: string;
+    readonly what: string;
+    readonly why: string | null;
+    readonly by: string;
+    readonly at: string;
+  }[];
+  /** Whether the reader is an adviser over one of its programmes. */
+  readonly advises: boolean;
   /** What officers made work of, the open ones first. */
   readonly tasks: readonly FileTask[];
   readonly deeds: readonly {

@@ -25,6 +25,7 @@ export interface Extras {
   asks: FileData["asks"];
   undertaking: FileData["undertaking"];
   linkNotes: FileData["linkNotes"];
+  adjustments: FileData["adjustments"];
   tasks: FileData["tasks"];
   deeds: FileData["deeds"];
   summaries: FileData["summaries"];
@@ -91,6 +92,10 @@ export const EXTRAS = `select n.name as name, p.email,
     `select k.*, w.name, d.name as done_by from task k join person w on w.id = k.by_id left join person d on d.id = k.done_by_id
      where k.application_id = a.id order by k.done_at is not null, k.due, k.at`,
   )} as tasks,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'what', x.what, 'why', x.why, 'by', x.name, 'at', x.at)`,
+    "select k.*, w.name from adjustment k join person w on w.id = k.by_id where k.application_id = a.id and k.ended_at is null order by k.at",
+  )} as adjustments,
   ${rowsOf(
     `json_build_object('scope', x.scope, 'section', x.section, 'text', x.text, 'by', x.name, 'at', x.at)`,
     "select d.*, w.name from section_summary d join person w on w.id = d.by_id where d.application_id = a.id",

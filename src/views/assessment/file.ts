@@ -35,12 +35,23 @@ import { defineView, type ViewContext } from "../view/view";
 import type { ClaimedValue, FileData } from "./file-data";
 import { EXTRAS, type Extras } from "./file-extras";
 
-const OFFICE_SEES = new Set(["assessment", "office"]);
+const OFFICE_SEES: readonly Field["seenBy"][] = ["assessment", "office"];
 
 /** What stands beside the values of a file: where they came from, and what was asked of those who own them. */
 type Beside = Pick<Extras, "keeperNotes" | "valueNotes" | "formerValues" | "carried">;
 
-function valuesOf(loaded: LoadedFile, index: AnswerIndex, beside: Beside): readonly ClaimedValue[] {
+const officeSees = ({ seenBy }: Field, advises: boolean): boolean =>
+  OFFICE_SEES.includes(seenBy) || (advises && seenBy === "advisers");
+
+/** Who alone reads a section of which the office sees nothing. */
+function keptFor(fields: readonly Field[], advises: boolean): FileData["sections"][number]["kept"] {
+  const [first] = fields;
+  if (!first || fields.some((f) => officeSees(f, advises))) return null;
+  return first.seenBy === "advisers" || first.seenBy === "finance" || first.seenBy === "figures" ? first.seenBy : null;
+}
+
+/** @param advises whether the reader sees what is told in confidence */
+function valuesOf(loaded: LoadedFile, index: AnswerIndex, beside: Beside, advises: boolean): readonly ClaimedValue[] {
   const values = new Map<string, ClaimedValue>();
   for (const choice of loaded.facts.choices) {
     const body = loaded.rulebooks[choice.rulebookId]?.body;
@@ -48,7 +59,7 @@ function valuesOf(loaded: LoadedFile, index: AnswerIndex, beside: Beside): reado
     const used = planOf(body).used;
     for (const section of body.sections) {
       const fields = section.fields
-        .filter((f) => OFFICE_SEES.has(f.seenBy))
+        .filter((f) => officeSees(f, advises))
         .map((f) => withEntries(f, body.sections, index));
       const scope = section.scope === "file" ? "file" : choice.id;
       for (const entry of section.repeats ? entriesInOrder(index, scope, section) : [""])
@@ -201,9 +212,14 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     accountOf(ctx.pool, id, scope),
     likenessesOf(ctx.pool, loaded, scope),
   ]);
+  const advises = holds(
+    ctx.actor,
+    ["adviser"],
+    loaded.facts.choices.map((c) => c.programme),
+  );
   const sections = new Map<string, FileData["sections"][number]>();
   for (const { rulebook, choice, source } of all)
-    for (const { key, title, repeats, scope: of, when } of rulebook.body.sections) {
+    for (const { key, title, repeats, scope: of, when, fields } of rulebook.body.sections) {
       const known = sections.get(key);
       const isWhole = index.claim(of === "file" ? "file" : choice.id, key, "", COMPLETE_FIELD) === true;
       sections.set(key, {
@@ -211,14 +227,18 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
         title,
         repeats: repeats !== undefined,
         asked: (known?.asked ?? false) || applies(when, source),
+        kept: keptFor(fields, advises),
+        confidential: fields.some((f) => f.seenBy === "advisers"),
         whole: (known?.whole ?? false) || isWhole,
       });
     }
   const { keeperNotes, valueNotes, formerValues, carried, ...shown } = extras;
-  const values = valuesOf(loaded, index, { keeperNotes, valueNotes, formerValues, carried });
+  const values = valuesOf(loaded, index, { keeperNotes, valueNotes, formerValues, carried }, advises);
   const campusOf = (key: string | null) => office.set.campuses.find((c) => c.key === key)?.title.en ?? key;
   return {
     ...shown,
+    adjustments: extras.adjustments.map((a) => (advises ? a : { ...a, why: null })),
+    advises,
     choices: extras.choices.map(({ plan, ...c }) => ({
       ...c,
       may: { work: holds(ctx.actor, OFFICE, [c.code]), lead: holds(ctx.actor, ["lead officer"], [c.code]) },

@@ -303,12 +303,12 @@ export const special: Section = {
   scope: "file",
   title: { en: "Special circumstances", fr: "Circonstances particulières" },
   intro: {
-    en: "Only if something made your way harder and you want us to know. Only the admissions office reads it.",
-    fr: "Seulement si quelque chose a rendu votre parcours plus difficile et que vous voulez nous le dire. Seul le bureau le lit.",
+    en: "Only if something made your way harder and you want us to know. Only our advisers read it; they can grant you an adjustment.",
+    fr: "Seulement si quelque chose a rendu votre parcours plus difficile et que vous voulez nous le dire. Seules nos conseillères et nos conseillers le lisent, et peuvent vous accorder un aménagement.",
   },
   fields: [
     field(
-      { key: "text", kind: "longText", most: 4000, required: false, seenBy: "office" },
+      { key: "text", kind: "longText", most: 4000, required: false, seenBy: "advisers" },
       "What we should know",
       "Ce que nous devrions savoir",
     ),

@@ -2,6 +2,7 @@
 export const application = {
   "apply.campus": "Campus",
   "apply.language": "Language of teaching",
+  "app.granted": "Granted to you: {what}",
   "apply.mode": "Full time or part time",
   "apply.tracks": "Tracks that you would take, the preferred one first",
   "apply.track": "Track",
@@ -28,6 +29,7 @@ export const application = {
   "event.follow-group": "Your applicant group changed",
   "event.change-choice": "You changed a choice",
   "event.arrange-choices": "You put your choices in order",
+  "event.grant-adjustment": "You were granted an adjustment",
   "event.move-choice": "The office changed your choice",
   "event.move-programme": "The office put your choice on another programme",
   "event.suggest-move": "We suggested another programme or track",

@@ -15,6 +15,9 @@ export const mail = {
   "mail.rulebook-changed.subject": "No. {number}: what {programme} asks for has changed",
   "mail.rulebook-changed.body":
     "Your application follows the new version. What was added (+), taken out (−) or changed (·):\n\n{changes}\n\nWhat you typed is kept. See what it means for you:\n\n{link}",
+  "mail.adjustment-granted.subject": "No. {number}: an adjustment for you",
+  "mail.adjustment-granted.body":
+    "For your application we have granted this:\n\n{text}\n\nIt stands in your application:\n\n{link}",
   "mail.choice-moved.subject": "No. {number}: your choice of {programme} was changed",
   "mail.choice-moved.body":
     "The admissions office changed what you chose with {programme}.\n\nWhy: {text}\n\nYour application says what it is now, and whether anything is asked of you:\n\n{link}",

@@ -4,6 +4,7 @@ import type { application as english } from "../en/application";
 export const application: Readonly<Record<keyof typeof english, string>> = {
   "apply.campus": "Campus",
   "apply.language": "Langue d’enseignement",
+  "app.granted": "Accordé : {what}",
   "apply.mode": "Temps plein ou partiel",
   "apply.tracks": "Parcours que vous accepteriez, le préféré d’abord",
   "apply.track": "Parcours",
@@ -30,6 +31,7 @@ export const application: Readonly<Record<keyof typeof english, string>> = {
   "event.follow-group": "Votre groupe de candidats a changé",
   "event.change-choice": "Vous avez modifié un choix",
   "event.arrange-choices": "Vous avez ordonné vos choix",
+  "event.grant-adjustment": "Un aménagement vous a été accordé",
   "event.move-choice": "Le bureau a modifié votre vœu",
   "event.move-programme": "Le bureau a placé votre vœu sur une autre formation",
   "event.suggest-move": "Nous avons proposé une autre formation ou un autre parcours",

@@ -19,6 +19,9 @@ export const mail: Readonly<Record<keyof typeof english, string>> = {
   "mail.rulebook-changed.subject": "No {number} : ce que demande {programme} a changé",
   "mail.rulebook-changed.body":
     "Votre candidature suit la nouvelle version. Ce qui est ajouté (+), retiré (−) ou modifié (·) :\n\n{changes}\n\nCe que vous avez écrit est conservé. Voyez ce que cela change pour vous :\n\n{link}",
+  "mail.adjustment-granted.subject": "No {number} : un aménagement pour vous",
+  "mail.adjustment-granted.body":
+    "Pour votre candidature, nous avons accordé ceci :\n\n{text}\n\nVous le retrouvez dans votre candidature :\n\n{link}",
   "mail.choice-moved.subject": "No {number} : votre choix {programme} a été modifié",
   "mail.choice-moved.body":
     "Le bureau des admissions a modifié ce que vous aviez choisi pour {programme}.\n\nPourquoi : {text}\n\nVotre candidature dit ce qu’il en est maintenant, et si quelque chose vous est demandé :\n\n{link}",

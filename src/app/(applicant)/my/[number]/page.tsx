@@ -282,6 +282,11 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
         </p>
       ) : null}
       <Decisions application={application} language={language} />
+      {application.granted.map((what) => (
+        <p key={what} className="notice">
+          {sentence(language, "app.granted", { what })}
+        </p>
+      ))}
       <Asks application={application} language={language} />
       <EarlyCases application={application} language={language} />
       <Corrections application={application} language={language} />

@@ -4,6 +4,7 @@ import { moveChoice } from "../../../../acts/application/change-choices";
 import { moveProgramme, suggestMove } from "../../../../acts/application/move-programme";
 import { endReopening, readCorrections, reopenSections } from "../../../../acts/application/reopen-sections";
 import { refuseCorrection } from "../../../../acts/application/request-correction";
+import { endAdjustment, grantAdjustment } from "../../../../acts/assessment/adjustments";
 import { endOverride, overrideFinding } from "../../../../acts/assessment/override-finding";
 import { takeFile } from "../../../../acts/assessment/take-file";
 import { addTask, dropTask, finishTask } from "../../../../acts/assessment/tasks";
@@ -41,12 +42,14 @@ export const FILE_ACTS: { readonly [Name in FileActName]: Act<(typeof FILE_ACT_I
   "do-deed": doDeed,
   "drop-decision": dropDecision,
   "drop-task": dropTask,
+  "end-adjustment": endAdjustment,
   "end-case-ruling": endCaseRuling,
   "end-override": endOverride,
   "end-reopening": endReopening,
   "excuse-requirement": excuseRequirement,
   "extend-choice": extendChoice,
   "finish-task": finishTask,
+  "grant-adjustment": grantAdjustment,
   "judge-likeness": judgeLikeness,
   "judge-same-person": judgeSamePerson,
   "join-accounts": joinAccounts,

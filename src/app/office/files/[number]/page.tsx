@@ -8,6 +8,7 @@ import { proposedDay } from "../../../../text/words/office";
 import { Doubles } from "../../../../ui/assessment/doubles.client";
 import { WhatIf } from "../../../../ui/assessment/what-if.client";
 import { ContactList } from "../../../../ui/contact/contact-list.client";
+import { Adjustments } from "../../../../ui/file/adjustments.client";
 import { FileWork } from "../../../../ui/file/file-work.client";
 import { Tasks } from "../../../../ui/file/tasks.client";
 import { FileMessages } from "../../../../ui/mail/file-messages.client";
@@ -55,6 +56,7 @@ export default async function FilePage({
       <Head data={data} show={show} />
       <Doubles data={data} lead={lead} act={act} />
       <AlikeLines number={number} likenesses={data.likenesses} shown={show === "alike" ? otherId : null} />
+      <Adjustments data={data} act={act} />
       <Tasks data={data} act={act} />
       {show === "alike" ? (
         <Alike key={otherId} number={number} name={data.name} zone={data.zone} comparison={alike} act={act} />
