@@ -181,6 +181,17 @@ describe("words by which nothing was found", () => {
     expect(await at("afar")).toEqual(["MMH"]);
   });
 
+  it("find programmes by award and by whoever runs them, in any combination", async () => {
+    const found = async (query: { award?: string; by?: string; level?: "master" }) =>
+      (await readView(world.runtime, finder, VISITOR, query))?.hits.map((h) => h.code).toSorted();
+    expect(await found({ award: "MSc" })).toEqual(["MES", "MTE"]);
+    expect(await found({ award: "MSc", by: "Tarbrook Boat Yard" })).toEqual([]);
+    expect(await found({ by: "Tarbrook Boat Yard" })).toEqual(["GBC"]);
+    expect(await found({ by: "ours", level: "master" })).toEqual(["MES", "MMH", "MTE"]);
+    const choices = (await readView(world.runtime, finder, VISITOR, {}))?.choices;
+    expect([choices?.awards.includes("MA"), choices?.partners]).toEqual([true, ["Tarbrook Boat Yard"]]);
+  });
+
   it("become words by which a programme is found", async () => {
     expect(await found("zostera beds")).toEqual([]);
     await must(world, answerSearch, lead, { words: "Zostera beds", code: "MES" });

@@ -44,6 +44,12 @@ export default async function FinderPage({ searchParams }: { searchParams: Promi
           query={query}
           locale={language}
           levels={data.choices.levels.map((l) => option(l, sentence(language, `level.${l}`)))}
+          awards={data.choices.awards.map((a) => option(a, a))}
+          bodies={
+            data.choices.partners.length > 0
+              ? [option("ours", data.office[language]), ...data.choices.partners.map((p) => option(p, p))]
+              : []
+          }
           fields={data.choices.fields.map((f) => option(f, fieldName(language, f)))}
           languages={data.choices.languages.map((l) => option(l, languageName(language, l)))}
           campuses={placesOf(data.campuses).map(({ value, title, region, whole }) => ({

@@ -81,7 +81,9 @@ export function FormAnswers({ data, askDay, act }: { data: FileData; askDay: str
             <div className="with-way">
               <h2>{section.title.en}</h2>
               {data.advises && section.confidential ? <GrantAdjustment name={data.name} act={act} /> : null}
-              {judged && entries.length > 0 ? <AddTask section={section.key} day={askDay} act={act} /> : null}
+              {judged && entries.length > 0 && !section.confidential ? (
+                <AddTask section={section.key} day={askDay} act={act} />
+              ) : null}
             </div>
             {entries.length === 0 ? <p className="quiet">{silence(section)}</p> : null}
             <Totals values={here} />

@@ -105,6 +105,9 @@ export interface FinderData {
   /** What can be picked in each filter: what at least one programme has. */
   readonly choices: {
     readonly levels: readonly Level[];
+    readonly awards: readonly string[];
+    /** Partners that run programmes; none where the office runs all. */
+    readonly partners: readonly string[];
     readonly fields: readonly string[];
     readonly languages: readonly string[];
     readonly starts: readonly string[];
@@ -246,6 +249,9 @@ const input = z.object({
   code: z.string().max(20).nullable().default(null),
   words: z.string().max(200).default(""),
   level: z.enum(LEVELS).nullable().default(null),
+  award: z.string().max(40).nullable().default(null),
+  /** A partner by its name, or `ours` for what the office runs itself. */
+  by: z.string().max(80).nullable().default(null),
   /** A broad field of ISCED-F, two digits. */
   field: z.string().max(3).nullable().default(null),
   language: z.string().max(3).nullable().default(null),
@@ -275,10 +281,15 @@ function visitorGroup(office: Office, { citizenships, residence }: Query): strin
   return applicantGroup(source, office);
 }
 
+/** What stands for the office itself among those who run programmes. */
+const OURS = "ours";
+
 function matches(hit: FinderHit, query: Query): boolean {
   return (
     (query.code === null || hit.code === query.code) &&
     (query.level === null || hit.level === query.level) &&
+    (query.award === null || hit.award === query.award) &&
+    (query.by === null || (hit.partner ?? OURS) === query.by) &&
     (query.field === null || hit.fields.some((f) => f.startsWith(query.field ?? ""))) &&
     (query.language === null || hit.languages.includes(query.language)) &&
     (query.campus === null || hit.campuses.some((c) => liesIn(c, query.campus ?? ""))) &&
@@ -339,6 +350,8 @@ export const finder = defineView({
       ),
       choices: {
         levels: LEVELS.filter((level) => all.some((h) => h.level === level)),
+        awards: distinct(all.flatMap((h) => (h.award === "" ? [] : [h.award]))),
+        partners: distinct(all.flatMap((h) => h.partner ?? [])),
         fields: distinct(all.flatMap((h) => h.fields.map((f) => f.slice(0, 2)))),
         languages: distinct(all.flatMap((h) => h.languages)),
         starts: distinct(all.map((h) => h.startsOn)),

@@ -19,6 +19,8 @@ export const catalogue = {
   "finder.openOnly": "open now",
   "finder.citizenship": "Your citizenship",
   "finder.residence": "Where you live",
+  "finder.award": "Award",
+  "finder.runBy": "Run by",
   "finder.who": "Your deadline and fee",
   "finder.whoHelp": "They depend on citizenship and residence. With two citizenships the better one counts.",
   "finder.group": "You are in the {group}: its deadlines and fees are shown.",

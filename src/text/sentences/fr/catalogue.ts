@@ -22,6 +22,8 @@ export const catalogue: Readonly<Record<keyof typeof english, string>> = {
   "finder.openOnly": "ouverts maintenant",
   "finder.citizenship": "Votre nationalité",
   "finder.residence": "Où vous vivez",
+  "finder.award": "Diplôme visé",
+  "finder.runBy": "Organisé par",
   "finder.who": "Votre délai et vos frais",
   "finder.whoHelp":
     "Ils dépendent de la nationalité et de la résidence. Avec deux nationalités, la plus favorable compte.",

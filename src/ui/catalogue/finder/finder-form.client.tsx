@@ -68,6 +68,8 @@ export function FinderForm({
   query,
   locale,
   levels,
+  awards,
+  bodies,
   fields,
   languages,
   campuses,
@@ -78,6 +80,9 @@ export function FinderForm({
   query: FinderQuery;
   locale: Locale;
   levels: readonly Option[];
+  awards: readonly Option[];
+  /** Who runs programmes; none where it is the office alone. */
+  bodies: readonly Option[];
   fields: readonly Option[];
   languages: readonly Option[];
   campuses: readonly Option[];
@@ -132,6 +137,7 @@ export function FinderForm({
       </button>
       <div className="picks" data-open={more}>
         <Pick name="level" label={t("finder.level")} value={query.level} options={levels} any={t("finder.any")} />
+        <Pick name="award" label={t("finder.award")} value={query.award} options={awards} any={t("finder.any")} />
         <Pick name="field" label={t("finder.field")} value={query.field} options={fields} any={t("finder.any")} />
         <Pick
           name="language"
@@ -148,6 +154,9 @@ export function FinderForm({
           options={campuses}
           any={t("finder.any")}
         />
+        {bodies.length > 0 ? (
+          <Pick name="by" label={t("finder.runBy")} value={query.by} options={bodies} any={t("finder.any")} />
+        ) : null}
         <Pick name="start" label={t("finder.start")} value={query.start} options={starts} any={t("finder.any")} />
       </div>
       <fieldset className="who">

@@ -4,6 +4,10 @@ import { LEVELS, type Level } from "../../../core/catalogue/programme";
 export interface FinderQuery {
   readonly words: string;
   readonly level: Level | null;
+  /** The award as it stands before the title. */
+  readonly award: string | null;
+  /** The body that runs it: a partner by its name, or `ours`. */
+  readonly by: string | null;
   readonly field: string | null;
   readonly language: string | null;
   /** A campus, or a region with all of its own. */
@@ -31,6 +35,8 @@ export function readQuery(params: SearchParams): FinderQuery {
   return {
     words: one("q")?.slice(0, 200) ?? "",
     level,
+    award: one("award")?.slice(0, 40) ?? null,
+    by: one("by")?.slice(0, 80) ?? null,
     field: one("field")?.slice(0, 3) ?? null,
     language: one("language")?.slice(0, 3) ?? null,
     campus: one("campus")?.slice(0, 80) ?? null,
@@ -45,13 +51,18 @@ export function readQuery(params: SearchParams): FinderQuery {
 
 /** The address of a query, with changes; parts that say nothing are left out. */
 export function queryString(query: FinderQuery, change: Partial<FinderQuery> = {}): string {
-  const { words, level, field, language, campus, start, open, citizenships, residence } = { ...query, ...change };
+  const { words, level, award, by, field, language, campus, start, open, citizenships, residence } = {
+    ...query,
+    ...change,
+  };
   const params = new URLSearchParams();
   const add = (key: string, value: string | null) => {
     if (value) params.append(key, value);
   };
   add("q", words);
   add("level", level);
+  add("award", award);
+  add("by", by);
   add("field", field);
   add("language", language);
   add("campus", campus);
