@@ -13,6 +13,13 @@ export const REGISTRY_RECORDS = [
     ],
   },
   {
+    board: "northern",
+    year: "2023",
+    candidate: "NEC-33150",
+    name: "N'DIAYE SARR AWA",
+    results: [{ subject: "physics", mark: "41" }],
+  },
+  {
     board: "strand",
     year: "2026",
     candidate: "S 2207",

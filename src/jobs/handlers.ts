@@ -134,7 +134,7 @@ async function askRegistry({ runtime, registry }: JobContext, { queryId }: JobPa
   try {
     const found = await registry.lookUp(claimed.value);
     const answer = found.found
-      ? { kind: "found" as const, name: found.name, results: [...found.results] }
+      ? { kind: "found" as const, name: found.name, results: [...found.results], others: [...found.others] }
       : { kind: "not found" as const };
     await runAct(runtime, reportRegistry, SYSTEM, { queryId, answer });
   } catch (error) {

@@ -142,6 +142,23 @@ describe("the registry of examinations", () => {
     );
   });
 
+  it("tells of further sittings of the same person, once it is sure that it is the same", async () => {
+    await keep();
+    await keep({ year: "2023", candidate: "NEC-7", results: [{ subject: "physics", mark: "41" }] });
+    await keep({ year: "2022", candidate: "NEC-8", name: "Somebody Else" });
+    await answer(await ask());
+    expect((await page())?.registry[0]?.others).toEqual([{ board: "northern", year: "2023" }]);
+    // Under another name nothing more is shown of a person who may be somebody else.
+    await keep({ name: "Jana Vogt" });
+    await keep({ year: "2021", candidate: "NEC-9", name: "Jana Vogt" });
+    await answer(await ask());
+    const [latest] = (await page())?.registry ?? [];
+    expect([latest?.state, latest?.others]).toEqual(["other name", []]);
+    await must(world, takeRegistryResults, officer, { applicationId: file.applicationId, queryId: latest?.id ?? "" });
+    expect((await page())?.registry[0]?.others).toEqual([{ board: "northern", year: "2021" }]);
+    await world.runtime.pool.query("delete from registry_record");
+  });
+
   it("that is down says so, is asked again by the queue, and then answers", async () => {
     await keep();
     await must(world, setRegistryMode, SYSTEM, { down: true, delayMs: 0 });

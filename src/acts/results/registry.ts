@@ -211,7 +211,15 @@ export const reportRegistry = defineAct({
     answer: z.discriminatedUnion("kind", [
       z.object({ kind: z.literal("down") }),
       z.object({ kind: z.literal("not found") }),
-      z.object({ kind: z.literal("found"), name: z.string().max(200), results: z.array(resultSchema).max(60) }),
+      z.object({
+        kind: z.literal("found"),
+        name: z.string().max(200),
+        results: z.array(resultSchema).max(60),
+        others: z
+          .array(z.object({ board: z.string().max(60), year: z.string().max(4) }))
+          .max(60)
+          .default([]),
+      }),
     ]),
   }),
   may: (ctx) => ctx.actor.kind === "system",
@@ -227,7 +235,7 @@ export const reportRegistry = defineAct({
       .set({
         state,
         answeredAt: answer.kind === "down" ? null : ctx.now,
-        ...(answer.kind === "found" ? { name: answer.name, results: answer.results } : {}),
+        ...(answer.kind === "found" ? { name: answer.name, results: answer.results, others: answer.others } : {}),
       })
       .where(eq(registryQuery.id, queryId));
     if (state === query.state) return done({ state });

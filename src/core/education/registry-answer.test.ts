@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { isSameCandidate, matchResults } from "./registry-answer";
+import { isSameCandidate, leftOut, matchResults } from "./registry-answer";
 
 const claim = (subject: string, mark: string) => ({ entry: subject, subject, mark });
 
@@ -19,6 +19,14 @@ describe("what a registry of examinations answers", () => {
     ]);
     expect(unknown.map((u) => u.subject)).toEqual(["history"]);
     expect(unclaimed.map((u) => u.subject)).toEqual(["physics"]);
+  });
+  it("knows sittings that nobody named, each once", () => {
+    const northern = (year: string) => ({ board: "northern", year });
+    expect(leftOut([northern("2023"), northern("2025"), northern("2023")], [northern("2025")])).toEqual([
+      northern("2023"),
+    ]);
+    expect(leftOut([northern("2025")], [northern("2025"), { board: "strand", year: "2023" }])).toEqual([]);
+    expect(leftOut([], [northern("2025")])).toEqual([]);
   });
   it("may have marks that are no numbers", () =>
     expect(matchResults([claim("biology", "A")], [{ subject: "biology", mark: " A" }]).known[0]?.agrees).toBe(true));

@@ -15,9 +15,28 @@ export interface RegistryQuestion {
   readonly candidate: string;
 }
 
+/** A sitting by its board and year. */
+export type RegistrySitting = Pick<RegistryQuestion, "board" | "year">;
+
+/** `others`: further sittings of the same person that the registry knows. */
 export type RegistryAnswer =
   | { readonly found: false }
-  | { readonly found: true; readonly name: string; readonly results: readonly RegistryResult[] };
+  | {
+      readonly found: true;
+      readonly name: string;
+      readonly results: readonly RegistryResult[];
+      readonly others: readonly RegistrySitting[];
+    };
+
+/** The sittings of a registry that an applicant does not name, each once. */
+export const leftOut = (
+  known: readonly RegistrySitting[],
+  named: readonly RegistrySitting[],
+): readonly RegistrySitting[] =>
+  known.filter((k, i) => {
+    const same = (s: RegistrySitting) => s.board === k.board && s.year === k.year;
+    return !named.some(same) && known.findIndex(same) === i;
+  });
 
 /** One line that the applicant claims for the sitting. */
 export interface ClaimedResult {

@@ -510,6 +510,7 @@ CREATE TABLE "registry_query" (
 	"answered_at" timestamp with time zone,
 	"name" text,
 	"results" jsonb,
+	"others" jsonb DEFAULT '[]'::jsonb NOT NULL,
 	CONSTRAINT "registry_query_state" CHECK ("registry_query"."state" in ('asked','down','not found','other name','found'))
 );
 --> statement-breakpoint

@@ -11,6 +11,7 @@ import {
   uniqueIndex,
   uuid,
 } from "drizzle-orm/pg-core";
+import type { RegistrySitting } from "../../core/education/registry-answer";
 import { PROOF_LEVELS } from "../../core/rulebook/requirement";
 import type { LocalText } from "../../core/text/local-text";
 import { application } from "./application";
@@ -102,6 +103,8 @@ export const registryQuery = pgTable(
     /** Whom the registry names. */
     name: text("name"),
     results: jsonb("results").$type<readonly { readonly subject: string; readonly mark: string }[]>(),
+    /** Further sittings of the same person that it knows. */
+    others: jsonb("others").$type<readonly RegistrySitting[]>().notNull().default([]),
   },
   (t) => [
     index("registry_query_application").on(t.applicationId, t.askedAt),

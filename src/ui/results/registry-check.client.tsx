@@ -3,7 +3,7 @@
 import { Button } from "antd";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
-import { matchResults } from "../../core/education/registry-answer";
+import { leftOut, matchResults } from "../../core/education/registry-answer";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { formatMoment } from "../../text/format";
 import { valueText } from "../../text/words/value-text";
@@ -72,6 +72,26 @@ function stateWords({ state, name, candidate }: RegistryQuery): string {
   }
 }
 
+/** Sittings that the registry knows of the same person and the form does not: schooling that was left out. */
+function LeftOut({ query, data }: { query: RegistryQuery; data: FileData }) {
+  const boards = data.values.filter((v) => v.section === "sittings" && v.field === "board");
+  const said = (v: ClaimedValue | undefined) => String(v?.confirmed ?? v?.claim ?? "");
+  const named = boards.map((board) => ({
+    board: said(board),
+    year: said(data.values.find((v) => v.section === "sittings" && v.entry === board.entry && v.field === "year")),
+  }));
+  const lacking = leftOut(query.others, named);
+  if (lacking.length === 0) return null;
+  const [board] = boards;
+  const titles = lacking.map((s) => `${board ? valueText("en", board, s.board, data.office) : s.board}, ${s.year}`);
+  return (
+    <p className="strong">
+      The registry knows {titles.length === 1 ? "a sitting" : "sittings"} of the same person that the form does not
+      name: {titles.join("; ")}. Ask for {titles.length === 1 ? "it" : "them"}, or make work of it.
+    </p>
+  );
+}
+
 /** Has the results of one sitting looked up where they were awarded, and shows what came back beside what is claimed. */
 export function RegistryCheck({ data, entry, act }: { data: FileData; entry: string; act: ActOnFile }) {
   const router = useRouter();
@@ -102,6 +122,7 @@ export function RegistryCheck({ data, entry, act }: { data: FileData; entry: str
         </p>
       ) : null}
       {query ? <Answer query={query} data={data} /> : null}
+      {query ? <LeftOut query={query} data={data} /> : null}
       <div className="presses">
         {query?.state === "other name" ? (
           <Button

@@ -1,5 +1,5 @@
 import type { ContactNote } from "../../core/contact/contact-notes";
-import type { RegistryResult } from "../../core/education/registry-answer";
+import type { RegistryResult, RegistrySitting } from "../../core/education/registry-answer";
 import type { Json } from "../../core/file/facts";
 import type { FileEvent as HistoryEvent } from "../../core/file/file-events";
 import type { Mode } from "../../core/file/mode";
@@ -295,6 +295,8 @@ export interface RegistryQuery {
   readonly answeredAt: string | null;
   readonly name: string | null;
   readonly results: readonly RegistryResult[] | null;
+  /** Further sittings of the same person that the registry knows; none while it is not sure that it is the same. */
+  readonly others: readonly RegistrySitting[];
 }
 
 export interface FileOverride {

@@ -1,5 +1,10 @@
 import type pg from "pg";
-import type { RegistryAnswer, RegistryQuestion, RegistryResult } from "../../core/education/registry-answer";
+import type {
+  RegistryAnswer,
+  RegistryQuestion,
+  RegistryResult,
+  RegistrySitting,
+} from "../../core/education/registry-answer";
 
 export interface RegistryRecord extends RegistryQuestion {
   readonly name: string;
@@ -10,8 +15,10 @@ export interface RegistryRecord extends RegistryQuestion {
 export function registryStore(pool: pg.Pool) {
   return {
     find: async ({ board, year, candidate }: RegistryQuestion): Promise<RegistryAnswer> => {
-      const { rows } = await pool.query<Pick<RegistryRecord, "name" | "results">>(
-        "select name, results from registry_record where board = $1 and year = $2 and lower(candidate) = lower($3)",
+      const { rows } = await pool.query<Pick<RegistryRecord, "name" | "results"> & { others: RegistrySitting[] }>(
+        `select r.name, r.results, (select coalesce(json_agg(json_build_object('board', o.board, 'year', o.year) order by o.year, o.board), '[]')
+           from registry_record o where lower(o.name) = lower(r.name) and (o.board, o.year, o.candidate) <> (r.board, r.year, r.candidate)) as others
+         from registry_record r where r.board = $1 and r.year = $2 and lower(r.candidate) = lower($3)`,
         [board, year, candidate],
       );
       return rows[0] ? { found: true, ...rows[0] } : { found: false };
