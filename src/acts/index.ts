@@ -150,6 +150,7 @@ export const ACTS = {
   reassessFiles,
   setFileAside,
   tryFileAgain,
+  giveBack: payments.giveBack,
   recordPayment: payments.recordPayment,
   releaseDecision: decisions.releaseDecision,
   tryMailAgain: messages.tryMailAgain,

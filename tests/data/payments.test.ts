@@ -1,13 +1,16 @@
 import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act/act";
-import { recordPayment, startPayment } from "../../src/acts/payments/payments";
+import { giveBack, recordPayment, startPayment } from "../../src/acts/payments/payments";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { readOrder, sign, simulatedCard } from "../../src/outside/card";
 import { verifyAll } from "../../src/verify";
+import { myApplication } from "../../src/views/application/my-application";
+import { money } from "../../src/views/payments/money";
+import { readView } from "../../src/views/view/view";
 import { anybody, filledFile, lookAt } from "../support/files";
-import { must, openWorld, SYSTEM, type World } from "../support/world";
+import { makePerson, must, openWorld, reasonOf, SYSTEM, type World } from "../support/world";
 
 /** The fee of an overseas applicant, and a card service that answers late, twice, wrongly or not at all. */
 describe("payments by card", () => {
@@ -53,6 +56,41 @@ describe("payments by card", () => {
     await answer(one.paymentId, "booked");
     await answer(other.paymentId, "booked");
     expect((await charges())[0]?.paidMinor).toBe(6000);
+  });
+
+  it("beyond what is due are given back by finance, never more, and both sides read it", async () => {
+    const finance = await makePerson(world, "Inés Tollemache", ["finance"]);
+    const officer = await makePerson(world, "Runa Okonjo", ["officer", "lead officer"]);
+    const [charge] = await charges();
+    const chargeId = charge?.id ?? "";
+    const { paymentId } = await start();
+    await answer(paymentId, "booked");
+    const back = (by: Actor, minor: number, note = "Transfer of 3 December, 4471") =>
+      reasonOf(runAct(world.runtime, giveBack, by, { applicationId, chargeId, minor, note }));
+    expect(await back(finance, 1)).toBe("nothing-due");
+    // A second window paid the same once more, before it could know.
+    await world.runtime.pool.query(
+      "insert into payment (charge_id, minor, currency, state, started_at, settled_at) values ($1, 6000, 'EUR', 'booked', $2, $2)",
+      [chargeId, world.runtime.now()],
+    );
+    expect([await back(officer, 6000), await back(owner, 6000), await back(finance, 6001)]).toEqual([
+      "not-yours",
+      "not-yours",
+      "nothing-due",
+    ]);
+    expect([await back(finance, 2000, " "), await back(finance, 2000), await back(finance, 4000)]).toEqual([
+      "invalid-input",
+      "ok",
+      "ok",
+    ]);
+    expect(await back(finance, 1)).toBe("nothing-due");
+    expect([await fee(), (await charges())[0]?.paidMinor]).toEqual(["accepted", 6000]);
+    const { number } = (await lookAt(world, applicationId)).loaded.facts.application;
+    const mine = await readView(world.runtime, myApplication, owner, { number });
+    expect(mine?.events.filter((e) => e.act === "give-back")).toHaveLength(2);
+    const row = (await readView(world.runtime, money, finance, { find: number }))?.rows[0];
+    expect(row?.charges).toMatchObject([{ minor: 6000, paidMinor: 6000 }]);
+    expect((await verifyAll(world.runtime.pool)).differing).toEqual([]);
   });
 
   it("count once, however often the service says so", async () => {

@@ -209,6 +209,7 @@ describe("rights", () => {
       orderCopies: { applicationIds: [applicationId], reader: "office", documents: false },
       reportCopy: { orderId: applicationId, applicationId, bytes: null },
       eraseCopies: {},
+      giveBack: { applicationId, chargeId: randomUUID(), minor: 1, note: "test" },
       grantAdjustment: { applicationId, what: "test", why: "test" },
       endAdjustment: { applicationId, adjustmentId: randomUUID() },
       addTask: { applicationId, title: "test", due: "2026-12-10" },

@@ -145,6 +145,7 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   orderOwnCopy: OWNER,
   reportCopy: ["system"],
   eraseCopies: ["system"],
+  giveBack: ["finance"],
   grantAdjustment: ["adviser"],
   endAdjustment: ["adviser"],
   addTask: OFFICERS,

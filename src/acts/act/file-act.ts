@@ -22,7 +22,7 @@ export interface OpenFile extends LoadedFile {
   after?: LoadedFile;
 }
 
-export type FileRight = "applicant" | "office" | "lead officer" | "adviser" | "system";
+export type FileRight = "applicant" | "office" | "lead officer" | "adviser" | "finance" | "system";
 
 /** Who may act on a file: its owner, the office over one of the programmes, or the system itself. */
 function mayOnFile(right: FileRight, actor: Actor, { ownerId }: OpenFile, programmes: readonly string[]): boolean {
@@ -31,6 +31,8 @@ function mayOnFile(right: FileRight, actor: Actor, { ownerId }: OpenFile, progra
       return actor.kind === "person" && actor.id === ownerId;
     case "office":
       return holds(actor, OFFICE, programmes);
+    case "finance":
+      return holds(actor, ["finance"]);
     case "adviser":
       return holds(actor, ["adviser"], programmes);
     case "lead officer":

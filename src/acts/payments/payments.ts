@@ -1,5 +1,6 @@
 import { and, eq, ne } from "drizzle-orm";
 import { z } from "zod";
+import { giveBackInput } from "../../core/fees/inputs";
 import { charge, payment } from "../../db/schema";
 import { defineAct, done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
@@ -29,6 +30,32 @@ export const startPayment = defineFileAct({
       .values({ chargeId, minor, currency: due.currency, state: "started", startedAt: ctx.now })
       .returning({ id: payment.id });
     return done({ paymentId: row?.id ?? "", minor, currency: due.currency });
+  },
+});
+
+/**
+ * Finance books that it gave back what was paid beyond what is due: a payment below nought, with how it was given back. Nothing that is
+ * due goes back.
+ */
+export const giveBack = defineFileAct({
+  name: "give-back",
+  input: giveBackInput,
+  right: "finance",
+  about: ({ chargeId, minor }) => ({ charge: chargeId, minor }),
+  run: async (ctx, file, { chargeId, minor, note }) => {
+    const known = file.facts.charges.find((c) => c.id === chargeId);
+    if (!known) return refuse("not-found");
+    if (minor > known.paidMinor - known.minor) return refuse("nothing-due");
+    await ctx.db.insert(payment).values({
+      chargeId,
+      minor: -minor,
+      currency: known.currency,
+      state: "booked",
+      startedAt: ctx.now,
+      settledAt: ctx.now,
+      note,
+    });
+    return done(null);
   },
 });
 

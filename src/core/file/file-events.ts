@@ -13,6 +13,7 @@ export const FILE_EVENTS = [
   "reference-undeliverable",
   "start-payment",
   "record-payment",
+  "give-back",
   "submit-application",
   "accept-evidence",
   "return-evidence",

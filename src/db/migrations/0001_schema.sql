@@ -610,6 +610,7 @@ CREATE TABLE "payment" (
 	"provider_key" text,
 	"started_at" timestamp with time zone NOT NULL,
 	"settled_at" timestamp with time zone,
+	"note" text DEFAULT '' NOT NULL,
 	CONSTRAINT "payment_provider_key_unique" UNIQUE("provider_key"),
 	CONSTRAINT "payment_state" CHECK ("payment"."state" in ('started','booked','declined','abandoned'))
 );

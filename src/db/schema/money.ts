@@ -50,6 +50,8 @@ export const payment = pgTable(
     providerKey: text("provider_key").unique(),
     startedAt: instant("started_at").notNull(),
     settledAt: instant("settled_at"),
+    /** How money was given back; `minor` is below nought then. */
+    note: text("note").notNull().default(""),
   },
   (t) => [index("payment_charge").on(t.chargeId), isOneOf("payment_state", t.state, PAYMENT_STATES)],
 );

@@ -183,6 +183,7 @@ export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "decline-reference": "declined to give a reference",
   "reference-undeliverable": "mail to the referee could not be delivered",
   "start-payment": "began a card payment",
+  "give-back": "gave back what was paid beyond what is due",
   "record-payment": "card payment settled",
   "submit-application": "submitted",
   "accept-evidence": "accepted",

@@ -18,6 +18,7 @@ export const SHOWN_EVENTS = [
   "give-undertaking",
   "extend-choice",
   "follow-group",
+  "give-back",
   "grant-adjustment",
   "move-choice",
   "move-programme",

@@ -15,6 +15,7 @@ export const MONEY_KINDS = ["all", "owed", "paid", "said"] as const;
 export type MoneyKind = (typeof MONEY_KINDS)[number];
 
 export interface Charged {
+  readonly id: string;
   readonly title: string;
   readonly minor: number;
   readonly paidMinor: number;
@@ -24,6 +25,7 @@ export interface Charged {
 }
 
 export interface MoneyRow {
+  readonly applicationId: string;
   readonly number: string;
   readonly name: string;
   readonly programmes: string;
@@ -81,7 +83,7 @@ interface Row {
 }
 
 const ROWS = `select t.application_id as id, t.number, t.name, t.programmes,
-  coalesce((select json_agg(json_build_object('item', c.item, 'minor', c.minor, 'paidMinor', c.paid, 'currency', c.currency, 'reference', c.reference, 'madeAt', c.made_at)
+  coalesce((select json_agg(json_build_object('id', c.id, 'item', c.item, 'minor', c.minor, 'paidMinor', c.paid, 'currency', c.currency, 'reference', c.reference, 'madeAt', c.made_at)
     order by c.made_at, c.id) from charged c where c.application_id = t.application_id), '[]') as charges,
   coalesce((select json_agg(json_build_object('scope', a.scope, 'section', a.section, 'entry', a.entry, 'field', a.field, 'value', a.value, 'version', a.version, 'position', a.position)
     order by a.position) from answer a where a.application_id = t.application_id and not a.dormant), '[]') as answers,
@@ -165,6 +167,7 @@ export const money = defineView({
       counts: counted.rows[0] ?? { all: 0, owed: 0, paid: 0, said: 0 },
       sums: sums.rows,
       rows: rows.map((row) => ({
+        applicationId: row.id,
         number: row.number,
         name: row.name,
         programmes: row.programmes,

@@ -2,8 +2,10 @@ import Link from "next/link";
 import { notFound } from "next/navigation";
 import { formatDayOf, formatMoney } from "../../../text/format";
 import { FindForm } from "../../../ui/frame/find-form.client";
+import { GiveBack } from "../../../ui/payments/give-back.client";
 import { type Charged, MONEY_KINDS, type MoneyKind, type MoneyRow, money } from "../../../views/payments/money";
 import { requireStaff, see } from "../../request";
+import { bookGivenBack } from "./money.action";
 
 const KIND_WORDS: Readonly<Record<MoneyKind, { readonly name: string; readonly none: string }>> = {
   all: { name: "All", none: "No application has a fee, or says anything that is for finance." },
@@ -46,6 +48,13 @@ function Row({ row, zone }: { row: MoneyRow; zone: string }) {
               <span className="quiet">
                 {c.reference} · {formatDayOf("en", c.madeAt, zone)}
               </span>
+              {c.paidMinor > c.minor ? (
+                <GiveBack
+                  amount={formatMoney("en", { minor: c.paidMinor - c.minor, currency: c.currency })}
+                  name={row.name}
+                  book={bookGivenBack.bind(null, row.applicationId, c.id, c.paidMinor - c.minor)}
+                />
+              ) : null}
             </li>
           ))}
         </ul>

@@ -30,6 +30,7 @@ export const application = {
   "event.change-choice": "You changed a choice",
   "event.arrange-choices": "You put your choices in order",
   "event.grant-adjustment": "You were granted an adjustment",
+  "event.give-back": "We gave back what you paid beyond what was due",
   "event.move-choice": "The office changed your choice",
   "event.move-programme": "The office put your choice on another programme",
   "event.suggest-move": "We suggested another programme or track",

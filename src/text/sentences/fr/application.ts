@@ -32,6 +32,7 @@ export const application: Readonly<Record<keyof typeof english, string>> = {
   "event.change-choice": "Vous avez modifié un choix",
   "event.arrange-choices": "Vous avez ordonné vos choix",
   "event.grant-adjustment": "Un aménagement vous a été accordé",
+  "event.give-back": "Nous avons rendu ce que vous aviez payé en trop",
   "event.move-choice": "Le bureau a modifié votre vœu",
   "event.move-programme": "Le bureau a placé votre vœu sur une autre formation",
   "event.suggest-move": "Nous avons proposé une autre formation ou un autre parcours",
