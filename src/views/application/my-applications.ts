@@ -26,7 +26,7 @@ export const myApplications = defineView({
       `select a.number, s.stage, s.turn, s.owes && array['applicant', 'payment'] as owed, s.reason, s.comb, s.due_at as "dueAt", s.next_count as count,
          (select json_agg(json_build_object('code', p.code, 'title', p.title, 'award', p.award) order by c.rank)
           from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id where c.application_id = a.id) as choices
-       from application a join file_standing s on s.application_id = a.id where a.person_id = $1 order by a.created_at desc`,
+       from application a join file_standing s on s.application_id = a.id where a.person_id = $1 order by a.created_at desc, a.number desc`,
       [actor.id],
     );
     return rows.map((r) => ({ ...r, dueAt: r.dueAt === null ? null : new Date(r.dueAt).toISOString() }));
