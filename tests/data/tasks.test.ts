@@ -66,6 +66,11 @@ describe("work that an officer makes of what was stated", () => {
     expect(JSON.stringify(mine)).not.toContain("third year");
     expect(mine?.assessment.file.next?.kind).toBe("check");
     expect(mine?.events.map((e) => e.act)).not.toContain("add-task");
+    // Nor does it stay in events, which outlive an erasure.
+    const { rows } = await world.runtime.pool.query<{ about: object }>(
+      "select about from event where act = 'add-task'",
+    );
+    expect(rows).toEqual([{ about: { section: "education" } }]);
   });
 
   it("is done once, by whoever gets to it, and what came of it stays", async () => {

@@ -13,7 +13,7 @@ export const grantAdjustment = defineFileAct({
   name: "grant-adjustment",
   input: grantAdjustmentInput,
   right: "adviser",
-  about: ({ what }) => ({ what }),
+  about: () => ({}), // what is written stays where it can be erased
   run: async (ctx, file, { what, why }) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
     if (file.assessment.file.stage === "closed") return refuse("already-done");

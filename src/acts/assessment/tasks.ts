@@ -9,7 +9,7 @@ export const addTask = defineFileAct({
   name: "add-task",
   input: addTaskInput,
   right: "office",
-  about: ({ section, title, due }) => ({ section, title, due }),
+  about: ({ section }) => ({ section }), // what is written stays where it can be erased
   run: async (ctx, file, { section, title, due }) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
     const sections = Object.values(file.rulebooks).flatMap((r) => r.body.sections);
@@ -34,7 +34,7 @@ export const finishTask = defineFileAct({
   name: "finish-task",
   input: finishTaskInput,
   right: "office",
-  about: ({ taskId, outcome }) => ({ task: taskId, outcome }),
+  about: ({ taskId }) => ({ task: taskId }),
   run: async (ctx, file, { taskId, outcome }) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
     const ended = await ctx.db
