@@ -10,7 +10,7 @@ import { answerKey } from "../core/file/place";
 import { gapsOf } from "../core/file/result";
 import type { Actor } from "../core/rights/actor";
 import type { Picture } from "../core/rulebook/requirement";
-import type { Field, Section } from "../core/rulebook/section";
+import { type Field, NO_LISTED, type Section } from "../core/rulebook/section";
 import { countIn } from "../core/text/counting";
 import { database } from "../db/connection";
 import { loadFile } from "../db/queries/load-file";
@@ -110,6 +110,8 @@ function answerTo(field: Field, profile: Profile, loaded: LoadedFile): Json {
       return "Harbour Street School";
     case "scale":
       return profile.degree.scale;
+    case "graduateOf":
+      return NO_LISTED;
     case "area":
       return "natural";
     case "test":

@@ -317,6 +317,16 @@ async function perform(play: Play, moment: Moment): Promise<void> {
       return;
     case "confirm":
       return confirmAll(play, moment.changed ?? {});
+    case "establish":
+      await act(runtime, confirmValues, staff.officer, {
+        applicationId,
+        values: Object.entries(moment.values).map(([place, value]) => {
+          const [section = "", field = ""] = place.split(".");
+          return { scope: "file", section, entry: "", field, value };
+        }),
+        note: "As it stands on the document",
+      });
+      return;
     case "decide":
       return decide(play, moment);
     case "override": {

@@ -1,3 +1,4 @@
+import { NO_LISTED } from "../core/rulebook/section";
 import type { ReferenceSet } from "../core/standards/reference-set";
 
 /** The countries of the European Economic Area and Switzerland. */
@@ -79,6 +80,17 @@ export const referenceSet: ReferenceSet = {
               { op: "not", of: { op: "fact", fact: "citizenship.stay", is: "equals", value: "other" } },
             ],
           },
+        ],
+      },
+    },
+    {
+      key: "alliance",
+      title: { en: "alliance group", fr: "groupe de l’alliance" },
+      when: {
+        op: "all",
+        of: [
+          { op: "fact", fact: "answers.graduate.of", is: "known" },
+          { op: "fact", fact: "answers.graduate.of", is: "differs", value: NO_LISTED },
         ],
       },
     },
@@ -196,6 +208,14 @@ export const referenceSet: ReferenceSet = {
     { key: "engineering", title: { en: "Engineering", fr: "Ingénierie" } },
     { key: "social", title: { en: "Social sciences and humanities", fr: "Sciences sociales et humaines" } },
     { key: "other", title: { en: "Other", fr: "Autre" } },
+  ],
+  graduates: [
+    {
+      key: "merrow",
+      title: { en: "Merrow Institute of Coast and Water", fr: "Institut Merrow du littoral et de l’eau" },
+    },
+    { key: "halden", title: { en: "University of Halden Sound", fr: "Université de Halden Sound" } },
+    { key: "skarvoy", title: { en: "Skarvøy Maritime University", fr: "Université maritime de Skarvøy" } },
   ],
   campuses: [
     {

@@ -33,6 +33,8 @@ type What =
       readonly text: string;
       readonly days: number;
     }
+  /** Values outside lists by `section.field`, as they stand on the documents. */
+  | { readonly do: "establish"; readonly values: Readonly<Record<string, string>> }
   | { readonly do: "confirm"; readonly changed?: Readonly<Record<string, string>> }
   | {
       readonly do: "decide";

@@ -1,15 +1,19 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { reopenSections, sendCorrections } from "../../src/acts/application/reopen-sections";
+import { startApplication } from "../../src/acts/application/start-application";
 import { confirmValues } from "../../src/acts/evidence/confirm-values";
 import { saveAnswers } from "../../src/acts/form/save-answers";
 import { assess } from "../../src/core/assessment/assess";
 import type { Actor } from "../../src/core/rights/actor";
+import { NO_LISTED } from "../../src/core/rulebook/section";
 import { makeOffice } from "../../src/core/standards/reference-set";
 import { database } from "../../src/db/connection";
 import { currentOffice } from "../../src/db/queries/office";
 import { loadCatalogue } from "../../src/demo/catalogue";
+import { fillAny } from "../../src/demo/filling";
+import { someone } from "../../src/demo/people";
 import { renderMail } from "../../src/text/words/render-mail";
-import { lookAt, submittedFile, type TestFile } from "../support/files";
+import { anybody, lookAt, submittedFile, type TestFile } from "../support/files";
 import { makePerson, must, openWorld, type World } from "../support/world";
 
 /** The applicant group after the submission: what is confirmed or corrected moves it, and fees with it; nothing else does. */
@@ -17,11 +21,12 @@ describe("the applicant group of a submitted file", () => {
   let world: World;
   let officer: Actor;
   let roundId = "";
+  let rounds: Readonly<Record<string, string>> = {};
 
   beforeAll(async () => {
     world = await openWorld("follow_group");
     officer = await makePerson(world, "Runa Okonjo", ["officer"]);
-    ({ roundId } = await loadCatalogue(world.runtime, "2026-11-25"));
+    ({ roundId, rounds } = await loadCatalogue(world.runtime, "2026-11-25"));
   });
   afterAll(() => world.close());
 
@@ -69,6 +74,38 @@ describe("the applicant group of a submitted file", () => {
       { from: "home", to: "overseas" },
       { from: "overseas", to: "home" },
     ]);
+  });
+
+  it("takes graduates of the listed institutions as a group of theirs, until the certificate says otherwise", async () => {
+    const applicant = await anybody(world, "Graduate");
+    const { applicationId } = await must(world, startApplication, applicant, { roundId: rounds["MTE 1"] ?? "" });
+    const stated = { "citizenship.citizenships": ["SR"], "citizenship.residence": "SR", "graduate.of": "halden" };
+    await fillAny(world.runtime, applicant, applicationId, someone("Ana", "Vale"), stated);
+    const file = { applicationId } as TestFile;
+    expect((await stands(file)).slice(1)).toEqual(["alliance", 4000]);
+    await world.runtime.pool.query("update choice set submitted_at = $2 where application_id = $1", [
+      applicationId,
+      world.runtime.now(),
+    ]);
+    await world.runtime.pool.query("update application set group_since_submission = 'alliance' where id = $1", [
+      applicationId,
+    ]);
+    await must(world, confirmValues, officer, {
+      applicationId,
+      values: [{ scope: "file", section: "graduate", entry: "", field: "of", value: NO_LISTED }],
+      note: "As it stands on the certificate",
+    });
+    expect(await stands(file)).toEqual(["overseas", "overseas", 6000]);
+    expect(await told(file)).toEqual([
+      expect.stringContaining("in the overseas group and no longer in the alliance group"),
+    ]);
+  });
+
+  it("lets nobody be held up by a group of graduates where a form does not ask for them", async () => {
+    const stated = { citizenships: ["SR"], residence: "SR" };
+    const file = await submittedFile(world, roundId, "Doris");
+    await establish(file, stated);
+    expect((await stands(file))[1]).toBe("overseas");
   });
 
   it("follows what the applicant corrects once it is sent, and not while it is typed", async () => {

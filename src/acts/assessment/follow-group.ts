@@ -2,6 +2,7 @@ import { eq } from "drizzle-orm";
 import { AnswerIndex } from "../../core/answers/answer-index";
 import { applicantGroup, contexts } from "../../core/assessment/context";
 import type { LoadedFile } from "../../core/file/loaded-file";
+import { planOf } from "../../core/rulebook/plan";
 import type { Office } from "../../core/standards/reference-set";
 import { loadFile } from "../../db/queries/load-file";
 import { application } from "../../db/schema";
@@ -13,7 +14,7 @@ import { mailApplicant } from "../mail/queue-mail";
 function groupNow({ facts, rulebooks, rounds }: LoadedFile, office: Office, at: number): string | null {
   const live = facts.choices.filter((c) => c.withdrawnAt === null && c.submittedAt !== null);
   const [first] = contexts({ ...facts, choices: live }, new AnswerIndex(facts), rulebooks, rounds, office, at);
-  return first ? applicantGroup(first.source, office) : null;
+  return first ? applicantGroup(first.source, office, planOf(first.rulebook.body)) : null;
 }
 
 /**

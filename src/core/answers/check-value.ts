@@ -7,6 +7,7 @@ import { isOpenMail } from "../people/open-mail";
 import { looksLike } from "../people/papers";
 import { type Field, isListKind } from "../rulebook/section";
 import type { Registers } from "../standards/reference-set";
+import { registerOptions } from "../standards/register-options";
 import { countIn } from "../text/counting";
 import type { LocalText } from "../text/local-text";
 import { parseDay, parseRough } from "../time/day";
@@ -164,12 +165,10 @@ export const fieldBeside = (field: Pick<Field, "kind" | "numberOf">): string | n
   field.kind === "scores" ? "test" : (field.numberOf ?? null);
 
 function inOptions(field: Field, office: Registers, value: string): boolean {
-  if (field.kind === "scale") return value === "other" || office.scales.some((s) => s.key === value);
-  if (field.kind === "area") return office.areas.some((a) => a.key === value);
-  if (field.kind === "test") return office.tests.some((t) => t.key === value);
+  if (field.kind === "scale" && value === "other") return true;
   // Where the form has narrowed the papers down to those that count for this person, it says so in the options.
-  if (field.kind === "paper" && !field.options) return office.papers.some((p) => p.key === value);
-  return (field.options ?? []).some((o) => o.value === value);
+  const options = field.kind === "paper" ? field.options : undefined;
+  return (options ?? registerOptions(field.kind, office) ?? field.options ?? []).some((o) => o.value === value);
 }
 
 /** Why a text that is kept in a date's place is no date. */
@@ -205,6 +204,7 @@ function checkString(field: Field, office: Registers, value: string, beside: str
     case "area":
     case "test":
     case "paper":
+    case "graduateOf":
       return inOptions(field, office, value) ? null : { code: "not-in-list" };
     default:
       return checkText(field, value) ?? checkNumber(office, value, field.numberOf === undefined ? undefined : beside);

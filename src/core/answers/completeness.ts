@@ -46,6 +46,7 @@ const REPEATING: ReadonlySet<Field["kind"]> = new Set([
   "area",
   "scale",
   "test",
+  "graduateOf",
   "text",
 ]);
 const MOST_KEPT = 500;

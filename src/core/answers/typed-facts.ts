@@ -59,6 +59,7 @@ const readOther: ReadFact = (value, confirmed) => {
 const READERS: Partial<Record<Field["kind"], ReadFact>> = {
   choice: readPick,
   area: readPick,
+  graduateOf: readPick,
   scale: readPick,
   test: readPick,
   paper: readPick,

@@ -4,10 +4,12 @@ import { closingOf } from "../catalogue/round-state";
 import type { ChoiceContext } from "../file/choice-context";
 import type { ChoiceFact, FileFacts, Round } from "../file/facts";
 import { whole } from "../numbers/ratio";
-import { planOf } from "../rulebook/plan";
+import { type Plan, planOf } from "../rulebook/plan";
 import type { Rulebook } from "../rulebook/rulebook";
+import type { Condition } from "../rules/condition";
 import { judge } from "../rules/evaluate";
 import { type Fact, type FactList, type FactSource, UNKNOWN } from "../rules/fact";
+import { withoutUnasked } from "../rules/unasked";
 import type { Office } from "../standards/reference-set";
 import { type Day, formatDay } from "../time/day";
 import { dayAt, requireDay } from "../time/zone";
@@ -18,6 +20,8 @@ import { measureFact } from "./measures";
 const NO_LIST: FactList = { entries: [], open: true };
 
 const MEASURE = "measure.";
+/** What sections of the office’s own making ask. */
+const OWN_MAKING = "answers.";
 
 const given = (value: string | null): Fact => (value === null ? UNKNOWN : { kind: "value", value, confirmed: true });
 
@@ -107,21 +111,33 @@ function sourceOf(
       return name === "group" ? given(group) : (typed.scalar(name) ?? choiceFact(choice, days, name));
     },
   };
-  group = facts.application.groupSinceSubmission ?? applicantGroup(source, office);
+  group = facts.application.groupSinceSubmission ?? applicantGroup(source, office, plan);
   return { source, group, restsOnToday: () => askedToday };
 }
 
 /**
  * The applicant group: the first of the office's ordered rules that is met. A rule that is still open stops the search,
- * because a better group may yet be found: the group is then unknown.
+ * because a better group may yet be found: the group is then unknown. What a form of the office's own making does not ask holds of nobody
+ * there, so that a group of graduates leaves the programmes alone that do not ask for them.
  */
-export function applicantGroup(source: FactSource, office: Office): string | null {
+export function applicantGroup(source: FactSource, office: Office, plan: Pick<Plan, "scalars">): string | null {
   for (const group of office.set.groups) {
-    const { truth } = judge(group.when, source);
+    const { truth } = judge(groupRule(group.when, plan), source);
     if (truth === "met") return group.key;
     if (truth === "open") return null;
   }
   return null;
+}
+
+const groupRules = new WeakMap<Pick<Plan, "scalars">, Map<Condition, Condition>>();
+
+/** The rule of a group as a form puts it: conditions that are published never change, so each is cut once a form. */
+function groupRule(when: Condition, plan: Pick<Plan, "scalars">): Condition {
+  const known = groupRules.get(plan) ?? new Map<Condition, Condition>();
+  groupRules.set(plan, known);
+  const cut = known.get(when) ?? withoutUnasked(when, (fact) => !fact.startsWith(OWN_MAKING) || plan.scalars.has(fact));
+  known.set(when, cut);
+  return cut;
 }
 
 /**

@@ -3,6 +3,7 @@ import { namedInRulebook } from "../rulebook/conditions";
 import type { Rulebook, RulebookBody } from "../rulebook/rulebook";
 import type { FieldKind } from "../rulebook/section";
 import type { ReferenceSet } from "../standards/reference-set";
+import { LIST_OF_KIND } from "../standards/register-options";
 import { partsChanged } from "./parts";
 
 /**
@@ -10,7 +11,7 @@ import { partsChanged } from "./parts";
  * alone, and the keys stand in answers, in confirmed values and in rulebooks. So a file that names nothing that changed stands as it stood.
  */
 
-const KEYED = ["scales", "tests", "areas", "papers", "entitlements"] as const;
+const KEYED = ["scales", "tests", "areas", "papers", "graduates", "entitlements"] as const;
 type List = (typeof KEYED)[number];
 
 /** What is shown, or used by other work than assessments. */
@@ -32,12 +33,7 @@ export function changedNames(before: ReferenceSet, after: ReferenceSet): readonl
   });
 }
 
-const LIST_OF: Readonly<Partial<Record<FieldKind, List>>> = {
-  scale: "scales",
-  test: "tests",
-  area: "areas",
-  paper: "papers",
-};
+const LIST_OF: Readonly<Partial<Record<FieldKind, List>>> = LIST_OF_KIND;
 
 /** The lists in which the values of a rulebook's fields stand, by section and field. */
 const listsOf = new WeakMap<RulebookBody, ReadonlyMap<string, ReadonlyMap<string, List>>>();

@@ -31,7 +31,7 @@ describe("what differs between two reference sets", () => {
     [
       "the order of groups",
       { groups: [...referenceSet.groups].reverse() },
-      ['group | order | changed | order ["home","overseas"] ["overseas","home"]'],
+      ['group | order | changed | order ["home","alliance","overseas"] ["overseas","alliance","home"]'],
     ],
     [
       "the map",

@@ -11,6 +11,7 @@ const AREAS = [
   "test",
   "list",
   "paper",
+  "listed institution",
   "working days",
 ] as const;
 export type ReferenceDifference = Difference<(typeof AREAS)[number]>;
@@ -81,6 +82,7 @@ export function compareReferenceSets(before: ReferenceSet, after: ReferenceSet):
     ...compareLists("test", before.tests, after.tests),
     ...compareLists("list", before.entitlements, after.entitlements),
     ...compareLists("paper", before.papers, after.papers),
+    ...compareLists("listed institution", before.graduates, after.graduates),
     ...compareCalendars(before.calendar, after.calendar),
   ];
 }

@@ -3,7 +3,7 @@ import { allAmounts } from "./fee-item";
 import type { AreaKey } from "./parts";
 import type { Requirement } from "./requirement";
 import type { Measure, RulebookBody } from "./rulebook";
-import { type FieldKind, factName, linkedFields } from "./section";
+import { type FieldKind, factName, linkedFields, NO_LISTED } from "./section";
 
 export interface PlacedCondition {
   /** The key of the part in which it stands. */
@@ -101,7 +101,9 @@ export const testsCounted = (body: RulebookBody): readonly string[] => body.meas
 /** What a rulebook names of the office's reference set: none of it may go away while the rulebook is used. */
 export function namedInRulebook(
   body: RulebookBody,
-): Readonly<Record<"groups" | "areas" | "scales" | "tests" | "entitlements" | "papers", readonly string[]>> {
+): Readonly<
+  Record<"groups" | "areas" | "scales" | "tests" | "entitlements" | "papers" | "graduates", readonly string[]>
+> {
   const kinds = new Map<string, FieldKind>(
     body.sections.flatMap((s) => [
       ...s.fields.map((f) => [`${factName(s)}.${f.key}`, f.kind] as const),
@@ -125,6 +127,7 @@ export function namedInRulebook(
     areas: [...ofKind("area"), ...body.measures.flatMap((m) => (m.kind === "grade" ? (m.areas ?? []) : []))],
     scales: [...ofKind("scale"), ...body.measures.flatMap(scalesOf)],
     tests: [...ofKind("test"), ...testsCounted(body)],
+    graduates: ofKind("graduateOf").filter((v) => v !== NO_LISTED),
     papers: [...ofKind("paper"), ...counting.map((p) => p.key)],
     entitlements: body.measures.flatMap((m) => (m.kind === "ruling" && m.entitlement ? [m.entitlement] : [])),
   };

@@ -20,7 +20,7 @@ export interface KnownFact {
   /** The title of the section that asks for it; null for what is worked out, and for what everybody has. */
   readonly section: string | null;
   readonly options: readonly { readonly value: string; readonly title: string }[];
-  /** Where the values come from when they are no options: `country`, `language`, `area`, `scale`, `test`. */
+  /** Where the values come from when they are no options: `country`, `language`, `area`, `scale`, `test`, `paper`, `graduateOf`. */
   readonly register: FieldKind | null;
 }
 
@@ -51,12 +51,22 @@ const TYPES: Readonly<Partial<Record<FieldKind, FactType>>> = {
   scale: "pick",
   test: "pick",
   paper: "pick",
+  graduateOf: "pick",
   countries: "picks",
   several: "picks",
   ranked: "picks",
 };
 
-const REGISTERS: readonly FieldKind[] = ["country", "countries", "language", "area", "scale", "test", "paper"];
+const REGISTERS: readonly FieldKind[] = [
+  "country",
+  "countries",
+  "language",
+  "area",
+  "scale",
+  "test",
+  "paper",
+  "graduateOf",
+];
 /** Values that never become facts. */
 const NO_FACTS: readonly FieldKind[] = ["scores", "address", "links"];
 

@@ -34,10 +34,14 @@ export const FIELD_KINDS = [
   "area",
   "test",
   "paper",
+  "graduateOf",
   "scores",
   "agree",
 ] as const;
 export type FieldKind = (typeof FIELD_KINDS)[number];
+
+/** The answer to `graduateOf` of somebody whose degree is from none of the listed institutions. */
+export const NO_LISTED = "none";
 
 /** How long a statement may be, counted as people count. A limit that is advice is shown and never stops anybody. */
 const lengthSchema = z.object({

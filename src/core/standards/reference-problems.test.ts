@@ -9,14 +9,16 @@ const NOTHING: Uses = {
   areas: new Set(),
   scales: new Set(),
   entitlements: new Set<string>(),
+  graduates: new Set(),
   papers: new Set<string>(),
   tests: new Set(),
 };
-const FACTS = new Set(["citizenship.citizenships", "citizenship.residence", "citizenship.stay"]);
+const FACTS = new Set(["citizenship.citizenships", "citizenship.residence", "citizenship.stay", "answers.graduate.of"]);
 const [scale, , letters] = referenceSet.scales;
 const [test] = referenceSet.tests;
-const [home, overseas] = referenceSet.groups;
-if (!scale || !letters || !test || !home || !overseas) throw new Error("the demo's reference set has changed");
+const [home, alliance, overseas] = referenceSet.groups;
+if (!scale || !letters || !test || !home || !alliance || !overseas)
+  throw new Error("the demo's reference set has changed");
 
 const found = (change: Partial<ReferenceSet>, uses: Partial<Uses> = {}) =>
   referenceProblems({ ...referenceSet, ...change }, FACTS, { ...NOTHING, ...uses }).map((p) =>

@@ -29,7 +29,16 @@ export interface ReferenceProblem {
     | "level-range"
     | "still-used";
   /** The list it stands in. */
-  readonly area: "office" | "groups" | "campuses" | "areas" | "scales" | "tests" | "entitlements" | "papers";
+  readonly area:
+    | "office"
+    | "groups"
+    | "campuses"
+    | "areas"
+    | "scales"
+    | "tests"
+    | "entitlements"
+    | "papers"
+    | "graduates";
   /** The key of the thing, and after a colon what is wrong there. */
   readonly about: string;
 }
@@ -38,7 +47,7 @@ export interface ReferenceProblem {
 export type Uses = Readonly<Record<Exclude<ReferenceProblem["area"], "office">, ReadonlySet<string>>>;
 
 type Area = ReferenceProblem["area"];
-const LISTS = ["groups", "campuses", "areas", "scales", "tests", "entitlements", "papers"] as const;
+const LISTS = ["groups", "campuses", "areas", "scales", "tests", "entitlements", "papers", "graduates"] as const;
 
 const problem = (code: ReferenceProblem["code"], area: Area, about: string): ReferenceProblem => ({
   code,

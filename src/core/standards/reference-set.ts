@@ -41,6 +41,8 @@ export const referenceSetSchema = z.object({
   entitlements: z.array(entitlementListSchema).default([]),
   /** Identity papers, of which each rulebook says which count. */
   papers: z.array(paperSchema).default([]),
+  /** Institutions whose graduates the office treats apart: a group of theirs asks for them by a field of the form. */
+  graduates: z.array(z.object({ key: z.string(), title: writtenTextSchema })).default([]),
   /** Where the office teaches. `x` and `y` are the place on the office's drawn map, 0 to 100 from its upper left corner. */
   campuses: z
     .array(
@@ -74,13 +76,14 @@ export const referenceSetSchema = z.object({
 export type ReferenceSet = z.infer<typeof referenceSetSchema>;
 
 /** What a form needs of it, to offer answers and to check them: little enough to stand in the browser. */
-export type Registers = Pick<ReferenceSet, "scales" | "tests" | "areas" | "papers">;
+export type Registers = Pick<ReferenceSet, "scales" | "tests" | "areas" | "papers" | "graduates">;
 
-export const registersOf = ({ scales, tests, areas, papers }: ReferenceSet): Registers => ({
+export const registersOf = ({ scales, tests, areas, papers, graduates }: ReferenceSet): Registers => ({
   scales,
   tests,
   areas,
   papers,
+  graduates,
 });
 
 /** The same while it is being written: its texts may still be empty. */
@@ -88,6 +91,7 @@ export const referenceDraftSchema = referenceSetSchema.extend({
   name: localTextSchema,
   groups: z.array(referenceSetSchema.shape.groups.element.extend({ title: localTextSchema })),
   areas: z.array(referenceSetSchema.shape.areas.element.extend({ title: localTextSchema })),
+  graduates: z.array(referenceSetSchema.shape.graduates.unwrap().element.extend({ title: localTextSchema })),
   campuses: z.array(
     referenceSetSchema.shape.campuses.unwrap().element.extend({
       title: localTextSchema,
@@ -109,6 +113,7 @@ export const NOTHING_LOADED: ReferenceSet = {
   areas: [],
   entitlements: [],
   papers: [],
+  graduates: [],
   campuses: [],
   map: null,
   graceMinutes: 0,

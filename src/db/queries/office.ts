@@ -78,6 +78,7 @@ async function usesOfReferenceSet(client: pg.Pool | pg.PoolClient): Promise<Uses
     tests: new Set(all("tests")),
     entitlements: new Set(all("entitlements")),
     papers: new Set(all("papers")),
+    graduates: new Set(all("graduates")),
   };
 }
 

@@ -73,6 +73,8 @@ export function feeItem(
     currency: "EUR",
     amounts: [
       { group: "home", minor: home },
+      // Graduates of the listed institutions pay like those at home.
+      ...(home > 0 ? [{ group: "alliance", minor: home }] : []),
       { group: "overseas", minor: overseas },
     ],
     ...more,

@@ -1,4 +1,4 @@
-import type { Requirement } from "../../core/rulebook/requirement";
+import type { DocumentRequirement, Requirement } from "../../core/rulebook/requirement";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { Condition } from "../../core/rules/condition";
 
@@ -23,7 +23,7 @@ export const ectsAtLeast = (value: number, where?: Condition): Condition => ({
   ...(where ? { where } : {}),
 });
 
-export const certificate: Requirement = {
+export const certificate: DocumentRequirement = {
   key: "certificate",
   kind: "document",
   title: { en: "Degree certificate", fr: "Diplôme" },

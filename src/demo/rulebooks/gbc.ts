@@ -21,6 +21,7 @@ const LESS_TO_APPLY: FeeItem["reductions"] = [
     when: { op: "fact", fact: "person.birthDate", is: "over", value: { fact: "start", plusMonths: -300 } },
     amounts: [
       { group: "home", minor: 1000 },
+      { group: "alliance", minor: 1000 },
       { group: "overseas", minor: 1000 },
     ],
   },

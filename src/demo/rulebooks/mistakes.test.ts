@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { office } from "../../../tests/support/sample-assessment";
 import { applicantGroup } from "../../core/assessment/context";
+import { planOf } from "../../core/rulebook/plan";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { Condition } from "../../core/rules/condition";
 import { judge } from "../../core/rules/evaluate";
@@ -77,6 +78,7 @@ describe("easy mistakes", () => {
       applicantGroup(
         facts({ "citizenship.citizenships": ["IN"], "citizenship.residence": "FR", "citizenship.stay": stay }),
         office,
+        planOf(mes),
       );
     expect([group("permanent"), group("study"), group("other")]).toEqual(["home", "home", "overseas"]);
   });

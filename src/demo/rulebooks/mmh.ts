@@ -138,7 +138,7 @@ export const mmh: RulebookBody = {
         op: "any",
         of: [
           { op: "fact", fact: "choice.mode", is: "equals", value: "full time" },
-          { op: "fact", fact: "group", is: "differs", value: "overseas" },
+          { op: "fact", fact: "group", is: "equals", value: "home" },
           { op: "fact", fact: "answers.visa.holds", is: "equals", value: true },
         ],
       },

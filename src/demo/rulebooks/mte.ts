@@ -34,6 +34,7 @@ import { declaration } from "./parts/declaration";
 import { language, optionalTests, tests } from "./parts/language";
 import { citizenship, contact, person } from "./parts/person";
 import { referees } from "./parts/referees";
+import { graduate } from "./parts/standing";
 import { courses, education, unfinished, unfinishedAsked } from "./parts/studies";
 
 const oneYear: Condition = { op: "fact", fact: "choice.track", is: "equals", value: "one-year" };
@@ -49,6 +50,7 @@ export const mte: RulebookBody = {
     visa,
     emergency,
     education,
+    graduate,
     courses,
     unfinished,
     { ...experience, when: oneYear },
@@ -67,8 +69,8 @@ export const mte: RulebookBody = {
     PASSPORT,
     PERMIT,
     NAME_CHANGE,
-    sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses", "unfinished"]),
-    certificate,
+    sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "graduate", "courses", "unfinished"]),
+    { ...certificate, shows: [...certificate.shows, "graduate.of"] },
     transcript,
     ...unfinishedAsked,
     {

@@ -37,6 +37,7 @@ import { referees } from "./parts/referees";
 import {
   employed,
   family,
+  graduate,
   hasSpecialStatus,
   holdsFellowship,
   internalResults,
@@ -121,6 +122,7 @@ export const pcs: RulebookBody = {
     },
     awards,
     otherQualifications,
+    graduate,
     status,
     sponsor,
     referees,
@@ -190,9 +192,9 @@ export const pcs: RulebookBody = {
       ),
       when: holdsFellowship,
     },
-    sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses"]),
+    sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "graduate", "courses"]),
     // The one office of the demo that takes no mere copy of a degree.
-    { ...certificate, ...CERTIFIED },
+    { ...certificate, ...CERTIFIED, shows: [...certificate.shows, "graduate.of"] },
     transcript,
     ENGLISH_FORM,
     englishProof({

@@ -96,6 +96,26 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
     expects: { stage: "submitted", turn: "office", next: "confirm" },
   },
   {
+    key: "tidal-graduate",
+    tells:
+      "Energy master: named a listed institution as that of the last degree; the certificate is of another, so the group moved, and 20 euros more are due.",
+    profile: who("Chidera", "Nwakaego", {
+      citizenships: ["NG"],
+      residence: "NG",
+      country: "NG",
+      town: "Calabar",
+      birthPlace: "Calabar",
+    }),
+    round: "MTE 1",
+    track: "two-year",
+    moments: [
+      ...sent(-10, { "graduate.of": "halden" }),
+      { do: "accept any", day: -6, at: "10:30" },
+      { do: "establish", day: -6, at: "10:40", values: { "graduate.of": "none" } },
+    ],
+    expects: { stage: "submitted", turn: "office", next: "confirm" },
+  },
+  {
     key: "tidal-ready",
     tells: "Energy master, two-year track: nothing is missing but the press; a study was left before.",
     profile: who("Sólveig", "Brynjarsdóttir", {

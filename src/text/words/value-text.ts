@@ -2,6 +2,7 @@ import { isNotKnown } from "../../core/answers/not-known";
 import type { Json } from "../../core/file/facts";
 import type { Field } from "../../core/rulebook/section";
 import type { Registers } from "../../core/standards/reference-set";
+import { registerOptions } from "../../core/standards/register-options";
 import type { Locale } from "../../core/text/local-text";
 import { countryName, formatDate, languageName } from "../format";
 import { sentence } from "../sentence";
@@ -58,11 +59,10 @@ export function valueText(
     case "scale":
       return office.scales.find((s) => s.key === text)?.title[locale] ?? sentence(locale, "form.other");
     case "area":
-      return office.areas.find((a) => a.key === text)?.title[locale] ?? text;
     case "test":
-      return office.tests.find((t) => t.key === text)?.title[locale] ?? text;
     case "paper":
-      return office.papers.find((p) => p.key === text)?.title[locale] ?? text;
+    case "graduateOf":
+      return registerOptions(field.kind, office)?.find((o) => o.value === text)?.title[locale] ?? text;
     case "choice":
     case "entry":
       return field.options?.find((o) => o.value === text)?.title[locale] ?? text;

@@ -5,6 +5,7 @@ import { useId, useState } from "react";
 import { checkValue } from "../../core/answers/check-value";
 import type { Json } from "../../core/file/facts";
 import type { Field } from "../../core/rulebook/section";
+import { registerOptions } from "../../core/standards/register-options";
 import type { ClaimedValue, FileData } from "../../views/assessment/file-data";
 import { Wrong } from "../frame/wrong";
 import { FieldInput } from "./fields/field-input.client";
@@ -39,24 +40,13 @@ export const FITS_A_CELL: ReadonlySet<Field["kind"]> = new Set([
   "area",
   "test",
   "paper",
+  "graduateOf",
 ]);
 
 export function optionsFor(value: ClaimedValue, data: FileData) {
-  switch (value.kind) {
-    case "scale":
-      return data.office.scales.map((s) => ({ value: s.key, label: s.title.en }));
-    case "area":
-      return data.office.areas.map((a) => ({ value: a.key, label: a.title.en }));
-    case "test":
-      return data.office.tests.map((t) => ({ value: t.key, label: t.title.en }));
-    case "paper":
-      return data.office.papers.map((p) => ({ value: p.key, label: p.title.en }));
-    case "choice":
-    case "entry":
-      return (value.options ?? []).map((o) => ({ value: o.value, label: o.title.en }));
-    default:
-      return null;
-  }
+  const own = value.kind === "choice" || value.kind === "entry" ? (value.options ?? []) : null;
+  const offered = registerOptions(value.kind, data.office) ?? own;
+  return offered?.map((o) => ({ value: o.value, label: o.title.en })) ?? null;
 }
 
 export const placeOf = ({ scope, section, entry, field }: ClaimedValue) => ({ scope, section, entry, field });

@@ -34,6 +34,7 @@ export const FIELD_KIND_WORDS: Readonly<Record<FieldKind, string>> = {
   area: "subject area",
   test: "test",
   paper: "identity paper",
+  graduateOf: "one of the listed institutions",
   scores: "test scores",
   agree: "statement to agree to",
 };
@@ -69,6 +70,7 @@ export const AREA_WORDS: Readonly<Record<(RulebookDifference | ReferenceDifferen
   test: "Test",
   list: "List of what is accepted",
   paper: "Identity paper",
+  "listed institution": "Listed institution",
   "working days": "Working days",
 };
 

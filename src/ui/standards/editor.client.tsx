@@ -17,6 +17,7 @@ import { EMPTY_WORDS, KeyBox, Labelled, NumberBox, put, Words } from "../ruleboo
 import { CampusPart } from "./campus-part.client";
 import { EntitlementPart } from "./entitlement-part.client";
 import { FreeDays } from "./free-days.client";
+import { InstitutionSelect } from "./institution-select.client";
 import { PaperPart } from "./paper-part.client";
 import { ScalePart } from "./scale-part.client";
 import { TestPart } from "./test-part.client";
@@ -56,6 +57,8 @@ function withFresh(set: ReferenceSet, list: ListName): ReferenceSet {
       return { ...set, areas: [...set.areas, item] };
     case "entitlements":
       return { ...set, entitlements: [...set.entitlements, { ...item, entries: [] }] };
+    case "graduates":
+      return { ...set, graduates: [...set.graduates, item] };
     case "papers":
       return { ...set, papers: [...set.papers, { ...item, countries: [], numbers: [] }] };
     case "campuses":
@@ -234,15 +237,22 @@ function ListPart(props: PartProps & { list: ListName; index: number }) {
       />
     ) : null;
   }
-  const value = set.areas[index];
+  const value = set[list][index];
   return value ? (
     <div className="part-form plan-form">
-      <KeyBox value={value.key} disabled={disabled} onChange={(key) => replace("areas", { ...value, key })} />
+      <KeyBox value={value.key} disabled={disabled} onChange={(key) => replace(list, { ...value, key })} />
+      {list === "graduates" ? (
+        <InstitutionSelect
+          label="Take the name from the register of institutions"
+          chosen={null}
+          onChange={({ title }) => replace(list, { ...value, title: { en: title, fr: title } })}
+        />
+      ) : null}
       <Words
-        label="Title"
+        label={list === "graduates" ? "Name of the institution" : "Title"}
         value={value.title}
         disabled={disabled}
-        onChange={(title) => replace("areas", { ...value, title })}
+        onChange={(title) => replace(list, { ...value, title })}
       />
     </div>
   ) : null;

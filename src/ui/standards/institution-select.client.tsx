@@ -9,6 +9,11 @@ export interface Chosen {
   readonly name: string;
 }
 
+interface Picked extends Chosen {
+  /** The name alone, without the country. */
+  readonly title: string;
+}
+
 /** Chooses an institution of the register, however large it is: what is typed is looked up there. */
 export function InstitutionSelect({
   label,
@@ -17,7 +22,7 @@ export function InstitutionSelect({
 }: {
   label: string;
   chosen: Chosen | null;
-  onChange: (next: Chosen) => void;
+  onChange: (next: Picked) => void;
 }) {
   const { found, look } = useRegister("");
   const known =
@@ -36,7 +41,10 @@ export function InstitutionSelect({
       notFoundContent={null}
       value={chosen?.id ?? null}
       options={options}
-      onChange={(id: string) => onChange({ id, name: options.find((o) => o.value === id)?.label ?? "" })}
+      onChange={(id: string) => {
+        const title = found.suggestions.find((s) => s.id === id)?.name ?? "";
+        onChange({ id, name: options.find((o) => o.value === id)?.label ?? title, title });
+      }}
     />
   );
 }

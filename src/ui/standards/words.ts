@@ -2,7 +2,7 @@ import type { ReferenceProblem } from "../../core/standards/reference-problems";
 import type { ReferenceSet } from "../../core/standards/reference-set";
 
 /** The lists of the office's standards, in the order in which they are shown. */
-export const LISTS = ["groups", "scales", "tests", "areas", "entitlements", "papers", "campuses"] as const;
+export const LISTS = ["groups", "scales", "tests", "areas", "entitlements", "papers", "graduates", "campuses"] as const;
 export type ListName = (typeof LISTS)[number];
 
 export const LIST_WORDS: Readonly<Record<ListName, { readonly title: string; readonly add: string }>> = {
@@ -12,6 +12,7 @@ export const LIST_WORDS: Readonly<Record<ListName, { readonly title: string; rea
   areas: { title: "Subject areas", add: "Add a subject area" },
   entitlements: { title: "Accepted without reading", add: "Add a list" },
   papers: { title: "Identity papers", add: "Add a paper" },
+  graduates: { title: "Listed institutions", add: "Add a listed institution" },
   campuses: { title: "Campuses", add: "Add a campus" },
 };
 

@@ -278,7 +278,8 @@ function visitorGroup(office: Office, { citizenships, residence }: Query): strin
       return { kind: "unknown" };
     },
   };
-  return applicantGroup(source, office);
+  // Of what single forms ask a visitor has stated nothing.
+  return applicantGroup(source, office, { scalars: new Map() });
 }
 
 /** What stands for the office itself among those who run programmes. */

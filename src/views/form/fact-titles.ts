@@ -4,22 +4,14 @@ import { firstOf, SETTLED } from "../../core/rulebook/facts";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { type Field, factName, type Section } from "../../core/rulebook/section";
 import type { Registers } from "../../core/standards/reference-set";
+import { registerOptions } from "../../core/standards/register-options";
 import type { LocalText } from "../../core/text/local-text";
 import { sentence, type TextKey } from "../../text/sentence";
 
 /** What may be picked in a field, with its titles: the field's own options, or what the office's register has. */
 function picks(field: Field, registers: Registers | undefined): readonly (readonly [string, LocalText])[] {
-  const registered = {
-    area: registers?.areas,
-    scale: registers?.scales,
-    test: registers?.tests,
-    paper: registers?.papers,
-  };
-  const items = field.kind in registered ? registered[field.kind as keyof typeof registered] : undefined;
-  return [
-    ...(field.options ?? []).map((o) => [o.value, o.title] as const),
-    ...(items ?? []).map((i) => [i.key, i.title] as const),
-  ];
+  const registered = registers ? (registerOptions(field.kind, registers) ?? []) : [];
+  return [...(field.options ?? []), ...registered].map(({ value, title }) => [value, title] as const);
 }
 
 const inEach = (key: TextKey): LocalText => ({ en: sentence("en", key), fr: sentence("fr", key) });

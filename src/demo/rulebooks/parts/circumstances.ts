@@ -99,7 +99,7 @@ export const visa: Section = {
     en: "Two short questions. They do not decide on your application.",
     fr: "Deux courtes questions. Elles ne décident pas de votre candidature.",
   },
-  when: { op: "fact", fact: "group", is: "equals", value: "overseas" },
+  when: { op: "fact", fact: "group", is: "differs", value: "home" },
   fields: [
     field(
       { key: "holds", kind: "yesNo" },
@@ -128,7 +128,7 @@ export const visaPapers: Requirement = {
   when: {
     op: "all",
     of: [
-      { op: "fact", fact: "group", is: "equals", value: "overseas" },
+      { op: "fact", fact: "group", is: "differs", value: "home" },
       { op: "fact", fact: "answers.visa.holds", is: "equals", value: false },
     ],
   },

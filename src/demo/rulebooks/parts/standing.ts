@@ -94,18 +94,24 @@ export const status: Section = {
       "Your student number",
       "Votre numéro d’étudiant",
     ),
+  ],
+};
+
+/** Graduates of the institutions that the office has listed are a group of their own. */
+export const graduate: Section = {
+  key: "graduate",
+  core: null,
+  scope: "file",
+  title: { en: "Where you graduated", fr: "Votre établissement d’origine" },
+  fields: [
     field(
-      {
-        key: "alumni",
-        kind: "choice",
-        options: [
-          option("no", "No, another institution", "Non, un autre établissement"),
-          option("merrow", "Merrow Institute", "Institut Merrow"),
-          option("halden", "University of Halden Sound", "Université de Halden Sound"),
-        ],
-      },
+      { key: "of", kind: "graduateOf" },
       "Is your last degree from one of these?",
       "Votre dernier diplôme vient-il de l’un de ces établissements ?",
+      {
+        en: "Their graduates pay what those at home pay. We hold your answer against your certificate.",
+        fr: "Leurs diplômés paient comme ceux d’ici. Nous comparons votre réponse à votre diplôme.",
+      },
     ),
   ],
 };

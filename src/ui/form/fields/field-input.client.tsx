@@ -2,6 +2,7 @@
 
 import { Checkbox, Input, Radio, Select } from "antd";
 import type { Json } from "../../../core/file/facts";
+import { registerOptions } from "../../../core/standards/register-options";
 import { sentence } from "../../../text/sentence";
 import { countryOptions, languageOptions } from "../../../text/words/code-lists";
 import { isCalled } from "../../../text/words/other-names";
@@ -18,15 +19,11 @@ function optionsOf({ field, office, locale }: Pick<FieldInputProps, "field" | "o
       return countryOptions(locale);
     case "language":
       return languageOptions(locale);
-    case "area":
-      return office.areas.map((a) => ({ value: a.key, label: a.title[locale] }));
-    case "test":
-      return (field.options ?? office.tests.map((t) => ({ value: t.key, title: t.title }))).map((t) => ({
-        value: t.value,
-        label: t.title[locale],
-      }));
     default:
-      return (field.options ?? []).map((o) => ({ value: o.value, label: o.title[locale] }));
+      return (field.options ?? registerOptions(field.kind, office) ?? []).map((o) => ({
+        value: o.value,
+        label: o.title[locale],
+      }));
   }
 }
 
@@ -140,6 +137,7 @@ export function FieldInput(props: FieldInputProps) {
     case "area":
     case "test":
     case "paper":
+    case "graduateOf":
     case "entry":
       return <Choice {...props} />;
     case "scale":

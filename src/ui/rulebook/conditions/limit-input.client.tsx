@@ -4,6 +4,7 @@ import { Input, InputNumber, Select } from "antd";
 import type { KnownFact, KnownFacts } from "../../../core/rulebook/facts";
 import type { Comparison, Limit } from "../../../core/rules/condition";
 import type { Registers } from "../../../core/standards/reference-set";
+import { registerOptions } from "../../../core/standards/register-options";
 import { countryOptions, languageOptions } from "../../../text/words/code-lists";
 import { factWord } from "../../../text/words/trace";
 import { DayInput } from "../../form/fields/day-input.client";
@@ -18,23 +19,17 @@ export interface BuilderContext {
 export const titleOf = (fact: KnownFact, list: string | null): string =>
   fact.title ?? factWord(fact.name, {}, list ?? "it");
 
-function registerOptions(fact: KnownFact, office: BuilderContext["office"]): { value: string; label: string }[] {
+function offeredFor(fact: KnownFact, office: BuilderContext["office"]): { value: string; label: string }[] {
   switch (fact.register) {
     case "country":
     case "countries":
       return countryOptions("en");
     case "language":
       return languageOptions("en");
-    case "area":
-      return office.areas.map((a) => ({ value: a.key, label: a.title.en }));
-    case "scale":
-      return office.scales.map((s) => ({ value: s.key, label: s.title.en }));
-    case "test":
-      return office.tests.map((t) => ({ value: t.key, label: t.title.en }));
-    case "paper":
-      return office.papers.map((p) => ({ value: p.key, label: p.title.en }));
-    default:
+    case null:
       return fact.options.map((o) => ({ value: o.value, label: o.title }));
+    default:
+      return (registerOptions(fact.register, office) ?? []).map((o) => ({ value: o.value, label: o.title.en }));
   }
 }
 
@@ -172,7 +167,7 @@ interface LimitProps {
 function ValueInput({ fact, is, value, context, onChange }: LimitProps) {
   const { disabled, office, facts } = context;
   if (is === "known") return null;
-  const options = registerOptions(fact, office);
+  const options = offeredFor(fact, office);
   if (is === "oneOf" || is === "includesOneOf")
     return (
       <Select
