@@ -150,6 +150,67 @@ describe("a grade on our scale, by the programme's method", () => {
   });
   it("is claimed while a grade is", () => expect(worth({}, degree, courses, { confirmed: false })).toBe("2.6 claimed"));
 
+  describe("over several degrees", () => {
+    const own = { scale: "twenty", grade: "15", title: "BSc", end: "2022-06-30" };
+    const other = { scale: "six", grade: "2", title: "MSc", end: "2024-06-30" };
+    const over = (degrees: readonly Fields[], change: Partial<Grade> = { several: "mean" }, open = false) => {
+      const entries = degrees.map((d, i) => entry(`d${i}`, d));
+      return gradeMeasure(
+        measure(change),
+        {
+          scalar: () => ({ kind: "unknown" }),
+          list: (name) => ({ entries: name === "degrees" ? entries : [], open: name === "degrees" && open }),
+        },
+        office,
+      );
+    };
+    const shown = (fact: Fact) => (fact.kind === "value" ? toShort(fact.value as never) : fact.kind);
+
+    it("carries each over on its own scale, and takes their mean", () => {
+      const fact = over([own, other]);
+      expect(shown(fact)).toBe("2.25"); // 2.5 and 2
+      expect(fact).toMatchObject({
+        detail: {
+          from: "mean of degrees",
+          formula: "(2.5 + 2) ÷ 2",
+          passed: true,
+          degrees: [
+            { title: "BSc", got: "15", best: "20", pass: "10", exact: "2.5" },
+            { title: "MSc", got: "2", best: "1", pass: "4", exact: "2" },
+          ],
+        },
+      });
+    });
+    it.each<[string, readonly Fields[], Partial<Grade>, boolean, string]>([
+      ["the one that ends last, where nothing is said", [own, other], {}, false, "2"],
+      ["one alone is no mean", [own], { several: "mean" }, false, "2.5"],
+      ["waits while another may be entered", [own, other], { several: "mean" }, true, "unknown"],
+      [
+        "waits while the grade of one is missing",
+        [own, { scale: "six", title: "MSc" }],
+        { several: "mean" },
+        false,
+        "unknown",
+      ],
+      [
+        "only those that count",
+        [own, other],
+        { several: "mean", degree: { op: "fact", fact: "it.title", is: "equals", value: "BSc" } },
+        false,
+        "2.5",
+      ],
+      [
+        "percentages of marks",
+        [own, other],
+        { several: "mean", method: { kind: "marks", of: "sums" } },
+        false,
+        "unknown",
+      ],
+    ])("%s", (_, degrees, change, open, expected) => expect(shown(over(degrees, change, open))).toBe(expected));
+    it("did not pass where one of them did not", () =>
+      expect(over([own, { ...other, grade: "5" }])).toMatchObject({ detail: { passed: false } }));
+  });
+
   const marks: readonly Fields[] = [
     { marksObtained: "412", marksTotal: "550" },
     { marksObtained: "75", marksTotal: "150" },

@@ -1,11 +1,11 @@
 import { degreeOf } from "../answers/typed-facts";
-import { countingDegree, number, text } from "../file/entries";
+import { countingDegrees, lastDegree, number, text } from "../file/entries";
 import { localCredits } from "../grades/ects";
 import { type Carried, carryOver, isHigherBetter, type SourceScale, USUAL_METHOD } from "../grades/method";
 import { percentageOf } from "../grades/percentage";
 import { onScale, readMark } from "../grades/scale";
 import { type Attempt, type Summary, summarise, USUAL_MEAN } from "../grades/summary";
-import { add, compare, parseDecimal, type Ratio, round, toFixed, toShort, ZERO } from "../numbers/ratio";
+import { add, compare, divide, parseDecimal, type Ratio, round, toFixed, toShort, whole, ZERO } from "../numbers/ratio";
 import type { Measure } from "../rulebook/rulebook";
 import type { Entry, Fact, FactSource } from "../rules/fact";
 import { UNKNOWN } from "../rules/fact";
@@ -125,13 +125,18 @@ type Detail = Extract<NonNullable<Extract<Fact, { kind: "value" }>["detail"]>, {
 const areasOf = ({ areas }: GradeMeasure, office: Office): Detail["areas"] =>
   areas === undefined ? [] : office.set.areas.filter((a) => areas.includes(a.key)).map((a) => a.title);
 
+/** What a degree came to on our scale, and by what. */
+interface Graded {
+  readonly carried: Carried;
+  readonly confirmed: boolean;
+  readonly detail: Pick<
+    Detail,
+    "from" | "best" | "pass" | "got" | "credits" | "courses" | "setAside" | "areas" | "degrees"
+  >;
+}
+
 /** The fact with its rounding and comparing as the measure names them; unknown where no number came out. */
-function gradeFact(
-  measure: GradeMeasure,
-  { conversion, formula, band }: Carried,
-  confirmed: boolean,
-  detail: Pick<Detail, "from" | "best" | "pass" | "got" | "credits" | "courses" | "setAside" | "areas">,
-): Fact {
+function gradeFact(measure: GradeMeasure, { carried: { conversion, formula, band }, confirmed, detail }: Graded): Fact {
   if (conversion.status === "unknown" || conversion.status === "error") return UNKNOWN;
   const passed = conversion.status === "ok";
   const { exact } = conversion;
@@ -158,27 +163,38 @@ function gradeFact(
 }
 
 /** The percentage from the marks of the courses, which needs no scale. */
-function marksFact(measure: GradeMeasure, of: "sums" | "rows", degree: Entry, facts: FactSource, office: Office): Fact {
+function gradedByMarks(
+  measure: GradeMeasure,
+  of: "sums" | "rows",
+  degree: Entry,
+  facts: FactSource,
+  office: Office,
+): Graded | null {
   const courses = coursesOf(measure, degree, facts);
   const rows = courses.entries
     .filter((c) => text(c, "status")?.value === "completed")
     .map((c) => ({ got: number(c, "marksObtained"), total: number(c, "marksTotal") }));
-  if (courses.open) return UNKNOWN;
+  if (courses.open) return null;
   const plain = rows.map(({ got, total }) => ({ got: got?.value ?? null, total: total?.value ?? null }));
   const conversion = percentageOf(plain, of);
   const confirmed = rows.every(({ got, total }) => got?.confirmed === true && total?.confirmed === true);
   const sums = of === "sums" && conversion.status === "ok" ? [sumOf(plain, "got"), sumOf(plain, "total")] : null;
   const formula = sums ? `100 × ${sums[0]} ÷ ${sums[1]}` : null;
-  return gradeFact(measure, { conversion, formula, band: null }, confirmed, {
-    from: "marks of courses",
-    best: null,
-    pass: null,
-    got: conversion.status === "ok" ? toShort(conversion.exact, 4) : "",
-    credits: null,
-    courses: rows.length,
-    setAside: 0,
-    areas: areasOf(measure, office),
-  });
+  return {
+    carried: { conversion, formula, band: null },
+    confirmed,
+    detail: {
+      from: "marks of courses",
+      best: null,
+      pass: null,
+      got: conversion.status === "ok" ? toShort(conversion.exact, 4) : "",
+      credits: null,
+      courses: rows.length,
+      setAside: 0,
+      areas: areasOf(measure, office),
+      degrees: [],
+    },
+  };
 }
 
 function sumOf(
@@ -188,25 +204,86 @@ function sumOf(
   return toShort(rows.reduce<Ratio>((sum, row) => add(sum, row[of] ?? ZERO), ZERO));
 }
 
-/** A degree's grade on our scale, by the method of the measure. */
-export function gradeMeasure(measure: GradeMeasure, facts: FactSource, office: Office): Fact {
-  const degree = countingDegree(measure.degree, facts);
-  if (!degree) return UNKNOWN;
+/** A degree's grade on our scale, by the method of the measure; null while something of it is not known. */
+function graded(measure: GradeMeasure, degree: Entry, facts: FactSource, office: Office): Graded | null {
   const method = measure.method ?? USUAL_METHOD;
-  if (method.kind === "marks") return marksFact(measure, method.of, degree, facts, office);
+  if (method.kind === "marks") return gradedByMarks(measure, method.of, degree, facts, office);
   const scale = scaleOf(degree, office);
   const got = scale && achieved(measure, degree, scale, facts);
-  if (!scale || !got) return UNKNOWN;
+  if (!scale || !got) return null;
   // A mark outside its scale means that the scale is wrong: an open fact and a question, never a guess.
-  if (scale.best && scale.worst && !onScale(got.mark, scale.best, scale.worst)) return UNKNOWN;
-  return gradeFact(measure, carryOver(method, scale, got.mark), scale.confirmed && got.confirmed, {
-    from: got.from,
-    best: scale.best && toShort(scale.best),
-    pass: scale.pass && toShort(scale.pass),
-    got: toShort(got.mark, 4),
-    credits: got.summary && toShort(got.summary.creditsInMean),
-    courses: got.summary?.counted.length ?? 0,
-    setAside: got.summary?.setAside ?? 0,
-    areas: got.summary ? areasOf(measure, office) : [],
+  if (scale.best && scale.worst && !onScale(got.mark, scale.best, scale.worst)) return null;
+  return {
+    carried: carryOver(method, scale, got.mark),
+    confirmed: scale.confirmed && got.confirmed,
+    detail: {
+      from: got.from,
+      best: scale.best && toShort(scale.best),
+      pass: scale.pass && toShort(scale.pass),
+      got: toShort(got.mark, 4),
+      credits: got.summary && toShort(got.summary.creditsInMean),
+      courses: got.summary?.counted.length ?? 0,
+      setAside: got.summary?.setAside ?? 0,
+      areas: got.summary ? areasOf(measure, office) : [],
+      degrees: [],
+    },
+  };
+}
+
+/** The mean of what several degrees came to, each on its own scale; it passed where each of them did. */
+function meanOfDegrees(degrees: readonly (readonly [Entry, Graded])[]): Graded | null {
+  const reached = degrees.flatMap(([degree, { carried, detail }]) => {
+    const { conversion } = carried;
+    return conversion.status === "ok" || conversion.status === "not_passed" ? [{ degree, conversion, detail }] : [];
   });
+  if (reached.length < degrees.length) return null;
+  const sum = reached.reduce<Ratio>((all, { conversion }) => add(all, conversion.exact), ZERO);
+  const exact = divide(sum, whole(reached.length));
+  const clamped = reached.some(({ conversion }) => conversion.status === "ok" && conversion.clamped);
+  const passed = reached.every(({ conversion }) => conversion.status === "ok");
+  const shown = reached.map(({ conversion }) => toShort(conversion.exact, 4));
+  return {
+    carried: {
+      conversion: passed ? { status: "ok", exact, clamped } : { status: "not_passed", exact, kept: false },
+      formula: `(${shown.join(" + ")}) ÷ ${reached.length}`,
+      band: null,
+    },
+    confirmed: degrees.every(([, { confirmed }]) => confirmed),
+    detail: {
+      from: "mean of degrees",
+      best: null,
+      pass: null,
+      got: toShort(exact, 4),
+      credits: null,
+      courses: 0,
+      setAside: 0,
+      areas: [],
+      degrees: reached.map(({ degree, detail: { got, best, pass } }, i) => ({
+        title: text(degree, "title")?.value ?? text(degree, "institution")?.value ?? "?",
+        got,
+        best,
+        pass,
+        exact: shown[i] ?? "",
+      })),
+    },
+  };
+}
+
+/** The grade of the degree that counts on our scale, or the mean of all that do, by the method of the measure. */
+export function gradeMeasure(measure: GradeMeasure, facts: FactSource, office: Office): Fact {
+  const counting = countingDegrees(measure.degree, facts);
+  const last = lastDegree(counting);
+  if (!last) return UNKNOWN;
+  if (measure.several !== "mean" || counting.length === 1) {
+    const one = graded(measure, last, facts, office);
+    return one ? gradeFact(measure, one) : UNKNOWN;
+  }
+  // Another degree may still be entered, and would move the mean.
+  if (facts.list("degrees").open) return UNKNOWN;
+  const each = counting.flatMap((degree) => {
+    const one = graded(measure, degree, facts, office);
+    return one ? [[degree, one] as const] : [];
+  });
+  const mean = each.length === counting.length ? meanOfDegrees(each) : null;
+  return mean ? gradeFact(measure, mean) : UNKNOWN;
 }

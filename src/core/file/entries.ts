@@ -30,16 +30,17 @@ export function endOf(entry: Entry): string {
   return text(entry, "end")?.value ?? text(entry, "expectedEnd")?.value ?? "";
 }
 
-/** The degree that a measure looks at: of those that its condition lets through the one that ends last. */
-export function countingDegree(condition: Condition, facts: FactSource): Entry | undefined {
-  return facts
-    .list("degrees")
-    .entries.filter((entry) => judge(condition, withEntry(facts, entry)).truth === "met")
-    .reduce<Entry | undefined>(
-      (last, entry) => (last === undefined || endOf(entry) > endOf(last) ? entry : last),
-      undefined,
-    );
+/** The degrees that a measure's condition lets through. */
+export function countingDegrees(condition: Condition, facts: FactSource): readonly Entry[] {
+  return facts.list("degrees").entries.filter((entry) => judge(condition, withEntry(facts, entry)).truth === "met");
 }
+
+/** Of several degrees the one that ends last. */
+export const lastDegree = (degrees: readonly Entry[]): Entry | undefined =>
+  degrees.reduce<Entry | undefined>(
+    (last, entry) => (last === undefined || endOf(entry) > endOf(last) ? entry : last),
+    undefined,
+  );
 
 const RUNNING: readonly unknown[] = ["in progress", "registered"];
 

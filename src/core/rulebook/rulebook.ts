@@ -25,8 +25,10 @@ export const measureSchema = z.discriminatedUnion("kind", [
     part: partKeySchema,
     kind: z.literal("grade"),
     title: localTextSchema,
-    /** Which degree counts; of several the one that ends last. */
+    /** Which degree counts; of several the one that ends last, or what `several` says. */
     degree: conditionSchema,
+    /** `mean`: each degree that counts is carried over on its own scale, and the mean of what comes out counts. */
+    several: z.enum(["last", "mean"]).optional(),
     /** How it is carried over to our scale; the modified Bavarian formula where nothing is said. */
     method: gradeMethodSchema.optional(),
     /** The final grade as stated, and the mean of the courses only while there is none; or that mean in any case. */

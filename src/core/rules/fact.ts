@@ -24,7 +24,7 @@ export type Detail =
   | {
       readonly kind: "grade";
       readonly method: "bavarian" | "linear" | "bands" | "marks" | "multiplier";
-      readonly from: "final grade" | "mean of courses" | "marks of courses";
+      readonly from: "final grade" | "mean of courses" | "marks of courses" | "mean of degrees";
       readonly best: string | null;
       readonly pass: string | null;
       readonly got: string;
@@ -32,6 +32,14 @@ export type Detail =
       readonly credits: string | null;
       readonly courses: number;
       readonly setAside: number;
+      /** Of a mean over several degrees: each as it was carried over. */
+      readonly degrees: readonly {
+        readonly title: string;
+        readonly got: string;
+        readonly best: string | null;
+        readonly pass: string | null;
+        readonly exact: string;
+      }[];
       /** What the count was cut down to. */
       readonly areas: readonly LocalText[];
       readonly lastEcts: number | null;

@@ -149,15 +149,6 @@ export const PERMIT: Requirement = {
   when: livesAbroad,
 };
 
-export const CV = document(
-  "cv",
-  ["Curriculum vitae", "Curriculum vitæ"],
-  [
-    "Two pages at most, in English or French, with dates.",
-    "Deux pages au plus, en anglais ou en français, avec les dates.",
-  ],
-);
-
 export const DECLARATION = sections("declaration", ["Declaration", "Déclaration"], ["declaration"]);
 export const AROUND = sections(
   "around",

@@ -52,7 +52,7 @@ export const certificate: DocumentRequirement = {
   ],
 };
 
-export const transcript: Requirement = {
+export const transcript: DocumentRequirement = {
   key: "transcript",
   kind: "document",
   title: { en: "Transcript of records", fr: "Relevé de notes" },
@@ -78,6 +78,50 @@ export const transcript: Requirement = {
     "courses.degree",
   ],
 };
+
+/** From the first term to the end of the second. */
+const ACADEMIC_YEAR_MONTHS = 9;
+const coversYear: Condition = {
+  op: "fact",
+  fact: "answers.covers.to",
+  is: "atLeast",
+  value: { fact: "answers.covers.from", plusMonths: ACADEMIC_YEAR_MONTHS },
+};
+
+/** The transcript of a form that asks what time it covers where its credits are few, and the one of the time before. */
+export const transcriptsOfPeriod: readonly Requirement[] = [
+  {
+    ...transcript,
+    checks: transcript.checks.map((check) => ({ ...check, rule: { op: "any", of: [check.rule, coversYear] } })),
+    shows: ["covers.from", "covers.to", ...transcript.shows],
+  },
+  {
+    key: "earlierTranscript",
+    kind: "document",
+    title: { en: "Transcript of the time before", fr: "Relevé de la période précédente" },
+    help: {
+      en: "Your transcript covers less than a full year. Send the record of the time before it, too: of your last school, if that is what came before.",
+      fr: "Votre relevé couvre moins d’une année. Envoyez aussi celui de la période précédente : de votre dernière école, si c’est elle.",
+    },
+    scope: "file",
+    neededBy: "submission",
+    proof: "copy",
+    checks: [],
+    shows: ["covers.from", "covers.to"],
+    when: {
+      op: "all",
+      of: [
+        { op: "fact", fact: "answers.covers.from", is: "known" },
+        {
+          op: "fact",
+          fact: "answers.covers.to",
+          is: "under",
+          value: { fact: "answers.covers.from", plusMonths: ACADEMIC_YEAR_MONTHS },
+        },
+      ],
+    },
+  },
+];
 
 export const gradeMeasure: RulebookBody["measures"][number] = {
   key: "grade",
@@ -108,6 +152,45 @@ export const bandedGrade: RulebookBody["measures"][number] = {
       table("percent40", "75", "66", "58", "50", "40"),
     ],
   },
+};
+
+/** Of several degrees each is carried over on its own scale, and their mean counts. */
+export const overAllDegrees: RulebookBody["measures"][number] = {
+  ...gradeMeasure,
+  title: { en: "mean grade of all degrees", fr: "note moyenne de tous les diplômes" },
+  several: "mean",
+};
+
+/** What mark sheets add up to. */
+export const percentOfMarks: RulebookBody["measures"][number] = {
+  key: "percentage",
+  kind: "grade",
+  title: { en: "percentage of the marks", fr: "pourcentage des points" },
+  degree: firstDegree,
+  method: { kind: "marks", of: "sums" },
+  decimals: 1,
+  rounding: "half_up",
+  compare: "exact",
+};
+
+/** A grade over all degrees, or what the mark sheets add up to where courses are marked so. */
+export const gradeOrMarks: RulebookBody["entryRules"][number] = {
+  key: "grade",
+  title: { en: "Grade 3.0, or 60 per cent of the marks", fr: "Note de 3,0, ou 60 % des points" },
+  rule: {
+    op: "any",
+    of: [
+      { op: "fact", fact: "measure.grade", is: "atMost", value: "3.0" },
+      {
+        op: "all",
+        of: [
+          { op: "fact", fact: "answers.marking.by", is: "equals", value: "marks" },
+          { op: "fact", fact: "measure.percentage", is: "atLeast", value: 60 },
+        ],
+      },
+    ],
+  },
+  curable: null,
 };
 
 /** The master's grade, along straight lines between worst, pass and best. */

@@ -58,8 +58,21 @@ export const gbc: RulebookBody = {
     document(
       "practiceProof",
       ["Proof of practice", "Preuve de pratique"],
-      ["A letter of an employer or of a yard.", "Une lettre d’un employeur ou d’un chantier."],
-      { shows: ["experience.employer", "experience.role", "experience.start", "experience.end"] },
+      [
+        "Of each place: a letter of the employer or the yard, with the days.",
+        "De chaque lieu : une lettre de l’employeur ou du chantier, avec les dates.",
+      ],
+      {
+        perEntryOf: "experience",
+        shows: [
+          "experience.employer",
+          "experience.role",
+          "experience.what",
+          "experience.sector",
+          "experience.start",
+          "experience.end",
+        ],
+      },
     ),
     sections("statement", ["Statement", "Texte personnel"], ["statement"], "choice"),
     AROUND,

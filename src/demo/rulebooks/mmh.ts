@@ -4,7 +4,6 @@ import {
   ABOUT_YOU,
   BY_TEST,
   DECLARATION,
-  document,
   ENGLISH_FORM,
   EXEMPT,
   englishProof,
@@ -17,25 +16,38 @@ import {
   pendingInTime,
   sections,
 } from "./ask";
-import { certificate, ectsAtLeast, firstDegreeRule, taughtMeasure, taughtTwoYears, transcript } from "./degree";
+import {
+  certificate,
+  ectsAtLeast,
+  firstDegreeRule,
+  gradeOrMarks,
+  overAllDegrees,
+  percentOfMarks,
+  taughtMeasure,
+  taughtTwoYears,
+  transcriptsOfPeriod,
+} from "./degree";
 import {
   awards,
   earlier,
   emergency,
   experience,
   figures,
+  funding,
   heard,
   helper,
   special,
   visa,
   visaPapers,
+  wantsFunding,
 } from "./parts/circumstances";
+import { curriculum, curriculumAsked } from "./parts/curriculum";
 import { declaration } from "./parts/declaration";
 import { field } from "./parts/field";
 import { language, tests } from "./parts/language";
 import { statement } from "./parts/own-words";
 import { citizenship, contact, person } from "./parts/person";
-import { courses, education, unfinished, unfinishedAsked } from "./parts/studies";
+import { covers, education, markedCourses, marking, unfinished, unfinishedAsked } from "./parts/studies";
 
 const APPLICATION_FEE = ["Application fee", "Frais de candidature"] as const;
 
@@ -62,7 +74,9 @@ export const mmh: RulebookBody = {
     visa,
     emergency,
     education,
-    courses,
+    marking,
+    markedCourses,
+    covers,
     unfinished,
     language,
     tests,
@@ -89,11 +103,13 @@ export const mmh: RulebookBody = {
         }),
       ],
     },
+    curriculum,
     experience,
     awards,
     helper,
     earlier,
     heard,
+    funding,
     figures,
     special,
     declaration,
@@ -103,9 +119,13 @@ export const mmh: RulebookBody = {
     PASSPORT,
     PERMIT,
     NAME_CHANGE,
-    sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "courses", "unfinished"]),
+    sections(
+      "studies",
+      ["Degree and courses", "Diplôme et cours"],
+      ["education", "marking", "courses", "covers", "unfinished"],
+    ),
     certificate,
-    transcript,
+    ...transcriptsOfPeriod,
     ...unfinishedAsked,
     ENGLISH_FORM,
     englishProof({
@@ -113,18 +133,18 @@ export const mmh: RulebookBody = {
     }),
     sections("statement", ["Statement", "Texte personnel"], ["statement"], "choice"),
     sections("portfolio", ["Links to own work", "Liens vers vos travaux"], ["portfolio"], "choice"),
-    document(
-      "cv",
-      ["Curriculum vitae", "Curriculum vitæ"],
-      ["Two pages at most, in English.", "Deux pages au plus, en anglais."],
-    ),
+    ...curriculumAsked,
     sections("practice", ["Practice and awards", "Pratique et prix"], ["experience", "awards"]),
-    sections("around", ["A few questions", "Quelques questions"], ["helper", "earlier", "heard", "figures", "special"]),
+    sections(
+      "around",
+      ["A few questions", "Quelques questions"],
+      ["helper", "earlier", "heard", "funding", "figures", "special"],
+    ),
     fee("application", APPLICATION_FEE, { neededBy: "submission", toSubmit: "accepted" }),
     DECLARATION,
     visaPapers,
   ],
-  measures: [writtenEnglish, exemptMeasure, taughtMeasure],
+  measures: [overAllDegrees, percentOfMarks, writtenEnglish, exemptMeasure, taughtMeasure],
   entryRules: [
     firstDegreeRule,
     { key: "credits", title: { en: "180 ECTS", fr: "180 ECTS" }, rule: ectsAtLeast(180), curable: null },
@@ -145,6 +165,23 @@ export const mmh: RulebookBody = {
       curable: null,
       shownToApplicant: true,
     },
+    {
+      key: "modeAndFunding",
+      title: {
+        en: "Full time, or no funding asked for: it is given for full-time study alone",
+        fr: "À plein temps, ou sans demande de financement : il n’est accordé qu’à plein temps",
+      },
+      rule: {
+        op: "any",
+        of: [
+          { op: "fact", fact: "choice.mode", is: "equals", value: "full time" },
+          { op: "not", of: wantsFunding },
+        ],
+      },
+      curable: null,
+      shownToApplicant: true,
+    },
+    gradeOrMarks,
     {
       key: "english",
       title: { en: "English for a thesis in the humanities", fr: "L’anglais d’un mémoire en lettres" },

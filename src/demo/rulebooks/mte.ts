@@ -27,7 +27,7 @@ import {
   firstDegreeRule,
   taughtMeasure,
   taughtTwoYears,
-  transcript,
+  transcriptsOfPeriod,
 } from "./degree";
 import { earlier, emergency, experience, heard, helper, special, visa } from "./parts/circumstances";
 import { declaration } from "./parts/declaration";
@@ -35,9 +35,17 @@ import { language, optionalTests, tests } from "./parts/language";
 import { citizenship, contact, person } from "./parts/person";
 import { referees } from "./parts/referees";
 import { graduate } from "./parts/standing";
-import { courses, education, unfinished, unfinishedAsked } from "./parts/studies";
+import { courses, covers, education, unfinished, unfinishedAsked } from "./parts/studies";
 
 const oneYear: Condition = { op: "fact", fact: "choice.track", is: "equals", value: "one-year" };
+/** The one-year track stands on the master, too; the other asks for no paper of anything beyond the first degree. */
+const provedHere: Condition = {
+  op: "any",
+  of: [
+    { op: "fact", fact: "it.level", is: "equals", value: 6 },
+    { op: "all", of: [oneYear, { op: "fact", fact: "it.level", is: "over", value: 6 }] },
+  ],
+};
 const HANDLING = ["Handling fee", "Frais de dossier"] as const;
 const FURTHER = ["Further choice", "Vœu supplémentaire"] as const;
 
@@ -52,6 +60,7 @@ export const mte: RulebookBody = {
     education,
     graduate,
     courses,
+    covers,
     unfinished,
     { ...experience, when: oneYear },
     language,
@@ -69,9 +78,13 @@ export const mte: RulebookBody = {
     PASSPORT,
     PERMIT,
     NAME_CHANGE,
-    sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "graduate", "courses", "unfinished"]),
-    { ...certificate, shows: [...certificate.shows, "graduate.of"] },
-    transcript,
+    sections(
+      "studies",
+      ["Degree and courses", "Diplôme et cours"],
+      ["education", "graduate", "courses", "covers", "unfinished"],
+    ),
+    { ...certificate, shows: [...certificate.shows, "graduate.of"], when: provedHere },
+    ...transcriptsOfPeriod,
     ...unfinishedAsked,
     {
       ...document(

@@ -1,7 +1,6 @@
 import type { RulebookBody } from "../../core/rulebook/rulebook";
 import {
   ABOUT_YOU,
-  CV,
   DECLARATION,
   document,
   ENGLISH_FORM,
@@ -16,7 +15,7 @@ import {
   reference,
   sections,
 } from "./ask";
-import { certificate, completed, masterGrade, taughtMeasure, taughtTwoYears, transcript } from "./degree";
+import { certificate, completed, masterGrade, taughtMeasure, taughtTwoYears, transcriptsOfPeriod } from "./degree";
 import {
   awards,
   earlier,
@@ -29,6 +28,7 @@ import {
   visa,
   wantsFunding,
 } from "./parts/circumstances";
+import { curriculum, curriculumAsked } from "./parts/curriculum";
 import { declaration } from "./parts/declaration";
 import { field, option } from "./parts/field";
 import { language, tests } from "./parts/language";
@@ -47,7 +47,7 @@ import {
   sponsor,
   status,
 } from "./parts/standing";
-import { courses, education } from "./parts/studies";
+import { courses, covers, education } from "./parts/studies";
 
 /** PhD Coastal Systems: topics in order, a proposed supervisor, publications, three references, funding on request. */
 /** A copy that somebody entitled has certified; the original by enrolment, as everywhere. */
@@ -62,6 +62,7 @@ export const pcs: RulebookBody = {
     emergency,
     education,
     courses,
+    covers,
     language,
     tests,
     {
@@ -123,6 +124,7 @@ export const pcs: RulebookBody = {
     awards,
     otherQualifications,
     graduate,
+    curriculum,
     status,
     sponsor,
     referees,
@@ -156,7 +158,7 @@ export const pcs: RulebookBody = {
       ),
       when: hasSpecialStatus,
     },
-    CV,
+    ...curriculumAsked,
     sections("qualifications", ["Other qualifications", "Autres qualifications"], ["qualifications"]),
     document(
       "qualification",
@@ -192,10 +194,10 @@ export const pcs: RulebookBody = {
       ),
       when: holdsFellowship,
     },
-    sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "graduate", "courses"]),
+    sections("studies", ["Degree and courses", "Diplôme et cours"], ["education", "graduate", "courses", "covers"]),
     // The one office of the demo that takes no mere copy of a degree.
     { ...certificate, ...CERTIFIED, shows: [...certificate.shows, "graduate.of"] },
-    transcript,
+    ...transcriptsOfPeriod,
     ENGLISH_FORM,
     englishProof({
       shows: ["tests.test", "tests.number", "tests.date", "tests.scores", "education.language", "education.start"],

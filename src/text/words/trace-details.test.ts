@@ -13,6 +13,7 @@ const GRADE: Extract<Detail, { kind: "grade" }> = {
   courses: 3,
   setAside: 0,
   areas: [],
+  degrees: [],
   lastEcts: null,
   formula: null,
   band: null,

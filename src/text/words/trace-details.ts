@@ -12,6 +12,7 @@ interface Words {
   readonly from: Readonly<Record<GradeDetail["from"], string>>;
   readonly overCourses: (credits: string, courses: number) => string;
   readonly range: (best: string, pass: string) => string;
+  readonly degree: (title: string, got: string, range: string | null, exact: string) => string;
   readonly setAside: (attempts: number) => string;
   readonly areas: (areas: string) => string;
   readonly lastEcts: (ects: number) => string;
@@ -38,9 +39,15 @@ interface Words {
 
 const WORDS: Readonly<Record<Locale, Words>> = {
   en: {
-    from: { "final grade": "Final grade", "mean of courses": "Mean", "marks of courses": "Marks of the courses" },
+    from: {
+      "final grade": "Final grade",
+      "mean of courses": "Mean",
+      "marks of courses": "Marks of the courses",
+      "mean of degrees": "Mean of the degrees",
+    },
     overCourses: (credits, courses) => `over ${credits} credits in ${courses} ${courses === 1 ? "course" : "courses"}`,
     range: (best, pass) => `best ${best}, lowest pass ${pass}`,
+    degree: (title, got, range, exact) => `${title}: ${got}${range ? ` (${range})` : ""} comes to ${exact}`,
     setAside: (n) => `${n} ${n === 1 ? "attempt gives" : "attempts give"} way to another of the same course`,
     areas: (areas) => `only courses in ${areas}`,
     lastEcts: (ects) => `only the latest ${ects} ECTS`,
@@ -82,9 +89,15 @@ const WORDS: Readonly<Record<Locale, Words>> = {
     },
   },
   fr: {
-    from: { "final grade": "Note finale", "mean of courses": "Moyenne", "marks of courses": "Points des cours" },
+    from: {
+      "final grade": "Note finale",
+      "mean of courses": "Moyenne",
+      "marks of courses": "Points des cours",
+      "mean of degrees": "Moyenne des diplômes",
+    },
     overCourses: (credits, courses) => `sur ${credits} crédits en ${courses} cours`,
     range: (best, pass) => `meilleure ${best}, réussite à ${pass}`,
+    degree: (title, got, range, exact) => `${title} : ${got}${range ? ` (${range})` : ""} devient ${exact}`,
     setAside: (n) => `${n} ${n === 1 ? "essai cède" : "essais cèdent"} la place à un autre du même cours`,
     areas: (areas) => `seulement les cours en ${areas}`,
     lastEcts: (ects) => `seulement les ${ects} derniers ECTS`,
@@ -138,11 +151,15 @@ function gradeLines(detail: GradeDetail, words: Words, locale: Locale): readonly
   ].join("; ");
   const rounded = detail.compare === "rounded";
   const formula =
-    detail.method === "bavarian"
+    detail.method === "bavarian" && detail.degrees.length === 0
       ? `1 + 3 × (${detail.best} − ${detail.got}) ÷ (${detail.best} − ${detail.pass})`
       : detail.formula;
+  const each = detail.degrees.map(({ title, got, best, pass, exact }) =>
+    words.degree(title, got, best !== null && pass !== null ? words.range(best, pass) : null, exact),
+  );
   return [
     first,
+    ...each,
     ...(formula === null ? [] : [`${formula} = ${detail.exact}`]),
     ...(detail.band === null ? [] : [words.band(detail.band.from, detail.band.grade)]),
     detail.passed

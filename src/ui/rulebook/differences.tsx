@@ -71,6 +71,7 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   mayBeUnknown: "“I do not know” is an answer",
   method: "method",
   basis: "stands on",
+  several: "of several degrees",
   mean: "what counts in the mean",
   areas: "only subject areas",
   lastEcts: "only the latest ECTS",

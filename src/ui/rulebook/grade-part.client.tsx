@@ -283,6 +283,16 @@ export function GradePart({ context, value, onChange }: FormProps<Grade>) {
           onChange={(basis) => onChange(put(value, "basis", basis === "final grade" ? undefined : basis))}
         />
       )}
+      <Pick
+        label="Of several degrees"
+        disabled={disabled}
+        value={value.several ?? "last"}
+        options={[
+          { value: "last", label: "the one that ends last" },
+          { value: "mean", label: "the mean of all, each carried over on its own scale" },
+        ]}
+        onChange={(several) => onChange(put(value, "several", several === "last" ? undefined : several))}
+      />
       <MeanFields context={context} value={value} onChange={onChange} />
       <NumberBox
         label="Decimals"

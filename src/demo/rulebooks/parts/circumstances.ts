@@ -160,6 +160,20 @@ export const experience: Section = {
       "What it was",
       "De quoi il s’agit",
     ),
+    field(
+      {
+        key: "sector",
+        kind: "choice",
+        options: [
+          option("boats", "Boats and harbours", "Bateaux et ports"),
+          option("water", "Water and energy", "Eau et énergie"),
+          option("teaching", "Teaching and research", "Enseignement et recherche"),
+          option("other", "Another", "Un autre"),
+        ],
+      },
+      "Sector",
+      "Secteur",
+    ),
     field({ key: "start", kind: "date", rough: true }, "From", "Du"),
     field({ key: "current", kind: "yesNo" }, "Are you still there?", "Y êtes-vous toujours ?"),
     field(

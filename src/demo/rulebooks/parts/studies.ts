@@ -154,6 +154,79 @@ export const courses: Section = {
   ],
 };
 
+/** How a transcript marks: by grades on a scale, or by marks obtained of marks possible. */
+export const marking: Section = {
+  key: "marking",
+  core: null,
+  scope: "file",
+  title: { en: "How your courses are marked", fr: "La notation de vos cours" },
+  fields: [
+    field(
+      {
+        key: "by",
+        kind: "choice",
+        options: [
+          option("grades", "By a grade for each course", "Par une note pour chaque cours"),
+          option("marks", "By marks obtained of marks possible", "Par des points obtenus sur des points possibles"),
+        ],
+      },
+      "What does your transcript or mark sheet show?",
+      "Que montre votre relevé ?",
+      {
+        en: "Marks are typed as they are printed; the percentage is worked out from them.",
+        fr: "Saisissez les points tels qu’ils sont imprimés ; le pourcentage en est calculé.",
+      },
+    ),
+  ],
+};
+
+const byMarks: Condition = { op: "fact", fact: "answers.marking.by", is: "equals", value: "marks" };
+
+/** Courses with their marks, for those whose mark sheets have them. */
+export const markedCourses: Section = {
+  ...courses,
+  fields: [
+    ...courses.fields,
+    field(
+      { key: "marksObtained", kind: "decimal", least: 0, most: 10_000, when: byMarks },
+      "Marks obtained",
+      "Points obtenus",
+    ),
+    field(
+      { key: "marksTotal", kind: "decimal", least: 1, most: 10_000, when: byMarks },
+      "Marks possible",
+      "Points possibles",
+    ),
+  ],
+};
+
+/** The credits of a full year: with fewer, a transcript may still cover one. */
+const FULL_YEAR = 60;
+const fewCredits: Condition = {
+  op: "not",
+  of: { op: "sum", list: "courses", field: "ects", is: "atLeast", value: FULL_YEAR },
+};
+
+/** Asked of those alone whose courses do not add up to a year. */
+export const covers: Section = {
+  key: "covers",
+  core: null,
+  scope: "file",
+  title: { en: "What your transcript covers", fr: "Ce que couvre votre relevé" },
+  intro: {
+    en: "Your courses add up to less than one year. Your transcript may cover a whole one all the same.",
+    fr: "Vos cours font moins d’une année. Votre relevé peut tout de même en couvrir une entière.",
+  },
+  when: fewCredits,
+  fields: [
+    field({ key: "from", kind: "date" }, "Day of its first result", "Date du premier résultat", {
+      en: "As printed. Where only a month stands there: its first day.",
+      fr: "Telle qu’imprimée. Si seul un mois y figure : son premier jour.",
+    }),
+    field({ key: "to", kind: "date" }, "Day of its last result", "Date du dernier résultat"),
+  ],
+};
+
 const HAS_UNFINISHED: Condition = { op: "count", list: "answers.unfinished", is: "atLeast", value: 1 };
 
 /** Studies that were begun and ended without an award: asked of everybody, since they may carry credits, or an exclusion. */
