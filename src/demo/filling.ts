@@ -1,23 +1,23 @@
 import { randomUUID } from "node:crypto";
 import type { Runtime } from "../acts/act/act";
-import { requestReference } from "../acts/references/request-reference";
+import { AnswerIndex } from "../core/answers/answer-index";
 import { COMPLETE_FIELD } from "../core/answers/typed-facts";
 import { assess } from "../core/assessment/assess";
+import { contexts } from "../core/assessment/context";
 import type { Json } from "../core/file/facts";
 import type { Gap } from "../core/file/gap";
 import type { LoadedFile } from "../core/file/loaded-file";
 import { answerKey } from "../core/file/place";
 import { gapsOf } from "../core/file/result";
+import { type FormSection, formSections } from "../core/form/form-sections";
 import type { Actor } from "../core/rights/actor";
-import type { Picture } from "../core/rulebook/requirement";
-import { type Field, NO_LISTED, type Section } from "../core/rulebook/section";
-import { countIn } from "../core/text/counting";
+import type { Section } from "../core/rulebook/section";
 import { database } from "../db/connection";
 import { loadFile } from "../db/queries/load-file";
 import { currentOffice } from "../db/queries/office";
-import { act, formOf, saveForm, supply } from "./applicant";
-import { certificate, paper, passport, picture, transcript } from "./documents";
-import { ownWords } from "./own-words";
+import { answerTo } from "./answers";
+import { formOf, saveForm } from "./applicant";
+import { type Picker, PLAIN } from "./picker";
 import type { Profile } from "./profile";
 
 /**
@@ -27,9 +27,10 @@ import type { Profile } from "./profile";
 export type Told = Readonly<Record<string, Json>>;
 
 const MOST_ROUNDS = 16;
-const WORK = { employer: "Merrow Harbour Trust", role: "Deck hand", giver: "Halden Sound Foundation" } as const;
+/** Sections of a profile that whoever answers by chance may answer otherwise. */
+const CHOSEN = ["english", "tests", "education", "courses"];
 
-async function look(runtime: Runtime, applicationId: string) {
+export async function look(runtime: Runtime, applicationId: string) {
   const loaded = await loadFile(runtime.pool, applicationId);
   if (!loaded) throw new Error("the demo's file went away");
   const office = await currentOffice(database(runtime.pool));
@@ -43,93 +44,20 @@ function sectionAt({ facts, rulebooks }: LoadedFile, scope: string, key: string)
     .find((s) => s.key === key && (s.scope === "file") === (scope === "file"));
 }
 
-/** The profile's own words, more or fewer of them as the length that a statement asks for wants. */
-function statement(profile: Profile, field: Field): string {
-  const { unit, least = 0, most } = field.length ?? { unit: "words" as const, most: 400 };
-  const name = [profile.given, profile.family].filter(Boolean).join(" ");
-  let text = profile.motivation;
-  for (let n = 10; countIn(unit, text) < least; n += 1) text = ownWords(name, profile.town, n);
-  while (countIn(unit, text) > most) text = text.slice(0, Math.floor(text.length * 0.9));
-  return text;
+/** Who answers, what their story tells, and how they choose where it tells nothing. */
+interface Teller {
+  readonly profile: Profile;
+  readonly told: Told;
+  readonly pick: Picker;
 }
 
-function dateFor(field: Field, profile: Profile): string {
-  if (/birth/iu.test(field.key)) return profile.birthDate;
-  if (/^(start|from)$/u.test(field.key)) return "2024-09-01";
-  return /expir|until|valid/iu.test(field.key) ? profile.passportExpiry : "2026-06-15";
-}
+type Lack = Pick<Gap, "scope" | "section" | "entry" | "field" | "code">;
 
-function number(field: Field): string {
-  const least = field.least ?? 0;
-  return String(Math.min(field.most ?? 12, Math.max(least, 12)));
-}
-
-/** A plausible answer to any field; what the story tells goes before. */
-function answerTo(field: Field, profile: Profile, loaded: LoadedFile): Json {
-  const name = [profile.given, profile.family].filter(Boolean).join(" ");
-  switch (field.kind) {
-    case "text":
-      return WORK[field.key as keyof typeof WORK] ?? field.title.en;
-    case "longText":
-    case "statement":
-      return statement(profile, field);
-    case "name":
-      return /signature/u.test(field.key) ? name : `Ada ${profile.family}`;
-    case "date":
-      return dateFor(field, profile);
-    case "country":
-      return profile.country;
-    case "countries":
-      return [...profile.citizenships];
-    case "language":
-      return "en";
-    case "choice":
-      return field.options?.[0]?.value ?? "";
-    case "several":
-      return (field.options ?? []).slice(0, Math.max(1, field.least ?? 1)).map((o) => o.value);
-    case "ranked":
-      return (field.options ?? []).slice(0, field.most ?? field.options?.length ?? 1).map((o) => o.value);
-    case "yesNo":
-      return false;
-    case "whole":
-    case "decimal":
-      return field.key === "year" ? "2025" : number(field);
-    case "money":
-      return "1200";
-    case "email":
-      return `ada.${profile.email}`;
-    case "phone":
-      return "+353 1 555 0142";
-    case "address":
-      return { street: "12 Quay Street", town: profile.town, country: profile.country };
-    case "links":
-      return ["https://work.people.example/portfolio"];
-    case "entry":
-      return loaded.facts.answers.find((a) => a.section === field.of && a.entry !== "")?.entry ?? "";
-    case "institution":
-      return "Harbour Street School";
-    case "scale":
-      return profile.degree.scale;
-    case "graduateOf":
-      return NO_LISTED;
-    case "area":
-      return "natural";
-    case "test":
-      return "het";
-    case "paper":
-      return "passport";
-    case "scores":
-      return { L: "41", R: "43", W: "38", S: "40" };
-    case "agree":
-      return true;
-  }
-}
-
-function changeFor(gap: Gap, loaded: LoadedFile, profile: Profile, told: Told) {
+function changeFor(gap: Lack, loaded: LoadedFile, { profile, told, pick }: Teller) {
   const { scope, section: key } = gap;
   const section = sectionAt(loaded, scope, key);
   if (!section) throw new Error(`the demo's form has no ${key}`);
-  const at = (entry: string, field: string, value: Json) => ({ scope, section: key, entry, field, value });
+  const at = (entry: string, field: string, value: Json) => ({ scope, section: key, entry, field, value, seen: 0 });
   if (gap.code === "say-complete") return at("", COMPLETE_FIELD, true);
   const field =
     gap.code === "too-few" ? section.fields.find((f) => f.required) : section.fields.find((f) => f.key === gap.field);
@@ -137,7 +65,52 @@ function changeFor(gap: Gap, loaded: LoadedFile, profile: Profile, told: Told) {
   const entry = gap.code === "too-few" ? randomUUID() : gap.entry;
   // The school that is answered stands in the register, in its country.
   const schools = field.kind === "country" && section.fields.some((f) => f.kind === "institution");
-  return at(entry, field.key, told[`${key}.${field.key}`] ?? (schools ? "IE" : answerTo(field, profile, loaded)));
+  return at(
+    entry,
+    field.key,
+    told[`${key}.${field.key}`] ?? (schools ? "IE" : answerTo(key, field, profile, loaded, pick)),
+  );
+}
+
+/** What nobody has to answer, and has not: fields that are asked all the same, and a first entry of lists that may stay empty. */
+function leftOpen(section: FormSection, pick: Picker): readonly Lack[] {
+  const { key, scope, repeats, entries, fields } = section;
+  const lack = (entry: string, field: string, code: Lack["code"]): Lack => ({
+    scope,
+    section: key,
+    entry,
+    field,
+    code,
+  });
+  // Referees are named one for each letter that is asked for.
+  const mayHaveTwo =
+    section.core !== "referees" && repeats !== null && repeats.max > 1 && entries.length === 1 && !section.complete;
+  const empty = repeats !== null && entries.length === 0 && !section.complete;
+  return [
+    ...(empty && pick.yes(`${key} has entries`) ? [lack("", "entry", "too-few")] : []),
+    ...(mayHaveTwo && pick.yes(`${key} has two entries`) ? [lack("", "entry", "too-few")] : []),
+    ...entries.flatMap(({ id, values, shown }) =>
+      fields
+        .filter((f) => shown.includes(f.key) && values[f.key] === undefined)
+        .filter((f) => f.required || pick.yes(`${key}.${f.key} is given`))
+        .map((f) => lack(id, f.key, "missing")),
+    ),
+  ];
+}
+
+const isOnce = (loaded: LoadedFile, { scope, section, field }: Pick<Lack, "scope" | "section" | "field">): boolean =>
+  sectionAt(loaded, scope, section)?.fields.find((f) => f.key === field)?.once !== undefined;
+
+/** All that is asked and has no answer yet; what has to be answered comes first. */
+async function openQuestions(runtime: Runtime, applicationId: string, pick: Picker) {
+  const { loaded, office, assessment } = await look(runtime, applicationId);
+  const gaps = assessment.requirements.flatMap((r) => (r.kind === "sections" ? r.gaps : []));
+  if (!pick.inFull) return { loaded, gaps };
+  const { facts, rulebooks, rounds } = loaded;
+  const index = new AnswerIndex(facts);
+  const all = contexts(facts, index, rulebooks, rounds, office, runtime.now().getTime());
+  const asked = formSections(index, all, gaps, facts, office.set).filter((s) => s.applies);
+  return { loaded, gaps: [...asked.flatMap((s) => leftOpen(s, pick)), ...gaps] };
 }
 
 /** What the profile says, as far as this form asks for it. */
@@ -147,12 +120,13 @@ async function fillKnown(
   applicationId: string,
   profile: Profile,
   told: Told,
+  leaveOut: readonly string[],
 ): Promise<void> {
   const { loaded } = await look(runtime, applicationId);
   for (const section of formOf(profile).sections) {
     const asked = section.filter(({ section: key, field }) => {
       const own = sectionAt(loaded, "file", key);
-      return own?.core === "referees"
+      return own?.core === "referees" || leaveOut.includes(key)
         ? false
         : own?.fields.some((f) => f.key === field) || (own?.repeats && field === COMPLETE_FIELD);
     });
@@ -220,7 +194,10 @@ async function addEntries(runtime: Runtime, actor: Actor, applicationId: string,
   if (changes.length > 0) await saveForm(runtime, actor, applicationId, changes);
 }
 
-/** Fills the form until nothing is missing in it. */
+/**
+ * Fills the form until nothing is missing in it.
+ * @param pick how answers are chosen of which the story tells nothing; a seeded one answers in full
+ */
 export async function fillAny(
   runtime: Runtime,
   actor: Actor,
@@ -228,107 +205,38 @@ export async function fillAny(
   profile: Profile,
   told: Told,
   entries: Entries = {},
+  pick: Picker = PLAIN,
 ): Promise<void> {
-  await fillKnown(runtime, actor, applicationId, profile, told);
+  await fillKnown(
+    runtime,
+    actor,
+    applicationId,
+    profile,
+    told,
+    pick.inFull ? CHOSEN.filter((key) => !pick.yes(`${key} as told`)) : [],
+  );
   await addTold(runtime, actor, applicationId, told);
   await addEntries(runtime, actor, applicationId, entries);
   await nameReferees(runtime, actor, applicationId, profile);
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
-    const { loaded, assessment } = await look(runtime, applicationId);
-    const gaps = assessment.requirements.flatMap((r) => (r.kind === "sections" ? r.gaps : []));
+    const { loaded, gaps } = await openQuestions(runtime, applicationId, pick);
     const wrong = gaps.find((g) => g.code === "wrong");
     if (wrong) throw new Error(`the demo's answer to ${wrong.section}.${wrong.field} is wrong`);
-    if (gaps.length === 0) return;
     const known = new Set<string>();
     const changes = gaps
-      .map((gap) => changeFor(gap, loaded, profile, told))
+      .map((gap) => changeFor(gap, loaded, { profile, told, pick }))
       .filter((c) => {
         const place = answerKey(c);
-        // An entry that another list will only hold after this round is named in the next.
-        if (c.value === "" || known.has(place)) return false;
+        // An entry that another list will only hold after this round is named in the next, and of what may stand in a list once, one a round.
+        const taken = isOnce(loaded, c) ? `${c.section}.${c.field}` : place;
+        if (c.value === "" || known.has(place) || known.has(taken)) return false;
+        known.add(taken);
         known.add(place);
         return true;
-      })
-      .map((c) => ({ ...c, seen: 0 }));
+      });
+    if (changes.length === 0) break;
     await saveForm(runtime, actor, applicationId, changes);
   }
-  throw new Error(
-    `the demo’s form was never full: ${JSON.stringify((await look(runtime, applicationId)).assessment.requirements.flatMap(gapsOf))}`,
-  );
-}
-
-type Supplied = { readonly key: string; readonly entry: string; readonly title: { readonly en: string } };
-
-/** The degree that a paper is about, and its courses, as they were typed. */
-function typedDegree(profile: Profile, { facts }: LoadedFile, entry: string): Profile {
-  const text = (section: string, id: string, field: string, usual: string) => {
-    const value = facts.answers.find((a) => a.section === section && a.entry === id && a.field === field)?.value;
-    return typeof value === "string" ? value : usual;
-  };
-  const { degree } = profile;
-  const own = Object.fromEntries(
-    Object.entries(degree).map(([field, usual]) => [field, text("education", entry, field, usual)]),
-  ) as typeof degree; // field by field the same keys, each a text
-  const ids = [...new Set(facts.answers.filter((a) => a.section === "courses" && a.entry !== "").map((a) => a.entry))];
-  return {
-    ...profile,
-    degree: own,
-    courses: ids
-      .filter((id) => text("courses", id, "degree", entry) === entry)
-      .map((id) => ({
-        title: text("courses", id, "title", ""),
-        credits: text("courses", id, "credits", ""),
-        area: text("courses", id, "area", ""),
-        status: text("courses", id, "status", "completed") === "completed" ? "completed" : "in progress",
-        grade: text("courses", id, "grade", ""),
-      })),
-  };
-}
-
-/** The paper that a requirement asks for: what the demo knows how to print, else a sheet with its title. */
-function paperFor({ key, entry, title }: Supplied, profile: Profile, loaded: LoadedFile, now: Date): Promise<Buffer> {
-  switch (key) {
-    case "passport":
-      return passport(profile, now);
-    case "certificate":
-      return certificate(typedDegree(profile, loaded, entry), now);
-    case "transcript":
-      return transcript(typedDegree(profile, loaded, entry), now);
-    default:
-      return paper(title.en, profile, now);
-  }
-}
-
-function pictureAsked({ rulebooks }: LoadedFile, key: string): Picture | undefined {
-  const asked = Object.values(rulebooks)
-    .flatMap((r) => r.body.requirements)
-    .find((r) => r.key === key);
-  return asked?.kind === "document" ? asked.picture : undefined;
-}
-
-/** Supplies a sheet for every document that is still missing, and asks every referee who is named. */
-export async function supplyAny(
-  runtime: Runtime,
-  actor: Actor,
-  applicationId: string,
-  profile: Profile,
-): Promise<void> {
-  const { assessment, loaded } = await look(runtime, applicationId);
-  for (const r of assessment.requirements) {
-    if (r.kind !== "document" || r.standing !== "missing") continue;
-    const size = pictureAsked(loaded, r.key);
-    const bytes = size ? await picture(size) : await paperFor(r, profile, loaded, runtime.now());
-    await supply(
-      runtime,
-      actor,
-      applicationId,
-      r.key,
-      r.entry,
-      `${r.title.en}.${size ? "png" : "pdf"}`,
-      bytes,
-      r.scope,
-    );
-  }
-  const referees = loaded.facts.answers.filter((a) => a.section === "referees" && a.entry !== "").map((a) => a.entry);
-  for (const referee of new Set(referees)) await act(runtime, requestReference, actor, { applicationId, referee });
+  const left = (await look(runtime, applicationId)).assessment.requirements.flatMap(gapsOf);
+  if (left.length > 0) throw new Error(`the demo’s form was never full: ${JSON.stringify(left)}`);
 }

@@ -30,9 +30,10 @@ import { currentOffice } from "../db/queries/office";
 import { act, type Filled, fillForm, formOf, saveForm, supply } from "./applicant";
 import { momentFrom } from "./catalogue";
 import * as documents from "./documents";
-import { fillAny, supplyAny } from "./filling";
+import { fillAny } from "./filling";
 import type { Profile } from "./profile";
 import type { Moment, Story } from "./story";
+import { supplyAny } from "./supplying";
 
 /**
  * Plays a story: the demo's files are made only by running acts, each at its own moment, with due mail sent in between.
