@@ -336,7 +336,7 @@ async function perform(play: Play, moment: Moment): Promise<void> {
       return;
     }
     case "rule": {
-      const { question, section, verdict, reason } = moment;
+      const { question, section, verdict, reason, equalTo = null, limits = null } = moment;
       const [entry = ""] = await entriesOf(play, section);
       await act(runtime, ruleOnCase, staff.officer, {
         applicationId,
@@ -346,6 +346,8 @@ async function perform(play: Play, moment: Moment): Promise<void> {
         entry,
         verdict,
         reason,
+        equalTo,
+        limits,
       });
       return;
     }

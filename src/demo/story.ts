@@ -49,6 +49,8 @@ type What =
       readonly section: string;
       readonly verdict: "accepted" | "refused";
       readonly reason: string;
+      readonly equalTo?: string;
+      readonly limits?: string;
     }
   /** Says that an entry rule counts as something else than was worked out. */
   | { readonly do: "override"; readonly rule: string; readonly finding: "met" | "not met"; readonly reason: string }

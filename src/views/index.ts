@@ -6,6 +6,7 @@ import { myApplications } from "./application/my-applications";
 import { nextCycle } from "./application/next-cycle";
 import { submissions } from "./application/submissions";
 import { awaited } from "./assessment/awaited";
+import { confided } from "./assessment/confided";
 import { elsewhere } from "./assessment/elsewhere";
 import { file } from "./assessment/file";
 import { peek } from "./assessment/peek";
@@ -109,6 +110,7 @@ export const VIEWS = {
   ownData,
   joinedInto,
   money,
+  confided,
   ownErasure,
   staff,
   statementComparison,

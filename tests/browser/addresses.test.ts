@@ -16,6 +16,7 @@ const WHO = {
   "lead officer": "t.breen@merrow.example",
   finance: "elodie.marchetti@people.example",
   assessor: "sakura.minamotolee@people.example",
+  adviser: "mateus.quintelafaria@people.example",
   administrator: "m.castagnier@merrow.example",
 } as const;
 type Who = keyof typeof WHO | "visitor";
@@ -68,6 +69,7 @@ const PAGES: Readonly<Record<string, readonly Who[]>> = {
   "": OFFICE,
   access: ADMINISTRATOR,
   awaited: OFFICE,
+  confided: ["officer elsewhere", "adviser"],
   copies: OFFICE,
   drafts: OFFICE,
   erasures: ADMINISTRATOR,
@@ -140,7 +142,7 @@ describe("addresses", () => {
     await pool.query("update role_grant set scope = 'FYC' where person_id = (select id from person where email = $1)", [
       WHO["officer elsewhere"],
     ]);
-    for (const role of ["finance", "assessor"] as const)
+    for (const role of ["finance", "assessor", "adviser"] as const)
       await pool.query(
         "insert into role_grant (person_id, role, scope, granted_at) select id, $2, '*', now() from person where email = $1",
         [WHO[role], role],
@@ -239,7 +241,7 @@ describe("addresses", () => {
       "/sign-in",
       "/office/no-permission",
       "404",
-      ...(folder === "" ? ["/my", "/office/people", "/office/money"] : []),
+      ...(folder === "" ? ["/my", "/office/people", "/office/money", "/office/confided"] : []),
     ];
     expect([...others].filter((other) => !led.includes(other))).toEqual([]);
   });

@@ -10,8 +10,9 @@ import { someone } from "../../src/demo/people";
 import { formCopy } from "../../src/views/application/form-copy";
 import { myApplication } from "../../src/views/application/my-application";
 import { submissions } from "../../src/views/application/submissions";
+import { type ConfidedKind, confided } from "../../src/views/assessment/confided";
 import { file as fileView } from "../../src/views/assessment/file";
-import { readView } from "../../src/views/view/view";
+import { readingsOf, readView } from "../../src/views/view/view";
 import { anybody } from "../support/files";
 import { makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 
@@ -26,6 +27,7 @@ describe("special circumstances", () => {
   let applicant: Actor;
   let applicationId = "";
   let number = "";
+  let silentRound = "";
 
   beforeAll(async () => {
     world = await openWorld("adjustments");
@@ -34,6 +36,7 @@ describe("special circumstances", () => {
     const limited = await makePerson(world, "Elsewhere", ["adviser"], "MES");
     elsewhere = { ...limited, grants: [...limited.grants, { role: "officer", scope: "*" }] };
     const { rounds } = await loadCatalogue(world.runtime, "2026-11-25");
+    silentRound = rounds["MTE 1"] ?? "";
     applicant = await anybody(world, "Confiding");
     ({ applicationId, number } = await must(world, startApplication, applicant, { roundId: rounds["MTE 1"] ?? "" }));
     await fillAny(world.runtime, applicant, applicationId, someone("Ana", "Vale"), { "special.text": TOLD }, {});
@@ -115,6 +118,25 @@ describe("special circumstances", () => {
       [applicationId],
     );
     expect(rows).toEqual([{ text: what }]);
+  });
+
+  it("reach an adviser who is no officer on a page of their own: what was told, what was granted, and nothing else", async () => {
+    const alone = await makePerson(world, "Oonagh Farrelly", ["adviser"]);
+    const page = (by: Actor, kind: ConfidedKind = "all") => readView(world.runtime, confided, by, { kind });
+    const all = await page(alone);
+    expect(all?.rows).toMatchObject([
+      { number, told: [{ text: TOLD }], adjustments: [{ why: "Cares for a brother in the evening." }], closed: false },
+    ]);
+    expect(JSON.stringify(all)).not.toMatch(/birth|passport|@/iu);
+    expect(all?.counts).toEqual({ open: 0, granted: 1, all: 1 });
+    expect((await page(alone, "open"))?.rows).toEqual([]);
+    expect(readingsOf(confided, alone, {}, all)).toEqual([{ kind: "file opened", file: number }]);
+    expect(await readView(world.runtime, fileView, alone, { number })).toBeNull();
+    expect(await page(officer)).toBeNull();
+    expect((await page(elsewhere))?.rows).toEqual([]);
+    const mes = await anybody(world, "Silent");
+    await must(world, startApplication, mes, { roundId: silentRound });
+    expect((await page(alone))?.counts.all).toBe(1);
   });
 
   it("lead to nothing for ever: an adjustment is ended once", async () => {

@@ -4,10 +4,11 @@ import { confirmValues } from "../../src/acts/evidence/confirm-values";
 import type { Json } from "../../src/core/file/facts";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
+import { myApplication } from "../../src/views/application/my-application";
 import { file as fileView } from "../../src/views/assessment/file";
 import { turns } from "../../src/views/assessment/turns";
 import { readView } from "../../src/views/view/view";
-import { submittedFile, type TestFile } from "../support/files";
+import { lookAt, submittedFile, type TestFile } from "../support/files";
 import { makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 
 /** What the office corrects: every kind of answer, with a reason; the claim and every word before stay readable. */
@@ -15,11 +16,12 @@ describe("a correction by the office", () => {
   let world: World;
   let officer: Actor;
   let file: TestFile;
+  let roundId = "";
 
   beforeAll(async () => {
     world = await openWorld("corrections");
     officer = await makePerson(world, "Runa Okonjo", ["officer"]);
-    const { roundId } = await loadCatalogue(world.runtime, "2026-11-25");
+    ({ roundId: roundId } = await loadCatalogue(world.runtime, "2026-11-25"));
     file = await submittedFile(world, roundId, "Wrongly");
   });
   afterAll(() => world.close());
@@ -89,6 +91,22 @@ describe("a correction by the office", () => {
     expect(await reasonOf(correct(at("declaration", "true"), false))).toBe("locked");
     // What is claimed may be confirmed without a word.
     expect((await correct(at("person", "familyName"), "Maarteen-Quist", null)).ok).toBe(true);
+  });
+
+  it("is told to the applicant, beside what they wrote", async () => {
+    const { number } = await look();
+    const mine = await readView(world.runtime, myApplication, file.applicant, { number });
+    const told = mine?.established.map((e) => [e.key, e.field.title.en, e.before, e.after]);
+    expect(told).toContainEqual(["person", "Given names", "Wrongly", "Rightly"]);
+    expect(told).toContainEqual(["citizenship", "Citizenships", ["IE"], ["IE", "SR"]]);
+    // What was confirmed as it stands is no news.
+    expect(told?.filter(([, title]) => title === "Family name")).toEqual([]);
+    const other = await submittedFile(world, roundId, "Untouched");
+    const { loaded } = await lookAt(world, other.applicationId);
+    const theirs = await readView(world.runtime, myApplication, other.applicant, {
+      number: loaded.facts.application.number,
+    });
+    expect(theirs?.established).toEqual([]);
   });
 
   it("keeps every word before it, with who and why", async () => {

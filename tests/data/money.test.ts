@@ -6,6 +6,8 @@ import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { fillAny } from "../../src/demo/filling";
 import { someone } from "../../src/demo/people";
+import { supplyAny } from "../../src/demo/supplying";
+import { document } from "../../src/views/evidence/document";
 import { type MoneyKind, money } from "../../src/views/payments/money";
 import { readingsOf, readView } from "../../src/views/view/view";
 import { anybody, filledFile, lookAt } from "../support/files";
@@ -33,15 +35,16 @@ describe("the page of finance", () => {
       const { paymentId } = await must(world, startPayment, owner, { applicationId, chargeId });
       await must(world, recordPayment, SYSTEM, { paymentId, providerKey: randomUUID(), result: "booked" });
     }
-    const applicant = await anybody(world, "Sam");
+    applicant = await anybody(world, "Sam");
     const begun = await must(world, startApplication, applicant, { roundId: rounds["PCS 1"] ?? "" });
-    const told = { "funding.wanted": true, "funding.own": "4200", "funding.people": "3" };
+    const told = { "funding.wanted": true, "funding.own": "4200", "funding.people": "3", "sponsor.fellowship": true };
     await fillAny(world.runtime, applicant, begun.applicationId, someone("Sam", "Okafor"), told);
     number.said = begun.number;
     applicationId = begun.applicationId;
   });
   afterAll(() => world.close());
   let applicationId = "";
+  let applicant: Actor;
 
   const page = async (kind: MoneyKind = "all", find = "", actor = finance) =>
     readView(world.runtime, money, actor, { kind, find });
@@ -74,6 +77,24 @@ describe("the page of finance", () => {
     expect(JSON.stringify(shown)).not.toMatch(/birth|passport|@/iu);
     const rowsRead = readingsOf(money, finance, { kind: "said" }, shown);
     expect(rowsRead).toEqual([{ kind: "file opened", file: number.said }]);
+  });
+
+  it("opens the papers that its work needs, of submitted files, and no others", async () => {
+    await supplyAny(world.runtime, applicant, applicationId, someone("Sam", "Okafor"));
+    const papers = (await page("said"))?.rows[0]?.papers ?? [];
+    expect(papers.map((p) => p.title)).toEqual(["Letter of the fellowship", "Income statement"]);
+    const opens = async (uploadId: string, actor = finance) =>
+      (await readView(world.runtime, document, actor, { uploadId }))?.requirement ?? null;
+    expect(await opens(papers[0]?.uploadId ?? "")).toBe("fellowship");
+    const { rows } = await world.runtime.pool.query<{ id: string }>(
+      "select upload_id as id from evidence where application_id = $1 and requirement = 'passport'",
+      [applicationId],
+    );
+    expect(await opens(rows[0]?.id ?? "")).toBeNull();
+    const elsewhere = await makePerson(world, "Elsewhere Too", ["finance"], "FYC");
+    expect(await opens(papers[0]?.uploadId ?? "", elsewhere)).toBeNull();
+    await world.runtime.pool.query("update choice set submitted_at = null where application_id = $1", [applicationId]);
+    expect(await opens(papers[0]?.uploadId ?? "")).toBeNull();
   });
 
   it("is for the finance of the programmes alone", async () => {

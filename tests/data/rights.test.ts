@@ -384,6 +384,7 @@ describe("rights", () => {
       erasures: {},
       ownData: {},
       money: {},
+      confided: {},
       joinedInto: {},
       ownErasure: {},
       staff: {},

@@ -89,7 +89,7 @@ describe("rulings", () => {
   });
 
   it("is as near under another name of the school, once the register knows that it is one", async () => {
-    const third = await claim("Tomasc", "Serowe High");
+    const third = await claim("Tomasx", "Serowe High");
     const nearness = async () => (await caseOf(third))?.earlier.map((e) => e.nearness);
     expect(await nearness()).toEqual(["same country"]);
     const [school] = INSTITUTIONS.filter((i) => i.kind === "school");
@@ -210,5 +210,27 @@ describe("rulings", () => {
       choiceIds: [draft.choiceId],
     });
     expect([(await english(draft))?.finding, await mine()]).toEqual(["not met", []]);
+  });
+
+  it("says what the case is held equal to and within which limits, to officers and to the applicant", async () => {
+    const terms = {
+      equalTo: "Schooling in English from the first year",
+      limits: "For programmes taught in English alone",
+    };
+    const third = await claim("Tomasx", "Another Secondary School");
+    await must(world, ruleOnCase, officer, { ...place(third), verdict: "accepted", reason: "As told.", ...terms });
+    expect((await caseOf(third))?.ruling).toMatchObject(terms);
+    const { result } = await lookAt(world, third.applicationId);
+    const lines = JSON.stringify(result.choices[0]?.findings.find((f) => f.key === "english")?.trace);
+    expect(lines).toContain(terms.equalTo);
+    expect(lines).toContain(terms.limits);
+    const found = await readView(world.runtime, rulingsView, officer, { words: "taught in English alone" });
+    expect(found?.rulings.map((r) => r.limits)).toEqual([terms.limits]);
+  });
+
+  it("keeps no limits of what it refuses", async () => {
+    const fourth = await claim("Tomasy", "A Fourth Secondary School");
+    await must(world, ruleOnCase, officer, { ...place(fourth), verdict: "refused", reason: "No.", limits: "None" });
+    expect((await caseOf(fourth))?.ruling).toMatchObject({ verdict: "refused", limits: null, equalTo: null });
   });
 });

@@ -259,6 +259,7 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   erasures: ["administrator"],
   ownData: PEOPLE,
   money: ["finance"],
+  confided: ["adviser"],
   joinedInto: PEOPLE,
   ownErasure: PEOPLE,
   staff: ["administrator"],

@@ -59,6 +59,8 @@ async function rulingFor(
     earlier?: string | undefined;
     verdict?: "accepted" | "refused" | undefined;
     reason?: string | undefined;
+    equalTo: string | null;
+    limits: string | null;
   },
 ): Promise<Outcome<string>> {
   if (input.earlier !== undefined) {
@@ -76,6 +78,9 @@ async function rulingFor(
       ...found.about,
       verdict: input.verdict,
       reason: input.reason,
+      equalTo: input.equalTo,
+      // What was refused has none.
+      limits: input.verdict === "accepted" ? input.limits : null,
       byId,
       at: ctx.now,
     })
@@ -122,12 +127,20 @@ export const ruleOnCase = defineFileAct({
     entry,
     ...(earlier ? { earlier } : { verdict: verdict ?? "" }),
   }),
-  run: async (ctx, file, { applicationId: _, earlier, verdict, reason: why, ...at }) => {
+  run: async (ctx, file, { applicationId: _, earlier, verdict, reason: why, equalTo, limits, ...at }) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
     const found = caseAt(file, at, ctx.now);
     if (!found) return refuse("not-found");
     if (Object.values(found.about).every((part) => part === "")) return refuse("not-complete");
-    const which = await rulingFor(ctx, ctx.actor.id, found, { question: at.question, earlier, verdict, reason: why });
+    const { question } = at;
+    const which = await rulingFor(ctx, ctx.actor.id, found, {
+      question,
+      earlier,
+      verdict,
+      reason: why,
+      equalTo,
+      limits,
+    });
     if (!which.ok) return which;
     await apply(ctx, ctx.actor.id, file, at, found.about, which.value);
     if (isEarly(file, at)) await tellEarly(ctx, file, found, which.value);

@@ -20,6 +20,7 @@ export default async function OfficeLayout({ children }: { children: ReactNode }
           { href: "/office/rulebooks", word: "Rulebooks" },
         ]
       : []),
+    ...(holds(person.actor, ["adviser"]) ? [{ href: "/office/confided", word: "In confidence" }] : []),
     ...(holds(person.actor, ["finance"]) ? [{ href: "/office/money", word: "Money" }] : []),
     ...(holds(person.actor, ["administrator"])
       ? [

@@ -93,9 +93,11 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
         ? "/office/people"
         : holds(person.actor, ["finance"])
           ? "/office/money"
-          : (await identity())?.actor.grants.length
-            ? "/office/no-permission"
-            : "/my",
+          : holds(person.actor, ["adviser"])
+            ? "/office/confided"
+            : (await identity())?.actor.grants.length
+              ? "/office/no-permission"
+              : "/my",
     );
   const filter = turnFilter(query);
   const { turn } = filter;

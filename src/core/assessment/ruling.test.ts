@@ -51,6 +51,8 @@ const ruled = (entry: string, verdict: Ruled["verdict"], change: Partial<Ruled> 
   section: "education",
   entry,
   verdict,
+  equalTo: null,
+  limits: null,
   about: { country: "SR", institution: "Somewhere", title: "MSc", level: "7" },
   ...change,
 });

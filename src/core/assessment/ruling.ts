@@ -31,6 +31,9 @@ export interface CaseResult {
   readonly answer: "accepted" | "refused" | null;
   readonly by: "list" | "ruling" | null;
   readonly confirmed: boolean;
+  /** Of a ruling: what the case is held equal to, and what it is accepted for no further than. */
+  readonly equalTo: string | null;
+  readonly limits: string | null;
   /** It was ruled on, and is no longer what it was then: somebody has to look again. */
   readonly changed: boolean;
 }
@@ -113,11 +116,15 @@ export function casesOf(
       (r) => r.question === measure.question && r.scope === scope && r.section === section.key && r.entry === entry,
     );
     const changed = ruled !== undefined && nearnessOf(about, ruled.about) !== "same";
-    if (ruled && !changed) return { ...place, answer: ruled.verdict, by: "ruling", confirmed: true, changed };
+    if (ruled && !changed) {
+      const { verdict: answer, equalTo, limits } = ruled;
+      return { ...place, answer, by: "ruling", confirmed: true, equalTo, limits, changed };
+    }
+    const unsaid = { equalTo: null, limits: null, changed };
     const named = list && entitledBy(list, about);
     return named
-      ? { ...place, answer: "accepted", by: "list", confirmed: isConfirmed(named, fields, read), changed }
-      : { ...place, answer: null, by: null, confirmed: false, changed };
+      ? { ...place, answer: "accepted", by: "list", confirmed: isConfirmed(named, fields, read), ...unsaid }
+      : { ...place, answer: null, by: null, confirmed: false, ...unsaid };
   });
   return { cases, open };
 }
@@ -127,12 +134,14 @@ export function rulingMeasure(measure: RulingMeasure, source: FactSource, inputs
   const { cases, open } = casesOf(measure, source, inputs);
   const detail = {
     kind: "ruling" as const,
-    cases: cases.map(({ title, about: { institution, country }, answer, by }) => ({
+    cases: cases.map(({ title, about: { institution, country }, answer, by, equalTo, limits }) => ({
       title,
       institution,
       country,
       answer,
       by,
+      equalTo,
+      limits,
     })),
   };
   const accepted = cases.find((c) => c.answer === "accepted");

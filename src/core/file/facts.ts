@@ -39,6 +39,9 @@ export interface FileFacts {
     readonly section: string;
     readonly entry: string;
     readonly verdict: Verdict;
+    /** What it is held equal to, and what it is accepted for no further than. */
+    readonly equalTo: string | null;
+    readonly limits: string | null;
     /** The case as it stood when it was ruled on. */
     readonly about: RuledCase;
   }[];

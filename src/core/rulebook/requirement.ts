@@ -60,6 +60,8 @@ export const requirementSchema = z.discriminatedUnion("kind", [
     governsName: z.boolean().optional(),
     /** It stays with the office: copies of the file that are passed on leave it out. */
     keptBack: z.boolean().optional(),
+    /** It says something about money: finance opens it, too. */
+    forFinance: z.boolean().optional(),
     /**
      * Whom the form names in a section, by its fields `name` and `email`, may sign this sentence by a link of their own; what was signed is
      * then the document.

@@ -71,6 +71,8 @@ export type Detail =
         readonly country: string;
         readonly answer: "accepted" | "refused" | null;
         readonly by: "list" | "ruling" | null;
+        readonly equalTo: string | null;
+        readonly limits: string | null;
       }[];
     }
   | { readonly kind: "age"; readonly born: string; readonly on: string; readonly years: number }

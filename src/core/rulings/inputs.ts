@@ -4,6 +4,8 @@ import { RULINGS } from "../rulebook/ruled-case";
 
 /** What the acts on rulings take. */
 
+const said = (most: number) => z.string().trim().min(1).max(most).nullable().default(null);
+
 const ruledCase = {
   ...onFile,
   question: z.string().max(60),
@@ -23,4 +25,8 @@ export const ruleOnCaseInput = z.object({
   earlier: z.uuid().optional(),
   verdict: z.enum(RULINGS).optional(),
   reason: rulingReason.optional(),
+  /** What the case is held equal to: a level, a degree, a grade on our scale. */
+  equalTo: said(200),
+  /** What it is accepted for no further than. */
+  limits: said(500),
 });

@@ -1009,6 +1009,8 @@ CREATE TABLE "ruling" (
 	"level" text NOT NULL,
 	"verdict" text NOT NULL,
 	"reason" text NOT NULL,
+	"equal_to" text,
+	"limits" text,
 	"by_id" uuid NOT NULL,
 	"at" timestamp with time zone NOT NULL,
 	"ended_at" timestamp with time zone,

@@ -79,7 +79,7 @@ select json_build_object(
   'excuses', ${list(`json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'at', ${iso("x.at")})`, "excuse x where x.application_id = a.id", "x.at")},
   'overrides', ${list(`json_build_object('choice', x.choice_id, 'rule', x.rule, 'finding', x.finding)`, "override x where x.application_id = a.id and x.ended_at is null", "x.at")},
   'rulings', ${list(
-    `json_build_object('question', r.question, 'scope', x.scope, 'section', x.section, 'entry', x.entry, 'verdict', r.verdict, 'about', x.about)`,
+    `json_build_object('question', r.question, 'scope', x.scope, 'section', x.section, 'entry', x.entry, 'verdict', r.verdict, 'equalTo', r.equal_to, 'limits', r.limits, 'about', x.about)`,
     "applied_ruling x join ruling r on r.id = x.ruling_id where x.application_id = a.id and x.ended_at is null",
     "x.at, x.id",
   )},

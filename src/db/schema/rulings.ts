@@ -17,6 +17,9 @@ export const ruling = pgTable(
     level: text("level").notNull(),
     verdict: oneOf("verdict", RULINGS).notNull(),
     reason: text("reason").notNull(),
+    /** What the case is held equal to, and what it is accepted for no further than; null where nothing was said. */
+    equalTo: text("equal_to"),
+    limits: text("limits"),
     byId: uuid("by_id")
       .notNull()
       .references(() => person.id),

@@ -282,6 +282,7 @@ export const bht: RulebookBody = {
           "For the last full year. Asked only because you want to be considered for a bursary.",
           "Pour la dernière année complète. Demandé seulement parce que vous souhaitez une bourse.",
         ],
+        { forFinance: true },
       ),
       when: wantsBursary,
       neededBy: "review",

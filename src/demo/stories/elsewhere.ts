@@ -75,6 +75,36 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
     expects: { stage: "preparing", turn: "applicant", next: "fill", findings: { numeracy: "not met" } },
   },
   {
+    key: "harbour-service",
+    tells:
+      "Engineering bachelor, sent: will serve a year before the start, which stays out of the appraisal; an officer asks what that does to a place that is kept.",
+    profile: who("Anselm", "Weidacher", {
+      citizenships: ["AT"],
+      residence: "AT",
+      country: "AT",
+      town: "Bregenz",
+      birthPlace: "Bregenz",
+      birthDate: "2008-03-04",
+    }),
+    round: "BHT 1",
+    moments: [
+      ...sent(
+        -5,
+        { "interests.service": true },
+        { tests: [{ test: "tng", status: "result", date: day(-80), scores: { N: "66", G: "58" } }] },
+      ),
+      {
+        do: "task",
+        day: -3,
+        at: "15:10",
+        section: "interests",
+        title: "Ask the recruiting office whether the service ends before September",
+        days: 9,
+      },
+    ],
+    expects: { stage: "submitted", turn: "office", next: "check" },
+  },
+  {
     key: "tidal-conversion",
     tells: "Energy master, one-year track, with two degrees, each with courses of its own: everything was checked.",
     profile: who("Ifeanyi", "Okwuosa", {
@@ -169,6 +199,8 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
         verdict: "accepted",
         reason:
           "Two years with a thesis of 30 credits; its examination regulations give access to doctoral study at home.",
+        equalTo: "a research master, ISCED 7, 2.0 on our scale",
+        limits: "for topics of sediment and salt; statistics are made up in the first year",
       },
       { do: "confirm", day: -11, at: "11:05" },
     ],

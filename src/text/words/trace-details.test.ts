@@ -50,6 +50,54 @@ describe("how a measured value came about", () => {
     expect(linesOf(detail, locale).at(-1)).toBe(expected);
     expect(linesOf({ ...detail, stated: null }, locale)).toHaveLength(2);
   });
+  it("a ruling, with what it holds equal and its limits", () =>
+    expect(
+      linesOf(
+        {
+          kind: "ruling",
+          cases: [
+            {
+              title: { en: "MSc Tides", fr: "MSc Tides" },
+              institution: "Halden Sound",
+              country: "SR",
+              answer: "accepted",
+              by: "ruling",
+              equalTo: "a master",
+              limits: "for sediment",
+            },
+          ],
+        },
+        "en",
+      ),
+    ).toEqual([
+      "MSc Tides, Halden Sound, Suriname: accepted by a ruling; held equal to a master; within limits: for sediment",
+    ]));
+  it("a mean over degrees, each on its own scale", () =>
+    expect(
+      linesOf(
+        {
+          ...GRADE,
+          from: "mean of degrees",
+          got: "2.25",
+          best: null,
+          pass: null,
+          credits: null,
+          formula: "(2.5 + 2) ÷ 2",
+          exact: "2.25",
+          degrees: [
+            { title: "BSc", got: "15", best: "20", pass: "10", exact: "2.5" },
+            { title: "MSc", got: "2", best: "1", pass: "4", exact: "2" },
+          ],
+        },
+        "en",
+      ),
+    ).toEqual([
+      "Mean of the degrees 2.25",
+      "BSc: 15 (best 20, lowest pass 10) comes to 2.5",
+      "MSc: 2 (best 1, lowest pass 4) comes to 2",
+      "(2.5 + 2) ÷ 2 = 2.25",
+      "cut to 2.3, compared as 2.3",
+    ]));
   it("a table", () =>
     expect(
       linesOf(

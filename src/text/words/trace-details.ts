@@ -31,6 +31,8 @@ interface Words {
   readonly months: (months: number) => string;
   readonly span: (months: number, entries: number, until: string) => string;
   readonly ruling: (about: string, answer: "accepted" | "refused" | null, by: "list" | "ruling" | null) => string;
+  readonly equalTo: (what: string) => string;
+  readonly limits: (what: string) => string;
   readonly noCase: string;
   readonly reaches: string;
   readonly short: (part: string, needed: string, got: string | null) => string;
@@ -77,6 +79,8 @@ const WORDS: Readonly<Record<Locale, Words>> = {
         : by === "list"
           ? `${about}: accepted by the office’s list`
           : `${about}: ${answer} by a ruling`,
+    equalTo: (what) => `held equal to ${what}`,
+    limits: (what) => `within limits: ${what}`,
     noCase: "nothing here asks for a ruling",
     reaches: "reaches what is asked for",
     short: (part, needed, got) =>
@@ -127,6 +131,8 @@ const WORDS: Readonly<Record<Locale, Words>> = {
         : by === "list"
           ? `${about} : admis par la liste du bureau`
           : `${about} : ${answer === "accepted" ? "admis" : "refusé"} après examen`,
+    equalTo: (what) => `tenu pour l’équivalent de ${what}`,
+    limits: (what) => `dans ces limites : ${what}`,
     noCase: "rien ici ne demande d’examen",
     reaches: "atteint ce qui est demandé",
     short: (part, needed, got) =>
@@ -213,12 +219,16 @@ export function linesOf(detail: Detail, locale: Locale): readonly string[] {
     case "ruling":
       return detail.cases.length === 0
         ? [words.noCase]
-        : detail.cases.map(({ title, institution, country, answer, by }) =>
-            words.ruling(
-              [title[locale], institution, country && countryName(locale, country)].filter(Boolean).join(", "),
-              answer,
-              by,
-            ),
+        : detail.cases.map(({ title, institution, country, answer, by, equalTo, limits }) =>
+            [
+              words.ruling(
+                [title[locale], institution, country && countryName(locale, country)].filter(Boolean).join(", "),
+                answer,
+                by,
+              ),
+              ...(equalTo === null ? [] : [words.equalTo(equalTo)]),
+              ...(limits === null ? [] : [words.limits(limits)]),
+            ].join("; "),
           );
     case "age":
       return [words.age(detail.years, formatDate(locale, detail.born), formatDate(locale, detail.on))];

@@ -4,17 +4,45 @@ import { sentence } from "../../text/sentence";
 import { valueText } from "../../text/words/value-text";
 import type { ChangedAnswer } from "../../views/application/submissions";
 
+/** What our office established otherwise than the applicant wrote it, and that it is what counts. */
+export function EstablishedOtherwise({
+  established,
+  locale,
+  office,
+}: {
+  established: readonly ChangedAnswer[];
+  locale: Locale;
+  office: Registers;
+}) {
+  if (established.length === 0) return null;
+  return (
+    <section className="notice">
+      <h2>{sentence(locale, "established.title")}</h2>
+      <p>{sentence(locale, "established.about")}</p>
+      <ChangedAnswers
+        changes={established}
+        locale={locale}
+        office={office}
+        heads={[sentence(locale, "established.before"), sentence(locale, "established.after")]}
+      />
+    </section>
+  );
+}
+
 /** How answers changed from one submission to the next: what stood there, and what stands there now. */
 export function ChangedAnswers({
   changes,
   locale,
   office,
-  none,
+  none = "",
+  heads = [sentence(locale, "changed.before"), sentence(locale, "changed.after")],
 }: {
   changes: readonly ChangedAnswer[];
   locale: Locale;
   office: Registers;
-  none: string;
+  /** What is said where nothing changed. */
+  none?: string;
+  heads?: readonly [before: string, after: string];
 }) {
   if (changes.length === 0) return <p className="quiet">{none}</p>;
   return (
@@ -22,8 +50,8 @@ export function ChangedAnswers({
       <thead>
         <tr>
           <th scope="col">{sentence(locale, "changed.answer")}</th>
-          <th scope="col">{sentence(locale, "changed.before")}</th>
-          <th scope="col">{sentence(locale, "changed.after")}</th>
+          <th scope="col">{heads[0]}</th>
+          <th scope="col">{heads[1]}</th>
         </tr>
       </thead>
       <tbody>

@@ -9,9 +9,17 @@ import { OfficeDay } from "../frame/office-day.client";
 import { Wrong } from "../frame/wrong";
 
 /** What was granted to make up for somebody's circumstances: for the office to keep to. Why, advisers alone read. */
-export function Adjustments({ data, act }: { data: FileData; act: ActOnFile }) {
+export function Adjustments({
+  adjustments,
+  advises,
+  act,
+}: {
+  adjustments: FileData["adjustments"];
+  /** Whether the reader may end them. */
+  advises: boolean;
+  act: ActOnFile;
+}) {
   const [wrong, setWrong] = useState<string | null>(null);
-  const { adjustments, advises } = data;
   if (adjustments.length === 0) return null;
   return (
     <aside className="doubles" aria-label="Adjustments">

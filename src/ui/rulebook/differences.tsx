@@ -60,6 +60,7 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   signedBy: "signed by a link",
   governsName: "the name counts as it stands there",
   keptBack: "left out of copies that are passed on",
+  forFinance: "read by finance, too",
   ends: "the day on which a paper ends",
   institutional: "only addresses at institutions",
   forLetters: "letters go there",

@@ -140,6 +140,15 @@ function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
               Copies of the file that the office passes on leave it out
             </Checkbox>
           </div>
+          <div className="plan-wide">
+            <Checkbox
+              disabled={disabled}
+              checked={value.forFinance === true}
+              onChange={(e) => onChange(put(value, "forFinance", e.target.checked || undefined))}
+            >
+              Finance reads it, too
+            </Checkbox>
+          </div>
           <Signature
             disabled={disabled}
             sections={body.sections}

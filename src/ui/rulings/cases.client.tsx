@@ -1,7 +1,7 @@
 "use client";
 
-import { Button } from "antd";
-import { useState } from "react";
+import { Button, Input } from "antd";
+import { useId, useState } from "react";
 import { type RequirementResult, shownBeside } from "../../core/file/result";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { countryName } from "../../text/format";
@@ -35,7 +35,8 @@ function Earlier({ one, rule }: { one: FileCase; rule: (earlier: string) => void
       {one.earlier.map((e) => (
         <li key={e.id}>
           <span className="quiet">{NEAR_WORDS[e.nearness]}:</span> <strong>{e.verdict}</strong>
-          {e.nearness === "same" ? "" : ` · ${[e.title, e.institution].filter(Boolean).join(", ")}`} · {e.reason}{" "}
+          {e.nearness === "same" ? "" : ` · ${[e.title, e.institution].filter(Boolean).join(", ")}`} · {e.reason}
+          <RulingTerms {...e} />{" "}
           <span className="quiet">
             {e.by}, <OfficeDay at={e.at} />; holds in {e.files} {e.files === 1 ? "file" : "files"}
           </span>{" "}
@@ -50,7 +51,47 @@ function Earlier({ one, rule }: { one: FileCase; rule: (earlier: string) => void
   );
 }
 
+/** What was ruled beside the verdict, in the words of whoever ruled. */
+export function RulingTerms({ equalTo, limits }: { equalTo: string | null; limits: string | null }) {
+  return (
+    <>
+      {equalTo === null ? null : <span className="note">Held equal to: {equalTo}</span>}
+      {limits === null ? null : <span className="note">Limits: {limits}</span>}
+    </>
+  );
+}
+
+interface Terms {
+  readonly equalTo: string;
+  readonly limits: string;
+}
+
+/** What a case is held equal to, and its limits: both may be left open, and the applicant reads both. */
+function TermsInput({ value, onChange }: { value: Terms; onChange: (next: Terms) => void }) {
+  const id = useId();
+  const box = (name: keyof Terms, label: string, most: number) => (
+    <div className="field">
+      <label htmlFor={`${id}-${name}`}>{label}</label>
+      <Input
+        id={`${id}-${name}`}
+        maxLength={most}
+        value={value[name]}
+        onChange={(e) => onChange({ ...value, [name]: e.target.value })}
+      />
+    </div>
+  );
+  return (
+    <>
+      {box("equalTo", "Held equal to (if you like: a level, a degree, a grade; the applicant reads it)", 200)}
+      {box("limits", "Limits (if there are any; the applicant reads them)", 500)}
+    </>
+  );
+}
+
+const orNull = (text: string) => (text.trim() === "" ? null : text);
+
 function Case({ one, act }: Props) {
+  const [terms, setTerms] = useState<Terms>({ equalTo: "", limits: "" });
   const [said, setSaid] = useState<string | null>(null);
   const [busy, begin] = useAsking();
   const { question, scope, section, entry } = one;
@@ -65,8 +106,18 @@ function Case({ one, act }: Props) {
       does={verdict === "accepted" ? "Rule: accepted" : "Rule: refused"}
       label="Why"
       consequence={consequence}
-      act={(reason) => act("rule-on-case", { ...place, verdict, reason })}
-    />
+      act={(reason) =>
+        act("rule-on-case", {
+          ...place,
+          verdict,
+          reason,
+          equalTo: verdict === "accepted" ? orNull(terms.equalTo) : null,
+          limits: verdict === "accepted" ? orNull(terms.limits) : null,
+        })
+      }
+    >
+      {verdict === "accepted" ? <TermsInput value={terms} onChange={setTerms} /> : null}
+    </WithReason>
   );
   return (
     <div className="case" data-answer={one.answer ?? "open"}>
@@ -81,6 +132,7 @@ function Case({ one, act }: Props) {
             <span className="quiet">
               {one.ruling.by}, <OfficeDay at={one.ruling.at} />
             </span>
+            <RulingTerms {...one.ruling} />
           </>
         ) : null}
         {one.changed ? <strong className="wrong"> It has changed since; the ruling no longer holds.</strong> : null}

@@ -9,6 +9,7 @@ import type { Field } from "../../core/rulebook/section";
 import type { Registers } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
 import type { ContactPlace } from "../contact/contact-places";
+import type { ChangedAnswer } from "./submissions";
 
 export interface Supplied {
   readonly evidenceId: string;
@@ -98,6 +99,8 @@ export interface MyApplication {
     readonly answer: "accepted" | "refused" | null;
     readonly askedAt: string | null;
   }[];
+  /** Values that the office established otherwise than the applicant states them, by where they stand. */
+  readonly established: readonly (ChangedAnswer & { readonly scope: string; readonly key: string })[];
   /** What the office opened again and the applicant has not yet sent. */
   readonly reopening: { readonly reason: string; readonly due: string } | null;
   /** What the applicant asked to have opened, and when, while nobody has answered. */

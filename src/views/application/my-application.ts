@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { AnswerIndex } from "../../core/answers/answer-index";
+import { establishedOtherwise } from "../../core/answers/established";
 import { reopenable } from "../../core/answers/reopening";
 import { applicantsShare } from "../../core/assessment/applicants-share";
 import { casesAsked, earlyWish } from "../../core/assessment/cases-asked";
@@ -13,7 +14,7 @@ import type { ChoiceContext } from "../../core/file/choice-context";
 import type { LoadedFile } from "../../core/file/loaded-file";
 import { entryKey } from "../../core/file/place";
 import { gapsOf } from "../../core/file/result";
-import { formSections } from "../../core/form/form-sections";
+import { type FormSection, formSections } from "../../core/form/form-sections";
 import type { DocumentRequirement } from "../../core/rulebook/requirement";
 import { factName } from "../../core/rulebook/section";
 import { factNames } from "../../core/rules/names";
@@ -68,6 +69,20 @@ function promiseOf({ rules, promise }: Extras, order: readonly string[]): MyAppl
   return text && { text, givenAt: promise && standsFor(promise.order, order) ? promise.at : null };
 }
 
+/** What the office established otherwise than it was stated, as far as the form shows it. */
+function establishedIn(
+  { facts }: LoadedFile,
+  index: AnswerIndex,
+  sections: readonly FormSection[],
+): MyApplication["established"] {
+  return establishedOtherwise(facts, index).flatMap(({ scope, section: key, entry, field: name, claim, value }) => {
+    const section = sections.find((s) => s.key === key && s.scope === scope);
+    const field = section?.fields.find((f) => f.key === name);
+    if (!section || !field) return [];
+    return [{ scope, key, section: section.title, field, entry, before: claim, after: value }];
+  });
+}
+
 /** What a draft asks rulings on: what nobody has to rule on stands in no list of the office. */
 function casesOfDraft({ facts }: LoadedFile, live: readonly ChoiceContext[], office: Office): MyApplication["cases"] {
   if (facts.choices.some((c) => c.submittedAt !== null)) return [];
@@ -120,6 +135,13 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
     const requirement = asked.get(key);
     return requirement?.kind === "document" ? requirement : null;
   };
+  const sections = formSections(
+    index,
+    live.length > 0 ? live : all,
+    assessment.requirements.flatMap(gapsOf),
+    loaded.facts,
+    office.set,
+  );
   return {
     id,
     number: loaded.facts.application.number,
@@ -133,13 +155,8 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
     ),
     groupTitle: office.set.groups.find((g) => g.key === assessment.file.group)?.title ?? null,
     groupBecause: groupBecause(office.set, assessment.file.group, index, all[0]),
-    sections: formSections(
-      index,
-      live.length > 0 ? live : all,
-      assessment.requirements.flatMap(gapsOf),
-      loaded.facts,
-      office.set,
-    ),
+    sections,
+    established: establishedIn(loaded, index, sections),
     documents: assessment.requirements
       .filter((r) => r.kind === "document")
       .map((r) => ({

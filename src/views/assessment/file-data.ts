@@ -221,7 +221,6 @@ export interface FileData {
     readonly by: string;
     readonly at: string;
   }[];
-  /** What the office has done itself, by requirement. */
   /** What was granted and holds; why is there for advisers alone. */
   readonly adjustments: readonly {
     readonly id: string;

@@ -1,12 +1,15 @@
-import type pg from "pg";
 import { z } from "zod";
-import { AnswerIndex } from "../../core/answers/answer-index";
-import type { AnswerFact, ConfirmationFact, Json } from "../../core/file/facts";
-import { withEntries } from "../../core/form/entry-title";
 import { fold } from "../../core/people/fold";
-import type { RulebookBody } from "../../core/rulebook/rulebook";
 import { registersOf } from "../../core/standards/reference-set";
-import { valueText } from "../../text/words/value-text";
+import {
+  bodiesOf,
+  KEPT_ROW,
+  type KeptAnswer,
+  type KeptRow,
+  keptAnswers,
+  saysSecret,
+  secretFields,
+} from "../form/kept-answers";
 import { officeNow } from "../view/office-now";
 import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
 import { defineView } from "../view/view";
@@ -30,8 +33,10 @@ export interface MoneyRow {
   readonly name: string;
   readonly programmes: string;
   readonly charges: readonly Charged[];
+  /** Papers that finance reads, too. */
+  readonly papers: readonly { readonly uploadId: string; readonly title: string }[];
   /** What the form asks for finance alone, as it was answered. */
-  readonly said: readonly { readonly title: string; readonly text: string }[];
+  readonly said: readonly KeptAnswer[];
 }
 
 export interface MoneyPage {
@@ -53,14 +58,12 @@ const CHARGED = `charged as (select c.application_id, c.id, c.item, c.currency, 
     coalesce((select sum(y.minor) from payment y where y.charge_id = c.id and y.state = 'booked'), 0)::int as paid from charge c)`;
 
 /** Files, with what money has to do with each: a fee, an open one, an answer that is for finance. */
-const TOUCHED = `secret as (select r.id as rulebook_id, s->>'key' as section, f->>'key' as field from rulebook r,
-    jsonb_array_elements(r.body->'sections') s, jsonb_array_elements(s->'fields') f where f->>'seenBy' = 'finance'),
+const TOUCHED = `${secretFields("finance")},
   ${CHARGED},
   touched as (select s.application_id, s.number, s.name, s.programmes,
       exists (select 1 from charged c where c.application_id = s.application_id) as charged,
       exists (select 1 from charged c where c.application_id = s.application_id and c.paid < c.minor) as owing,
-      exists (select 1 from choice c join secret x on x.rulebook_id = c.rulebook_id join answer a on a.application_id = c.application_id and a.section = x.section
-        and a.field = x.field and not a.dormant and a.value not in ('null', '""') where c.application_id = s.application_id and c.submitted_at is not null) as said
+      ${saysSecret("s.application_id")} as said
     from file_standing s where ${fileInScope("s.application_id", "$1")})`;
 
 const IS: Readonly<Record<MoneyKind, string>> = {
@@ -70,61 +73,27 @@ const IS: Readonly<Record<MoneyKind, string>> = {
   said: "t.said",
 };
 
-interface Row {
+interface Row extends KeptRow {
   readonly id: string;
   readonly number: string;
   readonly name: string;
   readonly programmes: string;
   readonly charges: readonly (Omit<Charged, "title"> & { readonly item: string })[];
-  readonly answers: readonly AnswerFact[];
-  readonly confirmations: readonly ConfirmationFact[];
-  readonly rulebooks: readonly string[];
+  readonly papers: readonly { readonly uploadId: string; readonly requirement: string }[];
   readonly submitted: boolean;
 }
+
+/** A paper (`e`, of the file `e.application_id`) that some submitted choice marks as one that finance reads. */
+export const FOR_FINANCE = `exists (select 1 from choice c join rulebook r on r.id = c.rulebook_id, jsonb_array_elements(r.body->'requirements') q
+  where c.application_id = e.application_id and c.submitted_at is not null and q->>'key' = e.requirement and (q->>'forFinance')::boolean)`;
 
 const ROWS = `select t.application_id as id, t.number, t.name, t.programmes,
   coalesce((select json_agg(json_build_object('id', c.id, 'item', c.item, 'minor', c.minor, 'paidMinor', c.paid, 'currency', c.currency, 'reference', c.reference, 'madeAt', c.made_at)
     order by c.made_at, c.id) from charged c where c.application_id = t.application_id), '[]') as charges,
-  coalesce((select json_agg(json_build_object('scope', a.scope, 'section', a.section, 'entry', a.entry, 'field', a.field, 'value', a.value, 'version', a.version, 'position', a.position)
-    order by a.position) from answer a where a.application_id = t.application_id and not a.dormant), '[]') as answers,
-  coalesce((select json_agg(json_build_object('scope', k.scope, 'section', k.section, 'entry', k.entry, 'field', k.field, 'value', k.value, 'answerVersion', k.answer_version))
-    from confirmation k where k.application_id = t.application_id), '[]') as confirmations,
-  array(select c.rulebook_id from choice c where c.application_id = t.application_id order by c.rank) as rulebooks,
+  ${KEPT_ROW},
+  coalesce((select json_agg(json_build_object('uploadId', e.upload_id, 'requirement', e.requirement) order by e.supplied_at, e.requirement, e.id) from evidence e
+    where e.application_id = t.application_id and e.replaced_at is null and e.upload_id is not null and ${FOR_FINANCE}), '[]') as papers,
   exists (select 1 from choice c where c.application_id = t.application_id and c.submitted_at is not null) as submitted`;
-
-type Bodies = ReadonlyMap<string, RulebookBody>;
-
-async function bodiesOf(pool: pg.Pool, ids: readonly string[]): Promise<Bodies> {
-  const { rows } = await pool.query<{ id: string; body: RulebookBody }>(
-    "select id, body from rulebook where id = any($1)",
-    [ids],
-  );
-  return new Map(rows.map((r) => [r.id, r.body]));
-}
-
-/** The answers for finance alone, in the order of the form; each once, whichever of the choices asks for it. */
-function saidOf(row: Row, bodies: Bodies, registers: Parameters<typeof valueText>[3]): MoneyRow["said"] {
-  const index = new AnswerIndex(row);
-  const said = new Map<string, MoneyRow["said"][number]>();
-  const say = (place: string, title: string, field: Parameters<typeof valueText>[1], value: Json) => {
-    if (value !== null && value !== "") said.set(place, { title, text: valueText("en", field, value, registers) });
-  };
-  for (const { sections } of row.rulebooks.flatMap((id) => bodies.get(id) ?? []))
-    for (const section of sections)
-      for (const field of section.fields.filter((f) => f.seenBy === "finance"))
-        for (const scope of new Set(row.answers.filter((a) => a.section === section.key).map((a) => a.scope)))
-          for (const entry of section.repeats ? index.entries(scope, section.key) : [""]) {
-            const own = index.row(scope, section.key, entry);
-            const title = `${section.title.en}: ${field.title.en}`;
-            say(
-              `${scope} ${section.key} ${entry} ${field.key}`,
-              title,
-              withEntries(field, sections, index),
-              own.value(field.key),
-            );
-          }
-  return [...said.values()];
-}
 
 /** What finance sees: amounts by file, and what the form asks for finance alone. Nothing else of a file. */
 export const money = defineView({
@@ -162,6 +131,8 @@ export const money = defineView({
     const bodies = await bodiesOf(pool, [...new Set(rows.flatMap((r) => r.rulebooks))]);
     const titleOf = (item: string) =>
       [...bodies.values()].flatMap((b) => b.fees).find((f) => f.key === item)?.title.en ?? item;
+    const titleOfPaper = (key: string) =>
+      [...bodies.values()].flatMap((b) => b.requirements).find((r) => r.key === key)?.title.en ?? key;
     return {
       kind,
       counts: counted.rows[0] ?? { all: 0, owed: 0, paid: 0, said: 0 },
@@ -176,7 +147,8 @@ export const money = defineView({
           title: titleOf(item),
           madeAt: new Date(c.madeAt).toISOString(),
         })),
-        said: row.submitted ? saidOf(row, bodies, registersOf(set)) : [],
+        papers: row.papers.map(({ uploadId, requirement }) => ({ uploadId, title: titleOfPaper(requirement) })),
+        said: row.submitted ? keptAnswers(row, bodies, registersOf(set), "finance") : [],
       })),
       next: listed.rows.length > PAGE ? (rows.at(-1)?.number ?? null) : null,
       zone: set.zone,

@@ -17,6 +17,8 @@ export interface Ruling extends RuledCase {
   readonly question: string;
   readonly verdict: Verdict;
   readonly reason: string;
+  readonly equalTo: string | null;
+  readonly limits: string | null;
   readonly by: string;
   readonly at: string;
   /** In how many files it holds. */
@@ -46,7 +48,7 @@ export interface FileCase {
 const MOST_EARLIER = 5;
 const MOST_READ = 500;
 
-const RULING = `r.id, r.question, r.country, r.institution, r.title, r.level, r.verdict, r.reason, p.name as by, to_json(r.at) as at,
+const RULING = `r.id, r.question, r.country, r.institution, r.title, r.level, r.verdict, r.reason, r.equal_to as "equalTo", r.limits, p.name as by, to_json(r.at) as at,
   (select count(distinct x.application_id)::int from applied_ruling x where x.ruling_id = r.id and x.ended_at is null) as files`;
 
 interface Applied extends Ruling {
@@ -81,7 +83,7 @@ export async function casesOfFile(
   const found = new Map<string, Omit<FileCase, "ruling" | "earlier">>();
   for (const context of all.filter((c) => c.choice.withdrawnAt === null))
     for (const { measure, cases } of casesAsked(context, facts.rulings, office))
-      for (const { confirmed: _, ...one } of cases)
+      for (const { confirmed: _, equalTo: __, limits: ___, ...one } of cases)
         found.set(`${measure.question}|${entryKey(one)}`, {
           ...one,
           question: measure.question,
@@ -152,7 +154,7 @@ export const rulings = defineView({
     const asked = fold(words).split(" ").filter(Boolean);
     const found = rows
       .filter((r) => {
-        const text = fold([r.question, r.institution, r.title, r.reason, r.verdict].join(" "));
+        const text = fold([r.question, r.institution, r.title, r.reason, r.verdict, r.equalTo, r.limits].join(" "));
         return asked.every((word) => text.includes(word) || fold(r.country) === word);
       })
       .slice(0, MOST_LISTED);

@@ -61,6 +61,13 @@ function Row({ row, zone }: { row: MoneyRow; zone: string }) {
       </td>
       <td>
         <ul className="bare-list">
+          {row.papers.map((p) => (
+            <li key={p.uploadId}>
+              <a href={`/api/documents/${p.uploadId}?show`} target="_blank" rel="noreferrer">
+                {p.title}
+              </a>
+            </li>
+          ))}
           {row.said.map((s) => (
             <li key={s.title}>
               <span className="quiet">{s.title}</span> {s.text}
@@ -86,7 +93,7 @@ export default async function Money({ searchParams }: { searchParams: Promise<Qu
     <div className="office-sheet wide">
       <div className="sheet-head">
         <h1>
-          Money <span className="quiet">fees by application, and what was said for finance alone</span>
+          Money <span className="quiet">fees by application, and what was said and supplied for finance</span>
         </h1>
       </div>
       <FindForm
@@ -126,7 +133,7 @@ export default async function Money({ searchParams }: { searchParams: Promise<Qu
               <th>Applicant</th>
               <th>Programmes</th>
               <th>Fees</th>
-              <th>Said for finance alone</th>
+              <th>For finance</th>
             </tr>
           </thead>
           <tbody>

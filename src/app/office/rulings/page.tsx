@@ -4,6 +4,7 @@ import { RULEBOOK_READERS } from "../../../core/rights/actor";
 import { countryName } from "../../../text/format";
 import { WithReason } from "../../../ui/assessment/with-reason.client";
 import { OfficeDay } from "../../../ui/frame/office-day.client";
+import { RulingTerms } from "../../../ui/rulings/cases.client";
 import { type RulingLine, rulings } from "../../../views/rulings/rulings";
 import { requireStaff, see } from "../../request";
 import { end } from "./rulings.action";
@@ -23,6 +24,7 @@ function Line({ ruling: r, mayEnd }: { ruling: RulingLine; mayEnd: boolean }) {
       <td>{r.verdict}</td>
       <td>
         {r.reason}
+        <RulingTerms {...r} />
         <span className="quiet note">
           {r.by}, <OfficeDay at={r.at} />
         </span>

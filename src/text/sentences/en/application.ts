@@ -91,6 +91,11 @@ export const application = {
   "submissions.title": "What you submitted",
   "submissions.no": "Submission {no}",
   "submissions.same": "No answer differs from the one before.",
+  "established.title": "What our office has established",
+  "established.about":
+    "On your papers, or in what others sent us, something else stands than what you wrote. This is what counts now; what you wrote is kept. If it is not right, ask us to correct it.",
+  "established.before": "What you wrote",
+  "established.after": "What counts",
   "changed.answer": "Answer",
   "changed.before": "Before",
   "changed.after": "Now",

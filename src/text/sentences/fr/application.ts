@@ -94,6 +94,11 @@ export const application: Readonly<Record<keyof typeof english, string>> = {
   "submissions.title": "Ce que vous avez déposé",
   "submissions.no": "Dépôt {no}",
   "submissions.same": "Aucune réponse ne diffère du précédent.",
+  "established.title": "Ce que notre bureau a établi",
+  "established.about":
+    "Vos documents, ou ce que d’autres nous ont envoyé, disent autre chose que ce que vous avez écrit. C’est ce qui compte désormais ; ce que vous avez écrit est conservé. Si ce n’est pas exact, demandez-nous de le corriger.",
+  "established.before": "Ce que vous avez écrit",
+  "established.after": "Ce qui compte",
   "changed.answer": "Réponse",
   "changed.before": "Avant",
   "changed.after": "Maintenant",

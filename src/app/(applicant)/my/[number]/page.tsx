@@ -7,6 +7,7 @@ import { formatDate, formatDayInZone, formatMoment } from "../../../../text/form
 import { isTextKey, sentence } from "../../../../text/sentence";
 import { standingWord } from "../../../../text/words/standing";
 import { gapHref, requirementHref } from "../../../../ui/application/applicant-step";
+import { EstablishedOtherwise } from "../../../../ui/application/changed-answers";
 import { eventSentence } from "../../../../ui/application/event-sentence";
 import { withdrawalFees } from "../../../../ui/application/withdrawal";
 import { CombBar } from "../../../../ui/assessment/comb";
@@ -290,6 +291,7 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
       <Asks application={application} language={language} />
       <EarlyCases application={application} language={language} />
       <Corrections application={application} language={language} />
+      <EstablishedOtherwise established={application.established} locale={language} office={application.office} />
       {submitted && open && urgent ? <ContactDetails application={application} language={language} /> : null}
       <Others application={application} language={language} />
       <Rules application={application} language={language} />

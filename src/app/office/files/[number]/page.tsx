@@ -56,7 +56,7 @@ export default async function FilePage({
       <Head data={data} show={show} />
       <Doubles data={data} lead={lead} act={act} />
       <AlikeLines number={number} likenesses={data.likenesses} shown={show === "alike" ? otherId : null} />
-      <Adjustments data={data} act={act} />
+      <Adjustments adjustments={data.adjustments} advises={data.advises} act={act} />
       <Tasks data={data} act={act} />
       {show === "alike" ? (
         <Alike key={otherId} number={number} name={data.name} zone={data.zone} comparison={alike} act={act} />

@@ -5,6 +5,7 @@ import { shownName } from "../../../../../core/people/shown-name";
 import type { Locale } from "../../../../../core/text/local-text";
 import { sentence } from "../../../../../text/sentence";
 import { sectionPage } from "../../../../../ui/application/applicant-step";
+import { EstablishedOtherwise } from "../../../../../ui/application/changed-answers";
 import { SectionForm } from "../../../../../ui/form/section-form.client";
 import type { MyApplication } from "../../../../../views/application/application-data";
 import { locale } from "../../../../request";
@@ -107,6 +108,13 @@ export default async function SectionPage({ params }: { params: Promise<{ number
             ),
           ),
         })}
+      />
+      <EstablishedOtherwise
+        established={application.established.filter((e) =>
+          sections.some((s) => s.key === e.key && s.scope === e.scope),
+        )}
+        locale={language}
+        office={application.office}
       />
       <PapersDue application={application} language={language} sections={sections} />
       <EarlyCases application={application} language={language} sections={sections.map((s) => s.key)} />
