@@ -61,6 +61,7 @@ await boss.schedule("remind-openings", EVERY_HOUR);
 await boss.schedule("erase-drafts", EVERY_HOUR);
 await boss.schedule("erase-copies", EVERY_HOUR);
 await boss.schedule("clear-away", EVERY_HOUR);
+await boss.schedule("ask-registries-again", EVERY_HOUR);
 log.info("the worker is ready");
 
 async function stop(): Promise<void> {

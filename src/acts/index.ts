@@ -49,6 +49,7 @@ import * as reference from "./references/answer-reference";
 import * as requests from "./references/request-reference";
 import { matchResults, settleOwnerResult, takeOwnerList } from "./results/owner-lists";
 import * as registry from "./results/registry";
+import { askRegistriesAgain } from "./results/registry-again";
 import { askPreview, askReferencePreview, reportPreview } from "./rulebook/previews";
 import * as rulebooks from "./rulebook/rulebooks";
 import { dropPart, savePart, shareElement } from "./rulebook/shared-parts";
@@ -103,7 +104,9 @@ export const ACTS = {
   askRegistry: registry.askRegistry,
   claimRegistryQuery: registry.claimRegistryQuery,
   reportRegistry: registry.reportRegistry,
+  leaveRegistryResults: registry.leaveRegistryResults,
   takeRegistryResults: registry.takeRegistryResults,
+  askRegistriesAgain,
   keepRegistryRecord: registry.keepRegistryRecord,
   setRegistryMode: registry.setRegistryMode,
   askEarlyRuling: rulings.askEarlyRuling,

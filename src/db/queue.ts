@@ -14,6 +14,7 @@ export const JOBS = {
   "announce-openings": z.object({}),
   "remind-openings": z.object({}),
   "erase-drafts": z.object({}),
+  "ask-registries-again": z.object({}),
   "ask-registry": z.object({ queryId: z.uuid() }),
   "make-copies": z.object({ orderId: z.uuid() }),
   /** One copy that somebody waits for: it does not stand behind orders of many. */

@@ -94,6 +94,7 @@ export function sampleFile(profile: Profile, change: SampleChange = {}): FileFac
     deeds: [],
     earlyCases: [],
     registryMisses: [],
+    registryChanges: [],
     issued: [],
     signatures: [],
     charges: [],

@@ -9,6 +9,7 @@ import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/mail/
 import { clearAway } from "../acts/people/clear-away";
 import { matchResults } from "../acts/results/owner-lists";
 import { claimRegistryQuery, reportRegistry } from "../acts/results/registry";
+import { askRegistriesAgain } from "../acts/results/registry-again";
 import { reportPreview } from "../acts/rulebook/previews";
 import { compareStatements } from "../acts/statements/likeness";
 import type { Locale } from "../core/text/local-text";
@@ -181,6 +182,9 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
       return eraseAbandoned(ctx);
     case "announce-openings":
       await runAct(ctx.runtime, announceOpenings, SYSTEM, {});
+      return;
+    case "ask-registries-again":
+      await runAct(ctx.runtime, askRegistriesAgain, SYSTEM, {});
       return;
     case "ask-registry":
       return askRegistry(ctx, JOBS["ask-registry"].parse(payload));

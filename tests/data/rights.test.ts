@@ -246,6 +246,8 @@ describe("rights", () => {
       claimRegistryQuery: { queryId: randomUUID() },
       reportRegistry: { queryId: randomUUID(), answer: { kind: "down" } },
       takeRegistryResults: { applicationId, queryId: randomUUID() },
+      leaveRegistryResults: { applicationId, queryId: randomUUID() },
+      askRegistriesAgain: {},
       keepRegistryRecord: { board: "northern", year: "2025", candidate: "1", name: "A", results: [] },
       setRegistryMode: { down: false, delayMs: 0 },
       joinAccounts: { applicationId, otherNumber: "27-99999", keep: "this", reason: "One person" },

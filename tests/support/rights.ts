@@ -110,6 +110,8 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   claimRegistryQuery: ONLY_SYSTEM,
   reportRegistry: ONLY_SYSTEM,
   takeRegistryResults: OFFICERS,
+  leaveRegistryResults: OFFICERS,
+  askRegistriesAgain: ["system"],
   keepRegistryRecord: ONLY_SYSTEM,
   setRegistryMode: ONLY_SYSTEM,
   askEarlyRuling: OWNER,

@@ -1,26 +1,16 @@
-import { randomUUID } from "node:crypto";
-import { and, eq, inArray } from "drizzle-orm";
+import { and, eq, inArray, isNotNull, or } from "drizzle-orm";
 import { z } from "zod";
 import { AnswerIndex } from "../../core/answers/answer-index";
-import { checkValue } from "../../core/answers/check-value";
-import { registryEntries } from "../../core/answers/given-by-registry";
-import { contexts } from "../../core/assessment/context";
-import {
-  type ClaimedResult,
-  isSameCandidate,
-  matchResults,
-  type RegistryQuestion,
-  type RegistryResult,
-} from "../../core/education/registry-answer";
+import { isSameCandidate, type RegistryQuestion } from "../../core/education/registry-answer";
 import { personOf } from "../../core/people/person-of";
 import { askRegistryInput, takeRegistryResultsInput } from "../../core/results/inputs";
-import { factName } from "../../core/rulebook/section";
 import { enqueue } from "../../db/queue";
-import { confirmation, registryMode, registryQuery, registryRecord } from "../../db/schema";
+import { registryMode, registryQuery, registryRecord } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile, openFile } from "../act/file-act";
 import { settleFile } from "../act/settle";
-import { confirmFromIssuer } from "../evidence/issuer-values";
+import { answerAgain } from "./registry-again";
+import { confirmResults, registryLines } from "./registry-values";
 
 const resultSchema = z.object({ subject: z.string().max(60), mark: z.string().max(20) });
 const OPEN: (typeof registryQuery.$inferSelect.state)[] = ["asked", "down"];
@@ -36,21 +26,6 @@ function questionOf(
   };
   const question = { board: known("board"), year: known("year"), candidate: known("candidate") };
   return Object.values(question).some((part) => part === "") ? null : question;
-}
-
-/** The sittings of a file whose lines the registry gives, each with the section that takes them. */
-function registryLines(file: OpenFile, choices: readonly string[], now: Date) {
-  const { facts, rulebooks, rounds, office } = file;
-  return contexts(facts, new AnswerIndex(facts), rulebooks, rounds, office, now.getTime())
-    .filter(({ choice }) => choices.includes(choice.id))
-    .flatMap(({ choice, rulebook, source }) =>
-      rulebook.body.sections.flatMap((lines) => {
-        const list = rulebook.body.sections.find((s) => factName(s) === lines.fromRegistry?.list);
-        if (list?.core !== "sittings") return [];
-        const scope = list.scope === "file" ? "file" : choice.id;
-        return registryEntries(lines, source).map((entry) => ({ scope, section: list.key, entry, lines }));
-      }),
-    );
 }
 
 /** On submission the registry is asked by itself for what nobody types, once a sitting. */
@@ -119,89 +94,12 @@ export const claimRegistryQuery = defineAct({
     const [query] = await ctx.db
       .select()
       .from(registryQuery)
-      .where(and(eq(registryQuery.id, queryId), inArray(registryQuery.state, OPEN)));
+      .where(
+        and(eq(registryQuery.id, queryId), or(inArray(registryQuery.state, OPEN), isNotNull(registryQuery.againAt))),
+      );
     return done(query ? { board: query.board, year: query.year, candidate: query.candidate } : null);
   },
 });
-
-type Query = typeof registryQuery.$inferSelect;
-
-/** The lines that belong to the sitting: of the form, and those that were added since. */
-function claimsOf({ facts }: OpenFile, { scope, entry }: Pick<Query, "scope" | "entry">): readonly ClaimedResult[] {
-  const index = new AnswerIndex(facts);
-  const at = (field: string, of: string): string => {
-    const claim = index.claim(scope, "subjects", of, field);
-    return String(claim ?? index.confirmed(scope, "subjects", of, field)?.value ?? "");
-  };
-  return index
-    .list(scope, "subjects")
-    .ids.filter((line) => at("sitting", line) === entry)
-    .map((line) => ({ entry: line, subject: at("subject", line), mark: at("mark", line) }));
-}
-
-/** The lines of a sitting that nobody types, as the registry has them; a subject that the form does not know stays with the registry. */
-async function addRegistryLines(
-  ctx: ActContext,
-  file: OpenFile,
-  { entry }: Pick<Query, "entry">,
-  unclaimed: readonly RegistryResult[],
-  note: string,
-): Promise<void> {
-  const submitted = file.facts.choices.filter((c) => c.submittedAt !== null).map((c) => c.id);
-  const given = registryLines(file, submitted, ctx.now).find((f) => f.entry === entry);
-  if (!given?.lines.fromRegistry) return;
-  const { lines, scope } = given;
-  const by = given.lines.fromRegistry.by;
-  const fits = (field: string, value: string) => {
-    const definition = lines.fields.find((f) => f.key === field);
-    return definition !== undefined && checkValue(definition, file.office.set, value) === null;
-  };
-  const rows = unclaimed
-    .filter(({ subject, mark }) => fits("subject", subject) && fits("mark", mark))
-    .flatMap(({ subject, mark }) => {
-      const line = randomUUID();
-      return Object.entries({ [by]: entry, subject, mark }).map(([field, value]) => ({
-        ...{ applicationId: file.id, scope, section: lines.key, entry: line, field, value },
-        ...{ answerVersion: 0, note, byId: null, at: ctx.now },
-      }));
-    });
-  if (rows.length > 0) await ctx.db.insert(confirmation).values(rows);
-}
-
-const FROM_REGISTRY = "From the registry of examinations.";
-
-/** What the registry says becomes the confirmed value; what it does not have stays claimed. */
-async function confirmResults(
-  ctx: ActContext,
-  file: OpenFile,
-  query: Pick<Query, "scope" | "section" | "entry" | "board" | "year" | "candidate">,
-  results: readonly RegistryResult[],
-  byId: string | null,
-): Promise<void> {
-  const { scope } = query;
-  const { known, unclaimed } = matchResults(claimsOf(file, query), results);
-  await confirmFromIssuer(
-    ctx,
-    file,
-    [
-      // What was asked by, not what the applicant may have changed it to since.
-      ...(["board", "year", "candidate"] as const).map((field) => ({
-        scope,
-        section: query.section,
-        entry: query.entry,
-        field,
-        value: query[field],
-      })),
-      ...known.flatMap(({ entry, subject, awarded }) => [
-        { scope, section: "subjects", entry, field: "subject", value: subject },
-        { scope, section: "subjects", entry, field: "mark", value: awarded },
-      ]),
-    ],
-    FROM_REGISTRY,
-    byId,
-  );
-  await addRegistryLines(ctx, file, query, unclaimed, FROM_REGISTRY);
-}
 
 /** Reports what the registry answered: results under the applicant's name are confirmed, those under another wait for a person. */
 export const reportRegistry = defineAct({
@@ -226,9 +124,10 @@ export const reportRegistry = defineAct({
   run: async (ctx, { queryId, answer }) => {
     const [query] = await ctx.db.select().from(registryQuery).where(eq(registryQuery.id, queryId));
     const file = query ? await openFile(ctx, query.applicationId) : null;
-    if (!query || !file || !OPEN.includes(query.state)) return refuse("already-done");
+    if (!query || !file || !(OPEN.includes(query.state) || query.againAt)) return refuse("already-done");
     const { name, formerNames = [] } = personOf(file.facts, null);
     const same = answer.kind === "found" && [name, ...formerNames].some((own) => isSameCandidate(own, answer.name));
+    if (!OPEN.includes(query.state)) return done({ state: await answerAgain(ctx, file, query, answer, same) });
     const state = answer.kind !== "found" ? answer.kind : same ? "found" : "other name";
     await ctx.db
       .update(registryQuery)
@@ -246,7 +145,7 @@ export const reportRegistry = defineAct({
   },
 });
 
-/** An officer says that results under another name are this applicant's after all; they are confirmed then. */
+/** An officer takes over what waits for a person: results under another name, or marks that the registry has changed since. */
 export const takeRegistryResults = defineFileAct({
   name: "take-registry-results",
   input: takeRegistryResultsInput,
@@ -259,10 +158,32 @@ export const takeRegistryResults = defineFileAct({
       .from(registryQuery)
       .where(and(eq(registryQuery.id, queryId), eq(registryQuery.applicationId, file.id)));
     if (!query) return refuse("not-found");
-    if (query.state !== "other name" || !query.results) return refuse("already-done");
+    if (!["other name", "changed"].includes(query.state) || !query.results) return refuse("already-done");
     await ctx.db.update(registryQuery).set({ state: "found" }).where(eq(registryQuery.id, queryId));
     await confirmResults(ctx, file, query, query.results, ctx.actor.id);
     return done(null);
+  },
+});
+
+/** An officer leaves what was confirmed as it is, whatever the registry has now. */
+export const leaveRegistryResults = defineFileAct({
+  name: "leave-registry-results",
+  input: takeRegistryResultsInput,
+  right: "office",
+  about: ({ queryId }) => ({ query: queryId }),
+  run: async (ctx, file, { queryId }) => {
+    const left = await ctx.db
+      .update(registryQuery)
+      .set({ state: "found" })
+      .where(
+        and(
+          eq(registryQuery.id, queryId),
+          eq(registryQuery.applicationId, file.id),
+          eq(registryQuery.state, "changed"),
+        ),
+      )
+      .returning({ id: registryQuery.id });
+    return left[0] ? done(null) : refuse("already-done");
   },
 });
 

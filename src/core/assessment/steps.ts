@@ -314,6 +314,19 @@ function decisionStep(input: StepInput, context: ChoiceContext, result: ChoiceRe
     : [];
 }
 
+/** Results that a registry has otherwise now than they were confirmed: an officer says which count. */
+const registrySteps = (input: StepInput): readonly Step[] =>
+  input.facts.registryChanges.map(({ section, at }) => {
+    const asked = input.requirements.find((r) => r.kind === "sections" && r.sections.includes(section));
+    return step(
+      input,
+      "office",
+      "read results",
+      target(input, at, input.office.set.targets.check),
+      asked ? about(asked) : {},
+    );
+  });
+
 /** What officers made work of themselves, by the day that they gave it. */
 const taskSteps = (input: StepInput): readonly Step[] =>
   input.facts.tasks.map(({ title, due }) =>
@@ -327,7 +340,9 @@ export function owedSteps(input: StepInput): readonly Step[] {
   const before = [...confirmSteps(input), ...rulingSteps(input)];
   const steps = [
     ...input.requirements.filter(wanted).flatMap((r) => requirementStep(input, r)),
-    ...(live.length > 0 ? [...before, ...askSteps(input), ...reopeningSteps(input), ...taskSteps(input)] : []),
+    ...(live.length > 0
+      ? [...before, ...askSteps(input), ...reopeningSteps(input), ...registrySteps(input), ...taskSteps(input)]
+      : []),
   ];
   for (const result of live) {
     const context = input.contexts.find((c) => c.choice.id === result.id);
@@ -341,7 +356,7 @@ export function owedSteps(input: StepInput): readonly Step[] {
 
 /** The office's own targets are always days; one that could not be worked out fell into a year without a calendar. */
 function lacksCalendar({ kind, due }: Step): boolean {
-  return due === null && ["check", "confirm", "rule", "read changes", "answer request"].includes(kind);
+  return due === null && ["check", "confirm", "rule", "read changes", "read results", "answer request"].includes(kind);
 }
 
 /** The days on which the office's and the faculty's clock stood still, from the recorded turns. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { isSameCandidate, leftOut, matchResults } from "./registry-answer";
+import { changedResults, isSameCandidate, leftOut, matchResults } from "./registry-answer";
 
 const claim = (subject: string, mark: string) => ({ entry: subject, subject, mark });
 
@@ -19,6 +19,23 @@ describe("what a registry of examinations answers", () => {
     ]);
     expect(unknown.map((u) => u.subject)).toEqual(["history"]);
     expect(unclaimed.map((u) => u.subject)).toEqual(["physics"]);
+  });
+  it("has other results than it had: new ones, and such that differ", () => {
+    const before = [
+      { subject: "biology", mark: "72" },
+      { subject: "history", mark: "60" },
+      { subject: "physics", mark: "55" },
+    ];
+    const now = [
+      { subject: "biology", mark: "72.0" },
+      { subject: "physics", mark: "57" },
+      { subject: "chemistry", mark: "80" },
+    ];
+    expect(changedResults(before, now)).toEqual({
+      added: [{ subject: "chemistry", mark: "80" }],
+      differing: [{ subject: "physics", mark: "57" }],
+    });
+    expect(changedResults(before, [])).toEqual({ added: [], differing: [] });
   });
   it("knows sittings that nobody named, each once", () => {
     const northern = (year: string) => ({ board: "northern", year });

@@ -72,6 +72,21 @@ export function matchResults(claims: readonly ClaimedResult[], results: readonly
   };
 }
 
+/** What a registry has now and did not have before, and what it has otherwise; what is gone says nothing. */
+export function changedResults(
+  before: readonly RegistryResult[],
+  now: readonly RegistryResult[],
+): { readonly added: readonly RegistryResult[]; readonly differing: readonly RegistryResult[] } {
+  const old = (subject: string) => before.find((r) => r.subject === subject);
+  return {
+    added: now.filter((r) => old(r.subject) === undefined),
+    differing: now.filter((r) => {
+      const known = old(r.subject);
+      return known !== undefined && !sameMark(known.mark, r.mark);
+    }),
+  };
+}
+
 /** From here on a name in the registry is taken for the applicant's; below it a person has to look. */
 const SURELY_ALIKE = 0.9;
 

@@ -90,6 +90,7 @@ export const FILE_ACT_INPUTS = {
   "take-back-line": takeBackLineInput,
   "take-file": takeFileInput,
   "take-registry-results": takeRegistryResultsInput,
+  "leave-registry-results": takeRegistryResultsInput,
   "undo-deed": undoDeedInput,
   "undo-judgement": undoJudgementInput,
   "write-summary": writeSummaryInput,

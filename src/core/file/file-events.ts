@@ -64,6 +64,7 @@ export const FILE_EVENTS = [
   "ask-registry",
   "report-registry",
   "take-registry-results",
+  "leave-registry-results",
   "judge-same-person",
   "join-accounts",
   "part-accounts",

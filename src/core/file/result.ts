@@ -23,6 +23,7 @@ export const STEP_KINDS = [
   "answer ask",
   "correct",
   "read changes",
+  "read results",
   "answer request",
   "name referee",
   "pay",

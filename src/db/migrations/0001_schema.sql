@@ -508,10 +508,11 @@ CREATE TABLE "registry_query" (
 	"asked_at" timestamp with time zone NOT NULL,
 	"by_id" uuid,
 	"answered_at" timestamp with time zone,
+	"again_at" timestamp with time zone,
 	"name" text,
 	"results" jsonb,
 	"others" jsonb DEFAULT '[]'::jsonb NOT NULL,
-	CONSTRAINT "registry_query_state" CHECK ("registry_query"."state" in ('asked','down','not found','other name','found'))
+	CONSTRAINT "registry_query_state" CHECK ("registry_query"."state" in ('asked','down','not found','other name','found','changed'))
 );
 --> statement-breakpoint
 CREATE TABLE "registry_record" (
@@ -902,7 +903,7 @@ CREATE TABLE "file_standing" (
 	"rests_on" text[] NOT NULL,
 	CONSTRAINT "standing_stage" CHECK ("file_standing"."stage" in ('preparing','submitted','complete','in review','decided','answered','closed')),
 	CONSTRAINT "standing_turn_word" CHECK ("file_standing"."turn" in ('office','faculty','applicant','payment','third party','nobody')),
-	CONSTRAINT "standing_reason_word" CHECK ("file_standing"."reason" in ('fill','submit','check','confirm','rule','decide','release','supply','supply again','answer ask','correct','read changes','answer request','name referee','pay','book payment','give reference','await result','await signature','await paper','await registry','do','task','answer offer','prove','load calendar','withdrawn','refused','declined','lapsed','offer lapsed','preparing','submitted','complete','in review','decided','answered','closed'))
+	CONSTRAINT "standing_reason_word" CHECK ("file_standing"."reason" in ('fill','submit','check','confirm','rule','decide','release','supply','supply again','answer ask','correct','read changes','read results','answer request','name referee','pay','book payment','give reference','await result','await signature','await paper','await registry','do','task','answer offer','prove','load calendar','withdrawn','refused','declined','lapsed','offer lapsed','preparing','submitted','complete','in review','decided','answered','closed'))
 );
 --> statement-breakpoint
 CREATE TABLE "file_trouble" (

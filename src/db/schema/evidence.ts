@@ -20,7 +20,7 @@ import { content } from "./content";
 import { person } from "./people";
 
 const JUDGEMENTS = ["accepted", "returned"] as const;
-const QUERY_STATES = ["asked", "down", "not found", "other name", "found"] as const;
+const QUERY_STATES = ["asked", "down", "not found", "other name", "found", "changed"] as const;
 const SIGNATURE_STATES = ["asked", "signed", "declined", "undeliverable", "replaced"] as const;
 const REFERENCE_STATES = ["asked", "opened", "given", "declined", "withdrawn", "undeliverable"] as const;
 
@@ -100,6 +100,8 @@ export const registryQuery = pgTable(
     /** Null where it was asked by itself, on submission. */
     byId: uuid("by_id").references(() => person.id),
     answeredAt: instant("answered_at"),
+    /** When it was last asked again by itself, after it had been answered. */
+    againAt: instant("again_at"),
     /** Whom the registry names. */
     name: text("name"),
     results: jsonb("results").$type<readonly { readonly subject: string; readonly mark: string }[]>(),

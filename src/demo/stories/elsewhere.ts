@@ -139,7 +139,11 @@ export const elsewhere = ({ who, day }: Telling): readonly Story[] => [
     round: "MTE 1",
     track: "two-year",
     moments: [
-      ...sent(-10, { "graduate.of": "halden" }),
+      ...sent(-10, {
+        "graduate.of": "halden",
+        "education.institution": "Delta State Coastal Academy",
+        "education.country": "NG",
+      }),
       { do: "accept any", day: -6, at: "10:30" },
       { do: "establish", day: -6, at: "10:40", values: { "graduate.of": "none" } },
     ],

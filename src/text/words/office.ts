@@ -34,6 +34,7 @@ export const REASON_WORDS: Readonly<Record<FileReason, string>> = {
   "answer ask": "Asked",
   correct: "Sections to correct",
   "read changes": "Corrections to read",
+  "read results": "Results that changed",
   "answer request": "Corrections asked for",
   "name referee": "To name a referee",
   "answer offer": "Offer to answer",
@@ -103,6 +104,8 @@ export function stepDeed(
       return `correct ${count} opened ${count === 1 ? "section" : "sections"} and send them`;
     case "read changes":
       return "read what the applicant corrected";
+    case "read results":
+      return "say which results count: the registry has others now";
     case "answer request":
       return "answer the wish for a correction";
     case "name referee":
@@ -234,7 +237,8 @@ export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "excuse-requirement": "excused",
   "ask-registry": "asked the registry of examinations",
   "report-registry": "the registry of examinations answered",
-  "take-registry-results": "took over results that the registry has under another name",
+  "take-registry-results": "took over results of the registry",
+  "leave-registry-results": "left results as they were confirmed",
   "join-accounts": "gave this file and another to one account",
   "part-accounts": "gave this file back to its former account",
   "judge-same-person": "said of another file whether it is the same person’s",

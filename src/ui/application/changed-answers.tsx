@@ -16,7 +16,7 @@ export function EstablishedOtherwise({
 }) {
   if (established.length === 0) return null;
   return (
-    <section className="notice">
+    <section className="notice established">
       <h2>{sentence(locale, "established.title")}</h2>
       <p>{sentence(locale, "established.about")}</p>
       <ChangedAnswers

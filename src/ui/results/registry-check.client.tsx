@@ -13,14 +13,17 @@ import { Wrong } from "../frame/wrong";
 
 const LOOK_MS = 1500;
 
-/** The lines that belong to a sitting, as they are claimed, or as the registry gave them where nobody types them. */
-function claimsOf(values: readonly ClaimedValue[], sitting: string) {
+/**
+ * The lines that belong to a sitting, as they are claimed, or as the registry gave them where nobody types them.
+ * @param counting as they count now instead, which is what the registry has otherwise
+ */
+function claimsOf(values: readonly ClaimedValue[], sitting: string, counting: boolean) {
   const lines = values.filter(
     (v) => v.section === "subjects" && v.field === "sitting" && (v.claim ?? v.confirmed) === sitting,
   );
   const text = (entry: string, field: string) => {
     const value = values.find((v) => v.section === "subjects" && v.entry === entry && v.field === field);
-    return String(value?.claim ?? value?.confirmed ?? "");
+    return String((counting ? value?.confirmed : null) ?? value?.claim ?? value?.confirmed ?? "");
   };
   return lines.map(({ entry }) => ({ entry, subject: text(entry, "subject"), mark: text(entry, "mark") }));
 }
@@ -29,14 +32,16 @@ function Answer({ query, data }: { query: RegistryQuery; data: FileData }) {
   const subject = data.values.find((v) => v.section === "subjects" && v.field === "subject");
   const titleOf = (key: string) => (subject ? valueText("en", subject, key, data.office) : key);
   if (!query.results) return null;
-  const { known, unknown, unclaimed } = matchResults(claimsOf(data.values, query.entry), query.results);
+  const counting = query.state === "changed";
+  const was = counting ? "confirmed" : "claimed";
+  const { known, unknown, unclaimed } = matchResults(claimsOf(data.values, query.entry, counting), query.results);
   return (
     <ul className="value-list">
       {known.map((k) => (
         <li key={k.entry} data-state={k.agrees ? "confirmed" : "changed"}>
           <span className="quiet">{titleOf(k.subject)}</span>
           <span>{k.awarded}</span>
-          <span className={k.agrees ? "quiet" : "wrong"}>{k.agrees ? "as claimed" : `claimed ${k.mark}`}</span>
+          <span className={k.agrees ? "quiet" : "wrong"}>{k.agrees ? `as ${was}` : `${was} ${k.mark}`}</span>
         </li>
       ))}
       {unknown.map((u) => (
@@ -69,6 +74,8 @@ function stateWords({ state, name, candidate }: RegistryQuery): string {
       return `The registry has ${name} under this number. Look whether that is the same person before you take it over.`;
     case "found":
       return `Found under ${name}. What it says is confirmed.`;
+    case "changed":
+      return `The registry has other marks for ${name} now than it had. What was confirmed still counts until you say otherwise.`;
   }
 }
 
@@ -114,7 +121,7 @@ export function RegistryCheck({ data, entry, act }: { data: FileData; entry: str
     <section className="registry-check" aria-label="Registry of examinations">
       <h3>Registry of examinations</h3>
       {query ? (
-        <p role="status" className={query.state === "found" ? "quiet" : query.state === "asked" ? "quiet" : "strong"}>
+        <p role="status" className={query.state === "found" || query.state === "asked" ? "quiet" : "strong"}>
           {stateWords(query)}{" "}
           <span className="quiet">
             {query.by}, {formatMoment("en", query.askedAt, data.zone)}
@@ -134,7 +141,28 @@ export function RegistryCheck({ data, entry, act }: { data: FileData; entry: str
             It is the same person: take it over
           </Button>
         ) : null}
-        {query?.state === "asked" ? null : candidate === null || candidate === "" || !sitting ? (
+        {query?.state === "changed" ? (
+          <>
+            <Button
+              type="primary"
+              size="small"
+              loading={busy}
+              onClick={() => doing(() => act("take-registry-results", { queryId: query.id }))}
+            >
+              Take what it has now
+            </Button>
+            <Button
+              size="small"
+              loading={busy}
+              onClick={() => doing(() => act("leave-registry-results", { queryId: query.id }))}
+            >
+              Leave what was confirmed
+            </Button>
+          </>
+        ) : null}
+        {query?.state === "asked" || query?.state === "changed" ? null : candidate === null ||
+          candidate === "" ||
+          !sitting ? (
           <p className="quiet">No candidate number is stated, so there is nothing to ask by.</p>
         ) : (
           <Button

@@ -6,6 +6,7 @@ import type { KnownFact } from "../../core/rulebook/facts";
 import { readReferenceSet } from "../../core/standards/read-reference-set";
 import type { ReferenceProblem } from "../../core/standards/reference-problems";
 import type { ReferenceSet } from "../../core/standards/reference-set";
+import { registerOptions } from "../../core/standards/register-options";
 import { conditionSentence } from "../../text/words/condition";
 import { MoveButtons } from "../application/move-buttons.client";
 import { moved } from "../form/fields/ranked-input.client";
@@ -166,7 +167,15 @@ function GroupPart({ set, facts, disabled, onChange, index }: PartProps & { inde
   const change = (next: typeof group) =>
     onChange({ ...set, groups: set.groups.map((g, i) => (i === index ? next : g)) });
   const always = group.when.op === "all" && group.when.of.length === 0;
-  const titles = Object.fromEntries(facts.flatMap((f) => (f.title ? [[f.name, f.title] as const] : [])));
+  const titles = Object.fromEntries(
+    facts.flatMap((f) => [
+      ...(f.title ? [[f.name, f.title] as const] : []),
+      ...f.options.map((o) => [`${f.name}=${o.value}`, o.title] as const),
+      ...((f.register && registerOptions(f.register, set)) ?? []).map(
+        (o) => [`${f.name}=${o.value}`, o.title.en] as const,
+      ),
+    ]),
+  );
   return (
     <div className="part-form">
       <p className="rule-sentence">

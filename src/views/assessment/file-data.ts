@@ -287,7 +287,7 @@ export interface FileRulebook {
 export interface RegistryQuery {
   readonly id: string;
   readonly entry: string;
-  readonly state: "asked" | "down" | "not found" | "other name" | "found";
+  readonly state: "asked" | "down" | "not found" | "other name" | "found" | "changed";
   readonly candidate: string;
   readonly askedAt: string;
   readonly by: string;

@@ -109,6 +109,7 @@ export function trialOf(
     deeds: [],
     earlyCases: [],
     registryMisses: [],
+    registryChanges: [],
     issued: [],
     signatures: [],
     charges: [],

@@ -106,8 +106,8 @@ export const graduate: Section = {
   fields: [
     field(
       { key: "of", kind: "graduateOf" },
-      "Is your last degree from one of these?",
-      "Votre dernier diplôme vient-il de l’un de ces établissements ?",
+      "Where your last degree is from, if from one of these",
+      "D’où vient votre dernier diplôme, si c’est de l’un de ceux-ci",
       {
         en: "Their graduates pay what those at home pay. We hold your answer against your certificate.",
         fr: "Leurs diplômés paient comme ceux d’ici. Nous comparons votre réponse à votre diplôme.",

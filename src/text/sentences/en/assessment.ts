@@ -17,6 +17,7 @@ export const assessment = {
   "next.correct":
     "You correct {count, plural, one {the section that we opened} other {the # sections that we opened}} and send {count, plural, one {it} other {them}}{due, select, none {} other {, by {due}}}.",
   "next.answer request": "We answer your wish for a correction. You need to do nothing.",
+  "next.read results": "We look at results that we were sent. You need to do nothing.",
   "next.read changes": "We read what you corrected. You need to do nothing.",
   "next.await signature": "We wait for a signature: {title}.",
   "gap.missing": "{field} is missing",

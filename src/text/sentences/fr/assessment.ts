@@ -19,6 +19,7 @@ export const assessment: Readonly<Record<keyof typeof english, string>> = {
   "next.correct":
     "Vous corrigez {count, plural, one {la partie que nous avons rouverte} other {les # parties que nous avons rouvertes}} et {count, plural, one {l’envoyez} other {les envoyez}}{due, select, none {} other {, jusqu’au {due}}}.",
   "next.answer request": "Nous répondons à votre demande de correction. Vous n’avez rien à faire.",
+  "next.read results": "Nous examinons des résultats qui nous ont été envoyés. Vous n’avez rien à faire.",
   "next.read changes": "Nous lisons vos corrections. Vous n’avez rien à faire.",
   "next.await signature": "Nous attendons une signature : {title}.",
   "gap.missing": "{field} : manque",

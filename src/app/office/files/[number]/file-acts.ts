@@ -25,7 +25,7 @@ import { takeBackLine } from "../../../../acts/form/take-back-line";
 import { sendAgain } from "../../../../acts/mail/messages";
 import { joinAccounts, partAccounts } from "../../../../acts/people/join-accounts";
 import { judgeSamePerson } from "../../../../acts/people/same-person";
-import { askRegistry, takeRegistryResults } from "../../../../acts/results/registry";
+import { askRegistry, leaveRegistryResults, takeRegistryResults } from "../../../../acts/results/registry";
 import { moveToRulebook } from "../../../../acts/rulebook/rulebooks";
 import { endCaseRuling, ruleOnCase } from "../../../../acts/rulings/rulings";
 import { judgeLikeness } from "../../../../acts/statements/likeness";
@@ -76,6 +76,7 @@ export const FILE_ACTS: { readonly [Name in FileActName]: Act<(typeof FILE_ACT_I
   "suggest-move": suggestMove,
   "take-back-line": takeBackLine,
   "take-file": takeFile,
+  "leave-registry-results": leaveRegistryResults,
   "take-registry-results": takeRegistryResults,
   "undo-deed": undoDeed,
   "undo-judgement": undoJudgement,
