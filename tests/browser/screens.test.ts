@@ -69,6 +69,11 @@ describe("the main screens", () => {
     await signIn(person, "r.okonjo@merrow.example");
     await page.getByRole("heading", { name: "What is here" }).waitFor();
     await check(person);
+    // However many requirements a file has, its row of bars keeps to its column.
+    const beyond = await page.evaluate<number>(
+      "[...document.querySelectorAll('.turn-list .comb')].filter((c) => c.firstChild.getBoundingClientRect().right > c.parentElement.getBoundingClientRect().right || c.firstChild.getBoundingClientRect().width > 142).length",
+    );
+    expect(beyond).toBe(0);
     await page.getByRole("checkbox").first().check();
     await page.keyboard.press("j");
     await page.locator('.turn-list ol li:nth-child(2)[data-cursor="true"]').waitFor();
@@ -95,6 +100,40 @@ describe("the main screens", () => {
     await page.getByRole("button", { name: "Copies", exact: true }).click();
     await page.getByRole("button", { name: "Make them" }).waitFor();
     await checkAnswer(person);
+    await person.context.close();
+  });
+
+  it("an adviser reads what was told in confidence, and grants what makes up for it", async () => {
+    const person = await newPerson(demo);
+    const { page } = person;
+    await signIn(person, "p.hennessy@merrow.example");
+    await page.getByRole("link", { name: "In confidence" }).click();
+    await page.getByText("Nobody waits here: whatever was told has an answer, or its file is closed.").waitFor();
+    await check(person);
+    await page.getByRole("link", { name: /^Granted/ }).click();
+    await page.getByText("I look after my brother, who cannot be left alone in the evening.").waitFor();
+    await check(person);
+    await page.getByRole("button", { name: "Grant an adjustment" }).click();
+    await page.getByLabel("What is granted").fill("The talk in two parts");
+    await page.getByLabel("Why (advisers alone read it)").fill("He cannot be left alone for long.");
+    await checkAnswer(person);
+    await page.getByRole("button", { name: "Grant it" }).click();
+    await page.getByText("The talk in two parts").waitFor();
+    await checkAnswer(person);
+    await person.context.close();
+  });
+
+  it("an applicant reads what the office established otherwise than they wrote it, on a phone", async () => {
+    const person = await newPerson(demo, PHONE);
+    const { page } = person;
+    await signIn(person, "chidera.nwakaego@people.example");
+    await page.getByRole("link", { name: /Tidal Energy Systems/ }).click();
+    await page.getByRole("heading", { name: "What our office has established" }).waitFor();
+    await page.getByRole("row", { name: /University of Halden Sound None of these/ }).waitFor();
+    await check(person);
+    await page.goto(`${new URL(page.url()).pathname}/graduate`);
+    await page.getByRole("heading", { name: "What our office has established" }).waitFor();
+    await check(person);
     await person.context.close();
   });
 

@@ -3,7 +3,7 @@ import { someone } from "../../demo/people";
 import { referenceSet } from "../../demo/reference-set";
 import { sampleFile, sampleRound } from "../../demo/sample-file";
 import { assess } from "../assessment/assess";
-import type { ChargeFact, ChoiceFact, EvidenceFact, FileFacts, ReferenceFact } from "../file/facts";
+import type { AnswerFact, ChargeFact, ChoiceFact, EvidenceFact, FileFacts, ReferenceFact } from "../file/facts";
 import { gapsOf, type RequirementResult } from "../file/result";
 import type { Instant } from "../ids";
 import { type Requirement, requirementSchema } from "../rulebook/requirement";
@@ -218,6 +218,17 @@ describe("a document", () => {
     ]);
     const required = documentOf({ perEntryOf: "degrees", when: { op: "fact", fact: "it.title", is: "known" } });
     expect(standing(required)).toEqual(["not needed"]);
+  });
+
+  it("is asked for while an entry that has to come may want it", () => {
+    const level = (value: string): Condition => ({ op: "fact", fact: "it.title", is: "equals", value });
+    const abroad: Condition = { op: "fact", fact: "person.abroad", is: "equals", value: true };
+    const asked = (when: Condition, answers: readonly AnswerFact[] = []) =>
+      standing(documentOf({ perEntryOf: "degrees", when }), { answers });
+    expect(asked(level("BSc"))).toEqual(["missing"]);
+    expect(asked({ op: "all", of: [abroad, level("BSc")] }, [person("abroad", false)])).toEqual(["not needed"]);
+    // What hangs on something else alone waits for that.
+    expect(asked(abroad)).toEqual(["not needed"]);
   });
 
   it("is not needed while its condition does not hold", () => {

@@ -28,8 +28,10 @@ import {
 } from "../rulebook/requirement";
 import { factName } from "../rulebook/section";
 import { withEntry } from "../rules/compile";
+import type { Condition } from "../rules/condition";
 import { judge } from "../rules/evaluate";
 import type { FactSource } from "../rules/fact";
+import { factNames } from "../rules/names";
 import type { Office } from "../standards/reference-set";
 import { parseDay } from "../time/day";
 
@@ -310,9 +312,15 @@ function entryInstances(
   }
   // Of a list that may stay empty nothing is asked until something stands in it.
   const list = context.rulebook.body.sections.find((s) => s.key === perEntryOf);
-  return list?.repeats?.min === 0 || !applies(requirement.when, context.source)
+  return list?.repeats?.min === 0 || !mayComeToApply(requirement.when, context.source)
     ? [notNeeded(requirement, input, scope)]
     : [documentStanding(requirement, input, scope, "")];
+}
+
+/** Whether a condition holds, or hangs on what an entry that has to come will say. */
+function mayComeToApply(when: Condition | undefined, source: FactSource): boolean {
+  if (when === undefined || applies(when, source)) return true;
+  return factNames(when).some((fact) => fact.startsWith("it.")) && judge(when, source).truth === "open";
 }
 
 function instances(requirement: Requirement, input: StandingInput): readonly RequirementResult[] {

@@ -6,34 +6,38 @@ interface Size {
   readonly height: number;
   /** Room above the bar for the mark of what is on its way. */
   readonly top: number;
+  /** How thick the lines of a frame are. */
+  readonly line: number;
 }
 
-const SMALL: Size = { width: 8, height: 18, top: 4 };
-const LARGE: Size = { width: 12, height: 26, top: 5 };
+const LINE = 1.5;
+const SMALL: Size = { width: 8, height: 18, top: 4, line: LINE };
+const LARGE: Size = { width: 12, height: 26, top: 5, line: LINE };
 /** A list gives every comb the same room: with more bars they stand closer and are slimmer, on whole pixels. */
 const STEPS = [
-  { most: 12, width: 8, gap: 4 },
-  { most: 16, width: 6, gap: 3 },
-  { most: 24, width: 4, gap: 2 },
+  { most: 12, width: 8, gap: 4, line: LINE },
+  { most: 16, width: 6, gap: 3, line: LINE },
+  { most: 24, width: 4, gap: 2, line: LINE },
+  { most: 35, width: 3, gap: 1, line: 1 },
 ] as const;
-const LINE = 1.5;
+const MOST_BARS = 35;
 
 const box = (x: number, y: number, width: number, height: number) => `M${x} ${y}h${width}v${height}h-${width}z`;
 
 /** A frame without its filling, drawn as one box inside the other. */
-const frame = (x: number, y: number, width: number, height: number) =>
-  box(x, y, width, height) + box(x + LINE, y + LINE, width - 2 * LINE, height - 2 * LINE);
+const frame = (x: number, y: number, width: number, height: number, line: number) =>
+  box(x, y, width, height) + box(x + line, y + line, width - 2 * line, height - 2 * line);
 
 /** The shape of a bar, which tells the standing, as an SVG path to be filled by the even-odd rule. */
-function barShape(standing: Standing, x: number, { width, height, top }: Size): string {
+function barShape(standing: Standing, x: number, { width, height, top, line }: Size): string {
   const half = height / 2;
   switch (standing) {
     case "missing":
-      return frame(x, top, width, height);
+      return frame(x, top, width, height, line);
     case "promised":
-      return `M${x + width / 2 - LINE} ${LINE}a${LINE} ${LINE} 0 1 0 3 0a${LINE} ${LINE} 0 1 0 -3 0z${frame(x, top, width, height)}`;
+      return `M${x + width / 2 - LINE} ${LINE}a${LINE} ${LINE} 0 1 0 3 0a${LINE} ${LINE} 0 1 0 -3 0z${frame(x, top, width, height, line)}`;
     case "to check":
-      return `${box(x, top, width, half)}${box(x + LINE, top + LINE, width - 2 * LINE, half - LINE)}${box(x, top + half, width, half)}`;
+      return `${box(x, top, width, half)}${box(x + line, top + line, width - 2 * line, half - line)}${box(x, top + half, width, half)}`;
     case "accepted":
       return box(x, top, width, height);
     case "returned":
@@ -60,11 +64,13 @@ export function CombBar({ standing, holds, large = false }: { standing: Standing
  * @param text as `combText` wrote it
  */
 export function Comb({ text, turn, words }: { text: string; turn: string; words: string }) {
-  const bars = readComb(text);
-  const { width, gap } = STEPS.find((s) => bars.length <= s.most) ?? STEPS[2];
+  const all = readComb(text);
+  // Of very many requirements those that nobody has to meet give way.
+  const bars = all.length > MOST_BARS ? all.filter((b) => b.standing !== "not needed") : all;
+  const { width, gap, line } = STEPS.find((s) => bars.length <= s.most) ?? STEPS[3];
   const draw = (holding: boolean) =>
     bars
-      .map((b, i) => (b.holds === holding ? barShape(b.standing, i * (width + gap), { ...SMALL, width }) : ""))
+      .map((b, i) => (b.holds === holding ? barShape(b.standing, i * (width + gap), { ...SMALL, width, line }) : ""))
       .join("");
   const holding = draw(true);
   return (

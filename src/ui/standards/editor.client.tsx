@@ -250,12 +250,17 @@ function ListPart(props: PartProps & { list: ListName; index: number }) {
   return value ? (
     <div className="part-form plan-form">
       <KeyBox value={value.key} disabled={disabled} onChange={(key) => replace(list, { ...value, key })} />
-      {list === "graduates" ? (
-        <InstitutionSelect
-          label="Take the name from the register of institutions"
-          chosen={null}
-          onChange={({ title }) => replace(list, { ...value, title: { en: title, fr: title } })}
-        />
+      {list === "graduates" && !disabled ? (
+        <Labelled label="Take the name from the register">
+          {(id) => (
+            <InstitutionSelect
+              id={id}
+              label="Take the name from the register"
+              chosen={null}
+              onChange={({ title }) => replace(list, { ...value, title: { en: title, fr: title } })}
+            />
+          )}
+        </Labelled>
       ) : null}
       <Words
         label={list === "graduates" ? "Name of the institution" : "Title"}

@@ -16,10 +16,13 @@ interface Picked extends Chosen {
 
 /** Chooses an institution of the register, however large it is: what is typed is looked up there. */
 export function InstitutionSelect({
+  id,
   label,
   chosen,
   onChange,
 }: {
+  /** Of the box, where a label stands above it. */
+  id?: string;
   label: string;
   chosen: Chosen | null;
   onChange: (next: Picked) => void;
@@ -33,7 +36,8 @@ export function InstitutionSelect({
   ];
   return (
     <Select
-      size="small"
+      size={id === undefined ? "small" : "middle"}
+      {...(id === undefined ? {} : { id })}
       style={{ minWidth: 280 }}
       aria-label={label}
       placeholder="Type a name of the register"
