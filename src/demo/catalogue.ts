@@ -126,6 +126,7 @@ export async function planProgramme(
           opensAt: momentFrom(anchor, round.opens, "09:00"),
           closings: [
             { group: "home", at: momentFrom(anchor, round.closes.home) },
+            { group: "alliance", at: momentFrom(anchor, round.closes.home) },
             { group: "overseas", at: momentFrom(anchor, round.closes.overseas) },
           ],
           rolling: round.rolling ?? false,

@@ -10,6 +10,7 @@ import { confided } from "./assessment/confided";
 import { elsewhere } from "./assessment/elsewhere";
 import { file } from "./assessment/file";
 import { peek } from "./assessment/peek";
+import { quickFind } from "./assessment/quick-find";
 import { troubledFiles } from "./assessment/troubled-files";
 import { turnContacts, turns } from "./assessment/turns";
 import { whatIf } from "./assessment/what-if";
@@ -111,6 +112,7 @@ export const VIEWS = {
   joinedInto,
   money,
   confided,
+  quickFind,
   ownErasure,
   staff,
   statementComparison,

@@ -42,6 +42,7 @@ const QUESTIONS: Readonly<Record<string, readonly Who[]>> = {
   "api/my-data": PEOPLE,
   "api/peek/[number]": OFFICERS,
   "api/post": OFFICE,
+  "api/quick-find": READERS,
   "api/register": READERS,
   "api/rulebook-schema": ALL,
   "api/rulebooks/[id]": READERS,

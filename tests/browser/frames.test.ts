@@ -50,7 +50,8 @@ describe("errors and slow pages", () => {
     expect(note).toMatchObject({ msg: "defect", digest: id, error: { name: "TypeError" } });
     expect(note.error.stack.length).toBeGreaterThan(0);
     expect(line).not.toContain("Kwabena");
-    await page.getByRole("link", { name: "Drafts" }).click();
+    await page.getByRole("button", { name: /^Turns/ }).click();
+    await page.getByRole("link", { name: /^Drafts/ }).click();
     await page.getByRole("heading", { name: "Drafts" }).waitFor();
     await page.goBack();
     await page.getByRole("link", { name: "To the turns" }).click();
@@ -132,9 +133,10 @@ describe("errors and slow pages", () => {
       .waitFor();
     await database.query("begin");
     await database.query("lock table file_standing in access exclusive mode");
-    await page.getByRole("link", { name: "Turns" }).click();
+    await page.getByRole("button", { name: /^Turns/ }).click();
+    await page.getByRole("link", { name: /^Turns/ }).click();
     await page.getByRole("status").filter({ hasText: "Loading …" }).waitFor();
-    expect(await page.getByRole("link", { name: "Rulebooks" }).isVisible()).toBe(true);
+    expect(await page.getByRole("button", { name: /^Plan/ }).isVisible()).toBe(true);
     expect(
       await page
         .getByRole("heading", { name: /Rulings/u })

@@ -103,6 +103,56 @@ describe("the main screens", () => {
     await person.context.close();
   });
 
+  it("the head of the office: groups by the work, keys to each page, and a field that reaches all of it", async () => {
+    const person = await newPerson(demo);
+    const { page } = person;
+    const box = page.getByRole("combobox", { name: "Find anyone, any number, any page" });
+    const offered = page.locator(".ant-select-dropdown:not(.ant-select-dropdown-hidden)");
+    await signIn(person, "r.okonjo@merrow.example");
+    const plan = page.getByRole("button", { name: /^Plan/ });
+    await plan.click();
+    await page.getByRole("link", { name: /^Institutions/ }).waitFor();
+    await checkAnswer(person);
+    await page.keyboard.press("Escape");
+    await page.getByRole("link", { name: /^Institutions/ }).waitFor({ state: "detached" });
+    expect(await plan.evaluate((b) => b === document.activeElement)).toBe(true);
+    // The letter of a page is not heard by what is open: `t` alone would take the file.
+    await page.keyboard.press("g");
+    await page.keyboard.press("r");
+    await page.getByRole("heading", { name: /^Test results/ }).waitFor();
+    await page.getByRole("button", { name: /^Arrivals/ }).waitFor();
+    await page.keyboard.press("g");
+    await page.keyboard.press("t");
+    await page.locator(".turn-list li").first().waitFor();
+    await page.keyboard.press("Control+k");
+    await page.keyboard.type("yuki");
+    await offered.getByText("Yuki Tanemura").waitFor();
+    await checkAnswer(person);
+    await page.keyboard.press("ArrowDown");
+    await page.keyboard.press("Enter");
+    await page.waitForURL(/\/office\/files\/27-/);
+    await page.getByRole("heading", { name: "Yuki Tanemura" }).waitFor();
+    await page.locator(".viewer-page canvas").waitFor();
+    await page.keyboard.press("/");
+    await box.fill("send back");
+    await offered.getByText("Send back").click();
+    await page.getByLabel("Note to the applicant").waitFor();
+    await page.keyboard.press("Escape");
+    await page.keyboard.press("Control+k");
+    await page.keyboard.type("tidal");
+    await offered.getByText("Tidal Energy Systems").waitFor();
+    await box.fill("rulings");
+    await offered.getByText("g u").click();
+    await page.waitForURL(/\/office\/rulings/);
+    await page.keyboard.press("/");
+    await page.keyboard.type("Ilse Maarteen");
+    await page.keyboard.press("Enter");
+    await page.waitForURL(/\/office\?find=/);
+    await page.getByRole("link", { name: "Ilse Maarteen-Quist" }).waitFor();
+    expect(person.complaints).toEqual([]);
+    await person.context.close();
+  });
+
   it("an adviser reads what was told in confidence, and grants what makes up for it", async () => {
     const person = await newPerson(demo);
     const { page } = person;

@@ -90,6 +90,7 @@ describe("the access record", () => {
       .sort();
     expect(declared).toEqual([
       "accessTable",
+      "confided",
       "document",
       "file",
       "linkCopy",

@@ -103,8 +103,8 @@ describe("before a round opens", () => {
     expect(rows.map((r) => r.person_id)).toEqual([lead.kind === "person" ? lead.id : ""]);
     const { subject, body } = renderMail("en", "round-opens-soon", rows[0]?.values ?? {}, "https://apply.example");
     expect(subject).toMatch(/opens on 1 Mar 2027/u);
-    expect(before).toBe(1);
-    expect(body).toContain("One thing is still missing in what is planned.");
+    expect(before).toBe(2);
+    expect(body).toContain("2 things are still missing in what is planned.");
     expect(body).toContain("https://apply.example/office/programmes/GBC");
   });
 

@@ -184,6 +184,7 @@ describe("choices", () => {
         { ...told, field: "name", value: "Lotte Maarteen" },
         { ...told, field: "phone", value: "+353 1 555 0100" },
         { ...told, section: "unfinished", field: "complete", value: true },
+        { ...told, section: "graduate", field: "of", value: "none" },
       ],
     });
     const submit = () =>

@@ -387,6 +387,7 @@ describe("rights", () => {
       ownData: {},
       money: {},
       confided: {},
+      quickFind: { words: "any" },
       joinedInto: {},
       ownErasure: {},
       staff: {},

@@ -217,7 +217,7 @@ describe("rulings", () => {
       equalTo: "Schooling in English from the first year",
       limits: "For programmes taught in English alone",
     };
-    const third = await claim("Tomasx", "Another Secondary School");
+    const third = await claim("Tomasv", "Another Secondary School");
     await must(world, ruleOnCase, officer, { ...place(third), verdict: "accepted", reason: "As told.", ...terms });
     expect((await caseOf(third))?.ruling).toMatchObject(terms);
     const { result } = await lookAt(world, third.applicationId);
@@ -229,7 +229,7 @@ describe("rulings", () => {
   });
 
   it("keeps no limits of what it refuses", async () => {
-    const fourth = await claim("Tomasy", "A Fourth Secondary School");
+    const fourth = await claim("Tomasw", "A Fourth Secondary School");
     await must(world, ruleOnCase, officer, { ...place(fourth), verdict: "refused", reason: "No.", limits: "None" });
     expect((await caseOf(fourth))?.ruling).toMatchObject({ verdict: "refused", limits: null, equalTo: null });
   });

@@ -262,6 +262,7 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   ownData: PEOPLE,
   money: ["finance"],
   confided: ["adviser"],
+  quickFind: READERS,
   joinedInto: PEOPLE,
   ownErasure: PEOPLE,
   staff: ["administrator"],

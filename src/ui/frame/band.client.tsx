@@ -1,88 +1,113 @@
 "use client";
 
-import { usePathname, useRouter } from "next/navigation";
-import { useEffect, useRef, useTransition } from "react";
-import { useHotkeys } from "react-hotkeys-hook";
-import { BESIDE_BOXES } from "./keys";
+import { usePathname } from "next/navigation";
+import { useEffect, useRef, useState } from "react";
+import { FindBox } from "./find-box.client";
+import { useGoKeys } from "./go-keys.client";
+import { type OfficeGroup, type OfficePage, pageAt } from "./office-pages";
 import { Way } from "./way.client";
 
-/** One slim band of words, with a find field that `/` reaches from everywhere. */
+/** A group of the band: its only page, or a word that opens the list of its pages. */
+function Group({
+  group,
+  at,
+  open,
+  turn,
+}: {
+  group: OfficeGroup;
+  at: OfficePage | undefined;
+  open: boolean;
+  /** Opens or closes it. */
+  turn: (open: boolean) => void;
+}) {
+  const [only] = group.pages;
+  const here = at !== undefined && group.pages.includes(at);
+  if (group.pages.length === 1 && only)
+    return (
+      <Way loading="Loading …" href={only.href} aria-current={here ? "page" : undefined}>
+        {group.word}
+      </Way>
+    );
+  return (
+    <div className="band-group">
+      <button type="button" aria-expanded={open} data-here={here} onClick={() => turn(!open)}>
+        {group.word}
+        {here ? <span className="band-here">{at.word === group.word ? null : at.word}</span> : null}
+        <span className="fold" aria-hidden="true" />
+      </button>
+      {open ? (
+        <ul>
+          {group.pages.map((page) => (
+            <li key={page.href}>
+              <Way loading="Loading …" href={page.href} aria-current={page === at ? "page" : undefined}>
+                {page.word}
+                <span className="key" aria-hidden="true">
+                  g {page.letter}
+                </span>
+              </Way>
+            </li>
+          ))}
+        </ul>
+      ) : null}
+    </div>
+  );
+}
+
+/** One slim band: groups of pages that follow the work, and a field that reaches everything by typing. */
 export function Band({
-  words,
-  menu,
+  groups,
   name,
   findAt,
   signOut,
 }: {
+  groups: readonly OfficeGroup[];
+  name: string;
   /** The list that is looked through; null for whoever has none. */
   findAt: string | null;
-  menu: readonly { readonly href: string; readonly word: string }[];
-  words: readonly { readonly href: string; readonly word: string }[];
-  name: string;
   signOut: () => Promise<void>;
 }) {
   const path = usePathname();
-  const router = useRouter();
-  const find = useRef<HTMLInputElement>(null);
-  const [looking, look] = useTransition();
-  // Until the found files are there the keys stay in this field: they must not act on the list that is about to go.
-  const looked = useRef(false);
+  const [open, setOpen] = useState<string | null>(null);
+  const field = useRef<HTMLInputElement>(null);
+  const nav = useRef<HTMLElement>(null);
+  const at = pageAt(groups, path);
+  useGoKeys(groups);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: whoever has come to another page has chosen
+  useEffect(() => setOpen(null), [path]);
   useEffect(() => {
-    if (looked.current && !looking) find.current?.blur();
-    looked.current = looking;
-  }, [looking]);
-  useHotkeys(
-    "/",
-    () => {
-      find.current?.focus();
-      find.current?.select();
-    },
-    { ...BESIDE_BOXES, preventDefault: true, useKey: true, ignoreModifiers: true },
-  );
+    if (open === null) return;
+    const away = (e: Event) => {
+      if (e instanceof KeyboardEvent ? e.key !== "Escape" : nav.current?.contains(e.target as Node)) return; // only elements are pressed
+      if (e instanceof KeyboardEvent) nav.current?.querySelector<HTMLElement>('[aria-expanded="true"]')?.focus();
+      setOpen(null);
+    };
+    document.addEventListener("pointerdown", away);
+    document.addEventListener("keydown", away);
+    return () => {
+      document.removeEventListener("pointerdown", away);
+      document.removeEventListener("keydown", away);
+    };
+  }, [open]);
   return (
     <header className="band">
       <Way loading="Loading …" href="/office" className="band-brand">
         Unvex
       </Way>
-      <nav aria-label="Office">
-        {words.map(({ href, word }) => (
-          <Way loading="Loading …" key={href} href={href} aria-current={path === href ? "page" : undefined}>
-            {word}
-          </Way>
+      <nav aria-label="Office" ref={nav}>
+        {groups.map((group) => (
+          <Group
+            key={group.word}
+            group={group}
+            at={at}
+            open={open === group.word}
+            turn={(opens) => setOpen(opens ? group.word : null)}
+          />
         ))}
       </nav>
-      {findAt === null ? (
-        <span className="find" />
-      ) : (
-        <search className="find">
-          <form
-            onSubmit={(e) => {
-              e.preventDefault();
-              const words = find.current?.value ?? "";
-              look(() => router.push(`${findAt}?find=${encodeURIComponent(words)}`));
-            }}
-          >
-            <input
-              ref={find}
-              name="find"
-              aria-label="Find anyone, any number"
-              placeholder="Find anyone, any number"
-              onKeyDown={(e) => (e.key === "Escape" ? e.currentTarget.blur() : undefined)}
-            />
-            <span className="key" aria-hidden="true">
-              /
-            </span>
-          </form>
-        </search>
-      )}
+      {groups.length === 0 ? <span className="find" /> : <FindBox pages={groups} findAt={findAt} field={field} />}
       <details className="name-menu">
         <summary>{name}</summary>
         <div>
-          {menu.map(({ href, word }) => (
-            <Way loading="Loading …" key={href} href={href}>
-              {word}
-            </Way>
-          ))}
           <Way loading="Loading …" href="/account">
             Account
           </Way>

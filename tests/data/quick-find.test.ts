@@ -1,0 +1,53 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import type { Actor } from "../../src/core/rights/actor";
+import { loadCatalogue } from "../../src/demo/catalogue";
+import { quickFind } from "../../src/views/assessment/quick-find";
+import { readView } from "../../src/views/view/view";
+import { submittedFile } from "../support/files";
+import { makePerson, openWorld, type World } from "../support/world";
+
+/** What the find field of the office offers while somebody types. */
+describe("the find field", () => {
+  let world: World;
+  let officer: Actor;
+  let number = "";
+
+  beforeAll(async () => {
+    world = await openWorld("quick_find");
+    officer = await makePerson(world, "Runa Okonjo", ["officer"]);
+    const { roundId } = await loadCatalogue(world.runtime, "2026-11-25");
+    const { applicationId } = await submittedFile(world, roundId, "Zoé");
+    const { rows } = await world.runtime.pool.query<{ number: string }>(
+      "select number from application where id = $1",
+      [applicationId],
+    );
+    number = rows[0]?.number ?? "";
+  });
+  afterAll(() => world.close());
+
+  const found = async (words: string, by = officer) => {
+    const all = await readView(world.runtime, quickFind, by, { words });
+    return all && [all.files.map((f) => f.name), all.programmes.map((p) => p.code)];
+  };
+
+  it.each<readonly [string, readonly string[], readonly string[]]>([
+    ["zoe", ["Zoé Maarteen-Quist"], []],
+    ["MAARTEEN", ["Zoé Maarteen-Quist"], []],
+    ["tidal", [], ["BHT", "MTE"]],
+    ["mt", [], ["MTE"]],
+    ["énergie", [], ["MTE"]],
+    ["%%", [], []],
+    ["__", [], []],
+    ["nobody at all", [], []],
+  ])("“%s”", async (words, files, programmes) => {
+    expect(await found(words)).toEqual([files, programmes]);
+  });
+
+  it("finds a file by its number", async () => expect((await found(number))?.[0]).toEqual(["Zoé Maarteen-Quist"]));
+
+  it("offers the files of one’s own programmes alone, and none to those who work on none", async () => {
+    expect(await found("zoe", await makePerson(world, "Elsewhere", ["officer"], "FYC"))).toEqual([[], []]);
+    expect(await found("zoe", await makePerson(world, "Keeper", ["standards keeper"]))).toEqual([[], []]);
+    expect(await found("zoe", await makePerson(world, "Finance", ["finance"]))).toBeNull();
+  });
+});
