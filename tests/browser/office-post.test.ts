@@ -92,7 +92,7 @@ describe("what leaves the office and comes back", () => {
   it("a document that came by post is put in beside its requirement", async () => {
     const { page } = lead;
     await page.goto(file);
-    await page.getByRole("button", { name: /Curriculum vitae/ }).click();
+    await page.getByRole("button", { name: /File of the curriculum vitae/ }).click();
     const pdf = await PDFDocument.create();
     pdf.addPage().drawText("By post");
     const sent = { name: "by-post.pdf", mimeType: "application/pdf", buffer: Buffer.from(await pdf.save()) };

@@ -67,7 +67,7 @@ describe("a rulebook made from nothing", () => {
     await pickDate(page, "Opens (Europe/Dublin)", `${dayFrom(-2)}, 09:00`);
     await pickDate(page, "Closes, home group", `${dayFrom(20)}, 18:00`);
     await page.getByRole("button", { name: "Add the round" }).click();
-    await page.getByText("Say when it closes for the overseas group.").waitFor();
+    await page.getByText("Say when it closes for the alliance group.").waitFor();
     const closing = await page.getByLabel("Closes, home group").inputValue();
     await page.getByLabel("one closing for all groups").check();
     expect(await page.getByLabel("Closes, for everybody").inputValue()).toBe(closing);

@@ -147,6 +147,7 @@ describe("a summer course for teachers", () => {
     await add("a fee");
     await titled("Title", "Course fee", "Frais de stage", "course");
     await fill("Amount, home group", "120");
+    await fill("Amount, alliance group", "120");
     await fill("Amount, overseas group", "120");
     for (const [n, en, fr, fact, amount] of [
       [1, "Schools on islands", "Écoles des îles", "Does your school lie on an island?", "60"],
@@ -155,6 +156,7 @@ describe("a summer course for teachers", () => {
       await page.getByRole("button", { name: "Add a reduction" }).click();
       await titled(`Reduction ${n}`, en, fr);
       await fill(`Reduction ${n}, home group`, amount);
+      await fill(`Reduction ${n}, alliance group`, amount);
       await fill(`Reduction ${n}, overseas group`, amount);
       await pick("Fact", fact);
     }

@@ -22,9 +22,13 @@ export function NeedList({ needs, language }: { needs: AskedFor["needs"]; langua
 
 function Amounts({ amounts, language }: { amounts: AskedFor["fees"][number]["amounts"]; language: Locale }) {
   if (amounts.length === 0) return sentence(language, "programme.noFee");
-  return amounts
-    .map((a) => (a.group ? `${formatMoney(language, a)} (${a.group[language]})` : formatMoney(language, a)))
-    .join(", ");
+  const sums = [...new Set(amounts.map((a) => formatMoney(language, a)))];
+  return sums
+    .map((sum) => {
+      const groups = amounts.flatMap((a) => (a.group && formatMoney(language, a) === sum ? [a.group[language]] : []));
+      return groups.length > 0 ? `${sum} (${groups.join(", ")})` : sum;
+    })
+    .join("; ");
 }
 
 /** Every fee by its own name: how much, for whom, what it depends on, and who pays less. */

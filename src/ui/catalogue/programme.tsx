@@ -62,7 +62,11 @@ function closingLines(
       .map((g) => ({ who: g.title[language], fee: feeText(g, language) }));
     const [first] = own;
     const alike = first !== undefined && own.every((g) => g.fee === first.fee);
-    if (!alike) return { closesAt, terms: own.map((g) => `${g.who}: ${g.fee}`).join(" · ") };
+    if (!alike) {
+      const fees = [...new Set(own.map((g) => g.fee))];
+      const payers = (fee: string) => own.filter((g) => g.fee === fee).map((g) => g.who);
+      return { closesAt, terms: fees.map((fee) => `${payers(fee).join(", ")}: ${fee}`).join(" · ") };
+    }
     if (groups.length === 1) return { closesAt, terms: first.fee };
     const who =
       own.length === groups.length ? sentence(language, "finder.everybody") : own.map((g) => g.who).join(", ");

@@ -32,7 +32,7 @@ function Group({
     <div className="band-group">
       <button type="button" aria-expanded={open} data-here={here} onClick={() => turn(!open)}>
         {group.word}
-        {here ? <span className="band-here">{at.word === group.word ? null : at.word}</span> : null}
+        {here && at.word !== group.word ? <span className="band-here">{at.word}</span> : null}
         <span className="fold" aria-hidden="true" />
       </button>
       {open ? (

@@ -10,6 +10,7 @@ import type { OfficeGroup } from "./office-pages";
 import { type PageAct, pageActs } from "./page-acts";
 
 const LOOK_MS = 120;
+const MOST_ACTS = 5;
 const NOTHING: QuickFound = { files: [], programmes: [] };
 
 /** What was found on the server for what is typed; what is found for an older word never takes the place of a newer one. */
@@ -55,12 +56,12 @@ function groupsOf(words: string, pages: readonly OfficeGroup[], acts: readonly P
   const fits = (word: string) => lower(word).includes(typed);
   const lists: readonly (readonly [string, readonly Option[]])[] = [
     [
-      "Files",
-      found.files.map((f) => line(`file ${f.number}`, f.name, `${f.number} · ${f.programmes.split(" ").join(", ")}`)),
+      "On this page",
+      acts.flatMap((a, i) => (fits(a.word) ? [line(`act ${i}`, a.word, a.key ?? "")] : [])).slice(0, MOST_ACTS),
     ],
     [
-      "On this page",
-      acts.flatMap((a, i) => (typed !== "" && fits(a.word) ? [line(`act ${i}`, a.word, a.key ?? "")] : [])),
+      "Files",
+      found.files.map((f) => line(`file ${f.number}`, f.name, `${f.number} · ${f.programmes.split(" ").join(", ")}`)),
     ],
     [
       "Pages",
@@ -135,7 +136,9 @@ export function FindBox({
         open={open && words.trim() !== ""}
         value={words}
         options={groupsOf(words, pages, acts, found)}
-        popupMatchSelectWidth={420}
+        popupMatchSelectWidth={440}
+        listHeight={420}
+        variant="borderless"
         defaultActiveFirstOption={false}
         onSelect={choose}
         onSearch={(typed) => {
@@ -152,6 +155,7 @@ export function FindBox({
         }}
       >
         <Input
+          variant="borderless"
           ref={(input) => {
             field.current = input?.input ?? null;
           }}

@@ -8,11 +8,10 @@ export interface PageAct {
 
 const LONGEST = 60;
 
-/** A button's own words, without the key that stands beside them. */
-function wordsOf(button: HTMLElement): string {
-  const copy = button.cloneNode(true) as HTMLElement; // a copy of an element is one
-  for (const key of copy.querySelectorAll(".key")) key.remove();
-  return (copy.innerText || copy.textContent || button.getAttribute("aria-label") || "").replace(/\s+/gu, " ").trim();
+/** A button's own words as they are seen, without the key that stands beside them. */
+function wordsOf(button: HTMLElement, key: string | null): string {
+  const seen = (button.innerText || button.getAttribute("aria-label") || "").replace(/\s+/gu, " ").trim();
+  return key !== null && seen.endsWith(key) ? seen.slice(0, -key.length).trim() : seen;
 }
 
 const isShown = (element: HTMLElement): boolean => element.getClientRects().length > 0;
@@ -24,11 +23,12 @@ export function pageActs(): readonly PageAct[] {
   );
   const acts = new Map<string, PageAct>();
   for (const button of buttons) {
-    const word = wordsOf(button);
+    const key = button.querySelector<HTMLElement>(".key")?.innerText.trim() ?? null;
+    const word = wordsOf(button, key);
     if (word === "" || word.length > LONGEST || acts.has(word)) continue;
     acts.set(word, {
       word,
-      key: button.querySelector(".key")?.textContent?.trim() ?? null,
+      key,
       press: () => button.click(),
     });
   }
