@@ -51,29 +51,31 @@ const line = (value: string, word: string, beside: string): Option => ({
   ),
 });
 
-function groupsOf(words: string, pages: readonly OfficeGroup[], acts: readonly PageAct[], found: QuickFound) {
+/** What typing reaches: first the whole list, so that Enter alone looks through it, then what can be pressed here, files, pages, programmes. */
+function optionsFor(
+  words: string,
+  searches: boolean,
+  pages: readonly OfficeGroup[],
+  acts: readonly PageAct[],
+  found: QuickFound,
+): Option[] {
   const typed = lower(words.trim());
   const fits = (word: string) => lower(word).includes(typed);
-  const lists: readonly (readonly [string, readonly Option[]])[] = [
-    [
-      "On this page",
-      acts.flatMap((a, i) => (fits(a.word) ? [line(`act ${i}`, a.word, a.key ?? "")] : [])).slice(0, MOST_ACTS),
-    ],
-    [
-      "Files",
-      found.files.map((f) => line(`file ${f.number}`, f.name, `${f.number} · ${f.programmes.split(" ").join(", ")}`)),
-    ],
-    [
-      "Pages",
-      pages.flatMap((g) =>
-        g.pages.filter((p) => fits(p.word) || fits(g.word)).map((p) => line(`page ${p.href}`, p.word, `g ${p.letter}`)),
-      ),
-    ],
-    ["Programmes", found.programmes.map((p) => line(`programme ${p.code}`, p.title, p.code))],
+  return [
+    ...(searches ? [line("search", `Everything with “${words.trim()}”`, "Enter")] : []),
+    ...acts
+      .flatMap((a, i) =>
+        fits(a.word) ? [line(`act ${i}`, a.word, ["on this page", a.key].filter(Boolean).join(" · "))] : [],
+      )
+      .slice(0, MOST_ACTS),
+    ...found.files.map((f) => line(`file ${f.number}`, f.name, `${f.number} · ${f.programmes.split(" ").join(", ")}`)),
+    ...pages.flatMap((g) =>
+      g.pages
+        .filter((p) => fits(p.word) || fits(g.word))
+        .map((p) => line(`page ${p.href}`, p.word, `page · g ${p.letter}`)),
+    ),
+    ...found.programmes.map((p) => line(`programme ${p.code}`, p.title, `programme · ${p.code}`)),
   ];
-  return lists
-    .filter(([, options]) => options.length > 0)
-    .map(([label, options]) => ({ label, options: [...options] }));
 }
 
 /**
@@ -96,7 +98,6 @@ export function FindBox({
   const [acts, setActs] = useState<readonly PageAct[]>([]);
   const found = useQuickFind(words, open);
   const [looking, look] = useTransition();
-  const chosen = useRef(false);
   // Until the found files are there the keys stay in this field: they must not act on the list that is about to go.
   const looked = useRef(false);
   useEffect(() => {
@@ -115,34 +116,33 @@ export function FindBox({
     setWords("");
     field.current?.blur();
   };
+  const search = () => {
+    if (findAt === null) return;
+    setOpen(false);
+    look(() => router.push(`${findAt}?find=${encodeURIComponent(words)}`));
+  };
   const choose = (value: string) => {
     const [kind = "", ...rest] = value.split(" ");
     const what = rest.join(" ");
-    chosen.current = true;
+    if (kind === "search") return search();
     leave();
     if (kind === "act") acts[Number(what)]?.press();
     else if (kind === "file") router.push(`/office/files/${what}`);
     else if (kind === "programme") router.push(`/office/programmes/${what}`);
     else router.push(what);
   };
-  const search = () => {
-    if (chosen.current || findAt === null || words.trim() === "") return;
-    setOpen(false);
-    look(() => router.push(`${findAt}?find=${encodeURIComponent(words)}`));
-  };
   return (
     <search className="find">
       <AutoComplete
         open={open && words.trim() !== ""}
         value={words}
-        options={groupsOf(words, pages, acts, found)}
+        options={optionsFor(words, findAt !== null, pages, acts, found)}
         popupMatchSelectWidth={440}
+        defaultActiveFirstOption
         listHeight={420}
         variant="borderless"
-        defaultActiveFirstOption={false}
         onSelect={choose}
         onSearch={(typed) => {
-          chosen.current = false;
           setWords(typed);
           setOpen(true);
         }}
@@ -150,8 +150,6 @@ export function FindBox({
         onBlur={() => setOpen(false)}
         onInputKeyDown={(e) => {
           if (e.key === "Escape") leave();
-          // The list takes Enter where one of its lines is lit.
-          if (e.key === "Enter" && !e.currentTarget.getAttribute("aria-activedescendant")?.match(/_\d+$/u)) search();
         }}
       >
         <Input

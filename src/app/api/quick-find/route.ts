@@ -6,7 +6,7 @@ export async function GET(request: Request): Promise<Response> {
   try {
     const person = await identity();
     const words = new URL(request.url).searchParams.get("words") ?? "";
-    const found = person && words.trim().length > 1 ? await see(quickFind, person.actor, { words }) : null;
+    const found = person ? await see(quickFind, person.actor, { words: words.slice(0, 100) }) : null;
     return found ? Response.json(found) : Response.json({ reason: "not-found" }, { status: 404 });
   } catch (error) {
     return failed(error);
