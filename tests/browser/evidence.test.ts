@@ -380,4 +380,26 @@ describe("evidence and findings", () => {
     expect(lead.complaints).toEqual([]);
     await lead.context.close();
   });
+
+  it("the cursor goes on with the next step, and the list goes on with the next file", async () => {
+    const person = await newPerson(demo);
+    const { page } = person;
+    await signIn(person, "r.okonjo@merrow.example");
+    await page.goto("/office?turn=office&reason=confirm");
+    const names = page.locator(".turn-list ol .name");
+    await names.first().waitFor();
+    const [first = "", second = ""] = await names.allInnerTexts();
+    expect(first).toContain("Róisín");
+    await page.getByRole("link", { name: first }).click();
+    await page.locator(".claims h2", { hasText: "Proof of practice" }).waitFor();
+    await page.keyboard.press("c");
+    // All values are confirmed: what is left is the decision.
+    await page.getByRole("heading", { name: /^Decision/ }).waitFor();
+    await page.getByRole("button", { name: `Next in` }).waitFor();
+    await page.keyboard.press("f");
+    await page.getByRole("heading", { name: second, level: 1 }).waitFor();
+    await page.getByText(/to come in the list|the last of the list/).waitFor();
+    expect(person.complaints).toEqual([]);
+    await person.context.close();
+  });
 });

@@ -2,10 +2,11 @@
 
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import type { Reader } from "../../core/form/readers";
 import { CopiesForm } from "../copies/copies-form.client";
+import { keepList } from "../frame/kept-list";
 import { KeyList } from "../frame/key-list.client";
 import { BESIDE_BOXES } from "../frame/keys";
 import { Peek } from "./peek.client";
@@ -30,7 +31,8 @@ const KEYS = [
   ["Enter", "open the file"],
   ["x", "mark or unmark the file"],
   ["t", "take the marked files, or this one"],
-  ["/", "find anyone, any number"],
+  ["/, Ctrl K", "find anyone, any number, any page"],
+  ["g and a letter", "to another page"],
 ] as const;
 
 export function TurnList(props: Props) {
@@ -44,6 +46,8 @@ export function TurnList(props: Props) {
   const [copying, setCopying] = useState(false);
   const list = useRef<HTMLOListElement>(null);
   const row = rows[cursor];
+
+  useEffect(() => keepList({ title, files: rows.map(({ number, name }) => ({ number, name })) }), [title, rows]);
 
   const move = (by: number) => {
     const to = Math.max(0, Math.min(rows.length - 1, cursor + by));

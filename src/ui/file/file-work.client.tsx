@@ -10,6 +10,7 @@ import { Evidence } from "../evidence/file-evidence.client";
 import { OpenAsks } from "../evidence/open-asks.client";
 import { ReturnForm } from "../evidence/return-form.client";
 import { Cases } from "../rulings/cases.client";
+import { NextFile } from "./next-file.client";
 import { RequirementList, standingWord } from "./requirement-list.client";
 import { RequirementPresses } from "./requirement-presses.client";
 import { useFileKeys, useFileWork } from "./use-file-work.client";
@@ -44,6 +45,7 @@ export function FileWork({ data, me, askDay, act }: Props) {
         )}
       </section>
       <section className="claims" aria-label="Claims, rules and acts">
+        <NextFile number={data.number} done={data.assessment.file.turn !== "office"} />
         {said ? (
           <p role="status" className="said">
             {said}{" "}

@@ -17,6 +17,8 @@ const KEYS = [
   ["n, b", "next page, page before"],
   ["r, z", "turn, resize the page"],
   ["d", "to the decision"],
+  ["f", "next file of the list"],
+  ["g and a letter", "to another page"],
 ] as const;
 
 function entryName(data: FileData, entry: string): string {

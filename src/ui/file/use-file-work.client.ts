@@ -1,6 +1,6 @@
 "use client";
 
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { type RequirementPlace, readAnswerKey, requirementKey, resultKey } from "../../core/file/place";
 import { acceptedAs, isSupplied } from "../../core/file/result";
@@ -40,10 +40,27 @@ export function useFileWork(data: FileData, act: ActOnFile) {
     return () => clearTimeout(wait);
   }, [undoable]);
 
+  // After an act of one's own the cursor goes with the next step of the office; what comes from elsewhere moves nothing.
+  const acted = useRef(false);
+  const { next, turn } = data.assessment.file;
+  const step = `${next?.kind ?? ""} ${next?.requirement ?? ""} ${next?.scope ?? ""} ${next?.entry ?? ""}`;
+  const stood = useRef(step);
+  useEffect(() => {
+    if (stood.current === step) return;
+    stood.current = step;
+    if (!acted.current || turn !== "office" || form !== "none") return;
+    acted.current = false;
+    if (firstOpen >= 0) setAt(firstOpen);
+    else if (deciding) setAt(-1);
+  }, [step, turn, form, firstOpen, deciding]);
+
   const after = (refused: string | null, done: string, undo: RequirementPlace | null = null) => {
     setSaid(refused ?? done);
     setUndoable(refused ? null : undo);
-    if (!refused) setForm("none");
+    if (!refused) {
+      setForm("none");
+      acted.current = true;
+    }
     return refused;
   };
   const choose = (index: number) => {
