@@ -402,4 +402,34 @@ describe("evidence and findings", () => {
     expect(person.complaints).toEqual([]);
     await person.context.close();
   });
+
+  it("a file with two checks and one ask is cleared with five keys and no mouse", async () => {
+    const person = await newPerson(demo);
+    const { page } = person;
+    await signIn(person, "r.okonjo@merrow.example");
+    await page.goto("/office?turn=office&reason=check");
+    const list = page.locator(".turn-list ol .name");
+    await list.first().waitFor();
+    const names = await list.allInnerTexts();
+    const at = names.findIndex((name) => name.includes("Grace Holloway-Reyes"));
+    await page.getByRole("link", { name: names[at] ?? "" }).click();
+    const here = page.locator(".claims h2");
+    await here.filter({ hasText: "Passport or identity card" }).waitFor();
+    await page.keyboard.press("a");
+    await page.getByText(/accepted, \d values? confirmed\.|accepted\./).waitFor();
+    await here.filter({ hasText: "Degree certificate" }).waitFor();
+    await page.keyboard.press("a");
+    await page.getByText(/Degree certificate: accepted, \d values confirmed\./).waitFor();
+    await here.filter({ hasText: "Transcript of records" }).waitFor();
+    await page.keyboard.press("q");
+    await expect
+      .poll(() => page.getByLabel("What we ask for").inputValue())
+      .toBe("We still need from you: Transcript of records. Please send it by the day below.");
+    await page.keyboard.press("Control+Enter");
+    await page.getByText("Asked. The applicant is told in ten seconds.").waitFor();
+    await page.keyboard.press("f");
+    await page.getByRole("heading", { name: names[at + 1] ?? "", level: 1 }).waitFor();
+    expect(person.complaints).toEqual([]);
+    await person.context.close();
+  });
 });

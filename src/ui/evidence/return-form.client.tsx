@@ -20,11 +20,14 @@ export type ReturnReason = (typeof REASONS)[number]["value"];
 /** Sends something back or asks for something, with a date; it says what will happen before it does. */
 export function ReturnForm({
   kind,
+  draft,
   due,
   onSend,
   onCancel,
 }: {
   kind: "return" | "ask";
+  /** What is written to begin with. */
+  draft: string;
   due: string;
   onSend: (input: {
     readonly reason: ReturnReason;
@@ -34,14 +37,25 @@ export function ReturnForm({
   onCancel: () => void;
 }) {
   const [reason, setReason] = useState<ReturnReason>("incomplete");
-  const [text, setText] = useState("");
+  const [text, setText] = useState(draft);
   const [day, setDay] = useState(due);
   const [busy, begin] = useAsking();
-  const box = useRef<HTMLDivElement>(null);
+  const box = useRef<HTMLFormElement>(null);
   useEffect(() => box.current?.querySelector<HTMLElement>("input, textarea")?.focus(), []);
+  const ready = day !== "" && (kind === "return" || text.trim() !== "");
   const send = () => begin(() => onSend({ reason, text, due: day }));
   return (
-    <div ref={box} className="return-form">
+    <form
+      ref={box}
+      className="return-form"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void send();
+      }}
+      onKeyDown={(e) => {
+        if (e.key === "Enter" && (e.ctrlKey || e.metaKey) && ready && !busy) void send();
+      }}
+    >
       {kind === "return" ? (
         <div className="field">
           <label htmlFor="return-reason">Why it goes back</label>
@@ -69,16 +83,11 @@ export function ReturnForm({
         <DayInput id="return-due" value={day} precision="day" locale="en" onTake={setDay} />
       </div>
       <div className="presses">
-        <Button
-          type="primary"
-          loading={busy}
-          onClick={send}
-          disabled={day === "" || (kind === "ask" && text.trim() === "")}
-        >
-          {kind === "return" ? "Send it back" : "Send the question"}
+        <Button type="primary" htmlType="submit" loading={busy} disabled={!ready}>
+          {kind === "return" ? "Send it back" : "Send the question"} <span className="key">Ctrl ↵</span>
         </Button>
         <Button onClick={onCancel}>Not now</Button>
       </div>
-    </div>
+    </form>
   );
 }

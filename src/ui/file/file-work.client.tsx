@@ -3,6 +3,7 @@
 import { Button } from "antd";
 import { readAnswerKey, resultKey } from "../../core/file/place";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
+import { sentence } from "../../text/sentence";
 import type { FileData } from "../../views/assessment/file-data";
 import { Findings } from "../assessment/findings";
 import { DecisionPanel } from "../decision/decision-panel.client";
@@ -70,6 +71,7 @@ export function FileWork({ data, me, askDay, act }: Props) {
                 may={{ judge: work.canJudge, raise: work.canRaise }}
                 on={{
                   accept: work.accept,
+                  acceptWhole: work.acceptWhole,
                   confirm: work.confirmAll,
                   ask: () => setForm("ask"),
                   sendBack: () => setForm("return"),
@@ -79,6 +81,11 @@ export function FileWork({ data, me, askDay, act }: Props) {
             ) : (
               <ReturnForm
                 kind={form}
+                draft={
+                  form === "ask"
+                    ? sentence(data.writesIn, "ask.draft", { title: requirement.title[data.writesIn] })
+                    : ""
+                }
                 due={askDay}
                 onCancel={() => setForm("none")}
                 onSend={async (input) =>

@@ -10,6 +10,7 @@ import { KeyList } from "../frame/key-list.client";
 const KEYS = [
   ["j / ↓, k / ↑", "next, previous requirement"],
   ["y", "accept"],
+  ["a", "accept, and confirm all values as claimed"],
   ["x", "send back"],
   ["q", "ask for something"],
   ["c", "confirm all values as claimed"],

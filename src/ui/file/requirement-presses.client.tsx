@@ -33,6 +33,8 @@ export function RequirementPresses({
   may: { readonly judge: boolean; readonly raise: boolean };
   on: {
     readonly accept: (proof?: ProofLevel) => Promise<void>;
+    /** Accepts it with every value beside it. */
+    readonly acceptWhole: () => Promise<void>;
     readonly confirm: () => Promise<void>;
     readonly ask: () => void;
     readonly sendBack: () => void;
@@ -53,6 +55,11 @@ export function RequirementPresses({
       {may.judge ? (
         <Button type="primary" onClick={() => void on.accept()}>
           {as === "copy" ? "Accept" : `Accept as ${PROOF_WORDS[as]}`} <span className="key">y</span>
+        </Button>
+      ) : null}
+      {may.judge && shown > 0 ? (
+        <Button onClick={() => void on.acceptWhole()}>
+          Accept, and confirm {shown} as claimed <span className="key">a</span>
         </Button>
       ) : null}
       {may.judge && kind === "document" ? (

@@ -67,6 +67,7 @@ export function useFileWork(data: FileData, act: ActOnFile) {
     setAt(Math.max(-1, Math.min(requirements.length - 1, index)));
     setForm("none");
   };
+  const shows = requirement ? (data.shows[resultKey(requirement)] ?? []) : [];
   const checkable = requirement !== undefined && isSupplied(requirement) && data.assessment.file.stage !== "preparing";
   const canJudge = checkable && requirement.standing === "to check";
   const canRaise =
@@ -74,6 +75,15 @@ export function useFileWork(data: FileData, act: ActOnFile) {
     requirement.kind === "document" &&
     requirement.standing === "accepted" &&
     requirement.owedProof !== null;
+  /** One press for what stands in the document just as it was claimed: the document, and the values beside it. */
+  const acceptWhole = async () => {
+    if (!place || !requirement) return;
+    const { en } = requirement.title;
+    const refused = await act("accept-evidence", { ...place, proof: acceptedAs(requirement) });
+    if (refused !== null || shows.length === 0) return void after(refused, `${en}: accepted.`, place);
+    const left = await act("confirm-values", { values: shows.map(readAnswerKey) });
+    after(left, `${en}: accepted, ${shows.length} ${shows.length === 1 ? "value" : "values"} confirmed.`, place);
+  };
   const accept = async (proof: ProofLevel = acceptedAs(requirement)) => {
     if (!place || !requirement) return;
     const refused = after(
@@ -95,7 +105,6 @@ export function useFileWork(data: FileData, act: ActOnFile) {
       ? requirementKey(a) === resultKey(requirement)
       : !requirements.some((r) => requirementKey(a) === resultKey(r)),
   );
-  const shows = requirement ? (data.shows[resultKey(requirement)] ?? []) : [];
   const confirmAll = async () => {
     if (shows.length === 0) return;
     const values = shows.map(readAnswerKey);
@@ -128,6 +137,7 @@ export function useFileWork(data: FileData, act: ActOnFile) {
     shows,
     asks,
     accept,
+    acceptWhole,
     undo,
     settle,
     confirmAll,
@@ -137,11 +147,13 @@ export function useFileWork(data: FileData, act: ActOnFile) {
 
 /** The same acts by their keys. */
 export function useFileKeys(data: FileData, work: ReturnType<typeof useFileWork>): void {
-  const { at, choose, requirement, place, setForm, canJudge, shows, accept, undo, undoable, confirmAll } = work;
+  const { at, choose, requirement, place, setForm, canJudge, shows, accept, acceptWhole, undo, undoable, confirmAll } =
+    work;
   const { requirements } = data.assessment;
   useHotkeys("j,down", () => choose(at + 1), { preventDefault: true, ...OUTSIDE_GRIDS }, [at, requirements]);
   useHotkeys("k,up", () => choose(at - 1), { preventDefault: true, ...OUTSIDE_GRIDS }, [at, requirements]);
   useHotkeys("y", () => void accept(), { enabled: canJudge }, [at, data]);
+  useHotkeys("a", () => void acceptWhole(), { enabled: canJudge }, [at, data]);
   useHotkeys(
     "x",
     () => setForm("return"),

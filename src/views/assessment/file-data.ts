@@ -6,7 +6,7 @@ import type { Mode } from "../../core/file/mode";
 import type { ExplainedAssessment } from "../../core/file/result";
 import type { Field, Keeper } from "../../core/rulebook/section";
 import type { ReferenceSet, Registers } from "../../core/standards/reference-set";
-import type { LocalText } from "../../core/text/local-text";
+import type { Locale, LocalText } from "../../core/text/local-text";
 import type { ChoiceOffer } from "../application/choice-offer";
 import type { ContactPlace } from "../contact/contact-places";
 import type { Double, FileAccount } from "../people/doubles";
@@ -130,6 +130,8 @@ export interface FileData {
   /** Other files that look like the same person’s. */
   readonly doubles: readonly Double[];
   readonly account: FileAccount;
+  /** The language in which the applicant is written to. */
+  readonly writesIn: Locale;
   readonly likenesses: readonly AlikeStatements[];
   readonly choices: readonly {
     readonly id: string;

@@ -1,4 +1,5 @@
 import type { Json } from "../../core/file/facts";
+import type { Locale } from "../../core/text/local-text";
 import { offeredBy } from "../../db/queries/offered";
 import type { PlannedChoice } from "../application/choice-offer";
 import { REACH_NOTES } from "../contact/contact-places";
@@ -15,6 +16,7 @@ interface ValueKey {
 export interface Extras {
   name: string;
   email: string;
+  writesIn: Locale;
   officer: FileData["officer"];
   choices: (Omit<FileData["choices"][number], "offered" | "may"> & PlannedChoice)[];
   reopenings: FileReopening[];
@@ -44,7 +46,7 @@ export interface Extras {
 const rowsOf = (object: string, from: string) => `coalesce((select json_agg(${object}) from (${from}) x), '[]'::json)`;
 
 /** Everything else that the file's page shows, in one round trip. Names of people are joined in at reading; events hold ids. */
-export const EXTRAS = `select n.name as name, p.email,
+export const EXTRAS = `select n.name as name, p.email, p.locale as "writesIn",
   (select json_build_object('id', o.id, 'name', o.name) from person o where o.id = a.officer_id) as officer,
   ${rowsOf(
     `json_build_object('id', x.id, 'code', x.code, 'title', x.title, 'award', x.award, 'start', x.starts_on, 'round', x.round, 'rolling', x.rolling, 'campus', x.campus, 'language', x.language, 'mode', x.mode,

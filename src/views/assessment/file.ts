@@ -237,6 +237,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
   const campusOf = (key: string | null) => office.set.campuses.find((c) => c.key === key)?.title.en ?? key;
   return {
     ...shown,
+    writesIn: extras.writesIn,
     adjustments: extras.adjustments.map((a) => (advises ? a : { ...a, why: null })),
     advises,
     choices: extras.choices.map(({ plan, ...c }) => ({

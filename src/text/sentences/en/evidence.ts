@@ -66,6 +66,7 @@ export const evidence = {
   "doc.mark.active_content": "This PDF contains active parts. We show it without them.",
   "doc.mark.embedded_file": "This PDF carries another file inside. We do not read that one.",
   "doc.mark.restricted": "This PDF limits what can be done with it. We can read it.",
+  "ask.draft": "We still need from you: {title}. Please send it by the day below.",
   "return.unreadable": "It cannot be read.",
   "return.incomplete": "Pages are missing.",
   "return.wrong-document": "It is not the document that belongs here.",

@@ -75,6 +75,7 @@ export const evidence: Readonly<Record<keyof typeof english, string>> = {
   "doc.mark.active_content": "Ce PDF contient des parties actives. Nous le montrons sans elles.",
   "doc.mark.embedded_file": "Ce PDF contient un autre fichier. Nous ne lisons pas celui-là.",
   "doc.mark.restricted": "Ce PDF limite son usage. Nous pouvons le lire.",
+  "ask.draft": "Il nous manque encore : {title}. Merci de nous l’envoyer avant la date indiquée.",
   "return.unreadable": "Il est illisible.",
   "return.incomplete": "Des pages manquent.",
   "return.wrong-document": "Ce n’est pas le document attendu ici.",
