@@ -43,7 +43,10 @@ describe("the find field", () => {
     expect(await found(words)).toEqual([files, programmes]);
   });
 
-  it("finds a file by its number", async () => expect((await found(number))?.[0]).toEqual(["Zoé Maarteen-Quist"]));
+  it("finds a file by its number, however it is typed, and by its last figures", async () => {
+    for (const typed of [number, number.replace("-", " "), number.replace("-", ""), number.slice(3)])
+      expect([typed, (await found(typed))?.[0]]).toEqual([typed, ["Zoé Maarteen-Quist"]]);
+  });
 
   it("offers the files of one’s own programmes alone, and none to those who work on none", async () => {
     expect(await found("zoe", await makePerson(world, "Elsewhere", ["officer"], "FYC"))).toEqual([[], []]);

@@ -1,3 +1,4 @@
+import { typedNumber } from "../../core/file/typed-number";
 import { fold } from "../../core/people/fold";
 import type { RoundFilter } from "../../views/assessment/turns";
 
@@ -20,6 +21,10 @@ export interface TurnQuery {
 
 const ROUNDS: Readonly<Record<string, RoundFilter>> = { "1": "open", "2": "closed" };
 
+/** An address is looked for as it is, a number as it is written; in names nothing but letters and figures counts. */
+const lookedFor = (find: string): string =>
+  find.includes("@") ? find.trim().toLowerCase() : (typedNumber(find) ?? fold(find));
+
 /** The same as the views of turns read it: whoever looks for a name looks through all turns. */
 export function turnFilter({ turn, reason, also, mine, mend, alike, said, find, after }: TurnQuery) {
   const finding = find !== undefined && find !== "";
@@ -32,8 +37,7 @@ export function turnFilter({ turn, reason, also, mine, mend, alike, said, find, 
     round: ROUNDS[mend ?? ""] ?? null,
     said: said ? { start, section, field, value: value.join(",") } : null,
     alike: alike === "1",
-    // An address is looked for as it is; in names nothing but letters and figures counts.
-    find: finding ? (find.includes("@") ? find.trim().toLowerCase() : fold(find)).slice(0, 100) : null,
+    find: finding ? lookedFor(find).slice(0, 100) : null,
     after: after ?? null,
   };
 }

@@ -21,12 +21,23 @@ export function NextFile({ number, done }: { number: string; done: boolean }) {
   };
   useHotkeys("f", go, { enabled: href !== null }, [href]);
   if (next === null) return done ? <p className="quiet">Nothing here is ours at present.</p> : null;
+  const words = (
+    <>
+      Next in {next.title}: {next.name} <span className="key">f</span>
+    </>
+  );
   return (
     <p className="next-file" data-done={done}>
       {done ? "Nothing here is ours at present. " : ""}
-      <Button type={done ? "primary" : "text"} size={done ? "middle" : "small"} onClick={go}>
-        Next in {next.title}: {next.name} <span className="key">f</span>
-      </Button>{" "}
+      {done ? (
+        <Button type="primary" onClick={go}>
+          {words}
+        </Button>
+      ) : (
+        <button type="button" className="link-button" onClick={go}>
+          {words}
+        </button>
+      )}{" "}
       <span className="quiet">{next.left === 1 ? "the last of the list" : `${next.left} to come in the list`}</span>
     </p>
   );

@@ -55,8 +55,8 @@ function Earlier({ one, rule }: { one: FileCase; rule: (earlier: string) => void
 export function RulingTerms({ equalTo, limits }: { equalTo: string | null; limits: string | null }) {
   return (
     <>
-      {equalTo === null ? null : <span className="note">Held equal to: {equalTo}</span>}
-      {limits === null ? null : <span className="note">Limits: {limits}</span>}
+      {equalTo === null ? null : <span className="ruling-term">Held equal to: {equalTo}</span>}
+      {limits === null ? null : <span className="ruling-term">Limits: {limits}</span>}
     </>
   );
 }

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { typedNumber } from "../../core/file/typed-number";
 import { fold } from "../../core/people/fold";
 import { holds, RULEBOOK_READERS } from "../../core/rights/actor";
 import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
@@ -9,9 +10,6 @@ export interface QuickFound {
   readonly files: readonly { readonly number: string; readonly name: string; readonly programmes: string }[];
   readonly programmes: readonly { readonly code: string; readonly title: string }[];
 }
-
-/** A text as a pattern that stands for itself: a number keeps its signs. */
-const literally = (text: string): string => text.replace(/[\\%_]/gu, "\\$&");
 
 /** One letter would offer nearly everything. */
 const LEAST = 2;
@@ -26,15 +24,15 @@ export const quickFind = defineView({
     if (!holds(actor, RULEBOOK_READERS)) return null;
     if (words.length < LEAST) return { files: [], programmes: [] };
     const scope = programmesOf(actor);
-    const folded = fold(words);
+    const sought = typedNumber(words) ?? fold(words);
     const [files, programmes] = await Promise.all([
-      scope === null || folded === ""
+      scope === null || sought === ""
         ? { rows: [] }
         : pool.query<QuickFound["files"][number]>(
             `select s.number, s.name, s.programmes from file_standing s
-             where s.application_id in (select n.application_id from file_name n where n.folded like '%' || $2 || '%' or n.folded like '%' || $3 || '%')
+             where s.application_id in (select n.application_id from file_name n where n.folded like '%' || $2 || '%')
                and ${fileInScope("s.application_id", "$1")} order by s.order_at, s.number limit ${MOST_FILES}`,
-            [scopeParameter(scope), folded, literally(words.toLowerCase())],
+            [scopeParameter(scope), sought],
           ),
       pool.query<QuickFound["programmes"][number]>(
         `select code, title->>'en' as title from programme
