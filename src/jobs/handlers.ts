@@ -134,9 +134,10 @@ async function askRegistry({ runtime, registry }: JobContext, { queryId }: JobPa
   if (!claimed.ok || !claimed.value) return;
   try {
     const found = await registry.lookUp(claimed.value);
+    const since = found.since ?? null;
     const answer = found.found
-      ? { kind: "found" as const, name: found.name, results: [...found.results], others: [...found.others] }
-      : { kind: "not found" as const };
+      ? { kind: "found" as const, since, name: found.name, results: [...found.results], others: [...found.others] }
+      : { kind: "not found" as const, since };
     await runAct(runtime, reportRegistry, SYSTEM, { queryId, answer });
   } catch (error) {
     await runAct(runtime, reportRegistry, SYSTEM, { queryId, answer: { kind: "down" } });

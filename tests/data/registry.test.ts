@@ -179,7 +179,7 @@ describe("the registry of examinations", () => {
     await keep({ candidate: "NEC-2" });
     await world.runtime.pool.query("delete from registry_record where candidate = 'NEC-1'");
     await answer(await ask());
-    expect((await page())?.registry).toMatchObject([{ state: "not found" }]);
+    expect((await page())?.registry).toMatchObject([{ state: "not found", year: "2025", since: "2012" }]);
     expect((await marks())?.every(([, confirmed]) => confirmed === null)).toBe(true);
     await ask();
   });

@@ -108,11 +108,12 @@ export const reportRegistry = defineAct({
     queryId: z.uuid(),
     answer: z.discriminatedUnion("kind", [
       z.object({ kind: z.literal("down") }),
-      z.object({ kind: z.literal("not found") }),
+      z.object({ kind: z.literal("not found"), since: z.string().max(4).nullable().default(null) }),
       z.object({
         kind: z.literal("found"),
         name: z.string().max(200),
         results: z.array(resultSchema).max(60),
+        since: z.string().max(4).nullable().default(null),
         others: z
           .array(z.object({ board: z.string().max(60), year: z.string().max(4) }))
           .max(60)
@@ -134,6 +135,7 @@ export const reportRegistry = defineAct({
       .set({
         state,
         answeredAt: answer.kind === "down" ? null : ctx.now,
+        ...(answer.kind === "down" ? {} : { since: answer.since }),
         ...(answer.kind === "found" ? { name: answer.name, results: answer.results, others: answer.others } : {}),
       })
       .where(eq(registryQuery.id, queryId));

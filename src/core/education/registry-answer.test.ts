@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { changedResults, isSameCandidate, leftOut, matchResults } from "./registry-answer";
+import { changedResults, isBeyond, isSameCandidate, leftOut, matchResults } from "./registry-answer";
 
 const claim = (subject: string, mark: string) => ({ entry: subject, subject, mark });
 
@@ -37,6 +37,8 @@ describe("what a registry of examinations answers", () => {
     });
     expect(changedResults(before, [])).toEqual({ added: [], differing: [] });
   });
+  it("cannot know what lies before the first year of which it has results", () =>
+    expect([isBeyond("2012", "2011"), isBeyond("2012", "2012"), isBeyond(null, "1999")]).toEqual([true, false, false]));
   it("knows sittings that nobody named, each once", () => {
     const northern = (year: string) => ({ board: "northern", year });
     expect(leftOut([northern("2023"), northern("2025"), northern("2023")], [northern("2025")])).toEqual([

@@ -18,14 +18,15 @@ export interface RegistryQuestion {
 /** A sitting by its board and year. */
 export type RegistrySitting = Pick<RegistryQuestion, "board" | "year">;
 
-/** `others`: further sittings of the same person that the registry knows. */
+/** `others`: further sittings of the same person that the registry knows; `since`: the first year of which it has results, where it says so. */
 export type RegistryAnswer =
-  | { readonly found: false }
+  | { readonly found: false; readonly since?: string | null }
   | {
       readonly found: true;
       readonly name: string;
       readonly results: readonly RegistryResult[];
       readonly others: readonly RegistrySitting[];
+      readonly since?: string | null;
     };
 
 /** The sittings of a registry that an applicant does not name, each once. */
@@ -86,6 +87,9 @@ export function changedResults(
     }),
   };
 }
+
+/** Whether a registry cannot know a sitting, by the first year of which it has results. */
+export const isBeyond = (since: string | null, year: string): boolean => since !== null && Number(year) < Number(since);
 
 /** From here on a name in the registry is taken for the applicant's; below it a person has to look. */
 const SURELY_ALIKE = 0.9;

@@ -511,6 +511,7 @@ CREATE TABLE "registry_query" (
 	"again_at" timestamp with time zone,
 	"name" text,
 	"results" jsonb,
+	"since" text,
 	"others" jsonb DEFAULT '[]'::jsonb NOT NULL,
 	CONSTRAINT "registry_query_state" CHECK ("registry_query"."state" in ('asked','down','not found','other name','found','changed'))
 );

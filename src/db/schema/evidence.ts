@@ -105,6 +105,8 @@ export const registryQuery = pgTable(
     /** Whom the registry names. */
     name: text("name"),
     results: jsonb("results").$type<readonly { readonly subject: string; readonly mark: string }[]>(),
+    /** The first year of which it has results. */
+    since: text("since"),
     /** Further sittings of the same person that it knows. */
     others: jsonb("others").$type<readonly RegistrySitting[]>().notNull().default([]),
   },

@@ -3,7 +3,7 @@
 import { Button } from "antd";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
-import { leftOut, matchResults } from "../../core/education/registry-answer";
+import { isBeyond, leftOut, matchResults } from "../../core/education/registry-answer";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { formatMoment } from "../../text/format";
 import { valueText } from "../../text/words/value-text";
@@ -62,13 +62,15 @@ function Answer({ query, data }: { query: RegistryQuery; data: FileData }) {
   );
 }
 
-function stateWords({ state, name, candidate }: RegistryQuery): string {
+function stateWords({ state, name, candidate, year, since }: RegistryQuery): string {
   switch (state) {
     case "asked":
       return "Asked; the answer comes by itself.";
     case "down":
       return "The registry does not answer at present. It is asked again by itself for a while; you can ask again, too.";
     case "not found":
+      if (isBeyond(since, year))
+        return `The registry has results from ${since} on and none of ${year}: that it knows nobody says nothing. Ask for the paper.`;
       return `The registry knows no candidate ${candidate} in this year. Look at the number and the year, or ask for the paper.`;
     case "other name":
       return `The registry has ${name} under this number. Look whether that is the same person before you take it over.`;
@@ -129,6 +131,9 @@ export function RegistryCheck({ data, entry, act }: { data: FileData; entry: str
         </p>
       ) : null}
       {query ? <Answer query={query} data={data} /> : null}
+      {query?.since && query.state !== "not found" ? (
+        <p className="quiet">It has results from {query.since} on; what it does not have is no failure.</p>
+      ) : null}
       {query ? <LeftOut query={query} data={data} /> : null}
       <div className="presses">
         {query?.state === "other name" ? (

@@ -291,6 +291,9 @@ export interface RegistryQuery {
   readonly entry: string;
   readonly state: "asked" | "down" | "not found" | "other name" | "found" | "changed";
   readonly candidate: string;
+  readonly year: string;
+  /** The first year of which the registry has results, where it said so. */
+  readonly since: string | null;
   readonly askedAt: string;
   readonly by: string;
   readonly answeredAt: string | null;

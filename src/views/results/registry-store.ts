@@ -11,6 +11,9 @@ export interface RegistryRecord extends RegistryQuestion {
   readonly results: readonly RegistryResult[];
 }
 
+/** The stand-in has no results of earlier years. */
+const SINCE = "2012";
+
 /** What the stand-in of the registry holds and how it behaves, read from its tables. */
 export function registryStore(pool: pg.Pool) {
   return {
@@ -21,7 +24,7 @@ export function registryStore(pool: pg.Pool) {
          from registry_record r where r.board = $1 and r.year = $2 and lower(r.candidate) = lower($3)`,
         [board, year, candidate],
       );
-      return rows[0] ? { found: true, ...rows[0] } : { found: false };
+      return rows[0] ? { found: true, since: SINCE, ...rows[0] } : { found: false, since: SINCE };
     },
     mode: async () => {
       const { rows } = await pool.query<{ down: boolean; delayMs: number }>(
