@@ -126,7 +126,11 @@ export function FindBox({
     const what = rest.join(" ");
     if (kind === "search") return search();
     leave();
-    if (kind === "act") acts[Number(what)]?.press();
+    // The page may have been drawn anew since: the act is looked for again by its word.
+    if (kind === "act")
+      pageActs()
+        .find(({ word }) => word === acts[Number(what)]?.word)
+        ?.press();
     else if (kind === "file") router.push(`/office/files/${what}`);
     else if (kind === "programme") router.push(`/office/programmes/${what}`);
     else router.push(what);

@@ -182,11 +182,13 @@ export const marking: Section = {
 
 const byMarks: Condition = { op: "fact", fact: "answers.marking.by", is: "equals", value: "marks" };
 
-/** Courses with their marks, for those whose mark sheets have them. */
+/** Courses with a grade, or with their marks for those whose mark sheets have them: as many columns as fit on a line. */
 export const markedCourses: Section = {
   ...courses,
   fields: [
-    ...courses.fields,
+    ...courses.fields
+      .filter((f) => f.key !== "code")
+      .map((f) => (f.key === "grade" ? { ...f, when: { op: "not" as const, of: byMarks } } : f)),
     field(
       { key: "marksObtained", kind: "decimal", least: 0, most: 10_000, when: byMarks },
       "Marks obtained",

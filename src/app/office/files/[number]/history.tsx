@@ -18,6 +18,7 @@ function eventAbout(data: FileData, about: FileData["events"][number]["about"]):
     parts.push(
       `${about.values.length} ${about.values.length === 1 ? "value" : "values"}${about.changed === true ? ", one of them changed" : ""}`,
     );
+  if (typeof about.from === "string" && typeof about.to === "string") parts.push(`from ${about.from} to ${about.to}`);
   for (const key of ["kind", "answer", "result", "reason", "turn"])
     if (typeof about[key] === "string") parts.push(String(about[key]));
   return parts.filter(Boolean).join(" · ");
