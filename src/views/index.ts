@@ -9,6 +9,7 @@ import { awaited } from "./assessment/awaited";
 import { confided } from "./assessment/confided";
 import { elsewhere } from "./assessment/elsewhere";
 import { file } from "./assessment/file";
+import { pageCounts } from "./assessment/page-counts";
 import { peek } from "./assessment/peek";
 import { quickFind } from "./assessment/quick-find";
 import { troubledFiles } from "./assessment/troubled-files";
@@ -113,6 +114,7 @@ export const VIEWS = {
   money,
   confided,
   quickFind,
+  pageCounts,
   ownErasure,
   staff,
   statementComparison,

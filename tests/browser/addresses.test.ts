@@ -40,6 +40,7 @@ const QUESTIONS: Readonly<Record<string, readonly Who[]>> = {
   "api/institutions": ALL,
   "api/link-copies/[sha256]": NOBODY,
   "api/my-data": PEOPLE,
+  "api/page-counts": READERS,
   "api/peek/[number]": OFFICERS,
   "api/post": OFFICE,
   "api/quick-find": READERS,

@@ -120,6 +120,9 @@ describe("the main screens", () => {
     await page.keyboard.press("Escape");
     await page.getByRole("link", { name: /^Institutions/ }).waitFor({ state: "detached" });
     expect(await plan.evaluate((b) => b === document.activeElement)).toBe(true);
+    await page.getByRole("button", { name: /^Turns/ }).click();
+    await page.getByRole("link", { name: /^Turns \d+/ }).waitFor();
+    await page.keyboard.press("Escape");
     await page.keyboard.press("Control+k");
     await page.keyboard.type("tanemura");
     await offered.getByText("Yuki Tanemura").waitFor();

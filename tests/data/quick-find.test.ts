@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
+import { pageCounts } from "../../src/views/assessment/page-counts";
 import { quickFind } from "../../src/views/assessment/quick-find";
 import { readView } from "../../src/views/view/view";
 import { submittedFile } from "../support/files";
@@ -46,6 +47,16 @@ describe("the find field", () => {
   it("finds a file by its number, however it is typed, and by its last figures", async () => {
     for (const typed of [number, number.replace("-", " "), number.replace("-", ""), number.slice(3)])
       expect([typed, (await found(typed))?.[0]]).toEqual([typed, ["Zoé Maarteen-Quist"]]);
+  });
+
+  it("counts what waits on pages, for those who work there", async () => {
+    const counts = (by: Actor) => readView(world.runtime, pageCounts, by, {});
+    expect(await counts(officer)).toEqual({ "/office": 1, "/office/drafts": 0, "/office/results": 0 });
+    expect(await counts(await makePerson(world, "Counting Elsewhere", ["officer"], "FYC"))).toMatchObject({
+      "/office": 0,
+    });
+    expect(await counts(await makePerson(world, "Administrator", ["administrator"]))).toEqual({ "/office/mail": 0 });
+    expect(await counts(await makePerson(world, "Counting Finance", ["finance"]))).toBeNull();
   });
 
   it("offers the files of one’s own programmes alone, and none to those who work on none", async () => {

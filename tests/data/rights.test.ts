@@ -388,6 +388,7 @@ describe("rights", () => {
       money: {},
       confided: {},
       quickFind: { words: "any" },
+      pageCounts: {},
       joinedInto: {},
       ownErasure: {},
       staff: {},

@@ -263,6 +263,7 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   money: ["finance"],
   confided: ["adviser"],
   quickFind: READERS,
+  pageCounts: [...OFFICE, "administrator"],
   joinedInto: PEOPLE,
   ownErasure: PEOPLE,
   staff: ["administrator"],

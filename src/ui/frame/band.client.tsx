@@ -2,21 +2,43 @@
 
 import { usePathname } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
+import type { PageCounts } from "../../views/assessment/page-counts";
 import { FindBox } from "./find-box.client";
 import { useGoKeys } from "./go-keys.client";
 import { type OfficeGroup, type OfficePage, pageAt } from "./office-pages";
 import { Way } from "./way.client";
+
+const NONE: PageCounts = {};
+
+/** What waits where, asked for anew whenever a list of the band opens. */
+function usePageCounts(open: boolean): PageCounts {
+  const [counts, setCounts] = useState(NONE);
+  useEffect(() => {
+    if (!open) return;
+    const gone = new AbortController();
+    const look = async () => {
+      const answer = await fetch("/api/page-counts", { signal: gone.signal });
+      if (answer.ok) setCounts((await answer.json()) as PageCounts); // our own route writes it so
+    };
+    look().catch(() => undefined); // the pages are reached without their counts
+    return () => gone.abort();
+  }, [open]);
+  return counts;
+}
 
 /** A group of the band: its only page, or a word that opens the list of its pages. */
 function Group({
   group,
   at,
   open,
+  counts,
   turn,
 }: {
   group: OfficeGroup;
   at: OfficePage | undefined;
   open: boolean;
+  /** How much waits on its pages, once that is known. */
+  counts: PageCounts;
   /** Opens or closes it. */
   turn: (open: boolean) => void;
 }) {
@@ -40,7 +62,9 @@ function Group({
           {group.pages.map((page) => (
             <li key={page.href}>
               <Way loading="Loading …" href={page.href} aria-current={page === at ? "page" : undefined}>
-                {page.word}
+                <span>
+                  {page.word} <span className="quiet">{counts[page.href] ?? ""}</span>
+                </span>
                 <span className="key" aria-hidden="true">
                   g {page.letter}
                 </span>
@@ -70,6 +94,7 @@ export function Band({
   const [open, setOpen] = useState<string | null>(null);
   const field = useRef<HTMLInputElement>(null);
   const nav = useRef<HTMLElement>(null);
+  const counts = usePageCounts(open !== null);
   const at = pageAt(groups, path);
   useGoKeys(groups);
   // biome-ignore lint/correctness/useExhaustiveDependencies: whoever has come to another page has chosen
@@ -100,6 +125,7 @@ export function Band({
             group={group}
             at={at}
             open={open === group.word}
+            counts={counts}
             turn={(opens) => setOpen(opens ? group.word : null)}
           />
         ))}
