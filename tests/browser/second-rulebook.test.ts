@@ -325,7 +325,7 @@ async function acceptEverything(page: Person["page"]): Promise<void> {
   const open = page.locator(".requirements button", { hasText: "to check" });
   for (let left = await open.count(); left > 0; left = await open.count()) {
     await open.first().click();
-    await page.getByRole("button", { name: /^Accept/ }).waitFor();
+    await page.getByRole("button", { name: /^Accept(?!,)/ }).waitFor();
     await page.keyboard.press("y");
     await expect.poll(() => open.count(), { timeout: 10_000 }).toBeLessThan(left);
   }
@@ -339,6 +339,9 @@ async function confirmEverything(page: Person["page"]): Promise<void> {
     const confirm = page.getByRole("button", { name: /Confirm \d+ as claimed/ });
     if ((await confirm.count()) === 0) continue;
     await page.keyboard.press("c");
-    await confirm.waitFor({ state: "detached" });
+    // The cursor goes on to what is to be confirmed next, where there is anything.
+    await expect
+      .poll(async () => (await confirm.count()) === 0 || (await all.nth(i).getAttribute("aria-current")) === null)
+      .toBe(true);
   }
 }

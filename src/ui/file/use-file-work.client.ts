@@ -64,6 +64,8 @@ export function useFileWork(data: FileData, act: ActOnFile) {
     return refused;
   };
   const choose = (index: number) => {
+    // Whoever has moved on meanwhile stays where they went.
+    acted.current = false;
     setAt(Math.max(-1, Math.min(requirements.length - 1, index)));
     setForm("none");
   };
