@@ -121,8 +121,14 @@ describe("a registry of examinations that is asked again by itself", () => {
     world.later(DAY);
     expect([await again(queryId), await state(), await answers()]).toEqual([true, "not found", 1]);
     await keep({ mathematics: "70" });
+    await must(world, keepRegistryRecord, SYSTEM, {
+      ...{ board: "northern", year: "2023", candidate: `${candidate}-b`, name: "Ana Vale" },
+      results: [{ subject: "physics", mark: "41" }],
+    });
     world.later(DAY);
     expect([await again(queryId), await state(), await confirmed()]).toEqual([true, "found", ["70"]]);
+    // What was left out is found as on the first day.
+    expect((await page())?.registry[0]).toMatchObject({ others: [{ board: "northern", year: "2023" }], since: "2012" });
   });
 
   it("adds what is new, and never overwrites what was confirmed: an officer says which counts", async () => {

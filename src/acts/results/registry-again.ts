@@ -1,6 +1,6 @@
 import { eq } from "drizzle-orm";
 import { z } from "zod";
-import { changedResults, type RegistryResult } from "../../core/education/registry-answer";
+import { changedResults, type RegistryResult, type RegistrySitting } from "../../core/education/registry-answer";
 import { enqueue } from "../../db/queue";
 import { registryQuery } from "../../db/schema";
 import { type ActContext, defineAct, done } from "../act/act";
@@ -36,7 +36,13 @@ export const askRegistriesAgain = defineAct({
 
 type Answer =
   | { readonly kind: "down" | "not found" }
-  | { readonly kind: "found"; readonly name: string; readonly results: readonly RegistryResult[] };
+  | {
+      readonly kind: "found";
+      readonly name: string;
+      readonly results: readonly RegistryResult[];
+      readonly others: readonly RegistrySitting[];
+      readonly since: string | null;
+    };
 
 /**
  * What a registry says when it is asked again. What is new enters the file; what differs from what was confirmed never overwrites it and
@@ -52,12 +58,12 @@ export async function answerAgain(
   const keep = (change: Partial<RegistryQueryRow>) =>
     ctx.db.update(registryQuery).set(change).where(eq(registryQuery.id, query.id));
   if (answer.kind !== "found" || (query.state !== "not found" && !same)) return query.state;
-  const { name, results } = answer;
+  const { name, results, others, since } = answer;
   const first = query.state === "not found";
   const { added, differing } = changedResults(query.results ?? [], results);
   const state = first ? (same ? "found" : "other name") : differing.length > 0 ? "changed" : query.state;
   if (!first && added.length + differing.length === 0) return query.state;
-  await keep({ state, answeredAt: ctx.now, name, results: [...results] });
+  await keep({ state, answeredAt: ctx.now, name, results: [...results], others: [...others], since });
   if (same && added.length > 0) await confirmResults(ctx, file, query, added, query.byId);
   await ctx.emit("report-registry", file.id, { entry: query.entry, result: state });
   await settleFile(ctx, file.id);

@@ -49,10 +49,10 @@ import {
 } from "./parts/standing";
 import { courses, covers, education } from "./parts/studies";
 
-/** PhD Coastal Systems: topics in order, a proposed supervisor, publications, three references, funding on request. */
 /** A copy that somebody entitled has certified; the original by enrolment, as everywhere. */
 const CERTIFIED = { proof: "certified copy" } as const;
 
+/** PhD Coastal Systems: topics in order, a proposed supervisor, publications, three references, funding on request. */
 export const pcs: RulebookBody = {
   sections: [
     person,

@@ -1,38 +1,31 @@
 "use client";
 
-import { Button, Checkbox, Input } from "antd";
+import { Button } from "antd";
 import { useMemo, useRef, useState } from "react";
 import type { KnownFact } from "../../core/rulebook/facts";
 import { readReferenceSet } from "../../core/standards/read-reference-set";
 import type { ReferenceProblem } from "../../core/standards/reference-problems";
 import type { ReferenceSet } from "../../core/standards/reference-set";
-import { registerOptions } from "../../core/standards/register-options";
-import { conditionSentence } from "../../text/words/condition";
 import { MoveButtons } from "../application/move-buttons.client";
 import { moved } from "../form/fields/ranked-input.client";
 import { DraftTools, ImportFile } from "../frame/draft-tools.client";
 import { intoView } from "../frame/into-view";
 import { type StoreDraft, useDraft } from "../frame/use-draft.client";
-import { ConditionBuilder } from "../rulebook/conditions/condition-builder.client";
-import { EMPTY_WORDS, KeyBox, Labelled, NumberBox, put, Words } from "../rulebook/part-fields.client";
+import { EMPTY_WORDS, KeyBox, Labelled, Words } from "../rulebook/part-fields.client";
 import { CampusPart } from "./campus-part.client";
 import { EntitlementPart } from "./entitlement-part.client";
 import { FreeDays } from "./free-days.client";
+import { GroupPart } from "./group-part.client";
 import { InstitutionSelect } from "./institution-select.client";
+import { OfficePart } from "./office-part.client";
 import { PaperPart } from "./paper-part.client";
+import type { PartProps } from "./part-props";
 import { ScalePart } from "./scale-part.client";
 import { TestPart } from "./test-part.client";
 import { LIST_WORDS, LISTS, type ListName } from "./words";
 
 /** The chosen thing: one of a list, or a page of its own. */
 type Selected = { readonly list: ListName; readonly index: number } | "office" | "days";
-
-interface PartProps {
-  readonly set: ReferenceSet;
-  readonly facts: readonly KnownFact[];
-  readonly disabled: boolean;
-  readonly onChange: (next: ReferenceSet) => void;
-}
 
 function freeKey(stem: string, taken: readonly string[]): string {
   for (let n = taken.length + 1; ; n += 1) if (!taken.includes(`${stem}${n}`)) return `${stem}${n}`;
@@ -65,150 +58,6 @@ function withFresh(set: ReferenceSet, list: ListName): ReferenceSet {
     case "campuses":
       return { ...set, campuses: [...set.campuses, { ...item, x: 50, y: 50 }] };
   }
-}
-
-const TARGETS = [
-  ["check", "To check what came in"],
-  ["answer", "To answer a question"],
-  ["ask", "For an applicant to answer an ask"],
-  ["acceptOffer", "For an applicant to answer an offer"],
-] as const;
-
-function OfficePart({ set, disabled, onChange }: PartProps) {
-  const outlines = (kind: "land" | "water") => (
-    <Labelled label={kind === "land" ? "Map: outlines of the land" : "Map: lines of the water"} wide>
-      {(id) => (
-        <Input.TextArea
-          id={id}
-          autoSize={{ minRows: 2, maxRows: 8 }}
-          disabled={disabled}
-          value={(set.map?.[kind] ?? []).join("\n")}
-          onChange={(e) => {
-            const lines = e.target.value.split("\n");
-            const drawn = lines.length === 1 && lines[0] === "" ? [] : lines;
-            const map = { land: set.map?.land ?? [], water: set.map?.water ?? [], [kind]: drawn };
-            onChange({ ...set, map: map.land.length + map.water.length === 0 ? null : map });
-          }}
-        />
-      )}
-    </Labelled>
-  );
-  return (
-    <div className="part-form plan-form">
-      <Words
-        label="Name of the office"
-        value={set.name}
-        disabled={disabled}
-        onChange={(name) => onChange({ ...set, name })}
-      />
-      <Labelled label="Time zone">
-        {(id) => (
-          <Input
-            id={id}
-            disabled={disabled}
-            value={set.zone}
-            onChange={(e) => onChange({ ...set, zone: e.target.value.trim() })}
-          />
-        )}
-      </Labelled>
-      <Labelled label="Currency (three letters)">
-        {(id) => (
-          <Input
-            id={id}
-            maxLength={3}
-            disabled={disabled}
-            value={set.currency}
-            onChange={(e) => onChange({ ...set, currency: e.target.value.toUpperCase() })}
-          />
-        )}
-      </Labelled>
-      <NumberBox
-        label="Minutes of grace after a closing"
-        value={set.graceMinutes}
-        disabled={disabled}
-        onChange={(n) => onChange({ ...set, graceMinutes: n ?? 0 })}
-      />
-      <NumberBox
-        label="Days until drafts never submitted are erased (empty: kept)"
-        value={set.keepDraftsDays ?? undefined}
-        disabled={disabled}
-        onChange={(n) => onChange({ ...set, keepDraftsDays: n ?? null })}
-      />
-      <NumberBox
-        label="Days for which closed files are kept, at least (empty: for good)"
-        value={set.keepFilesDays ?? undefined}
-        disabled={disabled}
-        onChange={(n) => onChange({ ...set, keepFilesDays: n ?? null })}
-      />
-      <fieldset className="plan-wide plan-form">
-        <legend>Targets, in working days</legend>
-        {TARGETS.map(([name, label]) => (
-          <NumberBox
-            key={name}
-            label={label}
-            value={set.targets[name]}
-            disabled={disabled}
-            onChange={(n) => onChange({ ...set, targets: { ...set.targets, [name]: n ?? 0 } })}
-          />
-        ))}
-      </fieldset>
-      <p className="plan-wide quiet">
-        The map is drawn by path data, one shape a line, in a square of 100 by 100 from the upper left corner.
-      </p>
-      {outlines("land")}
-      {outlines("water")}
-    </div>
-  );
-}
-
-function GroupPart({ set, facts, disabled, onChange, index }: PartProps & { index: number }) {
-  const group = set.groups[index];
-  if (!group) return null;
-  const change = (next: typeof group) =>
-    onChange({ ...set, groups: set.groups.map((g, i) => (i === index ? next : g)) });
-  const always = group.when.op === "all" && group.when.of.length === 0;
-  const titles = Object.fromEntries(
-    facts.flatMap((f) => [
-      ...(f.title ? [[f.name, f.title] as const] : []),
-      ...f.options.map((o) => [`${f.name}=${o.value}`, o.title] as const),
-      ...((f.register && registerOptions(f.register, set)) ?? []).map(
-        (o) => [`${f.name}=${o.value}`, o.title.en] as const,
-      ),
-    ]),
-  );
-  return (
-    <div className="part-form">
-      <p className="rule-sentence">
-        {always
-          ? "In this group is everybody who is in none above."
-          : `Somebody is in this group when ${index === 0 ? "" : "in none above, and when "}${conditionSentence(group.when, titles)}.`}
-      </p>
-      <div className="plan-form">
-        <KeyBox value={group.key} disabled={disabled} onChange={(key) => change({ ...group, key })} />
-        <Words
-          label="Title"
-          value={group.title}
-          disabled={disabled}
-          onChange={(title) => change({ ...group, title })}
-        />
-        <Checkbox
-          disabled={disabled}
-          checked={group.visaFree ?? false}
-          onChange={(e) => change(put(group, "visaFree", e.target.checked || undefined))}
-        >
-          its people need no visa to study here
-        </Checkbox>
-      </div>
-      <ConditionBuilder
-        context={{ facts: { scalars: facts, standings: [], lists: [] }, office: set, disabled }}
-        value={group.when}
-        list={null}
-        label="in this group when"
-        onChange={(when) => change({ ...group, when })}
-        onRemove={always ? undefined : () => change({ ...group, when: { op: "all", of: [] } })}
-      />
-    </div>
-  );
 }
 
 function ListPart(props: PartProps & { list: ListName; index: number }) {
