@@ -135,6 +135,13 @@ describe("a registry of examinations that is asked again by itself", () => {
     await keep({ mathematics: "70" });
     const queryId = await first();
     await keep({ mathematics: "74", physics: "61" });
+    await must(world, keepRegistryRecord, SYSTEM, {
+      board: "northern",
+      year: "2019",
+      candidate: `${candidate}-c`,
+      name: "Ana Vale",
+      results: [],
+    });
     world.later(2 * DAY);
     expect(await again(queryId)).toBe(false);
     world.later(5 * DAY);
@@ -144,6 +151,8 @@ describe("a registry of examinations that is asked again by itself", () => {
       ["70"],
       true,
     ]);
+    // What else it knows of the same person does not wait for that.
+    expect((await page())?.registry[0]?.others).toContainEqual({ board: "northern", year: "2019" });
     await must(world, takeRegistryResults, officer, { applicationId: file.applicationId, queryId });
     expect([await state(), await confirmed(), await owes()]).toEqual(["found", ["74"], false]);
     const input = { applicationId: file.applicationId, queryId };

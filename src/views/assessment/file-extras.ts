@@ -139,7 +139,7 @@ export const EXTRAS = `select n.name as name, p.email, p.locale as "writesIn",
   )} as asks,
   ${rowsOf(
     `json_build_object('id', x.id, 'entry', x.entry, 'state', x.state, 'candidate', x.candidate, 'year', x.year, 'since', x.since, 'askedAt', x.asked_at, 'by', x.by, 'answeredAt', x.answered_at,
-      'name', x.name, 'results', x.results, 'others', case when x.state = 'found' then x.others else '[]' end)`,
+      'name', x.name, 'results', x.results, 'others', case when x.state in ('found', 'changed') then x.others else '[]' end)`,
     "select q.*, coalesce(w.name, 'by itself') as by from registry_query q left join person w on w.id = q.by_id where q.application_id = a.id order by q.asked_at desc, q.id",
   )} as registry,
   ${rowsOf(
