@@ -25,7 +25,7 @@ export function openPool(url: string, max = 10): pg.Pool {
   return pool;
 }
 
-export function database(pool: pg.Pool): Database {
+export function database(pool: pg.Pool | pg.PoolClient): Database {
   return drizzle(pool);
 }
 

@@ -213,12 +213,12 @@ export async function loadDemo(
   ) as Stage["staff"]; // keyed by DEMO_STAFF
   for (const record of REGISTRY_RECORDS)
     await act(ctx.runtime, keepRegistryRecord, SYSTEM, { ...record, results: [...record.results] });
-  await act(ctx.runtime, setRegistryMode, SYSTEM, { down: false, delayMs: 1500 });
   await drain();
   const stage: Stage = {
     runtime: ctx.runtime,
     moveTo: ctx.moveTo,
     drain,
+    askRegistry: (queryId) => runJob(jobs, "ask-registry", { queryId }),
     anchor,
     roundId,
     rounds,
@@ -234,6 +234,7 @@ export async function loadDemo(
     made.push({ key: story.key, number: await playStory(stage, story) });
     ctx.say(made.length, all.length, [story.profile.given, story.profile.family].filter(Boolean).join(" "));
   }
+  await act(ctx.runtime, setRegistryMode, SYSTEM, { down: false, delayMs: 1500 });
   ctx.moveTo(new Date(momentFrom(anchor, -2, "16:20")));
   for (const search of SEARCHED_IN_VAIN) await act(ctx.runtime, noteEmptySearch, VISITOR, search);
   await noteCalls(ctx, staff.officer);

@@ -32,8 +32,9 @@ import { momentFrom } from "./catalogue";
 import * as documents from "./documents";
 import { fillAny } from "./filling";
 import type { Profile } from "./profile";
+import { askRegistries, correctRegistry } from "./registries";
 import type { Moment, Story } from "./story";
-import { supplyAny } from "./supplying";
+import { entriesOf, supplyAny } from "./supplying";
 
 /**
  * Plays a story: the demo's files are made only by running acts, each at its own moment, with due mail sent in between.
@@ -45,6 +46,8 @@ export interface Stage {
   readonly moveTo: (instant: Date) => void;
   /** Sends what is due and assesses what has aged. */
   readonly drain: () => Promise<void>;
+  /** The registry of examinations answers what it was asked. */
+  readonly askRegistry: (queryId: string) => Promise<void>;
   readonly anchor: string;
   readonly roundId: string;
   /** Rounds by programme and key. */
@@ -55,7 +58,7 @@ export interface Stage {
   readonly after?: ((story: Story, moment: Moment, applicationId: string) => Promise<void>) | undefined;
 }
 
-interface Play {
+export interface Play {
   readonly stage: Stage;
   readonly profile: Profile;
   readonly actor: Actor;
@@ -140,12 +143,6 @@ async function linkHolder(play: Play): Promise<Actor> {
 async function letterOf(play: Play) {
   const bytes = await documents.letterOfReference(play.profile, play.stage.runtime.now());
   return { name: "reference.pdf", bytes, mediaType: "application/pdf" as const, pages: 1, marks: [] };
-}
-
-/** The entries of a list of the form, in their order. */
-async function entriesOf(play: Play, section: string): Promise<readonly string[]> {
-  const loaded = await loadFile(play.stage.runtime.pool, play.applicationId);
-  return loaded ? new AnswerIndex(loaded.facts).entries("file", section) : [];
 }
 
 /** Confirms everything beside accepted documents that an entry rule uses, with a change where the story wants one. */
@@ -337,7 +334,7 @@ async function perform(play: Play, moment: Moment): Promise<void> {
     }
     case "rule": {
       const { question, section, verdict, reason, equalTo = null, limits = null } = moment;
-      const [entry = ""] = await entriesOf(play, section);
+      const [entry = ""] = await entriesOf(runtime, applicationId, section);
       await act(runtime, ruleOnCase, staff.officer, {
         applicationId,
         question,
@@ -351,6 +348,10 @@ async function perform(play: Play, moment: Moment): Promise<void> {
       });
       return;
     }
+    case "ask registries":
+      return askRegistries(play);
+    case "registry corrects":
+      return correctRegistry(play, moment);
     case "answer":
       await act(runtime, answerDecision, play.actor, { applicationId, choiceId, answer: moment.answer });
       return;

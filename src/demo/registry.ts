@@ -20,6 +20,17 @@ export const REGISTRY_RECORDS = [
     results: [{ subject: "physics", mark: "41" }],
   },
   {
+    board: "northern",
+    year: "2026",
+    candidate: "NEC-41526",
+    name: "MWANGAZA TESFALEM",
+    results: [
+      { subject: "biology", mark: "66" },
+      { subject: "chemistry", mark: "59" },
+      { subject: "mathematics", mark: "71" },
+    ],
+  },
+  {
     board: "strand",
     year: "2026",
     candidate: "S 2207",

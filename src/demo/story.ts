@@ -13,7 +13,9 @@ type What =
       /** Entries of lists, by section, each with its fields. */
       readonly entries?: Readonly<Record<string, readonly Readonly<Record<string, Json>>[]>>;
     }
-  | { readonly do: "supply any" | "accept any" }
+  | { readonly do: "supply any" | "accept any" | "ask registries" }
+  /** A registry publishes other marks for a sitting that it has, and is asked again. */
+  | { readonly do: "registry corrects"; readonly candidate: string; readonly marks: Readonly<Record<string, string>> }
   | { readonly do: "add choice"; readonly round: string }
   | { readonly do: "reopen"; readonly sections: readonly string[]; readonly text: string; readonly days: number }
   /** Answers by `section.field`, changed in the opened sections and sent. */

@@ -1,5 +1,6 @@
 import type { Runtime } from "../acts/act/act";
 import { requestReference } from "../acts/references/request-reference";
+import { AnswerIndex } from "../core/answers/answer-index";
 import type { LoadedFile } from "../core/file/loaded-file";
 import type { Actor } from "../core/rights/actor";
 import type { Picture } from "../core/rulebook/requirement";
@@ -32,7 +33,10 @@ function typedDegree(profile: Profile, { facts }: LoadedFile, entry: string): Pr
         credits: text("courses", id, "credits", ""),
         area: text("courses", id, "area", ""),
         status: text("courses", id, "status", "completed") === "completed" ? "completed" : "in progress",
-        grade: text("courses", id, "grade", ""),
+        grade: [text("courses", id, "marksObtained", ""), text("courses", id, "marksTotal", "")]
+          .filter(Boolean)
+          .join(" of ")
+          .concat(text("courses", id, "grade", "")),
       })),
   };
 }
@@ -83,4 +87,10 @@ export async function supplyAny(
   }
   const referees = loaded.facts.answers.filter((a) => a.section === "referees" && a.entry !== "").map((a) => a.entry);
   for (const referee of new Set(referees)) await act(runtime, requestReference, actor, { applicationId, referee });
+}
+
+/** The entries of a list of the form, in their order. */
+export async function entriesOf(runtime: Runtime, applicationId: string, section: string): Promise<readonly string[]> {
+  const { loaded } = await look(runtime, applicationId);
+  return new AnswerIndex(loaded.facts).entries("file", section);
 }

@@ -110,8 +110,31 @@ describe("the office's standards", () => {
     ]);
   });
 
+  it("let nothing go that the options of a form name, nor what people alone have picked", async () => {
+    const picked = {
+      ...STRICTER,
+      scales: STRICTER.scales.filter((s) => s.key !== "to10"),
+      graduates: STRICTER.graduates.filter((g) => g.key === "merrow"),
+    };
+    // Nobody's answer names Skarvøy, and one file rests on Halden.
+    const { pool } = world.runtime;
+    const rests = "select application_id as id, rests_on as on from file_standing where application_id = $1";
+    const { rows } = await pool.query<{ id: string; on: string[] }>(rests, [sent.applicationId]);
+    const rest = "update file_standing set rests_on = $2 where application_id = $1";
+    await pool.query(rest, [sent.applicationId, [...(rows[0]?.on ?? []), "graduates halden"]]);
+    await must(world, editReferenceSet, lead, { edit: 3, body: picked });
+    expect((await page()).draft?.problems.map((p) => `${p.code} ${p.area} ${p.about}`).sort()).toEqual([
+      "still-used graduates halden",
+      "still-used scales to10",
+    ]);
+    expect(await reasonOf(runAct(world.runtime, publishReferenceSet, lead, { edit: 4, note: "Without" }))).toBe(
+      "invalid-input",
+    );
+    await pool.query(rest, [sent.applicationId, rows[0]?.on]);
+  });
+
   it("show before they count what they would change for whom", async () => {
-    await must(world, editReferenceSet, lead, { edit: 3, body: STRICTER });
+    await must(world, editReferenceSet, lead, { edit: 4, body: STRICTER });
     const { previewId } = await must(world, askReferencePreview, lead, {});
     await job("preview", { previewId });
     const seen = await page();
@@ -139,7 +162,7 @@ describe("the office's standards", () => {
   it("come into force once, also when two put them in force at once, and every file is worked out anew", async () => {
     const outcomes = await Promise.all(
       [lead, second].map((who) =>
-        reasonOf(runAct(world.runtime, publishReferenceSet, who, { edit: 4, note: "12 passes" })),
+        reasonOf(runAct(world.runtime, publishReferenceSet, who, { edit: 5, note: "12 passes" })),
       ),
     );
     expect(outcomes.sort()).toEqual(["already-done", "ok"]);

@@ -6,14 +6,15 @@ import type { ChoiceContext } from "../file/choice-context";
 import { text } from "../file/entries";
 import type { FileFacts, Turn } from "../file/facts";
 import { requirementKey, resultKey } from "../file/place";
-import type {
-  ChoiceResult,
-  DocumentResult,
-  FindingResult,
-  RequirementResult,
-  SectionsResult,
-  Step,
-  StepKind,
+import {
+  type ChoiceResult,
+  type DocumentResult,
+  type FindingResult,
+  type RequirementResult,
+  type SectionsResult,
+  type Step,
+  type StepKind,
+  shownBeside,
 } from "../file/result";
 import { countUnconfirmed } from "../requirements/unconfirmed";
 import { reachedBy } from "../rulebook/requirement";
@@ -314,10 +315,12 @@ function decisionStep(input: StepInput, context: ChoiceContext, result: ChoiceRe
     : [];
 }
 
-/** Results that a registry has otherwise now than they were confirmed: an officer says which count. */
+/** Results that a registry has otherwise now than they were confirmed: an officer says which count, beside their paper where there is one. */
 const registrySteps = (input: StepInput): readonly Step[] =>
-  input.facts.registryChanges.map(({ section, at }) => {
-    const asked = input.requirements.find((r) => r.kind === "sections" && r.sections.includes(section));
+  input.facts.registryChanges.map(({ section, entry, at }) => {
+    const asked =
+      input.requirements.find((r) => r.entry === entry && shownBeside(r).includes(`${section}.candidate`)) ??
+      input.requirements.find((r) => r.kind === "sections" && r.sections.includes(section));
     return step(
       input,
       "office",

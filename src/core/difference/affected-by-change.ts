@@ -33,6 +33,14 @@ export function changedNames(before: ReferenceSet, after: ReferenceSet): readonl
   });
 }
 
+/** What a change takes away, list by list, under the names that files rest on. */
+export function namesTakenAway(before: ReferenceSet, after: ReferenceSet) {
+  return KEYED.flatMap((list) => {
+    const kept = new Set(after[list].map((item) => item.key));
+    return before[list].filter(({ key }) => !kept.has(key)).map(({ key }) => ({ list, key, name: nameIn(list, key) }));
+  });
+}
+
 const LIST_OF: Readonly<Partial<Record<FieldKind, List>>> = LIST_OF_KIND;
 
 /** The lists in which the values of a rulebook's fields stand, by section and field. */

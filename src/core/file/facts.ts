@@ -66,7 +66,7 @@ export interface FileFacts {
   /** Entries that a registry was asked for and could not give: nobody is known there, or somebody else. */
   readonly registryMisses: readonly string[];
   /** Sections with results that a registry has otherwise now than they were confirmed, while nobody has said which count. */
-  readonly registryChanges: readonly { readonly section: string; readonly at: Instant }[];
+  readonly registryChanges: readonly { readonly section: string; readonly entry: string; readonly at: Instant }[];
   /** Entries of the form whose values came from whoever issued them. */
   readonly issued: readonly { readonly scope: string; readonly section: string; readonly entry: string }[];
   /** Signatures that were asked for by a link and have not come yet. */

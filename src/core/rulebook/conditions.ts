@@ -117,6 +117,9 @@ export function namedInRulebook(
       .flatMap(({ limit }) => (typeof limit === "string" ? [limit] : Array.isArray(limit) ? limit : []));
   const ofKind = (kind: FieldKind) =>
     values((fact) => kinds.get(fact) === kind).filter((v) => v !== "other" || kind !== "scale");
+  const marked = body.sections.flatMap((s) =>
+    s.fields.flatMap((f) => (f.options ?? []).flatMap((o) => o.scales ?? [])),
+  );
   const counting = body.sections.flatMap((s) => s.fields.flatMap((f) => f.papers ?? []));
   return {
     groups: [
@@ -125,7 +128,7 @@ export function namedInRulebook(
       ...body.fees.flatMap((f) => allAmounts(f).flatMap((amounts) => amounts.map((a) => a.group))),
     ],
     areas: [...ofKind("area"), ...body.measures.flatMap((m) => (m.kind === "grade" ? (m.areas ?? []) : []))],
-    scales: [...ofKind("scale"), ...body.measures.flatMap(scalesOf)],
+    scales: [...ofKind("scale"), ...marked, ...body.measures.flatMap(scalesOf)],
     tests: [...ofKind("test"), ...testsCounted(body)],
     graduates: ofKind("graduateOf").filter((v) => v !== NO_LISTED),
     papers: [...ofKind("paper"), ...counting.map((p) => p.key)],

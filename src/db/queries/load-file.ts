@@ -93,7 +93,7 @@ select json_build_object(
   'deeds', ${list(`json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'at', ${iso("x.at")})`, "deed x where x.application_id = a.id", "x.at")},
   'registryMisses', coalesce((select json_agg(l.entry) from (select distinct on (q.entry) q.entry, q.state from registry_query q
     where q.application_id = a.id order by q.entry, q.asked_at desc, q.id) l where l.state in ('not found', 'other name')), '[]'::json),
-  'registryChanges', ${list(`json_build_object('section', x.section, 'at', ${iso("x.answered_at")})`, "registry_query x where x.application_id = a.id and x.state = 'changed'", "x.answered_at, x.id")},
+  'registryChanges', ${list(`json_build_object('section', x.section, 'entry', x.entry, 'at', ${iso("x.answered_at")})`, "registry_query x where x.application_id = a.id and x.state = 'changed'", "x.answered_at, x.id")},
   'issued', ${list("json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry)", "owner_result x where x.application_id = a.id and x.state = 'found'", "x.id")},
   'signatures', ${list(
     `json_build_object('requirement', x.requirement, 'askedAt', ${iso("x.asked_at")})`,

@@ -1,5 +1,6 @@
 import { desc } from "drizzle-orm";
 import type pg from "pg";
+import { namesTakenAway } from "../../core/difference/affected-by-change";
 import { namedInRulebook } from "../../core/rulebook/conditions";
 import { factsForGroups, type KnownFact } from "../../core/rulebook/facts";
 import type { RulebookBody } from "../../core/rulebook/rulebook";
@@ -11,7 +12,7 @@ import {
   type ReferenceSet,
   referenceSetSchema,
 } from "../../core/standards/reference-set";
-import type { Database } from "../connection";
+import { type Database, database } from "../connection";
 import { officeReference } from "../schema";
 
 /** A fresh installation has a front page, too. */
@@ -55,8 +56,20 @@ export async function factsOfForms(client: pg.Pool | pg.PoolClient): Promise<rea
   return [...byName.values()];
 }
 
+/** What rulebooks leave to whoever fills the form: of what a draft takes away, all that people have picked. */
+async function pickedOfGone(client: pg.Pool | pg.PoolClient, set: ReferenceSet) {
+  const gone = namesTakenAway((await currentOffice(database(client))).set, set);
+  if (gone.length === 0) return [];
+  const { rows } = await client.query<{ name: string }>(
+    "select g.gone as name from unnest($1::text[]) g(gone) where exists (select 1 from file_standing s where s.rests_on @> array[g.gone])",
+    [gone.map((g) => g.name)],
+  );
+  const picked = new Set(rows.map((r) => r.name));
+  return gone.filter((g) => picked.has(g.name));
+}
+
 /** What rulebooks name of the reference set, those that files still stand on among them, and programmes and rounds. */
-async function usesOfReferenceSet(client: pg.Pool | pg.PoolClient): Promise<Uses> {
+async function usesOfReferenceSet(client: pg.Pool | pg.PoolClient, set: ReferenceSet): Promise<Uses> {
   const { rows } = await client.query<{
     bodies: RulebookBody[] | null;
     campuses: string[] | null;
@@ -69,7 +82,11 @@ async function usesOfReferenceSet(client: pg.Pool | pg.PoolClient): Promise<Uses
   );
   const [row] = rows;
   const named = (row?.bodies ?? []).map(namedInRulebook);
-  const all = (list: keyof (typeof named)[number]) => named.flatMap((n) => n[list]);
+  const picked = await pickedOfGone(client, set);
+  const all = (list: keyof (typeof named)[number]) => [
+    ...named.flatMap((n) => n[list]),
+    ...picked.filter((p) => p.list === list).map((p) => p.key),
+  ];
   return {
     groups: new Set([...(row?.groups ?? []), ...all("groups")]),
     campuses: new Set(row?.campuses ?? []),
@@ -87,5 +104,5 @@ export async function problemsOfReferenceSet(
   set: ReferenceSet,
 ): Promise<readonly ReferenceProblem[]> {
   const facts = await factsOfForms(client);
-  return referenceProblems(set, facts && new Set(facts.map((f) => f.name)), await usesOfReferenceSet(client));
+  return referenceProblems(set, facts && new Set(facts.map((f) => f.name)), await usesOfReferenceSet(client, set));
 }

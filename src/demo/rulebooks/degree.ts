@@ -88,11 +88,34 @@ const coversYear: Condition = {
   value: { fact: "answers.covers.from", plusMonths: ACADEMIC_YEAR_MONTHS },
 };
 
+/** Then the record of the time before is asked for, too. */
+const coversLess: Condition = {
+  op: "all",
+  of: [
+    { op: "fact", fact: "answers.covers.from", is: "known" },
+    {
+      op: "fact",
+      fact: "answers.covers.to",
+      is: "under",
+      value: { fact: "answers.covers.from", plusMonths: ACADEMIC_YEAR_MONTHS },
+    },
+  ],
+};
+
 /** The transcript of a form that asks what time it covers where its credits are few, and the one of the time before. */
 export const transcriptsOfPeriod: readonly Requirement[] = [
   {
     ...transcript,
-    checks: transcript.checks.map((check) => ({ ...check, rule: { op: "any", of: [check.rule, coversYear] } })),
+    checks: [
+      {
+        key: "fullYear",
+        title: {
+          en: "covers at least one full year, or comes with the record of the time before",
+          fr: "couvre au moins une année complète, ou est accompagné du relevé de la période précédente",
+        },
+        rule: { op: "any", of: [ectsAtLeast(60), coversYear, coversLess] },
+      },
+    ],
     shows: ["covers.from", "covers.to", ...transcript.shows],
   },
   {
@@ -108,18 +131,7 @@ export const transcriptsOfPeriod: readonly Requirement[] = [
     proof: "copy",
     checks: [],
     shows: ["covers.from", "covers.to"],
-    when: {
-      op: "all",
-      of: [
-        { op: "fact", fact: "answers.covers.from", is: "known" },
-        {
-          op: "fact",
-          fact: "answers.covers.to",
-          is: "under",
-          value: { fact: "answers.covers.from", plusMonths: ACADEMIC_YEAR_MONTHS },
-        },
-      ],
-    },
+    when: coversLess,
   },
 ];
 

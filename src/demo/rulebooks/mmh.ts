@@ -86,6 +86,10 @@ export const mmh: RulebookBody = {
         en: "Choose one object, boat or building of the coast. What does it tell, to whom, and what should become of it?",
         fr: "Choisissez un objet, un bateau ou un bâtiment de la côte. Que dit-il, à qui, et que devrait-il devenir ?",
       },
+      {
+        en: "Write it in English or in French, as you want to study.",
+        fr: "Rédigez-le en français ou en anglais, selon la langue de vos études.",
+      },
     ),
     {
       key: "portfolio",

@@ -5,6 +5,7 @@ import { decided } from "./decided";
 import { elsewhere } from "./elsewhere";
 import { grades } from "./grades";
 import { tellingOf } from "./moments";
+import { records } from "./records";
 import { waiting } from "./waiting";
 
 /**
@@ -13,5 +14,5 @@ import { waiting } from "./waiting";
  */
 export function stories(anchor: PlainDate, start: PlainDate): readonly Story[] {
   const telling = tellingOf(anchor, start);
-  return [checking, grades, waiting, decided, elsewhere].flatMap((tell) => tell(telling));
+  return [checking, grades, waiting, decided, elsewhere, records].flatMap((tell) => tell(telling));
 }

@@ -1,4 +1,5 @@
 import { ownWords } from "../own-words";
+import { courses } from "../people";
 import type { Moment } from "../story";
 
 /** Two sittings; one mark of the first was typed higher than it was. */
@@ -117,3 +118,68 @@ export const sent = (day: number, told: Told = {}, entries: Entries = {}): reado
   { do: "pay", day: day - 1, at: "12:30" },
   { do: "submit", day, at: "10:20" },
 ];
+
+/** What stands on the record of one term and a half: 55 credits. */
+export const LAST_TERMS = courses(["15", "17", "14"]).slice(0, 8);
+
+/** A mark sheet: of 100 marks each, as its board prints them. */
+export const MARK_SHEET: Entries = {
+  courses: courses(["71", "64", "78", "59", "83"]).map(({ grade = "", ...course }) => ({
+    ...course,
+    marksObtained: grade,
+    marksTotal: "100",
+  })),
+};
+
+/** A second first degree, on a scale where 1 is best. */
+const SECOND = "0a1f8f4e-5f5e-4f0a-9b61-0b5a1d2c3e05";
+export const TWO_DEGREES: Entries = {
+  education: [
+    {
+      id: SECOND,
+      institution: "Skarvøy Maritime University",
+      country: "NO",
+      level: "6",
+      title: "BA Museum Studies",
+      status: "completed",
+      start: "2019-09-02",
+      end: "2022-06-24",
+      language: "en",
+      creditsPerYear: "60",
+      scale: "down6",
+      grade: "2.4",
+    },
+  ],
+  courses: [
+    { title: "Collections and their care", credits: "30", area: "social", grade: "2.3" },
+    { title: "Boats as documents", credits: "30", area: "social", grade: "2.0" },
+    { title: "Exhibitions for harbour towns", credits: "30", area: "social", grade: "2.7" },
+  ].map((course) => ({ ...course, status: "completed", degree: SECOND })),
+};
+
+/** One sitting, three subjects, typed as the certificate has them. */
+const SITTING = "0a1f8f4e-5f5e-4f0a-9b61-0b5a1d2c3e06";
+export const ONE_SITTING: Entries = {
+  sittings: [{ id: SITTING, board: "northern", year: "2026", candidate: "NEC-41526" }],
+  subjects: [
+    { sitting: SITTING, subject: "biology", mark: "66" },
+    { sitting: SITTING, subject: "chemistry", mark: "59" },
+    { sitting: SITTING, subject: "mathematics", mark: "71" },
+  ],
+};
+
+/** Two things that were done beside school. */
+export const BESIDE_SCHOOL: Entries = {
+  beyond: [
+    {
+      title: "Tide gauge of the harbour",
+      year: "2025",
+      text: "Read it every Sunday for a year and sent the readings to the harbour office, which prints them.",
+    },
+    {
+      title: "Rowing, second boat",
+      year: "2026",
+      text: "Third of the islands’ regatta, in a boat that we mended ourselves.",
+    },
+  ],
+};

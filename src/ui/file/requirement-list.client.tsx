@@ -43,7 +43,7 @@ function noteOf(data: FileData, r: RequirementResult): string {
   if (r.kind === "deed") return "";
   const own = data.documents.filter((d) => r.evidence.includes(d.evidenceId));
   const pages = own.reduce((sum, d) => sum + d.pages, 0);
-  const parts = [entryName(data, r.entry), pages > 0 ? `${pages} ${pages === 1 ? "page" : "pages"}` : ""];
+  const parts = [entryName(data, r.entry), pages > 0 ? `${pages}\u00a0${pages === 1 ? "page" : "pages"}` : ""];
   return parts.filter(Boolean).join(" · ");
 }
 

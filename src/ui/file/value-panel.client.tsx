@@ -86,8 +86,14 @@ export function ValuePanel({
     data.assessment.file.stage !== "preparing" &&
     (requirement.kind === "document" || requirement.standing === "promised" || open.length > 0);
   const sections = [...new Set(own.map((v) => v.section))];
+  const sittings = judged ? sittingsAskedFor(data, requirement, own) : [];
+  // What a registry left to a person stands before what is claimed, for it is what has to be done.
+  const waits = (entry: string) =>
+    data.registry.some((q) => q.entry === entry && (q.state === "changed" || q.state === "other name"));
+  const registry = (entry: string) => <RegistryCheck key={entry} data={data} entry={entry} act={act} />;
   return (
     <div className="claimed">
+      {sittings.filter(waits).map(registry)}
       {own.some(isName) ? <Governing data={data} requirement={requirement} /> : null}
       {sections.map((key) => {
         const values = own.filter((v) => v.section === key);
@@ -129,11 +135,7 @@ export function ValuePanel({
       {judged && shownBeside(requirement).includes("citizenship.passportNumber") ? (
         <ZoneCheck data={data} onConfirm={onConfirm} />
       ) : null}
-      {judged
-        ? sittingsAskedFor(data, requirement, own).map((entry) => (
-            <RegistryCheck key={entry} data={data} entry={entry} act={act} />
-          ))
-        : null}
+      {sittings.filter((entry) => !waits(entry)).map(registry)}
       {(requirement.kind === "document" ? requirement.checks : []).map((check) => (
         <p key={check.key} className={check.truth === "not met" ? "wrong strong" : "quiet"}>
           {check.truth === "met" ? "Holds" : check.truth === "not met" ? "Does not hold" : "Open"}: {check.title.en}

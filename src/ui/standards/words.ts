@@ -66,6 +66,6 @@ export function standardsProblem(set: ReferenceSet, { code, area, about }: Refer
     case "level-range":
       return `In ${name} the level ${what} asks for a score that the test does not have.`;
     case "still-used":
-      return `${name} was taken away, but a rulebook, a programme or a round still names it. Put it back, or change those first.`;
+      return `${name} was taken away, but a rulebook, a programme, a round or an applicant’s answer still names it. Put it back, or change those first.`;
   }
 }

@@ -1,8 +1,11 @@
 import type { LengthLimit, Section } from "../../../core/rulebook/section";
+import type { LocalText } from "../../../core/text/local-text";
 import { field } from "./field";
 
+const IN_ENGLISH = { en: "Write it in English.", fr: "Rédigez-le en anglais." };
+
 /** A statement for one choice, with its prompt where it is written and its limits counted live. */
-export function statement(length: LengthLimit, prompt: { en: string; fr: string }): Section {
+export function statement(length: LengthLimit, prompt: LocalText, tongue: LocalText = IN_ENGLISH): Section {
   return {
     key: "statement",
     core: null,
@@ -11,8 +14,8 @@ export function statement(length: LengthLimit, prompt: { en: string; fr: string 
     intro: prompt,
     fields: [
       field({ key: "text", kind: "statement", length }, "Statement", "Texte", {
-        en: "Write it in English. Only those who judge this choice read it.",
-        fr: "Rédigez-le en anglais. Seules les personnes qui jugent ce vœu le lisent.",
+        en: `${tongue.en} Only those who judge this choice read it.`,
+        fr: `${tongue.fr} Seules les personnes qui jugent ce vœu le lisent.`,
       }),
     ],
   };
