@@ -58,7 +58,7 @@ export interface Stage {
   readonly after?: ((story: Story, moment: Moment, applicationId: string) => Promise<void>) | undefined;
 }
 
-export interface Play {
+interface Play {
   readonly stage: Stage;
   readonly profile: Profile;
   readonly actor: Actor;
@@ -227,6 +227,13 @@ function dayAfter(play: Play, days: number): string {
   return formatDay((parseDay(play.stage.runtime.now().toISOString().slice(0, 10)) ?? 0) + days);
 }
 
+const asking = ({ stage: { runtime, staff, askRegistry: answer }, applicationId }: Play) => ({
+  runtime,
+  applicationId,
+  officer: staff.officer,
+  answer,
+});
+
 async function perform(play: Play, moment: Moment): Promise<void> {
   const { runtime, staff } = play.stage;
   const { applicationId, choiceId } = play;
@@ -349,9 +356,9 @@ async function perform(play: Play, moment: Moment): Promise<void> {
       return;
     }
     case "ask registries":
-      return askRegistries(play);
+      return askRegistries(asking(play));
     case "registry corrects":
-      return correctRegistry(play, moment);
+      return correctRegistry(asking(play), moment);
     case "answer":
       await act(runtime, answerDecision, play.actor, { applicationId, choiceId, answer: moment.answer });
       return;
