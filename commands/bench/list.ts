@@ -1,6 +1,6 @@
 import type pg from "pg";
 import type { Actor } from "../../src/core/rights/actor";
-import { turns } from "../../src/views/assessment/turns";
+import { turns } from "../../src/views/turns/turns";
 import { readView } from "../../src/views/view/view";
 import { report, time } from "./measure";
 
@@ -22,12 +22,12 @@ export async function fill(pool: pg.Pool): Promise<void> {
      select '99-' || lpad(row_number() over ()::text, 6, '0'), p.id, (select id from cycle limit 1), (select id from procedure limit 1), now() from person p where p.email like '%@bench.example'`,
   );
   await pool.query(
-    `insert into file_standing (application_id, number, name, stage, turn, reason, owes, rests_on, order_at, due_at, comb, programmes, last_event_at, assessed_at, office_version)
-     select id, number, 'Name ' || number, 'submitted', 'office', (array['check','confirm','decide'])[1 + (random() * 2)::int], '{office}', '{}', t, t, 'acaacaacapan', 'MES', now(), now(), 1
+    `insert into file_standing (application_id, number, name, stage, turn, reason, owes, rests_on, tags, order_at, due_at, comb, programmes, last_event_at, assessed_at, office_version)
+     select id, number, 'Name ' || number, 'submitted', 'office', (array['check','confirm','decide'])[1 + (random() * 2)::int], '{office}', '{}', array['programme:MES','start:2027-09-01','round:' || (number % 3)::text, 'group:' || (array['home','overseas'])[1 + (random())::int], 'standing:passport to check'], t, t, 'acaacaacapan', 'MES', now(), now(), 1
      from (select id, number, now() + random() * interval '60 days' as t from application where number like '99-%') x`,
   );
   await pool.query(
-    "insert into file_name (application_id, folded) select id, 'name ' || number from application where number like '99-%'",
+    "insert into file_search (application_id, text) select id, 'name ' || number || E'\\n#' || number from application where number like '99-%'",
   );
   await pool.query("analyze");
 }

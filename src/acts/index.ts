@@ -11,7 +11,7 @@ import { withdraw } from "./application/withdraw";
 import { endAdjustment, grantAdjustment } from "./assessment/adjustments";
 import * as overriding from "./assessment/override-finding";
 import { passOverFiles, reassessFiles, setFileAside, tryFileAgain } from "./assessment/reassess";
-import { takeFile } from "./assessment/take-file";
+import { handFile, takeFile } from "./assessment/take-file";
 import { addTask, dropTask, finishTask } from "./assessment/tasks";
 import { copyCycle } from "./catalogue/copy-cycle";
 import { answerSearch, noteEmptySearch } from "./catalogue/empty-searches";
@@ -30,6 +30,7 @@ import { excuseRequirement } from "./evidence/excuse-requirement";
 import * as evidence from "./evidence/judge-evidence";
 import { noteKeeper } from "./evidence/note-keeper";
 import { keepLinkCopy, noteLink } from "./evidence/note-link";
+import { remindApplicant } from "./evidence/remind-applicant";
 import { removeDocument, setAsideTwin } from "./evidence/remove-document";
 import * as signatures from "./evidence/signatures";
 import { supplyForApplicant, uploadDocument } from "./evidence/upload-document";
@@ -58,6 +59,7 @@ import * as rulings from "./rulings/rulings";
 import * as institutions from "./standards/institutions";
 import * as referenceSet from "./standards/reference-set";
 import { compareStatements, judgeLikeness } from "./statements/likeness";
+import { dropList, keepList } from "./turns/named-lists";
 
 /** Every act there is: a test walks them with every role. */
 export const ACTS = {
@@ -158,6 +160,7 @@ export const ACTS = {
   releaseDecision: decisions.releaseDecision,
   tryMailAgain: messages.tryMailAgain,
   releaseStuckMessages: messages.releaseStuckMessages,
+  remindApplicant,
   remindDrafts,
   remindOpenings,
   eraseDrafts,
@@ -189,6 +192,7 @@ export const ACTS = {
   remindSignature: signatures.remindSignature,
   signByLink: signatures.signByLink,
   declineSignature: signatures.declineSignature,
+  dropList,
   requestReference: requests.requestReference,
   refuseCorrection,
   requestCorrection,
@@ -200,6 +204,8 @@ export const ACTS = {
   ruleOnCase: rulings.ruleOnCase,
   endCaseRuling: rulings.endCaseRuling,
   endRuling: rulings.endRuling,
+  handFile,
+  keepList,
   saveAnswers,
   saveCycle: programmes.saveCycle,
   saveIntake: programmes.saveIntake,

@@ -13,8 +13,11 @@ export interface Transaction {
   readonly client: pg.PoolClient;
 }
 
-/** No statement here runs long enough to be worth compiling to machine code, which the long ones would else be each time. */
-const SESSION = "-c jit=off";
+/**
+ * No statement here runs long enough to be worth compiling to machine code, which the long ones would else be each time. And a word is
+ * close to what was typed if nearly half of its threes of letters are the same: one wrong letter of five.
+ */
+const SESSION = "-c jit=off -c pg_trgm.word_similarity_threshold=0.45";
 
 export function openPool(url: string, max = 10): pg.Pool {
   const pool = new pg.Pool({ connectionString: url, max, application_name: "unvex", options: SESSION });

@@ -9,11 +9,8 @@ import { awaited } from "./assessment/awaited";
 import { confided } from "./assessment/confided";
 import { elsewhere } from "./assessment/elsewhere";
 import { file } from "./assessment/file";
-import { pageCounts } from "./assessment/page-counts";
 import { peek } from "./assessment/peek";
-import { quickFind } from "./assessment/quick-find";
 import { troubledFiles } from "./assessment/troubled-files";
-import { turnContacts, turns } from "./assessment/turns";
 import { whatIf } from "./assessment/what-if";
 import { askedFor } from "./catalogue/asked-for";
 import { finder } from "./catalogue/finder";
@@ -56,6 +53,13 @@ import { otherScales } from "./standards/other-scales";
 import { scalesInUse } from "./standards/scales-in-use";
 import { standards } from "./standards/standards";
 import { statementComparison, writerLikeness } from "./statements/likeness";
+import { turnContacts } from "./turns/contacts";
+import { turnFacets } from "./turns/facets";
+import { manyChoices } from "./turns/many-choices";
+import { namedLists } from "./turns/named-lists";
+import { pageCounts } from "./turns/page-counts";
+import { quickFind } from "./turns/quick-find";
+import { turns } from "./turns/turns";
 
 /** Every view there is: a test walks them with every role. */
 export const VIEWS = {
@@ -113,6 +117,8 @@ export const VIEWS = {
   joinedInto,
   money,
   confided,
+  manyChoices,
+  namedLists,
   quickFind,
   pageCounts,
   ownErasure,
@@ -123,6 +129,7 @@ export const VIEWS = {
   tray,
   troubledFiles,
   turnContacts,
+  turnFacets,
   turns,
   whatIf,
   writerLikeness,

@@ -50,6 +50,7 @@ const QUESTIONS: Readonly<Record<string, readonly Who[]>> = {
   "api/scales": ALL,
   "api/standards": READERS,
   "api/templates/[sha256]": NOBODY,
+  "api/turn-facets": OFFICE,
   "api/turns": OFFICE,
   health: ALL,
 };

@@ -53,7 +53,7 @@ describe("intake work", () => {
   it("the list is taken into a spreadsheet, and answers and documents into one PDF", async () => {
     const { page } = lead;
     await page.goto("/office?mend=1");
-    await page.getByRole("link", { name: "Round still open" }).waitFor();
+    await page.getByRole("link", { name: "Gaps can still be filled, take this away" }).waitFor();
     const shown = await page.locator(".turn-list ol > li").count();
     const saved = async (press: () => Promise<void>) => {
       const [download] = await Promise.all([page.waitForEvent("download"), press()]);

@@ -1,5 +1,5 @@
-import AxeBuilder from "@axe-core/playwright";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { expectAccessible } from "../support/accessible";
 import { choose, goToApply, jumpsOn, newPerson, type Person, settleJumps, signIn } from "../support/browser";
 import { type Demo, openDemo } from "../support/demo";
 
@@ -14,13 +14,7 @@ describe("the main screens", () => {
   afterAll(() => demo.close());
 
   async function check({ page, complaints }: Person): Promise<void> {
-    // Only what is wrong is gathered, and in the page itself: no page of ours has frames.
-    const { violations } = await new AxeBuilder({ page })
-      .setLegacyMode(true)
-      .options({ resultTypes: ["violations"] })
-      .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
-      .analyze();
-    expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(", ")}`)).toEqual([]);
+    await expectAccessible(page);
     expect(complaints).toEqual([]);
     const overflow = await page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth");
     expect(overflow).toBeLessThanOrEqual(0);

@@ -100,7 +100,9 @@ describe("the office's standards", () => {
     const { page } = lead;
     await page.getByRole("button", { name: "HET, Harbour English Test" }).click();
     await page.getByRole("button", { name: "Remove HET, Harbour English Test" }).click();
-    await page.getByText("was taken away, but a rulebook, a programme or a round still names it").waitFor();
+    await page
+      .getByText("was taken away, but a rulebook, a programme, a round or an applicant’s answer still names it")
+      .waitFor();
     await page.getByRole("link", { name: "Changes and effect" }).click();
     await page.getByText("Something has to be corrected first:").waitFor();
     expect(await page.getByRole("button", { name: "Put it in force" }).count()).toBe(0);

@@ -5,7 +5,7 @@ import { saveAnswers } from "../../src/acts/form/save-answers";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { courses, someone } from "../../src/demo/people";
-import { landingHref } from "../../src/ui/application/applicant-step";
+import { landingHref } from "../../src/ui/application/addresses";
 import { eventSentence } from "../../src/ui/application/event-sentence";
 import { withdrawalFees } from "../../src/ui/application/withdrawal";
 import type { MyApplication } from "../../src/views/application/application-data";

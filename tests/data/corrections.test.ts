@@ -6,7 +6,7 @@ import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { myApplication } from "../../src/views/application/my-application";
 import { file as fileView } from "../../src/views/assessment/file";
-import { turns } from "../../src/views/assessment/turns";
+import { turns } from "../../src/views/turns/turns";
 import { readView } from "../../src/views/view/view";
 import { lookAt, submittedFile, type TestFile } from "../support/files";
 import { makePerson, must, openWorld, reasonOf, type World } from "../support/world";

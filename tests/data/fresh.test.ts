@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { turns } from "../../src/views/assessment/turns";
 import { finder } from "../../src/views/catalogue/finder";
+import { turns } from "../../src/views/turns/turns";
 import { readView } from "../../src/views/view/view";
 import { makePerson, openWorld, VISITOR, type World } from "../support/world";
 

@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { pageCounts } from "../../src/views/assessment/page-counts";
-import { quickFind } from "../../src/views/assessment/quick-find";
+import { pageCounts } from "../../src/views/turns/page-counts";
+import { quickFind } from "../../src/views/turns/quick-find";
 import { readView } from "../../src/views/view/view";
 import { submittedFile } from "../support/files";
 import { makePerson, openWorld, type World } from "../support/world";
@@ -40,8 +40,23 @@ describe("the find field", () => {
     ["%%", [], []],
     ["__", [], []],
     ["nobody at all", [], []],
+    ["quist zoe", ["Zoé Maarteen-Quist"], []],
+    ["Marteen", ["Zoé Maarteen-Quist"], []],
+    ["maartn quisd", ["Zoé Maarteen-Quist"], []],
   ])("“%s”", async (words, files, programmes) => {
     expect(await found(words)).toEqual([files, programmes]);
+  });
+
+  it.each([
+    ["Orla Finnegan", "referee", false],
+    ["halden sound", "institution", false],
+    ["R 441 7720", "document", false],
+    ["Finegan", "referee", true],
+  ] as const)("finds by “%s”, and says that it is the %s", async (words, by, near) => {
+    const all = await readView(world.runtime, quickFind, officer, { words });
+    expect(all?.files.map((f) => f.name)).toEqual(["Zoé Maarteen-Quist"]);
+    expect(all?.files[0]?.near).toBe(near);
+    expect(all?.files[0]?.foundBy?.by).toBe(by);
   });
 
   it("finds a file by its number, however it is typed, and by its last figures", async () => {

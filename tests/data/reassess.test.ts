@@ -38,7 +38,7 @@ describe("assessing files again", () => {
       version: number;
       event: Date;
     }>(
-      `select (select xmin::text from choice_standing where application_id = $1) as choice, (select xmin::text from file_name where application_id = $1) as name,
+      `select (select xmin::text from choice_standing where application_id = $1) as choice, (select xmin::text from file_search where application_id = $1) as name,
          s.office_version as version, s.last_event_at as event from file_standing s where s.application_id = $1`,
       [applicationId],
     );

@@ -6,7 +6,7 @@ import { loadCatalogue } from "../../src/demo/catalogue";
 import { verifyAll } from "../../src/verify";
 import { myApplication } from "../../src/views/application/my-application";
 import { file as fileView } from "../../src/views/assessment/file";
-import { turns } from "../../src/views/assessment/turns";
+import { turns } from "../../src/views/turns/turns";
 import { readView } from "../../src/views/view/view";
 import { lookAt, submittedFile } from "../support/files";
 import { DAY, makePerson, openWorld, reasonOf, type World } from "../support/world";

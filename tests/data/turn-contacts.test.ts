@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { turnContacts } from "../../src/views/assessment/turns";
+import { turnContacts } from "../../src/views/turns/contacts";
 import { readView } from "../../src/views/view/view";
 import { filledFile, lookAt, submittedFile, type TestFile } from "../support/files";
 import { makePerson, openWorld, type World } from "../support/world";

@@ -6,7 +6,7 @@ import { askApplicant } from "../../src/acts/evidence/asks";
 import { saveAnswers } from "../../src/acts/form/save-answers";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { PAGE, type TurnsData, turns } from "../../src/views/assessment/turns";
+import { PAGE, type TurnsData, turns } from "../../src/views/turns/turns";
 import { readView } from "../../src/views/view/view";
 import { anybody, submittedFile } from "../support/files";
 import { makePerson, must, openWorld, type World } from "../support/world";

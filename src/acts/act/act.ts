@@ -3,7 +3,7 @@ import type PgBoss from "pg-boss";
 import type { z } from "zod";
 import type { Json } from "../../core/file/facts";
 import type { FileEvent } from "../../core/file/file-events";
-import { type Outcome, refuse } from "../../core/record/outcome";
+import { done, type Outcome, refuse } from "../../core/record/outcome";
 import { type Actor, actorKey } from "../../core/rights/actor";
 import type { Office } from "../../core/standards/reference-set";
 import { isTooDeep, isUnreadable } from "../../core/text/readable";
@@ -36,7 +36,7 @@ export interface ActContext {
   };
 }
 
-export { done, type Outcome, refuse } from "../../core/record/outcome";
+export { done, type Outcome, refuse };
 
 export interface Act<Schema extends z.ZodType, Value> {
   readonly name: string;
@@ -58,12 +58,35 @@ class Refusal extends Error {
   }
 }
 
+/** Thrown so that nothing of what was tried stays. */
+class Tried extends Error {
+  constructor(readonly value: unknown) {
+    super("tried");
+  }
+}
+
 /** Runs an act: checks the input and the right, then writes in one transaction. `now` is the moment of receipt. */
-export async function runAct<Schema extends z.ZodType, Value>(
+export const runAct = <Schema extends z.ZodType, Value>(
   runtime: Runtime,
   act: Act<Schema, Value>,
   actor: Actor,
   rawInput: z.input<Schema>,
+): Promise<Outcome<Value>> => inOne(runtime, act, actor, rawInput, "keep");
+
+/** What an act would come to just now; nothing of it stays. */
+export const tryAct = <Schema extends z.ZodType, Value>(
+  runtime: Runtime,
+  act: Act<Schema, Value>,
+  actor: Actor,
+  rawInput: z.input<Schema>,
+): Promise<Outcome<Value>> => inOne(runtime, act, actor, rawInput, "undo");
+
+async function inOne<Schema extends z.ZodType, Value>(
+  runtime: Runtime,
+  act: Act<Schema, Value>,
+  actor: Actor,
+  rawInput: z.input<Schema>,
+  then: "keep" | "undo",
 ): Promise<Outcome<Value>> {
   const now = runtime.now();
   if (isTooDeep(rawInput)) return refuse("invalid-input", { fields: [] });
@@ -95,10 +118,12 @@ export async function runAct<Schema extends z.ZodType, Value>(
       if (!(await act.may(ctx, parsed.data))) throw new Refusal(refuse("not-yours"));
       const outcome = await act.run(ctx, parsed.data);
       if (!outcome.ok) throw new Refusal(outcome);
+      if (then === "undo") throw new Tried(outcome.value);
       return outcome;
     });
   } catch (error) {
     if (error instanceof Refusal) return error.outcome;
+    if (error instanceof Tried) return done(error.value as Value); // what the same act came to
     throw error;
   }
 }

@@ -46,6 +46,7 @@ export const TEMPLATES = [
   "round-opens-soon",
   "draft-closes",
   "draft-missing",
+  "reminded",
   "draft-erased-soon",
   "group-changed",
   "reopened",

@@ -1,9 +1,10 @@
 import "server-only";
+import { formatDay } from "../../core/time/day";
 import { webRuntime } from "../../runtime";
 import { formatDayOf, formatMoment } from "../../text/format";
-import { shortTimeLeft, TURN_WORDS } from "../../text/words/office";
-import type { TurnLine } from "../../ui/assessment/turn-line.client";
-import type { TurnRow } from "../../views/assessment/turns";
+import { foundWords, proposedDay, shortTimeLeft, TURN_WORDS } from "../../text/words/office";
+import type { TurnLine } from "../../ui/turns/turn-line.client";
+import type { TurnRow } from "../../views/turns/turns";
 import { officeNow } from "../../views/view/office-now";
 import { turnDeed } from "./turn-deed";
 
@@ -38,7 +39,11 @@ export async function officeClock() {
       mendDay: row.mendUntil ? day(row.mendUntil) : "",
       last: day(row.lastEventAt),
       officer: row.officer,
+      foundBy: foundWords(row.foundBy),
     };
   };
-  return { line, timeTo, day };
+  /** The day by which what is asked now is answered as a rule. */
+  const askDue = (now: number): string =>
+    formatDay(proposedDay(office.calendar, office.zone, now, office.set.targets.ask));
+  return { line, timeTo, day, askDue };
 }

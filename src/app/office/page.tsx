@@ -1,87 +1,35 @@
-import Link from "next/link";
 import { redirect } from "next/navigation";
-import { isTurn, TURNS } from "../../core/file/facts";
+import { isTurn } from "../../core/file/facts";
 import { isFileReason } from "../../core/file/reason";
 import { holds, OFFICE } from "../../core/rights/actor";
+import { listQuery } from "../../core/turns/named-list";
 import { REASON_WORDS, TURN_WORDS } from "../../text/words/office";
-import { TurnList } from "../../ui/assessment/turn-list.client";
-import { type TurnsData, turns } from "../../views/assessment/turns";
+import { TurnList } from "../../ui/turns/turn-list.client";
+import { DAY_WORDS, TurnNav } from "../../ui/turns/turn-nav";
+import { type TurnQuery, turnAddress, turnFilter } from "../../ui/turns/turn-query";
+import { namedLists } from "../../views/turns/named-lists";
+import { type TurnsData, turns } from "../../views/turns/turns";
 import { identity, requirePerson, see } from "../request";
+import { choicesForMany, doToSome, dropNamedList, keepNamedList } from "./lists.action";
 import { copyThem, takeInHand } from "./office.action";
 import { officeClock } from "./office-clock";
-import { type TurnQuery, turnFilter } from "./turn-filter";
 
-function address(query: TurnQuery, change: TurnQuery): string {
-  const merged = Object.entries({ ...query, ...change }).filter(
-    (e): e is [string, string] => typeof e[1] === "string" && e[1] !== "",
-  );
-  return merged.length === 0 ? "/office" : `/office?${new URLSearchParams(merged)}`;
-}
+type Shown = ReturnType<typeof turnFilter>;
 
 /** What the list holds, as its heading. */
-function titleOf(reason: string, turn: string | null): string {
-  if (isFileReason(reason)) return REASON_WORDS[reason];
+function titleOf(query: TurnQuery, { turn, reason, day, find }: Shown, name: string | undefined): string {
+  if (find !== null) return `Found: ${query.find}`;
+  if (name !== undefined) return name;
+  if (day !== null) return DAY_WORDS[day];
+  if (query.also && isTurn(query.also)) return `${TURN_WORDS[query.also]}, too`;
+  if (reason !== null && isFileReason(reason)) return REASON_WORDS[reason];
   if (turn === "office") return "Ours";
   return isTurn(turn) ? TURN_WORDS[turn] : "All";
 }
 
-/** Any round, then those still open, then those that have closed, and round again. */
-const NEXT_ROUND: Readonly<Record<string, string>> = { "": "1", "1": "2" };
-
-function TurnNav({ data, query }: { data: TurnsData; query: TurnQuery }) {
-  const kept = { mine: query.mine ?? "", mend: query.mend ?? "", alike: query.alike ?? "", said: query.said ?? "" };
-  return (
-    <nav className="turn-nav" aria-label="Whose turn">
-      <h2>Whose turn</h2>
-      {TURNS.map((turn) => {
-        const reasons = data.counts.filter((c) => c.turn === turn).sort((a, b) => b.count - a.count);
-        const total = reasons.reduce((sum, r) => sum + r.count, 0);
-        const shown = query.also ?? query.turn ?? (query.said ? "" : "office");
-        const open = shown === turn && query.find === undefined;
-        const also = data.also.find((a) => a.turn === turn)?.count ?? 0;
-        return (
-          <div key={turn}>
-            <Link
-              href={address(kept, { turn })}
-              aria-current={open && !query.reason && !query.also ? "page" : undefined}
-              className="turn-line"
-            >
-              <span className="turn-mark" data-turn={turn} />
-              <span>{turn === "office" ? "Ours" : TURN_WORDS[turn]}</span>
-              <span className="count">{total}</span>
-            </Link>
-            {also > 0 ? (
-              <Link
-                href={address(kept, { also: turn })}
-                aria-current={query.also === turn ? "page" : undefined}
-                className="also-line"
-              >
-                <span>{turn === "payment" ? "also to be paid" : "also with them"}</span>
-                <span className="count">+{also}</span>
-              </Link>
-            ) : null}
-            {open ? (
-              <ul>
-                {reasons.map((r) => (
-                  <li key={r.reason}>
-                    <Link
-                      href={address(kept, { turn, reason: r.reason })}
-                      aria-current={query.reason === r.reason ? "page" : undefined}
-                      data-turn={turn}
-                    >
-                      <span>{REASON_WORDS[r.reason]}</span>
-                      <span className="count">{r.count}</span>
-                    </Link>
-                  </li>
-                ))}
-              </ul>
-            ) : null}
-          </div>
-        );
-      })}
-    </nav>
-  );
-}
+/** How many files the list holds: where it is that of a day and of no turn, all that are counted there. */
+const totalShown = (data: TurnsData, { day, turn, reason }: Shown): number =>
+  day !== null && turn === null && reason === null ? data.counts.reduce((sum, c) => sum + c.count, 0) : data.total;
 
 /** The officer's home: the files whose turn is ours, the most urgent first. */
 export default async function TurnsPage({ searchParams }: { searchParams: Promise<TurnQuery> }) {
@@ -100,38 +48,36 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
               : "/my",
     );
   const filter = turnFilter(query);
-  const { turn } = filter;
-  const finding = filter.find !== null;
-  const data = await see(turns, person.actor, filter);
+  const [data, lists] = await Promise.all([see(turns, person.actor, filter), see(namedLists, person.actor, {})]);
   if (!data) redirect("/office/no-permission");
-  const title = finding
-    ? `Found: ${query.find}`
-    : query.also && isTurn(query.also)
-      ? `${TURN_WORDS[query.also]}, too`
-      : titleOf(query.reason ?? "", turn);
+  const finding = filter.find !== null;
   const clock = await officeClock();
+  const here = listQuery(turnAddress(query, {}).split("?")[1] ?? "");
+  const leads = holds(person.actor, ["lead officer"]);
   return (
     <div className="turns">
-      <TurnNav data={data} query={query} />
+      <TurnNav data={data} query={query} lists={lists ?? []} here={here} leads={leads} drop={dropNamedList} />
       <TurnList
         key={JSON.stringify(query)}
         forFinance={holds(person.actor, ["finance"], [])}
-        title={title}
-        total={finding ? data.rows.length : data.total}
+        leads={leads}
+        title={titleOf(query, filter, (lists ?? []).find((l) => l.query === here)?.name)}
+        total={finding ? data.rows.length : totalShown(data, filter)}
         rows={data.rows.map((row) => clock.line(row, Date.parse(data.now)))}
-        mine={query.mine === "1"}
-        mineHref={address(query, { mine: query.mine === "1" ? "" : "1", after: "" })}
+        near={data.near}
+        query={query}
+        here={here}
+        due={clock.askDue(Date.parse(data.now))}
         round={filter.round}
-        roundHref={address(query, { mend: NEXT_ROUND[query.mend ?? ""] ?? "", after: "" })}
+        chips={data.chips}
         said={data.said}
-        saidHref={address(query, { said: "", after: "" })}
-        alike={filter.alike}
-        alikeHref={address(query, { alike: filter.alike ? "" : "1", after: "" })}
-        tableHref={address(query, { after: "" }).replace("/office", "/api/turns")}
-        nextHref={data.next ? address(query, { after: data.next }) : null}
-        firstHref={query.after ? address(query, { after: "" }) : null}
+        tableHref={turnAddress(query, {}).replace("/office", "/api/turns")}
+        nextHref={data.next ? turnAddress(query, { after: data.next }) : null}
+        firstHref={query.after ? turnAddress(query, {}) : null}
         take={takeInHand}
         copy={copyThem}
+        keep={keepNamedList}
+        many={{ choices: choicesForMany, doToSome }}
       />
     </div>
   );

@@ -63,7 +63,15 @@ describe("what an applicant sees of an assessment", () => {
         submittedAt: SUBMITTED,
         evidence: documents,
       });
-      const charge = { id: "c", item: "handling", scope: "choice-1", minor: 5500, currency: "EUR", paidMinor: 0 };
+      const charge = {
+        id: "c",
+        item: "handling",
+        scope: "choice-1",
+        minor: 5500,
+        currency: "EUR",
+        paidMinor: 0,
+        paidAt: null,
+      };
       return { ...facts, charges: [{ ...charge, announcedAt: paid ? (SUBMITTED as Instant) : null }] };
     };
     expect(share(fee(false)).file).toMatchObject({

@@ -9,6 +9,8 @@ const reason = z.string().trim().min(1).max(1000);
 export const overrideFindingInput = z.object({ ...rule, finding: z.enum(["met", "not met"]), reason });
 export const endOverrideInput = z.object({ ...rule, reason });
 export const takeFileInput = z.object({ ...onFile, mine: z.boolean() });
+/** `officerId`: into whose hands; null into nobody's. */
+export const handFileInput = z.object({ ...onFile, officerId: z.uuid().nullable() });
 
 /** `section`: the section in which it was stated, by its key; "" where it is about none. */
 export const addTaskInput = z.object({

@@ -32,6 +32,7 @@ export const askApplicantInput = z.object({
   text: z.string().trim().min(1).max(2000),
   due: z.iso.date(),
 });
+export const remindApplicantInput = z.object({ ...onFile, words: z.string().trim().max(1000).default("") });
 export const settleAskInput = z.object(requirement);
 
 export const confirmValuesInput = z.object({

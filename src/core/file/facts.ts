@@ -166,6 +166,8 @@ export interface ChargeFact {
   readonly currency: string;
   /** Sum of booked payments. */
   readonly paidMinor: number;
+  /** When the last of them was booked. */
+  readonly paidAt: Instant | null;
   /** When a payment was announced and is not yet booked. */
   readonly announcedAt: Instant | null;
 }

@@ -87,6 +87,8 @@ export const FILE_EVENTS = [
   "release-decision",
   "answer-decision",
   "take-file",
+  "hand-file",
+  "remind-applicant",
   "withdraw",
   "time-passed",
   "set-file-aside",

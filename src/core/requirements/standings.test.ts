@@ -304,6 +304,7 @@ describe("a fee", () => {
     minor: 5000,
     currency: "EUR",
     paidMinor,
+    paidAt: null,
     announcedAt,
   });
   const group = (groupSinceSubmission: string | null): FileFacts["application"] => ({

@@ -49,6 +49,7 @@ export function withCharges(
       minor: amount.minor,
       currency: amount.currency,
       paidMinor: 0,
+      paidAt: null,
       announcedAt: null,
     })),
   ];

@@ -5,12 +5,13 @@ import type { LoadedFile } from "../file/loaded-file";
 import { type FileReason, reasonOf } from "../file/reason";
 import type { Assessment, AwaitedKind, ChoiceResult, Stage } from "../file/result";
 import type { Instant } from "../ids";
-import { fold } from "../people/fold";
 import { personOf } from "../people/person-of";
 import { candidateKeys, type PersonKeys } from "../people/same-person";
 import { claimKey, numberedClaims } from "../results/numbered-claims";
 import type { Office } from "../standards/reference-set";
 import { toInstant } from "../time/zone";
+import { fileTags, lastArrival } from "./file-tags";
+import { searchText } from "./search-text";
 
 /** What is kept of a file's latest result: what lists show, what it is found by, and how long it holds. */
 export interface FileRow {
@@ -32,6 +33,10 @@ export interface FileRow {
   readonly mendUntil: Instant | null;
   readonly comb: string;
   readonly programmes: string;
+  /** What lists are narrowed down by; in order. */
+  readonly tags: readonly string[];
+  /** When something last came in from outside the office. */
+  readonly arrivedAt: Instant | null;
   readonly validUntil: Instant | null;
   readonly assessedAt: Instant;
   readonly officeVersion: number;
@@ -39,8 +44,8 @@ export interface FileRow {
   readonly restsOn: readonly string[];
   /** In the order of their ids. */
   readonly choices: readonly ChoiceRow[];
-  /** The names by which it is found, and its number. */
-  readonly folded: string;
+  /** What it is found by. */
+  readonly search: string;
   /** The keys under which other files of the same person are found; in order. */
   readonly keys: readonly string[];
   /** What is still to come: in order. */
@@ -90,11 +95,10 @@ export function fileRow(loaded: LoadedFile, assessment: Assessment, office: Offi
   const { file } = assessment;
   const { id, number } = loaded.facts.application;
   const person = personOf(loaded.facts, null);
-  const { name, formerNames = [] } = person;
   return {
     applicationId: id,
     number,
-    name,
+    name: person.name,
     stage: file.stage,
     turn: file.turn,
     reason: reasonOf(assessment),
@@ -107,12 +111,14 @@ export function fileRow(loaded: LoadedFile, assessment: Assessment, office: Offi
     mendUntil: file.mendUntil,
     comb: combText(file.comb),
     programmes: loaded.facts.choices.map((c) => c.programme).join(" "),
+    tags: fileTags(loaded, assessment),
+    arrivedAt: lastArrival(loaded.facts),
     validUntil: file.validUntil,
     assessedAt: toInstant(at),
     officeVersion: office.version,
     restsOn: restsOn(loaded.facts.answers, loaded.facts.confirmations, loaded.rulebooks),
     choices: assessment.choices.map(choiceRow).sort((a, b) => byText(a.choiceId, b.choiceId)),
-    folded: `${fold([name, ...formerNames].join(" "))} ${number}`,
+    search: searchText(loaded, person),
     keys: keysOf(loaded, person),
     awaited: awaitedRows(assessment),
   };

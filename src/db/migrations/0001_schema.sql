@@ -714,6 +714,15 @@ CREATE TABLE "link_note" (
 	CONSTRAINT "link_note_application_id_scope_section_entry_field_url_pk" PRIMARY KEY("application_id","scope","section","entry","field","url")
 );
 --> statement-breakpoint
+CREATE TABLE "named_list" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"person_id" uuid NOT NULL,
+	"name" text NOT NULL,
+	"query" text NOT NULL,
+	"shared" boolean DEFAULT false NOT NULL,
+	"at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE "page_left_out" (
 	"upload_id" uuid NOT NULL,
 	"page" integer NOT NULL,
@@ -875,9 +884,9 @@ CREATE TABLE "file_key" (
 	CONSTRAINT "file_key_application_id_key_pk" PRIMARY KEY("application_id","key")
 );
 --> statement-breakpoint
-CREATE TABLE "file_name" (
+CREATE TABLE "file_search" (
 	"application_id" uuid PRIMARY KEY NOT NULL,
-	"folded" text NOT NULL
+	"text" text NOT NULL
 );
 --> statement-breakpoint
 CREATE TABLE "file_standing" (
@@ -895,6 +904,8 @@ CREATE TABLE "file_standing" (
 	"order_at" timestamp with time zone NOT NULL,
 	"comb" text NOT NULL,
 	"programmes" text NOT NULL,
+	"tags" text[] NOT NULL,
+	"arrived_at" timestamp with time zone,
 	"officer_id" uuid,
 	"last_event_at" timestamp with time zone NOT NULL,
 	"valid_until" timestamp with time zone,
@@ -1128,6 +1139,7 @@ ALTER TABLE "keeper_note" ADD CONSTRAINT "keeper_note_by_id_person_id_fk" FOREIG
 ALTER TABLE "link_note" ADD CONSTRAINT "link_note_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "link_note" ADD CONSTRAINT "link_note_copy_sha256_content_sha256_fk" FOREIGN KEY ("copy_sha256") REFERENCES "public"."content"("sha256") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "link_note" ADD CONSTRAINT "link_note_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "named_list" ADD CONSTRAINT "named_list_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "page_left_out" ADD CONSTRAINT "page_left_out_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "page_left_out" ADD CONSTRAINT "page_left_out_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "section_summary" ADD CONSTRAINT "section_summary_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1152,7 +1164,7 @@ ALTER TABLE "choice_standing" ADD CONSTRAINT "choice_standing_choice_id_choice_i
 ALTER TABLE "choice_standing" ADD CONSTRAINT "choice_standing_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "event" ADD CONSTRAINT "event_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "file_key" ADD CONSTRAINT "file_key_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE "file_name" ADD CONSTRAINT "file_name_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "file_search" ADD CONSTRAINT "file_search_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "file_standing" ADD CONSTRAINT "file_standing_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "file_trouble" ADD CONSTRAINT "file_trouble_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "message" ADD CONSTRAINT "message_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1205,6 +1217,7 @@ CREATE INDEX "adjustment_application" ON "adjustment" USING btree ("application_
 CREATE INDEX "contact_note_application" ON "contact_note" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "copy_of_content" ON "copy_of" USING btree ("sha256");--> statement-breakpoint
 CREATE INDEX "copy_order_of" ON "copy_order" USING btree ("asked_by_id","asked_at");--> statement-breakpoint
+CREATE INDEX "named_list_person" ON "named_list" USING btree ("person_id");--> statement-breakpoint
 CREATE INDEX "task_application" ON "task" USING btree ("application_id");--> statement-breakpoint
 CREATE UNIQUE INDEX "account_join_given" ON "account_join" USING btree ("given_id") WHERE "account_join"."ended_at" is null;--> statement-breakpoint
 CREATE INDEX "account_join_kept" ON "account_join" USING btree ("kept_id");--> statement-breakpoint
@@ -1219,13 +1232,15 @@ CREATE INDEX "awaited_kind" ON "awaited" USING btree ("kind","due","application_
 CREATE INDEX "choice_standing_application" ON "choice_standing" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "event_application" ON "event" USING btree ("application_id","id");--> statement-breakpoint
 CREATE INDEX "file_key_key" ON "file_key" USING btree ("key");--> statement-breakpoint
-CREATE INDEX "file_name_trigram" ON "file_name" USING gin ("folded" gin_trgm_ops);--> statement-breakpoint
+CREATE INDEX "file_search_trigram" ON "file_search" USING gin ("text" gin_trgm_ops);--> statement-breakpoint
 CREATE INDEX "standing_turn" ON "file_standing" USING btree ("turn","order_at","number");--> statement-breakpoint
 CREATE INDEX "standing_reason" ON "file_standing" USING btree ("turn","reason","order_at","number");--> statement-breakpoint
 CREATE INDEX "standing_officer" ON "file_standing" USING btree ("officer_id","turn","reason");--> statement-breakpoint
 CREATE INDEX "standing_owes" ON "file_standing" USING gin ("owes");--> statement-breakpoint
 CREATE INDEX "standing_mend" ON "file_standing" USING btree ("turn","mend_until");--> statement-breakpoint
 CREATE INDEX "standing_valid" ON "file_standing" USING btree ("valid_until");--> statement-breakpoint
+CREATE INDEX "standing_arrived" ON "file_standing" USING btree ("arrived_at");--> statement-breakpoint
+CREATE INDEX "standing_last" ON "file_standing" USING btree ("turn","last_event_at","number");--> statement-breakpoint
 CREATE INDEX "file_trouble_next" ON "file_trouble" USING btree ("next_try_at");--> statement-breakpoint
 CREATE INDEX "message_due" ON "message" USING btree ("due_at") WHERE "message"."state" = 'queued';--> statement-breakpoint
 CREATE INDEX "message_claimed" ON "message" USING btree ("claimed_at") WHERE "message"."state" = 'sending';--> statement-breakpoint

@@ -19,12 +19,14 @@ const STANDING = [
   "mendUntil",
   "comb",
   "programmes",
+  "tags",
+  "arrivedAt",
   "validUntil",
   "assessedAt",
   "officeVersion",
   "restsOn",
 ] as const satisfies readonly (keyof FileRow)[];
-const INSTANTS: readonly string[] = ["dueAt", "orderAt", "mendUntil", "validUntil", "assessedAt"];
+const INSTANTS: readonly string[] = ["dueAt", "orderAt", "mendUntil", "arrivedAt", "validUntil", "assessedAt"];
 const CHOICE = [
   "stage",
   "closedAs",
@@ -38,10 +40,10 @@ const excluded = (names: readonly string[]) => names.map((n) => `${columnOf(n)} 
 const named = (row: Readonly<Record<string, unknown>>) =>
   Object.fromEntries(Object.entries(row).map(([name, value]) => [columnOf(name), value]));
 
-/** Everything that is kept of some files, in one statement; of names, keys and what is awaited only what changed is written. */
+/** Everything that is kept of some files, in one statement; of what it is found by, keys and what is awaited only what changed is written. */
 const WRITE = `with file as materialized (
     select f.*, (f.standing->>'application_id')::uuid as id
-    from jsonb_to_recordset($1::jsonb) as f (standing jsonb, choices jsonb, folded text, keys jsonb, awaited jsonb)),
+    from jsonb_to_recordset($1::jsonb) as f (standing jsonb, choices jsonb, search text, keys jsonb, awaited jsonb)),
   standing as (
     insert into file_standing (application_id, last_event_at, ${columns(STANDING)})
     select r.application_id, $2, ${STANDING.map((n) => `r.${columnOf(n)}`).join(", ")}
@@ -55,8 +57,8 @@ const WRITE = `with file as materialized (
     on conflict (choice_id) do update set ${excluded(CHOICE)}
       where (${CHOICE.map((n) => `choice_standing.${columnOf(n)}`).join(", ")}) is distinct from (${CHOICE.map((n) => `excluded.${columnOf(n)}`).join(", ")})),
   names as (
-    insert into file_name (application_id, folded) select id, folded from file
-    on conflict (application_id) do update set folded = excluded.folded where file_name.folded <> excluded.folded),
+    insert into file_search (application_id, text) select id, search from file
+    on conflict (application_id) do update set text = excluded.text where file_search.text <> excluded.text),
   lost_keys as (
     delete from file_key k using file where k.application_id = file.id and not file.keys ? k.key),
   keys as (
@@ -77,10 +79,10 @@ export async function writeFileRows(
   acted: boolean,
 ): Promise<void> {
   if (rows.length === 0) return;
-  const written = rows.map(({ choices, folded, keys, awaited, ...standing }) => ({
+  const written = rows.map(({ choices, search, keys, awaited, ...standing }) => ({
     standing: named(standing),
     choices: choices.map((c) => named({ ...c })),
-    folded,
+    search,
     keys,
     awaited: awaited.map((a) => [a.kind, a.about, a.due]),
   }));
@@ -96,7 +98,7 @@ const shown = STANDING.map((name) => {
 const READ = `select json_build_object('applicationId', s.application_id, ${shown.join(", ")},
   'choices', coalesce((select json_agg(json_build_object('choiceId', c.choice_id, 'stage', c.stage, 'closedAs', c.closed_as,
      'eligibility', c.eligibility, 'findings', c.findings) order by c.choice_id) from choice_standing c where c.application_id = s.application_id), '[]'),
-  'folded', (select n.folded from file_name n where n.application_id = s.application_id),
+  'search', (select n.text from file_search n where n.application_id = s.application_id),
   'keys', coalesce((select json_agg(k.key order by k.key collate "C") from file_key k where k.application_id = s.application_id), '[]'),
   'awaited', coalesce((select json_agg(json_build_object('kind', w.kind, 'about', w.about, 'due', w.due) order by concat_ws('|', w.kind, w.about, w.due) collate "C")
      from awaited w where w.application_id = s.application_id), '[]')) as row

@@ -104,6 +104,7 @@ select json_build_object(
     `json_build_object('id', x.id, 'item', x.item, 'scope', x.scope, 'currency', x.currency,
       'minor', x.minor + coalesce((select sum(j.minor) from charge_adjustment j where j.charge_id = x.id), 0),
       'paidMinor', coalesce((select sum(y.minor) from payment y where y.charge_id = x.id and y.state = 'booked'), 0),
+      'paidAt', (select ${iso("max(y.settled_at)")} from payment y where y.charge_id = x.id and y.state = 'booked' and y.minor > 0),
       'announcedAt', null)`,
     "charge x where x.application_id = a.id",
     "x.made_at, x.id",

@@ -204,3 +204,19 @@ export const copyOf = pgTable(
   },
   (t) => [primaryKey({ columns: [t.orderId, t.applicationId] }), index("copy_of_content").on(t.sha256)],
 );
+
+/** A list of files that somebody gave a name, as the address of the page says it; for all officers where a lead officer shares it. */
+export const namedList = pgTable(
+  "named_list",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+    name: text("name").notNull(),
+    query: text("query").notNull(),
+    shared: boolean("shared").notNull().default(false),
+    at: instant("at").notNull(),
+  },
+  (t) => [index("named_list_person").on(t.personId)],
+);

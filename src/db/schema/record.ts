@@ -129,6 +129,9 @@ export const fileStanding = pgTable(
     orderAt: instant("order_at").notNull(),
     comb: text("comb").notNull(),
     programmes: text("programmes").notNull(),
+    /** What lists are narrowed down by and count: see core/settlement/file-tags. */
+    tags: text("tags").array().notNull(),
+    arrivedAt: instant("arrived_at"),
     officerId: uuid("officer_id"),
     lastEventAt: instant("last_event_at").notNull(),
     validUntil: instant("valid_until"),
@@ -150,6 +153,8 @@ export const fileStanding = pgTable(
     index("standing_owes").using("gin", t.owes),
     index("standing_mend").on(t.turn, t.mendUntil),
     index("standing_valid").on(t.validUntil),
+    index("standing_arrived").on(t.arrivedAt),
+    index("standing_last").on(t.turn, t.lastEventAt, t.number),
   ],
 );
 
@@ -225,14 +230,14 @@ export const fileKey = pgTable(
   (t) => [primaryKey({ columns: [t.applicationId, t.key] }), index("file_key_key").on(t.key)],
 );
 
-/** Names by which a file is found, folded; kept apart from the projection because its trigram index is dear to rewrite. */
-export const fileName = pgTable(
-  "file_name",
+/** What a file is found by, folded: see core/settlement/search-text. Kept apart from the projection because its trigram index is dear to rewrite. */
+export const fileSearch = pgTable(
+  "file_search",
   {
     applicationId: uuid("application_id")
       .primaryKey()
       .references(() => application.id),
-    folded: text("folded").notNull(),
+    text: text("text").notNull(),
   },
-  (t) => [index("file_name_trigram").using("gin", t.folded.op("gin_trgm_ops"))],
+  (t) => [index("file_search_trigram").using("gin", t.text.op("gin_trgm_ops"))],
 );

@@ -54,7 +54,7 @@ export const records = ({ who, day }: Telling): readonly Story[] => [
     key: "two-degrees",
     tells:
       "Heritage master, prepared before the round opens: two degrees on two scales, each carried over on its own, and their mean counts.",
-    profile: who("Lorcán", "Weatherby-Nash", {
+    profile: who("Fintan", "Weatherby-Nash", {
       citizenships: ["IE"],
       residence: "IE",
       country: "IE",

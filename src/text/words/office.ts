@@ -6,6 +6,7 @@ import type { FileReason } from "../../core/file/reason";
 import type { Step } from "../../core/file/result";
 import type { Reason } from "../../core/record/outcome";
 import type { ProofLevel } from "../../core/rulebook/requirement";
+import type { FoundBy } from "../../core/settlement/search-text";
 import { dayAt, type ZoneTable } from "../../core/time/zone";
 
 /** The office side's sentences, in English. */
@@ -261,6 +262,8 @@ export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "release-decision": "released the decision",
   "answer-decision": "answered the offer",
   "take-file": "took the file in hand",
+  "hand-file": "put the file into other hands",
+  "remind-applicant": "reminded the applicant of what waits for them",
   withdraw: "withdrew",
   "time-passed": "time passed",
   "set-file-aside": "could not be assessed again, and was set aside to be tried later",
@@ -327,3 +330,18 @@ export const scoresInOrder = (
   parts: readonly { readonly key: string }[],
   scores: Readonly<Record<string, string>>,
 ): string => parts.flatMap(({ key }) => (scores[key] === undefined ? [] : [`${key} ${scores[key]}`])).join(" · ");
+
+const FOUND_WORDS: Readonly<Record<FoundBy | "address", string>> = {
+  name: "name",
+  number: "number",
+  document: "identity paper",
+  referee: "referee",
+  institution: "institution",
+  address: "e-mail address",
+};
+
+/** By what a file was found, where that was not its name or its number. */
+export const foundWords = (found: { readonly by: FoundBy | "address"; readonly line: string } | null): string | null =>
+  found === null || found.by === "name" || found.by === "number"
+    ? null
+    : [FOUND_WORDS[found.by], found.line].filter(Boolean).join(": ");

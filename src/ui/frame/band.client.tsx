@@ -2,7 +2,7 @@
 
 import { usePathname } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
-import type { PageCounts } from "../../views/assessment/page-counts";
+import type { PageCounts } from "../../views/turns/page-counts";
 import { FindBox } from "./find-box.client";
 import { useGoKeys } from "./go-keys.client";
 import { type OfficeGroup, type OfficePage, pageAt } from "./office-pages";

@@ -4,7 +4,8 @@ import { AutoComplete, Input } from "antd";
 import { useRouter } from "next/navigation";
 import { type RefObject, useEffect, useRef, useState, useTransition } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
-import type { QuickFound } from "../../views/assessment/quick-find";
+import { foundWords } from "../../text/words/office";
+import type { QuickFound } from "../../views/turns/quick-find";
 import { BESIDE_BOXES } from "./keys";
 import type { OfficeGroup } from "./office-pages";
 import { type PageAct, pageActs } from "./page-acts";
@@ -68,7 +69,11 @@ function optionsFor(
         fits(a.word) ? [line(`act ${i}`, a.word, ["on this page", a.key].filter(Boolean).join(" · "))] : [],
       )
       .slice(0, MOST_ACTS),
-    ...found.files.map((f) => line(`file ${f.number}`, f.name, `${f.number} · ${f.programmes.split(" ").join(", ")}`)),
+    ...found.files.map((f) => {
+      const how = [f.near ? "close to it" : "", foundWords(f.foundBy) ?? ""].filter(Boolean).join(", ");
+      const about = [how, f.number, f.programmes.split(" ").join(", ")].filter(Boolean).join(" · ");
+      return line(`file ${f.number}`, f.name, about);
+    }),
     ...pages.flatMap((g) =>
       g.pages
         .filter((p) => fits(p.word) || fits(g.word))

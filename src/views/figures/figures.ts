@@ -8,7 +8,7 @@ import type { RulebookBody } from "../../core/rulebook/rulebook";
 import type { Field } from "../../core/rulebook/section";
 import type { ReferenceSet } from "../../core/standards/reference-set";
 import { countryName, languageName } from "../../text/format";
-import { countedLabel } from "../assessment/answered-so";
+import { countedLabel } from "../turns/answered-so";
 import { officeNow } from "../view/office-now";
 import { programmesOf, scopeParameter } from "../view/scope";
 import { defineView } from "../view/view";

@@ -120,7 +120,7 @@ export const money = defineView({
       ),
       pool.query<Row>(
         `with ${TOUCHED} ${ROWS} from touched t where ${IS[kind]} and ($2::text is null or t.number < $2)
-           and ($3 = '' or t.number = upper($4) or exists (select 1 from file_name n where n.application_id = t.application_id and n.folded like '%' || $3 || '%')
+           and ($3 = '' or t.number = upper($4) or exists (select 1 from file_search n where n.application_id = t.application_id and n.text like '%' || $3 || '%')
              or exists (select 1 from charged c where c.application_id = t.application_id and upper(c.reference) = upper($4)))
          order by t.number desc limit ${PAGE + 1}`,
         [own, after, words, find.trim()],

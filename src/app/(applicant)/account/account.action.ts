@@ -17,7 +17,7 @@ import { passkeyChallenge, signInByPasskey } from "../../../auth/passkeys";
 import { passwordProblem } from "../../../auth/passwords";
 import { answerCode } from "../../../auth/second-factor";
 import { webRuntime } from "../../../runtime";
-import { landingHref } from "../../../ui/application/applicant-step";
+import { landingHref } from "../../../ui/application/addresses";
 import { myApplication } from "../../../views/application/my-application";
 import { myApplications } from "../../../views/application/my-applications";
 import { type LinkPurpose, linkPurpose } from "../../../views/mail/link-purpose";

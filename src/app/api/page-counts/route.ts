@@ -1,4 +1,4 @@
-import { pageCounts } from "../../../views/assessment/page-counts";
+import { pageCounts } from "../../../views/turns/page-counts";
 import { failed, identity, see } from "../../request";
 
 /** How much waits on the pages of the office. */

@@ -1,4 +1,4 @@
-import { quickFind } from "../../../views/assessment/quick-find";
+import { quickFind } from "../../../views/turns/quick-find";
 import { failed, identity, see } from "../../request";
 
 /** What is offered while somebody types into the find field of the office. */

@@ -1,10 +1,10 @@
 import { writeTable } from "../../../core/tables/write-table";
 import { webRuntime } from "../../../runtime";
 import { formatMoment } from "../../../text/format";
-import { turnContacts } from "../../../views/assessment/turns";
+import { turnFilter } from "../../../ui/turns/turn-query";
+import { turnContacts } from "../../../views/turns/contacts";
 import { officeNow } from "../../../views/view/office-now";
 import { turnDeed } from "../../office/turn-deed";
-import { turnFilter } from "../../office/turn-filter";
 import { identity, see } from "../../request";
 import { disposition } from "../disposition";
 
@@ -25,7 +25,8 @@ const HEADS = [
 /** The files that the list of turns shows, whole, as CSV: to call people, to write to them, to count. */
 export async function GET(request: Request): Promise<Response> {
   const person = await identity();
-  const query = Object.fromEntries(new URL(request.url).searchParams);
+  const { searchParams } = new URL(request.url);
+  const query = { ...Object.fromEntries(searchParams), with: searchParams.getAll("with") };
   const rows = person ? await see(turnContacts, person.actor, turnFilter(query)) : null;
   if (!rows) return new Response("This is not here.", { status: 404 });
   const { set } = await officeNow((await webRuntime()).pool);

@@ -3,7 +3,7 @@ import { gapsOf } from "../../../../core/file/result";
 import type { Locale } from "../../../../core/text/local-text";
 import { formatDate, formatMoment } from "../../../../text/format";
 import { sentence } from "../../../../text/sentence";
-import { gapHref, sectionPage } from "../../../../ui/application/applicant-step";
+import { gapHref, sectionPage } from "../../../../ui/application/addresses";
 import { ChangedAnswers } from "../../../../ui/application/changed-answers";
 import { CorrectionForm } from "../../../../ui/application/correction-form.client";
 import { ConfirmPress } from "../../../../ui/frame/confirm-press.client";

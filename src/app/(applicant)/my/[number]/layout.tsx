@@ -5,7 +5,7 @@ import { sectionKey } from "../../../../core/file/place";
 import type { FormSection } from "../../../../core/form/form-sections";
 import type { Locale } from "../../../../core/text/local-text";
 import { sentence } from "../../../../text/sentence";
-import { sectionPage } from "../../../../ui/application/applicant-step";
+import { sectionPage } from "../../../../ui/application/addresses";
 import { NextPart, type Part, PartsProvider } from "../../../../ui/form/parts.client";
 import { SectionNav } from "../../../../ui/form/section-nav.client";
 import type { MyApplication } from "../../../../views/application/application-data";

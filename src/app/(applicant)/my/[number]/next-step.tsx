@@ -2,8 +2,8 @@ import { programmeName } from "../../../../core/catalogue/programme";
 import type { Locale } from "../../../../core/text/local-text";
 import { formatDayInZone, formatMoment, formatZone } from "../../../../text/format";
 import { isTextKey, sentence } from "../../../../text/sentence";
+import { applicantStep, othersSentence, stepSentence } from "../../../../text/words/applicant-step";
 import { valueText } from "../../../../text/words/value-text";
-import { applicantStep, othersSentence, stepSentence } from "../../../../ui/application/applicant-step";
 import { LocalMoment } from "../../../../ui/frame/local-moment.client";
 import type { MyApplication } from "../../../../views/application/application-data";
 

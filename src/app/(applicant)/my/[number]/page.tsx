@@ -6,7 +6,7 @@ import type { Locale } from "../../../../core/text/local-text";
 import { formatDate, formatDayInZone, formatMoment } from "../../../../text/format";
 import { isTextKey, sentence } from "../../../../text/sentence";
 import { standingWord } from "../../../../text/words/standing";
-import { gapHref, requirementHref } from "../../../../ui/application/applicant-step";
+import { gapHref, requirementHref } from "../../../../ui/application/addresses";
 import { EstablishedOtherwise } from "../../../../ui/application/changed-answers";
 import { eventSentence } from "../../../../ui/application/event-sentence";
 import { withdrawalFees } from "../../../../ui/application/withdrawal";

@@ -6,7 +6,7 @@ import { endReopening, readCorrections, reopenSections } from "../../../../acts/
 import { refuseCorrection } from "../../../../acts/application/request-correction";
 import { endAdjustment, grantAdjustment } from "../../../../acts/assessment/adjustments";
 import { endOverride, overrideFinding } from "../../../../acts/assessment/override-finding";
-import { takeFile } from "../../../../acts/assessment/take-file";
+import { handFile, takeFile } from "../../../../acts/assessment/take-file";
 import { addTask, dropTask, finishTask } from "../../../../acts/assessment/tasks";
 import { extendChoice } from "../../../../acts/catalogue/rounds";
 import { askContact, noteContact } from "../../../../acts/contact/contact-notes";
@@ -19,6 +19,7 @@ import { excuseRequirement } from "../../../../acts/evidence/excuse-requirement"
 import { acceptEvidence, returnEvidence, undoJudgement } from "../../../../acts/evidence/judge-evidence";
 import { noteKeeper } from "../../../../acts/evidence/note-keeper";
 import { noteLink } from "../../../../acts/evidence/note-link";
+import { remindApplicant } from "../../../../acts/evidence/remind-applicant";
 import { setAsideTwin } from "../../../../acts/evidence/remove-document";
 import { remindSignature } from "../../../../acts/evidence/signatures";
 import { takeBackLine } from "../../../../acts/form/take-back-line";
@@ -75,6 +76,8 @@ export const FILE_ACTS: { readonly [Name in FileActName]: Act<(typeof FILE_ACT_I
   "settle-ask": settleAsk,
   "suggest-move": suggestMove,
   "take-back-line": takeBackLine,
+  "hand-file": handFile,
+  "remind-applicant": remindApplicant,
   "take-file": takeFile,
   "leave-registry-results": leaveRegistryResults,
   "take-registry-results": takeRegistryResults,

@@ -4,7 +4,7 @@ import type { FormSection } from "../../../../../core/form/form-sections";
 import { shownName } from "../../../../../core/people/shown-name";
 import type { Locale } from "../../../../../core/text/local-text";
 import { sentence } from "../../../../../text/sentence";
-import { sectionPage } from "../../../../../ui/application/applicant-step";
+import { sectionPage } from "../../../../../ui/application/addresses";
 import { EstablishedOtherwise } from "../../../../../ui/application/changed-answers";
 import { SectionForm } from "../../../../../ui/form/section-form.client";
 import type { MyApplication } from "../../../../../views/application/application-data";

@@ -4,7 +4,7 @@ import { Button } from "antd";
 import { useEffect, useState } from "react";
 import { formatDate } from "../../text/format";
 import type { PeekData } from "../../views/assessment/peek";
-import { CombBar } from "./comb";
+import { CombBar } from "../assessment/comb";
 import type { TurnLine } from "./turn-line.client";
 
 /** A look at the file on which the cursor stands. */

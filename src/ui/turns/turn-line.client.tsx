@@ -2,7 +2,7 @@
 
 import Link from "next/link";
 import { readComb } from "../../core/assessment/comb";
-import { Comb } from "./comb";
+import { Comb } from "../assessment/comb";
 
 export interface TurnLine {
   readonly id: string;
@@ -25,6 +25,8 @@ export interface TurnLine {
   readonly mendDay: string;
   readonly last: string;
   readonly officer: string | null;
+  /** By what it was found where that was not its name. */
+  readonly foundBy: string | null;
 }
 
 /** A line as one would read it out. */
@@ -43,6 +45,13 @@ function combWords(comb: string): string {
   for (const bar of readComb(comb)) counts.set(bar.standing, (counts.get(bar.standing) ?? 0) + 1);
   return [...counts].map(([standing, count]) => `${count} ${standing}`).join(", ");
 }
+
+/** Whose hands, as short as it is still told apart in an office. */
+const initials = (name: string): string =>
+  name
+    .split(/\s+/u)
+    .map((part) => [...part][0] ?? "")
+    .join("");
 
 /** One file of the turn list. */
 export function Line({
@@ -70,6 +79,7 @@ export function Line({
       </span>
       <Link href={`/office/files/${line.number}`} className="serif name" prefetch={false}>
         {line.name}
+        {line.foundBy ? <span className="quiet found-by"> {line.foundBy}</span> : null}
       </Link>
       <span className="quiet codes">{line.programmes}</span>
       <Comb text={line.comb} turn={line.turn} words={combWords(line.comb)} />
@@ -89,7 +99,14 @@ export function Line({
         ))}
         {round === "open" && line.mend ? <span className="quiet"> · until {line.mendDay}</span> : null}
       </span>
-      <span className="quiet last">{line.last}</span>
+      <span className="quiet last">
+        {line.last}
+        {line.officer ? (
+          <span className="hands" title={`In the hands of ${line.officer}`}>
+            {initials(line.officer)}
+          </span>
+        ) : null}
+      </span>
     </li>
   );
 }
