@@ -20,6 +20,8 @@ import * as programmes from "./catalogue/programmes";
 import { remindOpenings } from "./catalogue/remind-openings";
 import * as rounds from "./catalogue/rounds";
 import { askContact, confirmContact, noteContact } from "./contact/contact-notes";
+import * as conversation from "./conversation/conversation";
+import * as texts from "./conversation/texts";
 import { eraseCopies, orderCopies, orderOwnCopy, reportCopy } from "./copies/copies";
 import { leaveOutPage, writeSummary } from "./copies/section-summary";
 import * as decisions from "./decision/decisions";
@@ -217,6 +219,13 @@ export const ACTS = {
   startPayment: payments.startPayment,
   storeTemplate,
   submitApplication,
+  readConversation: conversation.readConversation,
+  settleMessages: conversation.settleMessages,
+  takeMessageBack: conversation.takeMessageBack,
+  writeToApplicant: conversation.writeToApplicant,
+  writeToOffice: conversation.writeToOffice,
+  dropText: texts.dropText,
+  saveText: texts.saveText,
   takeFile,
   tieAccount: accounts.tieAccount,
   undoJudgement: evidence.undoJudgement,

@@ -1,10 +1,12 @@
 import { type Runtime, runAct } from "../acts/act/act";
 import { noteEmptySearch } from "../acts/catalogue/empty-searches";
 import { noteContact } from "../acts/contact/contact-notes";
+import { saveText } from "../acts/conversation/texts";
 import { keepTrayMail } from "../acts/mail/messages";
 import { acceptLink, changeRole, makeStaff, openAccount, tieAccount } from "../acts/people/accounts";
 import { takeOwnerList } from "../acts/results/owner-lists";
 import { keepRegistryRecord, setRegistryMode } from "../acts/results/registry";
+import { keepList } from "../acts/turns/named-lists";
 import type { AccountContext } from "../auth/accounts";
 import type { Auth } from "../auth/better-auth";
 import type { PlainDate } from "../core/ids";
@@ -71,6 +73,25 @@ const SEARCHED_IN_VAIN = [
 
 const SYSTEM: Actor = { kind: "system" };
 const VISITOR: Actor = { kind: "visitor" };
+
+/** What the office writes again and again. */
+const OFFICE_TEXTS = [
+  {
+    name: "Thanks, nothing more is needed",
+    en: "Dear {name},\n\nThank you. Nothing more is needed for {programme} at present; your application No. {number} goes on as it is.\n\n{officer}",
+    fr: "Bonjour {name},\n\nMerci. Rien d’autre n’est nécessaire pour {programme} à présent ; votre candidature n° {number} suit son cours.\n\n{officer}",
+  },
+  {
+    name: "Both degrees count",
+    en: "Dear {name},\n\nBoth of your degrees count. Each is carried over on its own scale, and the mean of both is what we go by.\n\n{officer}",
+    fr: "Bonjour {name},\n\nVos deux diplômes comptent. Chacun est converti sur sa propre échelle, et nous retenons la moyenne des deux.\n\n{officer}",
+  },
+  {
+    name: "When we decide",
+    en: "Dear {name},\n\nWe expect to have worked through your application by {by}. You need to do nothing until then.\n\n{officer}",
+    fr: "Bonjour {name},\n\nNous pensons avoir étudié votre candidature d’ici au {by}. Vous n’avez rien à faire d’ici là.\n\n{officer}",
+  },
+] as const;
 
 /** What applicants asked on the phone: some of it again and again, because a help text does not say it. */
 const CALLS = [
@@ -235,6 +256,13 @@ export async function loadDemo(
     ctx.say(made.length, all.length, [story.profile.given, story.profile.family].filter(Boolean).join(" "));
   }
   await act(ctx.runtime, setRegistryMode, SYSTEM, { down: false, delayMs: 1500 });
+  for (const text of OFFICE_TEXTS)
+    await act(ctx.runtime, saveText, staff.lead, { ...text, textId: null, version: null });
+  await act(ctx.runtime, keepList, staff.lead, {
+    name: "Estuary, to check",
+    query: "turn=office&reason=check&with=programme%3AMES",
+    shared: true,
+  });
   ctx.moveTo(new Date(momentFrom(anchor, -2, "16:20")));
   for (const search of SEARCHED_IN_VAIN) await act(ctx.runtime, noteEmptySearch, VISITOR, search);
   await noteCalls(ctx, staff.officer);

@@ -8,6 +8,7 @@ import { grantAdjustment } from "../acts/assessment/adjustments";
 import { overrideFinding } from "../acts/assessment/override-finding";
 import { takeFile } from "../acts/assessment/take-file";
 import { addTask } from "../acts/assessment/tasks";
+import { writeToApplicant, writeToOffice } from "../acts/conversation/conversation";
 import { answerDecision, prepareDecision, releaseDecision } from "../acts/decision/decisions";
 import { confirmValues } from "../acts/evidence/confirm-values";
 import { acceptEvidence, returnEvidence } from "../acts/evidence/judge-evidence";
@@ -15,20 +16,14 @@ import { recordPayment, startPayment } from "../acts/payments/payments";
 import { declineReference, giveReference, openReference } from "../acts/references/answer-reference";
 import { requestReference } from "../acts/references/request-reference";
 import { ruleOnCase } from "../acts/rulings/rulings";
-import { AnswerIndex } from "../core/answers/answer-index";
-import { assess } from "../core/assessment/assess";
-import { contexts } from "../core/assessment/context";
 import { orderOf } from "../core/catalogue/choice-rules";
 import type { Json } from "../core/file/facts";
-import { acceptedAs } from "../core/file/result";
-import { unconfirmed } from "../core/requirements/unconfirmed";
 import type { Actor } from "../core/rights/actor";
 import { formatDay, parseDay } from "../core/time/day";
-import { database } from "../db/connection";
 import { loadFile } from "../db/queries/load-file";
-import { currentOffice } from "../db/queries/office";
 import { act, type Filled, fillForm, formOf, saveForm, supply } from "./applicant";
 import { momentFrom } from "./catalogue";
+import { acceptAll, confirmAll } from "./checking";
 import * as documents from "./documents";
 import { fillAny } from "./filling";
 import type { Profile } from "./profile";
@@ -145,45 +140,6 @@ async function letterOf(play: Play) {
   return { name: "reference.pdf", bytes, mediaType: "application/pdf" as const, pages: 1, marks: [] };
 }
 
-/** Confirms everything beside accepted documents that an entry rule uses, with a change where the story wants one. */
-async function confirmAll(play: Play, changed: Readonly<Record<string, string>>): Promise<void> {
-  const { runtime } = play.stage;
-  const office = await currentOffice(database(runtime.pool));
-  const loaded = await loadFile(runtime.pool, play.applicationId);
-  if (!loaded) return;
-  const index = new AnswerIndex(loaded.facts);
-  const at = runtime.now().getTime();
-  const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office, at);
-  const { requirements } = assess({ ...loaded, office, at });
-  const values = requirements
-    .filter((r) => r.standing === "accepted")
-    .flatMap((r) => unconfirmed({ contexts: all, index }, r))
-    .map((v) => {
-      const value = changed[`${v.section}.${v.field}`];
-      return value === undefined ? v : { ...v, value };
-    });
-  if (values.length > 0)
-    await act(runtime, confirmValues, play.stage.staff.officer, {
-      applicationId: play.applicationId,
-      values,
-      note: Object.keys(changed).length > 0 ? "As it stands on the document" : null,
-    });
-}
-
-/** Accepts every document that is to be checked. */
-async function acceptAll(play: Play): Promise<void> {
-  const { runtime, staff } = play.stage;
-  const office = await currentOffice(database(runtime.pool));
-  const loaded = await loadFile(runtime.pool, play.applicationId);
-  if (!loaded) return;
-  const { requirements } = assess({ ...loaded, office, at: runtime.now().getTime() });
-  for (const result of requirements.filter((r) => r.standing === "to check")) {
-    const { key: requirement, scope, entry } = result;
-    const place = { applicationId: play.applicationId, requirement, scope, entry };
-    await act(runtime, acceptEvidence, staff.officer, { ...place, proof: acceptedAs(result) });
-  }
-}
-
 /** Submits every choice that is still in preparation. */
 async function submitAll({ stage, actor, applicationId }: Play): Promise<void> {
   const loaded = await loadFile(stage.runtime.pool, applicationId);
@@ -252,7 +208,7 @@ async function perform(play: Play, moment: Moment): Promise<void> {
     case "supply any":
       return supplyAny(runtime, play.actor, applicationId, play.profile);
     case "accept any":
-      return acceptAll(play);
+      return acceptAll(asking(play));
     case "supply":
       return supplyAll(play, moment.which ?? DOCUMENTS, moment.incomplete ?? false);
     case "ask referee":
@@ -321,7 +277,7 @@ async function perform(play: Play, moment: Moment): Promise<void> {
       });
       return;
     case "confirm":
-      return confirmAll(play, moment.changed ?? {});
+      return confirmAll(asking(play), moment.changed ?? {});
     case "establish":
       await act(runtime, confirmValues, staff.officer, {
         applicationId,
@@ -355,6 +311,16 @@ async function perform(play: Play, moment: Moment): Promise<void> {
       });
       return;
     }
+    case "write us":
+      await act(runtime, writeToOffice, play.actor, { applicationId, text: moment.text, about: moment.about ?? "" });
+      return;
+    case "write back":
+      await act(runtime, writeToApplicant, staff.officer, {
+        applicationId,
+        text: moment.text,
+        question: moment.question ?? "",
+      });
+      return;
     case "ask registries":
       return askRegistries(asking(play));
     case "registry corrects":

@@ -101,6 +101,7 @@ export function sampleFile(profile: Profile, change: SampleChange = {}): FileFac
     asks: [],
     reopenings: [],
     correctionRequests: [],
+    unanswered: [],
     turns: [],
     ...change.facts,
   };

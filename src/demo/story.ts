@@ -60,6 +60,9 @@ type What =
   | { readonly do: "task"; readonly section: string; readonly title: string; readonly days: number }
   /** An adviser grants what makes up for somebody's circumstances. */
   | { readonly do: "adjust"; readonly what: string; readonly why: string }
+  /** The applicant writes to the office, about a section or the whole; the office answers. */
+  | { readonly do: "write us"; readonly text: string; readonly about?: string }
+  | { readonly do: "write back"; readonly text: string; readonly question?: string }
   | { readonly do: "answer"; readonly answer: "accepted" | "declined" };
 
 export type Moment = What & { readonly day: number; readonly at?: string };

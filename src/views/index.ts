@@ -18,6 +18,7 @@ import { plans } from "./catalogue/plans";
 import { sites } from "./catalogue/sites";
 import { post, postTable } from "./contact/post";
 import { recurringQuestions } from "./contact/recurring-questions";
+import { fileConversation, myConversation, officeTexts } from "./conversation/conversation";
 import { copies, copiesOfFile, readyCopies } from "./copies/copies";
 import { document } from "./evidence/document";
 import { linkCopy } from "./evidence/link-copy";
@@ -117,7 +118,10 @@ export const VIEWS = {
   joinedInto,
   money,
   confided,
+  fileConversation,
   manyChoices,
+  myConversation,
+  officeTexts,
   namedLists,
   quickFind,
   pageCounts,

@@ -102,6 +102,7 @@ const PAGES: Readonly<Record<string, readonly Who[]>> = {
   rulings: READERS,
   standards: READERS,
   "standards/changes": READERS,
+  texts: OFFICE,
 };
 
 /** Folders of routes or pages, below another one. */

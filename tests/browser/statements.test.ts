@@ -95,7 +95,7 @@ describe("statements and figures", () => {
       .getByRole("row", { name: /Ireland/ })
       .getByRole("link", { name: "the files" })
       .click();
-    await page.getByRole("link", { name: "Country in which you live Ireland ×" }).waitFor();
+    await page.getByRole("link", { name: "Country in which you live Ireland, take this away" }).waitFor();
     expect(irish).toBe(`the files ${await page.locator(".turn-list ol li").count()}`);
     await page.goBack();
     const [download] = await Promise.all([

@@ -219,12 +219,15 @@ describe("a summer course for teachers", () => {
     await teacher.page.locator(".ant-select-item-option").first().click();
     await expect.poll(async () => (await order()).length).toBe(2);
     const [, second = ""] = await order();
+    await teacher.page.getByRole("status").filter({ hasText: /\S/ }).first().waitFor();
+    // The sentence of the first change may still stand there: the second is kept once its own answer has come.
+    const kept = teacher.page.waitForResponse((r) => r.request().method() === "POST");
     await picks
       .getByRole("button", { name: /one place up$/ })
       .nth(1)
       .click();
     await expect.poll(order).toEqual([second, first]);
-    await teacher.page.getByRole("status").filter({ hasText: /\S/ }).first().waitFor();
+    await (await kept).finished();
     await teacher.page.reload();
     expect(await order()).toEqual([second, first]);
     await teacher.context.close();

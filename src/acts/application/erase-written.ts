@@ -14,6 +14,7 @@ const WRITTEN = [
   "task",
   "adjustment",
   "contact_note",
+  "conversation",
   "keeper_note",
   "section_summary",
   "early_case",

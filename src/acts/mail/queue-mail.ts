@@ -47,6 +47,7 @@ export const TEMPLATES = [
   "draft-closes",
   "draft-missing",
   "reminded",
+  "written",
   "draft-erased-soon",
   "group-changed",
   "reopened",

@@ -174,13 +174,18 @@ function fileStage(choices: readonly ChoiceResult[]): Stage {
   return live.length > 0 ? "preparing" : "closed";
 }
 
+/** What the office owes before the submission. */
+const IN_DRAFTS: readonly Step["kind"][] = ["rule", "answer message"];
+
 /**
  * The turn is the first in the fixed order that owes something; the next step is that turn's earliest due. A draft is the applicant's, but
- * for a ruling that was asked for before the submission.
+ * for a ruling that was asked for before the submission, and what was asked in words.
  */
 export function nextStep(owed: readonly Step[], preparing: boolean): Step | null {
   for (const turn of TURNS) {
-    const own = owed.filter((s) => s.turn === turn && (!preparing || turn === "applicant" || s.kind === "rule"));
+    const own = owed.filter(
+      (s) => s.turn === turn && (!preparing || turn === "applicant" || IN_DRAFTS.includes(s.kind)),
+    );
     const first = own.reduce<Step | null>(
       (best, s) => (best === null || (s.dueAt ?? "9999") < (best.dueAt ?? "9999") ? s : best),
       null,

@@ -330,6 +330,15 @@ const registrySteps = (input: StepInput): readonly Step[] =>
     );
   });
 
+/** What the applicant wrote: the first that nobody has answered. */
+function messageSteps(input: StepInput): readonly Step[] {
+  const { unanswered } = input.facts;
+  const [first] = unanswered;
+  if (!first) return [];
+  const due = target(input, first.at, input.office.set.targets.answer);
+  return [step(input, "office", "answer message", due, { count: unanswered.length })];
+}
+
 /** What officers made work of themselves, by the day that they gave it. */
 const taskSteps = (input: StepInput): readonly Step[] =>
   input.facts.tasks.map(({ title, due }) =>
@@ -344,7 +353,14 @@ export function owedSteps(input: StepInput): readonly Step[] {
   const steps = [
     ...input.requirements.filter(wanted).flatMap((r) => requirementStep(input, r)),
     ...(live.length > 0
-      ? [...before, ...askSteps(input), ...reopeningSteps(input), ...registrySteps(input), ...taskSteps(input)]
+      ? [
+          ...before,
+          ...askSteps(input),
+          ...reopeningSteps(input),
+          ...registrySteps(input),
+          ...messageSteps(input),
+          ...taskSteps(input),
+        ]
       : []),
   ];
   for (const result of live) {
@@ -359,7 +375,10 @@ export function owedSteps(input: StepInput): readonly Step[] {
 
 /** The office's own targets are always days; one that could not be worked out fell into a year without a calendar. */
 function lacksCalendar({ kind, due }: Step): boolean {
-  return due === null && ["check", "confirm", "rule", "read changes", "read results", "answer request"].includes(kind);
+  return (
+    due === null &&
+    ["check", "confirm", "rule", "read changes", "read results", "answer request", "answer message"].includes(kind)
+  );
 }
 
 /** The days on which the office's and the faculty's clock stood still, from the recorded turns. */

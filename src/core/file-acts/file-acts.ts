@@ -21,6 +21,7 @@ import {
 } from "../assessment/inputs";
 import { extendChoiceInput } from "../catalogue/inputs";
 import { contactPlaceInput, noteContactInput } from "../contact/inputs";
+import { settleMessagesInput, takeMessageBackInput, writeToApplicantInput } from "../conversation/inputs";
 import { leaveOutPageInput, writeSummaryInput } from "../copies/inputs";
 import { dropDecisionInput, prepareDecisionInput, releaseDecisionInput } from "../decision/inputs";
 import {
@@ -92,6 +93,9 @@ export const FILE_ACT_INPUTS = {
   "take-back-line": takeBackLineInput,
   "hand-file": handFileInput,
   "remind-applicant": remindApplicantInput,
+  "settle-messages": settleMessagesInput,
+  "take-message-back": takeMessageBackInput,
+  "write-to-applicant": writeToApplicantInput,
   "take-file": takeFileInput,
   "take-registry-results": takeRegistryResultsInput,
   "leave-registry-results": takeRegistryResultsInput,

@@ -76,6 +76,8 @@ export interface FileFacts {
   readonly reopenings: readonly ReopeningFact[];
   /** What the applicant asked to have opened for correction and nobody has answered. */
   readonly correctionRequests: readonly { readonly id: string; readonly askedAt: Instant }[];
+  /** What the applicant wrote and nobody has answered yet. */
+  readonly unanswered: readonly { readonly id: string; readonly at: Instant }[];
   /** Whose turn it was from when on, as recorded by the acts. */
   readonly turns: readonly { readonly turn: Turn; readonly from: Instant }[];
 }

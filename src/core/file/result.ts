@@ -25,6 +25,7 @@ export const STEP_KINDS = [
   "read changes",
   "read results",
   "answer request",
+  "answer message",
   "name referee",
   "pay",
   "book payment",

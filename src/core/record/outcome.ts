@@ -32,6 +32,9 @@ export const REASONS = [
   "mailed-enough",
   "name-first",
   "own-address",
+  "written-enough",
+  "field-left",
+  "unknown-field",
 ] as const;
 export type Reason = (typeof REASONS)[number];
 

@@ -60,6 +60,7 @@ export function lastArrival(facts: FileFacts): Instant | null {
     ...facts.charges.map((c) => c.paidAt),
     ...facts.reopenings.map((r) => r.answeredAt),
     ...facts.correctionRequests.map((r) => r.askedAt),
+    ...facts.unanswered.map((m) => m.at),
   ];
   return all.reduce((latest, at) => (at !== null && (latest === null || at > latest) ? at : latest), null);
 }

@@ -444,6 +444,31 @@ CREATE TABLE "content_chunk" (
 	CONSTRAINT "content_chunk_sha256_no_pk" PRIMARY KEY("sha256","no")
 );
 --> statement-breakpoint
+CREATE TABLE "conversation" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"from_office" boolean NOT NULL,
+	"by_id" uuid NOT NULL,
+	"text" text NOT NULL,
+	"about" text DEFAULT '' NOT NULL,
+	"question" text DEFAULT '' NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	"read_at" timestamp with time zone,
+	"answered_at" timestamp with time zone,
+	"answered_by_id" uuid
+);
+--> statement-breakpoint
+CREATE TABLE "office_text" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"name" text NOT NULL,
+	"en" text NOT NULL,
+	"fr" text NOT NULL,
+	"version" integer DEFAULT 1 NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	CONSTRAINT "office_text_name_unique" UNIQUE("name")
+);
+--> statement-breakpoint
 CREATE TABLE "evidence" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"application_id" uuid NOT NULL,
@@ -915,7 +940,7 @@ CREATE TABLE "file_standing" (
 	"rests_on" text[] NOT NULL,
 	CONSTRAINT "standing_stage" CHECK ("file_standing"."stage" in ('preparing','submitted','complete','in review','decided','answered','closed')),
 	CONSTRAINT "standing_turn_word" CHECK ("file_standing"."turn" in ('office','faculty','applicant','payment','third party','nobody')),
-	CONSTRAINT "standing_reason_word" CHECK ("file_standing"."reason" in ('fill','submit','check','confirm','rule','decide','release','supply','supply again','answer ask','correct','read changes','read results','answer request','name referee','pay','book payment','give reference','await result','await signature','await paper','await registry','do','task','answer offer','prove','load calendar','withdrawn','refused','declined','lapsed','offer lapsed','preparing','submitted','complete','in review','decided','answered','closed'))
+	CONSTRAINT "standing_reason_word" CHECK ("file_standing"."reason" in ('fill','submit','check','confirm','rule','decide','release','supply','supply again','answer ask','correct','read changes','read results','answer request','answer message','name referee','pay','book payment','give reference','await result','await signature','await paper','await registry','do','task','answer offer','prove','load calendar','withdrawn','refused','declined','lapsed','offer lapsed','preparing','submitted','complete','in review','decided','answered','closed'))
 );
 --> statement-breakpoint
 CREATE TABLE "file_trouble" (
@@ -1105,6 +1130,10 @@ ALTER TABLE "round" ADD CONSTRAINT "round_intake_id_intake_id_fk" FOREIGN KEY ("
 ALTER TABLE "rulebook" ADD CONSTRAINT "rulebook_intake_id_intake_id_fk" FOREIGN KEY ("intake_id") REFERENCES "public"."intake"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "template" ADD CONSTRAINT "template_sha256_content_sha256_fk" FOREIGN KEY ("sha256") REFERENCES "public"."content"("sha256") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "content_chunk" ADD CONSTRAINT "content_chunk_sha256_content_sha256_fk" FOREIGN KEY ("sha256") REFERENCES "public"."content"("sha256") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "conversation" ADD CONSTRAINT "conversation_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "conversation" ADD CONSTRAINT "conversation_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "conversation" ADD CONSTRAINT "conversation_answered_by_id_person_id_fk" FOREIGN KEY ("answered_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "office_text" ADD CONSTRAINT "office_text_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "evidence" ADD CONSTRAINT "evidence_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "evidence" ADD CONSTRAINT "evidence_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "evidence" ADD CONSTRAINT "evidence_judged_by_id_person_id_fk" FOREIGN KEY ("judged_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1199,6 +1228,9 @@ CREATE INDEX "auth_passkey_user" ON "auth_passkey" USING btree ("user_id");--> s
 CREATE INDEX "preview_of" ON "preview" USING btree ("rulebook_id","asked_at");--> statement-breakpoint
 CREATE UNIQUE INDEX "rulebook_one_draft" ON "rulebook" USING btree ("intake_id") WHERE "rulebook"."status" = 'draft';--> statement-breakpoint
 CREATE UNIQUE INDEX "rulebook_one_published" ON "rulebook" USING btree ("intake_id") WHERE "rulebook"."status" = 'published';--> statement-breakpoint
+CREATE INDEX "conversation_application" ON "conversation" USING btree ("application_id","at");--> statement-breakpoint
+CREATE INDEX "conversation_open" ON "conversation" USING btree ("application_id") WHERE not "conversation"."from_office" and "conversation"."answered_at" is null;--> statement-breakpoint
+CREATE INDEX "conversation_about" ON "conversation" USING btree ("about","at");--> statement-breakpoint
 CREATE INDEX "evidence_application" ON "evidence" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "reference_application" ON "reference_request" USING btree ("application_id");--> statement-breakpoint
 CREATE UNIQUE INDEX "reference_one_live" ON "reference_request" USING btree ("application_id","referee") WHERE "reference_request"."state" in ('asked','opened','given');--> statement-breakpoint

@@ -124,6 +124,11 @@ select json_build_object(
     "correction_request x where x.application_id = a.id and x.answered_at is null",
     "x.asked_at, x.id",
   )},
+  'unanswered', ${list(
+    `json_build_object('id', x.id, 'at', ${iso("x.at")})`,
+    "conversation x where x.application_id = a.id and not x.from_office and x.answered_at is null",
+    "x.at, x.id",
+  )},
   'turns', ${list(`json_build_object('turn', x.turn, 'from', ${iso("x.at")})`, "turn_change x where x.application_id = a.id", "x.at")}
 ) as facts,
 ${byColumns(ANSWER, "(select * from answer x where x.application_id = a.id)")} as answers,

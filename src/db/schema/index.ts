@@ -2,6 +2,7 @@ export * from "./application";
 export * from "./auth";
 export * from "./catalogue";
 export * from "./content";
+export * from "./conversation";
 export * from "./evidence";
 export * from "./institutions";
 export * from "./money";

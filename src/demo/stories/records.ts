@@ -65,8 +65,15 @@ export const records = ({ who, day }: Telling): readonly Story[] => [
     moments: [
       { do: "fill any", day: -3, at: "10:05", entries: TWO_DEGREES },
       { do: "supply any", day: -1, at: "19:30" },
+      {
+        do: "write us",
+        day: -1,
+        at: "19:45",
+        about: "education",
+        text: "Do both of my degrees count, or only the better one? The second is on a scale where 1 is best.",
+      },
     ],
-    expects: { stage: "preparing", turn: "applicant", next: "fill", findings: { grade: "met" } },
+    expects: { stage: "preparing", turn: "office", next: "answer message", findings: { grade: "met" } },
   },
   {
     key: "registry-changed",
@@ -86,6 +93,20 @@ export const records = ({ who, day }: Telling): readonly Story[] => [
       { do: "ask registries", day: -12, at: "10:15" },
       { do: "accept any", day: -12, at: "10:40" },
       { do: "confirm", day: -12, at: "10:50" },
+      {
+        do: "write us",
+        day: -6,
+        at: "18:20",
+        about: "subjects",
+        text: "I asked the Council to have my chemistry paper marked again. Will you hear of it, or shall I send you the letter?",
+      },
+      {
+        do: "write back",
+        day: -5,
+        at: "09:25",
+        text: "We ask the registry again each week, so a new mark reaches us by itself. You need to send nothing. Until then the mark of the first certificate stands.",
+        question: "Does a mark that is changed later reach the office by itself?",
+      },
       {
         do: "registry corrects",
         day: -1,

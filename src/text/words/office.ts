@@ -37,6 +37,7 @@ export const REASON_WORDS: Readonly<Record<FileReason, string>> = {
   "read changes": "Corrections to read",
   "read results": "Results that changed",
   "answer request": "Corrections asked for",
+  "answer message": "Messages to answer",
   "name referee": "To name a referee",
   "answer offer": "Offer to answer",
   prove: "Original to show",
@@ -109,6 +110,8 @@ export function stepDeed(
       return "say which results count: the registry has others now";
     case "answer request":
       return "answer the wish for a correction";
+    case "answer message":
+      return count === 1 ? "answer a message" : `answer ${count} messages`;
     case "name referee":
       return "name a referee and send the request";
     case "pay":
@@ -264,6 +267,10 @@ export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "take-file": "took the file in hand",
   "hand-file": "put the file into other hands",
   "remind-applicant": "reminded the applicant of what waits for them",
+  "write-to-office": "wrote to the office",
+  "write-to-applicant": "wrote to the applicant",
+  "take-message-back": "took a message back before it was sent",
+  "settle-messages": "said that a message needs no answer",
   withdraw: "withdrew",
   "time-passed": "time passed",
   "set-file-aside": "could not be assessed again, and was set aside to be tried later",
@@ -300,6 +307,9 @@ export const REFUSED_WORDS: Readonly<Record<Reason, string>> = {
   "document-refused": "This file cannot be taken.",
   "too-large": "This is too large.",
   "nothing-due": "Nothing is due.",
+  "written-enough": "Twenty messages were written today.",
+  "field-left": "A field in braces is not filled in. Write what belongs there, or take it out.",
+  "unknown-field": "There is no such field.",
   "changed-meanwhile": "This was changed meanwhile. Load the page again.",
 };
 

@@ -50,6 +50,7 @@ const GROUPS: readonly OfficeGroup[] = [
       page("/standards", "Standards", "s", RULEBOOK_READERS),
       page("/institutions", "Institutions", "n", RULEBOOK_READERS),
       page("/rulings", "Rulings", "u", RULEBOOK_READERS),
+      page("/texts", "Texts", "l", OFFICE),
     ],
   },
   { word: "Figures", pages: [page("/figures", "Figures", "f", OFFICE)] },

@@ -145,6 +145,8 @@ export interface MyApplication {
   readonly undertaking: { readonly text: LocalText; readonly givenAt: string | null } | null;
   /** What was granted to make up for their circumstances. */
   readonly granted: readonly string[];
+  /** Messages of the office that were not read yet. */
+  readonly unread: number;
   /** The addresses and numbers at which the applicant is reached. */
   readonly contacts: readonly ContactPlace[];
   /** The application from which answers were carried over, and the sections that they are in. */

@@ -40,6 +40,8 @@ export const SHOWN_EVENTS = [
   "tell-missing",
   "confirm-contact",
   "request-correction",
+  "write-to-office",
+  "write-to-applicant",
   "refuse-correction",
   "reopen-sections",
   "send-corrections",
@@ -88,6 +90,7 @@ export interface Extras {
   request: MyApplication["request"];
   contactNotes: ContactNote[] | null;
   granted: string[] | null;
+  unread: number;
 }
 
 /** All of it in one round trip. */
@@ -117,5 +120,6 @@ export const EXTRAS = `select
    where u.application_id = $1 order by u.at desc limit 1) as promise,
   (select ${REACH_NOTES} from application a where a.id = $1) as "contactNotes",
   (select json_agg(j.what order by j.at) from adjustment j where j.application_id = $1 and j.ended_at is null) as granted,
+  (select count(*)::int from conversation c where c.application_id = $1 and c.from_office and c.read_at is null) as unread,
   (select v.about from event v where v.application_id = $1 and v.act = 'carry-over' limit 1) as carried,
   (select json_agg(json_build_object('act', v.act, 'at', v.at, 'requirement', v.about->>'requirement', 'scope', v.about->>'scope', 'entry', v.about->>'entry', 'result', v.about->>'result') order by v.id) from event v where v.application_id = $1 and v.act = any($2::text[])) as events`;

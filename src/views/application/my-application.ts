@@ -210,6 +210,7 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
         )
       : null,
     granted: extras?.granted ?? [],
+    unread: extras?.unread ?? 0,
     contacts: contactPlaces(loaded, extras?.contactNotes ?? []),
     carried: extras?.carried ?? null,
     events: extras?.events ?? [],

@@ -23,7 +23,9 @@ const MOST_WORDED = 5;
 
 const QUESTIONS = `select p.code, b.id as "rulebookId", n.about as section, s.value->'title' as title, count(*)::int as times, max(n.at) as "lastAt",
     (array_agg(n.question order by n.at desc) filter (where n.question <> ''))[1:${MOST_WORDED}] as questions
-  from contact_note n
+  from (select application_id, about, question, at from contact_note union all
+      select c.application_id, c.about, coalesce((select a.question from conversation a where a.application_id = c.application_id and a.from_office and a.at = c.answered_at), ''), c.at
+      from conversation c where not c.from_office and c.about <> '') n
     join lateral (select distinct i.programme_id from choice c join intake i on i.id = c.intake_id where c.application_id = n.application_id and c.withdrawn_at is null) x on true
     join programme p on p.id = x.programme_id
     join lateral (select b.id, b.body from rulebook b join intake i on i.id = b.intake_id where i.programme_id = p.id and b.status in ('published', 'draft')

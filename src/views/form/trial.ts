@@ -116,6 +116,7 @@ export function trialOf(
     asks: [],
     reopenings: [],
     correctionRequests: [],
+    unanswered: [],
     turns: [],
   };
   const index = new AnswerIndex(facts);

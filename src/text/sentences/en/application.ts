@@ -27,6 +27,8 @@ export const application = {
   "choices.grace": "The round closed on {when}. The office still takes it until {until}: submit now.",
   "choices.extended": "You have until {when}: an extension for you alone.",
   "event.follow-group": "Your applicant group changed",
+  "event.write-to-office": "You wrote to us",
+  "event.write-to-applicant": "We wrote to you",
   "event.change-choice": "You changed a choice",
   "event.arrange-choices": "You put your choices in order",
   "event.grant-adjustment": "You were granted an adjustment",

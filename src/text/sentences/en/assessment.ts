@@ -17,6 +17,7 @@ export const assessment = {
   "next.correct":
     "You correct {count, plural, one {the section that we opened} other {the # sections that we opened}} and send {count, plural, one {it} other {them}}{due, select, none {} other {, by {due}}}.",
   "next.answer request": "We answer your wish for a correction. You need to do nothing.",
+  "next.answer message": "We answer what you wrote to us. You need to do nothing.",
   "next.read results": "We look at results that we were sent. You need to do nothing.",
   "next.read changes": "We read what you corrected. You need to do nothing.",
   "next.await signature": "We wait for a signature: {title}.",
@@ -71,6 +72,7 @@ export const assessment = {
   "meanwhile.release": "Meanwhile we decide.",
   "meanwhile.read changes": "Meanwhile we read what you corrected.",
   "meanwhile.answer request": "Meanwhile we look at what you asked us to open.",
+  "meanwhile.answer message": "Meanwhile we answer what you wrote to us.",
   "meanwhile.load calendar": "Meanwhile we look into your file.",
   "meanwhile.await registry": "Meanwhile the registry gives us your marks.",
   "next.none": "Nothing is to be done at present.",

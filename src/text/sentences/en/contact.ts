@@ -1,5 +1,24 @@
 /** Numbers and addresses, and whether they hold, in English. */
 export const contact = {
+  "conversation.title": "Write to the office",
+  "conversation.lead":
+    "About this application: what you write reaches the people who work on it, and their answer comes here and by mail.",
+  "conversation.none": "Nothing was written yet.",
+  "conversation.you": "You",
+  "conversation.office": "{name}, admissions office",
+  "conversation.about": "about {section}",
+  "conversation.new": "new",
+  "conversation.answered": "answered",
+  "conversation.waits": "The office has not answered yet",
+  "conversation.read": "read by the office on {when}",
+  "conversation.text": "Your message",
+  "conversation.topic": "What it is about",
+  "conversation.noTopic": "The application as a whole",
+  "conversation.send": "Send it",
+  "conversation.sent": "Your message is with the office.",
+  "conversation.empty": "Write something first.",
+  "conversation.unread": "{count, plural, one {one new message} other {# new messages}}",
+  "conversation.ask": "Ask us about this page",
   "contact.title": "Where we reach you",
   "contact.lead":
     "Letters and calls go here. Say that it is right, or ask us to open the part for a correction if it has changed.",

@@ -40,6 +40,9 @@ export const frame = {
   "refused.nothing-due": "Nothing is due.",
   "refused.changed-meanwhile": "This was changed meanwhile. Load the page again.",
   "refused.name-first": "Fill in your name first: the mail says who asks.",
+  "refused.written-enough": "You wrote twenty messages today. Call us if it cannot wait.",
+  "refused.field-left": "A field in braces is not filled in.",
+  "refused.unknown-field": "There is no such field.",
   "refused.own-address":
     "This is an address of your own. A reference comes from somebody else: correct the address of your referee.",
   "refused.mailed-enough":

@@ -51,6 +51,8 @@ export const mail = {
   "mail.draft-closes.subject": "No. {number} closes soon",
   "mail.draft-closes.body":
     "Your application can be submitted until {moment}. {missing, plural, =0 {Nothing is missing; only the submission is.} one {One part is not complete yet.} other {# parts are not complete yet.}}\n\nGo on here:\n\n{link}",
+  "mail.written.subject": "No. {number}: a message from the office",
+  "mail.written.body": "{text}\n\nAnswer here:\n\n{link}",
   "mail.reminded.subject": "No. {number}: this waits for you",
   "mail.reminded.body":
     "This still waits for you in your application:\n\n{list}\n\n{said, plural, =0 {} other {Our office adds:\n\n{words}\n\n}}Go on here:\n\n{link}",

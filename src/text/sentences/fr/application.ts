@@ -29,6 +29,8 @@ export const application: Readonly<Record<keyof typeof english, string>> = {
   "choices.grace": "La session a fermé le {when}. Le bureau l’accepte encore jusqu’au {until} : envoyez maintenant.",
   "choices.extended": "Vous avez jusqu’au {when} : une prolongation pour vous seul.",
   "event.follow-group": "Votre groupe de candidats a changé",
+  "event.write-to-office": "Vous nous avez écrit",
+  "event.write-to-applicant": "Nous vous avons écrit",
   "event.change-choice": "Vous avez modifié un choix",
   "event.arrange-choices": "Vous avez ordonné vos choix",
   "event.grant-adjustment": "Un aménagement vous a été accordé",

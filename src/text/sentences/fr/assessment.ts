@@ -19,6 +19,7 @@ export const assessment: Readonly<Record<keyof typeof english, string>> = {
   "next.correct":
     "Vous corrigez {count, plural, one {la partie que nous avons rouverte} other {les # parties que nous avons rouvertes}} et {count, plural, one {l’envoyez} other {les envoyez}}{due, select, none {} other {, jusqu’au {due}}}.",
   "next.answer request": "Nous répondons à votre demande de correction. Vous n’avez rien à faire.",
+  "next.answer message": "Nous répondons à votre message. Vous n’avez rien à faire.",
   "next.read results": "Nous examinons des résultats qui nous ont été envoyés. Vous n’avez rien à faire.",
   "next.read changes": "Nous lisons vos corrections. Vous n’avez rien à faire.",
   "next.await signature": "Nous attendons une signature : {title}.",
@@ -73,6 +74,7 @@ export const assessment: Readonly<Record<keyof typeof english, string>> = {
   "meanwhile.release": "Entre-temps, nous décidons.",
   "meanwhile.read changes": "Entre-temps, nous lisons ce que vous avez corrigé.",
   "meanwhile.answer request": "Entre-temps, nous regardons ce que vous nous avez demandé d’ouvrir.",
+  "meanwhile.answer message": "Entre-temps, nous répondons à votre message.",
   "meanwhile.load calendar": "Entre-temps, nous regardons votre dossier.",
   "meanwhile.await registry": "Entre-temps, le registre nous donne vos notes.",
   "next.none": "Rien n’est à faire pour le moment.",

@@ -2,6 +2,25 @@ import type { contact as english } from "../en/contact";
 
 /** Numbers and addresses, and whether they hold, in French. */
 export const contact: Readonly<Record<keyof typeof english, string>> = {
+  "conversation.title": "Écrire au service",
+  "conversation.lead":
+    "Au sujet de cette candidature : votre message parvient aux personnes qui y travaillent ; leur réponse arrive ici et par courriel.",
+  "conversation.none": "Rien n’a encore été écrit.",
+  "conversation.you": "Vous",
+  "conversation.office": "{name}, service des admissions",
+  "conversation.about": "au sujet de : {section}",
+  "conversation.new": "nouveau",
+  "conversation.answered": "répondu",
+  "conversation.waits": "Le service n’a pas encore répondu",
+  "conversation.read": "lu par le service le {when}",
+  "conversation.text": "Votre message",
+  "conversation.topic": "De quoi il s’agit",
+  "conversation.noTopic": "De la candidature en général",
+  "conversation.send": "Envoyer",
+  "conversation.sent": "Votre message est parvenu au service.",
+  "conversation.empty": "Écrivez d’abord quelque chose.",
+  "conversation.unread": "{count, plural, one {un nouveau message} other {# nouveaux messages}}",
+  "conversation.ask": "Une question sur cette page",
   "contact.title": "Où nous vous joignons",
   "contact.lead":
     "Le courrier et les appels arrivent ici. Dites que c’est juste, ou demandez-nous d’ouvrir cette partie à la correction si cela a changé.",

@@ -42,6 +42,9 @@ export const frame: Readonly<Record<keyof typeof english, string>> = {
   "refused.nothing-due": "Rien n’est dû.",
   "refused.changed-meanwhile": "Ceci a changé entre-temps. Rechargez la page.",
   "refused.name-first": "Indiquez d’abord votre nom : le courriel dit qui demande.",
+  "refused.written-enough": "Vous avez écrit vingt messages aujourd’hui. Appelez-nous si c’est urgent.",
+  "refused.field-left": "Un champ entre accolades n’est pas rempli.",
+  "refused.unknown-field": "Ce champ n’existe pas.",
   "refused.own-address":
     "C’est une adresse à vous. Une recommandation vient de quelqu’un d’autre : corrigez l’adresse de votre référent.",
   "refused.mailed-enough":

@@ -55,6 +55,8 @@ export const mail: Readonly<Record<keyof typeof english, string>> = {
   "mail.draft-closes.subject": "No {number} : la clôture approche",
   "mail.draft-closes.body":
     "Votre candidature peut être déposée jusqu’au {moment}. {missing, plural, =0 {Il ne manque rien ; il ne reste qu’à déposer.} one {Une partie n’est pas encore complète.} other {# parties ne sont pas encore complètes.}}\n\nContinuez ici :\n\n{link}",
+  "mail.written.subject": "No {number} : un message du service",
+  "mail.written.body": "{text}\n\nRépondez ici :\n\n{link}",
   "mail.reminded.subject": "No {number} : ceci vous attend",
   "mail.reminded.body":
     "Ceci vous attend encore dans votre candidature :\n\n{list}\n\n{said, plural, =0 {} other {Notre service ajoute :\n\n{words}\n\n}}Continuez ici :\n\n{link}",

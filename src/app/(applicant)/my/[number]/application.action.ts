@@ -10,6 +10,7 @@ import { submitApplication } from "../../../../acts/application/submit-applicati
 import { giveUndertaking } from "../../../../acts/application/undertaking";
 import { withdraw } from "../../../../acts/application/withdraw";
 import { confirmContact } from "../../../../acts/contact/contact-notes";
+import { writeToOffice } from "../../../../acts/conversation/conversation";
 import { orderOwnCopy } from "../../../../acts/copies/copies";
 import { answerDecision } from "../../../../acts/decision/decisions";
 import { removeDocument } from "../../../../acts/evidence/remove-document";
@@ -46,6 +47,11 @@ export async function printOwn(number: string, documents: boolean): Promise<Pres
   const language = await locale();
   const outcome = await perform(orderOwnCopy, (await person(number)).actor, { number, documents, locale: language });
   return outcome.ok ? null : sentence(language, `refused.${outcome.reason}`, { check: "" });
+}
+
+/** Writes to the office about an application. */
+export async function writeUs(number: string, applicationId: string, text: string, about: string): Promise<Pressed> {
+  return answer(number, await perform(writeToOffice, (await person(number)).actor, { applicationId, text, about }));
 }
 
 export async function askCorrection(

@@ -6,6 +6,7 @@ import type { FormSection } from "../../../../core/form/form-sections";
 import type { Locale } from "../../../../core/text/local-text";
 import { sentence } from "../../../../text/sentence";
 import { sectionPage } from "../../../../ui/application/addresses";
+import { AskLink } from "../../../../ui/conversation/ask-link.client";
 import { NextPart, type Part, PartsProvider } from "../../../../ui/form/parts.client";
 import { SectionNav } from "../../../../ui/form/section-nav.client";
 import type { MyApplication } from "../../../../views/application/application-data";
@@ -109,6 +110,14 @@ export default async function ApplicationLayout({
                 .join(", ")}
             </Link>
           </h1>
+          <p>
+            <Link href={`/my/${number}/conversation`} className={application.unread > 0 ? "strong" : "quiet"}>
+              {sentence(language, "conversation.title")}
+              {application.unread > 0
+                ? ` · ${sentence(language, "conversation.unread", { count: application.unread })}`
+                : ""}
+            </Link>
+          </p>
         </header>
         <SectionNav
           number={number}
@@ -119,6 +128,9 @@ export default async function ApplicationLayout({
         <div className="application-body">
           {children}
           <NextPart number={number} locale={language} />
+          <p className="ask-here">
+            <AskLink number={number} label={sentence(language, "conversation.ask")} />
+          </p>
           <Contacts choices={application.choices} language={language} />
         </div>
       </div>

@@ -1,3 +1,4 @@
+import { settleMessages, takeMessageBack, writeToApplicant } from "../../../../acts/conversation/conversation";
 import "server-only";
 import type { Act } from "../../../../acts/act/act";
 import { moveChoice } from "../../../../acts/application/change-choices";
@@ -78,6 +79,9 @@ export const FILE_ACTS: { readonly [Name in FileActName]: Act<(typeof FILE_ACT_I
   "take-back-line": takeBackLine,
   "hand-file": handFile,
   "remind-applicant": remindApplicant,
+  "settle-messages": settleMessages,
+  "take-message-back": takeMessageBack,
+  "write-to-applicant": writeToApplicant,
   "take-file": takeFile,
   "leave-registry-results": leaveRegistryResults,
   "take-registry-results": takeRegistryResults,

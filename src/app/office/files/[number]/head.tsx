@@ -12,6 +12,7 @@ const FORM_STEPS: Readonly<Record<string, string>> = {
   "read changes": "Read what changed",
   "answer request": "Read what is asked for",
 };
+const UNANSWERED = "answer message";
 const TABS = [
   ["", "Work"],
   ["form", "Form"],
@@ -39,6 +40,7 @@ export function Head({ data, show }: { data: FileData; show: string }) {
   const left = timeLeft(next?.dueAt ?? null, Date.parse(data.now), calendar, zoneTable(data.zone));
   const unread = data.reopenings.filter((r) => r.answeredAt !== null && r.readAt === null);
   const waiting = unread.length + (data.request ? 1 : 0);
+  const unanswered = data.assessment.file.owed.find((s) => s.kind === UNANSWERED)?.count ?? 0;
   const submitted = data.choices.map((c) => c.submittedAt).find((s) => s !== null);
   const reason = data.assessment.choices.map((c) => c.closedAs).find((c) => c !== null);
   return (
@@ -91,6 +93,11 @@ export function Head({ data, show }: { data: FileData; show: string }) {
             {left.text} <span className="quiet">· by {formatDate("en", next.due)}</span>
           </p>
         ) : null}
+        {next?.kind === UNANSWERED ? (
+          <p>
+            <Link href="?show=messages">Read and answer</Link>
+          </p>
+        ) : null}
         {next && FORM_STEPS[next.kind] ? (
           <p>
             <Link href="?show=form">{FORM_STEPS[next.kind]}</Link>
@@ -105,6 +112,7 @@ export function Head({ data, show }: { data: FileData; show: string }) {
             >
               {word}
               {key === "form" && waiting > 0 ? ` (${waiting})` : ""}
+              {key === "messages" && unanswered ? ` (${unanswered})` : ""}
             </Link>
           ))}
         </nav>

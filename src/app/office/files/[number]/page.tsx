@@ -1,4 +1,5 @@
 import { notFound } from "next/navigation";
+import { readConversation } from "../../../../acts/conversation/conversation";
 import { workingCalendar } from "../../../../core/calendar/working-days";
 import type { ActOnFile } from "../../../../core/file-acts/file-acts";
 import { holds, OFFICE } from "../../../../core/rights/actor";
@@ -8,6 +9,7 @@ import { proposedDay } from "../../../../text/words/office";
 import { Doubles } from "../../../../ui/assessment/doubles.client";
 import { WhatIf } from "../../../../ui/assessment/what-if.client";
 import { ContactList } from "../../../../ui/contact/contact-list.client";
+import { FileConversation } from "../../../../ui/conversation/file-conversation.client";
 import { Adjustments } from "../../../../ui/file/adjustments.client";
 import { FileWork } from "../../../../ui/file/file-work.client";
 import { Tasks } from "../../../../ui/file/tasks.client";
@@ -16,10 +18,11 @@ import { Alike, AlikeLines } from "../../../../ui/statements/alike.client";
 import { submissions } from "../../../../views/application/submissions";
 import { file } from "../../../../views/assessment/file";
 import { whatIf } from "../../../../views/assessment/what-if";
+import { fileConversation } from "../../../../views/conversation/conversation";
 import { copiesOfFile } from "../../../../views/copies/copies";
 import { fileMessages } from "../../../../views/mail/messages";
 import { statementComparison } from "../../../../views/statements/likeness";
-import { requireStaff, see } from "../../../request";
+import { perform, requireStaff, see } from "../../../request";
 import { Choices } from "./choices";
 import * as actions from "./file.action";
 import { Form } from "./form";
@@ -38,15 +41,18 @@ export default async function FilePage({
   const person = await requireStaff(`/office/files/${number}`, OFFICE);
   const { actor } = person;
   // What each part shows beside the file is asked for at the same time as the file itself.
-  const [data, lines, copies, mails, supposed, alike] = await Promise.all([
+  const [data, lines, copies, mails, written, supposed, alike] = await Promise.all([
     see(file, actor, { number }),
     show === "form" ? see(submissions, actor, { number }) : null,
     show === "form" ? see(copiesOfFile, actor, { number }) : null,
     show === "messages" ? see(fileMessages, actor, { number }) : null,
+    show === "messages" ? see(fileConversation, actor, { number }) : null,
     show === "what-if" ? see(whatIf, actor, { number }) : null,
     show === "alike" ? see(statementComparison, actor, { number, otherId }) : null,
   ]);
   if (!data) notFound();
+  if (written?.messages.some((m) => !m.fromOffice && m.readAt === null))
+    await perform(readConversation, actor, { applicationId: data.id });
   const calendar = workingCalendar(data.calendar);
   const askDay = formatDay(proposedDay(calendar, zoneTable(data.zone), Date.parse(data.now), data.office.targets.ask));
   const act = actions.actOnFile.bind(null, number, data.id) as ActOnFile; // what it takes hangs on the name it is called with
@@ -62,7 +68,21 @@ export default async function FilePage({
         <Alike key={otherId} number={number} name={data.name} zone={data.zone} comparison={alike} act={act} />
       ) : null}
       {show === "history" ? <History data={data} /> : null}
-      {show === "messages" ? <FileMessages messages={mails ?? []} zone={data.zone} act={act} /> : null}
+      {show === "messages" && written ? (
+        <FileConversation
+          number={number}
+          data={written}
+          sections={data.sections.map((s) => ({ key: s.key, title: s.title.en }))}
+          zone={data.zone}
+          act={act}
+        />
+      ) : null}
+      {show === "messages" ? (
+        <section aria-label="Mails" className="mails">
+          <h2>Mails</h2>
+          <FileMessages messages={mails ?? []} zone={data.zone} act={act} />
+        </section>
+      ) : null}
       {show === "contact" ? <ContactList data={data} act={act} /> : null}
       {show === "choices" ? (
         <Choices

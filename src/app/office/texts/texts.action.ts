@@ -1,0 +1,41 @@
+"use server";
+
+import { revalidatePath } from "next/cache";
+import { dropText, saveText } from "../../../acts/conversation/texts";
+import { REFUSED_WORDS } from "../../../text/words/office";
+import { perform, requirePerson } from "../../request";
+
+interface Written {
+  readonly textId: string | null;
+  readonly version: number | null;
+  readonly name: string;
+  readonly en: string;
+  readonly fr: string;
+}
+
+/** Saves a text; the sentence says why not. */
+export async function saveOfficeText(text: Written): Promise<string | null> {
+  const person = await requirePerson("/office/texts");
+  const outcome = await perform(saveText, person.actor, text);
+  revalidatePath("/office/texts");
+  if (outcome.ok) return null;
+  const fields = Array.isArray(outcome.details?.fields) ? outcome.details.fields.map((f) => `{${String(f)}}`) : [];
+  switch (outcome.reason) {
+    case "unknown-field":
+      return `There is no field ${fields.join(", ")}. Choose one of those below the boxes.`;
+    case "already-done":
+      return "Another text has this name. Give this one another.";
+    case "invalid-input":
+      return "A text needs a name and its words in both languages.";
+    default:
+      return REFUSED_WORDS[outcome.reason];
+  }
+}
+
+/** Takes a text away. */
+export async function dropOfficeText(textId: string): Promise<string | null> {
+  const person = await requirePerson("/office/texts");
+  const outcome = await perform(dropText, person.actor, { textId });
+  revalidatePath("/office/texts");
+  return outcome.ok ? null : REFUSED_WORDS[outcome.reason];
+}

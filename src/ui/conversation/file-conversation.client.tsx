@@ -1,0 +1,211 @@
+"use client";
+
+import { Button, Input, Select } from "antd";
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { MOST_SIGNS } from "../../core/conversation/inputs";
+import { fieldsIn, merge } from "../../core/conversation/merge";
+import type { ActOnFile } from "../../core/file-acts/file-acts";
+import { formatMoment } from "../../text/format";
+import type { ConversationMessage, FileConversation as Data } from "../../views/conversation/conversation";
+import { useAsking } from "../frame/unanswered.client";
+import { Wrong } from "../frame/wrong";
+import { useKeptText } from "./kept-text.client";
+
+const LANGUAGES = { en: "English", fr: "French" } as const;
+
+/** One message, and whether the other side has read it. */
+function Message({
+  message: m,
+  zone,
+  titleOf,
+}: {
+  message: ConversationMessage;
+  zone: string;
+  titleOf: (section: string) => string;
+}) {
+  const about = titleOf(m.about);
+  return (
+    <li data-office={m.fromOffice}>
+      <p className="by">
+        <strong>{m.by}</strong>{" "}
+        <span className="quiet">
+          {m.fromOffice ? "for the office, " : ""}
+          {formatMoment("en", m.at, zone)}
+          {about ? `, about ${about}` : ""}
+        </span>{" "}
+        {!m.fromOffice && m.answeredAt === null ? (
+          <span className="turn-word" data-turn="office">
+            to answer
+          </span>
+        ) : null}
+      </p>
+      <p className="letter">{m.text}</p>
+      {m.fromOffice ? (
+        <p className="quiet note">{m.readAt ? `Read on ${formatMoment("en", m.readAt, zone)}` : "Not read yet"}</p>
+      ) : null}
+    </li>
+  );
+}
+
+/** What applicant and office wrote to each other, and the box to write in: with texts of the office, filled in for this file. */
+export function FileConversation({
+  number,
+  data: { messages, locale, values, texts },
+  sections,
+  zone,
+  act,
+}: {
+  number: string;
+  data: Data;
+  sections: readonly { readonly key: string; readonly title: string }[];
+  zone: string;
+  act: ActOnFile;
+}) {
+  const router = useRouter();
+  const [text, setText] = useKeptText(`office ${number}`);
+  const [question, setQuestion] = useState("");
+  /** How many messages there were when one was sent: until the page has it, there is nothing to take back. */
+  const [sent, setSent] = useState<number | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [busy, begin] = useAsking();
+  const open = messages.filter((m) => !m.fromOffice && m.answeredAt === null);
+  const titleOf = (key: string) => sections.find((s) => s.key === key)?.title ?? "";
+  const left = fieldsIn(text);
+  const take = (id: string) => {
+    const chosen = texts.find((t) => t.id === id);
+    if (!chosen) return;
+    const { text: filled } = merge(chosen[locale], values);
+    setText(text.trim() === "" ? filled : `${text.trimEnd()}\n\n${filled}`);
+  };
+  const doing = (run: () => Promise<string | null>, then: () => void) =>
+    begin(async () => {
+      const refused = await run();
+      setWrong(refused);
+      if (refused !== null) return;
+      then();
+      router.refresh();
+    });
+  const send = () =>
+    doing(
+      () => act("write-to-applicant", { text, question }),
+      () => {
+        setText("");
+        setQuestion("");
+        setSent(messages.length);
+      },
+    );
+  const lastOwn = messages.findLast((m) => m.fromOffice);
+  return (
+    <section className="conversation" aria-label="Conversation">
+      {messages.length === 0 ? (
+        <p className="empty">
+          Nobody has written yet. What you write here stands in the applicant’s account and goes by mail.
+        </p>
+      ) : null}
+      <ol>
+        {messages.map((m) => (
+          <Message key={m.id} message={m} zone={zone} titleOf={titleOf} />
+        ))}
+      </ol>
+      {sent !== null && messages.length > sent && lastOwn ? (
+        <p role="status" className="said">
+          Sent in a moment.{" "}
+          <button
+            type="button"
+            className="bare"
+            onClick={() =>
+              doing(
+                () => act("take-message-back", { messageId: lastOwn.id }),
+                () => {
+                  setText(lastOwn.text);
+                  setSent(null);
+                },
+              )
+            }
+          >
+            Take it back
+          </button>
+        </p>
+      ) : null}
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          send();
+        }}
+        onKeyDown={(e) => {
+          if (e.key === "Enter" && (e.ctrlKey || e.metaKey) && text.trim() && left.length === 0 && !busy) send();
+        }}
+      >
+        <div className="field">
+          <label htmlFor="answer-text">
+            {open.length > 0 ? "Your answer" : "Your message"}{" "}
+            <span className="quiet">· they read {LANGUAGES[locale]}</span>
+          </label>
+          <Input.TextArea
+            id="answer-text"
+            autoSize={{ minRows: 4 }}
+            maxLength={MOST_SIGNS}
+            value={text}
+            onChange={(e) => {
+              setText(e.target.value);
+              setSent(null);
+            }}
+          />
+        </div>
+        {left.length > 0 ? (
+          <p className="wrong">
+            {left.map((field) => `{${field}}`).join(", ")} {left.length === 1 ? "is" : "are"} not filled in: write what
+            belongs there, or take it out.
+          </p>
+        ) : null}
+        {texts.length > 0 ? (
+          <div className="field">
+            <label htmlFor="answer-take">Add a text of the office</label>
+            <Select
+              id="answer-take"
+              value={null}
+              placeholder="Choose one; it is filled in for this file"
+              onChange={take}
+              showSearch={{ optionFilterProp: "label" }}
+              options={texts.map((t) => ({ value: t.id, label: t.name }))}
+              style={{ width: "100%" }}
+            />
+          </div>
+        ) : null}
+        {open.length > 0 ? (
+          <div className="field">
+            <label htmlFor="answer-question">
+              The question in general, without names, for the help texts (if it is one)
+            </label>
+            <Input
+              id="answer-question"
+              maxLength={300}
+              value={question}
+              onChange={(e) => setQuestion(e.target.value)}
+            />
+          </div>
+        ) : null}
+        <div className="presses">
+          <Button type="primary" htmlType="submit" loading={busy} disabled={text.trim() === "" || left.length > 0}>
+            {open.length > 0 ? "Send the answer" : "Send it"} <span className="key">Ctrl ↵</span>
+          </Button>
+          {open.length > 0 ? (
+            <Button
+              loading={busy}
+              onClick={() =>
+                doing(
+                  () => act("settle-messages", {}),
+                  () => undefined,
+                )
+              }
+            >
+              It needs no answer
+            </Button>
+          ) : null}
+        </div>
+        <Wrong text={wrong} />
+      </form>
+    </section>
+  );
+}

@@ -1,0 +1,132 @@
+import type pg from "pg";
+import { z } from "zod";
+import type { MergeValues } from "../../core/conversation/merge";
+import type { Locale } from "../../core/text/local-text";
+import { formatDate } from "../../text/format";
+import { officeNow } from "../view/office-now";
+import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
+import { defineView } from "../view/view";
+
+/** One message of a conversation. */
+export interface ConversationMessage {
+  readonly id: string;
+  readonly fromOffice: boolean;
+  readonly by: string;
+  readonly text: string;
+  readonly about: string;
+  readonly at: string;
+  readonly readAt: string | null;
+  readonly answeredAt: string | null;
+}
+
+const MOST = 500;
+
+async function messagesOf(pool: pg.Pool, applicationId: string): Promise<readonly ConversationMessage[]> {
+  const { rows } = await pool.query<
+    Omit<ConversationMessage, "at" | "readAt" | "answeredAt"> & {
+      at: Date;
+      readAt: Date | null;
+      answeredAt: Date | null;
+    }
+  >(
+    `select c.id, c.from_office as "fromOffice", p.name as by, c.text, c.about, c.at, c.read_at as "readAt", c.answered_at as "answeredAt"
+     from conversation c join person p on p.id = c.by_id where c.application_id = $1 order by c.at, c.id limit ${MOST}`,
+    [applicationId],
+  );
+  return rows.map((r) => ({
+    ...r,
+    at: r.at.toISOString(),
+    readAt: r.readAt?.toISOString() ?? null,
+    answeredAt: r.answeredAt?.toISOString() ?? null,
+  }));
+}
+
+/** A conversation as its applicant reads it. */
+export const myConversation = defineView({
+  name: "my-conversation",
+  input: z.object({ number: z.string().max(20) }),
+  read: async ({ pool, actor }, { number }): Promise<readonly ConversationMessage[] | null> => {
+    if (actor.kind !== "person") return null;
+    const { rows } = await pool.query<{ id: string }>(
+      "select id from application where number = $1 and person_id = $2",
+      [number, actor.id],
+    );
+    return rows[0] ? messagesOf(pool, rows[0].id) : null;
+  },
+});
+
+/** The same as the office reads it, with what texts can be filled with, and the texts. */
+export interface FileConversation {
+  readonly messages: readonly ConversationMessage[];
+  /** The language in which the applicant reads. */
+  readonly locale: Locale;
+  readonly values: MergeValues;
+  readonly texts: readonly { readonly id: string; readonly name: string; readonly en: string; readonly fr: string }[];
+}
+
+export const fileConversation = defineView({
+  name: "file-conversation",
+  input: z.object({ number: z.string().max(20) }),
+  read: async ({ pool, actor }, { number }): Promise<FileConversation | null> => {
+    const scope = programmesOf(actor);
+    if (scope === null || actor.kind !== "person") return null;
+    const { rows } = await pool.query<{
+      id: string;
+      locale: Locale;
+      account: string;
+      name: string | null;
+      title: string | null;
+      due: string | null;
+      programmes: string;
+    }>(
+      `select a.id, p.locale, p.name as account, s.name, s.next_title as title, ((s.due_at - interval '1 second') at time zone $3)::date::text as due,
+         (select string_agg(g.title->>p.locale, ', ' order by c.rank) from choice c join intake i on i.id = c.intake_id join programme g on g.id = i.programme_id
+          where c.application_id = a.id and c.withdrawn_at is null) as programmes
+       from application a join person p on p.id = a.person_id left join file_standing s on s.application_id = a.id
+       where a.number = $2 and ${fileInScope("a.id", "$1")}`,
+      [scopeParameter(scope), number, (await officeNow(pool)).set.zone],
+    );
+    const [row] = rows;
+    if (!row) return null;
+    const [messages, texts] = await Promise.all([
+      messagesOf(pool, row.id),
+      pool.query<FileConversation["texts"][number]>("select id, name, en, fr from office_text order by lower(name)"),
+    ]);
+    return {
+      messages,
+      locale: row.locale,
+      values: {
+        name: row.name || row.account,
+        number,
+        programme: row.programmes ?? "",
+        "next step": row.title ?? "",
+        by: row.due ? formatDate(row.locale, row.due) : "",
+        officer: actor.name,
+      },
+      texts: texts.rows,
+    };
+  },
+});
+
+export interface OfficeText {
+  readonly id: string;
+  readonly name: string;
+  readonly en: string;
+  readonly fr: string;
+  readonly version: number;
+  readonly by: string;
+  readonly at: string;
+}
+
+/** The texts that officers write often, for those who read them and those who keep them. */
+export const officeTexts = defineView({
+  name: "office-texts",
+  input: z.object({}),
+  read: async ({ pool, actor }): Promise<readonly OfficeText[] | null> => {
+    if (programmesOf(actor) === null) return null;
+    const { rows } = await pool.query<Omit<OfficeText, "at"> & { at: Date }>(
+      "select t.id, t.name, t.en, t.fr, t.version, p.name as by, t.at from office_text t join person p on p.id = t.by_id order by lower(t.name)",
+    );
+    return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
+  },
+});
