@@ -19,6 +19,7 @@ import { announceOpenings, forgetInterest, noteInterest } from "./catalogue/inte
 import * as programmes from "./catalogue/programmes";
 import { remindOpenings } from "./catalogue/remind-openings";
 import * as rounds from "./catalogue/rounds";
+import * as checks from "./checks/checks";
 import { askContact, confirmContact, noteContact } from "./contact/contact-notes";
 import * as conversation from "./conversation/conversation";
 import * as texts from "./conversation/texts";
@@ -226,6 +227,8 @@ export const ACTS = {
   writeToOffice: conversation.writeToOffice,
   dropText: texts.dropText,
   saveText: texts.saveText,
+  leaveChecks: checks.leaveChecks,
+  nextCheck: checks.nextCheck,
   takeFile,
   tieAccount: accounts.tieAccount,
   undoJudgement: evidence.undoJudgement,

@@ -16,6 +16,7 @@ import { askedFor } from "./catalogue/asked-for";
 import { finder } from "./catalogue/finder";
 import { plans } from "./catalogue/plans";
 import { sites } from "./catalogue/sites";
+import { checkKinds, checkRunOf } from "./checks/checks";
 import { post, postTable } from "./contact/post";
 import { recurringQuestions } from "./contact/recurring-questions";
 import { fileConversation, myConversation, officeTexts } from "./conversation/conversation";
@@ -118,6 +119,8 @@ export const VIEWS = {
   joinedInto,
   money,
   confided,
+  checkKinds,
+  checkRunOf,
   fileConversation,
   manyChoices,
   myConversation,

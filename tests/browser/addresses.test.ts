@@ -103,6 +103,8 @@ const PAGES: Readonly<Record<string, readonly Who[]>> = {
   standards: READERS,
   "standards/changes": READERS,
   texts: OFFICE,
+  checks: OFFICE,
+  "checks/[requirement]": OFFICE,
 };
 
 /** Folders of routes or pages, below another one. */
@@ -142,6 +144,7 @@ describe("addresses", () => {
       where p.code = $1 order by r.version limit 1`;
     places.set("[id]", await one(rulebookOf, code)).set("[key]", "english");
     places.set("two campuses", "BHT");
+    places.set("requirement", "passport");
     places.set("institution", await one("select id as value from institution order by id limit 1"));
     await pool.query("update role_grant set scope = 'FYC' where person_id = (select id from person where email = $1)", [
       WHO["officer elsewhere"],

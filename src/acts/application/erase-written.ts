@@ -15,6 +15,7 @@ const WRITTEN = [
   "adjustment",
   "contact_note",
   "conversation",
+  "check_claim",
   "keeper_note",
   "section_summary",
   "early_case",

@@ -220,3 +220,17 @@ export const namedList = pgTable(
   },
   (t) => [index("named_list_person").on(t.personId)],
 );
+
+/** Which officer has one piece of evidence before them in a check run, until when: nobody else is given it meanwhile. */
+export const checkClaim = pgTable(
+  "check_claim",
+  {
+    ...ofApplication(),
+    requirement: text("requirement").notNull(),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+    until: instant("until").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.requirement] })],
+);

@@ -14,8 +14,11 @@ import { askWhy } from "./requirement-presses.client";
 
 const UNDO_MS = 10_000;
 
-/** Which requirement is looked at, what became of the last act, and the acts that keys and presses share. */
-export function useFileWork(data: FileData, act: ActOnFile) {
+/**
+ * Which requirement is looked at, what became of the last act, and the acts that keys and presses share.
+ * @param only the key of the one requirement that is worked on, as in a check run; the cursor stays on it
+ */
+export function useFileWork(data: FileData, act: ActOnFile, only: string | null = null) {
   const dialogs = useDialogs();
   const requirements = data.assessment.requirements;
   const firstOpen = requirements.findIndex(
@@ -25,7 +28,9 @@ export function useFileWork(data: FileData, act: ActOnFile) {
       r.entry === data.assessment.file.next.entry,
   );
   const deciding = firstOpen < 0 && ["rule", "decide", "release"].includes(data.assessment.file.next?.kind ?? "");
-  const [at, setAt] = useState(deciding ? -1 : Math.max(0, firstOpen));
+  const fixed = only === null ? -1 : requirements.findIndex((r) => resultKey(r) === only);
+  const [moved, setAt] = useState(deciding ? -1 : Math.max(0, firstOpen));
+  const at = only === null ? moved : fixed;
   const [form, setForm] = useState<"none" | "return" | "ask">("none");
   const [said, setSaid] = useState<string | null>(null);
   const [undoable, setUndoable] = useState<RequirementPlace | null>(null);

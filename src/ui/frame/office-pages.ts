@@ -28,6 +28,7 @@ const GROUPS: readonly OfficeGroup[] = [
     word: "Turns",
     pages: [
       page("", "Turns", "t", OFFICE),
+      page("/checks", "Check run", "k", OFFICE),
       page("/awaited", "Still to come", "w", OFFICE),
       page("/drafts", "Drafts", "d", OFFICE),
     ],
