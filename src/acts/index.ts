@@ -40,6 +40,7 @@ import { supplyForApplicant, uploadDocument } from "./evidence/upload-document";
 import { saveAnswers } from "./form/save-answers";
 import { takeBackLine } from "./form/take-back-line";
 import * as messages from "./mail/messages";
+import * as notes from "./notes/notes";
 import * as payments from "./payments/payments";
 import { noteReading, noteSignIn } from "./people/access";
 import * as accounts from "./people/accounts";
@@ -229,6 +230,11 @@ export const ACTS = {
   saveText: texts.saveText,
   leaveChecks: checks.leaveChecks,
   nextCheck: checks.nextCheck,
+  addNote: notes.addNote,
+  dropNote: notes.dropNote,
+  lookIn: notes.lookIn,
+  markFile: notes.markFile,
+  unmarkFile: notes.unmarkFile,
   takeFile,
   tieAccount: accounts.tieAccount,
   undoJudgement: evidence.undoJudgement,

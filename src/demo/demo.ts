@@ -3,6 +3,7 @@ import { noteEmptySearch } from "../acts/catalogue/empty-searches";
 import { noteContact } from "../acts/contact/contact-notes";
 import { saveText } from "../acts/conversation/texts";
 import { keepTrayMail } from "../acts/mail/messages";
+import { addNote, markFile } from "../acts/notes/notes";
 import { acceptLink, changeRole, makeStaff, openAccount, tieAccount } from "../acts/people/accounts";
 import { takeOwnerList } from "../acts/results/owner-lists";
 import { keepRegistryRecord, setRegistryMode } from "../acts/results/registry";
@@ -124,6 +125,30 @@ async function noteCalls(ctx: DemoContext, officer: Actor): Promise<void> {
       question,
     });
   }
+}
+
+/** What officers note for each other, and the marks that they put on files. */
+async function noteInFiles(
+  { runtime }: DemoContext,
+  staff: Stage["staff"],
+  made: readonly { readonly key: string; readonly number: string }[],
+): Promise<void> {
+  const { rows } = await runtime.pool.query<{ id: string; number: string }>("select id, number from application");
+  const fileOf = (key: string) => {
+    const number = made.find((m) => m.key === key)?.number;
+    const file = rows.find((r) => r.number === number);
+    if (!file) throw new Error(`the demo has no ${key}`);
+    return { applicationId: file.id };
+  };
+  const lead = staff.lead.kind === "person" ? [staff.lead.id] : [];
+  await act(runtime, addNote, staff.officer, {
+    ...fileOf("doctoral-sent"),
+    text: "Two passages of the plan stand in another plan, too. Would you read both before I ask?",
+    mentions: lead,
+  });
+  for (const key of ["doctoral-sent", "doctoral-ruled"])
+    await act(runtime, markFile, staff.officer, { ...fileOf(key), mark: "talk to the supervisor" });
+  await act(runtime, markFile, staff.second, { ...fileOf("boats-checked"), mark: "call in the evening" });
 }
 
 export interface DemoContext extends AccountContext {
@@ -256,6 +281,7 @@ export async function loadDemo(
     ctx.say(made.length, all.length, [story.profile.given, story.profile.family].filter(Boolean).join(" "));
   }
   await act(ctx.runtime, setRegistryMode, SYSTEM, { down: false, delayMs: 1500 });
+  await noteInFiles(ctx, staff, made);
   for (const text of OFFICE_TEXTS)
     await act(ctx.runtime, saveText, staff.lead, { ...text, textId: null, version: null });
   await act(ctx.runtime, keepList, staff.lead, {

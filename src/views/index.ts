@@ -31,6 +31,7 @@ import { selfCheck } from "./form/self-check";
 import { linkPurpose } from "./mail/link-purpose";
 import { fileMessages, myMessages, tray } from "./mail/messages";
 import { waitingMail } from "./mail/waiting-mail";
+import { fileNotes } from "./notes/notes";
 import { money } from "./payments/money";
 import { access, accessTable } from "./people/access";
 import { erasures, ownErasure } from "./people/erasures";
@@ -122,6 +123,7 @@ export const VIEWS = {
   checkKinds,
   checkRunOf,
   fileConversation,
+  fileNotes,
   manyChoices,
   myConversation,
   officeTexts,

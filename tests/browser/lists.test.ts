@@ -129,4 +129,37 @@ describe("lists of files", () => {
     await page.getByText("Nothing is called exactly so. These are close to it.").waitFor();
     await page.getByText("referee: dr orla finnegan").first().waitFor();
   });
+
+  it("is of what is noted for oneself, and of a mark; two who have a file open see each other", async () => {
+    const { page } = lead;
+    await page.goto("/office?day=me");
+    const link = page.getByRole("link", { name: "Yuki Tanemura" });
+    const file = (await link.getAttribute("href")) ?? "";
+    await link.click();
+    await page.getByText("Would you read both before I ask?").waitFor();
+    await officer.page.goto(file);
+    await officer.page.getByText("Tadhg Breen has this file open, too.").waitFor();
+    await officer.page.keyboard.press("w");
+    await officer.page.getByLabel("Note for the office; the applicant never sees it").fill("I have read them: ask.");
+    await officer.page.getByRole("button", { name: /^Keep the note/ }).click();
+    await officer.page.getByText("I have read them: ask.").waitFor();
+    await officer.page.getByText("Tadhg Breen (read)").waitFor();
+    await officer.page.getByRole("button", { name: "Mark it" }).click();
+    await officer.page.getByLabel("Mark", { exact: true }).fill("lent words");
+    await officer.page.getByRole("button", { name: "Put it on" }).click();
+    await officer.page.getByRole("button", { name: "Take the mark lent words off" }).waitFor();
+    await expectAccessible(officer.page);
+    await page.goto("/office?day=me");
+    await page.getByText(/^Nothing waits here/).waitFor();
+    await page.goto("/office?turn=office");
+    await expect
+      .poll(async () => {
+        await page.keyboard.press("n");
+        return page.getByRole("link", { name: "lent words 1" }).count();
+      })
+      .toBe(1);
+    await page.getByRole("link", { name: "lent words 1" }).click();
+    await page.getByRole("link", { name: "Marked lent words, take this away" }).waitFor();
+    expect(await lines(page).count()).toBe(1);
+  });
 });

@@ -42,6 +42,7 @@ import {
 } from "../evidence/inputs";
 import { takeBackLineInput } from "../form/inputs";
 import { sendAgainInput } from "../mail/inputs";
+import { addNoteInput, dropNoteInput, markFileInput } from "../notes/inputs";
 import { joinAccountsInput, judgeSamePersonInput, partAccountsInput } from "../people/inputs";
 import { askRegistryInput, takeRegistryResultsInput } from "../results/inputs";
 import { caseInput, ruleOnCaseInput } from "../rulings/inputs";
@@ -93,6 +94,10 @@ export const FILE_ACT_INPUTS = {
   "take-back-line": takeBackLineInput,
   "hand-file": handFileInput,
   "remind-applicant": remindApplicantInput,
+  "add-note": addNoteInput,
+  "drop-note": dropNoteInput,
+  "mark-file": markFileInput,
+  "unmark-file": markFileInput,
   "settle-messages": settleMessagesInput,
   "take-message-back": takeMessageBackInput,
   "write-to-applicant": writeToApplicantInput,

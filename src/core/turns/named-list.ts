@@ -1,7 +1,7 @@
 import { z } from "zod";
 
 /** The parts of a list's address that a name is kept for; where one stands in it is none of them. */
-const KEPT = ["turn", "reason", "also", "mine", "officer", "with", "day", "mend", "alike", "said", "order"];
+const KEPT = ["turn", "reason", "also", "mine", "officer", "mark", "with", "day", "mend", "alike", "said", "order"];
 
 /** The address of a list without what belongs to the moment, its parts in order, so that one list has one address. */
 export function listQuery(query: string): string {

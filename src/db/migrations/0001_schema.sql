@@ -718,6 +718,29 @@ CREATE TABLE "excuse" (
 	CONSTRAINT "excuse_application_id_requirement_scope_entry_pk" PRIMARY KEY("application_id","requirement","scope","entry")
 );
 --> statement-breakpoint
+CREATE TABLE "file_mark" (
+	"application_id" uuid NOT NULL,
+	"mark" text NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	CONSTRAINT "file_mark_application_id_mark_pk" PRIMARY KEY("application_id","mark")
+);
+--> statement-breakpoint
+CREATE TABLE "file_note" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"text" text NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "file_presence" (
+	"application_id" uuid NOT NULL,
+	"person_id" uuid NOT NULL,
+	"seen_at" timestamp with time zone NOT NULL,
+	CONSTRAINT "file_presence_application_id_person_id_pk" PRIMARY KEY("application_id","person_id")
+);
+--> statement-breakpoint
 CREATE TABLE "keeper_note" (
 	"application_id" uuid NOT NULL,
 	"scope" text NOT NULL,
@@ -754,6 +777,13 @@ CREATE TABLE "named_list" (
 	"query" text NOT NULL,
 	"shared" boolean DEFAULT false NOT NULL,
 	"at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
+CREATE TABLE "note_mention" (
+	"note_id" uuid NOT NULL,
+	"person_id" uuid NOT NULL,
+	"read_at" timestamp with time zone,
+	CONSTRAINT "note_mention_note_id_person_id_pk" PRIMARY KEY("note_id","person_id")
 );
 --> statement-breakpoint
 CREATE TABLE "page_left_out" (
@@ -1173,12 +1203,20 @@ ALTER TABLE "deed" ADD CONSTRAINT "deed_application_id_application_id_fk" FOREIG
 ALTER TABLE "deed" ADD CONSTRAINT "deed_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "excuse" ADD CONSTRAINT "excuse_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "excuse" ADD CONSTRAINT "excuse_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "file_mark" ADD CONSTRAINT "file_mark_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "file_mark" ADD CONSTRAINT "file_mark_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "file_note" ADD CONSTRAINT "file_note_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "file_note" ADD CONSTRAINT "file_note_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "file_presence" ADD CONSTRAINT "file_presence_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "file_presence" ADD CONSTRAINT "file_presence_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "keeper_note" ADD CONSTRAINT "keeper_note_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "keeper_note" ADD CONSTRAINT "keeper_note_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "link_note" ADD CONSTRAINT "link_note_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "link_note" ADD CONSTRAINT "link_note_copy_sha256_content_sha256_fk" FOREIGN KEY ("copy_sha256") REFERENCES "public"."content"("sha256") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "link_note" ADD CONSTRAINT "link_note_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "named_list" ADD CONSTRAINT "named_list_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "note_mention" ADD CONSTRAINT "note_mention_note_id_file_note_id_fk" FOREIGN KEY ("note_id") REFERENCES "public"."file_note"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "note_mention" ADD CONSTRAINT "note_mention_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "page_left_out" ADD CONSTRAINT "page_left_out_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "page_left_out" ADD CONSTRAINT "page_left_out_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "section_summary" ADD CONSTRAINT "section_summary_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1259,7 +1297,10 @@ CREATE INDEX "adjustment_application" ON "adjustment" USING btree ("application_
 CREATE INDEX "contact_note_application" ON "contact_note" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "copy_of_content" ON "copy_of" USING btree ("sha256");--> statement-breakpoint
 CREATE INDEX "copy_order_of" ON "copy_order" USING btree ("asked_by_id","asked_at");--> statement-breakpoint
+CREATE INDEX "file_mark_word" ON "file_mark" USING btree ("mark");--> statement-breakpoint
+CREATE INDEX "file_note_application" ON "file_note" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "named_list_person" ON "named_list" USING btree ("person_id");--> statement-breakpoint
+CREATE INDEX "note_mention_person" ON "note_mention" USING btree ("person_id");--> statement-breakpoint
 CREATE INDEX "task_application" ON "task" USING btree ("application_id");--> statement-breakpoint
 CREATE UNIQUE INDEX "account_join_given" ON "account_join" USING btree ("given_id") WHERE "account_join"."ended_at" is null;--> statement-breakpoint
 CREATE INDEX "account_join_kept" ON "account_join" USING btree ("kept_id");--> statement-breakpoint

@@ -234,3 +234,54 @@ export const checkClaim = pgTable(
   },
   (t) => [primaryKey({ columns: [t.applicationId, t.requirement] })],
 );
+
+/** What officers note in a file for each other. */
+export const fileNote = pgTable(
+  "file_note",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    ...ofApplication(),
+    text: text("text").notNull(),
+    ...noted(),
+  },
+  (t) => [index("file_note_application").on(t.applicationId)],
+);
+
+/** For whom a note is, and when they had it before them. */
+export const noteMention = pgTable(
+  "note_mention",
+  {
+    noteId: uuid("note_id")
+      .notNull()
+      .references(() => fileNote.id, { onDelete: "cascade" }),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+    readAt: instant("read_at"),
+  },
+  (t) => [primaryKey({ columns: [t.noteId, t.personId] }), index("note_mention_person").on(t.personId)],
+);
+
+/** A word that officers put on a file, to find it by. */
+export const fileMark = pgTable(
+  "file_mark",
+  {
+    ...ofApplication(),
+    mark: text("mark").notNull(),
+    ...noted(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.mark] }), index("file_mark_word").on(t.mark)],
+);
+
+/** Who had a file open when. */
+export const filePresence = pgTable(
+  "file_presence",
+  {
+    ...ofApplication(),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+    seenAt: instant("seen_at").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.personId] })],
+);

@@ -19,6 +19,7 @@ const KEYS = [
   ["r, z", "turn, resize the page"],
   ["d", "to the decision"],
   ["f", "next file of the list"],
+  ["w", "note for the office"],
   ["g and a letter", "to another page"],
 ] as const;
 

@@ -108,6 +108,13 @@ export function Narrow({ query, total }: { query: TurnQuery; total: number }) {
         chosen={(v) => query.officer === v}
         href={(v) => turnAddress(query, { officer: query.officer === v ? "" : v })}
       />
+      <Facet
+        title="Marks"
+        values={facets.marks}
+        total={-1}
+        chosen={(v) => query.mark === v}
+        href={(v) => turnAddress(query, { mark: query.mark === v ? "" : v })}
+      />
       <section aria-label="More">
         <h3>Gaps and statements</h3>
         <ul>

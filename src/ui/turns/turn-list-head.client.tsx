@@ -40,6 +40,7 @@ function chipsOf({ query, chips, said }: ListWays): readonly Chip[] {
         query.officer === value ? { officer: "" } : { with: tags.filter((tag) => tag !== value) },
       ),
     })),
+    ...(query.mark ? [{ title: `Marked ${query.mark}`, href: turnAddress(query, { mark: "" }) }] : []),
     ...(query.mend
       ? [
           {

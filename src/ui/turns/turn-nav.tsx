@@ -11,6 +11,7 @@ export const DAY_WORDS: Readonly<Record<DayList, string>> = {
   "came in": "Came in since yesterday",
   "due this week": "Due this week",
   stuck: "Stuck with others",
+  "for me": "Noted for me",
 };
 
 /** The lists that a day begins with. */

@@ -13,7 +13,9 @@ export interface TurnQuery {
   readonly officer?: string;
   /** Tags that all have to hold, such as `programme:MES`. */
   readonly with?: string | readonly string[];
-  /** `in`, `week` or `stuck`. */
+  /** A word that officers have put on files. */
+  readonly mark?: string;
+  /** `in`, `week`, `stuck` or `me`. */
   readonly day?: string;
   /** `1`: only what can still be mended before its round closes; `2`: only what was left with gaps when it had closed. */
   readonly mend?: string;
@@ -27,7 +29,12 @@ export interface TurnQuery {
 }
 
 const ROUNDS: Readonly<Record<string, RoundFilter>> = { "1": "open", "2": "closed" };
-export const DAYS: Readonly<Record<string, DayList>> = { in: "came in", week: "due this week", stuck: "stuck" };
+export const DAYS: Readonly<Record<string, DayList>> = {
+  in: "came in",
+  week: "due this week",
+  stuck: "stuck",
+  me: "for me",
+};
 
 /** An address is looked for as it is, a number as it is written; in names nothing but letters and figures counts. */
 function lookedFor(find: string): string {
@@ -51,6 +58,7 @@ export function turnFilter(query: TurnQuery) {
     also: finding ? null : (also ?? null),
     mine: mine === "1",
     officer: query.officer ?? null,
+    mark: query.mark ?? null,
     tags: [...tagsOf(query)].map((tag) => tag.slice(0, 160)).slice(0, 20),
     day,
     round: ROUNDS[mend ?? ""] ?? null,

@@ -18,6 +18,7 @@ export interface FacetValue {
 export interface Facets {
   readonly tags: readonly { readonly word: TagWord; readonly values: readonly FacetValue[] }[];
   readonly officers: readonly FacetValue[];
+  readonly marks: readonly FacetValue[];
 }
 
 const eligibilityWord = (value: string): string => value.charAt(0).toUpperCase() + value.slice(1);
@@ -85,7 +86,7 @@ export const turnFacets = defineView({
     const filter = await filterOf(ctx.pool, asked);
     if (filter === null) return null;
     const { where, values } = shownWhere(ctx, scopeParameter(scope), { ...filter, after: null });
-    const [tags, officers] = await Promise.all([
+    const [tags, officers, marks] = await Promise.all([
       ctx.pool.query<{ tag: string; count: number }>(
         `select t.tag, count(*)::int as count from file_standing s cross join lateral unnest(s.tags) t (tag) ${where} group by t.tag`,
         [...values],
@@ -93,6 +94,10 @@ export const turnFacets = defineView({
       ctx.pool.query<{ id: string | null; name: string | null; count: number }>(
         `select x.id, o.name, x.count from (select s.officer_id as id, count(*)::int as count from file_standing s ${where} group by s.officer_id) x
          left join person o on o.id = x.id`,
+        [...values],
+      ),
+      ctx.pool.query<{ mark: string; count: number }>(
+        `select m.mark, count(*)::int as count from file_mark m join file_standing s on s.application_id = m.application_id ${where} group by m.mark`,
         [...values],
       ),
     ]);
@@ -120,6 +125,7 @@ export const turnFacets = defineView({
           count,
         }))
         .sort(byCount),
+      marks: marks.rows.map(({ mark, count }) => ({ value: mark, title: mark, count })).sort(byCount),
     };
   },
 });

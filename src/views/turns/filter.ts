@@ -17,7 +17,7 @@ export const ROUND_FILTERS = ["open", "closed"] as const;
 export type RoundFilter = (typeof ROUND_FILTERS)[number];
 
 /** Lists that a day begins with. */
-export const DAY_LISTS = ["came in", "due this week", "stuck"] as const;
+export const DAY_LISTS = ["came in", "due this week", "stuck", "for me"] as const;
 export type DayList = (typeof DAY_LISTS)[number];
 
 /** By what is due first; by what nobody has touched for the longest; by what came in last. */
@@ -49,6 +49,8 @@ export const turnsInput = z.object({
     .max(20)
     .transform((all) => all.flatMap((text) => readTag(text) ?? []).map(tagText))
     .default([]),
+  /** A word that officers have put on files. */
+  mark: z.string().max(40).nullable().catch(null).default(null),
   day: z.enum(DAY_LISTS).nullable().catch(null).default(null),
   /** Those alone whose gaps can still be mended before the round closes, or those that were left with gaps when it had closed. */
   round: z.enum(ROUND_FILTERS).nullable().default(null),
@@ -82,6 +84,7 @@ export async function filterOf(pool: pg.Pool, asked: z.output<typeof turnsInput>
 export const isNarrowed = (f: Filter): boolean =>
   f.mine ||
   f.officer !== null ||
+  f.mark !== null ||
   f.tags.length > 0 ||
   f.day !== null ||
   f.round !== null ||
@@ -119,11 +122,15 @@ function endOfWeek({ zone }: Office, now: Date): Date {
 const DAY_SQL: Readonly<Record<DayList, (p: string) => string>> = {
   "came in": (p) => `s.arrived_at >= ${p}::timestamptz`,
   "due this week": (p) => `s.turn = 'office' and s.order_at < ${p}::timestamptz`,
+  "for me": (p) =>
+    `s.application_id in (select n.application_id from note_mention m join file_note n on n.id = m.note_id where m.person_id = ${p} and m.read_at is null)`,
   stuck: (p) =>
     `s.turn in ('applicant', 'payment', 'third party') and s.stage <> 'preparing' and (s.due_at < ${p}::timestamptz or s.last_event_at < ${p}::timestamptz - interval '${STUCK_DAYS} days')`,
 };
 
-function dayOf(day: DayList, { office }: Filter, now: Date): Date {
+/** The parameter of each: a moment, or who asks. */
+function dayOf(day: DayList, { office }: Filter, { now, actor }: ViewContext): Date | string | null {
+  if (day === "for me") return actor.kind === "person" ? actor.id : null;
   if (day === "came in") return newsSince(office, now);
   return day === "stuck" ? now : endOfWeek(office, now);
 }
@@ -173,11 +180,12 @@ export function calledSo(find: string, near: boolean, parameter: (value: unknown
  * @param scope programmes, as `scopeParameter` has them
  */
 export function shownWhere(
-  { actor, now }: ViewContext,
+  ctx: ViewContext,
   scope: readonly string[] | null,
   filter: Filter,
 ): { readonly where: string; readonly values: readonly unknown[] } {
   const where = new Where();
+  const { actor, now } = ctx;
   const { round, day, officer, tags, order } = filter;
   where.only((p) => `s.turn = ${p}`, filter.turn);
   where.only((p) => `s.owes @> array[${p}] and s.turn <> ${p}`, filter.also);
@@ -186,7 +194,11 @@ export function shownWhere(
   if (officer === NOBODY) where.conditions.push("s.officer_id is null");
   else where.only((p) => `s.officer_id = ${p}`, officer);
   if (tags.length > 0) where.only((p) => `s.tags @> ${p}::text[]`, tags);
-  if (day !== null) where.only(DAY_SQL[day], dayOf(day, filter, now));
+  where.only(
+    (p) => `exists (select 1 from file_mark fm where fm.application_id = s.application_id and fm.mark = ${p})`,
+    filter.mark,
+  );
+  if (day !== null) where.only(DAY_SQL[day], dayOf(day, filter, ctx));
   if (filter.find?.includes("@")) where.only(hasAddress, filter.find);
   else if (filter.find !== null)
     where.conditions.push(calledSo(filter.find, filter.near, (value) => where.parameter(value)));

@@ -144,7 +144,17 @@ async function keptShort<T>(
 const EVERY_TURN = { turn: null, reason: null, also: null, find: null, after: null, order: "urgent" as const };
 const EVERYTHING = {
   ...EVERY_TURN,
-  ...{ mine: false, officer: null, tags: [], day: null, round: null, alike: false, said: null, known: null },
+  ...{
+    mine: false,
+    officer: null,
+    mark: null,
+    tags: [],
+    day: null,
+    round: null,
+    alike: false,
+    said: null,
+    known: null,
+  },
 };
 
 const filesIn = ({ counts }: Counts): number => counts.reduce((sum, c) => sum + c.count, 0);
@@ -153,7 +163,7 @@ async function counts(ctx: ViewContext, scope: readonly string[] | null, filter:
   const whole = { ...filter, ...EVERYTHING };
   const [all, days] = await keptShort(
     ctx.pool,
-    JSON.stringify(scope),
+    JSON.stringify([scope, ctx.actor.kind === "person" ? ctx.actor.id : null]),
     () => Promise.all([count(ctx, scope, whole), countDays(ctx, scope, whole)]),
     ([files]) => filesIn(files),
   );
@@ -169,11 +179,12 @@ async function countDays(ctx: ViewContext, scope: readonly string[] | null, whol
     );
     return rows[0]?.count ?? 0;
   };
-  const [came, due, stuck, almostSent] = await Promise.all([
-    ...DAY_LISTS.map((day) => number({ ...whole, day })),
+  const [almostSent, ...days] = await Promise.all([
     number({ ...whole, turn: "applicant", reason: "submit" }),
+    ...DAY_LISTS.map((day) => number({ ...whole, day })),
   ]);
-  return { days: { "came in": came ?? 0, "due this week": due ?? 0, stuck: stuck ?? 0 }, almostSent: almostSent ?? 0 };
+  const counted = Object.fromEntries(DAY_LISTS.map((day, i) => [day, days[i] ?? 0])) as Record<DayList, number>; // all of them
+  return { days: counted, almostSent: almostSent ?? 0 };
 }
 
 async function count(ctx: ViewContext, scope: readonly string[] | null, filter: Filter): Promise<Counts> {

@@ -1,4 +1,5 @@
 import { settleMessages, takeMessageBack, writeToApplicant } from "../../../../acts/conversation/conversation";
+import { addNote, dropNote, markFile, unmarkFile } from "../../../../acts/notes/notes";
 import "server-only";
 import type { Act } from "../../../../acts/act/act";
 import { moveChoice } from "../../../../acts/application/change-choices";
@@ -79,6 +80,10 @@ export const FILE_ACTS: { readonly [Name in FileActName]: Act<(typeof FILE_ACT_I
   "take-back-line": takeBackLine,
   "hand-file": handFile,
   "remind-applicant": remindApplicant,
+  "add-note": addNote,
+  "drop-note": dropNote,
+  "mark-file": markFile,
+  "unmark-file": unmarkFile,
   "settle-messages": settleMessages,
   "take-message-back": takeMessageBack,
   "write-to-applicant": writeToApplicant,

@@ -3,6 +3,7 @@
 import { revalidatePath } from "next/cache";
 import type { z } from "zod";
 import type { Act } from "../../../../acts/act/act";
+import { lookIn } from "../../../../acts/notes/notes";
 import type { FileActName } from "../../../../core/file-acts/file-acts";
 import { toUtc } from "../../../../core/time/zone";
 import type { Supposed } from "../../../../core/what-if/supposing";
@@ -57,4 +58,11 @@ export async function extend(
   const { set } = await officeNow((await webRuntime()).pool);
   const until = toUtc(local, set.zone, "later").utc;
   return actOnFile(number, applicationId, "extend-choice", { choiceId, until, reason });
+}
+
+/** Says that somebody has the file open; gives the names of those who have it open, too. */
+export async function whoElse(number: string, applicationId: string): Promise<readonly string[]> {
+  const person = await requirePerson(`/office/files/${number}`);
+  const outcome = await perform(lookIn, person.actor, { applicationId });
+  return outcome.ok ? outcome.value.others : [];
 }

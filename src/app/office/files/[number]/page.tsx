@@ -14,6 +14,7 @@ import { Adjustments } from "../../../../ui/file/adjustments.client";
 import { FileWork } from "../../../../ui/file/file-work.client";
 import { Tasks } from "../../../../ui/file/tasks.client";
 import { FileMessages } from "../../../../ui/mail/file-messages.client";
+import { Notes } from "../../../../ui/notes/notes.client";
 import { Alike, AlikeLines } from "../../../../ui/statements/alike.client";
 import { submissions } from "../../../../views/application/submissions";
 import { file } from "../../../../views/assessment/file";
@@ -21,6 +22,7 @@ import { whatIf } from "../../../../views/assessment/what-if";
 import { fileConversation } from "../../../../views/conversation/conversation";
 import { copiesOfFile } from "../../../../views/copies/copies";
 import { fileMessages } from "../../../../views/mail/messages";
+import { fileNotes } from "../../../../views/notes/notes";
 import { statementComparison } from "../../../../views/statements/likeness";
 import { perform, requireStaff, see } from "../../../request";
 import { Choices } from "./choices";
@@ -41,12 +43,13 @@ export default async function FilePage({
   const person = await requireStaff(`/office/files/${number}`, OFFICE);
   const { actor } = person;
   // What each part shows beside the file is asked for at the same time as the file itself.
-  const [data, lines, copies, mails, written, supposed, alike] = await Promise.all([
+  const [data, lines, copies, mails, written, notes, supposed, alike] = await Promise.all([
     see(file, actor, { number }),
     show === "form" ? see(submissions, actor, { number }) : null,
     show === "form" ? see(copiesOfFile, actor, { number }) : null,
     show === "messages" ? see(fileMessages, actor, { number }) : null,
     show === "messages" ? see(fileConversation, actor, { number }) : null,
+    see(fileNotes, actor, { number }),
     show === "what-if" ? see(whatIf, actor, { number }) : null,
     show === "alike" ? see(statementComparison, actor, { number, otherId }) : null,
   ]);
@@ -64,6 +67,9 @@ export default async function FilePage({
       <AlikeLines number={number} likenesses={data.likenesses} shown={show === "alike" ? otherId : null} />
       <Adjustments adjustments={data.adjustments} advises={data.advises} act={act} />
       <Tasks data={data} act={act} />
+      {notes ? (
+        <Notes number={number} data={notes} act={act} look={actions.whoElse.bind(null, number, data.id)} />
+      ) : null}
       {show === "alike" ? (
         <Alike key={otherId} number={number} name={data.name} zone={data.zone} comparison={alike} act={act} />
       ) : null}
