@@ -166,6 +166,7 @@ describe("evidence and findings", () => {
     await page.getByRole("link", { name: "Yuki Tanemura" }).click();
     await page.locator(".claims h2").waitFor();
     await openRequirement(page, "Degree certificate");
+    await page.getByText(/^Came on .*: in time\.$/).waitFor();
     const cases = page.getByRole("region", { name: "Rulings" });
     await cases.getByText("The same case:").waitFor();
     await cases.getByRole("button", { name: "Rule the same" }).click();

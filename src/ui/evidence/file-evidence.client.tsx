@@ -9,6 +9,7 @@ import { formatDayOf, formatMoney } from "../../text/format";
 import type { FileData } from "../../views/assessment/file-data";
 import { FilePress } from "../assessment/file-press.client";
 import { OfficeDay, useOfficeZone } from "../frame/office-day.client";
+import { CameOn } from "./arrival.client";
 import { Deed } from "./deed.client";
 
 const DocumentViewer = dynamic(() => import("./document-viewer.client"), {
@@ -109,6 +110,7 @@ export function Evidence({
             </>
           ) : null}
         </p>
+        {reference.givenAt ? <CameOn at={reference.givenAt} requirement={requirement} data={data} /> : null}
         {reference.answers ? (
           <>
             <p>
@@ -138,7 +140,7 @@ export function Evidence({
         <h2>{requirement.title.en}</h2>
         {charges.length === 0 ? <p>Nothing is due.</p> : null}
         {charges.map((c) => (
-          <p key={c.id}>
+          <div key={c.id}>
             {formatMoney("en", { minor: c.minor, currency: c.currency })} due,{" "}
             {formatMoney("en", { minor: c.paidMinor, currency: c.currency })} paid{" "}
             {c.paidMinor > c.minor ? (
@@ -147,7 +149,8 @@ export function Evidence({
               </strong>
             ) : null}
             <span className="quiet">{c.reference}</span>
-          </p>
+            {c.paidAt ? <CameOn what="Paid" at={c.paidAt} requirement={requirement} data={data} /> : null}
+          </div>
         ))}
       </div>
     );
@@ -195,6 +198,7 @@ export function Evidence({
           ))}
         </p>
       ) : null}
+      <CameOn at={shown.suppliedAt} requirement={requirement} data={data} />
       {shown.marks.length > 0 ? (
         <p className="notice">{shown.marks.map((m) => m.replace(/_/gu, " ")).join(", ")}</p>
       ) : null}

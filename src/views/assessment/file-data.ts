@@ -3,6 +3,7 @@ import type { RegistryResult, RegistrySitting } from "../../core/education/regis
 import type { Json } from "../../core/file/facts";
 import type { FileEvent as HistoryEvent } from "../../core/file/file-events";
 import type { Mode } from "../../core/file/mode";
+import type { RequirementPlace } from "../../core/file/place";
 import type { ExplainedAssessment } from "../../core/file/result";
 import type { Field, Keeper } from "../../core/rulebook/section";
 import type { ReferenceSet, Registers } from "../../core/standards/reference-set";
@@ -193,6 +194,8 @@ export interface FileData {
     readonly scope: string;
     readonly minor: number;
     readonly paidMinor: number;
+    /** When the last payment was booked. */
+    readonly paidAt: string | null;
     readonly currency: string;
     readonly reference: string;
   }[];
@@ -257,6 +260,8 @@ export interface FileData {
     readonly at: string;
   }[];
   /** What the applicant was asked for and has not answered. */
+  /** By when something was asked for at its place, answered or not. */
+  readonly everAsked: readonly (RequirementPlace & { readonly askedAt: string; readonly due: string })[];
   readonly asks: readonly {
     readonly id: string;
     readonly requirement: string;

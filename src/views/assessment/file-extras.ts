@@ -25,6 +25,7 @@ export interface Extras {
   references: FileReference[];
   charges: FileData["charges"];
   asks: FileData["asks"];
+  everAsked: FileData["everAsked"];
   undertaking: FileData["undertaking"];
   linkNotes: FileData["linkNotes"];
   adjustments: FileData["adjustments"];
@@ -129,14 +130,19 @@ export const EXTRAS = `select n.name as name, p.email, p.locale as "writesIn",
   (select json_build_object('at', u.at, 'text', u.text, 'choices', u.choices) from undertaking u
    where u.application_id = a.id order by u.at desc limit 1) as undertaking,
   ${rowsOf(
-    `json_build_object('id', x.id, 'item', x.item, 'scope', x.scope, 'minor', x.total, 'paidMinor', x.paid, 'currency', x.currency, 'reference', x.payment_reference)`,
+    `json_build_object('id', x.id, 'item', x.item, 'scope', x.scope, 'minor', x.total, 'paidMinor', x.paid, 'paidAt', x.paid_at, 'currency', x.currency, 'reference', x.payment_reference)`,
     `select c.*, c.minor + coalesce((select sum(j.minor) from charge_adjustment j where j.charge_id = c.id), 0) as total,
-       coalesce((select sum(y.minor) from payment y where y.charge_id = c.id and y.state = 'booked'), 0) as paid from charge c where c.application_id = a.id order by c.made_at`,
+       coalesce((select sum(y.minor) from payment y where y.charge_id = c.id and y.state = 'booked'), 0) as paid,
+       (select max(y.settled_at) from payment y where y.charge_id = c.id and y.state = 'booked' and y.minor > 0) as paid_at from charge c where c.application_id = a.id order by c.made_at`,
   )} as charges,
   ${rowsOf(
     `json_build_object('id', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'text', x.text, 'due', x.due, 'askedAt', x.asked_at)`,
     "select * from ask k where k.application_id = a.id and k.answered_at is null order by k.asked_at",
   )} as asks,
+  ${rowsOf(
+    "json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'due', x.due, 'askedAt', x.asked_at)",
+    "select * from ask k where k.application_id = a.id order by k.asked_at",
+  )} as "everAsked",
   ${rowsOf(
     `json_build_object('id', x.id, 'entry', x.entry, 'state', x.state, 'candidate', x.candidate, 'year', x.year, 'since', x.since, 'askedAt', x.asked_at, 'by', x.by, 'answeredAt', x.answered_at,
       'name', x.name, 'results', x.results, 'others', case when x.state in ('found', 'changed') then x.others else '[]' end)`,
