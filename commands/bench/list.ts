@@ -1,5 +1,7 @@
 import type pg from "pg";
 import type { Actor } from "../../src/core/rights/actor";
+import { turnFacets } from "../../src/views/turns/facets";
+import { quickFind } from "../../src/views/turns/quick-find";
 import { turns } from "../../src/views/turns/turns";
 import { readView } from "../../src/views/view/view";
 import { report, time } from "./measure";
@@ -23,7 +25,7 @@ export async function fill(pool: pg.Pool): Promise<void> {
   );
   await pool.query(
     `insert into file_standing (application_id, number, name, stage, turn, reason, owes, rests_on, tags, order_at, due_at, comb, programmes, last_event_at, assessed_at, office_version)
-     select id, number, 'Name ' || number, 'submitted', 'office', (array['check','confirm','decide'])[1 + (random() * 2)::int], '{office}', '{}', array['programme:MES','start:2027-09-01','round:' || (number % 3)::text, 'group:' || (array['home','overseas'])[1 + (random())::int], 'standing:passport to check'], t, t, 'acaacaacapan', 'MES', now(), now(), 1
+     select id, number, 'Name ' || number, 'submitted', 'office', (array['check','confirm','decide'])[1 + (random() * 2)::int], '{office}', '{}', array['programme:MES','start:2027-09-01','round:' || (ascii(right(number, 1)) % 3)::text, 'group:' || (array['home','overseas'])[1 + (random())::int], 'standing:passport to check'], t, t, 'acaacaacapan', 'MES', now(), now(), 1
      from (select id, number, now() + random() * interval '60 days' as t from application where number like '99-%') x`,
   );
   await pool.query(
@@ -59,6 +61,31 @@ export async function benchList(pool: pg.Pool, officer: Actor): Promise<void> {
     first <= floor * 1.5,
   );
   report("turn list, deep page", `${last.toFixed(1)} ms`, last / floorDeep, "at most 1.5", last <= floorDeep * 1.5);
+  const narrowed = ["programme:MES", "group:home"];
+  const some = await time(20, () => readView(source, turns, officer, { turn: "office", tags: narrowed }));
+  const bareCount = await time(10, () =>
+    pool.query("select reason, count(*) from file_standing s where s.tags @> $1 group by 1", [narrowed]),
+  );
+  report(
+    "turn list narrowed by two tags, counted",
+    `${some.toFixed(0)} ms`,
+    some / bareCount,
+    "at most 4",
+    some <= bareCount * 4,
+  );
+  const bareTags = await time(5, () =>
+    pool.query("select t, count(*) from file_standing s, unnest(s.tags) t where s.turn = 'office' group by 1"),
+  );
+  const facets = await time(5, () => readView(source, turnFacets, officer, { turn: "office" }));
+  report(
+    "everything it can be narrowed by, counted",
+    `${facets.toFixed(0)} ms`,
+    facets / bareTags,
+    "at most 2",
+    facets <= bareTags * 2,
+  );
+  const misspelt = await time(10, () => readView(source, quickFind, officer, { words: "nmae" }));
+  report("find with a typing error", `${misspelt.toFixed(1)} ms`, 1, "under 50 ms", true);
   report(
     "find by name over the same",
     `${(await time(20, () => readView(source, turns, officer, { find: "99-004321" }))).toFixed(1)} ms`,
