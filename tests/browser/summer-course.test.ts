@@ -227,7 +227,7 @@ describe("a summer course for teachers", () => {
       .nth(1)
       .click();
     await expect.poll(order).toEqual([second, first]);
-    await (await kept).finished();
+    await kept;
     await teacher.page.reload();
     expect(await order()).toEqual([second, first]);
     await teacher.context.close();

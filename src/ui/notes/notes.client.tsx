@@ -115,13 +115,15 @@ export function Notes({
   const [open, setOpen] = useState<"note" | "mark" | null>(null);
   const [mark, setMark] = useState("");
   const [wrong, setWrong] = useState<string | null>(null);
+  /** An answer that comes late closes only what it answers. */
+  const close = (what: "note" | "mark") => setOpen((now) => (now === what ? null : now));
   useHotkeys("w", () => setOpen("note"), { preventDefault: true }, []);
   const put = async (word: string) => {
     const refused = word.trim() === "" ? "Say which mark." : await act("mark-file", { mark: word.trim() });
     setWrong(refused);
     if (refused !== null) return;
     setMark("");
-    setOpen(null);
+    close("mark");
   };
   return (
     <aside className="file-notes" aria-label="Notes and marks">
@@ -168,7 +170,7 @@ export function Notes({
           <Button htmlType="submit">Put it on</Button>
         </form>
       ) : null}
-      {open === "note" ? <NoteForm number={number} officers={officers} act={act} onDone={() => setOpen(null)} /> : null}
+      {open === "note" ? <NoteForm number={number} officers={officers} act={act} onDone={() => close("note")} /> : null}
       <Wrong text={wrong} />
       {notes.length > 0 ? (
         <ul className="plain-list">
