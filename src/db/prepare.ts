@@ -10,9 +10,10 @@ const LOCK = 7_291_846;
 const KEPT = [
   "revoke update, delete on event, office_reference",
   "revoke update on access_record",
-  // What its own programs would never ask for.
+  // The queue's own version is the owner's; when its schedules and its upkeep ran last, the queue writes there itself.
   "revoke insert, update, delete on pgboss.version",
 ];
+const QUEUE_TIMES = "grant update (maintained_on, cron_on, monitored_on) on pgboss.version";
 
 const userOf = (url: string): string => decodeURIComponent(new URL(url).username);
 const quoted = (name: string): string => `"${name.replaceAll('"', '""')}"`;
@@ -36,6 +37,7 @@ async function admitApplication(client: pg.Client, appUrl: string): Promise<void
     await client.query(`grant usage on all sequences in schema ${schema} to ${app}`);
   }
   for (const kept of KEPT) await client.query(`${kept} from ${app}`);
+  await client.query(`${QUEUE_TIMES} to ${app}`);
 }
 
 /**

@@ -47,7 +47,8 @@ export function openQueue(url: string, options: Partial<PgBoss.ConstructorOption
 
 /** Makes the queue's tables, or brings them up to date, as their owner; sending to a job's queue that does not exist is silently lost. */
 export async function installQueue(ownerUrl: string): Promise<void> {
-  const boss = openQueue(ownerUrl, { migrate: true });
+  // With its schedules: what they are sent by is a queue of its own, which only the owner may make.
+  const boss = openQueue(ownerUrl, { migrate: true, schedule: true });
   await boss.start();
   for (const name of JOB_NAMES) await boss.createQueue(name, { name, policy: "standard", ...RETRY });
   await boss.stop({ graceful: false });

@@ -9,7 +9,7 @@ import { requireAdmitted } from "../../src/db/admitted";
 import { inTransaction, openPool } from "../../src/db/connection";
 import { CHUNK_BYTES, readContent, storeContent } from "../../src/db/content";
 import { prepareDatabase } from "../../src/db/prepare";
-import { enqueue } from "../../src/db/queue";
+import { enqueue, openQueue } from "../../src/db/queue";
 import { person } from "../../src/db/schema";
 import { fillForm } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
@@ -65,6 +65,33 @@ describe("the database guards itself", () => {
       await expect(query("update event set act = 'x'")).rejects.toMatchObject({ code: NO_RIGHT });
     } else await expect(pool.query(sql)).rejects.toMatchObject({ code: NO_RIGHT });
   });
+
+  it("the queue notes when its schedules ran, and its version stays the owner's", async () => {
+    const set = (what: string) => world.runtime.pool.query(`update pgboss.version set ${what}`);
+    for (const when of ["cron_on", "maintained_on", "monitored_on"])
+      expect((await set(`${when} = now()`)).rowCount).toBe(1);
+    await expect(set("version = version + 1")).rejects.toMatchObject({ code: "42501" });
+  });
+
+  it("fires what is scheduled, as the user that the application works as", async () => {
+    const soon = { cronMonitorIntervalSeconds: 1, cronWorkerIntervalSeconds: 1 };
+    const boss = openQueue(world.url, { schedule: true, supervise: true, ...soon });
+    const heard: string[] = [];
+    boss.on("error", (error) => heard.push(error.message));
+    await boss.start();
+    await boss.schedule("sweep-messages", "* * * * *");
+    const fired = () =>
+      world.runtime.pool.query<{ n: number }>(
+        "select count(*)::int as n from pgboss.job where name in ('sweep-messages', '__pgboss__send-it')",
+      );
+    const before = (await fired()).rows[0]?.n ?? 0;
+    await expect
+      .poll(async () => ((await fired()).rows[0]?.n ?? 0) > before, { timeout: 150_000, interval: 1000 })
+      .toBe(true);
+    expect(heard).toEqual([]);
+    await boss.unschedule("sweep-messages");
+    await boss.stop({ graceful: false });
+  }, 180_000);
 
   it("the application does not start as the owner of its tables, nor where there are none", async () => {
     const [owner, app] = [openPool(world.ownerUrl, 1), openPool(world.url, 1)];
