@@ -1,5 +1,4 @@
 import { and, eq, isNull } from "drizzle-orm";
-import { allConfirmed } from "../../core/assessment/steps";
 import { addWorking } from "../../core/calendar/working-days";
 import {
   answerDecisionInput,
@@ -7,6 +6,7 @@ import {
   prepareDecisionInput,
   releaseDecisionInput,
 } from "../../core/decision/inputs";
+import { allConfirmed } from "../../core/file/result";
 import { formatDay } from "../../core/time/day";
 import { dayAt } from "../../core/time/zone";
 import { decision, round } from "../../db/schema";

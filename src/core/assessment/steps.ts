@@ -394,8 +394,3 @@ export function pausesOf(facts: FileFacts, office: Office): readonly Pause[] {
     ];
   });
 }
-
-/** Whether every finding stands on confirmed values: what an unconditional offer needs. */
-export function allConfirmed(findings: readonly FindingResult[]): boolean {
-  return findings.every((f) => f.basis === "confirmed");
-}

@@ -28,4 +28,5 @@ export const saveTextInput = z.object({
   en: text,
   fr: text,
 });
+export type WrittenText = z.input<typeof saveTextInput>;
 export const dropTextInput = z.object({ textId: z.uuid() });

@@ -183,6 +183,11 @@ export interface ChoiceResult {
   readonly promise: { readonly days: number; readonly used: number; readonly due: PlainDate | null } | null;
 }
 
+/** Whether every finding stands on confirmed values: what an unconditional offer needs. */
+export function allConfirmed(findings: readonly FindingResult[]): boolean {
+  return findings.every((f) => f.basis === "confirmed");
+}
+
 export interface FileResult {
   readonly group: string | null;
   readonly stage: Stage;

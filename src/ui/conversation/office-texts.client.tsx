@@ -2,22 +2,14 @@
 
 import { Button, Input } from "antd";
 import { useState } from "react";
-import { MOST_SIGNS } from "../../core/conversation/inputs";
+import { MOST_SIGNS, type WrittenText } from "../../core/conversation/inputs";
 import { MERGE_FIELDS, unknownFields } from "../../core/conversation/merge";
 import type { OfficeText } from "../../views/conversation/conversation";
 import { ConfirmPress } from "../frame/confirm-press.client";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
 
-interface Written {
-  readonly textId: string | null;
-  readonly version: number | null;
-  readonly name: string;
-  readonly en: string;
-  readonly fr: string;
-}
-
-const EMPTY: Written = { textId: null, version: null, name: "", en: "", fr: "" };
+const EMPTY: WrittenText = { textId: null, version: null, name: "", en: "", fr: "" };
 
 const Box = ({
   id,
@@ -47,8 +39,8 @@ function Editor({
   save,
   onDone,
 }: {
-  first: Written;
-  save: (text: Written) => Promise<string | null>;
+  first: WrittenText;
+  save: (text: WrittenText) => Promise<string | null>;
   onDone: () => void;
 }) {
   const [text, setText] = useState(first);
@@ -108,7 +100,7 @@ export function OfficeTexts({
 }: {
   texts: readonly OfficeText[];
   writes: boolean;
-  save: (text: Written) => Promise<string | null>;
+  save: (text: WrittenText) => Promise<string | null>;
   drop: (textId: string) => Promise<string | null>;
 }) {
   const [open, setOpen] = useState<string | null>(null);

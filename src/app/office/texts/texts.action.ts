@@ -2,19 +2,12 @@
 
 import { revalidatePath } from "next/cache";
 import { dropText, saveText } from "../../../acts/conversation/texts";
+import type { WrittenText } from "../../../core/conversation/inputs";
 import { REFUSED_WORDS } from "../../../text/words/office";
 import { perform, requirePerson } from "../../request";
 
-interface Written {
-  readonly textId: string | null;
-  readonly version: number | null;
-  readonly name: string;
-  readonly en: string;
-  readonly fr: string;
-}
-
 /** Saves a text; the sentence says why not. */
-export async function saveOfficeText(text: Written): Promise<string | null> {
+export async function saveOfficeText(text: WrittenText): Promise<string | null> {
   const person = await requirePerson("/office/texts");
   const outcome = await perform(saveText, person.actor, text);
   revalidatePath("/office/texts");
