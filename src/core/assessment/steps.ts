@@ -9,7 +9,6 @@ import { requirementKey, resultKey } from "../file/place";
 import {
   type ChoiceResult,
   type DocumentResult,
-  type FindingResult,
   type RequirementResult,
   type SectionsResult,
   type Step,
