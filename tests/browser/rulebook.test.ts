@@ -227,7 +227,6 @@ describe("a rulebook made from nothing", () => {
     const { page } = officer;
     await page.goto(`/office/files/${number}`);
     await openRequirement(page, "Time at sea");
-    await page.goto(`/office/files/${number}`);
     await page.getByRole("button", { name: /Confirm 1 as claimed/ }).click();
     await page.getByText("1 value confirmed.").waitFor();
     await page.keyboard.press("d");

@@ -1,5 +1,5 @@
 import { type Browser, type BrowserContext, chromium, type Page } from "playwright-core";
-import { expect } from "vitest";
+import { expect, vi } from "vitest";
 import { findChromium } from "../../commands/install.mjs";
 
 /** Debian's Chromium, and what people do in it. */
@@ -63,6 +63,28 @@ export const settleJumps = (page: Page): Promise<void> =>
     "new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, 50)))).then(() => { window.jumps.length = 0; })",
   );
 
+/** Whether the page's code has reached all its buttons: what is pressed before that is lost, as it is for somebody in a great hurry. */
+const ANSWERS = `[...document.querySelectorAll("button")].every((button) =>
+  Object.keys(button).some((key) => key.startsWith("__reactProps")))`;
+
+/** Lets a page that is opened or loaded again come so far that it answers, unless the test itself says what it waits for. */
+function answerAfterLoading(page: Page): void {
+  const [open, reload] = [page.goto.bind(page), page.reload.bind(page)];
+  // A page that leads to another one at once answers there.
+  const answer = () =>
+    vi.waitUntil(() => page.evaluate<boolean>(ANSWERS).catch(() => false), { timeout: 60_000, interval: 20 });
+  page.goto = async (address, options) => {
+    const response = await open(address, options);
+    if (!options?.waitUntil) await answer();
+    return response;
+  };
+  page.reload = async (options) => {
+    const response = await reload(options);
+    if (!options?.waitUntil) await answer();
+    return response;
+  };
+}
+
 /** A window of somebody's own on the application at an address, whose console is listened to. */
 export async function newPerson(
   { browser, url }: { readonly browser: Browser; readonly url: string },
@@ -81,6 +103,7 @@ export async function newPerson(
   context.setDefaultNavigationTimeout(90_000);
   await context.addInitScript(WATCH_JUMPS);
   const page = await context.newPage();
+  answerAfterLoading(page);
   const complaints: string[] = [];
   page.on("console", (m) => {
     if (m.type() === "error" || m.type() === "warning") complaints.push(`${m.type()}: ${m.text()} ${m.location().url}`);
