@@ -8,6 +8,10 @@ import { startApplication } from "./application/start-application";
 import { submitApplication } from "./application/submit-application";
 import { giveUndertaking } from "./application/undertaking";
 import { withdraw } from "./application/withdraw";
+import { answerAsk, readAnswer } from "./asks/answers";
+import { sendAskList, takeAsksBack } from "./asks/ask-list";
+import { askApplicant, extendAsk, settleAsk } from "./asks/asks";
+import { remindAsked } from "./asks/remind-asks";
 import { endAdjustment, grantAdjustment } from "./assessment/adjustments";
 import * as overriding from "./assessment/override-finding";
 import { passOverFiles, reassessFiles, setFileAside, tryFileAgain } from "./assessment/reassess";
@@ -26,7 +30,6 @@ import * as texts from "./conversation/texts";
 import { eraseCopies, orderCopies, orderOwnCopy, reportCopy } from "./copies/copies";
 import { leaveOutPage, writeSummary } from "./copies/section-summary";
 import * as decisions from "./decision/decisions";
-import { askApplicant, settleAsk } from "./evidence/asks";
 import { confirmValues } from "./evidence/confirm-values";
 import { doDeed, undoDeed } from "./evidence/deeds";
 import { excuseRequirement } from "./evidence/excuse-requirement";
@@ -217,6 +220,12 @@ export const ACTS = {
   saveProgramme: programmes.saveProgramme,
   sendLink: accounts.sendLink,
   settleAsk,
+  answerAsk,
+  extendAsk,
+  readAnswer,
+  remindAsked,
+  sendAskList,
+  takeAsksBack,
   startApplication,
   startPayment: payments.startPayment,
   storeTemplate,

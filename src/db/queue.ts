@@ -11,6 +11,7 @@ export const JOBS = {
   "sweep-messages": z.object({}),
   "reassess-aged": z.object({}),
   "remind-drafts": z.object({}),
+  "remind-asked": z.object({}),
   "announce-openings": z.object({}),
   "remind-openings": z.object({}),
   "erase-drafts": z.object({}),

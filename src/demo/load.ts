@@ -4,6 +4,8 @@ import { startApplication } from "../acts/application/start-application";
 import { submitApplication } from "../acts/application/submit-application";
 import { giveUndertaking } from "../acts/application/undertaking";
 import { withdraw } from "../acts/application/withdraw";
+import { answerAsk } from "../acts/asks/answers";
+import { sendAskList } from "../acts/asks/ask-list";
 import { grantAdjustment } from "../acts/assessment/adjustments";
 import { overrideFinding } from "../acts/assessment/override-finding";
 import { takeFile } from "../acts/assessment/take-file";
@@ -309,6 +311,35 @@ async function perform(play: Play, moment: Moment): Promise<void> {
         equalTo,
         limits,
       });
+      return;
+    }
+    case "ask for":
+      await act(runtime, sendAskList, staff.officer, {
+        applicationId,
+        items: [
+          ...(moment.items ?? []).map(({ which, text }) => ({
+            requirement: which,
+            scope: "file",
+            wants: "evidence" as const,
+            text,
+          })),
+          ...(moment.questions ?? []).map((text) => ({
+            requirement: "",
+            scope: "file",
+            wants: "words" as const,
+            text,
+          })),
+        ],
+        words: moment.words ?? "",
+        due: dayAfter(play, moment.days),
+      });
+      return;
+    case "answer question": {
+      const { rows } = await runtime.pool.query<{ id: string }>(
+        "select id from ask where application_id = $1 and wants = 'words' and answered_at is null order by position limit 1",
+        [applicationId],
+      );
+      await act(runtime, answerAsk, play.actor, { applicationId, askId: rows[0]?.id ?? "", text: moment.text });
       return;
     }
     case "write us":

@@ -60,6 +60,16 @@ type What =
   | { readonly do: "task"; readonly section: string; readonly title: string; readonly days: number }
   /** An adviser grants what makes up for somebody's circumstances. */
   | { readonly do: "adjust"; readonly what: string; readonly why: string }
+  /** The office asks for several things in one mail: requirements again or at last, and questions to be answered in words. */
+  | {
+      readonly do: "ask for";
+      readonly items?: readonly { readonly which: string; readonly text: string }[];
+      readonly questions?: readonly string[];
+      readonly words?: string;
+      readonly days: number;
+    }
+  /** The applicant answers the first question that is open. */
+  | { readonly do: "answer question"; readonly text: string }
   /** The applicant writes to the office, about a section or the whole; the office answers. */
   | { readonly do: "write us"; readonly text: string; readonly about?: string }
   | { readonly do: "write back"; readonly text: string; readonly question?: string }

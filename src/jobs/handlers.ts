@@ -1,6 +1,7 @@
 import { type Runtime, runAct } from "../acts/act/act";
 import { eraseDrafts } from "../acts/application/erase-drafts";
 import { remindDrafts } from "../acts/application/remind-drafts";
+import { remindAsked } from "../acts/asks/remind-asks";
 import { passOverFiles, reassessFiles, setFileAside } from "../acts/assessment/reassess";
 import { announceOpenings } from "../acts/catalogue/interest";
 import { remindOpenings } from "../acts/catalogue/remind-openings";
@@ -19,6 +20,7 @@ import type { Workshop } from "../formats/workshop/workshop";
 import type { MailResult, MailService } from "../outside/mail";
 import type { ExaminationRegistry } from "../outside/registry";
 import { renderMail } from "../text/words/render-mail";
+import { filesToRemind } from "../views/asks/due-asks";
 import { agedFiles } from "../views/assessment/aged-files";
 import { dueMessages } from "../views/mail/due-messages";
 import { filesOfList } from "../views/results/result-work";
@@ -128,6 +130,12 @@ async function eraseAbandoned({ runtime }: JobContext): Promise<void> {
   }
 }
 
+/** Reminds applicants of what they were asked for: file after file, each in a transaction of its own. */
+async function remindOfAsks({ runtime }: JobContext): Promise<void> {
+  for (const applicationId of await filesToRemind(runtime.pool, runtime.now()))
+    await runAct(runtime, remindAsked, SYSTEM, { applicationId });
+}
+
 /** Asks the registry of examinations. While it is down the file says so, and the queue asks again by itself. */
 async function askRegistry({ runtime, registry }: JobContext, { queryId }: JobPayload<"ask-registry">): Promise<void> {
   const claimed = await runAct(runtime, claimRegistryQuery, SYSTEM, { queryId });
@@ -176,6 +184,8 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
     case "remind-drafts":
       await runAct(ctx.runtime, remindDrafts, SYSTEM, {});
       return;
+    case "remind-asked":
+      return remindOfAsks(ctx);
     case "remind-openings":
       await runAct(ctx.runtime, remindOpenings, SYSTEM, {});
       return;

@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act/act";
-import { askApplicant } from "../../src/acts/evidence/asks";
+import { askApplicant } from "../../src/acts/asks/asks";
 import { acceptEvidence, returnEvidence } from "../../src/acts/evidence/judge-evidence";
 import { removeDocument, setAsideTwin } from "../../src/acts/evidence/remove-document";
 

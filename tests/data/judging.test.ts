@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act/act";
-import { askApplicant, settleAsk, UNDO_MS } from "../../src/acts/evidence/asks";
+import { askApplicant, settleAsk, UNDO_MS } from "../../src/acts/asks/asks";
 import { excuseRequirement } from "../../src/acts/evidence/excuse-requirement";
 import { acceptEvidence, returnEvidence, undoJudgement } from "../../src/acts/evidence/judge-evidence";
 import type { Actor } from "../../src/core/rights/actor";

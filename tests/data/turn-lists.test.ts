@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct, tryAct } from "../../src/acts/act/act";
+import { askApplicant } from "../../src/acts/asks/asks";
 import { handFile } from "../../src/acts/assessment/take-file";
-import { askApplicant } from "../../src/acts/evidence/asks";
 import { acceptEvidence } from "../../src/acts/evidence/judge-evidence";
 import { doToFiles } from "../../src/acts/turns/many-files";
 import { dropList, keepList } from "../../src/acts/turns/named-lists";

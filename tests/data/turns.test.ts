@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { startApplication } from "../../src/acts/application/start-application";
 import { withdraw } from "../../src/acts/application/withdraw";
+import { askApplicant } from "../../src/acts/asks/asks";
 import { takeFile } from "../../src/acts/assessment/take-file";
-import { askApplicant } from "../../src/acts/evidence/asks";
 import { saveAnswers } from "../../src/acts/form/save-answers";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";

@@ -56,6 +56,14 @@ async function completeChoices(ctx: ActContext, completed: Effects["completed"])
     ]);
 }
 
+async function endAsks(ctx: ActContext, answered: Effects["answered"]): Promise<void> {
+  if (answered.length > 0)
+    await ctx.client.query("update ask set answered_at = $2 where id = any($1::uuid[]) and answered_at is null", [
+      answered,
+      ctx.now,
+    ]);
+}
+
 async function recordTurn(ctx: ActContext, { file, effects }: Settled): Promise<void> {
   const last = file.facts.turns.at(-1);
   if (effects.turn === null || !last) return;
@@ -73,6 +81,7 @@ async function writeEffects(ctx: ActContext, settled: Settled): Promise<void> {
   await turnAnswers(ctx, application.id, effects.turned);
   await charges(ctx, application, effects);
   await completeChoices(ctx, effects.completed);
+  await endAsks(ctx, effects.answered);
   await recordTurn(ctx, settled);
 }
 

@@ -4,6 +4,7 @@ import { reopenable, type SectionPlace, samePlace as same } from "../../core/ans
 import { endReopeningInput, readCorrectionsInput, reopenSectionsInput } from "../../core/application/inputs";
 import { entryKey } from "../../core/file/place";
 import { gapsOf } from "../../core/file/result";
+import type { Locale, LocalText } from "../../core/text/local-text";
 import { correctionRequest, reopening } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
@@ -20,7 +21,58 @@ async function openOne(ctx: ActContext, file: OpenFile) {
   return row ?? null;
 }
 
-/** Opens named sections of a submitted file again, with a reason and a date; what is open already stays open and takes the new date. */
+/** Whether sections of a file can be opened again. @returns why not, or null */
+export function mayReopen(file: OpenFile, sections: readonly SectionPlace[]): "not-found" | "locked" | null {
+  const possible = reopenable(file);
+  if (!sections.every((s) => possible.some(same(s)))) return "not-found";
+  return file.assessment.file.stage === "closed" ? "locked" : null;
+}
+
+/** Opens sections with a reason and a date; what is open already stays open and takes the new date. */
+export async function openSections(
+  ctx: ActContext,
+  file: OpenFile,
+  {
+    sections,
+    reason,
+    due,
+  }: { readonly sections: readonly SectionPlace[]; readonly reason: string; readonly due: string },
+): Promise<void> {
+  if (ctx.actor.kind !== "person") throw new Error("sections are opened by a person");
+  const known = await openOne(ctx, file);
+  if (known)
+    await ctx.db
+      .update(reopening)
+      .set({
+        sections: [...known.sections, ...sections.filter((s) => !known.sections.some(same(s)))],
+        reason: `${known.reason}\n${reason}`,
+        due,
+      })
+      .where(eq(reopening.id, known.id));
+  else
+    await ctx.db
+      .insert(reopening)
+      .values({ applicationId: file.id, sections, reason, due, openedAt: ctx.now, openedById: ctx.actor.id });
+  // Whoever opens sections has answered what the applicant asked for.
+  await ctx.db
+    .update(correctionRequest)
+    .set({ answeredAt: ctx.now, answeredById: ctx.actor.id })
+    .where(and(eq(correctionRequest.applicationId, file.id), isNull(correctionRequest.answeredAt)));
+}
+
+/** What sections are called. */
+export function sectionTitles(file: OpenFile, sections: readonly SectionPlace[]): readonly LocalText[] {
+  const definitions = Object.values(file.rulebooks).flatMap((r) => r.body.sections);
+  return sections.map(
+    ({ section }) => definitions.find((s) => s.key === section)?.title ?? { en: section, fr: section },
+  );
+}
+
+/** Each of them once, in one line. */
+const inOneLine = (titles: readonly LocalText[], locale: Locale): string =>
+  [...new Set(titles.map((t) => t[locale]))].join(", ");
+
+/** Opens named sections of a submitted file again, with a reason and a date. */
 export const reopenSections = defineFileAct({
   name: "reopen-sections",
   input: reopenSectionsInput,
@@ -28,38 +80,14 @@ export const reopenSections = defineFileAct({
   about: ({ sections, due }) => ({ sections: sections.map((s) => s.section), due }),
   run: async (ctx, file, { sections, reason, due }) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
-    const possible = reopenable(file);
-    if (!sections.every((s) => possible.some(same(s)))) return refuse("not-found");
-    if (file.assessment.file.stage === "closed") return refuse("locked");
-    const known = await openOne(ctx, file);
-    if (known)
-      await ctx.db
-        .update(reopening)
-        .set({
-          sections: [...known.sections, ...sections.filter((s) => !known.sections.some(same(s)))],
-          reason: `${known.reason}\n${reason}`,
-          due,
-        })
-        .where(eq(reopening.id, known.id));
-    else
-      await ctx.db
-        .insert(reopening)
-        .values({ applicationId: file.id, sections, reason, due, openedAt: ctx.now, openedById: ctx.actor.id });
-    // Whoever opens sections has answered what the applicant asked for.
-    await ctx.db
-      .update(correctionRequest)
-      .set({ answeredAt: ctx.now, answeredById: ctx.actor.id })
-      .where(and(eq(correctionRequest.applicationId, file.id), isNull(correctionRequest.answeredAt)));
+    const barred = mayReopen(file, sections);
+    if (barred !== null) return refuse(barred);
+    await openSections(ctx, file, { sections, reason, due });
     const { number } = file.facts.application;
-    const titles = (locale: "en" | "fr") =>
-      sections
-        .map((s) => titleOf(file, s, locale))
-        .filter((t, i, all) => all.indexOf(t) === i)
-        .join(", ");
     await mailApplicant(ctx, file.id, file.ownerId, "reopened", {
       number,
-      sectionsEn: titles("en"),
-      sectionsFr: titles("fr"),
+      sectionsEn: inOneLine(sectionTitles(file, sections), "en"),
+      sectionsFr: inOneLine(sectionTitles(file, sections), "fr"),
       text: reason,
       due,
       link: `/my/${number}`,
@@ -67,11 +95,6 @@ export const reopenSections = defineFileAct({
     return done(null);
   },
 });
-
-function titleOf(file: OpenFile, { section }: SectionPlace, locale: "en" | "fr"): string {
-  const definitions = Object.values(file.rulebooks).flatMap((r) => r.body.sections);
-  return definitions.find((s) => s.key === section)?.title[locale] ?? section;
-}
 
 /** The applicant sends the corrected sections: a new numbered submission of the same choices, and the sections are shut again. */
 export const sendCorrections = defineFileAct({

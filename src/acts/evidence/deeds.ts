@@ -2,7 +2,7 @@ import { doDeedInput, undoDeedInput } from "../../core/evidence/inputs";
 import { deed } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
-import { isSubmitted, placeOf, resultAt, rowsAt } from "./place";
+import { isSubmitted, placeOf, resultAt, rowsAt } from "../act/place";
 
 /** The office says that it has done what a rulebook has it do, and what that was. */
 export const doDeed = defineFileAct({

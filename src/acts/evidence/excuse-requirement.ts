@@ -2,8 +2,8 @@ import { excuseRequirementInput } from "../../core/evidence/inputs";
 import { excuse } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
-import { closeAsks } from "./asks";
-import { placeOf, resultAt } from "./place";
+import { placeOf, resultAt } from "../act/place";
+import { closeAsks } from "../asks/asks";
 
 /** Excuses a requirement with a reason, and ends what was asked for there; waiving a fee is for a lead officer. */
 export const excuseRequirement = defineFileAct({

@@ -5,9 +5,9 @@ import { atLeastProof } from "../../core/rulebook/requirement";
 import { ask, evidence, referenceRequest } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
+import { isSubmitted, placeOf, resultAt, rowsAt } from "../act/place";
+import { closeAsks, openAsks, UNDO_MS, withdrawAskMail } from "../asks/asks";
 import { mailApplicant } from "../mail/queue-mail";
-import { closeAsks, openAsk, UNDO_MS, withdrawAskMail } from "./asks";
-import { isSubmitted, placeOf, resultAt, rowsAt } from "./place";
 
 /** Whether all of a document was sent back and is asked for again. */
 function isReturned({ facts }: OpenFile, { evidence: own, key, scope, entry }: DocumentResult): boolean {
@@ -76,14 +76,14 @@ export const returnEvidence = defineFileAct({
       .update(evidence)
       .set(judged)
       .where(inArray(evidence.id, [...result.evidence]));
-    const askId = await openAsk(ctx, file, placeOf(input), input.text, input.due);
+    const letter = await openAsks(ctx, file, [{ at: placeOf(input), text: input.text }], input.due);
     await mailApplicant(
       ctx,
       file.id,
       file.ownerId,
       "evidence-returned",
       {
-        ask: askId,
+        letter,
         number: file.facts.application.number,
         documentEn: result.title.en,
         documentFr: result.title.fr,
@@ -94,7 +94,7 @@ export const returnEvidence = defineFileAct({
       },
       new Date(ctx.now.getTime() + UNDO_MS),
     );
-    return done({ askId });
+    return done({ letter });
   },
 });
 
@@ -114,13 +114,9 @@ export const undoJudgement = defineFileAct({
     const asks = await ctx.db
       .delete(ask)
       .where(and(rowsAt(ask, file.id, input), isNull(ask.answeredAt), gte(ask.askedAt, since)))
-      .returning({ id: ask.id });
+      .returning({ letter: ask.letter });
     if (recent.length === 0 && asks.length === 0) return refuse("too-late-to-undo");
-    await withdrawAskMail(
-      ctx,
-      file.id,
-      asks.map((a) => a.id),
-    );
+    await withdrawAskMail(ctx, file.id, asks);
     await ctx.db
       .update(evidence)
       .set({ judgement: null, judgedAt: null, judgedById: null, reason: null, proof: "copy" })

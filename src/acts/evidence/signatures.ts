@@ -8,12 +8,12 @@ import { dayAt } from "../../core/time/zone";
 import { evidence, person, signatureRequest } from "../../db/schema";
 import { type ActContext, defineAct, done, type Outcome, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
+import { resultAt } from "../act/place";
 import { settleFile } from "../act/settle";
 import { newToken } from "../act/token";
+import { closeAsks } from "../asks/asks";
 import { mailApplicant, mayAskOthers, queueMail } from "../mail/queue-mail";
-import { closeAsks } from "./asks";
 import { lookedAt, storeUpload } from "./looked-at";
-import { resultAt } from "./place";
 
 const LINK_DAYS = 60;
 const DAY_MS = 86_400_000;

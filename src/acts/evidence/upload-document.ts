@@ -6,9 +6,9 @@ import { type RequirementPlace, requirementPlace } from "../../core/file/place";
 import { evidence } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
-import { closeAsks } from "./asks";
+import { isSubmitted, placeOf, resultAt, rowsAt } from "../act/place";
+import { closeAsks } from "../asks/asks";
 import { type LookedAt, lookedAt, storeUpload } from "./looked-at";
-import { isSubmitted, placeOf, resultAt, rowsAt } from "./place";
 
 const input = z.object({ applicationId: z.uuid(), ...requirementPlace, ...lookedAt });
 

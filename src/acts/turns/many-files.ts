@@ -11,8 +11,8 @@ import { loadFile } from "../../db/queries/load-file";
 import { currentOffice } from "../../db/queries/office";
 import { REFUSED_WORDS } from "../../text/words/office";
 import { type Outcome, type Runtime, runAct, tryAct } from "../act/act";
+import { askApplicant } from "../asks/asks";
 import { handFile } from "../assessment/take-file";
-import { askApplicant } from "../evidence/asks";
 import { excuseRequirement } from "../evidence/excuse-requirement";
 import { remindApplicant } from "../evidence/remind-applicant";
 

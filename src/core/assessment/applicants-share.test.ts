@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { ALL, look, person, SUBMITTED } from "../../../tests/support/sample-assessment";
 import { sampleFile } from "../../demo/sample-file";
-import type { FileFacts } from "../file/facts";
+import type { AskFact, FileFacts } from "../file/facts";
 import type { ExplainedAssessment } from "../file/result";
 import type { Instant, PlainDate } from "../ids";
 import { type ApplicantAssessment, applicantsShare } from "./applicants-share";
@@ -11,8 +11,11 @@ const submitted = (facts: Partial<FileFacts> = {}): FileFacts =>
   sampleFile(person(), { submittedAt: SUBMITTED, evidence: documents, facts });
 const share = (facts: FileFacts) => applicantsShare(look(facts), new Set());
 const kinds = ({ file }: ApplicantAssessment) => [file.next?.kind, ...file.besides.map((s) => s.kind)];
-const ask = (due: string, id = "ask") => ({
+const ask = (due: string, id = "ask"): AskFact => ({
   id,
+  wants: "evidence",
+  inWords: false,
+  readAt: null,
   requirement: "passport",
   scope: "file",
   entry: "",

@@ -19,6 +19,7 @@ import { enoughToSubmit, isSettled } from "../requirements/to-submit";
 import { reachedBy } from "../rulebook/requirement";
 import type { Rulebook } from "../rulebook/rulebook";
 import type { Office } from "../standards/reference-set";
+import { returnDays } from "../steps/ask-steps";
 import { formatDay } from "../time/day";
 import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
 import { awaitedOf } from "./awaited";
@@ -61,9 +62,9 @@ export function assessIn({ index, all }: Prepared, { facts, office, at }: Assess
   const requirements = requirementResults(asked.map((context) => ({ context, facts, index, office, fees })));
   const pauses = pausesOf(facts, office);
   const choices = all.map((context) => choiceResult(context, facts, requirements, office, pauses, at));
-  const owed = owedSteps({ facts, index, office, contexts: all, requirements, choices });
+  const owed = owedSteps({ facts, index, office, contexts: all, requirements, choices, today: dayAt(office.zone, at) });
   return {
-    file: fileResult(all, choices, owed, requirements, office, at),
+    file: fileResult(all, facts, choices, owed, requirements, office, at),
     requirements,
     choices,
     fees,
@@ -197,6 +198,7 @@ export function nextStep(owed: readonly Step[], preparing: boolean): Step | null
 
 function fileResult(
   all: readonly ChoiceContext[],
+  facts: FileFacts,
   choices: readonly ChoiceResult[],
   owed: readonly Step[],
   requirements: readonly RequirementResult[],
@@ -208,6 +210,7 @@ function fileResult(
   const incomplete = all.filter(({ choice }) => choices.some((c) => c.id === choice.id && c.stage === "submitted"));
   const mend = incomplete.map(closes).filter((t) => t > at);
   const tomorrow = startOfDay(office.zone, dayAt(office.zone, at) + 1);
+  const returns = stage === "closed" ? [] : returnDays(facts.asks, office).map((day) => startOfDay(office.zone, day));
   const changes = all
     .flatMap((context) => {
       const { choice, round } = context;
@@ -217,6 +220,7 @@ function fileResult(
       if (incomplete.includes(context)) return [...day, closes(context)];
       return choice.decision ? [offerEnds(choice.decision, office) ?? at] : day;
     })
+    .concat(returns)
     .filter((t) => t > at);
   return {
     group: all[0]?.group ?? null,

@@ -1,58 +1,24 @@
-import type { AnswerIndex } from "../answers/answer-index";
 import { awaitedFromRegistry } from "../answers/given-by-registry";
 import type { Pause } from "../calendar/clock";
-import { addWorking } from "../calendar/working-days";
 import type { ChoiceContext } from "../file/choice-context";
 import { text } from "../file/entries";
-import type { FileFacts, Turn } from "../file/facts";
-import { requirementKey, resultKey } from "../file/place";
+import type { FileFacts } from "../file/facts";
 import {
   type ChoiceResult,
   type DocumentResult,
   type RequirementResult,
   type SectionsResult,
   type Step,
-  type StepKind,
   shownBeside,
 } from "../file/result";
 import { countUnconfirmed } from "../requirements/unconfirmed";
 import { reachedBy } from "../rulebook/requirement";
 import type { Office } from "../standards/reference-set";
+import { askDue, askSteps } from "../steps/ask-steps";
+import { about, later, type StepInput, step, target } from "../steps/step";
 import { type Day, formatDay, parseDay } from "../time/day";
-import { dayAt, requireDay, startOfDay, toInstant } from "../time/zone";
+import { dayAt, requireDay } from "../time/zone";
 import { type CasePlace, casesAsked, earlyWish } from "./cases-asked";
-
-export interface StepInput {
-  readonly facts: FileFacts;
-  readonly index: AnswerIndex;
-  readonly office: Office;
-  readonly contexts: readonly ChoiceContext[];
-  readonly requirements: readonly RequirementResult[];
-  readonly choices: readonly ChoiceResult[];
-}
-
-function step(input: StepInput, turn: Turn, kind: StepKind, due: Day | null, about: Partial<Step> = {}): Step {
-  return {
-    turn,
-    kind,
-    ...about,
-    due: due === null ? null : formatDay(due),
-    dueAt: due === null ? null : toInstant(startOfDay(input.office.zone, due + 1)),
-  };
-}
-
-function about(result: RequirementResult): Partial<Step> {
-  return { requirement: result.key, title: result.title, scope: result.scope, entry: result.entry };
-}
-
-/** A target in working days from an instant. A year without a calendar leaves the due day open. */
-function target(input: StepInput, from: string | null, days: number): Day | null {
-  return from === null ? null : addWorking(input.office.calendar, dayAt(input.office.zone, Date.parse(from)), days);
-}
-
-function later(a: string | null, b: string | null): string | null {
-  return a === null ? b : b === null || a > b ? a : b;
-}
 
 /** The first submission among the choices that a requirement serves: nothing is owed on it before. */
 function submittedAt(input: StepInput, result: RequirementResult): string | null {
@@ -79,14 +45,6 @@ function cameAt({ facts }: StepInput, result: RequirementResult): string | null 
 
 const evidenceOf = (facts: FileFacts, result: DocumentResult) =>
   facts.evidence.filter((e) => result.evidence.includes(e.id));
-
-function askDue(input: StepInput, result: RequirementResult): Day | null {
-  const open = input.facts.asks.filter(
-    (a) =>
-      a.answeredAt === null && a.requirement === result.key && a.scope === result.scope && a.entry === result.entry,
-  );
-  return open.length === 0 ? null : Math.min(...open.map((a) => requireDay(a.due)));
-}
 
 /** What the office does itself has its own target, from the submission or, where it comes after the offer, from the answer to it. */
 function deedDue(input: StepInput, result: RequirementResult): Day | null {
@@ -250,22 +208,6 @@ function rulingSteps(input: StepInput): readonly Step[] {
   return [...asked.values()];
 }
 
-/** Asks that no step to supply something stands for already: a question about what is here, or something the rulebook does not know. */
-function askSteps(input: StepInput): readonly Step[] {
-  const supplied = new Set(
-    input.requirements.filter((r) => r.standing === "missing" || r.standing === "returned").map(resultKey),
-  );
-  return input.facts.asks
-    .filter((a) => a.answeredAt === null && !supplied.has(requirementKey(a)))
-    .map((a) =>
-      step(input, "applicant", "answer ask", requireDay(a.due), {
-        requirement: a.requirement,
-        scope: a.scope,
-        entry: a.entry,
-      }),
-    );
-}
-
 /** Sections that were asked for or opened again: the office answers the request, the applicant corrects and sends them, then the office reads what changed. */
 function reopeningSteps(input: StepInput): readonly Step[] {
   const { check } = input.office.set.targets;
@@ -376,7 +318,17 @@ export function owedSteps(input: StepInput): readonly Step[] {
 function lacksCalendar({ kind, due }: Step): boolean {
   return (
     due === null &&
-    ["check", "confirm", "rule", "read changes", "read results", "answer request", "answer message"].includes(kind)
+    [
+      "check",
+      "confirm",
+      "rule",
+      "read changes",
+      "read results",
+      "answer request",
+      "answer message",
+      "read answer",
+      "follow up",
+    ].includes(kind)
   );
 }
 

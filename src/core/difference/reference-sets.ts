@@ -40,13 +40,24 @@ function compareCalendars(
 }
 
 export function compareReferenceSets(before: ReferenceSet, after: ReferenceSet): readonly ReferenceDifference[] {
-  const own = ({ name, zone, currency, graceMinutes, keepDraftsDays, keepFilesDays, targets, map }: ReferenceSet) => ({
+  const own = ({
     name,
     zone,
     currency,
     graceMinutes,
     keepDraftsDays,
     keepFilesDays,
+    asks,
+    targets,
+    map,
+  }: ReferenceSet) => ({
+    name,
+    zone,
+    currency,
+    graceMinutes,
+    keepDraftsDays,
+    keepFilesDays,
+    ...asks,
     ...targets,
     map: map ? [...map.land, ...map.water].length : null,
     outlines: JSON.stringify(map),

@@ -27,13 +27,7 @@ export const returnEvidenceInput = z.object({
 });
 export const undoJudgementInput = z.object(requirement);
 
-export const askApplicantInput = z.object({
-  ...requirement,
-  text: z.string().trim().min(1).max(2000),
-  due: z.iso.date(),
-});
 export const remindApplicantInput = z.object({ ...onFile, words: z.string().trim().max(1000).default("") });
-export const settleAskInput = z.object(requirement);
 
 export const confirmValuesInput = z.object({
   ...onFile,

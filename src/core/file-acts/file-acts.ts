@@ -9,6 +9,14 @@ import {
   reopenSectionsInput,
 } from "../application/inputs";
 import {
+  askApplicantInput,
+  extendAskInput,
+  readAnswerInput,
+  sendAskListInput,
+  settleAskInput,
+  takeAsksBackInput,
+} from "../asks/inputs";
+import {
   addTaskInput,
   dropTaskInput,
   endAdjustmentInput,
@@ -26,7 +34,6 @@ import { leaveOutPageInput, writeSummaryInput } from "../copies/inputs";
 import { dropDecisionInput, prepareDecisionInput, releaseDecisionInput } from "../decision/inputs";
 import {
   acceptEvidenceInput,
-  askApplicantInput,
   confirmValuesInput,
   doDeedInput,
   excuseRequirementInput,
@@ -35,7 +42,6 @@ import {
   remindApplicantInput,
   returnEvidenceInput,
   setAsideTwinInput,
-  settleAskInput,
   signatureInput,
   undoDeedInput,
   undoJudgementInput,
@@ -59,6 +65,7 @@ export const FILE_ACT_INPUTS = {
   "do-deed": doDeedInput,
   "drop-decision": dropDecisionInput,
   "drop-task": dropTaskInput,
+  "extend-ask": extendAskInput,
   "end-adjustment": endAdjustmentInput,
   "end-case-ruling": caseInput,
   "end-override": endOverrideInput,
@@ -80,6 +87,7 @@ export const FILE_ACT_INPUTS = {
   "note-link": noteLinkInput,
   "override-finding": overrideFindingInput,
   "prepare-decision": prepareDecisionInput,
+  "read-answer": readAnswerInput,
   "read-corrections": readCorrectionsInput,
   "refuse-correction": refuseCorrectionInput,
   "release-decision": releaseDecisionInput,
@@ -88,6 +96,8 @@ export const FILE_ACT_INPUTS = {
   "return-evidence": returnEvidenceInput,
   "rule-on-case": ruleOnCaseInput,
   "send-again": sendAgainInput,
+  "send-ask-list": sendAskListInput,
+  "take-asks-back": takeAsksBackInput,
   "set-aside-twin": setAsideTwinInput,
   "settle-ask": settleAskInput,
   "suggest-move": moveProgrammeInput,

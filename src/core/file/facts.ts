@@ -174,6 +174,10 @@ export interface ChargeFact {
   readonly announcedAt: Instant | null;
 }
 
+/** What answers an ask: something that is supplied at its place, or words. */
+export const ASK_WANTS = ["evidence", "words"] as const;
+export type AskWants = (typeof ASK_WANTS)[number];
+
 export interface AskFact {
   readonly id: string;
   readonly requirement: string;
@@ -181,7 +185,11 @@ export interface AskFact {
   readonly entry: string;
   readonly askedAt: Instant;
   readonly due: PlainDate;
+  readonly wants: AskWants;
   readonly answeredAt: Instant | null;
+  /** Whether the applicant answered in words, which an officer reads. */
+  readonly inWords: boolean;
+  readonly readAt: Instant | null;
 }
 
 /** Sections that the office opened again after submission; one that was taken back is not among the facts. */

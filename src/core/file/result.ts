@@ -21,6 +21,8 @@ export const STEP_KINDS = [
   "supply",
   "supply again",
   "answer ask",
+  "read answer",
+  "follow up",
   "correct",
   "read changes",
   "read results",

@@ -6,6 +6,8 @@ import { inFileOrder } from "../answers/with-answers";
 import type { AnswerFact, Json } from "../file/facts";
 import type { LoadedFile } from "../file/loaded-file";
 import { answerKey } from "../file/place";
+import type { Instant, PlainDate } from "../ids";
+import { toInstant } from "../time/zone";
 import { isAtRest, settle } from "./settle";
 
 /** What follows from a file's facts is found in memory, whole: once it is written nothing more follows. */
@@ -92,6 +94,31 @@ describe("settling a file", () => {
   it("leaves what was submitted awake, whatever it says", () => {
     const file = saying(loaded({ submittedAt: SUBMITTED }), "person", "oneName", true);
     expect(at(file).effects.turned).toEqual([]);
+  });
+
+  it("ends what was asked for once a referee was asked after it, and not what was asked after that", () => {
+    const ask = {
+      id: "ask",
+      requirement: "reference",
+      scope: "file",
+      entry: "",
+      wants: "evidence" as const,
+      askedAt: SUBMITTED,
+      due: "2026-12-09" as PlainDate,
+      answeredAt: null,
+      inWords: false,
+      readAt: null,
+    };
+    const base = loaded({ submittedAt: SUBMITTED, facts: { asks: [ask] } });
+    const referee = base.facts.answers.find((a) => a.section === "referees" && a.field === "role")?.entry ?? "";
+    const request = { id: "r", referee, scopes: ["file"], state: "asked" as const, givenAt: null, judgement: null };
+    const file = (askedAt: Instant) => ({
+      ...base,
+      facts: { ...base.facts, references: [{ ...request, askedAt }] },
+    });
+    const after = at(file(toInstant(Date.parse(SUBMITTED) + 1)));
+    expect([after.effects.answered, after.file.facts.asks[0]?.answeredAt]).toEqual([["ask"], NOW]);
+    expect(at(file(toInstant(Date.parse(SUBMITTED) - 1))).effects.answered).toEqual([]);
   });
 
   it("leaves nothing to follow: settled again at the same instant, every file is at rest and says the same", () => {

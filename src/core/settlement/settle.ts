@@ -1,5 +1,6 @@
 import { dormancyChanges } from "../answers/dormancy";
 import { inFileOrder } from "../answers/with-answers";
+import { asksAnswered } from "../asks/answered";
 import { assessIn, type Prepared, prepare } from "../assessment/assess";
 import type { AnswerFact, FileFacts, Turn } from "../file/facts";
 import type { LoadedFile } from "../file/loaded-file";
@@ -12,7 +13,7 @@ import { type FileRow, fileRow } from "./file-row";
 
 /**
  * What follows from a file's facts, worked out in memory until nothing follows any more: which answers apply, what is charged, which
- * choices are complete for the first time, whose turn it is, and what lists show. Acts, re-assessment, lists and `verify` all use
+ * choices are complete for the first time, which asks are answered, whose turn it is, and what lists show. Acts, re-assessment, lists and `verify` all use
  * this one function, so that none of them can come apart from the others.
  */
 export interface Settled {
@@ -33,6 +34,8 @@ export interface Effects {
   readonly adjusted: readonly Adjustment[];
   /** The choices that are complete for the first time: their promise counts from now. */
   readonly completed: readonly string[];
+  /** What was asked for and came about since, without being supplied at its place: references and payments. */
+  readonly answered: readonly string[];
   /** The turn, where it is another one than was recorded last. */
   readonly turn: Turn | null;
 }
@@ -89,6 +92,11 @@ function nextFacts(
     const choices = facts.choices.map((c) => (completed.includes(c.id) ? { ...c, completeAt: toInstant(at) } : c));
     return { facts: { ...facts, choices }, effects: { completed } };
   }
+  const answered = asksAnswered(facts, assessment.requirements);
+  if (answered.length > 0) {
+    const asks = facts.asks.map((a) => (answered.includes(a.id) ? { ...a, answeredAt: toInstant(at) } : a));
+    return { facts: { ...facts, asks }, effects: { answered } };
+  }
   const { turn } = assessment.file;
   if (facts.turns.at(-1)?.turn === turn) return null;
   return { facts: { ...facts, turns: withTurn(facts.turns, turn, at) }, effects: { turn } };
@@ -105,6 +113,7 @@ export function settle(loaded: LoadedFile, office: Office, at: number, newId: ()
   let made: Effects["made"] = [];
   let adjusted: Effects["adjusted"] = [];
   let completed: Effects["completed"] = [];
+  let answered: Effects["answered"] = [];
   let turn: Effects["turn"] = null;
   for (let pass = 0; pass < MOST_PASSES; pass += 1) {
     const prepared = prepare({ ...file, office, at });
@@ -116,13 +125,14 @@ export function settle(loaded: LoadedFile, office: Office, at: number, newId: ()
     const assessment = assessIn(prepared, { ...file, office, at });
     const next = nextFacts(file, assessment, at, newId);
     if (!next) {
-      const effects = { turned: turnedBetween(loaded, file), made, adjusted, completed, turn };
+      const effects = { turned: turnedBetween(loaded, file), made, adjusted, completed, answered, turn };
       return { file, assessment, prepared, effects, row: fileRow(file, assessment, office, at) };
     }
     file = { ...file, facts: next.facts };
     made = [...made, ...(next.effects.made ?? [])];
     adjusted = [...adjusted, ...(next.effects.adjusted ?? [])];
     completed = [...completed, ...(next.effects.completed ?? [])];
+    answered = [...answered, ...(next.effects.answered ?? [])];
     turn = next.effects.turn ?? turn;
   }
   throw new Error("a file did not settle: its answers, charges, completeness and turn keep changing each other");
@@ -137,5 +147,5 @@ function turnedBetween(before: LoadedFile, after: LoadedFile): readonly AnswerFa
 }
 
 /** Whether nothing follows from a file's facts that is not written yet, but for what lists show of it. */
-export const isAtRest = ({ turned, made, adjusted, completed, turn }: Effects): boolean =>
-  turned.length + made.length + adjusted.length + completed.length === 0 && turn === null;
+export const isAtRest = ({ turned, made, adjusted, completed, answered, turn }: Effects): boolean =>
+  turned.length + made.length + adjusted.length + completed.length + answered.length === 0 && turn === null;

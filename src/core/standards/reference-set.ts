@@ -70,6 +70,14 @@ export const referenceSetSchema = z.object({
   keepDraftsDays: z.int().min(30).max(3650).nullable().default(null),
   /** Days for which submitted files that are closed are kept, from when something last happened in them, before a person can have them erased; null: for good. */
   keepFilesDays: z.int().min(30).max(36_500).nullable().default(null),
+  /** What is asked for, in working days: reminders before and after its day (null: none), and from when on it is with the office again. */
+  asks: z
+    .object({
+      remindBefore: z.int().min(0).max(60).nullable(),
+      remindAfter: z.int().min(1).max(60).nullable(),
+      returnAfter: z.int().min(0).max(120),
+    })
+    .default({ remindBefore: 3, remindAfter: 2, returnAfter: 5 }),
   /** Working days. */
   targets: z.object({ check: z.int(), answer: z.int(), ask: z.int(), acceptOffer: z.int() }),
 });
@@ -119,6 +127,7 @@ export const NOTHING_LOADED: ReferenceSet = {
   graceMinutes: 0,
   keepDraftsDays: null,
   keepFilesDays: null,
+  asks: { remindBefore: 3, remindAfter: 2, returnAfter: 5 },
   targets: { check: 5, answer: 5, ask: 10, acceptOffer: 15 },
 };
 

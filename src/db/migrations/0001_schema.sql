@@ -43,15 +43,23 @@ CREATE TABLE "application" (
 --> statement-breakpoint
 CREATE TABLE "ask" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"letter" uuid NOT NULL,
+	"position" smallint DEFAULT 0 NOT NULL,
 	"application_id" uuid NOT NULL,
 	"requirement" text NOT NULL,
 	"scope" text NOT NULL,
 	"entry" text DEFAULT '' NOT NULL,
+	"wants" text DEFAULT 'evidence' NOT NULL,
 	"text" text NOT NULL,
 	"due" date NOT NULL,
 	"asked_at" timestamp with time zone NOT NULL,
 	"by_id" uuid NOT NULL,
-	"answered_at" timestamp with time zone
+	"answered_at" timestamp with time zone,
+	"answer" text,
+	"read_at" timestamp with time zone,
+	"read_by_id" uuid,
+	"reminders" smallint DEFAULT 0 NOT NULL,
+	CONSTRAINT "ask_wants" CHECK ("ask"."wants" in ('evidence','words'))
 );
 --> statement-breakpoint
 CREATE TABLE "choice" (
@@ -978,7 +986,7 @@ CREATE TABLE "file_standing" (
 	"rests_on" text[] NOT NULL,
 	CONSTRAINT "standing_stage" CHECK ("file_standing"."stage" in ('preparing','submitted','complete','in review','decided','answered','closed')),
 	CONSTRAINT "standing_turn_word" CHECK ("file_standing"."turn" in ('office','faculty','applicant','payment','third party','nobody')),
-	CONSTRAINT "standing_reason_word" CHECK ("file_standing"."reason" in ('fill','submit','check','confirm','rule','decide','release','supply','supply again','answer ask','correct','read changes','read results','answer request','answer message','name referee','pay','book payment','give reference','await result','await signature','await paper','await registry','do','task','answer offer','prove','load calendar','withdrawn','refused','declined','lapsed','offer lapsed','preparing','submitted','complete','in review','decided','answered','closed'))
+	CONSTRAINT "standing_reason_word" CHECK ("file_standing"."reason" in ('fill','submit','check','confirm','rule','decide','release','supply','supply again','answer ask','read answer','follow up','correct','read changes','read results','answer request','answer message','name referee','pay','book payment','give reference','await result','await signature','await paper','await registry','do','task','answer offer','prove','load calendar','withdrawn','refused','declined','lapsed','offer lapsed','preparing','submitted','complete','in review','decided','answered','closed'))
 );
 --> statement-breakpoint
 CREATE TABLE "file_trouble" (
@@ -1132,6 +1140,7 @@ ALTER TABLE "application" ADD CONSTRAINT "application_procedure_id_procedure_id_
 ALTER TABLE "application" ADD CONSTRAINT "application_officer_id_person_id_fk" FOREIGN KEY ("officer_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "ask" ADD CONSTRAINT "ask_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "ask" ADD CONSTRAINT "ask_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "ask" ADD CONSTRAINT "ask_read_by_id_person_id_fk" FOREIGN KEY ("read_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "choice" ADD CONSTRAINT "choice_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "choice" ADD CONSTRAINT "choice_intake_id_intake_id_fk" FOREIGN KEY ("intake_id") REFERENCES "public"."intake"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "choice" ADD CONSTRAINT "choice_round_id_round_id_fk" FOREIGN KEY ("round_id") REFERENCES "public"."round"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1265,6 +1274,7 @@ CREATE INDEX "answer_studied_at" ON "answer" USING btree ("field",lower(left("va
 CREATE UNIQUE INDEX "application_once" ON "application" USING btree ("person_id","cycle_id","procedure_id") WHERE "application"."joined_from_id" is null;--> statement-breakpoint
 CREATE INDEX "application_person" ON "application" USING btree ("person_id");--> statement-breakpoint
 CREATE INDEX "ask_application" ON "ask" USING btree ("application_id");--> statement-breakpoint
+CREATE INDEX "ask_open_due" ON "ask" USING btree ("due") WHERE "ask"."answered_at" is null;--> statement-breakpoint
 CREATE INDEX "choice_intake" ON "choice" USING btree ("intake_id");--> statement-breakpoint
 CREATE INDEX "confirmation_version_place" ON "confirmation_version" USING btree ("application_id","section","entry","field");--> statement-breakpoint
 CREATE UNIQUE INDEX "correction_request_one_open" ON "correction_request" USING btree ("application_id") WHERE "correction_request"."answered_at" is null;--> statement-breakpoint

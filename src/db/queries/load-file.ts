@@ -110,9 +110,10 @@ select json_build_object(
     "x.made_at, x.id",
   )},
   'asks', ${list(
-    `json_build_object('id', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'askedAt', ${iso("x.asked_at")}, 'due', x.due, 'answeredAt', ${iso("x.answered_at")})`,
+    `json_build_object('id', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'askedAt', ${iso("x.asked_at")}, 'due', x.due, 'wants', x.wants, 'answeredAt', ${iso("x.answered_at")},
+      'inWords', x.answer is not null, 'readAt', ${iso("x.read_at")})`,
     "ask x where x.application_id = a.id",
-    "x.asked_at, x.id",
+    "x.asked_at, x.position",
   )},
   'reopenings', ${list(
     `json_build_object('id', x.id, 'sections', x.sections, 'openedAt', ${iso("x.opened_at")}, 'due', x.due, 'answeredAt', ${iso("x.answered_at")}, 'readAt', ${iso("x.read_at")})`,

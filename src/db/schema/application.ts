@@ -9,12 +9,13 @@ import {
   jsonb,
   pgTable,
   primaryKey,
+  smallint,
   text,
   unique,
   uniqueIndex,
   uuid,
 } from "drizzle-orm/pg-core";
-import { type Json, TURNS } from "../../core/file/facts";
+import { ASK_WANTS, type Json, TURNS } from "../../core/file/facts";
 import { MODES } from "../../core/file/mode";
 import { cycle, intake, procedure, round, rulebook } from "./catalogue";
 import { day, instant, isOneOf, oneOf } from "./columns";
@@ -251,17 +252,21 @@ export const undertaking = pgTable(
   (t) => [index("undertaking_application").on(t.applicationId, t.at)],
 );
 
-/** What the office asks the applicant to supply or correct, with a date. */
+/** What the office asks the applicant to supply or to answer, with a date. */
 export const ask = pgTable(
   "ask",
   {
     id: uuid("id").primaryKey().defaultRandom(),
+    /** Those that went out in one mail share it. */
+    letter: uuid("letter").notNull(),
+    position: smallint("position").notNull().default(0),
     applicationId: uuid("application_id")
       .notNull()
       .references(() => application.id),
     requirement: text("requirement").notNull(),
     scope: text("scope").notNull(),
     entry: text("entry").notNull().default(""),
+    wants: oneOf("wants", ASK_WANTS).notNull().default("evidence"),
     text: text("text").notNull(),
     due: day("due").notNull(),
     askedAt: instant("asked_at").notNull(),
@@ -269,8 +274,18 @@ export const ask = pgTable(
       .notNull()
       .references(() => person.id),
     answeredAt: instant("answered_at"),
+    /** What the applicant answered in words; null for what was supplied or settled. */
+    answer: text("answer"),
+    readAt: instant("read_at"),
+    readById: uuid("read_by_id").references(() => person.id),
+    /** How many of the two reminders were sent: before its day, and after it. */
+    reminders: smallint("reminders").notNull().default(0),
   },
-  (t) => [index("ask_application").on(t.applicationId)],
+  (t) => [
+    index("ask_application").on(t.applicationId),
+    index("ask_open_due").on(t.due).where(sql`${t.answeredAt} is null`),
+    isOneOf("ask_wants", t.wants, ASK_WANTS),
+  ],
 );
 
 /** Sections that the office opened again for correction after submission, with a reason and a date. */

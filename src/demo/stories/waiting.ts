@@ -64,7 +64,8 @@ export const waiting = ({ day, who }: Telling): readonly Story[] => [
   },
   {
     key: "referee-declines",
-    tells: "The referee declined after the submission.",
+    tells:
+      "The referee declined after the submission. Of the two things that were asked for one is answered, in words.",
     profile: who("Lotte", "Kerremans", {
       ...home,
       citizenships: ["BE"],
@@ -77,8 +78,20 @@ export const waiting = ({ day, who }: Telling): readonly Story[] => [
       { do: "reference declined", day: -5 },
       { do: "accept", day: -4, which: ALL },
       { do: "confirm", day: -4, at: "11:00" },
+      {
+        do: "ask for",
+        day: -4,
+        at: "11:10",
+        items: [
+          { which: "reference", text: "Your referee has declined. Please name another one and send the request." },
+        ],
+        questions: ["Which of your modules was the course at the Oostende station: Tidal Ecology, or the field weeks?"],
+        words: "All your papers are here and in order. Two things are left:",
+        days: 8,
+      },
+      { do: "answer question", day: -2, text: "The field weeks. Tidal Ecology was held in Ghent, in the second year." },
     ],
-    expects: { stage: "submitted", turn: "applicant", next: "name referee", requirement: "reference" },
+    expects: { stage: "submitted", turn: "office", next: "read answer" },
   },
   {
     key: "just-begun",

@@ -33,6 +33,8 @@ export const REASON_WORDS: Readonly<Record<FileReason, string>> = {
   supply: "To supply",
   "supply again": "Sent back to them",
   "answer ask": "Asked",
+  "read answer": "Answers to read",
+  "follow up": "Asked in vain",
   correct: "Sections to correct",
   "read changes": "Corrections to read",
   "read results": "Results that changed",
@@ -102,6 +104,12 @@ export function stepDeed(
       return `supply ${title} again`;
     case "answer ask":
       return "answer what we asked";
+    case "read answer":
+      return "read an answer to what we asked";
+    case "follow up":
+      return count === 1
+        ? "go after what was asked for in vain"
+        : `go after ${count} things that were asked for in vain`;
     case "correct":
       return `correct ${count} opened ${count === 1 ? "section" : "sections"} and send them`;
     case "read changes":
@@ -198,6 +206,12 @@ export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "undo-judgement": "took the judgement back",
   "ask-applicant": "asked for",
   "settle-ask": "settled what was asked for",
+  "send-ask-list": "asked for several things",
+  "take-asks-back": "took what was asked for back before it was sent",
+  "answer-ask": "answered what was asked",
+  "read-answer": "read an answer",
+  "extend-ask": "gave more time for what was asked for",
+  "remind-asked": "was reminded of what was asked for",
   "carry-over": "answers carried over from an earlier application",
   "request-correction": "asked to correct",
   "request-signature": "asked for a signature by a link",

@@ -8,9 +8,9 @@ import { fieldsIn, merge } from "../../core/conversation/merge";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { formatMoment } from "../../text/format";
 import type { ConversationMessage, FileConversation as Data } from "../../views/conversation/conversation";
+import { useKeptText } from "../frame/kept-text.client";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
-import { useKeptText } from "./kept-text.client";
 
 const LANGUAGES = { en: "English", fr: "French" } as const;
 

@@ -5,9 +5,9 @@ import { useState } from "react";
 import { MOST_SIGNS } from "../../core/conversation/inputs";
 import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
+import { useKeptText } from "../frame/kept-text.client";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
-import { useKeptText } from "./kept-text.client";
 
 /** Writes to the office, about one part of the application or all of it. What was typed stays when it is refused. */
 export function WriteUs({

@@ -31,7 +31,7 @@ export function CameOn({
   const closings = data.assessment.choices
     .filter((c) => requirement.choices.includes(c.id))
     .map(({ closesAt, acceptsUntil }) => ({ closesAt, acceptsUntil }));
-  const asks = data.everAsked.filter((a) => requirementKey(a) === resultKey(requirement));
+  const asks = data.asks.filter((a) => requirementKey(a) === resultKey(requirement));
   const arrival = arrivalOf(
     toInstant(Date.parse(at)),
     dateIn(data.zone, at),

@@ -3,10 +3,10 @@
 import { readAnswerKey, resultKey } from "../../core/file/place";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import type { FileData } from "../../views/assessment/file-data";
+import { OpenAsks } from "../asks/open-asks.client";
 import { Findings } from "../assessment/findings";
 import { DecisionPanel } from "../decision/decision-panel.client";
 import { Evidence } from "../evidence/file-evidence.client";
-import { OpenAsks } from "../evidence/open-asks.client";
 import { Cases } from "../rulings/cases.client";
 import { NextFile } from "./next-file.client";
 import { RequirementList } from "./requirement-list.client";

@@ -5,6 +5,7 @@ import type { RequirementResult } from "../../core/file/result";
 import { formatMoney } from "../../text/format";
 import type { FileData } from "../../views/assessment/file-data";
 import { CombBar } from "../assessment/comb";
+import { entryName } from "../assessment/entry-name";
 import { KeyList } from "../frame/key-list.client";
 
 const KEYS = [
@@ -13,6 +14,7 @@ const KEYS = [
   ["a", "accept, and confirm all values as claimed"],
   ["x", "send back"],
   ["q", "ask for something"],
+  ["Shift q", "ask for several things at once"],
   ["c", "confirm all values as claimed"],
   ["u", "undo, for ten seconds"],
   ["n, b", "next page, page before"],
@@ -22,12 +24,6 @@ const KEYS = [
   ["w", "note for the office"],
   ["g and a letter", "to another page"],
 ] as const;
-
-function entryName(data: FileData, entry: string): string {
-  if (entry === "") return "";
-  const value = (field: string) => data.values.find((v) => v.entry === entry && v.field === field)?.claim;
-  return String(value("title") ?? value("institution") ?? "");
-}
 
 /** A filled section is complete; only evidence is accepted. */
 export function standingWord(r: RequirementResult): string {

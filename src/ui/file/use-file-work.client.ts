@@ -1,5 +1,6 @@
 "use client";
 
+import { useRouter } from "next/navigation";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { type RequirementPlace, readAnswerKey, requirementKey, resultKey } from "../../core/file/place";
@@ -108,9 +109,11 @@ export function useFileWork(data: FileData, act: ActOnFile, only: string | null 
     after(await act("settle-ask", { requirement: key, scope, entry }), "Settled. Nothing more is asked here.");
   /** Beside the decision: what was asked for at a requirement that the answers no longer lead to. */
   const asks = data.asks.filter((a) =>
-    requirement
-      ? requirementKey(a) === resultKey(requirement)
-      : !requirements.some((r) => requirementKey(a) === resultKey(r)),
+    a.answeredAt !== null
+      ? false
+      : requirement
+        ? requirementKey(a) === resultKey(requirement)
+        : !requirements.some((r) => requirementKey(a) === resultKey(r)),
   );
   const confirmAll = async () => {
     if (shows.length === 0) return;
@@ -157,6 +160,7 @@ export function useFileKeys(data: FileData, work: ReturnType<typeof useFileWork>
   const { at, choose, requirement, place, setForm, canJudge, shows, accept, acceptWhole, undo, undoable, confirmAll } =
     work;
   const { requirements } = data.assessment;
+  const router = useRouter();
   useHotkeys("j,down", () => choose(at + 1), { preventDefault: true, ...OUTSIDE_GRIDS }, [at, requirements]);
   useHotkeys("k,up", () => choose(at - 1), { preventDefault: true, ...OUTSIDE_GRIDS }, [at, requirements]);
   useHotkeys("y", () => void accept(), { enabled: canJudge }, [at, data]);
@@ -180,6 +184,7 @@ export function useFileKeys(data: FileData, work: ReturnType<typeof useFileWork>
     },
     [at, data],
   );
+  useHotkeys("shift+q", () => router.push("?show=asks"));
   useHotkeys("c", () => void confirmAll(), { enabled: shows.length > 0 && requirement?.standing === "accepted" }, [
     at,
     data,

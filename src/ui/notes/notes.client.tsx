@@ -5,7 +5,7 @@ import { useEffect, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import type { FileNotes } from "../../views/notes/notes";
-import { useKeptText } from "../conversation/kept-text.client";
+import { useKeptText } from "../frame/kept-text.client";
 import { OfficeDay } from "../frame/office-day.client";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";

@@ -90,6 +90,27 @@ export function OfficePart({ set, disabled, onChange }: PartProps) {
           />
         ))}
       </fieldset>
+      <fieldset className="plan-wide plan-form">
+        <legend>What is asked for, in working days</legend>
+        <NumberBox
+          label="Reminder before its day (empty: none)"
+          value={set.asks.remindBefore ?? undefined}
+          disabled={disabled}
+          onChange={(n) => onChange({ ...set, asks: { ...set.asks, remindBefore: n ?? null } })}
+        />
+        <NumberBox
+          label="Reminder after its day (empty: none)"
+          value={set.asks.remindAfter ?? undefined}
+          disabled={disabled}
+          onChange={(n) => onChange({ ...set, asks: { ...set.asks, remindAfter: n ?? null } })}
+        />
+        <NumberBox
+          label="With the office again after"
+          value={set.asks.returnAfter}
+          disabled={disabled}
+          onChange={(n) => onChange({ ...set, asks: { ...set.asks, returnAfter: n ?? 0 } })}
+        />
+      </fieldset>
       <p className="plan-wide quiet">
         The map is drawn by path data, one shape a line, in a square of 100 by 100 from the upper left corner.
       </p>

@@ -1,8 +1,9 @@
 import type { ApplicantAssessment } from "../../core/assessment/applicants-share";
 import type { ProgrammeInput, Track } from "../../core/catalogue/programme";
 import type { WithdrawnFee } from "../../core/fees/after-withdrawal";
-import type { Json } from "../../core/file/facts";
+import type { AskWants, Json } from "../../core/file/facts";
 import type { Mode } from "../../core/file/mode";
+import type { RequirementPlace } from "../../core/file/place";
 import type { FormSection } from "../../core/form/form-sections";
 import type { Picture, Template } from "../../core/rulebook/requirement";
 import type { Field } from "../../core/rulebook/section";
@@ -81,13 +82,15 @@ export interface MyApplication {
     /** What becomes of it when what it was paid for is withdrawn. */
     readonly whenWithdrawn: WithdrawnFee;
   }[];
-  readonly asks: readonly {
-    readonly requirement: string;
-    readonly scope: string;
-    readonly entry: string;
+  /** What is asked for and not answered, the most urgent first, then what was answered in words. */
+  readonly asks: readonly (RequirementPlace & {
+    readonly id: string;
+    readonly wants: AskWants;
     readonly text: string;
     readonly due: string;
-  }[];
+    readonly answer: string | null;
+    readonly answeredAt: string | null;
+  })[];
   /** What an entry rule asks a ruling on while nothing is submitted: it may be asked for before. */
   readonly cases: readonly {
     readonly question: string;

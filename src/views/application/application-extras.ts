@@ -37,6 +37,10 @@ export const SHOWN_EVENTS = [
   "return-evidence",
   "ask-applicant",
   "settle-ask",
+  "send-ask-list",
+  "answer-ask",
+  "extend-ask",
+  "remind-asked",
   "tell-missing",
   "confirm-contact",
   "request-correction",
@@ -101,8 +105,9 @@ export const EXTRAS = `select
   (select json_agg(json_build_object('id', c.id, 'scope', c.scope, 'item', c.item, 'minor', c.minor + coalesce((select sum(j.minor) from charge_adjustment j where j.charge_id = c.id), 0),
      'paidMinor', coalesce((select sum(p.minor) from payment p where p.charge_id = c.id and p.state = 'booked'), 0), 'currency', c.currency, 'reference', c.payment_reference,
      'last', (select p.state from payment p where p.charge_id = c.id order by p.started_at desc limit 1))) from charge c where c.application_id = $1) as charges,
-  (select json_agg(json_build_object('requirement', a.requirement, 'scope', a.scope, 'entry', a.entry, 'text', a.text, 'due', a.due) order by a.due) from ask a
-   where a.application_id = $1 and a.answered_at is null) as asks,
+  (select json_agg(json_build_object('id', a.id, 'requirement', a.requirement, 'scope', a.scope, 'entry', a.entry, 'wants', a.wants, 'text', a.text, 'due', a.due,
+     'answer', a.answer, 'answeredAt', a.answered_at) order by a.answered_at nulls first, a.due, a.asked_at, a.position) from ask a
+   where a.application_id = $1 and (a.answered_at is null or a.answer is not null)) as asks,
   (select json_agg(json_build_object('id', c.id, 'code', p.code, 'title', p.title, 'award', p.award, 'contact', p.contact, 'start', i.starts_on, 'submittedAt', c.submitted_at,
      'withdrawn', c.withdrawn_at is not null, 'rank', c.rank, 'round', r.key, 'campus', c.campus, 'language', c.language, 'mode', c.mode, 'track', c.track, 'otherTracks', c.other_tracks, 'tracksRanked', p.tracks_ranked, 'extendedTo', c.extended_to,
      'programme', json_build_object(${offeredBy("p")}, 'onePage', p.one_page), 'options', i.options,

@@ -1,6 +1,6 @@
 import type { ContactNote } from "../../core/contact/contact-notes";
 import type { RegistryResult, RegistrySitting } from "../../core/education/registry-answer";
-import type { Json } from "../../core/file/facts";
+import type { AskWants, Json } from "../../core/file/facts";
 import type { FileEvent as HistoryEvent } from "../../core/file/file-events";
 import type { Mode } from "../../core/file/mode";
 import type { RequirementPlace } from "../../core/file/place";
@@ -259,18 +259,8 @@ export interface FileData {
     readonly by: string;
     readonly at: string;
   }[];
-  /** What the applicant was asked for and has not answered. */
-  /** By when something was asked for at its place, answered or not. */
-  readonly everAsked: readonly (RequirementPlace & { readonly askedAt: string; readonly due: string })[];
-  readonly asks: readonly {
-    readonly id: string;
-    readonly requirement: string;
-    readonly scope: string;
-    readonly entry: string;
-    readonly text: string;
-    readonly due: string;
-    readonly askedAt: string;
-  }[];
+  /** What the applicant was ever asked for, the earliest first. */
+  readonly asks: readonly FileAsk[];
   /** What a registry of examinations was asked and answered, the newest first. */
   readonly registry: readonly RegistryQuery[];
   /** What the rulebooks ask rulings on, with what was ruled on cases like it. */
@@ -284,6 +274,23 @@ export interface FileData {
   /** What facts are called, by the names that rules use. */
   readonly factTitles: Readonly<Record<string, string>>;
   readonly office: Registers & Pick<ReferenceSet, "targets">;
+}
+
+/** One thing that the applicant was asked for, answered or not. */
+export interface FileAsk extends RequirementPlace {
+  readonly id: string;
+  /** Those that went out together share it. */
+  readonly letter: string;
+  readonly wants: AskWants;
+  readonly text: string;
+  readonly due: string;
+  readonly askedAt: string;
+  readonly by: string;
+  readonly reminders: number;
+  readonly answeredAt: string | null;
+  /** What was answered in words. */
+  readonly answer: string | null;
+  readonly readAt: string | null;
 }
 
 export interface FileRulebook {

@@ -25,7 +25,6 @@ export interface Extras {
   references: FileReference[];
   charges: FileData["charges"];
   asks: FileData["asks"];
-  everAsked: FileData["everAsked"];
   undertaking: FileData["undertaking"];
   linkNotes: FileData["linkNotes"];
   adjustments: FileData["adjustments"];
@@ -136,13 +135,10 @@ export const EXTRAS = `select n.name as name, p.email, p.locale as "writesIn",
        (select max(y.settled_at) from payment y where y.charge_id = c.id and y.state = 'booked' and y.minor > 0) as paid_at from charge c where c.application_id = a.id order by c.made_at`,
   )} as charges,
   ${rowsOf(
-    `json_build_object('id', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'text', x.text, 'due', x.due, 'askedAt', x.asked_at)`,
-    "select * from ask k where k.application_id = a.id and k.answered_at is null order by k.asked_at",
+    `json_build_object('id', x.id, 'letter', x.letter, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'wants', x.wants, 'text', x.text, 'due', x.due,
+      'askedAt', x.asked_at, 'by', x.by, 'reminders', x.reminders, 'answeredAt', x.answered_at, 'answer', x.answer, 'readAt', x.read_at)`,
+    "select k.*, w.name as by from ask k join person w on w.id = k.by_id where k.application_id = a.id order by k.asked_at, k.position",
   )} as asks,
-  ${rowsOf(
-    "json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'due', x.due, 'askedAt', x.asked_at)",
-    "select * from ask k where k.application_id = a.id order by k.asked_at",
-  )} as "everAsked",
   ${rowsOf(
     `json_build_object('id', x.id, 'entry', x.entry, 'state', x.state, 'candidate', x.candidate, 'year', x.year, 'since', x.since, 'askedAt', x.asked_at, 'by', x.by, 'answeredAt', x.answered_at,
       'name', x.name, 'results', x.results, 'others', case when x.state in ('found', 'changed') then x.others else '[]' end)`,

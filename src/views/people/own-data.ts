@@ -38,7 +38,7 @@ const SUBJECTS: Readonly<Record<string, string>> = {
   decisions: `select a.number, p.code, d.kind, d.reason, d.conditions, d.released_at, d.answer_by, d.answer, d.answered_at from decision d join choice c on c.id = d.choice_id
     join application a on a.id = c.application_id join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id
     where a.person_id = $1 and d.released_at is not null order by d.released_at`,
-  asks: `select a.number, k.text, k.due, k.asked_at, k.answered_at from ask k join application a on a.id = k.application_id where a.person_id = $1 order by k.asked_at`,
+  asks: `select a.number, k.text, k.due, k.asked_at, k.answered_at, k.answer from ask k join application a on a.id = k.application_id where a.person_id = $1 order by k.asked_at`,
   conversation: `select a.number, c.from_office, c.text, c.at, c.read_at from conversation c join application a on a.id = c.application_id
     where a.person_id = $1 order by c.at`,
   mails: `select to_address, template, values - 'link' as values, queued_at, sent_at from message where person_id = $1 order by queued_at`,

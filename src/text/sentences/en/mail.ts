@@ -148,6 +148,15 @@ export const mail = {
     "We cannot accept this document: {document}. {reasonText} {text}\n\nPlease supply it again by {due}:\n\n{link}",
   "mail.asked.subject": "No. {number}: we ask you for something",
   "mail.asked.body": "{document}: {text}\n\nPlease answer by {due}:\n\n{link}",
+  "mail.asked-list.subject": "No. {number}: we ask you for something",
+  "mail.asked-list.body":
+    "{said, plural, =0 {} other {{words}\n\n}}We ask you for:\n\n{list}\n\nPlease answer by {due}, one by one, here:\n\n{link}",
+  "mail.ask-extended.subject": "No. {number}: you have more time",
+  "mail.ask-extended.body": "You have until {due} for what we asked you for: {document}.\n\n{link}",
+  "mail.ask-reminder.subject":
+    "No. {number}: {late, plural, =0 {we still ask you for something} other {what we asked you for is overdue}}",
+  "mail.ask-reminder.body":
+    "We asked you for this and have not got it yet:\n\n{list}\n\n{late, plural, =0 {} other {Its day has passed. Send it still, or write to us what keeps you.\n\n}}Answer here:\n\n{link}",
   "mail.decision-released.subject": "No. {number}: we have decided",
   "mail.decision-released.body": "There is a decision on your application. Read it here:\n\n{link}",
   "mail.answer-received.subject": "No. {number}: your answer has arrived",

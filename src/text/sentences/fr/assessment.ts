@@ -19,6 +19,9 @@ export const assessment: Readonly<Record<keyof typeof english, string>> = {
   "next.correct":
     "Vous corrigez {count, plural, one {la partie que nous avons rouverte} other {les # parties que nous avons rouvertes}} et {count, plural, one {l’envoyez} other {les envoyez}}{due, select, none {} other {, jusqu’au {due}}}.",
   "next.answer request": "Nous répondons à votre demande de correction. Vous n’avez rien à faire.",
+  "next.read answer": "Nous lisons votre réponse. Vous n’avez rien à faire.",
+  "next.follow up":
+    "Nous regardons comment continuer sans ce que nous vous avions demandé. Vous pouvez encore l’envoyer.",
   "next.answer message": "Nous répondons à votre message. Vous n’avez rien à faire.",
   "next.read results": "Nous examinons des résultats qui nous ont été envoyés. Vous n’avez rien à faire.",
   "next.read changes": "Nous lisons vos corrections. Vous n’avez rien à faire.",
@@ -74,6 +77,8 @@ export const assessment: Readonly<Record<keyof typeof english, string>> = {
   "meanwhile.release": "Entre-temps, nous décidons.",
   "meanwhile.read changes": "Entre-temps, nous lisons ce que vous avez corrigé.",
   "meanwhile.answer request": "Entre-temps, nous regardons ce que vous nous avez demandé d’ouvrir.",
+  "meanwhile.read answer": "Entre-temps, nous lisons votre réponse.",
+  "meanwhile.follow up": "Ce que nous vous avions demandé est en retard ; nous regardons comment continuer.",
   "meanwhile.answer message": "Entre-temps, nous répondons à votre message.",
   "meanwhile.load calendar": "Entre-temps, nous regardons votre dossier.",
   "meanwhile.await registry": "Entre-temps, le registre nous donne vos notes.",

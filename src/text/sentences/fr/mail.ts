@@ -153,6 +153,15 @@ export const mail: Readonly<Record<keyof typeof english, string>> = {
     "Nous ne pouvons pas accepter ce document : {document}. {reasonText} {text}\n\nMerci de le fournir de nouveau jusqu’au {due} :\n\n{link}",
   "mail.asked.subject": "No {number} : nous vous demandons quelque chose",
   "mail.asked.body": "{document} : {text}\n\nMerci de répondre jusqu’au {due} :\n\n{link}",
+  "mail.asked-list.subject": "No {number} : nous vous demandons quelque chose",
+  "mail.asked-list.body":
+    "{said, plural, =0 {} other {{words}\n\n}}Nous vous demandons :\n\n{list}\n\nMerci de répondre jusqu’au {due}, point par point, ici :\n\n{link}",
+  "mail.ask-extended.subject": "No {number} : vous avez plus de temps",
+  "mail.ask-extended.body": "Vous avez jusqu’au {due} pour ce que nous vous avons demandé : {document}.\n\n{link}",
+  "mail.ask-reminder.subject":
+    "No {number} : {late, plural, =0 {nous attendons encore quelque chose} other {ce que nous vous avons demandé est en retard}}",
+  "mail.ask-reminder.body":
+    "Nous vous avons demandé ceci et ne l’avons pas encore reçu :\n\n{list}\n\n{late, plural, =0 {} other {La date est passée. Envoyez-le quand même, ou écrivez-nous ce qui vous retient.\n\n}}Répondez ici :\n\n{link}",
   "mail.decision-released.subject": "No {number} : nous avons décidé",
   "mail.decision-released.body": "Il y a une décision sur votre candidature. Lisez-la ici :\n\n{link}",
   "mail.answer-received.subject": "No {number} : votre réponse est arrivée",

@@ -9,6 +9,7 @@ import { requestCorrection } from "../../../../acts/application/request-correcti
 import { submitApplication } from "../../../../acts/application/submit-application";
 import { giveUndertaking } from "../../../../acts/application/undertaking";
 import { withdraw } from "../../../../acts/application/withdraw";
+import { answerAsk } from "../../../../acts/asks/answers";
 import { confirmContact } from "../../../../acts/contact/contact-notes";
 import { writeToOffice } from "../../../../acts/conversation/conversation";
 import { orderOwnCopy } from "../../../../acts/copies/copies";
@@ -47,6 +48,16 @@ export async function printOwn(number: string, documents: boolean): Promise<Pres
   const language = await locale();
   const outcome = await perform(orderOwnCopy, (await person(number)).actor, { number, documents, locale: language });
   return outcome.ok ? null : sentence(language, `refused.${outcome.reason}`, { check: "" });
+}
+
+/** Answers a question of the office in words. */
+export async function answerQuestion(
+  number: string,
+  applicationId: string,
+  askId: string,
+  text: string,
+): Promise<Pressed> {
+  return answer(number, await perform(answerAsk, (await person(number)).actor, { applicationId, askId, text }));
 }
 
 /** Writes to the office about an application. */

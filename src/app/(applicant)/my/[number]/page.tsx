@@ -16,6 +16,7 @@ import type { MyApplication } from "../../../../views/application/application-da
 import { submissions } from "../../../../views/application/submissions";
 import { locale, see } from "../../../request";
 import { answerOffer, submitChoices, withdrawApplication } from "./application.action";
+import { Asks } from "./asks";
 import { ContactDetails } from "./contact-details";
 import { AskCorrection, Corrections, Submitted } from "./corrections";
 import { EarlyCases } from "./early-cases";
@@ -81,37 +82,6 @@ function Decisions({ application, language }: PartProps) {
       </section>
     );
   });
-}
-
-function Asks({ application, language }: PartProps) {
-  if (application.asks.length === 0) return null;
-  return (
-    <section className="asks">
-      <h2>{sentence(language, "app.asked")}</h2>
-      <ul>
-        {application.asks.map((ask) => {
-          const result = application.assessment.requirements.find(
-            (r) => r.key === ask.requirement && r.scope === ask.scope && r.entry === ask.entry,
-          );
-          const reason = `return.${result?.kind === "document" ? (result.reason ?? "") : ""}`;
-          return (
-            <li key={`${ask.requirement}-${ask.entry}-${ask.due}`}>
-              <Link href={result ? requirementHref(application.number, result) : `/my/${application.number}/documents`}>
-                {result?.title[language] ?? ask.requirement}
-              </Link>{" "}
-              <span className="quiet">
-                {sentence(language, "app.askedUntil", { date: formatDate(language, ask.due) })}
-              </span>
-              <p>
-                {isTextKey(reason) ? `${sentence(language, reason)} ` : ""}
-                {ask.text}
-              </p>
-            </li>
-          );
-        })}
-      </ul>
-    </section>
-  );
 }
 
 function RequirementLine({ application, language, requirement }: PartProps & { requirement: ApplicantRequirement }) {

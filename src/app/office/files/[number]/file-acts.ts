@@ -6,6 +6,9 @@ import { moveChoice } from "../../../../acts/application/change-choices";
 import { moveProgramme, suggestMove } from "../../../../acts/application/move-programme";
 import { endReopening, readCorrections, reopenSections } from "../../../../acts/application/reopen-sections";
 import { refuseCorrection } from "../../../../acts/application/request-correction";
+import { readAnswer } from "../../../../acts/asks/answers";
+import { sendAskList, takeAsksBack } from "../../../../acts/asks/ask-list";
+import { askApplicant, extendAsk, settleAsk } from "../../../../acts/asks/asks";
 import { endAdjustment, grantAdjustment } from "../../../../acts/assessment/adjustments";
 import { endOverride, overrideFinding } from "../../../../acts/assessment/override-finding";
 import { handFile, takeFile } from "../../../../acts/assessment/take-file";
@@ -14,7 +17,6 @@ import { extendChoice } from "../../../../acts/catalogue/rounds";
 import { askContact, noteContact } from "../../../../acts/contact/contact-notes";
 import { leaveOutPage, writeSummary } from "../../../../acts/copies/section-summary";
 import { dropDecision, prepareDecision, releaseDecision } from "../../../../acts/decision/decisions";
-import { askApplicant, settleAsk } from "../../../../acts/evidence/asks";
 import { confirmValues } from "../../../../acts/evidence/confirm-values";
 import { doDeed, undoDeed } from "../../../../acts/evidence/deeds";
 import { excuseRequirement } from "../../../../acts/evidence/excuse-requirement";
@@ -76,6 +78,10 @@ export const FILE_ACTS: { readonly [Name in FileActName]: Act<(typeof FILE_ACT_I
   "send-again": sendAgain,
   "set-aside-twin": setAsideTwin,
   "settle-ask": settleAsk,
+  "extend-ask": extendAsk,
+  "read-answer": readAnswer,
+  "send-ask-list": sendAskList,
+  "take-asks-back": takeAsksBack,
   "suggest-move": suggestMove,
   "take-back-line": takeBackLine,
   "hand-file": handFile,

@@ -13,8 +13,14 @@ const FORM_STEPS: Readonly<Record<string, string>> = {
   "answer request": "Read what is asked for",
 };
 const UNANSWERED = "answer message";
+/** Steps that are done on the page of asks, and the words of the way there. */
+const ASK_STEPS: Readonly<Record<string, string>> = {
+  "read answer": "Read the answer",
+  "follow up": "See what was asked for",
+};
 const TABS = [
   ["", "Work"],
+  ["asks", "Asks"],
   ["form", "Form"],
   ["choices", "Choices"],
   ["what-if", "What if"],
@@ -39,6 +45,7 @@ export function Head({ data, show }: { data: FileData; show: string }) {
   const calendar = workingCalendar(data.calendar);
   const left = timeLeft(next?.dueAt ?? null, Date.parse(data.now), calendar, zoneTable(data.zone));
   const unread = data.reopenings.filter((r) => r.answeredAt !== null && r.readAt === null);
+  const openAsks = data.asks.filter((a) => a.answeredAt === null || (a.answer !== null && a.readAt === null)).length;
   const waiting = unread.length + (data.request ? 1 : 0);
   const unanswered = data.assessment.file.owed.find((s) => s.kind === UNANSWERED)?.count ?? 0;
   const submitted = data.choices.map((c) => c.submittedAt).find((s) => s !== null);
@@ -98,6 +105,11 @@ export function Head({ data, show }: { data: FileData; show: string }) {
             <Link href="?show=messages">Read and answer</Link>
           </p>
         ) : null}
+        {next && ASK_STEPS[next.kind] ? (
+          <p>
+            <Link href="?show=asks">{ASK_STEPS[next.kind]}</Link>
+          </p>
+        ) : null}
         {next && FORM_STEPS[next.kind] ? (
           <p>
             <Link href="?show=form">{FORM_STEPS[next.kind]}</Link>
@@ -111,6 +123,7 @@ export function Head({ data, show }: { data: FileData; show: string }) {
               aria-current={show === key ? "page" : undefined}
             >
               {word}
+              {key === "asks" && openAsks > 0 ? ` (${openAsks})` : ""}
               {key === "form" && waiting > 0 ? ` (${waiting})` : ""}
               {key === "messages" && unanswered ? ` (${unanswered})` : ""}
             </Link>

@@ -4,8 +4,10 @@ import { workingCalendar } from "../../../../core/calendar/working-days";
 import type { ActOnFile } from "../../../../core/file-acts/file-acts";
 import { holds, OFFICE } from "../../../../core/rights/actor";
 import { formatDay } from "../../../../core/time/day";
-import { zoneTable } from "../../../../core/time/zone";
+import { dayAt, zoneTable } from "../../../../core/time/zone";
 import { proposedDay } from "../../../../text/words/office";
+import { AskList } from "../../../../ui/asks/ask-list.client";
+import { Asked } from "../../../../ui/asks/asked.client";
 import { Doubles } from "../../../../ui/assessment/doubles.client";
 import { WhatIf } from "../../../../ui/assessment/what-if.client";
 import { ContactList } from "../../../../ui/contact/contact-list.client";
@@ -57,7 +59,8 @@ export default async function FilePage({
   if (written?.messages.some((m) => !m.fromOffice && m.readAt === null))
     await perform(readConversation, actor, { applicationId: data.id });
   const calendar = workingCalendar(data.calendar);
-  const askDay = formatDay(proposedDay(calendar, zoneTable(data.zone), Date.parse(data.now), data.office.targets.ask));
+  const zone = zoneTable(data.zone);
+  const askDay = formatDay(proposedDay(calendar, zone, Date.parse(data.now), data.office.targets.ask));
   const act = actions.actOnFile.bind(null, number, data.id) as ActOnFile; // what it takes hangs on the name it is called with
   const lead = holds(actor, ["lead officer"]);
   return (
@@ -72,6 +75,20 @@ export default async function FilePage({
       ) : null}
       {show === "alike" ? (
         <Alike key={otherId} number={number} name={data.name} zone={data.zone} comparison={alike} act={act} />
+      ) : null}
+      {show === "asks" ? (
+        <div className="asks-page">
+          {data.assessment.file.stage === "preparing" || data.assessment.file.stage === "closed" ? (
+            <p className="empty">
+              {data.assessment.file.stage === "closed"
+                ? "The file is closed: nothing is asked for any more."
+                : "The applicant is still preparing: the form itself says what is missing. Write to them under Messages."}
+            </p>
+          ) : (
+            <AskList key={data.asks.length} data={data} askDay={askDay} act={act} />
+          )}
+          <Asked data={data} today={formatDay(dayAt(zone, Date.parse(data.now)))} act={act} />
+        </div>
       ) : null}
       {show === "history" ? <History data={data} /> : null}
       {show === "messages" && written ? (

@@ -2,7 +2,7 @@ import { and, eq } from "drizzle-orm";
 import type { RequirementPlace } from "../../core/file/place";
 import type { RequirementResult } from "../../core/file/result";
 import type { ask, deed, evidence } from "../../db/schema";
-import type { OpenFile } from "../act/file-act";
+import type { OpenFile } from "./file-act";
 
 /** The place alone of what names one among other things. */
 export const placeOf = ({ requirement, scope, entry }: RequirementPlace) => ({ requirement, scope, entry });
