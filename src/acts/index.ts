@@ -33,6 +33,7 @@ import * as decisions from "./decision/decisions";
 import { confirmValues } from "./evidence/confirm-values";
 import { doDeed, undoDeed } from "./evidence/deeds";
 import { excuseRequirement } from "./evidence/excuse-requirement";
+import { filePages, putTogether } from "./evidence/file-pages";
 import * as evidence from "./evidence/judge-evidence";
 import { noteKeeper } from "./evidence/note-keeper";
 import { keepLinkCopy, noteLink } from "./evidence/note-link";
@@ -221,6 +222,8 @@ export const ACTS = {
   sendLink: accounts.sendLink,
   settleAsk,
   answerAsk,
+  filePages,
+  putTogether,
   extendAsk,
   readAnswer,
   remindAsked,

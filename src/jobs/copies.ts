@@ -23,10 +23,10 @@ async function printOne(
   const { summaries, leftOut } =
     reader === "assessors" ? await forAssessors(pool, applicationId) : { summaries: [], leftOut: NOTHING_LEFT_OUT };
   const all: DossierDocument[] = [];
-  for (const { uploadId, title } of documents ? suppliedInOrder(application, locale, reader) : []) {
+  for (const { uploadId, title, range } of documents ? suppliedInOrder(application, locale, reader) : []) {
     const upload = await uploadedBytes(pool, uploadId, reader);
     const without = leftOut.get(uploadId) ?? [];
-    if (upload) all.push({ title, mediaType: upload.mediaType, bytes: new Uint8Array(upload.bytes), without });
+    if (upload) all.push({ title, mediaType: upload.mediaType, bytes: new Uint8Array(upload.bytes), range, without });
   }
   const printed = await workshop.run(
     "print",
@@ -35,7 +35,15 @@ async function printOne(
       locale,
       at: now().getTime(),
       dossier: documents
-        ? { number: application.number, documents: all, leftOut: sentence(locale, "copy.leftOut") }
+        ? {
+            number: application.number,
+            documents: all,
+            words: {
+              contents: sentence(locale, "copy.contents"),
+              form: sentence(locale, "copy.form"),
+              left: sentence(locale, "copy.leftOut"),
+            },
+          }
         : null,
     },
     applicationId,

@@ -116,6 +116,8 @@ describe("rights", () => {
       noteInterest: { code: "MES", email: "a@b.example", locale: "en" },
       askApplicant: { ...place, text: "Something", due: "2026-12-10" },
       settleAsk: place,
+      filePages: { applicationId, evidenceId: owner.id, parts: [{ ...place, firstPage: 1, lastPage: 1 }] },
+      putTogether: { applicationId, evidenceId: owner.id },
       answerAsk: { applicationId, askId: owner.id, text: "Both are mine." },
       extendAsk: { applicationId, askId: owner.id, due: "2026-12-20" },
       readAnswer: { applicationId, askId: owner.id },

@@ -67,6 +67,8 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   askApplicant: OFFICERS,
   settleAsk: OFFICERS,
   answerAsk: OWNER,
+  filePages: OFFICERS,
+  putTogether: OFFICERS,
   extendAsk: OFFICERS,
   readAnswer: OFFICERS,
   remindAsked: ONLY_SYSTEM,

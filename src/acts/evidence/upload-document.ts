@@ -13,7 +13,7 @@ import { type LookedAt, lookedAt, storeUpload } from "./looked-at";
 const input = z.object({ applicationId: z.uuid(), ...requirementPlace, ...lookedAt });
 
 /** What was sent back, or is replaced by a higher proof, makes room for what comes now; it stays in the history. */
-async function replaceOld(ctx: ActContext, file: OpenFile, place: RequirementPlace): Promise<void> {
+export async function replaceOld(ctx: ActContext, file: OpenFile, place: RequirementPlace): Promise<void> {
   const returned = file.facts.evidence.some(
     (e) =>
       e.requirement === place.requirement && e.scope === place.scope && e.entry === place.entry && e.judgement !== null,

@@ -54,5 +54,17 @@ export const noteKeeperInput = z.object({ ...value, text: z.string().trim().max(
 export const linkPlace = { ...value, url: z.string().max(500) };
 export const noteLinkInput = z.object({ ...linkPlace, opens: z.boolean() });
 
+/** So many parts a bundle may be cut into. */
+export const MOST_PARTS = 60;
+export const filePagesInput = z.object({
+  ...onFile,
+  evidenceId: z.uuid(),
+  parts: z
+    .array(z.object({ ...requirementPlace, firstPage: z.int().min(1), lastPage: z.int().min(1) }))
+    .min(1)
+    .max(MOST_PARTS),
+});
+export const putTogetherInput = z.object({ ...onFile, evidenceId: z.uuid() });
+
 export const setAsideTwinInput = z.object({ ...onFile, evidenceId: z.uuid() });
 export const signatureInput = z.object({ ...onFile, requirement: z.string().max(60) });

@@ -36,6 +36,8 @@ export const FILE_EVENTS = [
   "note-link",
   "keep-link-copy",
   "set-aside-twin",
+  "file-pages",
+  "put-together",
   "supply-for-applicant",
   "note-keeper",
   "note-contact",

@@ -1,5 +1,6 @@
 import { sql } from "drizzle-orm";
 import {
+  type AnyPgColumn,
   boolean,
   check,
   index,
@@ -68,6 +69,8 @@ export const evidence = pgTable(
     lastPage: integer("last_page").notNull(),
     suppliedAt: instant("supplied_at").notNull(),
     replacedAt: instant("replaced_at"),
+    /** The evidence of whose pages this is a part: an officer sorted them. */
+    partOf: uuid("part_of").references((): AnyPgColumn => evidence.id),
     judgement: oneOf("judgement", JUDGEMENTS),
     judgedAt: instant("judged_at"),
     judgedById: uuid("judged_by_id").references(() => person.id),

@@ -6,8 +6,18 @@ export interface DossierDocument {
   readonly title: string;
   readonly mediaType: string;
   readonly bytes: Uint8Array;
+  /** The pages that are meant, counted from 1; all of them where nothing is said. */
+  readonly range?: { readonly first: number; readonly last: number };
   /** Pages that are left out, counted from 1; a document of which nothing is left is left out whole. */
   readonly without?: readonly number[];
+}
+
+/** What a dossier is called in, in the reader's language. */
+export interface DossierWords {
+  readonly contents: string;
+  readonly form: string;
+  /** What is said of a document that could not be put in. */
+  readonly left: string;
 }
 
 /** A4 in points. */
@@ -32,17 +42,19 @@ function stamp(page: PDFPage, font: PDFFont, words: string): void {
   page.drawText(text, { x: x + 4, y: y + height - SIZE - 2, size: SIZE, font, color: INK });
 }
 
-/** The pages of a document that are not left out, counted from 1. */
-const keptPages = (pages: number, without: readonly number[] = []): readonly number[] =>
-  Array.from({ length: pages }, (_, i) => i + 1).filter((page) => !without.includes(page));
+/** The pages of a document that are meant and not left out, counted from 1. */
+const keptPages = (pages: number, { range, without = [] }: DossierDocument): readonly number[] =>
+  Array.from({ length: pages }, (_, i) => i + 1).filter(
+    (page) => !without.includes(page) && (range === undefined || (page >= range.first && page <= range.last)),
+  );
 
-async function addPdf(into: PDFDocument, { bytes, without }: DossierDocument): Promise<readonly PDFPage[] | null> {
-  const opened = await openPdf(bytes);
+async function addPdf(into: PDFDocument, document: DossierDocument): Promise<readonly PDFPage[] | null> {
+  const opened = await openPdf(document.bytes);
   if (typeof opened === "string") return null;
   try {
     const count = countPages(opened.document);
     if (count === null) return null;
-    const kept = keptPages(count, without);
+    const kept = keptPages(count, document);
     const pages = await into.copyPages(
       opened.document,
       kept.map((page) => page - 1),
@@ -53,11 +65,9 @@ async function addPdf(into: PDFDocument, { bytes, without }: DossierDocument): P
   }
 }
 
-async function addImage(
-  into: PDFDocument,
-  { mediaType, bytes, without }: DossierDocument,
-): Promise<readonly PDFPage[] | null> {
-  if (keptPages(1, without).length === 0) return [];
+async function addImage(into: PDFDocument, document: DossierDocument): Promise<readonly PDFPage[] | null> {
+  if (keptPages(1, document).length === 0) return [];
+  const { mediaType, bytes } = document;
   try {
     const image = mediaType === "image/png" ? await into.embedPng(bytes) : await into.embedJpg(bytes);
     const page = into.addPage([...PAGE]);
@@ -69,20 +79,92 @@ async function addImage(
   }
 }
 
+const LINE = 20;
+const CONTENTS_SIZE = 11;
+const LINES_A_PAGE = Math.floor((PAGE[1] - 4 * MARGIN) / LINE);
+
+/** One thing that the contents name, and where it begins. */
+interface Chapter {
+  readonly title: string;
+  readonly page: PDFPage;
+}
+
+/** A place on a page that leads to another page of the same file. */
+function lead(from: PDFPage, to: PDFPage, y: number): void {
+  const { context } = from.doc;
+  const link = context.register(
+    context.obj({
+      Type: "Annot",
+      Subtype: "Link",
+      Rect: [MARGIN, y - 5, PAGE[0] - MARGIN, y + LINE - 5],
+      Border: [0, 0, 0],
+      Dest: [to.ref, "XYZ", null, null, null],
+    }),
+  );
+  from.node.addAnnot(link);
+}
+
+/** The contents before everything else: what there is, on which page, and the way there. */
+function addContents(
+  into: PDFDocument,
+  font: PDFFont,
+  number: string,
+  words: DossierWords,
+  chapters: readonly Chapter[],
+): void {
+  const sheets = Math.max(1, Math.ceil(chapters.length / LINES_A_PAGE));
+  const added = Array.from({ length: sheets }, (_, i) => into.insertPage(i, [...PAGE]));
+  const pages = into.getPages();
+  for (const [sheet, page] of added.entries()) {
+    const top = PAGE[1] - 2 * MARGIN;
+    page.drawText(encodable(font, `${number} \u00b7 ${words.contents}`), {
+      x: MARGIN,
+      y: top,
+      size: 16,
+      font,
+      color: INK,
+    });
+    for (const [line, chapter] of chapters.slice(sheet * LINES_A_PAGE, (sheet + 1) * LINES_A_PAGE).entries()) {
+      const y = top - (line + 2) * LINE;
+      const at = String(pages.indexOf(chapter.page) + 1);
+      const write = (text: string, x: number) => page.drawText(text, { x, y, size: CONTENTS_SIZE, font, color: INK });
+      write(encodable(font, chapter.title), MARGIN);
+      write(at, PAGE[0] - MARGIN - font.widthOfTextAtSize(at, CONTENTS_SIZE));
+      lead(page, chapter.page, y);
+    }
+  }
+}
+
+/** Writes the file's number and the page's own into the lower margin of every page. */
+function numberPages(into: PDFDocument, font: PDFFont, number: string): void {
+  const pages = into.getPages();
+  for (const [i, page] of pages.entries()) {
+    const text = `${number} \u00b7 ${i + 1}/${pages.length}`;
+    const { x, y, width } = page.getCropBox();
+    const wide = font.widthOfTextAtSize(text, SIZE) + 8;
+    page.drawRectangle({ x: x + width - wide, y, width: wide, height: SIZE + 6, color: PAPER, opacity: 0.9 });
+    page.drawText(text, { x: x + width - wide + 4, y: y + 4, size: SIZE, font, color: INK });
+  }
+}
+
 /**
- * One PDF of a form and its documents, in the order that is given: the form's own pages, then each document page by page with its title
- * in the upper margin. One that cannot be read any more gets a page that says so.
+ * One PDF of a form and its documents, in the order that is given: the contents, each line a link; the form's own pages; then each document
+ * page by page with its title in the upper margin. Every page carries the file's number and its own. A document that cannot be read any more
+ * gets a page that says so.
  * @param form the form in print
- * @param left what is said of a document that could not be put in
  */
 export async function printDossier(
   form: Uint8Array,
   number: string,
   documents: readonly DossierDocument[],
-  left: string,
+  words: DossierWords,
 ): Promise<Uint8Array> {
   const into = await PDFDocument.load(form, { updateMetadata: false });
   const font = await into.embedFont(StandardFonts.Helvetica);
+  const chapters: Chapter[] = into
+    .getPages()
+    .slice(0, 1)
+    .map((page) => ({ title: words.form, page }));
   for (const document of documents) {
     const added =
       document.mediaType === "application/pdf" ? await addPdf(into, document) : await addImage(into, document);
@@ -90,7 +172,17 @@ export async function printDossier(
     for (const [i, page] of pages.entries())
       stamp(page, font, `${number} \u00b7 ${document.title} \u00b7 ${i + 1}/${pages.length}`);
     if (added === null)
-      pages[0]?.drawText(encodable(font, left), { x: MARGIN, y: PAGE[1] - 2 * MARGIN, size: 11, font, color: INK });
+      pages[0]?.drawText(encodable(font, words.left), {
+        x: MARGIN,
+        y: PAGE[1] - 2 * MARGIN,
+        size: 11,
+        font,
+        color: INK,
+      });
+    const [first] = pages;
+    if (first) chapters.push({ title: document.title, page: first });
   }
+  addContents(into, font, number, words, chapters);
+  numberPages(into, font, number);
   return into.save({ updateFieldAppearances: false });
 }

@@ -4,7 +4,7 @@ import type { Locale } from "../../core/text/local-text";
 import { inspectDocument } from "../document/inspect";
 import type { Inspection } from "../document/inspection";
 import { type ReadElmo, readElmo } from "../elmo/read-elmo";
-import { type DossierDocument, printDossier } from "../print/dossier";
+import { type DossierDocument, type DossierWords, printDossier } from "../print/dossier";
 import { printFormCopy } from "../print/form-copy";
 
 /** A form in print, and behind it its documents where they are asked for. */
@@ -16,8 +16,7 @@ interface ToPrint {
   readonly dossier: {
     readonly number: string;
     readonly documents: readonly DossierDocument[];
-    /** What is said of a document that could not be put in. */
-    readonly leftOut: string;
+    readonly words: DossierWords;
   } | null;
 }
 
@@ -31,7 +30,7 @@ export const TASKS = {
 
   print: async ({ copy, locale, at, dossier }: ToPrint): Promise<Uint8Array> => {
     const form = await printFormCopy(copy, locale, new Date(at));
-    return dossier ? printDossier(form, dossier.number, dossier.documents, dossier.leftOut) : form;
+    return dossier ? printDossier(form, dossier.number, dossier.documents, dossier.words) : form;
   },
 
   /** Student results, with a look at each document that travels in them. */

@@ -221,6 +221,8 @@ export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "signature-undeliverable": "could not be reached to sign",
   "note-link": "looked at a link",
   "keep-link-copy": "kept a copy of what a link shows",
+  "file-pages": "sorted the pages of a document",
+  "put-together": "put the pages of a document together again",
   "set-aside-twin": "set a document aside that stood twice",
   "supply-for-applicant": "put in what came by post or mail",
   "note-keeper": "noted a change that another system has to make",

@@ -12,7 +12,7 @@ import { isTextKey, sentence } from "../../text/sentence";
 import { askLines } from "../../text/words/ask-lines";
 import { renderMail } from "../../text/words/render-mail";
 import type { FileData } from "../../views/assessment/file-data";
-import { entryName } from "../assessment/entry-name";
+import { requirementName } from "../assessment/entry-name";
 import { DayInput } from "../form/fields/day-input.client";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
@@ -102,15 +102,15 @@ function useAdditions(data: FileData, items: readonly Item[]) {
   );
   return [
     { value: "", label: "A question" },
-    ...others.map((r) => ({ value: `evidence ${resultKey(r)}`, label: `Again, or more of: ${nameOf(data, r)}` })),
+    ...others.map((r) => ({
+      value: `evidence ${resultKey(r)}`,
+      label: `Again, or more of: ${requirementName(data, r)}`,
+    })),
     ...data.assessment.requirements
       .filter((r) => r.kind === "document" && r.evidence.length > 0)
-      .map((r) => ({ value: `words ${resultKey(r)}`, label: `A question about: ${nameOf(data, r)}` })),
+      .map((r) => ({ value: `words ${resultKey(r)}`, label: `A question about: ${requirementName(data, r)}` })),
   ];
 }
-
-const nameOf = (data: FileData, r: FileData["assessment"]["requirements"][number]): string =>
-  [r.title.en, entryName(data, r.entry)].filter(Boolean).join(" · ");
 
 /** Several things asked for in one mail: drafted from what the file lacks, edited, read as the applicant will read it, and sent. */
 export function AskList({ data, askDay, act }: { data: FileData; askDay: string; act: ActOnFile }) {
@@ -224,7 +224,7 @@ export function AskList({ data, askDay, act }: { data: FileData; askDay: string;
               <ItemRow
                 key={item.id}
                 item={item}
-                title={result ? nameOf(data, result) : "A question"}
+                title={result ? requirementName(data, result) : "A question"}
                 onChange={(next) => setItems(items.map((i) => (i.id === item.id ? next : i)))}
                 onDrop={
                   item.wants === "words" || item.text === "" ? () => setItems(items.filter((i) => i !== item)) : null

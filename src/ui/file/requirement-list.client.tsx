@@ -19,6 +19,8 @@ const KEYS = [
   ["u", "undo, for ten seconds"],
   ["n, b", "next page, page before"],
   ["r, z", "turn, resize the page"],
+  ["p", "sort the pages of a bundle"],
+  ["v", "another document beside it"],
   ["d", "to the decision"],
   ["f", "next file of the list"],
   ["w", "note for the office"],
@@ -39,7 +41,7 @@ function noteOf(data: FileData, r: RequirementResult): string {
   if (r.kind === "reference") return data.references.find((f) => f.id === r.request)?.name ?? "";
   if (r.kind === "deed") return "";
   const own = data.documents.filter((d) => r.evidence.includes(d.evidenceId));
-  const pages = own.reduce((sum, d) => sum + d.pages, 0);
+  const pages = own.reduce((sum, d) => sum + d.lastPage - d.firstPage + 1, 0);
   const parts = [entryName(data, r.entry), pages > 0 ? `${pages}\u00a0${pages === 1 ? "page" : "pages"}` : ""];
   return parts.filter(Boolean).join(" · ");
 }

@@ -16,7 +16,9 @@ export interface Supplied {
   readonly evidenceId: string;
   readonly uploadId: string;
   readonly name: string;
-  readonly pages: number;
+  /** The pages of the upload that are meant, counted from 1. */
+  readonly firstPage: number;
+  readonly lastPage: number;
   readonly marks: readonly string[];
   readonly size: number;
   readonly judged: boolean;

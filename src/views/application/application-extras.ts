@@ -68,7 +68,8 @@ export interface Extras {
         entry: string;
         upload_id: string;
         name: string;
-        pages: number;
+        first_page: number;
+        last_page: number;
         marks: string[];
         size: number;
         judged: boolean;
@@ -99,7 +100,7 @@ export interface Extras {
 
 /** All of it in one round trip. */
 export const EXTRAS = `select
-  (select json_agg(json_build_object('evidence_id', e.id, 'requirement', e.requirement, 'scope', e.scope, 'entry', e.entry, 'upload_id', u.id, 'name', u.name, 'pages', u.pages,
+  (select json_agg(json_build_object('evidence_id', e.id, 'requirement', e.requirement, 'scope', e.scope, 'entry', e.entry, 'upload_id', u.id, 'name', u.name, 'first_page', e.first_page, 'last_page', e.last_page,
      'marks', u.marks, 'size', c.size, 'judged', e.judgement is not null) order by e.supplied_at)
    from evidence e join upload u on u.id = e.upload_id join content c on c.sha256 = u.sha256 where e.application_id = $1 and e.replaced_at is null) as uploads,
   (select json_agg(json_build_object('id', c.id, 'scope', c.scope, 'item', c.item, 'minor', c.minor + coalesce((select sum(j.minor) from charge_adjustment j where j.charge_id = c.id), 0),

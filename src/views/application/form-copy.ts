@@ -90,10 +90,18 @@ export function suppliedInOrder(
   application: MyApplication,
   locale: Locale,
   reader: CopyReader,
-): readonly { readonly uploadId: string; readonly title: string }[] {
+): readonly {
+  readonly uploadId: string;
+  readonly title: string;
+  readonly range: { readonly first: number; readonly last: number };
+}[] {
   const titleOf = titleIn(application, locale);
   return documentsFor(application, reader).flatMap((d) =>
-    d.supplied.map(({ uploadId }) => ({ uploadId, title: documentTitle(titleOf(d), d.entryTitle) })),
+    d.supplied.map(({ uploadId, firstPage, lastPage }) => ({
+      uploadId,
+      title: documentTitle(titleOf(d), d.entryTitle),
+      range: { first: firstPage, last: lastPage },
+    })),
   );
 }
 

@@ -52,7 +52,11 @@ export interface FileDocument {
   readonly entry: string;
   readonly uploadId: string;
   readonly name: string;
-  readonly pages: number;
+  /** The pages of the upload that are meant, counted from 1. */
+  readonly firstPage: number;
+  readonly lastPage: number;
+  /** The evidence of whose pages it is a part. */
+  readonly partOf: string | null;
   readonly mediaType: string;
   readonly marks: readonly string[];
   readonly suppliedAt: string;

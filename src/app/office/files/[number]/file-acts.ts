@@ -20,6 +20,7 @@ import { dropDecision, prepareDecision, releaseDecision } from "../../../../acts
 import { confirmValues } from "../../../../acts/evidence/confirm-values";
 import { doDeed, undoDeed } from "../../../../acts/evidence/deeds";
 import { excuseRequirement } from "../../../../acts/evidence/excuse-requirement";
+import { filePages, putTogether } from "../../../../acts/evidence/file-pages";
 import { acceptEvidence, returnEvidence, undoJudgement } from "../../../../acts/evidence/judge-evidence";
 import { noteKeeper } from "../../../../acts/evidence/note-keeper";
 import { noteLink } from "../../../../acts/evidence/note-link";
@@ -53,6 +54,8 @@ export const FILE_ACTS: { readonly [Name in FileActName]: Act<(typeof FILE_ACT_I
   "end-reopening": endReopening,
   "excuse-requirement": excuseRequirement,
   "extend-choice": extendChoice,
+  "file-pages": filePages,
+  "put-together": putTogether,
   "finish-task": finishTask,
   "grant-adjustment": grantAdjustment,
   "judge-likeness": judgeLikeness,

@@ -113,7 +113,7 @@ export function DocumentsPage({ application, language }: { application: MyApplic
               picture={document.picture}
               supplied={document.supplied.map((s) => ({
                 ...s,
-                pagesText: sentence(language, "doc.pages", { pages: s.pages }),
+                pagesText: sentence(language, "doc.pages", { pages: s.lastPage - s.firstPage + 1 }),
                 sizeText: formatBytes(language, s.size),
               }))}
               remove={takeOutDocument.bind(null, application.number, application.id)}
