@@ -293,3 +293,15 @@ export function picture({ width, height }: Picture): Promise<Buffer> {
     <rect width="100" height="100" fill="#f2efe8"/>${height > width ? upright : stroke}</svg>`;
   return sharp(Buffer.from(drawn)).png().toBuffer();
 }
+
+/** Several documents in one file, as somebody puts them into a scanner one after the other. */
+export async function bundle(...documents: readonly Buffer[]): Promise<Buffer> {
+  const [first, ...more] = documents;
+  if (!first) throw new Error("a bundle holds at least one document");
+  const made = await PDFDocument.load(first, { updateMetadata: false });
+  for (const bytes of more) {
+    const from = await PDFDocument.load(bytes, { updateMetadata: false });
+    for (const page of await made.copyPages(from, from.getPageIndices())) made.addPage(page);
+  }
+  return Buffer.from(await made.save());
+}

@@ -4,8 +4,6 @@ import { startApplication } from "../acts/application/start-application";
 import { submitApplication } from "../acts/application/submit-application";
 import { giveUndertaking } from "../acts/application/undertaking";
 import { withdraw } from "../acts/application/withdraw";
-import { answerAsk } from "../acts/asks/answers";
-import { sendAskList } from "../acts/asks/ask-list";
 import { grantAdjustment } from "../acts/assessment/adjustments";
 import { overrideFinding } from "../acts/assessment/override-finding";
 import { takeFile } from "../acts/assessment/take-file";
@@ -24,6 +22,7 @@ import type { Actor } from "../core/rights/actor";
 import { formatDay, parseDay } from "../core/time/day";
 import { loadFile } from "../db/queries/load-file";
 import { act, type Filled, fillForm, formOf, saveForm, supply } from "./applicant";
+import { answerQuestion, askFor } from "./asking";
 import { momentFrom } from "./catalogue";
 import { acceptAll, confirmAll } from "./checking";
 import * as documents from "./documents";
@@ -101,7 +100,11 @@ const placeOf = (play: Play, requirement: string) => ({
   entry: PER_DEGREE.has(requirement) ? play.filled.degree : "",
 });
 
-async function supplyAll(play: Play, which: readonly (typeof DOCUMENTS)[number][], incomplete: boolean): Promise<void> {
+async function supplyAll(
+  play: Play,
+  { which = DOCUMENTS, incomplete = false, bundled = false }: Extract<Moment, { do: "supply" }>,
+): Promise<void> {
+  const printed = (requirement: Paper) => bytesOf(play, requirement, incomplete);
   for (const requirement of withPermit(play, which)) {
     const { entry } = placeOf(play, requirement);
     await supply(
@@ -111,7 +114,9 @@ async function supplyAll(play: Play, which: readonly (typeof DOCUMENTS)[number][
       requirement,
       entry,
       `${requirement}.pdf`,
-      await bytesOf(play, requirement, incomplete),
+      bundled && requirement === "certificate"
+        ? await documents.bundle(await printed("certificate"), await printed("transcript"))
+        : await printed(requirement),
     );
   }
 }
@@ -212,7 +217,7 @@ async function perform(play: Play, moment: Moment): Promise<void> {
     case "accept any":
       return acceptAll(asking(play));
     case "supply":
-      return supplyAll(play, moment.which ?? DOCUMENTS, moment.incomplete ?? false);
+      return supplyAll(play, moment);
     case "ask referee":
       await act(runtime, requestReference, play.actor, { applicationId, referee: play.filled.referee });
       return;
@@ -314,34 +319,9 @@ async function perform(play: Play, moment: Moment): Promise<void> {
       return;
     }
     case "ask for":
-      await act(runtime, sendAskList, staff.officer, {
-        applicationId,
-        items: [
-          ...(moment.items ?? []).map(({ which, text }) => ({
-            requirement: which,
-            scope: "file",
-            wants: "evidence" as const,
-            text,
-          })),
-          ...(moment.questions ?? []).map((text) => ({
-            requirement: "",
-            scope: "file",
-            wants: "words" as const,
-            text,
-          })),
-        ],
-        words: moment.words ?? "",
-        due: dayAfter(play, moment.days),
-      });
-      return;
-    case "answer question": {
-      const { rows } = await runtime.pool.query<{ id: string }>(
-        "select id from ask where application_id = $1 and wants = 'words' and answered_at is null order by position limit 1",
-        [applicationId],
-      );
-      await act(runtime, answerAsk, play.actor, { applicationId, askId: rows[0]?.id ?? "", text: moment.text });
-      return;
-    }
+      return askFor(asking(play), moment, dayAfter(play, moment.days));
+    case "answer question":
+      return answerQuestion(runtime, play.actor, applicationId, moment.text);
     case "write us":
       await act(runtime, writeToOffice, play.actor, { applicationId, text: moment.text, about: moment.about ?? "" });
       return;

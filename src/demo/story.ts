@@ -24,6 +24,8 @@ type What =
       readonly do: "supply";
       readonly which?: readonly ("passport" | "certificate" | "transcript" | "motivation" | "english")[];
       readonly incomplete?: boolean;
+      /** The certificate comes with the transcript behind it, in one file. */
+      readonly bundled?: boolean;
     }
   | { readonly do: "pay"; readonly result?: "booked" | "declined" }
   | { readonly do: "take"; readonly by: "officer" | "second" | "lead" }

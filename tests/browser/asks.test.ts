@@ -38,12 +38,12 @@ describe("what is asked of an applicant", () => {
     const { page } = officer;
     await page.goto(file);
     await page.locator(".requirements").waitFor();
-    await expect
-      .poll(async () => {
-        await page.keyboard.press("Shift+Q");
-        return page.url();
-      })
-      .toContain("show=asks");
+    const pressed = async () => {
+      await page.keyboard.press("Shift+Q");
+      return page.url();
+    };
+    // Each press that counts opens the page anew.
+    await expect.poll(pressed, { interval: 3000, timeout: 60_000 }).toContain("show=asks");
     const list = page.getByRole("form", { name: "Ask for several things" });
     // What is asked for already is offered, and not taken.
     expect(await list.getByRole("checkbox", { name: /Academic reference/ }).isChecked()).toBe(false);
@@ -75,10 +75,11 @@ describe("what is asked of an applicant", () => {
     await page.getByLabel("What is to be corrected in them").fill("Your second given name.");
     await page.getByRole("button", { name: /^Send these 2/ }).click();
     await page.getByText("When do you graduate?").first().waitFor();
-    const sent = await readMail(applicant, APPLICANT, `No. ${file.split("/").at(-1)}: we ask you for something`);
-    expect(sent).toMatch(
-      /– When do you graduate\? <b>Exactly<\/b>\s+– To correct in your application \(.+\): Your second/u,
-    );
+    await expect
+      .poll(() => readMail(applicant, APPLICANT, `No. ${file.split("/").at(-1)}: we ask you for something`), {
+        timeout: 60_000,
+      })
+      .toMatch(/– When do you graduate\? <b>Exactly<\/b>\s+– To correct in your application \(.+\): Your second/u);
   });
 
   it("is one list for the applicant, who answers it one by one and keeps what was typed", async () => {

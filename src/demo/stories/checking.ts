@@ -26,7 +26,8 @@ export const checking = ({ who, start }: Telling): readonly Story[] => [
   },
   {
     key: "two-citizenships",
-    tells: "Argentine and Spanish: the better group counts, and no fee is due.",
+    tells:
+      "Argentine and Spanish: the better group counts, and no fee is due. The certificate came in one file with the transcript.",
     profile: who("Joaquín", "Berenguer Sol", {
       citizenships: ["AR", "ES"],
       residence: "AR",
@@ -34,7 +35,7 @@ export const checking = ({ who, start }: Telling): readonly Story[] => [
       town: "Rosario",
       birthPlace: "Rosario",
     }),
-    moments: submitted(-4, false),
+    moments: submitted(-4, false).map((m) => (m.do === "supply" ? { ...m, bundled: true } : m)),
     expects: { stage: "submitted", turn: "office", next: "check", requirement: "passport" },
   },
   {

@@ -124,7 +124,7 @@ export default function DocumentViewer({
       <p className="viewer-line">
         <strong>{name}</strong>
         <span className="quiet">
-          page {page - firstPage + 1} of {last - firstPage + 1} · {Math.round(scale * 100)} % ·{" "}
+          {page - firstPage + 1} of {last - firstPage + 1} ·{" "}
           <button type="button" className="link-button" onClick={() => step(-1)} disabled={page === firstPage}>
             back <span className="key">b</span>
           </button>{" "}

@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
-import { Thumbnail } from "react-pdf";
+import { Page } from "react-pdf";
 
 /** A small picture of a page, drawn once it comes into view. */
 export function SmallPage({ page, width }: { page: number; width: number }) {
@@ -21,7 +21,16 @@ export function SmallPage({ page, width }: { page: number; width: number }) {
   }, [near]);
   return (
     <span ref={box} className="small-page" style={{ width, minHeight: Math.round(width * 1.41) }}>
-      {near ? <Thumbnail pageNumber={page} width={width} loading="" error="" /> : null}
+      {near ? (
+        <Page
+          pageNumber={page}
+          width={width}
+          loading=""
+          error=""
+          renderTextLayer={false}
+          renderAnnotationLayer={false}
+        />
+      ) : null}
     </span>
   );
 }
@@ -42,7 +51,9 @@ export function PageStrip({
 }) {
   const here = useRef<HTMLButtonElement>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: it follows the page
-  useEffect(() => here.current?.scrollIntoView({ block: "nearest" }), [page]);
+  useEffect(() => {
+    here.current?.scrollIntoView({ block: "nearest" });
+  }, [page]);
   return (
     <nav className="page-strip" aria-label="Pages">
       {Array.from({ length: last - first + 1 }, (_, i) => first + i).map((p) => (

@@ -45,6 +45,7 @@ function Part({
   const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({ id: String(part.firstPage) });
   const pages = Array.from({ length: part.lastPage - part.firstPage + 1 }, (_, i) => part.firstPage + i);
   const range = pages.length === 1 ? `Page ${part.firstPage}` : `Pages ${part.firstPage} to ${part.lastPage}`;
+  const belong = pages.length === 1 ? "belongs to" : "belong to";
   return (
     <li
       className="part"
@@ -63,9 +64,9 @@ function Part({
         >
           ⠿
         </button>
-        <strong>{range}</strong> <span className="quiet">belong to</span>
+        <strong>{range}</strong> <span className="quiet">{belong}</span>
         <Select
-          aria-label={`${range} belong to`}
+          aria-label={`${range} ${belong}`}
           size="small"
           value={requirementKey(part)}
           showSearch={{ optionFilterProp: "label" }}
