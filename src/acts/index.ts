@@ -54,6 +54,16 @@ import { joinAccounts, partAccounts } from "./people/join-accounts";
 import { notePasskey } from "./people/passkeys";
 import { judgeSamePerson } from "./people/same-person";
 import * as factor from "./people/second-factor";
+import {
+  announcePaper,
+  dropAnnouncement,
+  inspectPaper,
+  matchPaper,
+  notePaper,
+  noteStrayPaper,
+  sendPaperBack,
+  takePaperBack,
+} from "./post/papers";
 import * as reference from "./references/answer-reference";
 import * as requests from "./references/request-reference";
 import { matchResults, settleOwnerResult, takeOwnerList } from "./results/owner-lists";
@@ -222,6 +232,14 @@ export const ACTS = {
   sendLink: accounts.sendLink,
   settleAsk,
   answerAsk,
+  announcePaper,
+  dropAnnouncement,
+  notePaper,
+  noteStrayPaper,
+  matchPaper,
+  takePaperBack,
+  inspectPaper,
+  sendPaperBack,
   filePages,
   putTogether,
   extendAsk,

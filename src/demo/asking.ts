@@ -1,6 +1,8 @@
 import type { Runtime } from "../acts/act/act";
 import { answerAsk } from "../acts/asks/answers";
 import { sendAskList } from "../acts/asks/ask-list";
+import { inspectPaper, notePaper } from "../acts/post/papers";
+import type { RequirementPlace } from "../core/file/place";
 import type { Actor } from "../core/rights/actor";
 import { act } from "./applicant";
 import type { Moment } from "./story";
@@ -35,4 +37,15 @@ export async function answerQuestion(
     [applicationId],
   );
   await act(runtime, answerAsk, applicant, { applicationId, askId: rows[0]?.id ?? "", text });
+}
+
+/** Notes that a paper came today, and what became of it. */
+export async function paperCame(
+  { runtime, applicationId, officer }: { runtime: Runtime; applicationId: string; officer: Actor },
+  place: RequirementPlace,
+  { sender = "", then }: Extract<Moment, { do: "paper came" }>,
+): Promise<void> {
+  const cameOn = runtime.now().toISOString().slice(0, 10);
+  const { paperId } = await act(runtime, notePaper, officer, { ...place, applicationId, sender, cameOn });
+  if (then) await act(runtime, inspectPaper, officer, { applicationId, paperId, sendBack: then === "goes back" });
 }

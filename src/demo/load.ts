@@ -13,6 +13,7 @@ import { answerDecision, prepareDecision, releaseDecision } from "../acts/decisi
 import { confirmValues } from "../acts/evidence/confirm-values";
 import { acceptEvidence, returnEvidence } from "../acts/evidence/judge-evidence";
 import { recordPayment, startPayment } from "../acts/payments/payments";
+import { announcePaper, noteStrayPaper } from "../acts/post/papers";
 import { declineReference, giveReference, openReference } from "../acts/references/answer-reference";
 import { requestReference } from "../acts/references/request-reference";
 import { ruleOnCase } from "../acts/rulings/rulings";
@@ -22,7 +23,7 @@ import type { Actor } from "../core/rights/actor";
 import { formatDay, parseDay } from "../core/time/day";
 import { loadFile } from "../db/queries/load-file";
 import { act, type Filled, fillForm, formOf, saveForm, supply } from "./applicant";
-import { answerQuestion, askFor } from "./asking";
+import { answerQuestion, askFor, paperCame } from "./asking";
 import { momentFrom } from "./catalogue";
 import { acceptAll, confirmAll } from "./checking";
 import * as documents from "./documents";
@@ -322,6 +323,18 @@ async function perform(play: Play, moment: Moment): Promise<void> {
       return askFor(asking(play), moment, dayAfter(play, moment.days));
     case "answer question":
       return answerQuestion(runtime, play.actor, applicationId, moment.text);
+    case "announce paper":
+      await act(runtime, announcePaper, play.actor, {
+        ...placeOf(play, moment.which),
+        way: "post",
+        expectedOn: dayAfter(play, moment.days),
+      });
+      return;
+    case "paper came":
+      return paperCame(asking(play), placeOf(play, moment.which), moment);
+    case "stray paper":
+      await act(runtime, noteStrayPaper, staff.officer, { ...moment, cameOn: dayAfter(play, 0) });
+      return;
     case "write us":
       await act(runtime, writeToOffice, play.actor, { applicationId, text: moment.text, about: moment.about ?? "" });
       return;

@@ -90,6 +90,8 @@ export function sampleFile(profile: Profile, change: SampleChange = {}): FileFac
     overrides: [],
     rulings: [],
     references: [],
+    announced: [],
+    papers: [],
     tasks: [],
     deeds: [],
     earlyCases: [],

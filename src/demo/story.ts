@@ -72,6 +72,15 @@ type What =
     }
   /** The applicant answers the first question that is open. */
   | { readonly do: "answer question"; readonly text: string }
+  /** A paper is said to be on its way by post; one came, which is looked at or not, and goes back or not; one came without a name. */
+  | { readonly do: "announce paper"; readonly which: string; readonly days: number }
+  | {
+      readonly do: "paper came";
+      readonly which: string;
+      readonly sender?: string;
+      readonly then?: "kept" | "goes back";
+    }
+  | { readonly do: "stray paper"; readonly contents: string; readonly sender: string }
   /** The applicant writes to the office, about a section or the whole; the office answers. */
   | { readonly do: "write us"; readonly text: string; readonly about?: string }
   | { readonly do: "write back"; readonly text: string; readonly question?: string }

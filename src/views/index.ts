@@ -38,6 +38,7 @@ import { erasures, ownErasure } from "./people/erasures";
 import { joinedInto } from "./people/joined-into";
 import { ownData } from "./people/own-data";
 import { staff } from "./people/staff";
+import { paperFile, papers } from "./post/papers";
 import { referencePage } from "./references/reference-page";
 import { ownerListLook, ownerLists } from "./results/owner-lists";
 import { resultsFile } from "./results/results-file";
@@ -76,6 +77,8 @@ export const VIEWS = {
   recurringQuestions,
   post,
   postTable,
+  paperFile,
+  papers,
   signaturePage,
   sites,
   document,

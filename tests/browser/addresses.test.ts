@@ -84,6 +84,7 @@ const PAGES: Readonly<Record<string, readonly Who[]>> = {
   mail: ADMINISTRATOR,
   money: ["finance"],
   "no-permission": ALL,
+  papers: OFFICE,
   people: ADMINISTRATOR,
   post: OFFICE,
   programmes: READERS,

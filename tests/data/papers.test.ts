@@ -1,137 +1,166 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act/act";
-import { startApplication } from "../../src/acts/application/start-application";
-import { confirmValues } from "../../src/acts/evidence/confirm-values";
-import { saveAnswers } from "../../src/acts/form/save-answers";
+import { askApplicant, UNDO_MS } from "../../src/acts/asks/asks";
+import { returnEvidence } from "../../src/acts/evidence/judge-evidence";
+import {
+  announcePaper,
+  dropAnnouncement,
+  inspectPaper,
+  matchPaper,
+  notePaper,
+  noteStrayPaper,
+  sendPaperBack,
+  takePaperBack,
+} from "../../src/acts/post/papers";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
-import { myApplication } from "../../src/views/application/my-application";
-import { file as fileView } from "../../src/views/assessment/file";
+import { paperFile, papers } from "../../src/views/post/papers";
 import { readView } from "../../src/views/view/view";
-import { anybody, lookAt, submittedFile } from "../support/files";
-import { makePerson, must, openWorld, reasonOf, type World } from "../support/world";
+import { begunFile, lookAt, submittedFile, type TestFile } from "../support/files";
+import { DAY, makePerson, must, openWorld, type World } from "../support/world";
 
-/** Which identity papers count, on the applicant's form and beside the paper in the office. */
-describe("identity papers", () => {
+describe("papers that come otherwise than by upload", () => {
   let world: World;
-  let rounds: Readonly<Record<string, string>>;
   let officer: Actor;
+  let roundId = "";
+  let file: TestFile;
+  let no = 0;
 
   beforeAll(async () => {
     world = await openWorld("papers");
     officer = await makePerson(world, "Runa Okonjo", ["officer"]);
-    ({ rounds } = await loadCatalogue(world.runtime, "2026-11-25"));
+    ({ roundId } = await loadCatalogue(world.runtime, "2026-11-25"));
   });
   afterAll(() => world.close());
-
-  const numberOf = async (id: string) => (await lookAt(world, id)).loaded.facts.application.number;
-
-  async function citizenshipOf(owner: Actor, id: string) {
-    const shown = await readView(world.runtime, myApplication, owner, { number: await numberOf(id) });
-    const section = shown?.sections.find((s) => s.key === "citizenship");
-    return {
-      offered: section?.fields.find((f) => f.kind === "paper")?.options?.map((o) => o.value),
-      asked: section?.entries[0]?.shown.slice(2),
-      gaps: section?.gaps.map((g) => `${g.field}: ${g.code}`),
-    };
-  }
-
-  async function save(owner: Actor, applicationId: string, values: Readonly<Record<string, string | string[]>>) {
-    const changes = Object.entries(values).map(([field, value]) => ({
-      ...{ scope: "file", section: "citizenship", entry: "", field, value },
-      seen: 99,
-    }));
-    const { results } = await must(world, saveAnswers, owner, { applicationId, changes });
-    return results.map((r) => (r.state === "saved" ? (r.issue?.code ?? "fine") : r.state));
-  }
-
-  it("say on which of them the name counts, to the applicant and beside every document that shows one", async () => {
-    const file = await submittedFile(world, rounds["MES 1"] ?? "", "Named");
-    const number = await numberOf(file.applicationId);
-    const mine = await readView(world.runtime, myApplication, file.applicant, { number });
-    expect(mine?.documents.filter((d) => d.governsName).map((d) => d.requirement)).toEqual(["passport"]);
-    const seen = await readView(world.runtime, fileView, officer, { number });
-    expect(seen?.governing.map((g) => g.requirement)).toEqual(["passport"]);
+  beforeEach(async () => {
+    no += 1;
+    file = await submittedFile(world, roundId, `Runi${"abcdefghijklmnop"[no]}`);
+    world.later(DAY / 24);
   });
 
-  it("are offered by citizenship, applicant group and programme", async () => {
-    const owner = await anybody(world, "Applicant");
-    const { applicationId } = await must(world, startApplication, owner, { roundId: rounds["FYC rolling"] ?? "" });
-    await save(owner, applicationId, { citizenships: ["JP"], residence: "JP" });
-    expect((await citizenshipOf(owner, applicationId)).offered).toEqual(["passport", "travelDocument"]);
-    await save(owner, applicationId, { residence: "IE" });
-    expect((await citizenshipOf(owner, applicationId)).offered).toEqual([
-      "passport",
-      "travelDocument",
-      "birthCertificate",
-    ]);
-    await save(owner, applicationId, { citizenships: ["JP", "IE"] });
-    expect((await citizenshipOf(owner, applicationId)).offered).toEqual([
-      "passport",
-      "identityCard",
-      "travelDocument",
-      "birthCertificate",
-    ]);
-    const master = await anybody(world, "Applicant");
-    const begun = await must(world, startApplication, master, { roundId: rounds["MES 1"] ?? "" });
-    await save(master, begun.applicationId, { citizenships: ["IE"], residence: "IE" });
-    expect((await citizenshipOf(master, begun.applicationId)).offered).not.toContain("birthCertificate");
-  });
+  const at = (requirement: string) => ({ applicationId: file.applicationId, requirement, scope: "file", entry: "" });
+  const look = async () => (await lookAt(world, file.applicationId)).result;
+  const standing = async (requirement: string) =>
+    (await look()).requirements.find((r) => r.key === requirement)?.standing;
+  const owed = async () => (await look()).file.owed.map((s) => `${s.turn}: ${s.kind}`);
+  const mails = async (template: string) =>
+    (
+      await world.runtime.pool.query<{ state: string; values: Record<string, string> }>(
+        "select state, values from message where application_id = $1 and template = $2 order by queued_at, id",
+        [file.applicationId, template],
+      )
+    ).rows;
+  const list = (which: "to look at" | "whose" | "to go back" | "expected" | "all") =>
+    readView(world.runtime, papers, officer, { list: which });
+  const note = (more: object = {}) =>
+    must(world, notePaper, officer, { ...at("motivation"), cameOn: "2026-11-26", ...more });
+  const sendBack = () =>
+    must(world, returnEvidence, officer, { ...at("motivation"), reason: "unreadable", text: "", due: "2026-12-09" });
+  const announce = (expectedOn = "2026-12-20") =>
+    runAct(world.runtime, announcePaper, file.applicant, { ...at("motivation"), way: "post", expectedOn });
 
-  it("ask for their own number, and for an end only where they have one", async () => {
-    const owner = await anybody(world, "Applicant");
-    const { applicationId } = await must(world, startApplication, owner, { roundId: rounds["FYC rolling"] ?? "" });
-    await save(owner, applicationId, { citizenships: ["IE"], residence: "IE" });
-    expect(await citizenshipOf(owner, applicationId)).toMatchObject({ asked: ["paper", "passportNumber"] });
-    expect(await save(owner, applicationId, { paper: "passport" })).toEqual(["fine"]);
-    expect((await citizenshipOf(owner, applicationId)).asked).toEqual(["paper", "passportNumber", "passportExpiry"]);
-    expect(await save(owner, applicationId, { passportNumber: "2008/0519" })).toEqual(["not-this-number"]);
-    expect((await citizenshipOf(owner, applicationId)).gaps).toEqual([
-      "passportNumber: wrong",
-      "passportExpiry: missing",
+  it("are promised with their day, instead of being asked for, until the applicant says that they do not come", async () => {
+    await sendBack();
+    expect(await owed()).toContain("applicant: supply again");
+    expect(await announce()).toMatchObject({ ok: true });
+    expect([await standing("motivation"), await owed()]).toEqual([
+      "promised",
+      expect.not.arrayContaining(["applicant: supply again"]),
     ]);
-    await save(owner, applicationId, { paper: "birthCertificate" });
-    expect(await citizenshipOf(owner, applicationId)).toMatchObject({ asked: ["paper", "passportNumber"], gaps: [] });
-  });
-
-  it("that do not count any more are a gap: the citizenship that they came with is gone", async () => {
-    const owner = await anybody(world, "Applicant");
-    const { applicationId } = await must(world, startApplication, owner, { roundId: rounds["MES 1"] ?? "" });
-    await save(owner, applicationId, {
-      ...{ citizenships: ["IE"], residence: "IE", paper: "identityCard" },
-      ...{ passportNumber: "000-0000000-00".replaceAll("0", "4"), passportExpiry: "2031-08-09" },
+    expect((await look()).file.owed.find((s) => s.kind === "await paper")?.due).toBe("2026-12-20");
+    await announce("2027-01-10");
+    const expected = (await list("expected"))?.expected.filter((e) => e.expectedOn === "2027-01-10");
+    expect(expected?.map((e) => [e.title, e.way])).toEqual([["Letter of motivation", "post"]]);
+    await must(world, dropAnnouncement, file.applicant, at("motivation"));
+    expect(await standing("motivation")).toBe("returned");
+    expect(await runAct(world.runtime, dropAnnouncement, file.applicant, at("motivation"))).toMatchObject({
+      reason: "already-done",
     });
-    expect((await citizenshipOf(owner, applicationId)).gaps).toEqual([]);
-    await save(owner, applicationId, { citizenships: ["JP"], stay: "work" });
-    expect((await citizenshipOf(owner, applicationId)).gaps).toEqual(["paper: wrong"]);
   });
 
-  it("stand beside the copy in the office, which holds a number that it corrects against the paper, too", async () => {
-    const file = await submittedFile(world, rounds["MES 1"] ?? "", "Tomasa");
-    const data = await readView(world.runtime, fileView, officer, { number: await numberOf(file.applicationId) });
-    expect(data?.counting["citizenship.paper"]?.map((p) => p.key)).toEqual([
-      "passport",
-      "identityCard",
-      "travelDocument",
-    ]);
-    const correct = (value: string) =>
-      reasonOf(
-        runAct(world.runtime, confirmValues, officer, {
-          applicationId: file.applicationId,
-          values: [{ scope: "file", section: "citizenship", entry: "", field: "passportNumber", value }],
-          note: "By the paper itself",
-        }),
-      );
-    expect(await correct("44/17")).toBe("invalid-input");
-    expect(await correct("R4417721")).toBe("ok");
-    // The paper turns out to be another one: its number is held against that.
-    const place = { scope: "file", section: "citizenship", entry: "" };
-    await must(world, confirmValues, officer, {
-      applicationId: file.applicationId,
-      values: [{ ...place, field: "paper", value: "birthCertificate" }],
-      note: "By the paper itself",
+  it("are looked at once they came: the announcement and the ask end, and the applicant is told", async () => {
+    await must(world, askApplicant, officer, { ...at("motivation"), text: "On paper, please.", due: "2026-12-09" });
+    await announce();
+    const { paperId } = await note();
+    const { loaded } = await lookAt(world, file.applicationId);
+    expect([loaded.facts.announced, loaded.facts.asks.map((a) => a.answeredAt !== null)]).toEqual([[], [true]]);
+    expect(await owed()).toContain("office: inspect");
+    const [mail] = await mails("paper-arrived");
+    expect([mail?.values.documentEn, mail?.values.due]).toEqual(["Letter of motivation", "2026-11-26"]);
+    await must(world, inspectPaper, officer, { applicationId: file.applicationId, paperId, sendBack: false });
+    expect(await owed()).not.toContain("office: inspect");
+  });
+
+  it("may belong to no requirement, and then say what they are", async () => {
+    const nowhere = { ...at(""), cameOn: "2026-11-26" };
+    expect(await runAct(world.runtime, notePaper, officer, nowhere)).toMatchObject({ reason: "not-found" });
+    await note({ ...nowhere, contents: "A letter of thanks" });
+    expect((await list("to look at"))?.rows[0]).toMatchObject({ contents: "A letter of thanks", title: "" });
+  });
+
+  it("are taken back within ten seconds, with their mail, and later not", async () => {
+    const { paperId } = await note();
+    const back = { applicationId: file.applicationId, paperId };
+    await must(world, takePaperBack, officer, back);
+    expect((await mails("paper-arrived"))[0]?.state).toBe("withdrawn");
+    expect(await owed()).not.toContain("office: inspect");
+    const second = await note();
+    world.later(UNDO_MS + 1);
+    expect(await runAct(world.runtime, takePaperBack, officer, { ...back, paperId: second.paperId })).toMatchObject({
+      reason: "too-late-to-undo",
     });
-    expect(await correct("R4417721")).toBe("invalid-input");
-    expect(await correct("2008/0519")).toBe("ok");
+  });
+
+  it("go back once they were looked at, and the applicant is told", async () => {
+    const { paperId } = await note();
+    const which = { applicationId: file.applicationId, paperId };
+    expect(await runAct(world.runtime, sendPaperBack, officer, which)).toMatchObject({ reason: "already-done" });
+    await must(world, inspectPaper, officer, { ...which, sendBack: true });
+    expect((await list("to go back"))?.rows.map((r) => r.id)).toContain(paperId);
+    await must(world, sendPaperBack, officer, which);
+    expect((await list("to go back"))?.rows.map((r) => r.id)).not.toContain(paperId);
+    expect(await mails("paper-sent-back")).toHaveLength(1);
+    expect(await runAct(world.runtime, sendPaperBack, officer, which)).toMatchObject({ reason: "already-done" });
+  });
+
+  it("of which nobody knows whose they are wait until somebody does, once", async () => {
+    const { paperId } = await must(world, noteStrayPaper, officer, {
+      contents: "A diploma without a name",
+      cameOn: "2026-11-26",
+    });
+    expect((await list("whose"))?.rows.map((r) => [r.id, r.number])).toContainEqual([paperId, null]);
+    const theirs = { ...at("motivation"), paperId };
+    const matched = await Promise.all([
+      runAct(world.runtime, matchPaper, officer, theirs),
+      runAct(world.runtime, matchPaper, officer, theirs),
+    ]);
+    expect(matched.filter((m) => m.ok)).toHaveLength(1);
+    expect(await owed()).toContain("office: inspect");
+    expect((await list("whose"))?.rows.map((r) => r.id)).not.toContain(paperId);
+  });
+
+  it("are offered for a file by what is expected, then what is lacking, and not for other programmes", async () => {
+    await sendBack();
+    await announce();
+    const number = (await lookAt(world, file.applicationId)).loaded.facts.application.number;
+    const found = await readView(world.runtime, paperFile, officer, { number });
+    expect(found?.places[0]).toMatchObject({ requirement: "motivation", expectedOn: "2026-12-20" });
+    const elsewhere = await makePerson(world, "Petra Hennessy", ["officer"], "BHT");
+    expect(await readView(world.runtime, paperFile, elsewhere, { number })).toBeNull();
+    await note();
+    expect(
+      (await readView(world.runtime, papers, elsewhere, { list: "all" }))?.rows.some((r) => r.number === number),
+    ).toBe(false);
+  });
+
+  it("are announced by nobody for a draft, for what is not asked for, or for another’s file", async () => {
+    const { applicationId, owner } = await begunFile(world, roundId);
+    const draft = { ...at("motivation"), applicationId, way: "post" as const, expectedOn: "2026-12-20" };
+    expect(await runAct(world.runtime, announcePaper, owner, draft)).toMatchObject({ reason: "locked" });
+    expect(await runAct(world.runtime, announcePaper, owner, { ...draft, ...at("motivation") })).toMatchObject({
+      reason: "not-yours",
+    });
+    const permit = { ...draft, ...at("permit") };
+    expect(await runAct(world.runtime, announcePaper, file.applicant, permit)).toMatchObject({ reason: "locked" });
   });
 });

@@ -1,7 +1,7 @@
 import { and, eq } from "drizzle-orm";
 import type { RequirementPlace } from "../../core/file/place";
 import type { RequirementResult } from "../../core/file/result";
-import type { ask, deed, evidence } from "../../db/schema";
+import type { announcedPaper, ask, deed, evidence } from "../../db/schema";
 import type { OpenFile } from "./file-act";
 
 /** The place alone of what names one among other things. */
@@ -19,7 +19,11 @@ export function isSubmitted(file: OpenFile, result: RequirementResult): boolean 
 }
 
 /** The rows of a file that belong to a place. */
-export function rowsAt(table: typeof ask | typeof evidence | typeof deed, applicationId: string, at: RequirementPlace) {
+export function rowsAt(
+  table: typeof ask | typeof evidence | typeof deed | typeof announcedPaper,
+  applicationId: string,
+  at: RequirementPlace,
+) {
   return and(
     eq(table.applicationId, applicationId),
     eq(table.requirement, at.requirement),

@@ -28,6 +28,8 @@ const WRITTEN = [
   "excuse",
   "override",
   "ask",
+  "announced_paper",
+  "paper",
   "undertaking",
   "awaited",
   "message",

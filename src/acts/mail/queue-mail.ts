@@ -26,6 +26,8 @@ export const TEMPLATES = [
   "asked",
   "asked-list",
   "ask-extended",
+  "paper-arrived",
+  "paper-sent-back",
   "ask-reminder",
   "decision-released",
   "answer-received",

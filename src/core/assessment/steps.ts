@@ -3,6 +3,7 @@ import type { Pause } from "../calendar/clock";
 import type { ChoiceContext } from "../file/choice-context";
 import { text } from "../file/entries";
 import type { FileFacts } from "../file/facts";
+import { requirementKey, resultKey } from "../file/place";
 import {
   type ChoiceResult,
   type DocumentResult,
@@ -147,6 +148,8 @@ function proofStep(input: StepInput, result: RequirementResult): readonly Step[]
   const { level, neededBy } = result.owedProof;
   const early = reachedBy(neededBy, "decision");
   if (!early && !answered(input, result)) return [];
+  const travels = input.facts.announced.find((p) => requirementKey(p) === resultKey(result));
+  if (travels) return [step(input, "third party", "await paper", requireDay(travels.expectedOn), about(result))];
   const start = input.contexts.find((c) => c.choice.decision?.answer === "accepted")?.choice.start;
   const due = early ? askDue(input, result) : start ? requireDay(start) : null;
   return [step(input, "applicant", "prove", due, { ...about(result), proof: level })];
@@ -280,6 +283,14 @@ function messageSteps(input: StepInput): readonly Step[] {
   return [step(input, "office", "answer message", due, { count: unanswered.length })];
 }
 
+/** Papers that came and nobody has looked at. */
+const paperSteps = (input: StepInput): readonly Step[] =>
+  input.facts.papers.map((paper) => {
+    const result = input.requirements.find((r) => resultKey(r) === requirementKey(paper));
+    const due = target(input, paper.notedAt, input.office.set.targets.check);
+    return step(input, "office", "inspect", due, result ? about(result) : {});
+  });
+
 /** What officers made work of themselves, by the day that they gave it. */
 const taskSteps = (input: StepInput): readonly Step[] =>
   input.facts.tasks.map(({ title, due }) =>
@@ -300,6 +311,7 @@ export function owedSteps(input: StepInput): readonly Step[] {
           ...reopeningSteps(input),
           ...registrySteps(input),
           ...messageSteps(input),
+          ...paperSteps(input),
           ...taskSteps(input),
         ]
       : []),
@@ -326,6 +338,7 @@ function lacksCalendar({ kind, due }: Step): boolean {
       "read results",
       "answer request",
       "answer message",
+      "inspect",
       "read answer",
       "follow up",
     ].includes(kind)

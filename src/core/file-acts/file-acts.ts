@@ -52,6 +52,13 @@ import { takeBackLineInput } from "../form/inputs";
 import { sendAgainInput } from "../mail/inputs";
 import { addNoteInput, dropNoteInput, markFileInput } from "../notes/inputs";
 import { joinAccountsInput, judgeSamePersonInput, partAccountsInput } from "../people/inputs";
+import {
+  inspectPaperInput,
+  matchPaperInput,
+  notePaperInput,
+  sendPaperBackInput,
+  takePaperBackInput,
+} from "../post/inputs";
 import { askRegistryInput, takeRegistryResultsInput } from "../results/inputs";
 import { caseInput, ruleOnCaseInput } from "../rulings/inputs";
 import { judgeLikenessInput } from "../statements/inputs";
@@ -91,6 +98,11 @@ export const FILE_ACT_INPUTS = {
   "override-finding": overrideFindingInput,
   "prepare-decision": prepareDecisionInput,
   "put-together": putTogetherInput,
+  "inspect-paper": inspectPaperInput,
+  "match-paper": matchPaperInput,
+  "note-paper": notePaperInput,
+  "send-paper-back": sendPaperBackInput,
+  "take-paper-back": takePaperBackInput,
   "read-answer": readAnswerInput,
   "read-corrections": readCorrectionsInput,
   "refuse-correction": refuseCorrectionInput,

@@ -2,6 +2,7 @@ import type { Instant, PlainDate } from "../ids";
 import type { ProofLevel } from "../rulebook/requirement";
 import type { RuledCase, Verdict } from "../rulebook/ruled-case";
 import type { Mode } from "./mode";
+import type { RequirementPlace } from "./place";
 
 /**
  * One file's facts, whole, as plain JSON: claims and confirmations side by side. Nothing here is derived; `assess` derives.
@@ -55,6 +56,10 @@ export interface FileFacts {
   }[];
   readonly references: readonly ReferenceFact[];
   /** What the office has done itself, by requirement. */
+  /** Papers that are said to be on their way otherwise than by upload. */
+  readonly announced: readonly (RequirementPlace & { readonly way: PaperWay; readonly expectedOn: PlainDate })[];
+  /** Papers that came and nobody has looked at; the requirement is "" where one belongs to none. */
+  readonly papers: readonly (RequirementPlace & { readonly id: string; readonly notedAt: Instant })[];
   /** What officers still have to see to in this file, each by a day. */
   readonly tasks: readonly { readonly id: string; readonly title: string; readonly due: PlainDate }[];
   readonly deeds: readonly {
@@ -177,6 +182,10 @@ export interface ChargeFact {
 /** What answers an ask: something that is supplied at its place, or words. */
 export const ASK_WANTS = ["evidence", "words"] as const;
 export type AskWants = (typeof ASK_WANTS)[number];
+
+/** Ways on which a paper travels that is not uploaded. */
+export const PAPER_WAYS = ["post", "courier", "by hand", "from the issuer"] as const;
+export type PaperWay = (typeof PAPER_WAYS)[number];
 
 export interface AskFact {
   readonly id: string;

@@ -37,6 +37,7 @@ export const STEP_KINDS = [
   "await paper",
   "await registry",
   "do",
+  "inspect",
   "task",
   "answer offer",
   "prove",

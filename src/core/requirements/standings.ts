@@ -190,6 +190,11 @@ function documentStanding(
   };
   if (isIssued(requirement, input, scope, entry) && !evidence.some((e) => e.judgement === null))
     return { ...draft, standing: "accepted" };
+  const announced = facts.announced.find(
+    (p) => p.requirement === requirement.key && p.scope === scope && p.entry === entry,
+  );
+  if (announced && evidence.every((e) => e.judgement === "returned"))
+    return { ...draft, standing: "promised", promisedFor: announced.expectedOn };
   if (evidence.length === 0) {
     const promised =
       (requirement.signedBy !== undefined && facts.signatures.some((s) => s.requirement === requirement.key)) ||

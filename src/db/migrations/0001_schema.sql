@@ -908,6 +908,38 @@ CREATE TABLE "same_person" (
 	CONSTRAINT "same_person_verdict" CHECK ("same_person"."verdict" in ('same','different','undecided'))
 );
 --> statement-breakpoint
+CREATE TABLE "announced_paper" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"requirement" text NOT NULL,
+	"scope" text NOT NULL,
+	"entry" text DEFAULT '' NOT NULL,
+	"way" text NOT NULL,
+	"expected_on" date NOT NULL,
+	"announced_at" timestamp with time zone NOT NULL,
+	"ended_at" timestamp with time zone,
+	CONSTRAINT "announced_paper_way" CHECK ("announced_paper"."way" in ('post','courier','by hand','from the issuer'))
+);
+--> statement-breakpoint
+CREATE TABLE "paper" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid,
+	"requirement" text DEFAULT '' NOT NULL,
+	"scope" text DEFAULT 'file' NOT NULL,
+	"entry" text DEFAULT '' NOT NULL,
+	"contents" text NOT NULL,
+	"sender" text NOT NULL,
+	"state" text NOT NULL,
+	"came_on" date NOT NULL,
+	"noted_at" timestamp with time zone NOT NULL,
+	"noted_by_id" uuid NOT NULL,
+	"inspected_at" timestamp with time zone,
+	"inspected_by_id" uuid,
+	"to_go_back_at" timestamp with time zone,
+	"sent_back_at" timestamp with time zone,
+	CONSTRAINT "paper_state" CHECK ("paper"."state" in ('in order','damaged','opened','incomplete'))
+);
+--> statement-breakpoint
 CREATE TABLE "access_record" (
 	"id" bigserial PRIMARY KEY NOT NULL,
 	"at" timestamp with time zone NOT NULL,
@@ -987,7 +1019,7 @@ CREATE TABLE "file_standing" (
 	"rests_on" text[] NOT NULL,
 	CONSTRAINT "standing_stage" CHECK ("file_standing"."stage" in ('preparing','submitted','complete','in review','decided','answered','closed')),
 	CONSTRAINT "standing_turn_word" CHECK ("file_standing"."turn" in ('office','faculty','applicant','payment','third party','nobody')),
-	CONSTRAINT "standing_reason_word" CHECK ("file_standing"."reason" in ('fill','submit','check','confirm','rule','decide','release','supply','supply again','answer ask','read answer','follow up','correct','read changes','read results','answer request','answer message','name referee','pay','book payment','give reference','await result','await signature','await paper','await registry','do','task','answer offer','prove','load calendar','withdrawn','refused','declined','lapsed','offer lapsed','preparing','submitted','complete','in review','decided','answered','closed'))
+	CONSTRAINT "standing_reason_word" CHECK ("file_standing"."reason" in ('fill','submit','check','confirm','rule','decide','release','supply','supply again','answer ask','read answer','follow up','correct','read changes','read results','answer request','answer message','name referee','pay','book payment','give reference','await result','await signature','await paper','await registry','do','inspect','task','answer offer','prove','load calendar','withdrawn','refused','declined','lapsed','offer lapsed','preparing','submitted','complete','in review','decided','answered','closed'))
 );
 --> statement-breakpoint
 CREATE TABLE "file_trouble" (
@@ -1247,6 +1279,10 @@ ALTER TABLE "mail_link" ADD CONSTRAINT "mail_link_person_id_person_id_fk" FOREIG
 ALTER TABLE "same_person" ADD CONSTRAINT "same_person_first_id_person_id_fk" FOREIGN KEY ("first_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "same_person" ADD CONSTRAINT "same_person_second_id_person_id_fk" FOREIGN KEY ("second_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "same_person" ADD CONSTRAINT "same_person_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "announced_paper" ADD CONSTRAINT "announced_paper_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "paper" ADD CONSTRAINT "paper_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "paper" ADD CONSTRAINT "paper_noted_by_id_person_id_fk" FOREIGN KEY ("noted_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "paper" ADD CONSTRAINT "paper_inspected_by_id_person_id_fk" FOREIGN KEY ("inspected_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "awaited" ADD CONSTRAINT "awaited_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "choice_standing" ADD CONSTRAINT "choice_standing_choice_id_choice_id_fk" FOREIGN KEY ("choice_id") REFERENCES "public"."choice"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "choice_standing" ADD CONSTRAINT "choice_standing_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1320,6 +1356,9 @@ CREATE UNIQUE INDEX "erasure_request_open" ON "erasure_request" USING btree ("pe
 CREATE UNIQUE INDEX "mail_link_one_live" ON "mail_link" USING btree ("person_id","purpose") WHERE "mail_link"."used_at" is null and "mail_link"."replaced_at" is null;--> statement-breakpoint
 CREATE INDEX "password_guess_subject" ON "password_guess" USING btree ("subject","at");--> statement-breakpoint
 CREATE INDEX "same_person_pair" ON "same_person" USING btree ("first_id","second_id");--> statement-breakpoint
+CREATE UNIQUE INDEX "announced_paper_one_open" ON "announced_paper" USING btree ("application_id","requirement","scope","entry") WHERE "announced_paper"."ended_at" is null;--> statement-breakpoint
+CREATE INDEX "paper_application" ON "paper" USING btree ("application_id");--> statement-breakpoint
+CREATE INDEX "paper_noted" ON "paper" USING btree ("noted_at");--> statement-breakpoint
 CREATE INDEX "access_record_person" ON "access_record" USING btree ("person_id","kind","id");--> statement-breakpoint
 CREATE INDEX "access_record_file" ON "access_record" USING btree ("file","id");--> statement-breakpoint
 CREATE INDEX "access_record_at" ON "access_record" USING btree ("at");--> statement-breakpoint

@@ -89,6 +89,8 @@ select json_build_object(
     "reference_request x where x.application_id = a.id",
     "x.asked_at, x.id",
   )},
+  'announced', ${list("json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'way', x.way, 'expectedOn', x.expected_on)", "announced_paper x where x.application_id = a.id and x.ended_at is null", "x.announced_at, x.id")},
+  'papers', ${list(`json_build_object('id', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'notedAt', ${iso("x.noted_at")})`, "paper x where x.application_id = a.id and x.inspected_at is null", "x.noted_at, x.id")},
   'tasks', ${list("json_build_object('id', x.id, 'title', x.title, 'due', x.due)", "task x where x.application_id = a.id and x.done_at is null", "x.due, x.at")},
   'deeds', ${list(`json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'at', ${iso("x.at")})`, "deed x where x.application_id = a.id", "x.at")},
   'registryMisses', coalesce((select json_agg(l.entry) from (select distinct on (q.entry) q.entry, q.state from registry_query q

@@ -8,6 +8,7 @@ export * from "./institutions";
 export * from "./money";
 export * from "./notes";
 export * from "./people";
+export * from "./post";
 export * from "./record";
 export * from "./results";
 export * from "./rulings";

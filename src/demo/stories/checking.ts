@@ -35,7 +35,17 @@ export const checking = ({ who, start }: Telling): readonly Story[] => [
       town: "Rosario",
       birthPlace: "Rosario",
     }),
-    moments: submitted(-4, false).map((m) => (m.do === "supply" ? { ...m, bundled: true } : m)),
+    moments: [
+      ...submitted(-4, false).map((m) => (m.do === "supply" ? { ...m, bundled: true } : m)),
+      { do: "paper came", day: -1, which: "certificate", sender: "Universidad del Litoral Sur, by courier" },
+      {
+        do: "stray paper",
+        day: -1,
+        at: "10:40",
+        contents: "Degree certificate in Portuguese, without a name on the envelope",
+        sender: "postmark Beira",
+      },
+    ],
     expects: { stage: "submitted", turn: "office", next: "check", requirement: "passport" },
   },
   {

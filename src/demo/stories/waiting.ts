@@ -89,6 +89,7 @@ export const waiting = ({ day, who }: Telling): readonly Story[] => [
         words: "All your papers are here and in order. Two things are left:",
         days: 8,
       },
+      { do: "announce paper", day: -3, which: "certificate", days: 9 },
       { do: "answer question", day: -2, text: "The field weeks. Tidal Ecology was held in Ghent, in the second year." },
     ],
     expects: { stage: "submitted", turn: "office", next: "read answer" },

@@ -24,6 +24,7 @@ export const REASON_WORDS: Readonly<Record<FileReason, string>> = {
   check: "Evidence to check",
   confirm: "Values to confirm",
   do: "To see to",
+  inspect: "Papers to look at",
   task: "To see to",
   rule: "To rule on",
   decide: "To decide",
@@ -140,6 +141,8 @@ export function stepDeed(
       return "answer the offer";
     case "prove":
       return `show ${PROOF_WORDS[step.proof ?? "original seen"]}: ${title}`;
+    case "inspect":
+      return step.title ? `look at the paper that came: ${title}` : "look at a paper that came";
     case "task":
       return `see to ${title}`;
     case "do":
@@ -221,6 +224,13 @@ export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "signature-undeliverable": "could not be reached to sign",
   "note-link": "looked at a link",
   "keep-link-copy": "kept a copy of what a link shows",
+  "announce-paper": "said that a paper comes otherwise than by upload",
+  "drop-announcement": "said that a paper does not come after all",
+  "note-paper": "noted a paper that came",
+  "match-paper": "found whose a paper is",
+  "take-paper-back": "took back that a paper had come",
+  "inspect-paper": "looked at a paper",
+  "send-paper-back": "sent a paper back",
   "file-pages": "sorted the pages of a document",
   "put-together": "put the pages of a document together again",
   "set-aside-twin": "set a document aside that stood twice",

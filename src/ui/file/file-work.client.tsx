@@ -7,6 +7,7 @@ import { OpenAsks } from "../asks/open-asks.client";
 import { Findings } from "../assessment/findings";
 import { DecisionPanel } from "../decision/decision-panel.client";
 import { Evidence } from "../evidence/file-evidence.client";
+import { PapersHere } from "../post/papers-here.client";
 import { Cases } from "../rulings/cases.client";
 import { NextFile } from "./next-file.client";
 import { RequirementList } from "./requirement-list.client";
@@ -48,6 +49,7 @@ export function FileWork({ data, me, askDay, act }: Props) {
           <RequirementPanel data={data} lead={me.lead} askDay={askDay} act={act} work={work} />
         ) : (
           <>
+            <PapersHere papers={data.papers.filter((p) => p.requirement === "")} announced={[]} act={act} />
             <OpenAsks asks={asks} onSettle={settle} />
             <DecisionPanel data={data} me={me} act={act} after={after} />
           </>

@@ -1,12 +1,14 @@
 "use client";
 
 import { Button } from "antd";
+import { requirementKey, resultKey } from "../../core/file/place";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { sentence } from "../../text/sentence";
 import type { FileData } from "../../views/assessment/file-data";
 import { OpenAsks } from "../asks/open-asks.client";
 import { Findings } from "../assessment/findings";
 import { ReturnForm } from "../evidence/return-form.client";
+import { PapersHere } from "../post/papers-here.client";
 import { Cases } from "../rulings/cases.client";
 import { standingWord } from "./requirement-list.client";
 import { RequirementPresses } from "./requirement-presses.client";
@@ -90,6 +92,11 @@ export function RequirementPanel({
           }
         />
       )}
+      <PapersHere
+        papers={data.papers.filter((p) => requirementKey(p) === resultKey(requirement))}
+        announced={data.announced.filter((p) => requirementKey(p) === resultKey(requirement))}
+        act={act}
+      />
       <OpenAsks asks={asks} onSettle={settle} />
       <ValuePanel
         data={data}

@@ -36,7 +36,8 @@ const GROUPS: readonly OfficeGroup[] = [
   {
     word: "Arrivals",
     pages: [
-      page("/post", "Post", "p", OFFICE),
+      page("/papers", "Papers", "h", OFFICE),
+      page("/post", "Addresses", "p", OFFICE),
       page("/results", "Test results", "r", OFFICE),
       page("/copies", "Copies", "c", OFFICE),
     ],

@@ -1,7 +1,7 @@
 import type { ApplicantAssessment } from "../../core/assessment/applicants-share";
 import type { ProgrammeInput, Track } from "../../core/catalogue/programme";
 import type { WithdrawnFee } from "../../core/fees/after-withdrawal";
-import type { AskWants, Json } from "../../core/file/facts";
+import type { AskWants, Json, PaperWay } from "../../core/file/facts";
 import type { Mode } from "../../core/file/mode";
 import type { RequirementPlace } from "../../core/file/place";
 import type { FormSection } from "../../core/form/form-sections";
@@ -63,6 +63,11 @@ export interface MyApplication {
     readonly templates: readonly Template[];
     readonly entryTitle: string | null;
     readonly supplied: readonly Supplied[];
+    /** Whether it may be said to come otherwise than by upload, and what was said. */
+    readonly mayAnnounce: boolean;
+    readonly announced: { readonly way: PaperWay; readonly expectedOn: string } | null;
+    /** What came of it on paper. */
+    readonly papers: readonly { readonly cameOn: string; readonly sentBackAt: string | null }[];
   }[];
   readonly references: readonly {
     readonly id: string;

@@ -1,6 +1,7 @@
 import type { ChoiceRules } from "../../core/catalogue/choice-rules";
 import type { IntakeInput, OfferedByProgramme, ProgrammeInput } from "../../core/catalogue/programme";
 import type { ContactNote } from "../../core/contact/contact-notes";
+import type { RequirementPlace } from "../../core/file/place";
 import type { LocalText } from "../../core/text/local-text";
 import { offeredBy } from "../../db/queries/offered";
 import { REACH_NOTES } from "../contact/contact-places";
@@ -37,6 +38,9 @@ export const SHOWN_EVENTS = [
   "return-evidence",
   "ask-applicant",
   "settle-ask",
+  "announce-paper",
+  "note-paper",
+  "send-paper-back",
   "send-ask-list",
   "answer-ask",
   "extend-ask",
@@ -75,6 +79,7 @@ export interface Extras {
         judged: boolean;
       }[]
     | null;
+  papers: (RequirementPlace & MyApplication["documents"][number]["papers"][number])[] | null;
   charges: Omit<MyApplication["charges"][number], "whenWithdrawn">[] | null;
   asks: MyApplication["asks"] | null;
   /** Where requests to referees went, by request. */
@@ -103,6 +108,8 @@ export const EXTRAS = `select
   (select json_agg(json_build_object('evidence_id', e.id, 'requirement', e.requirement, 'scope', e.scope, 'entry', e.entry, 'upload_id', u.id, 'name', u.name, 'first_page', e.first_page, 'last_page', e.last_page,
      'marks', u.marks, 'size', c.size, 'judged', e.judgement is not null) order by e.supplied_at)
    from evidence e join upload u on u.id = e.upload_id join content c on c.sha256 = u.sha256 where e.application_id = $1 and e.replaced_at is null) as uploads,
+  (select json_agg(json_build_object('requirement', n.requirement, 'scope', n.scope, 'entry', n.entry, 'cameOn', n.came_on, 'sentBackAt', n.sent_back_at) order by n.came_on)
+   from paper n where n.application_id = $1) as papers,
   (select json_agg(json_build_object('id', c.id, 'scope', c.scope, 'item', c.item, 'minor', c.minor + coalesce((select sum(j.minor) from charge_adjustment j where j.charge_id = c.id), 0),
      'paidMinor', coalesce((select sum(p.minor) from payment p where p.charge_id = c.id and p.state = 'booked'), 0), 'currency', c.currency, 'reference', c.payment_reference,
      'last', (select p.state from payment p where p.charge_id = c.id order by p.started_at desc limit 1))) from charge c where c.application_id = $1) as charges,

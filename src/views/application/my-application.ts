@@ -12,7 +12,7 @@ import { growingSections, maySupply } from "../../core/evidence/may-supply";
 import { withdrawnFee } from "../../core/fees/after-withdrawal";
 import type { ChoiceContext } from "../../core/file/choice-context";
 import type { LoadedFile } from "../../core/file/loaded-file";
-import { entryKey } from "../../core/file/place";
+import { entryKey, requirementKey, resultKey } from "../../core/file/place";
 import { gapsOf } from "../../core/file/result";
 import { type FormSection, formSections } from "../../core/form/form-sections";
 import type { DocumentRequirement } from "../../core/rulebook/requirement";
@@ -173,6 +173,12 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
         picture: documentOf(r.key)?.picture ?? null,
         templates: documentOf(r.key)?.templates ?? [],
         entryTitle: entryTitle(loaded, r.entry),
+        mayAnnounce:
+          assessment.file.stage !== "closed" &&
+          loaded.facts.choices.some((c) => r.choices.includes(c.id) && c.submittedAt !== null) &&
+          (["missing", "returned", "promised"].includes(r.standing) || r.owedProof !== null),
+        announced: loaded.facts.announced.find((p) => requirementKey(p) === resultKey(r)) ?? null,
+        papers: (extras?.papers ?? []).filter((p) => requirementKey(p) === resultKey(r)),
         supplied: (extras?.uploads ?? [])
           .filter((u) => u.requirement === r.key && u.scope === r.scope && u.entry === r.entry)
           .map((u) => ({

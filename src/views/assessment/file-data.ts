@@ -1,10 +1,11 @@
 import type { ContactNote } from "../../core/contact/contact-notes";
 import type { RegistryResult, RegistrySitting } from "../../core/education/registry-answer";
-import type { AskWants, Json } from "../../core/file/facts";
+import type { AskWants, Json, PaperWay } from "../../core/file/facts";
 import type { FileEvent as HistoryEvent } from "../../core/file/file-events";
 import type { Mode } from "../../core/file/mode";
 import type { RequirementPlace } from "../../core/file/place";
 import type { ExplainedAssessment } from "../../core/file/result";
+import type { PaperState } from "../../core/post/inputs";
 import type { Field, Keeper } from "../../core/rulebook/section";
 import type { ReferenceSet, Registers } from "../../core/standards/reference-set";
 import type { Locale, LocalText } from "../../core/text/local-text";
@@ -263,6 +264,10 @@ export interface FileData {
     readonly by: string;
     readonly at: string;
   }[];
+  /** Papers that are said to be on their way otherwise than by upload. */
+  readonly announced: readonly (RequirementPlace & { readonly way: PaperWay; readonly expectedOn: string })[];
+  /** Papers that reached the office, the latest first. */
+  readonly papers: readonly FilePaper[];
   /** What the applicant was ever asked for, the earliest first. */
   readonly asks: readonly FileAsk[];
   /** What a registry of examinations was asked and answered, the newest first. */
@@ -278,6 +283,19 @@ export interface FileData {
   /** What facts are called, by the names that rules use. */
   readonly factTitles: Readonly<Record<string, string>>;
   readonly office: Registers & Pick<ReferenceSet, "targets">;
+}
+
+/** A paper that reached the office. */
+export interface FilePaper extends RequirementPlace {
+  readonly id: string;
+  readonly contents: string;
+  readonly sender: string;
+  readonly state: PaperState;
+  readonly cameOn: string;
+  readonly by: string;
+  readonly inspectedAt: string | null;
+  readonly toGoBackAt: string | null;
+  readonly sentBackAt: string | null;
 }
 
 /** One thing that the applicant was asked for, answered or not. */

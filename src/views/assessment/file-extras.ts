@@ -28,6 +28,8 @@ export interface Extras {
   undertaking: FileData["undertaking"];
   linkNotes: FileData["linkNotes"];
   adjustments: FileData["adjustments"];
+  announced: FileData["announced"];
+  papers: FileData["papers"];
   tasks: FileData["tasks"];
   deeds: FileData["deeds"];
   summaries: FileData["summaries"];
@@ -139,6 +141,15 @@ export const EXTRAS = `select n.name as name, p.email, p.locale as "writesIn",
       'askedAt', x.asked_at, 'by', x.by, 'reminders', x.reminders, 'answeredAt', x.answered_at, 'answer', x.answer, 'readAt', x.read_at)`,
     "select k.*, w.name as by from ask k join person w on w.id = k.by_id where k.application_id = a.id order by k.asked_at, k.position",
   )} as asks,
+  ${rowsOf(
+    "json_build_object('requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'way', x.way, 'expectedOn', x.expected_on)",
+    "select * from announced_paper n where n.application_id = a.id and n.ended_at is null order by n.expected_on",
+  )} as announced,
+  ${rowsOf(
+    `json_build_object('id', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'contents', x.contents, 'sender', x.sender, 'state', x.state, 'cameOn', x.came_on,
+      'by', x.by, 'inspectedAt', x.inspected_at, 'toGoBackAt', x.to_go_back_at, 'sentBackAt', x.sent_back_at)`,
+    "select n.*, w.name as by from paper n join person w on w.id = n.noted_by_id where n.application_id = a.id order by n.noted_at desc, n.id",
+  )} as papers,
   ${rowsOf(
     `json_build_object('id', x.id, 'entry', x.entry, 'state', x.state, 'candidate', x.candidate, 'year', x.year, 'since', x.since, 'askedAt', x.asked_at, 'by', x.by, 'answeredAt', x.answered_at,
       'name', x.name, 'results', x.results, 'others', case when x.state in ('found', 'changed') then x.others else '[]' end)`,

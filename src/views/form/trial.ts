@@ -105,6 +105,8 @@ export function trialOf(
     overrides: [],
     rulings: [],
     references: [],
+    announced: [],
+    papers: [],
     tasks: [],
     deeds: [],
     earlyCases: [],

@@ -17,10 +17,11 @@ export const pageCounts = defineView({
     const [files, mail] = await Promise.all([
       scope === null || !holds(actor, OFFICE)
         ? { rows: [] }
-        : pool.query<Record<"turns" | "drafts" | "results", number>>(
+        : pool.query<Record<"turns" | "drafts" | "results" | "papers", number>>(
             `select (select count(*)::int from file_standing s where s.turn = 'office' and ${fileInScope("s.application_id", "$1")}) as turns,
                (select count(*)::int from file_standing s where s.stage = 'preparing' and ${fileInScope("s.application_id", "$1")}) as drafts,
-               (select count(*)::int from owner_result r where r.state = 'other name' and ${fileInScope("r.application_id", "$1")}) as results`,
+               (select count(*)::int from owner_result r where r.state = 'other name' and ${fileInScope("r.application_id", "$1")}) as results,
+               (select count(*)::int from paper p where p.inspected_at is null and (p.application_id is null or ${fileInScope("p.application_id", "$1")})) as papers`,
             [scopeParameter(scope)],
           ),
       administers
@@ -32,7 +33,12 @@ export const pageCounts = defineView({
     const [waiting] = files.rows;
     return {
       ...(waiting
-        ? { "/office": waiting.turns, "/office/drafts": waiting.drafts, "/office/results": waiting.results }
+        ? {
+            "/office": waiting.turns,
+            "/office/drafts": waiting.drafts,
+            "/office/results": waiting.results,
+            "/office/papers": waiting.papers,
+          }
         : {}),
       ...(mail.rows[0] ? { "/office/mail": mail.rows[0].mail } : {}),
     };

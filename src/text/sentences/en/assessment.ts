@@ -17,6 +17,7 @@ export const assessment = {
   "next.correct":
     "You correct {count, plural, one {the section that we opened} other {the # sections that we opened}} and send {count, plural, one {it} other {them}}{due, select, none {} other {, by {due}}}.",
   "next.answer request": "We answer your wish for a correction. You need to do nothing.",
+  "next.inspect": "We look at the paper that you sent us. You need to do nothing.",
   "next.read answer": "We read what you answered. You need to do nothing.",
   "next.follow up": "We look into what we asked you for and did not get. You can still send it.",
   "next.answer message": "We answer what you wrote to us. You need to do nothing.",
@@ -74,6 +75,7 @@ export const assessment = {
   "meanwhile.release": "Meanwhile we decide.",
   "meanwhile.read changes": "Meanwhile we read what you corrected.",
   "meanwhile.answer request": "Meanwhile we look at what you asked us to open.",
+  "meanwhile.inspect": "Meanwhile we look at the paper that you sent us.",
   "meanwhile.read answer": "Meanwhile we read what you answered.",
   "meanwhile.follow up": "What we asked you for is overdue; we look into how to go on.",
   "meanwhile.answer message": "Meanwhile we answer what you wrote to us.",

@@ -151,6 +151,12 @@ export const mail = {
   "mail.asked-list.subject": "No. {number}: we ask you for something",
   "mail.asked-list.body":
     "{said, plural, =0 {} other {{words}\n\n}}We ask you for:\n\n{list}\n\nPlease answer by {due}, one by one, here:\n\n{link}",
+  "mail.paper-arrived.subject": "No. {number}: your paper has arrived",
+  "mail.paper-arrived.body":
+    "{document} reached us on {due}. We look at it and write when something is wrong with it.\n\n{link}",
+  "mail.paper-sent-back.subject": "No. {number}: your paper is on its way back",
+  "mail.paper-sent-back.body":
+    "{document} goes back to you by post today, to the address in your application.\n\n{link}",
   "mail.ask-extended.subject": "No. {number}: you have more time",
   "mail.ask-extended.body": "You have until {due} for what we asked you for: {document}.\n\n{link}",
   "mail.ask-reminder.subject":

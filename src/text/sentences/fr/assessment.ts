@@ -19,6 +19,7 @@ export const assessment: Readonly<Record<keyof typeof english, string>> = {
   "next.correct":
     "Vous corrigez {count, plural, one {la partie que nous avons rouverte} other {les # parties que nous avons rouvertes}} et {count, plural, one {l’envoyez} other {les envoyez}}{due, select, none {} other {, jusqu’au {due}}}.",
   "next.answer request": "Nous répondons à votre demande de correction. Vous n’avez rien à faire.",
+  "next.inspect": "Nous examinons le document papier que vous avez envoyé. Vous n’avez rien à faire.",
   "next.read answer": "Nous lisons votre réponse. Vous n’avez rien à faire.",
   "next.follow up":
     "Nous regardons comment continuer sans ce que nous vous avions demandé. Vous pouvez encore l’envoyer.",
@@ -77,6 +78,7 @@ export const assessment: Readonly<Record<keyof typeof english, string>> = {
   "meanwhile.release": "Entre-temps, nous décidons.",
   "meanwhile.read changes": "Entre-temps, nous lisons ce que vous avez corrigé.",
   "meanwhile.answer request": "Entre-temps, nous regardons ce que vous nous avez demandé d’ouvrir.",
+  "meanwhile.inspect": "Entre-temps, nous examinons le document papier que vous avez envoyé.",
   "meanwhile.read answer": "Entre-temps, nous lisons votre réponse.",
   "meanwhile.follow up": "Ce que nous vous avions demandé est en retard ; nous regardons comment continuer.",
   "meanwhile.answer message": "Entre-temps, nous répondons à votre message.",

@@ -156,6 +156,12 @@ export const mail: Readonly<Record<keyof typeof english, string>> = {
   "mail.asked-list.subject": "No {number} : nous vous demandons quelque chose",
   "mail.asked-list.body":
     "{said, plural, =0 {} other {{words}\n\n}}Nous vous demandons :\n\n{list}\n\nMerci de répondre jusqu’au {due}, point par point, ici :\n\n{link}",
+  "mail.paper-arrived.subject": "No {number} : votre document papier est arrivé",
+  "mail.paper-arrived.body":
+    "{document} : nous l’avons reçu le {due}. Nous l’examinons et vous écrivons si quelque chose ne va pas.\n\n{link}",
+  "mail.paper-sent-back.subject": "No {number} : votre document papier vous est renvoyé",
+  "mail.paper-sent-back.body":
+    "{document} : nous vous le renvoyons aujourd’hui par la poste, à l’adresse de votre candidature.\n\n{link}",
   "mail.ask-extended.subject": "No {number} : vous avez plus de temps",
   "mail.ask-extended.body": "Vous avez jusqu’au {due} pour ce que nous vous avons demandé : {document}.\n\n{link}",
   "mail.ask-reminder.subject":

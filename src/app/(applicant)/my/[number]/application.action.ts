@@ -17,9 +17,12 @@ import { answerDecision } from "../../../../acts/decision/decisions";
 import { removeDocument } from "../../../../acts/evidence/remove-document";
 import { requestSignature } from "../../../../acts/evidence/signatures";
 import { startPayment } from "../../../../acts/payments/payments";
+import { announcePaper, dropAnnouncement } from "../../../../acts/post/papers";
 import { requestReference, withdrawReference } from "../../../../acts/references/request-reference";
 import { askEarlyRuling } from "../../../../acts/rulings/rulings";
 import type { Option } from "../../../../core/catalogue/programme";
+import type { PaperWay } from "../../../../core/file/facts";
+import type { RequirementPlace } from "../../../../core/file/place";
 import { webRuntime } from "../../../../runtime";
 import { sentence } from "../../../../text/sentence";
 import { type WriterLikeness, writerLikeness } from "../../../../views/statements/likeness";
@@ -58,6 +61,23 @@ export async function answerQuestion(
   text: string,
 ): Promise<Pressed> {
   return answer(number, await perform(answerAsk, (await person(number)).actor, { applicationId, askId, text }));
+}
+
+/** Says that a document comes otherwise than by upload. */
+export async function announce(
+  number: string,
+  applicationId: string,
+  place: RequirementPlace,
+  way: PaperWay,
+  expectedOn: string,
+): Promise<Pressed> {
+  const { actor } = await person(number);
+  return answer(number, await perform(announcePaper, actor, { applicationId, ...place, way, expectedOn }));
+}
+
+/** Says that it does not come after all. */
+export async function unannounce(number: string, applicationId: string, place: RequirementPlace): Promise<Pressed> {
+  return answer(number, await perform(dropAnnouncement, (await person(number)).actor, { applicationId, ...place }));
 }
 
 /** Writes to the office about an application. */

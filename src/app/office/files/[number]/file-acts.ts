@@ -31,6 +31,7 @@ import { takeBackLine } from "../../../../acts/form/take-back-line";
 import { sendAgain } from "../../../../acts/mail/messages";
 import { joinAccounts, partAccounts } from "../../../../acts/people/join-accounts";
 import { judgeSamePerson } from "../../../../acts/people/same-person";
+import { inspectPaper, matchPaper, notePaper, sendPaperBack, takePaperBack } from "../../../../acts/post/papers";
 import { askRegistry, leaveRegistryResults, takeRegistryResults } from "../../../../acts/results/registry";
 import { moveToRulebook } from "../../../../acts/rulebook/rulebooks";
 import { endCaseRuling, ruleOnCase } from "../../../../acts/rulings/rulings";
@@ -82,6 +83,11 @@ export const FILE_ACTS: { readonly [Name in FileActName]: Act<(typeof FILE_ACT_I
   "set-aside-twin": setAsideTwin,
   "settle-ask": settleAsk,
   "extend-ask": extendAsk,
+  "inspect-paper": inspectPaper,
+  "match-paper": matchPaper,
+  "note-paper": notePaper,
+  "send-paper-back": sendPaperBack,
+  "take-paper-back": takePaperBack,
   "read-answer": readAnswer,
   "send-ask-list": sendAskList,
   "take-asks-back": takeAsksBack,

@@ -2,14 +2,15 @@ import { DEFAULT_MOST_BYTES } from "../../../../../core/evidence/limits";
 import type { DocumentResult } from "../../../../../core/file/result";
 import { PROOF_LEVELS, type ProofLevel } from "../../../../../core/rulebook/requirement";
 import type { Locale } from "../../../../../core/text/local-text";
-import { formatBytes, formatDate } from "../../../../../text/format";
+import { formatBytes, formatDate, formatDayInZone } from "../../../../../text/format";
 import { isTextKey, sentence } from "../../../../../text/sentence";
 import { standingWord } from "../../../../../text/words/standing";
 import { CombBar } from "../../../../../ui/assessment/comb";
 import { SignerBox } from "../../../../../ui/evidence/signer-box";
 import { UploadBox } from "../../../../../ui/evidence/upload-box.client";
+import { AnnouncePaper } from "../../../../../ui/post/announce-paper.client";
 import type { MyApplication } from "../../../../../views/application/application-data";
-import { askSignature, takeOutDocument } from "../application.action";
+import { announce, askSignature, takeOutDocument, unannounce } from "../application.action";
 
 /** What an upload alone does not prove: at once, and by a later moment. */
 function ProofNeeded({
@@ -100,6 +101,33 @@ export function DocumentsPage({ application, language }: { application: MyApplic
                 open={document.open && !["accepted", "to check", "excused"].includes(result.standing)}
                 locale={language}
                 ask={askSignature.bind(null, application.number, application.id, document.requirement)}
+              />
+            ) : null}
+            {document.papers.map((p) => (
+              <p key={p.cameOn} className="quiet">
+                {sentence(language, "paper.here", { date: formatDate(language, p.cameOn) })}{" "}
+                {p.sentBackAt
+                  ? sentence(language, "paper.back", {
+                      date: formatDayInZone(language, p.sentBackAt, application.zone),
+                    })
+                  : ""}
+              </p>
+            ))}
+            {document.mayAnnounce || document.announced ? (
+              <AnnouncePaper
+                id={`${document.requirement}-${document.entry}`}
+                locale={language}
+                announced={document.announced}
+                say={announce.bind(null, application.number, application.id, {
+                  requirement: document.requirement,
+                  scope: document.scope,
+                  entry: document.entry,
+                })}
+                drop={unannounce.bind(null, application.number, application.id, {
+                  requirement: document.requirement,
+                  scope: document.scope,
+                  entry: document.entry,
+                })}
               />
             ) : null}
             <UploadBox
