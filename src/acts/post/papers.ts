@@ -18,15 +18,10 @@ import { isSubmitted, placeOf, resultAt, rowsAt } from "../act/place";
 import { closeAsks, UNDO_MS } from "../asks/asks";
 import { mailApplicant } from "../mail/queue-mail";
 
-/** Whether a paper may come for a requirement: a document that is asked for, of a choice that was submitted, in a file that goes on. */
+/** Whether a paper can come for a requirement: a document that is asked for, in a file that goes on; also before it is submitted. */
 function mayCome(file: OpenFile, place: RequirementPlace): boolean {
   const result = resultAt(file, place);
-  return (
-    result?.kind === "document" &&
-    result.standing !== "not needed" &&
-    isSubmitted(file, result) &&
-    file.assessment.file.stage !== "closed"
-  );
+  return result?.kind === "document" && result.standing !== "not needed" && file.assessment.file.stage !== "closed";
 }
 
 const endAnnouncement = (ctx: ActContext, file: OpenFile, place: RequirementPlace) =>
@@ -44,7 +39,9 @@ export const announcePaper = defineFileAct({
   about: placeOf,
   run: async (ctx, file, { way, expectedOn, ...input }) => {
     const place = placeOf(input);
-    if (!mayCome(file, place)) return refuse("locked");
+    const result = resultAt(file, place);
+    // Before the submission the rulebook says what may be promised.
+    if (!result || !isSubmitted(file, result) || !mayCome(file, place)) return refuse("locked");
     await endAnnouncement(ctx, file, place);
     await ctx.db
       .insert(announcedPaper)

@@ -15,7 +15,6 @@ import {
   type RequirementResult,
   type SectionsResult,
 } from "../file/result";
-import type { PlainDate } from "../ids";
 import { allAmounts } from "../rulebook/fee-item";
 import {
   atLeastProof,
@@ -33,7 +32,7 @@ import { judge } from "../rules/evaluate";
 import type { FactSource } from "../rules/fact";
 import { factNames } from "../rules/names";
 import type { Office } from "../standards/reference-set";
-import { parseDay } from "../time/day";
+import { announcedAt, promisedDay } from "./promised";
 
 /** What the standings of one choice are read from. */
 export interface StandingInput {
@@ -150,21 +149,6 @@ function ofEntry({ perEntryOf }: DocumentRequirement, { rulebook, source }: Choi
   );
 }
 
-/** The day that was stated with a promise. */
-function promisedDay(
-  { promisedFor }: DocumentRequirement,
-  { rulebook }: ChoiceContext,
-  source: FactSource,
-): PlainDate | null {
-  const [key, field = ""] = promisedFor?.split(".") ?? [];
-  const section = rulebook.body.sections.find((s) => s.key === key);
-  if (!section) return null;
-  const fact = source.entry ? source.entry.at(field) : source.scalar(`${factName(section)}.${field}`);
-  return fact.kind === "value" && typeof fact.value === "string" && parseDay(fact.value) !== null
-    ? (fact.value as PlainDate) // it reads as a day
-    : null;
-}
-
 function documentStanding(
   requirement: DocumentRequirement,
   input: StandingInput,
@@ -190,9 +174,7 @@ function documentStanding(
   };
   if (isIssued(requirement, input, scope, entry) && !evidence.some((e) => e.judgement === null))
     return { ...draft, standing: "accepted" };
-  const announced = facts.announced.find(
-    (p) => p.requirement === requirement.key && p.scope === scope && p.entry === entry,
-  );
+  const announced = announcedAt(facts, { requirement: requirement.key, scope, entry });
   if (announced && evidence.every((e) => e.judgement === "returned"))
     return { ...draft, standing: "promised", promisedFor: announced.expectedOn };
   if (evidence.length === 0) {

@@ -49,6 +49,7 @@ function FileField({
   const found = useQuickFind(words, file === null);
   const take = async (number: string) => {
     const taken = await lookUp(number);
+    setWords("");
     if (taken) onFile(taken);
   };
   if (file)
@@ -112,6 +113,8 @@ export function PaperEntry({
     // What comes for a file is chosen already, so that Enter alone notes it.
     const [first] = file?.places ?? [];
     setWhat(file ? (first ? requirementKey(first) : OTHER) : "");
+    const find = (id: string) => box.current?.querySelector<HTMLElement>(id);
+    if (file) (find("#paper-contents") ?? find("#paper-what"))?.focus();
   }, [file]);
   const place = file?.places.find((p) => requirementKey(p) === what) ?? null;
   const named = place !== null || contents.trim() !== "" || stray !== null;
