@@ -43,9 +43,9 @@ export async function answerQuestion(
 export async function paperCame(
   { runtime, applicationId, officer }: { runtime: Runtime; applicationId: string; officer: Actor },
   place: RequirementPlace,
-  { sender = "", then }: Extract<Moment, { do: "paper came" }>,
+  { sender = "", became }: Extract<Moment, { do: "paper came" }>,
 ): Promise<void> {
   const cameOn = runtime.now().toISOString().slice(0, 10);
   const { paperId } = await act(runtime, notePaper, officer, { ...place, applicationId, sender, cameOn });
-  if (then) await act(runtime, inspectPaper, officer, { applicationId, paperId, sendBack: then === "goes back" });
+  if (became) await act(runtime, inspectPaper, officer, { applicationId, paperId, sendBack: became === "goes back" });
 }

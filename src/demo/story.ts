@@ -78,7 +78,7 @@ type What =
       readonly do: "paper came";
       readonly which: string;
       readonly sender?: string;
-      readonly then?: "kept" | "goes back";
+      readonly became?: "kept" | "goes back";
     }
   | { readonly do: "stray paper"; readonly contents: string; readonly sender: string }
   /** The applicant writes to the office, about a section or the whole; the office answers. */

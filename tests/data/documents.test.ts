@@ -129,6 +129,11 @@ describe("documents", () => {
     expect(await asked()).toHaveLength(1);
     expect(await putIn(file.applicationId, { requirement: "studies" })).toBe("not-found");
     expect(await putIn(file.applicationId)).toBe("ok");
+    const { rows: told } = await world.runtime.pool.query<{ title: string }>(
+      "select values->>'documentEn' as title from message where application_id = $1 and template = 'supplied-for-you'",
+      [file.applicationId],
+    );
+    expect(told).toEqual([{ title: "Letter of motivation" }]);
     expect((await motivation(file.applicationId)).standing).toBe("to check");
     expect(await asked()).toEqual([]);
     await must(world, acceptEvidence, officer, { ...place, proof: "original seen" });

@@ -8,6 +8,7 @@ import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { isSubmitted, placeOf, resultAt, rowsAt } from "../act/place";
 import { closeAsks } from "../asks/asks";
+import { mailApplicant } from "../mail/queue-mail";
 import { type LookedAt, lookedAt, storeUpload } from "./looked-at";
 
 const input = z.object({ applicationId: z.uuid(), ...requirementPlace, ...lookedAt });
@@ -79,6 +80,15 @@ export const supplyForApplicant = defineFileAct({
     const result = resultAt(file, placeOf(document));
     if (result?.kind !== "document" || result.standing === "not needed") return refuse("not-found");
     if (!isSubmitted(file, result) || file.assessment.file.stage === "closed") return refuse("locked");
-    return take(ctx, file, document);
+    const taken = await take(ctx, file, document);
+    const { number } = file.facts.application;
+    if (taken.ok)
+      await mailApplicant(ctx, file.id, file.ownerId, "supplied-for-you", {
+        number,
+        documentEn: result.title.en,
+        documentFr: result.title.fr,
+        link: `/my/${number}/documents`,
+      });
+    return taken;
   },
 });

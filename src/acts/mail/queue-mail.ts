@@ -26,6 +26,7 @@ export const TEMPLATES = [
   "asked",
   "asked-list",
   "ask-extended",
+  "supplied-for-you",
   "paper-arrived",
   "paper-sent-back",
   "ask-reminder",

@@ -76,6 +76,13 @@ describe("what came in last", () => {
   it.each<[string, SampleChange]>([
     ["the application", { submittedAt: LATEST }],
     ["a document", { submittedAt: SUBMITTED, evidence: [{ requirement: "passport", suppliedAt: LATEST }] }],
+    [
+      "a paper",
+      {
+        submittedAt: SUBMITTED,
+        facts: { papers: [{ id: "p", requirement: "passport", scope: "file", entry: "", notedAt: LATEST }] },
+      },
+    ],
     ["money", { submittedAt: SUBMITTED, facts: { charges: [{ ...charge, paidAt: LATEST }] } }],
     [
       "a request for correction",

@@ -49,7 +49,7 @@ export function fileTags({ facts }: LoadedFile, assessment: Assessment): readonl
   return [...new Set(tags.map(tagText))].sort();
 }
 
-/** When something last came in from outside the office: an application, a document, a reference, money, corrections; null before anything was sent. */
+/** When something last came in from outside the office: an application, a document, a paper, a reference, money, corrections, words; null before anything was sent. */
 export function lastArrival(facts: FileFacts): Instant | null {
   const sent = facts.choices.map((c) => c.submittedAt);
   if (sent.every((at) => at === null)) return null;
@@ -61,6 +61,8 @@ export function lastArrival(facts: FileFacts): Instant | null {
     ...facts.reopenings.map((r) => r.answeredAt),
     ...facts.correctionRequests.map((r) => r.askedAt),
     ...facts.unanswered.map((m) => m.at),
+    ...facts.papers.map((p) => p.notedAt),
+    ...facts.asks.flatMap((a) => (a.inWords ? a.answeredAt : [])),
   ];
   return all.reduce((latest, at) => (at !== null && (latest === null || at > latest) ? at : latest), null);
 }

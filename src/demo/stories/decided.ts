@@ -47,7 +47,7 @@ export const decided = ({ running, who }: Telling): readonly Story[] => [
       { do: "decide", day: -18, kind: "offer", release: true },
       { do: "answer", day: -16, answer: "accepted" },
       { do: "announce paper", day: -12, which: "certificate", days: 6 },
-      { do: "paper came", day: -5, at: "09:40", which: "certificate", then: "goes back" },
+      { do: "paper came", day: -5, at: "09:40", which: "certificate", became: "goes back" },
       { do: "accept", day: -5, which: ["certificate"], proof: "original seen" },
     ],
     expects: { stage: "answered", turn: "nobody", next: null, eligibility: "eligible" },

@@ -151,6 +151,9 @@ export const mail = {
   "mail.asked-list.subject": "No. {number}: we ask you for something",
   "mail.asked-list.body":
     "{said, plural, =0 {} other {{words}\n\n}}We ask you for:\n\n{list}\n\nPlease answer by {due}, one by one, here:\n\n{link}",
+  "mail.supplied-for-you.subject": "No. {number}: we put a document in for you: {document}",
+  "mail.supplied-for-you.body":
+    "What reached us by post or by mail stands in your application now: {document}. If it is not yours, or another one is meant, write to us.\n\n{link}",
   "mail.paper-arrived.subject": "No. {number}: your paper has arrived",
   "mail.paper-arrived.body":
     "{document} reached us on {due}. We look at it and write when something is wrong with it.\n\n{link}",

@@ -156,6 +156,9 @@ export const mail: Readonly<Record<keyof typeof english, string>> = {
   "mail.asked-list.subject": "No {number} : nous vous demandons quelque chose",
   "mail.asked-list.body":
     "{said, plural, =0 {} other {{words}\n\n}}Nous vous demandons :\n\n{list}\n\nMerci de répondre jusqu’au {due}, point par point, ici :\n\n{link}",
+  "mail.supplied-for-you.subject": "No {number} : nous avons joint un document pour vous : {document}",
+  "mail.supplied-for-you.body":
+    "Ce qui nous est parvenu par la poste ou par courriel figure maintenant dans votre candidature : {document}. S’il n’est pas de vous, ou s’il s’agit d’un autre, écrivez-nous.\n\n{link}",
   "mail.paper-arrived.subject": "No {number} : votre document papier est arrivé",
   "mail.paper-arrived.body":
     "{document} : nous l’avons reçu le {due}. Nous l’examinons et vous écrivons si quelque chose ne va pas.\n\n{link}",
