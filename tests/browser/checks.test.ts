@@ -1,3 +1,4 @@
+import pg from "pg";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { expectAccessible } from "../support/accessible";
 import { newPerson, type Person, signIn } from "../support/browser";
@@ -76,6 +77,21 @@ describe("a check run", () => {
     await page.getByLabel("Note to the applicant").fill("The edge of the page is missing.");
     await page.keyboard.press("Control+Enter");
     await expect.poll(() => who(other)).not.toBe(here);
+  });
+
+  it("lets go of what was before whoever leaves by a link, and of nobody else's", async () => {
+    const pool = new pg.Pool({ connectionString: demo.databaseUrl, max: 1 });
+    const holders = async () =>
+      (
+        await pool.query<{ email: string }>(
+          "select distinct p.email from check_claim c join person p on p.id = c.person_id where c.until > now() order by 1",
+        )
+      ).rows.map((r) => r.email);
+    expect(await holders()).toEqual(["p.hennessy@merrow.example", "r.okonjo@merrow.example"]);
+    await other.page.locator(".run-who a").click();
+    await other.page.waitForURL(/\/office\/files\//u);
+    await expect.poll(holders).toEqual(["r.okonjo@merrow.example"]);
+    await pool.end();
   });
 
   it("ends with a word when nothing is left", async () => {

@@ -66,7 +66,12 @@ describe("the find field", () => {
 
   it("counts what waits on pages, for those who work there", async () => {
     const counts = (by: Actor) => readView(world.runtime, pageCounts, by, {});
-    expect(await counts(officer)).toEqual({ "/office": 1, "/office/drafts": 0, "/office/results": 0 });
+    expect(await counts(officer)).toEqual({
+      "/office": 1,
+      "/office/drafts": 0,
+      "/office/results": 0,
+      "/office/papers": 0,
+    });
     expect(await counts(await makePerson(world, "Counting Elsewhere", ["officer"], "FYC"))).toMatchObject({
       "/office": 0,
     });

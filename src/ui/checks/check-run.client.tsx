@@ -161,11 +161,19 @@ export function CheckRun({
       void forward();
     }
   }, [forward]);
+  // Whoever goes away lets go of what was before them, by whatever way; the act changes with each refresh, and must not end the run.
+  const leaving = useRef(leave);
   useEffect(() => {
-    const go = () => void leave(requirement);
+    leaving.current = leave;
+  }, [leave]);
+  useEffect(() => {
+    const go = () => void leaving.current(requirement);
     window.addEventListener("pagehide", go);
-    return () => window.removeEventListener("pagehide", go);
-  }, [leave, requirement]);
+    return () => {
+      window.removeEventListener("pagehide", go);
+      go();
+    };
+  }, [requirement]);
 
   const at = item ? openPlace(item.data, requirement) : undefined;
   const act: ActOnFile = async (name, input) => {
