@@ -39,6 +39,8 @@ function Became({ row, onBack }: { row: PaperRow; onBack: () => Promise<void> })
     <>
       looked at on <OfficeDay at={row.inspectedAt.toISOString()} />, kept
     </>
+  ) : row.number === null ? (
+    ""
   ) : (
     "to look at"
   );
