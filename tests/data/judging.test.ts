@@ -1,8 +1,9 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act/act";
-import { askApplicant, settleAsk, UNDO_MS } from "../../src/acts/asks/asks";
+import { askApplicant, settleAsk } from "../../src/acts/asks/asks";
 import { excuseRequirement } from "../../src/acts/evidence/excuse-requirement";
 import { acceptEvidence, returnEvidence, undoJudgement } from "../../src/acts/evidence/judge-evidence";
+import { UNDO_MS } from "../../src/core/file-acts/undo";
 import type { Actor } from "../../src/core/rights/actor";
 import { supply } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";

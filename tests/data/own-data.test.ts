@@ -9,10 +9,38 @@ import { loadCatalogue } from "../../src/demo/catalogue";
 import { referenceSet } from "../../src/demo/reference-set";
 import { verifyAll } from "../../src/verify";
 import { erasures, ownErasure } from "../../src/views/people/erasures";
-import { ownData } from "../../src/views/people/own-data";
+import { ownData, SUBJECTS } from "../../src/views/people/own-data";
 import { readView } from "../../src/views/view/view";
 import { filledFile, readyFile, submittedFile, type TestFile } from "../support/files";
 import { DAY, makePerson, must, openWorld, reasonOf, SYSTEM, type World } from "../support/world";
+
+/** What is made of a file, or noted about it by the office for itself: how it is worked on, judged and found again. */
+const OFFICE_OWN = [
+  "applied_ruling",
+  "awaited",
+  "check_claim",
+  "choice_standing",
+  "confirmation_version",
+  "contact_note",
+  "copy_of",
+  "deed",
+  "early_case",
+  "file_key",
+  "file_mark",
+  "file_note",
+  "file_presence",
+  "file_search",
+  "file_standing",
+  "file_trouble",
+  "keeper_note",
+  "link_note",
+  "override",
+  "registry_query",
+  "section_summary",
+  "statement_text",
+  "task",
+  "turn_change",
+];
 
 /** What is kept of a person: a copy of it for them, and what may go when they ask. */
 describe("what is kept of a person", () => {
@@ -41,6 +69,16 @@ describe("what is kept of a person", () => {
     const { requestId } = await must(world, askErasure, who, {});
     return { requestId, report: await must(world, answerErasure, administrator, { requestId }) };
   };
+
+  it("knows of each table of a file whether its rows are the person's to have", async () => {
+    const tables = await rows(
+      "select table_name as name from information_schema.columns where column_name = 'application_id' and table_schema = 'public' order by 1",
+      [],
+    );
+    const read = Object.values(SUBJECTS).join(" ");
+    const left = tables.map(({ name }) => String(name)).filter((name) => !new RegExp(`\\b${name}\\b`, "u").test(read));
+    expect(left).toEqual(OFFICE_OWN);
+  });
 
   it("is handed out whole to that person, without a referee's words or the key of a link, and to nobody else", async () => {
     const { owner, applicationId, filled } = await filledFile(world, round);

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act/act";
-import { askApplicant, UNDO_MS } from "../../src/acts/asks/asks";
+import { askApplicant } from "../../src/acts/asks/asks";
 import { returnEvidence } from "../../src/acts/evidence/judge-evidence";
 import {
   announcePaper,
@@ -12,6 +12,7 @@ import {
   sendPaperBack,
   takePaperBack,
 } from "../../src/acts/post/papers";
+import { UNDO_MS } from "../../src/core/file-acts/undo";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { paperFile, papers } from "../../src/views/post/papers";

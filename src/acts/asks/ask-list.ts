@@ -1,6 +1,7 @@
 import { and, eq, gte, isNull } from "drizzle-orm";
 import type { z } from "zod";
 import { sendAskListInput, takeAsksBackInput } from "../../core/asks/inputs";
+import { UNDO_MS } from "../../core/file-acts/undo";
 import type { Locale } from "../../core/text/local-text";
 import { ask } from "../../db/schema";
 import { askLines } from "../../text/words/ask-lines";
@@ -9,7 +10,7 @@ import { defineFileAct, type OpenFile } from "../act/file-act";
 import { isSubmitted, placeOf, resultAt } from "../act/place";
 import { mayReopen, openSections, sectionTitles } from "../application/reopen-sections";
 import { mailApplicant } from "../mail/queue-mail";
-import { openAsks, UNDO_MS, withdrawAskMail } from "./asks";
+import { openAsks, withdrawAskMail } from "./asks";
 
 type Input = z.output<typeof sendAskListInput>;
 

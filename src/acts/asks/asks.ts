@@ -3,14 +3,12 @@ import { and, eq, isNull } from "drizzle-orm";
 import { askApplicantInput, extendAskInput, settleAskInput } from "../../core/asks/inputs";
 import type { AskWants } from "../../core/file/facts";
 import type { RequirementPlace } from "../../core/file/place";
+import { UNDO_MS } from "../../core/file-acts/undo";
 import { ask } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { isSubmitted, placeOf, resultAt, rowsAt } from "../act/place";
 import { mailApplicant } from "../mail/queue-mail";
-
-/** How long an act that can be taken back keeps its mail waiting. */
-export const UNDO_MS = 10_000;
 
 /** What is asked for, without the letter in which it goes out. */
 export interface Asked {

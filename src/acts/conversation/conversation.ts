@@ -7,11 +7,11 @@ import {
   writeToOfficeInput,
 } from "../../core/conversation/inputs";
 import { fieldsIn } from "../../core/conversation/merge";
+import { UNDO_MS } from "../../core/file-acts/undo";
 import { holds, OFFICE } from "../../core/rights/actor";
 import { conversation } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
-import { UNDO_MS } from "../asks/asks";
 import { mailApplicant } from "../mail/queue-mail";
 
 /** Whoever has more to say in one day is better heard on the phone. */

@@ -1,12 +1,13 @@
 import { and, eq, gte, inArray, isNull } from "drizzle-orm";
 import { acceptEvidenceInput, returnEvidenceInput, undoJudgementInput } from "../../core/evidence/inputs";
 import { type DocumentResult, isSupplied } from "../../core/file/result";
+import { UNDO_MS } from "../../core/file-acts/undo";
 import { atLeastProof } from "../../core/rulebook/requirement";
 import { ask, evidence, referenceRequest } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { isSubmitted, placeOf, resultAt, rowsAt } from "../act/place";
-import { closeAsks, openAsks, UNDO_MS, withdrawAskMail } from "../asks/asks";
+import { closeAsks, openAsks, withdrawAskMail } from "../asks/asks";
 import { mailApplicant } from "../mail/queue-mail";
 
 /** Whether all of a document was sent back and is asked for again. */

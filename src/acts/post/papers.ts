@@ -1,5 +1,6 @@
 import { and, eq, isNotNull, isNull } from "drizzle-orm";
 import type { RequirementPlace } from "../../core/file/place";
+import { UNDO_MS } from "../../core/file-acts/undo";
 import {
   announcePaperInput,
   dropAnnouncementInput,
@@ -15,7 +16,7 @@ import { announcedPaper, paper } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { isSubmitted, placeOf, resultAt, rowsAt } from "../act/place";
-import { closeAsks, UNDO_MS } from "../asks/asks";
+import { closeAsks } from "../asks/asks";
 import { mailApplicant } from "../mail/queue-mail";
 
 /** Whether a paper can come for a requirement: a document that is asked for, in a file that goes on; also before it is submitted. */

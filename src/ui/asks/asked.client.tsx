@@ -4,6 +4,7 @@ import { Button } from "antd";
 import { useEffect, useState } from "react";
 import { requirementKey, resultKey } from "../../core/file/place";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
+import { UNDO_MS } from "../../core/file-acts/undo";
 import { formatDate } from "../../text/format";
 import type { FileAsk, FileData } from "../../views/assessment/file-data";
 import { DayInput } from "../form/fields/day-input.client";
@@ -11,8 +12,6 @@ import { OfficeDay } from "../frame/office-day.client";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
 
-/** How long a list can be taken back: its mail waits so long. */
-const UNDO_MS = 10_000;
 const REMINDED = ["", "reminded once", "reminded twice"] as const;
 
 /** What became of one ask, in words. */

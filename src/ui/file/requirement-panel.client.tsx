@@ -6,6 +6,7 @@ import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { sentence } from "../../text/sentence";
 import type { FileData } from "../../views/assessment/file-data";
 import { OpenAsks } from "../asks/open-asks.client";
+import { requirementName } from "../assessment/entry-name";
 import { Findings } from "../assessment/findings";
 import { ReturnForm } from "../evidence/return-form.client";
 import { PapersHere } from "../post/papers-here.client";
@@ -51,7 +52,7 @@ export function RequirementPanel({
   return (
     <>
       <h2>
-        {requirement.title.en} <span className="quiet">{standingWord(requirement)}</span>
+        {requirementName(data, requirement)} <span className="quiet">{standingWord(requirement)}</span>
       </h2>
       {form === "none" ? (
         <RequirementPresses
@@ -81,7 +82,7 @@ export function RequirementPanel({
             form === "return"
               ? after(
                   await act("return-evidence", { ...place, ...input }),
-                  `${requirement.title.en}: sent back. The applicant is told in ten seconds.`,
+                  `${requirementName(data, requirement)}: sent back. The applicant is told in ten seconds.`,
                   place,
                 )
               : after(

@@ -3,17 +3,23 @@
 import { useRouter } from "next/navigation";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
-import { type RequirementPlace, readAnswerKey, requirementKey, resultKey } from "../../core/file/place";
+import {
+  type AnswerPlace,
+  type RequirementPlace,
+  readAnswerKey,
+  requirementKey,
+  resultKey,
+} from "../../core/file/place";
 import { acceptedAs, isSupplied } from "../../core/file/result";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
+import { UNDO_MS } from "../../core/file-acts/undo";
 import type { ProofLevel } from "../../core/rulebook/requirement";
 import { PROOF_WORDS } from "../../text/words/office";
 import type { FileData } from "../../views/assessment/file-data";
+import { requirementName } from "../assessment/entry-name";
 import { OUTSIDE_GRIDS } from "../frame/keys";
 import { useDialogs } from "../frame/library.client";
 import { askWhy } from "./requirement-presses.client";
-
-const UNDO_MS = 10_000;
 
 /**
  * Which requirement is looked at, what became of the last act, and the acts that keys and presses share.
@@ -76,32 +82,39 @@ export function useFileWork(data: FileData, act: ActOnFile, only: string | null 
     setForm("none");
   };
   const shows = requirement ? (data.shows[resultKey(requirement)] ?? []) : [];
+  const [judged, setJudged] = useState<ReadonlyMap<string, FileData>>(new Map());
   const checkable = requirement !== undefined && isSupplied(requirement) && data.assessment.file.stage !== "preparing";
-  const canJudge = checkable && requirement.standing === "to check";
+  // What was judged on this very state of the file is not judged again by the next key, however soon it is pressed.
+  const canJudge = checkable && requirement.standing === "to check" && judged.get(resultKey(requirement)) !== data;
   const canRaise =
     checkable &&
     requirement.kind === "document" &&
     requirement.standing === "accepted" &&
     requirement.owedProof !== null;
-  /** One press for what stands in the document just as it was claimed: the document, and the values beside it. */
-  const acceptWhole = async () => {
+  /** Accepts what is looked at and goes on to the next at once; where it is refused, the cursor comes back. */
+  const accept = async (proof: ProofLevel = acceptedAs(requirement), values: readonly AnswerPlace[] = []) => {
     if (!place || !requirement) return;
-    const { en } = requirement.title;
-    const refused = await act("accept-evidence", { ...place, proof: acceptedAs(requirement) });
-    if (refused !== null || shows.length === 0) return void after(refused, `${en}: accepted.`, place);
-    const left = await act("confirm-values", { values: shows.map(readAnswerKey) });
-    after(left, `${en}: accepted, ${shows.length} ${shows.length === 1 ? "value" : "values"} confirmed.`, place);
-  };
-  const accept = async (proof: ProofLevel = acceptedAs(requirement)) => {
-    if (!place || !requirement) return;
-    const refused = after(
-      await act("accept-evidence", { ...place, proof }),
-      `${requirement.title.en}: accepted${proof === "copy" ? "" : ` as ${PROOF_WORDS[proof]}`}.`,
-      place,
-    );
+    const key = resultKey(requirement);
     const following = requirements.findIndex((r, i) => i > at && r.standing === "to check");
-    if (!refused && following >= 0) setAt(following);
+    setJudged((all) => new Map(all).set(key, data));
+    setForm("none");
+    if (following >= 0) setAt(following);
+    const refused = await act("accept-evidence", { ...place, proof });
+    setUndoable(refused ? null : place);
+    if (refused) {
+      setJudged((all) => new Map([...all].filter(([judgedKey]) => judgedKey !== key)));
+      setAt(at);
+      return setSaid(refused);
+    }
+    acted.current = true;
+    const left = values.length === 0 ? null : await act("confirm-values", { values: [...values] });
+    const confirmed =
+      values.length === 0 ? "" : `, ${values.length} ${values.length === 1 ? "value" : "values"} confirmed`;
+    const raised = proof === "copy" ? "" : ` as ${PROOF_WORDS[proof]}`;
+    setSaid(left ?? `${requirementName(data, requirement)}: accepted${raised}${confirmed}.`);
   };
+  /** One press for what stands in the document just as it was claimed: the document, and the values beside it. */
+  const acceptWhole = () => accept(acceptedAs(requirement), shows.map(readAnswerKey));
   const undo = async () => {
     if (undoable) after(await act("undo-judgement", undoable), "Taken back.");
   };
@@ -125,9 +138,9 @@ export function useFileWork(data: FileData, act: ActOnFile, only: string | null 
   };
   const excuse = () => {
     if (!place || !requirement) return;
-    const { en } = requirement.title;
-    askWhy(dialogs, en, async (reason) => {
-      after(await act("excuse-requirement", { ...place, reason }), `${en}: excused.`);
+    const name = requirementName(data, requirement);
+    askWhy(dialogs, name, async (reason) => {
+      after(await act("excuse-requirement", { ...place, reason }), `${name}: excused.`);
     });
   };
 

@@ -15,7 +15,7 @@ const OWN = "select id from application where person_id = $1";
  * What is read, each by a statement with the person as $1. A referee's words are the office's alone, and so are what was judged of them and who
  * works on a file; keys of links are secrets and no data.
  */
-const SUBJECTS: Readonly<Record<string, string>> = {
+export const SUBJECTS: Readonly<Record<string, string>> = {
   person: "select name, email, locale, created_at, confirmed_at from person where id = $1",
   consents: "select text_key, text_version, at from consent where person_id = $1",
   applications: "select number, created_at, withdrawn_at from application where person_id = $1 order by number",
@@ -29,6 +29,18 @@ const SUBJECTS: Readonly<Record<string, string>> = {
   submissions: `select a.number, s.no, s.at from submission s join application a on a.id = s.application_id where a.person_id = $1 order by a.number, s.no`,
   documents: `select a.number, e.requirement, u.name, u.pages, u.uploaded_at, e.judgement, e.judged_at, e.reason from evidence e join upload u on u.id = e.upload_id
     join application a on a.id = e.application_id where a.person_id = $1 and u.uploaded_by = 'person:' || $1::text order by a.number, u.uploaded_at`,
+  announcedPapers: `select a.number, n.requirement, n.way, n.expected_on::text, n.announced_at, n.ended_at from announced_paper n
+    join application a on a.id = n.application_id where a.person_id = $1 order by n.announced_at`,
+  papers: `select a.number, w.requirement, w.contents, w.sender, w.state, w.came_on::text, w.inspected_at, w.sent_back_at from paper w
+    join application a on a.id = w.application_id where a.person_id = $1 order by w.noted_at`,
+  adjustments: `select a.number, x.what, x.why, x.ended_at from adjustment x join application a on a.id = x.application_id where a.person_id = $1 order by 1`,
+  undertakings: `select a.number, x.text, x.locale, x.at from undertaking x join application a on a.id = x.application_id where a.person_id = $1 order by x.at`,
+  signatures: `select a.number, x.name, x.email, x.state, x.asked_at, x.answered_at, x.signed_as from signature_request x join application a on a.id = x.application_id where a.person_id = $1 order by x.asked_at`,
+  confirmed: `select a.number, x.scope, x.section, x.entry, x.field, x.value, x.at from confirmation x join application a on a.id = x.application_id where a.person_id = $1 order by x.at`,
+  corrections: `select a.number, x.sections, x.text, x.asked_at, x.answered_at, x.refusal from correction_request x join application a on a.id = x.application_id where a.person_id = $1 order by x.asked_at`,
+  opened: `select a.number, x.sections, x.reason, x.due::text, x.opened_at, x.answered_at, x.ended_at from reopening x join application a on a.id = x.application_id where a.person_id = $1 order by x.opened_at`,
+  excused: `select a.number, x.requirement, x.reason from excuse x join application a on a.id = x.application_id where a.person_id = $1 order by 1, 2`,
+  testResults: `select a.number, x.test, x.number as "report", x.name, x.taken_on::text, x.scores from owner_result x join application a on a.id = x.application_id where a.person_id = $1 order by x.taken_on`,
   references: `select a.number, r.name, r.email, r.state, r.asked_at, r.closed_at from reference_request r join application a on a.id = r.application_id
     where a.person_id = $1 order by a.number, r.asked_at`,
   charges: `select a.number, c.item, c.minor, c.currency, c.payment_reference, c.made_at from charge c join application a on a.id = c.application_id
