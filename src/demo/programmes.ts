@@ -45,6 +45,7 @@ type Standard =
   | "partner"
   | "sponsorsVisa"
   | "onePage"
+  | "showsTimes"
   | "languages"
   | "lengthUnit"
   | "contact";
@@ -59,6 +60,7 @@ const programme = (
   partner: null,
   sponsorsVisa: true,
   onePage: false,
+  showsTimes: false,
   contact: ADMISSIONS,
   ...input,
 });
@@ -178,6 +180,7 @@ export const PROGRAMMES: readonly PlannedProgramme[] = [
       length: 24,
       ects: 120,
       campuses: ["merrow"],
+      showsTimes: true,
       description: {
         en: "Tides, sediments and life where rivers meet the sea. Two years, with a field season on the Merrow flats.",
         fr: "Marées, sédiments et vie à la rencontre des fleuves et de la mer. Deux ans, avec une saison de terrain.",

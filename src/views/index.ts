@@ -25,6 +25,7 @@ import { document } from "./evidence/document";
 import { linkCopy } from "./evidence/link-copy";
 import { signaturePage } from "./evidence/signature-page";
 import { uploadPlace } from "./evidence/upload-place";
+import { clocks, decisionTimes } from "./figures/clocks";
 import { figures } from "./figures/figures";
 import { formPreview } from "./form/form-preview";
 import { selfCheck } from "./form/self-check";
@@ -84,6 +85,8 @@ export const VIEWS = {
   document,
   drafts,
   elsewhere,
+  clocks,
+  decisionTimes,
   figures,
   file,
   fileMessages,

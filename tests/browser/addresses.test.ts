@@ -76,6 +76,7 @@ const PAGES: Readonly<Record<string, readonly Who[]>> = {
   copies: OFFICE,
   drafts: OFFICE,
   erasures: ADMINISTRATOR,
+  clocks: OFFICE,
   figures: OFFICE,
   "files/[number]": OFFICERS,
   institutions: READERS,

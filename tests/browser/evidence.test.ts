@@ -208,10 +208,10 @@ describe("evidence and findings", () => {
     await openRequirement(page, "Degree certificate");
     await page.getByText("Still to come: the original, needed by enrolment.").waitFor();
     await page.getByRole("button", { name: /^Accept as a certified copy/ }).click();
-    await page.getByText("Degree certificate: accepted as a certified copy.").waitFor();
+    await page.getByText(/^Degree certificate · .+: accepted as a certified copy\./u).waitFor();
     await openRequirement(page, "Degree certificate");
     await page.getByRole("button", { name: "Original seen" }).click();
-    await page.getByText("Degree certificate: accepted as the original.").waitFor();
+    await page.getByText(/^Degree certificate · .+: accepted as the original\./u).waitFor();
     expect(officer.complaints).toEqual([]);
     await page.goto(file);
   });
@@ -420,7 +420,7 @@ describe("evidence and findings", () => {
     await page.getByText(/accepted, \d values? confirmed\.|accepted\./).waitFor();
     await here.filter({ hasText: "Degree certificate" }).waitFor();
     await page.keyboard.press("a");
-    await page.getByText(/Degree certificate: accepted, \d values confirmed\./).waitFor();
+    await page.getByText(/Degree certificate · .+: accepted, \d values confirmed\./).waitFor();
     await here.filter({ hasText: "Transcript of records" }).waitFor();
     await page.keyboard.press("q");
     await expect

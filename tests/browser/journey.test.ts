@@ -311,11 +311,11 @@ describe("from sign-up to an accepted offer", () => {
     await page.keyboard.press("x");
     await page.getByLabel("Note to the applicant").fill("The last page is missing.");
     await page.getByRole("button", { name: "Send it back" }).click();
-    await page.getByText("Transcript of records: sent back.").waitFor();
+    await page.getByText(/^Transcript of records · .+: sent back\./u).waitFor();
     for (const title of ["Degree certificate", "Letter of motivation", "Proof of English"]) {
       await openRequirement(page, title);
       await page.keyboard.press("y");
-      await page.getByText(`${title}: accepted.`).waitFor();
+      await page.getByText(new RegExp(`^${title}( · .+)?: accepted\\.`, "u")).waitFor();
     }
   });
 
@@ -336,6 +336,8 @@ describe("from sign-up to an accepted offer", () => {
     const { page } = applicant;
     await followMail(applicant, email, /please send again: Transcript of records/);
     await page.getByText("The last page is missing.").waitFor();
+    const step = page.locator('.milestones [aria-current="step"]');
+    expect(await step.innerText()).toMatch(/^Everything is here\s+as soon as we have received/u);
     await page.goto(`/my/${number}/documents`);
     await page.getByText("Pages are missing.").waitFor();
     await page.locator('input[aria-label="Transcript of records"]').setInputFiles(file("transcript.pdf"));
@@ -371,7 +373,7 @@ describe("from sign-up to an accepted offer", () => {
     for (const title of ["Transcript of records", "Academic reference"]) {
       await openRequirement(page, title);
       await page.keyboard.press("y");
-      await page.getByText(`${title}: accepted.`).waitFor();
+      await page.getByText(new RegExp(`^${title}( · .+)?: accepted\\.`, "u")).waitFor();
     }
     await openRequirement(page, "Degree certificate");
     // The cursor goes from one to the next by itself, and at last to the decision.
@@ -400,10 +402,14 @@ describe("from sign-up to an accepted offer", () => {
     const { page } = applicant;
     await followMail(applicant, email, /we have decided/);
     await page.getByText("We offer you a place in MSc Estuary Science").waitFor();
+    expect(await page.locator('.milestones [aria-current="step"]').innerText()).toMatch(
+      /^Your answer to an offer\s+by /u,
+    );
     await pressAndAgree(page, "Accept the offer");
     await page.getByText(/You accepted on/).waitFor();
     await page.getByText(/You show the original: Degree certificate/).waitFor();
     await lead.page.goto(`/office/files/${number}?show=history`);
+    await lead.page.getByText(/^Since the submission on .* of our own/).waitFor();
     const history = await lead.page.locator(".office-history").innerText();
     for (const line of [
       "Runa Okonjo",

@@ -42,6 +42,28 @@ describe("lists of files", () => {
     await expect.poll(() => counted(page)).toBe(Number(held));
   });
 
+  it("says on the page of clocks how long files wait for what, and leads to those that wait", async () => {
+    const { page } = lead;
+    await page.goto("/office");
+    await page.getByRole("heading", { name: "Ours" }).waitFor();
+    await page.keyboard.press("g");
+    await page.keyboard.press("q");
+    await page.getByRole("heading", { name: /^Clocks/ }).waitFor();
+    await expectAccessible(page);
+    const row = page.getByRole("row", { name: /^Evidence to check \d+/ });
+    const [, held] = /check\s(\d+)/u.exec((await row.innerText()) ?? "") ?? [];
+    const mine = page.getByRole("row", { name: /^MES MSc Estuary Science/ });
+    expect(await mine.innerText()).toMatch(/\b7\b.*published/su);
+    await row.getByRole("link", { name: "Evidence to check" }).click();
+    await page.getByRole("heading", { name: "Evidence to check" }).waitFor();
+    await expect.poll(() => counted(page)).toBe(Number(held));
+    await page.goto("/programmes/MES");
+    await page.getByText("Of 7 decisions so far, half took us at most").waitFor();
+    await page.goto("/programmes/MTE");
+    await page.getByRole("heading", { name: "When to apply" }).waitFor();
+    expect(await page.getByText("decisions so far").count()).toBe(0);
+  });
+
   it("is kept under a name, for all officers, and taken away again", async () => {
     const { page } = lead;
     await page.goto("/office?turn=office&with=programme%3AMTE");

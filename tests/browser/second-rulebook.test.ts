@@ -91,6 +91,7 @@ describe("a second rulebook, published as data", () => {
           keywords: [],
           sponsorsVisa: true,
           onePage: false,
+          showsTimes: false,
         },
         places: 9,
         rounds: [{ key: "1", opens: -1, closes: { home: 30, overseas: 30 }, promiseDays: 20 }],
@@ -258,7 +259,7 @@ describe("a second rulebook, published as data", () => {
     ]) {
       await openRequirement(page, title);
       await page.keyboard.press("y");
-      await page.getByText(`${title}: accepted.`).waitFor();
+      await page.getByText(new RegExp(`^${title}( · .+)?: accepted\\.`, "u")).waitFor();
     }
     for (const request of (
       await pool.query<{ id: string }>("select id from reference_request where application_id = $1", [applicationId])

@@ -397,6 +397,8 @@ describe("rights", () => {
       selfCheck: { code: "MES" },
       document: { uploadId },
       uploadPlace: { applicationId },
+      clocks: {},
+      decisionTimes: { code: "MES" },
       figures: {},
       file: { number },
       whatIf: { number },

@@ -261,6 +261,8 @@ export const SEES: Readonly<Record<keyof typeof VIEWS, readonly RoleName[]>> = {
   uploadPlace: ["owner", "officer", "lead officer"],
   elsewhere: OFFICERS,
   drafts: OFFICE,
+  clocks: OFFICE,
+  decisionTimes: ROLES,
   figures: OFFICE,
   file: OFFICERS,
   fileMessages: OFFICERS,

@@ -54,6 +54,8 @@ export const programmeSchema = z.object({
   sponsorsVisa: z.boolean(),
   /** Whether its form is short enough to stand on one page; a long one is led through section by section. */
   onePage: z.boolean(),
+  /** Whether visitors read how long its decisions took. */
+  showsTimes: z.boolean(),
 });
 export type ProgrammeInput = z.infer<typeof programmeSchema>;
 

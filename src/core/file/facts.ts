@@ -84,7 +84,7 @@ export interface FileFacts {
   /** What the applicant wrote and nobody has answered yet. */
   readonly unanswered: readonly { readonly id: string; readonly at: Instant }[];
   /** Whose turn it was from when on, as recorded by the acts. */
-  readonly turns: readonly { readonly turn: Turn; readonly from: Instant }[];
+  readonly turns: readonly TurnFact[];
 }
 
 export type Json = string | number | boolean | null | readonly Json[] | { readonly [key: string]: Json };
@@ -215,6 +215,10 @@ export interface ReopeningFact {
 
 export const TURNS = ["office", "faculty", "applicant", "payment", "third party", "nobody"] as const;
 export type Turn = (typeof TURNS)[number];
+export interface TurnFact {
+  readonly turn: Turn;
+  readonly from: Instant;
+}
 export const isTurn = (word: string | null): word is Turn => TURNS.some((turn) => turn === word);
 
 /** A round as a choice sees it: closings by applicant group, exclusive instants. */

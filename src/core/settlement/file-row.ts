@@ -10,6 +10,7 @@ import { candidateKeys, type PersonKeys } from "../people/same-person";
 import { claimKey, numberedClaims } from "../results/numbered-claims";
 import type { Office } from "../standards/reference-set";
 import { toInstant } from "../time/zone";
+import { timeSpent } from "../turns/spent";
 import { fileTags, lastArrival } from "./file-tags";
 import { searchText } from "./search-text";
 
@@ -22,6 +23,8 @@ export interface FileRow {
   readonly stage: Stage;
   readonly turn: Turn;
   readonly reason: FileReason;
+  /** Since when the party whose turn it is has had it. */
+  readonly turnSince: Instant;
   /** Everybody who owes a step, in the order of the turns: the turn is the first of them. */
   readonly owes: readonly Turn[];
   readonly requirement: string | null;
@@ -54,6 +57,9 @@ export interface FileRow {
 
 export interface ChoiceRow extends Pick<ChoiceResult, "stage" | "closedAs" | "eligibility"> {
   readonly choiceId: string;
+  /** Working days from the submission to the release that were the office's own, and those that others had; null before. */
+  readonly ownDays: number | null;
+  readonly othersDays: number | null;
   readonly findings: readonly Pick<ChoiceResult["findings"][number], "key" | "finding" | "basis">[];
 }
 
@@ -75,13 +81,22 @@ function keysOf({ facts, rulebooks }: LoadedFile, person: PersonKeys): readonly 
   return [...new Set([...candidateKeys(person), ...claims])].sort();
 }
 
-const choiceRow = ({ id, stage, closedAs, eligibility, findings }: ChoiceResult): ChoiceRow => ({
-  choiceId: id,
-  stage,
-  closedAs,
-  eligibility,
-  findings: findings.map(({ key, finding, basis }) => ({ key, finding, basis })),
-});
+function choiceRow({ facts }: LoadedFile, office: Office, result: ChoiceResult): ChoiceRow {
+  const { id, stage, closedAs, eligibility, findings } = result;
+  const choice = facts.choices.find((c) => c.id === id);
+  const released = choice?.decision?.releasedAt ?? null;
+  const spent =
+    released !== null && choice?.submittedAt ? timeSpent(facts.turns, choice.submittedAt, released, office) : null;
+  return {
+    choiceId: id,
+    stage,
+    closedAs,
+    eligibility,
+    ownDays: spent?.own ?? null,
+    othersDays: spent?.others ?? null,
+    findings: findings.map(({ key, finding, basis }) => ({ key, finding, basis })),
+  };
+}
 
 function awaitedRows({ awaited }: Assessment): readonly AwaitedRow[] {
   const textOf = (a: AwaitedRow) => `${a.kind}|${a.about}|${a.due}`;
@@ -102,6 +117,7 @@ export function fileRow(loaded: LoadedFile, assessment: Assessment, office: Offi
     stage: file.stage,
     turn: file.turn,
     reason: reasonOf(assessment),
+    turnSince: loaded.facts.turns.at(-1)?.from ?? toInstant(at),
     owes: TURNS.filter((turn) => file.owed.some((s) => s.turn === turn)),
     requirement: file.next?.requirement ?? null,
     nextTitle: file.next?.title?.en ?? null,
@@ -117,7 +133,7 @@ export function fileRow(loaded: LoadedFile, assessment: Assessment, office: Offi
     assessedAt: toInstant(at),
     officeVersion: office.version,
     restsOn: restsOn(loaded.facts.answers, loaded.facts.confirmations, loaded.rulebooks),
-    choices: assessment.choices.map(choiceRow).sort((a, b) => byText(a.choiceId, b.choiceId)),
+    choices: assessment.choices.map((c) => choiceRow(loaded, office, c)).sort((a, b) => byText(a.choiceId, b.choiceId)),
     search: searchText(loaded, person),
     keys: keysOf(loaded, person),
     awaited: awaitedRows(assessment),

@@ -10,6 +10,7 @@ const STANDING = [
   "stage",
   "turn",
   "reason",
+  "turnSince",
   "owes",
   "requirement",
   "nextTitle",
@@ -26,11 +27,21 @@ const STANDING = [
   "officeVersion",
   "restsOn",
 ] as const satisfies readonly (keyof FileRow)[];
-const INSTANTS: readonly string[] = ["dueAt", "orderAt", "mendUntil", "arrivedAt", "validUntil", "assessedAt"];
+const INSTANTS: readonly string[] = [
+  "turnSince",
+  "dueAt",
+  "orderAt",
+  "mendUntil",
+  "arrivedAt",
+  "validUntil",
+  "assessedAt",
+];
 const CHOICE = [
   "stage",
   "closedAs",
   "eligibility",
+  "ownDays",
+  "othersDays",
   "findings",
 ] as const satisfies readonly (keyof FileRow["choices"][number])[];
 
@@ -97,7 +108,7 @@ const shown = STANDING.map((name) => {
 
 const READ = `select json_build_object('applicationId', s.application_id, ${shown.join(", ")},
   'choices', coalesce((select json_agg(json_build_object('choiceId', c.choice_id, 'stage', c.stage, 'closedAs', c.closed_as,
-     'eligibility', c.eligibility, 'findings', c.findings) order by c.choice_id) from choice_standing c where c.application_id = s.application_id), '[]'),
+     'eligibility', c.eligibility, 'ownDays', c.own_days, 'othersDays', c.others_days, 'findings', c.findings) order by c.choice_id) from choice_standing c where c.application_id = s.application_id), '[]'),
   'search', (select n.text from file_search n where n.application_id = s.application_id),
   'keys', coalesce((select json_agg(k.key order by k.key collate "C") from file_key k where k.application_id = s.application_id), '[]'),
   'awaited', coalesce((select json_agg(json_build_object('kind', w.kind, 'about', w.about, 'due', w.due) order by concat_ws('|', w.kind, w.about, w.due) collate "C")

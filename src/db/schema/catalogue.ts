@@ -74,6 +74,7 @@ export const programme = pgTable(
     keywords: jsonb("keywords").$type<readonly string[]>().notNull().default([]),
     sponsorsVisa: boolean("sponsors_visa").notNull().default(true),
     onePage: boolean("one_page").notNull().default(false),
+    showsTimes: boolean("shows_times").notNull().default(false),
     version: integer("version").notNull().default(1),
   },
   (t) => [isOneOf("programme_length_unit", t.lengthUnit, LENGTH_UNITS)],

@@ -119,6 +119,8 @@ export const fileStanding = pgTable(
     stage: oneOf("stage", STAGES).notNull(),
     turn: oneOf("turn", TURNS).notNull(),
     reason: oneOf("reason", FILE_REASONS).notNull(),
+    /** Since when the party whose turn it is has had it. */
+    turnSince: instant("turn_since").notNull(),
     /** Everybody who owes a step; the turn is the first of them. */
     owes: text("owes").array().notNull(),
     requirement: text("requirement"),
@@ -187,6 +189,9 @@ export const choiceStanding = pgTable(
     stage: oneOf("stage", STAGES).notNull(),
     closedAs: oneOf("closed_as", CLOSED_AS),
     eligibility: oneOf("eligibility", ELIGIBILITIES).notNull(),
+    /** Working days from the submission to the release that were the office's own, and those that others had; null before. */
+    ownDays: integer("own_days"),
+    othersDays: integer("others_days"),
     findings: jsonb("findings")
       .$type<readonly { readonly key: string; readonly finding: string; readonly basis: string }[]>()
       .notNull(),

@@ -33,6 +33,7 @@ export const EMPTY_PROGRAMME: ProgrammeInput = {
   keywords: [],
   sponsorsVisa: true,
   onePage: false,
+  showsTimes: false,
 };
 
 const WALL = new Map<string, Intl.DateTimeFormat>();

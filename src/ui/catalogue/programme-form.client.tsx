@@ -199,6 +199,15 @@ export function ProgrammeForm({
           Its form stands on one page; otherwise applicants are led through it section by section
         </Checkbox>
       </div>
+      <div className="plan-wide">
+        <Checkbox
+          disabled={!mayChange}
+          checked={draft.showsTimes}
+          onChange={(e) => set({ showsTimes: e.target.checked })}
+        >
+          Visitors read how long its decisions took, once five are released
+        </Checkbox>
+      </div>
       <Tracks draft={draft} disabled={!mayChange} set={set} />
       {mayChange ? (
         <div className="plan-wide presses">

@@ -55,7 +55,10 @@ const GROUPS: readonly OfficeGroup[] = [
       page("/texts", "Texts", "l", OFFICE),
     ],
   },
-  { word: "Figures", pages: [page("/figures", "Figures", "f", OFFICE)] },
+  {
+    word: "Figures",
+    pages: [page("/figures", "Figures", "f", OFFICE), page("/clocks", "Clocks", "q", OFFICE)],
+  },
   {
     word: "Office",
     pages: [

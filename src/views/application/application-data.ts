@@ -9,6 +9,8 @@ import type { Picture, Template } from "../../core/rulebook/requirement";
 import type { Field } from "../../core/rulebook/section";
 import type { Registers } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
+import type { Schedule } from "../../core/turns/schedule";
+import type { TimeSpent } from "../../core/turns/spent";
 import type { ContactPlace } from "../contact/contact-places";
 import type { ChangedAnswer } from "./submissions";
 
@@ -30,6 +32,10 @@ export interface MyApplication {
   readonly zone: string;
   readonly now: string;
   readonly assessment: ApplicantAssessment;
+  /** Of each submitted choice that is not closed: what comes when. */
+  readonly schedules: readonly Schedule[];
+  /** Who had the file for how long since it was submitted; null for a draft. */
+  readonly spent: TimeSpent | null;
   /** What facts are called, by the names that rules use. */
   readonly factTitles: Readonly<Record<string, LocalText>>;
   readonly groupTitle: LocalText | null;

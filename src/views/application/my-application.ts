@@ -19,6 +19,8 @@ import type { DocumentRequirement } from "../../core/rulebook/requirement";
 import { factName } from "../../core/rulebook/section";
 import { factNames } from "../../core/rules/names";
 import { type Office, type ReferenceSet, registersOf } from "../../core/standards/reference-set";
+import { scheduleOf } from "../../core/turns/schedule";
+import { spentOn } from "../../core/turns/spent";
 import { loadFile } from "../../db/queries/load-file";
 import { contactPlaces } from "../contact/contact-places";
 import { entryTitles, titlesOf } from "../form/fact-titles";
@@ -148,6 +150,11 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
     zone: office.set.zone,
     now: ctx.now.toISOString(),
     assessment: applicantsShare(assessment, new Set(choices.filter((c) => c.decision).map((c) => c.id))),
+    schedules: live.flatMap(({ choice, round }) => {
+      const result = assessment.choices.find((c) => c.id === choice.id);
+      return (result && scheduleOf(choice, result, round, office)) ?? [];
+    }),
+    spent: spentOn(loaded.facts, assessment.file.stage, office, ctx.now),
     factTitles: Object.assign(
       {},
       ...Object.values(loaded.rulebooks).map((r) => titlesOf(r.body, office.set)),

@@ -9,6 +9,7 @@ import type { PaperState } from "../../core/post/inputs";
 import type { Field, Keeper } from "../../core/rulebook/section";
 import type { ReferenceSet, Registers } from "../../core/standards/reference-set";
 import type { Locale, LocalText } from "../../core/text/local-text";
+import type { TimeSpent } from "../../core/turns/spent";
 import type { ChoiceOffer } from "../application/choice-offer";
 import type { ContactPlace } from "../contact/contact-places";
 import type { Double, FileAccount } from "../people/doubles";
@@ -281,6 +282,8 @@ export interface FileData {
   readonly counting: Readonly<Record<string, readonly { readonly key: string; readonly title: LocalText }[]>>;
   readonly ruleFields: Readonly<Record<string, readonly string[]>>;
   /** What facts are called, by the names that rules use. */
+  /** Who had the file for how long since it was submitted; null for a draft. */
+  readonly spent: TimeSpent | null;
   readonly factTitles: Readonly<Record<string, string>>;
   readonly office: Registers & Pick<ReferenceSet, "targets">;
 }

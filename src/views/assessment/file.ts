@@ -21,6 +21,7 @@ import { type Office, registersOf } from "../../core/standards/reference-set";
 import { ageOn, birthday, FULL_AGE } from "../../core/time/age";
 import { type Day, formatDay, parseDay } from "../../core/time/day";
 import { dayAt } from "../../core/time/zone";
+import { spentOn } from "../../core/turns/spent";
 import { loadFile } from "../../db/queries/load-file";
 import { localTitles } from "../../text/words/trace";
 import { choiceOffer } from "../application/choice-offer";
@@ -270,6 +271,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     reopenable: reopenable(loaded).map((place) => ({ ...place, title: titleAt(loaded, place) })),
     counting: countingPapers(all, office),
     ruleFields: ruleFields(loaded),
+    spent: spentOn(loaded.facts, assessment.file.stage, office, ctx.now),
     factTitles: factTitles(loaded, index, office),
     office: { ...registersOf(office.set), targets: office.set.targets },
   };

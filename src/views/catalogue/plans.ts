@@ -77,6 +77,7 @@ export interface PlansData {
 const PROGRAMMES = `select json_build_object('code', p.code, 'title', p.title, 'award', p.award, 'level', p.level, 'fields', p.fields, ${offeredBy("p")},
     'length', p.length, 'lengthUnit', p.length_unit, 'ects', p.ects, 'tracksRanked', p.tracks_ranked, 'description', p.description,
     'prerequisites', p.prerequisites, 'contact', p.contact, 'partner', p.partner, 'keywords', p.keywords, 'sponsorsVisa', p.sponsors_visa, 'onePage', p.one_page,
+    'showsTimes', p.shows_times,
     'version', p.version, 'procedure', f.key, 'interested', (select count(*) from interest w where w.programme_id = p.id),
     'intakes', coalesce((select json_agg(json_build_object('id', i.id, 'version', i.version, 'startsOn', i.starts_on, 'places', i.places, 'quotas', i.quotas,
         'options', i.options, 'cycle', c.key,

@@ -15,6 +15,7 @@ import { results } from "./results";
 import { rules } from "./rules";
 import { rulings } from "./rulings";
 import { statements } from "./statements";
+import { turns } from "./turns";
 
 /** The English sentences of the applicant's and the referee's side, and of all mails. */
 export const en = {
@@ -35,4 +36,5 @@ export const en = {
   ...rules,
   ...rulings,
   ...statements,
+  ...turns,
 } as const;

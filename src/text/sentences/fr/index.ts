@@ -16,6 +16,7 @@ import { results } from "./results";
 import { rules } from "./rules";
 import { rulings } from "./rulings";
 import { statements } from "./statements";
+import { turns } from "./turns";
 
 /** The French sentences; the types see to it that none is missing. */
 export const fr: Readonly<Record<keyof typeof en, string>> = {
@@ -36,4 +37,5 @@ export const fr: Readonly<Record<keyof typeof en, string>> = {
   ...rules,
   ...rulings,
   ...statements,
+  ...turns,
 };

@@ -23,6 +23,7 @@ import { EarlyCases } from "./early-cases";
 import { loadApplication } from "./load";
 import { NextStep, Others } from "./next-step";
 import { Rules, ToldFinding } from "./rules";
+import { WhatComesWhen } from "./schedule";
 
 interface PartProps {
   readonly application: MyApplication;
@@ -264,6 +265,7 @@ export default async function ApplicationPage({ params }: { params: Promise<{ nu
       <EstablishedOtherwise established={application.established} locale={language} office={application.office} />
       {submitted && open && urgent ? <ContactDetails application={application} language={language} /> : null}
       <Others application={application} language={language} />
+      <WhatComesWhen application={application} language={language} />
       <Rules application={application} language={language} />
       {application.carried && !submitted ? (
         <p className="notice">

@@ -14,6 +14,7 @@ import { AccountForm } from "../../../../ui/people/account-form.client";
 import { closedToMe } from "../../../../views/application/closed-to-me";
 import { askedFor } from "../../../../views/catalogue/asked-for";
 import { finder } from "../../../../views/catalogue/finder";
+import { decisionTimes } from "../../../../views/figures/clocks";
 import { identity, locale, see, VISITOR } from "../../../request";
 import { noteInterestAction } from "../../interest/interest.action";
 
@@ -33,6 +34,7 @@ export default async function ProgrammePage({
   const hit = data?.hits[0];
   const asked = hit && (await see(askedFor, VISITOR, { code: hit.code, start: hit.startsOn }));
   if (!data || !hit || !asked) notFound();
+  const { times } = (await see(decisionTimes, VISITOR, { code: hit.code })) ?? { times: null };
   const person = personString(query);
   const signedIn = await identity();
   const closed = signedIn ? ((await see(closedToMe, signedIn.actor, {})) ?? []) : [];
@@ -77,6 +79,9 @@ export default async function ProgrammePage({
             ) : null}
           </div>
         ))}
+        {times ? (
+          <p>{sentence(language, "programme.times", { count: times.count, half: times.half, nine: times.nine })}</p>
+        ) : null}
         {hit.rounds.some((r) => r.state === "open") ? null : (
           <section className="interest">
             <h3>{t("interest.title")}</h3>

@@ -1,5 +1,6 @@
 import { formatMoment } from "../../../../text/format";
 import { EVENT_WORDS, inSentence } from "../../../../text/words/office";
+import { TurnDays } from "../../../../ui/turns/turn-days";
 import type { FileData } from "../../../../views/assessment/file-data";
 
 /** What an event was about, in words: the titles of what it names. */
@@ -24,19 +25,22 @@ function eventAbout(data: FileData, about: FileData["events"][number]["about"]):
   return parts.filter(Boolean).join(" · ");
 }
 
-/** Everything that was ever done with the file, newest first. */
+/** Who had the file for how long, and everything that was ever done with it, newest first. */
 export function History({ data }: { data: FileData }) {
   return (
-    <ol className="office-history">
-      {data.events.map((e) => (
-        <li key={e.id}>
-          <span className="quiet">{formatMoment("en", e.at, data.zone)}</span>
-          <span className="strong">{e.who === "system" ? "Unvex" : e.who}</span>
-          <span>
-            {EVENT_WORDS[e.act]} <span className="quiet">{eventAbout(data, e.about)}</span>
-          </span>
-        </li>
-      ))}
-    </ol>
+    <>
+      {data.spent ? <TurnDays spent={data.spent} locale="en" forOffice /> : null}
+      <ol className="office-history">
+        {data.events.map((e) => (
+          <li key={e.id}>
+            <span className="quiet">{formatMoment("en", e.at, data.zone)}</span>
+            <span className="strong">{e.who === "system" ? "Unvex" : e.who}</span>
+            <span>
+              {EVENT_WORDS[e.act]} <span className="quiet">{eventAbout(data, e.about)}</span>
+            </span>
+          </li>
+        ))}
+      </ol>
+    </>
   );
 }
