@@ -77,6 +77,7 @@ import * as rulings from "./rulings/rulings";
 import * as institutions from "./standards/institutions";
 import * as referenceSet from "./standards/reference-set";
 import { compareStatements, judgeLikeness } from "./statements/likeness";
+import { assignArrived, assignFile, dropAbsence, noteAbsence, saveAssigning } from "./turns/assigning";
 import { dropList, keepList } from "./turns/named-lists";
 
 /** Every act there is: a test walks them with every role. */
@@ -223,6 +224,11 @@ export const ACTS = {
   endCaseRuling: rulings.endCaseRuling,
   endRuling: rulings.endRuling,
   handFile,
+  assignArrived,
+  assignFile,
+  saveAssigning,
+  noteAbsence,
+  dropAbsence,
   keepList,
   saveAnswers,
   saveCycle: programmes.saveCycle,

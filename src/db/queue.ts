@@ -16,6 +16,7 @@ export const JOBS = {
   "remind-openings": z.object({}),
   "erase-drafts": z.object({}),
   "ask-registries-again": z.object({}),
+  "assign-file": z.object({ applicationId: z.uuid() }),
   "ask-registry": z.object({ queryId: z.uuid() }),
   "make-copies": z.object({ orderId: z.uuid() }),
   /** One copy that somebody waits for: it does not stand behind orders of many. */

@@ -7,6 +7,7 @@ import { addNote, markFile } from "../acts/notes/notes";
 import { acceptLink, changeRole, makeStaff, openAccount, tieAccount } from "../acts/people/accounts";
 import { takeOwnerList } from "../acts/results/owner-lists";
 import { keepRegistryRecord, setRegistryMode } from "../acts/results/registry";
+import { noteAbsence, saveAssigning } from "../acts/turns/assigning";
 import { keepList } from "../acts/turns/named-lists";
 import type { AccountContext } from "../auth/accounts";
 import type { Auth } from "../auth/better-auth";
@@ -151,6 +152,31 @@ async function noteInFiles(
   await act(runtime, markFile, staff.second, { ...fileOf("boats-checked"), mark: "call in the evening" });
 }
 
+/** Who works on what: boats and diving go by the letter, all else to who has the fewest; and who is away next week. */
+async function shareWork(
+  { runtime }: DemoContext,
+  { officer, second }: Stage["staff"],
+  anchor: PlainDate,
+): Promise<void> {
+  const idOf = (actor: Actor) => (actor.kind === "person" ? [actor.id] : []);
+  const [runa, padraig] = [idOf(officer), idOf(second)];
+  const rule = { programmes: [], groups: [], from: "", to: "", officers: [...runa, ...padraig] };
+  const byLetter = { ...rule, programmes: ["BHT", "GBC"] };
+  await act(runtime, saveAssigning, SYSTEM, {
+    version: 0,
+    rules: [
+      { ...byLetter, to: "L", officers: padraig },
+      { ...byLetter, from: "M", officers: runa },
+      { ...rule, programmes: ["PCS"], officers: padraig },
+      rule,
+    ],
+  });
+  const dayFrom = (days: number) => momentFrom(anchor, days, "12:00").slice(0, 10);
+  for (const personId of padraig)
+    for (const coverId of runa)
+      await act(runtime, noteAbsence, second, { personId, coverId, from: dayFrom(9), until: dayFrom(13) });
+}
+
 export interface DemoContext extends AccountContext {
   readonly baseUrl: string;
   readonly moveTo: (instant: Date) => void;
@@ -282,6 +308,7 @@ export async function loadDemo(
   }
   await act(ctx.runtime, setRegistryMode, SYSTEM, { down: false, delayMs: 1500 });
   await noteInFiles(ctx, staff, made);
+  await shareWork(ctx, staff, anchor);
   for (const text of OFFICE_TEXTS)
     await act(ctx.runtime, saveText, staff.lead, { ...text, textId: null, version: null });
   await act(ctx.runtime, keepList, staff.lead, {
@@ -297,5 +324,6 @@ export async function loadDemo(
   await runJob(jobs, "match-results", { listId });
   await drain();
   await ctx.runtime.boss.purgeQueue("send-message");
+  await ctx.runtime.boss.purgeQueue("assign-file");
   return made;
 }

@@ -13,6 +13,7 @@ import { claimRegistryQuery, reportRegistry } from "../acts/results/registry";
 import { askRegistriesAgain } from "../acts/results/registry-again";
 import { reportPreview } from "../acts/rulebook/previews";
 import { compareStatements } from "../acts/statements/likeness";
+import { assignArrived } from "../acts/turns/assigning";
 import type { Locale } from "../core/text/local-text";
 import { describeDefect, isOutage } from "../db/defects";
 import { JOBS, type JobName, type JobPayload } from "../db/queue";
@@ -196,6 +197,9 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
       return;
     case "ask-registries-again":
       await runAct(ctx.runtime, askRegistriesAgain, SYSTEM, {});
+      return;
+    case "assign-file":
+      await runAct(ctx.runtime, assignArrived, SYSTEM, JOBS["assign-file"].parse(payload));
       return;
     case "ask-registry":
       return askRegistry(ctx, JOBS["ask-registry"].parse(payload));

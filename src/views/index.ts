@@ -58,6 +58,7 @@ import { otherScales } from "./standards/other-scales";
 import { scalesInUse } from "./standards/scales-in-use";
 import { standards } from "./standards/standards";
 import { statementComparison, writerLikeness } from "./statements/likeness";
+import { assigningPage } from "./turns/assigning";
 import { turnContacts } from "./turns/contacts";
 import { turnFacets } from "./turns/facets";
 import { manyChoices } from "./turns/many-choices";
@@ -133,6 +134,7 @@ export const VIEWS = {
   manyChoices,
   myConversation,
   officeTexts,
+  assigningPage,
   namedLists,
   quickFind,
   pageCounts,

@@ -52,6 +52,7 @@ const QUESTIONS: Readonly<Record<string, readonly Who[]>> = {
   "api/templates/[sha256]": NOBODY,
   "api/turn-facets": OFFICE,
   "api/turns": OFFICE,
+  "api/turns/digest": OFFICE,
   health: ALL,
 };
 
@@ -76,6 +77,7 @@ const PAGES: Readonly<Record<string, readonly Who[]>> = {
   copies: OFFICE,
   drafts: OFFICE,
   erasures: ADMINISTRATOR,
+  assigning: OFFICE,
   clocks: OFFICE,
   figures: OFFICE,
   "files/[number]": OFFICERS,

@@ -64,6 +64,39 @@ describe("lists of files", () => {
     expect(await page.getByText("decisions so far").count()).toBe(0);
   });
 
+  it("is given by the office’s rules to whoever has fewest, and to who stands in while somebody is away", async () => {
+    const { page } = lead;
+    await page.goto("/office");
+    await page.getByRole("heading", { name: "Ours" }).waitFor();
+    await page.keyboard.press("g");
+    await page.keyboard.press("j");
+    await page.getByRole("heading", { name: /^Assigning/ }).waitFor();
+    await expectAccessible(page);
+    await page.getByRole("button", { name: "Rule 4: up" }).click();
+    await page.getByRole("button", { name: "Rule 3: take away" }).click();
+    await page.getByLabel("Rule 1: family names up to").fill("k");
+    await page.getByRole("button", { name: "Add a rule" }).click();
+    await page.getByRole("button", { name: "Save the rules" }).click();
+    await page.getByText("Not saved: look at the marked fields.").waitFor();
+    await page.getByRole("button", { name: "Rule 4: take away" }).click();
+    await page.getByRole("button", { name: "Save the rules" }).click();
+    await page.getByText("Saved.").waitFor();
+    await page.reload();
+    expect(await page.getByLabel("Rule 1: family names up to").inputValue()).toBe("K");
+    expect(await page.getByRole("button", { name: /^Rule \d: take away$/ }).count()).toBe(3);
+    await choose(page, "Who stands in", "Solveig Arrindell");
+    await page.getByRole("button", { name: "Note it" }).click();
+    await page.getByText("Give the first day.").waitFor();
+    await page.goto("/office?turn=office&officer=nobody");
+    await lines(page).first().waitFor();
+    await page.keyboard.press("x");
+    await page.keyboard.press("h");
+    await choose(page, "Into whose hands", "By the office’s rules");
+    await page.getByRole("button", { name: "See what would happen" }).click();
+    await page.getByText(/^To (Runa Okonjo|Padraig Hennessy)\.$/).waitFor();
+    await page.keyboard.press("Escape");
+  });
+
   it("is kept under a name, for all officers, and taken away again", async () => {
     const { page } = lead;
     await page.goto("/office?turn=office&with=programme%3AMTE");
@@ -100,6 +133,32 @@ describe("lists of files", () => {
     expect(await officer.page.locator(".hands").first().textContent()).toBe("PH");
     await page.getByRole("button", { name: "Take it back" }).click();
     await expect.poll(() => lines(page).count()).toBe(before);
+  });
+
+  it("shows what others do without being loaded again, and the line under the cursor stays where it is", async () => {
+    const list = "/office?turn=office&officer=nobody";
+    const { page } = lead;
+    await page.goto(list);
+    await lines(page).nth(3).waitFor();
+    for (let i = 0; i < 3; i += 1) await page.keyboard.press("j");
+    const here = page.locator('.turn-list li[data-cursor="true"]');
+    const stands = async () => [
+      await here.locator(".name").textContent(),
+      Math.round((await here.boundingBox())?.y ?? 0),
+    ];
+    const before = await stands();
+    const names = await page.locator(".turn-list .name").allTextContents();
+    expect(before[0]).toBe(names[3]);
+    // Somebody else takes the first of them: it is not nobody's any more.
+    await officer.page.goto(list);
+    await lines(officer.page).first().waitFor();
+    await officer.page.keyboard.press("t");
+    await officer.page.getByText("1 file is in your hands.").waitFor();
+    await page.getByText(`The list has changed: ${names[0]} went.`).waitFor();
+    expect(await page.locator(".turn-list .name").allTextContents()).toEqual(names.slice(1));
+    expect(await stands()).toEqual(before);
+    await page.keyboard.press("k");
+    expect((await stands())[0]).toBe(names[2]);
   });
 
   it("asks and reminds in many files, and says where it does not and why", async () => {

@@ -2,6 +2,7 @@ import { eq, inArray } from "drizzle-orm";
 import { z } from "zod";
 import { lackingChoices, orderOf, undertakingFor } from "../../core/catalogue/choice-rules";
 import { requirementKey } from "../../core/file/place";
+import { enqueue } from "../../db/queue";
 import { application, choice, procedure } from "../../db/schema";
 import { done, refuse } from "../act/act";
 import { defineFileAct, openFile } from "../act/file-act";
@@ -53,6 +54,7 @@ export const submitApplication = defineFileAct({
     const no = await writeSnapshot(ctx, file, choiceIds);
     await ctx.db.update(choice).set({ submittedAt: ctx.now }).where(inArray(choice.id, choiceIds));
     await askRegistries(ctx, file, choiceIds);
+    await enqueue(ctx.boss, ctx.client, "assign-file", { applicationId: file.id });
     if (file.facts.application.groupSinceSubmission === null)
       await ctx.db
         .update(application)

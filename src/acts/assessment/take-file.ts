@@ -5,7 +5,16 @@ import { application, fileStanding } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 
-async function give(ctx: ActContext, file: OpenFile, officerId: string | null): Promise<void> {
+/** In whose hands a file is. */
+export async function holderOf(ctx: ActContext, fileId: string): Promise<string | null> {
+  const { rows } = await ctx.client.query<{ officerId: string | null }>(
+    'select officer_id as "officerId" from application where id = $1',
+    [fileId],
+  );
+  return rows[0]?.officerId ?? null;
+}
+
+export async function give(ctx: ActContext, file: OpenFile, officerId: string | null): Promise<void> {
   await ctx.db.update(application).set({ officerId }).where(eq(application.id, file.id));
   await ctx.db.update(fileStanding).set({ officerId }).where(eq(fileStanding.applicationId, file.id));
 }
@@ -37,11 +46,7 @@ export const handFile = defineFileAct({
       const officer = { kind: "person" as const, id: officerId, name: "", grants: rows };
       if (!holds(officer, OFFICE, file.programmes)) return refuse("not-yours");
     }
-    const { rows } = await ctx.client.query<{ officerId: string | null }>(
-      'select officer_id as "officerId" from application where id = $1',
-      [file.id],
-    );
-    const before = rows[0]?.officerId ?? null;
+    const before = await holderOf(ctx, file.id);
     if (before === officerId) return refuse("already-done");
     await give(ctx, file, officerId);
     return done({ before });

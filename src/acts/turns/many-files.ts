@@ -15,6 +15,7 @@ import { askApplicant } from "../asks/asks";
 import { handFile } from "../assessment/take-file";
 import { excuseRequirement } from "../evidence/excuse-requirement";
 import { remindApplicant } from "../evidence/remind-applicant";
+import { assignFile } from "./assigning";
 
 /**
  * The same to many files, each in a transaction of its own. What would come of it is found by doing it and keeping nothing: nobody is
@@ -83,6 +84,14 @@ async function doOne(
       return refused(outcome, {
         "already-done": "It is there already.",
         "not-yours": "They, or you, do not work on this programme.",
+      });
+    }
+    case "assign": {
+      const outcome = await run(runtime, assignFile, actor, { applicationId });
+      if (outcome.ok) return { done: true, says: `To ${outcome.value.name}.`, before: outcome.value.before };
+      return refused(outcome, {
+        "already-done": "It is where the rules put it.",
+        "not-found": "No rule fits it, or nobody of that rule is there.",
       });
     }
     case "remind": {

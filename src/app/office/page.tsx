@@ -8,7 +8,7 @@ import { TurnList } from "../../ui/turns/turn-list.client";
 import { DAY_WORDS, TurnNav } from "../../ui/turns/turn-nav";
 import { type TurnQuery, turnAddress, turnFilter } from "../../ui/turns/turn-query";
 import { namedLists } from "../../views/turns/named-lists";
-import { type TurnsData, turns } from "../../views/turns/turns";
+import { listDigest, type TurnsData, turns } from "../../views/turns/turns";
 import { identity, requirePerson, see } from "../request";
 import { choicesForMany, doToSome, dropNamedList, keepNamedList } from "./lists.action";
 import { copyThem, takeInHand } from "./office.action";
@@ -72,6 +72,8 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
         chips={data.chips}
         said={data.said}
         tableHref={turnAddress(query, {}).replace("/office", "/api/turns")}
+        digest={listDigest(data)}
+        digestHref={turnAddress(query, { after: query.after ?? "" }).replace("/office", "/api/turns/digest")}
         nextHref={data.next ? turnAddress(query, { after: data.next }) : null}
         firstHref={query.after ? turnAddress(query, {}) : null}
         take={takeInHand}

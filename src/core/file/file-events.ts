@@ -103,6 +103,8 @@ export const FILE_EVENTS = [
   "answer-decision",
   "take-file",
   "hand-file",
+  "assign-file",
+  "assign-arrived",
   "remind-applicant",
   "add-note",
   "drop-note",

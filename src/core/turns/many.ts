@@ -4,6 +4,8 @@ import { z } from "zod";
 export const manySchema = z.discriminatedUnion("do", [
   /** Into whose hands; null into nobody's. */
   z.object({ do: z.literal("hand"), officerId: z.uuid().nullable() }),
+  /** Into the hands of whom the office's rules name. */
+  z.object({ do: z.literal("assign") }),
   z.object({ do: z.literal("remind"), words: z.string().trim().max(1000) }),
   z.object({
     do: z.literal("ask"),

@@ -827,6 +827,15 @@ CREATE TABLE "task" (
 	"outcome" text DEFAULT '' NOT NULL
 );
 --> statement-breakpoint
+CREATE TABLE "absence" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"person_id" uuid NOT NULL,
+	"cover_id" uuid NOT NULL,
+	"from_on" date NOT NULL,
+	"until_on" date NOT NULL,
+	"noted_at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE "account_join" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"kept_id" uuid NOT NULL,
@@ -837,6 +846,14 @@ CREATE TABLE "account_join" (
 	"at" timestamp with time zone NOT NULL,
 	"ended_at" timestamp with time zone,
 	"ended_by_id" uuid
+);
+--> statement-breakpoint
+CREATE TABLE "assigning" (
+	"id" integer PRIMARY KEY NOT NULL,
+	"version" integer NOT NULL,
+	"rules" jsonb NOT NULL,
+	"saved_at" timestamp with time zone NOT NULL,
+	"saved_by_id" uuid
 );
 --> statement-breakpoint
 CREATE TABLE "consent" (
@@ -1271,10 +1288,13 @@ ALTER TABLE "section_summary" ADD CONSTRAINT "section_summary_by_id_person_id_fk
 ALTER TABLE "task" ADD CONSTRAINT "task_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "task" ADD CONSTRAINT "task_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "task" ADD CONSTRAINT "task_done_by_id_person_id_fk" FOREIGN KEY ("done_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "absence" ADD CONSTRAINT "absence_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "absence" ADD CONSTRAINT "absence_cover_id_person_id_fk" FOREIGN KEY ("cover_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "account_join" ADD CONSTRAINT "account_join_kept_id_person_id_fk" FOREIGN KEY ("kept_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "account_join" ADD CONSTRAINT "account_join_given_id_person_id_fk" FOREIGN KEY ("given_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "account_join" ADD CONSTRAINT "account_join_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "account_join" ADD CONSTRAINT "account_join_ended_by_id_person_id_fk" FOREIGN KEY ("ended_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "assigning" ADD CONSTRAINT "assigning_saved_by_id_person_id_fk" FOREIGN KEY ("saved_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "consent" ADD CONSTRAINT "consent_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "erasure_request" ADD CONSTRAINT "erasure_request_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "erasure_request" ADD CONSTRAINT "erasure_request_answered_by_id_person_id_fk" FOREIGN KEY ("answered_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1354,6 +1374,8 @@ CREATE INDEX "file_note_application" ON "file_note" USING btree ("application_id
 CREATE INDEX "named_list_person" ON "named_list" USING btree ("person_id");--> statement-breakpoint
 CREATE INDEX "note_mention_person" ON "note_mention" USING btree ("person_id");--> statement-breakpoint
 CREATE INDEX "task_application" ON "task" USING btree ("application_id");--> statement-breakpoint
+CREATE INDEX "absence_person" ON "absence" USING btree ("person_id","until_on");--> statement-breakpoint
+CREATE INDEX "absence_cover" ON "absence" USING btree ("cover_id","until_on");--> statement-breakpoint
 CREATE UNIQUE INDEX "account_join_given" ON "account_join" USING btree ("given_id") WHERE "account_join"."ended_at" is null;--> statement-breakpoint
 CREATE INDEX "account_join_kept" ON "account_join" USING btree ("kept_id");--> statement-breakpoint
 CREATE UNIQUE INDEX "erasure_request_open" ON "erasure_request" USING btree ("person_id") WHERE "erasure_request"."answered_at" is null;--> statement-breakpoint

@@ -1,8 +1,20 @@
 import { sql } from "drizzle-orm";
-import { boolean, check, index, jsonb, pgTable, primaryKey, text, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import {
+  boolean,
+  check,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  uniqueIndex,
+  uuid,
+} from "drizzle-orm/pg-core";
 import type { ErasureReport } from "../../core/people/erasure";
 import { ROLES } from "../../core/rights/actor";
-import { citext, instant, isOneOf, oneOf } from "./columns";
+import type { AssigningRule } from "../../core/turns/assigning";
+import { citext, day, instant, isOneOf, oneOf } from "./columns";
 
 const SAME = ["same", "different", "undecided"] as const;
 const PURPOSES = ["confirm address", "set password"] as const;
@@ -155,4 +167,31 @@ export const erasureRequest = pgTable(
     report: jsonb("report").$type<ErasureReport>(),
   },
   (t) => [uniqueIndex("erasure_request_open").on(t.personId).where(sql`${t.answeredAt} is null`)],
+);
+
+/** By which rules files go into the hands of officers: one row, replaced whole. */
+export const assigning = pgTable("assigning", {
+  id: integer("id").primaryKey(),
+  version: integer("version").notNull(),
+  rules: jsonb("rules").$type<readonly AssigningRule[]>().notNull(),
+  savedAt: instant("saved_at").notNull(),
+  savedById: uuid("saved_by_id").references(() => person.id),
+});
+
+/** When an officer is away, first and last day included, and who stands in for them. */
+export const absence = pgTable(
+  "absence",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+    coverId: uuid("cover_id")
+      .notNull()
+      .references(() => person.id),
+    fromOn: day("from_on").notNull(),
+    untilOn: day("until_on").notNull(),
+    notedAt: instant("noted_at").notNull(),
+  },
+  (t) => [index("absence_person").on(t.personId, t.untilOn), index("absence_cover").on(t.coverId, t.untilOn)],
 );

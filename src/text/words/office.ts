@@ -292,6 +292,8 @@ export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "answer-decision": "answered the offer",
   "take-file": "took the file in hand",
   "hand-file": "put the file into other hands",
+  "assign-file": "assigned the file by the rules",
+  "assign-arrived": "assigned the file by the rules",
   "remind-applicant": "reminded the applicant of what waits for them",
   "add-note": "noted something for the office",
   "drop-note": "took a note away",

@@ -31,6 +31,7 @@ const GROUPS: readonly OfficeGroup[] = [
       page("/checks", "Check run", "k", OFFICE),
       page("/awaited", "Still to come", "w", OFFICE),
       page("/drafts", "Drafts", "d", OFFICE),
+      page("/assigning", "Assigning", "j", OFFICE),
     ],
   },
   {

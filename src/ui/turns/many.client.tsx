@@ -18,6 +18,7 @@ export type ManyDeed = Many["do"];
 
 export const DEED_WORDS: Readonly<Record<ManyDeed, string>> = {
   hand: "Hand on",
+  assign: "Assign by the rules",
   ask: "Ask",
   remind: "Remind",
   excuse: "Excuse",
@@ -40,7 +41,10 @@ function whatOf(deed: ManyDeed, { officerId, requirement, text, due }: Draft): M
   const words = text.trim();
   switch (deed) {
     case "hand":
+      if (officerId === "rules") return { do: "assign" };
       return officerId === "" ? null : { do: "hand", officerId: officerId === "nobody" ? null : officerId };
+    case "assign":
+      return { do: "assign" };
     case "remind":
       return { do: "remind", words };
     case "ask":
@@ -75,7 +79,11 @@ function Fields({
             placeholder="Choose an officer"
             onChange={(officerId) => change({ officerId })}
             options={[
-              ...choices.officers.map((o) => ({ value: o.id, label: `${o.name} · ${o.inHand} in hand` })),
+              { value: "rules", label: "By the office’s rules" },
+              ...choices.officers.map((o) => ({
+                value: o.id,
+                label: `${o.name} · ${o.inHand} in hand${o.cover ? `, away: ${o.cover} stands in` : ""}`,
+              })),
               { value: "nobody", label: "Nobody’s: whoever takes them" },
             ]}
           />

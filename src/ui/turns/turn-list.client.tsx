@@ -17,6 +17,7 @@ import { Narrow } from "./narrow.client";
 import { Peek } from "./peek.client";
 import { inWords, Line, type TurnLine } from "./turn-line.client";
 import { ListHead, type ListWays } from "./turn-list-head.client";
+import { useHeldCursor, useListWatch } from "./use-live-list.client";
 
 interface Props extends ListWays {
   /** Whether the reader keeps the books, too. */
@@ -33,6 +34,9 @@ interface Props extends ListWays {
   readonly round: "open" | "closed" | null;
   /** The whole list as a table for spreadsheets. */
   readonly tableHref: string;
+  /** What the list was when it was read, and where it is asked whether it is still that. */
+  readonly digest: string;
+  readonly digestHref: string;
   readonly nextHref: string | null;
   readonly firstHref: string | null;
   readonly take: (ids: readonly string[]) => Promise<string | null>;
@@ -66,7 +70,6 @@ type Open = ManyDeed | "copies" | "narrow" | "keep" | null;
 export function TurnList(props: Props) {
   const { title, rows, round, tableHref, nextHref, firstHref, take, copy, query, many } = props;
   const router = useRouter();
-  const [cursor, setCursor] = useState(0);
   const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
   const [said, setSaid] = useState<string | null>(null);
   /** What was handed on last, to be taken back. */
@@ -77,11 +80,15 @@ export function TurnList(props: Props) {
   /** On which files the form that is open works. */
   const [ids, setIds] = useState<readonly string[]>([]);
   const list = useRef<HTMLOListElement>(null);
+  const [cursor, setCursor] = useHeldCursor(rows, list);
+  const [news, setNews] = useState<string | null>(null);
+  useListWatch(rows, props.digest, props.digestHref, open !== null, setNews);
   const row = rows[cursor];
 
   useEffect(() => keepList({ title, files: rows.map(({ number, name }) => ({ number, name })) }), [title, rows]);
 
   const move = (by: number) => {
+    setNews(null);
     const to = Math.max(0, Math.min(rows.length - 1, cursor + by));
     setCursor(to);
     setSpoken(inWords(rows[to], to, rows.length));
@@ -94,8 +101,11 @@ export function TurnList(props: Props) {
       if (!next.delete(id)) next.add(id);
       return next;
     });
-  const markAll = () => setMarked((all) => (all.size === rows.length ? new Set() : new Set(rows.map((r) => r.id))));
-  const chosen = () => (marked.size > 0 ? [...marked] : row ? [row.id] : []);
+  const markAll = () =>
+    setMarked((all) => (rows.every((r) => all.has(r.id)) ? new Set() : new Set(rows.map((r) => r.id))));
+  // What has left the list is not worked on unseen.
+  const stillMarked = rows.filter((r) => marked.has(r.id)).map((r) => r.id);
+  const chosen = () => (stillMarked.length > 0 ? stillMarked : row ? [row.id] : []);
   const takeThem = async () => {
     const those = chosen();
     const refused = await take(those);
@@ -109,7 +119,7 @@ export function TurnList(props: Props) {
     setOpen(deed);
   };
   const copyThem = async (reader: Reader, documents: boolean) => {
-    const refused = await copy([...marked], reader, documents);
+    const refused = await copy(stillMarked, reader, documents);
     setSaid(refused);
     if (refused) return;
     router.push("/office/copies");
@@ -154,9 +164,9 @@ export function TurnList(props: Props) {
           narrow={() => toggle("narrow")}
           keep={() => toggle("keep")}
         />
-        {marked.size > 0 ? (
+        {stillMarked.length > 0 ? (
           <p className="marked">
-            <strong>{marked.size} marked</strong>
+            <strong>{stillMarked.length} marked</strong>
             <Button size="small" onClick={() => void takeThem()}>
               Take <span className="key">t</span>
             </Button>
@@ -189,9 +199,9 @@ export function TurnList(props: Props) {
             }}
           />
         ) : null}
-        {open === "copies" && marked.size > 0 ? (
+        {open === "copies" && stillMarked.length > 0 ? (
           <CopiesForm
-            count={marked.size}
+            count={stillMarked.length}
             forFinance={props.forFinance}
             order={copyThem}
             onCancel={() => setOpen(null)}
@@ -235,6 +245,14 @@ export function TurnList(props: Props) {
             />
           ))}
         </ol>
+        {news ? (
+          <p role="status" className="list-news">
+            {news}{" "}
+            <button type="button" className="bare" onClick={() => setNews(null)}>
+              Seen
+            </button>
+          </p>
+        ) : null}
         <footer>
           {firstHref ? <Link href={firstHref}>First page</Link> : null}{" "}
           {nextHref ? <Link href={nextHref}>Next page</Link> : null}{" "}

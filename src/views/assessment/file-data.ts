@@ -115,7 +115,8 @@ export interface FileData {
   readonly now: string;
   readonly zone: string;
   readonly calendar: ReferenceSet["calendar"];
-  readonly officer: { readonly id: string; readonly name: string } | null;
+  /** In whose hands it is; `cover`: who stands in for them today. */
+  readonly officer: { readonly id: string; readonly name: string; readonly cover: string | null } | null;
   readonly groupTitle: LocalText | null;
   readonly otherNames: {
     readonly called: string | null;

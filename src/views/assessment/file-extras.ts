@@ -1,4 +1,5 @@
 import type { Json } from "../../core/file/facts";
+import type { PlainDate } from "../../core/ids";
 import type { Locale } from "../../core/text/local-text";
 import { offeredBy } from "../../db/queries/offered";
 import type { PlannedChoice } from "../application/choice-offer";
@@ -17,7 +18,11 @@ export interface Extras {
   name: string;
   email: string;
   writesIn: Locale;
-  officer: FileData["officer"];
+  officer:
+    | (Omit<NonNullable<FileData["officer"]>, "cover"> & {
+        absences: { readonly cover: string; readonly from: PlainDate; readonly until: PlainDate }[];
+      })
+    | null;
   choices: (Omit<FileData["choices"][number], "offered" | "may"> & PlannedChoice)[];
   reopenings: FileReopening[];
   request: FileData["request"];
@@ -49,7 +54,10 @@ const rowsOf = (object: string, from: string) => `coalesce((select json_agg(${ob
 
 /** Everything else that the file's page shows, in one round trip. Names of people are joined in at reading; events hold ids. */
 export const EXTRAS = `select n.name as name, p.email, p.locale as "writesIn",
-  (select json_build_object('id', o.id, 'name', o.name) from person o where o.id = a.officer_id) as officer,
+  (select json_build_object('id', o.id, 'name', o.name, 'absences', ${rowsOf(
+    "json_build_object('cover', x.name, 'from', x.from_on, 'until', x.until_on)",
+    "select c.name, b.from_on, b.until_on from absence b join person c on c.id = b.cover_id where b.person_id = o.id",
+  )}) from person o where o.id = a.officer_id) as officer,
   ${rowsOf(
     `json_build_object('id', x.id, 'code', x.code, 'title', x.title, 'award', x.award, 'start', x.starts_on, 'round', x.round, 'rolling', x.rolling, 'campus', x.campus, 'language', x.language, 'mode', x.mode,
       'track', (select t->'title' from jsonb_array_elements(x.tracks) t where t->>'key' = x.track),

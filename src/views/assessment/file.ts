@@ -10,6 +10,7 @@ import type { LoadedFile } from "../../core/file/loaded-file";
 import { answerKey, resultKey } from "../../core/file/place";
 import { entriesInOrder } from "../../core/form/entry-order";
 import { withEntries } from "../../core/form/entry-title";
+import type { PlainDate } from "../../core/ids";
 import { type CountingPaper, joinCounting, papersFor } from "../../core/people/papers";
 import { shownName } from "../../core/people/shown-name";
 import { signedOtherwise } from "../../core/people/signed-name";
@@ -195,6 +196,13 @@ function countingPapers(all: readonly ChoiceContext[], office: Office): FileData
   );
 }
 
+/** In whose hands a file is, and who stands in for them on a day. */
+function heldBy(officer: Extras["officer"], today: PlainDate): FileData["officer"] {
+  if (!officer) return null;
+  const { absences, ...own } = officer;
+  return { ...own, cover: absences.find((a) => a.from <= today && today <= a.until)?.cover ?? null };
+}
+
 async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly string[]): Promise<FileData | null> {
   const [office, loaded, found] = await Promise.all([
     officeNow(ctx.pool),
@@ -239,6 +247,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
   return {
     ...shown,
     writesIn: extras.writesIn,
+    officer: heldBy(extras.officer, formatDay(dayAt(office.zone, ctx.now.getTime()))),
     adjustments: extras.adjustments.map((a) => (advises ? a : { ...a, why: null })),
     advises,
     choices: extras.choices.map(({ plan, ...c }) => ({

@@ -4,7 +4,7 @@ import { isWorking } from "../../core/calendar/working-days";
 import { readTag, tagText } from "../../core/settlement/file-tags";
 import { soughtWords } from "../../core/settlement/search-text";
 import type { Office } from "../../core/standards/reference-set";
-import { weekday } from "../../core/time/day";
+import { formatDay, weekday } from "../../core/time/day";
 import { dayAt, startOfDay } from "../../core/time/zone";
 import { officeNow } from "../view/office-now";
 import { orderKey, readOrderKey } from "../view/order-key";
@@ -190,7 +190,16 @@ export function shownWhere(
   where.only((p) => `s.turn = ${p}`, filter.turn);
   where.only((p) => `s.owes @> array[${p}] and s.turn <> ${p}`, filter.also);
   where.only((p) => `s.reason = ${p}`, filter.reason);
-  if (filter.mine && actor.kind === "person") where.only((p) => `s.officer_id = ${p}`, actor.id);
+  if (filter.mine && actor.kind === "person") {
+    const [me, today] = [
+      where.parameter(actor.id),
+      where.parameter(formatDay(dayAt(filter.office.zone, now.getTime()))),
+    ];
+    // Whoever stands in for somebody has their files, too.
+    where.conditions.push(
+      `(s.officer_id = ${me} or s.officer_id in (select a.person_id from absence a where a.cover_id = ${me} and ${today}::date between a.from_on and a.until_on))`,
+    );
+  }
   if (officer === NOBODY) where.conditions.push("s.officer_id is null");
   else where.only((p) => `s.officer_id = ${p}`, officer);
   if (tags.length > 0) where.only((p) => `s.tags @> ${p}::text[]`, tags);

@@ -289,6 +289,12 @@ async function chipsOf(pool: pg.Pool, { tags, officer, office }: Filter): Promis
 }
 
 /** The officer's home: whose turn it is, with counts, and the files of one turn or reason, the most urgent first. */
+/** A short text that is another one as soon as anything that the list shows is. */
+export function listDigest({ rows, counts: byTurn, also, total, days, almostSent }: TurnsData): string {
+  const shown = JSON.stringify([rows, byTurn, also, total, days, almostSent]);
+  return createHash("sha1").update(shown).digest("base64url");
+}
+
 export const turns = defineView({
   name: "turns",
   input: turnsInput,

@@ -74,7 +74,9 @@ export function Head({ data, show }: { data: FileData; show: string }) {
               · {data.underAge.age}, of age on {formatDate("en", data.underAge.until)}
             </strong>
           ) : null}
-          {data.officer ? ` · in the hands of ${data.officer.name}` : ""}
+          {data.officer
+            ? ` · in the hands of ${data.officer.name}${data.officer.cover ? `, who is away: ${data.officer.cover} stands in` : ""}`
+            : ""}
         </p>
         <p className="stage-line">
           {STAGE_WORDS.map((word) => (
