@@ -91,6 +91,10 @@ export function countryName(locale: Locale, code: string): string {
   return special[code]?.[locale] ?? new Intl.DisplayNames([TAGS[locale]], { type: "region" }).of(code) ?? code;
 }
 
+/** Several words as one enumeration with "or". */
+export const formatList = (locale: Locale, words: readonly string[]): string =>
+  new Intl.ListFormat(TAGS[locale], { type: "disjunction" }).format(words);
+
 export function languageName(locale: Locale, code: string): string {
   return new Intl.DisplayNames([TAGS[locale]], { type: "language" }).of(code) ?? code;
 }

@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { copyFileSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
@@ -41,6 +41,7 @@ describe("from sign-up to an accepted offer", () => {
     writeFileSync(file("transcript.pdf"), await documents.transcript(who, now));
     writeFileSync(file("letter.pdf"), await documents.motivation(who, now));
     writeFileSync(file("het.pdf"), await documents.englishProof(who, now));
+    copyFileSync(path.join("tests", "fixtures", "files", "page.png"), file("scan.png"));
     writeFileSync(file("program.pdf"), Buffer.from("MZ this is a program with the name of a document"));
   });
   afterAll(async () => {
@@ -246,6 +247,14 @@ describe("from sign-up to an accepted offer", () => {
     await page.goto(`/my/${number}/documents`);
     await page.locator('input[aria-label="Passport or identity card"]').setInputFiles(file("program.pdf"));
     await page.getByText("This file is not what its name says.").waitFor();
+    const letter = page.getByRole("region", { name: "Letter of motivation" });
+    await letter.getByText("PDF only. At most 2 pages.").waitFor();
+    await page
+      .getByText(/^We read it in English or French\./u)
+      .first()
+      .waitFor();
+    await page.locator('input[aria-label="Letter of motivation"]').setInputFiles(file("scan.png"));
+    await letter.getByText("Only a PDF is taken here.").waitFor();
     for (const [title, name] of [
       ["Passport or identity card", "passport.pdf"],
       ["Degree certificate", "certificate.pdf"],

@@ -62,6 +62,24 @@ describe("documents", () => {
     expect((await send(99)).ok).toBe(true);
   });
 
+  it("are taken as the rulebook says: of its formats and not longer, from the applicant and from the office alike", async () => {
+    const send = (more: object) =>
+      runAct(world.runtime, uploadDocument, owner, { ...sheet("%PDF-1.4 letter"), ...more });
+    expect(await send({ mediaType: "image/png" })).toMatchObject({ ok: false, details: { document: "only_pdf_here" } });
+    expect(await send({ pages: 3 })).toMatchObject({
+      ok: false,
+      details: { document: "too_many_pages_here", pages: 2 },
+    });
+    expect((await send({ pages: 2 })).ok).toBe(true);
+    expect((await send({ requirement: "passport", mediaType: "image/png", pages: 3 })).ok).toBe(true);
+    const submitted = await submittedFile(world, roundId, "Longwinded");
+    const put = { ...sheet("%PDF-1.4 by mail"), applicationId: submitted.applicationId, pages: 3 };
+    expect(await runAct(world.runtime, supplyForApplicant, officer, put)).toMatchObject({
+      ok: false,
+      details: { document: "too_many_pages_here" },
+    });
+  });
+
   const supply = (text: string, name?: string) => must(world, uploadDocument, owner, sheet(text, name));
   const motivation = async (id = applicationId) => {
     const { result, loaded } = await lookAt(world, id);

@@ -3,6 +3,8 @@ import { z } from "zod";
 import { MOST_AT_REQUIREMENT, MOST_IN_FILE } from "../../core/evidence/limits";
 import { growingSections, maySupply } from "../../core/evidence/may-supply";
 import { type RequirementPlace, requirementPlace } from "../../core/file/place";
+import type { DocumentRequirement } from "../../core/rulebook/requirement";
+import { marksHere, notTaken } from "../../core/rulebook/takes";
 import { evidence } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
@@ -26,19 +28,28 @@ export async function replaceOld(ctx: ActContext, file: OpenFile, place: Require
     .where(and(rowsAt(evidence, file.id, place), isNull(evidence.replacedAt)));
 }
 
-/** Whether what was sent has the size of the picture that is asked for, where one is. */
-function fits(file: OpenFile, requirement: string, { picture }: LookedAt): boolean {
+function askedAt(file: OpenFile, requirement: string): DocumentRequirement | null {
   const asked = Object.values(file.rulebooks)
     .flatMap((r) => r.body.requirements)
     .find((r) => r.key === requirement);
-  const wanted = asked?.kind === "document" ? asked.picture : undefined;
-  return wanted === undefined || (picture?.width === wanted.width && picture.height === wanted.height);
+  return asked?.kind === "document" ? asked : null;
+}
+
+/** Why a document is not taken where it is sent, as the code of its sentence; null where it is. */
+function refusedAt(asked: DocumentRequirement | null, document: LookedAt): string | null {
+  const { picture, mediaType, pages, marks } = document;
+  const wanted = asked?.picture;
+  if (wanted && !(picture?.width === wanted.width && picture.height === wanted.height)) return "picture_only";
+  const sent = document.original ?? document;
+  return notTaken(asked?.takes ?? {}, { mediaType, pages, marks, bytes: sent.bytes.length });
 }
 
 /** Keeps a document that has been looked at, and links it to the requirement that it answers. An open ask for it is answered. */
 async function take(ctx: ActContext, file: OpenFile, document: z.output<typeof input>) {
   const place = placeOf(document);
-  if (!fits(file, place.requirement, document)) return refuse("document-refused", { document: "picture_only" });
+  const asked = askedAt(file, place.requirement);
+  const refused = refusedAt(asked, document);
+  if (refused !== null) return refuse("document-refused", { document: refused, pages: asked?.takes?.mostPages ?? 0 });
   const here = file.facts.evidence.filter(
     (e) => e.requirement === place.requirement && e.scope === place.scope && e.entry === place.entry,
   );
@@ -48,7 +59,7 @@ async function take(ctx: ActContext, file: OpenFile, document: z.output<typeof i
   );
   if (here.length >= MOST_AT_REQUIREMENT || (rows[0]?.kept ?? 0) >= MOST_IN_FILE)
     return refuse("document-refused", { document: "too_many" });
-  const uploadId = await storeUpload(ctx, file.id, document);
+  const uploadId = await storeUpload(ctx, file.id, { ...document, marks: marksHere(asked?.takes ?? {}, document) });
   await replaceOld(ctx, file, place);
   await ctx.db
     .insert(evidence)

@@ -1,6 +1,6 @@
 import "server-only";
-import { DEFAULT_MOST_BYTES } from "../../core/evidence/limits";
 import type { Picture } from "../../core/rulebook/requirement";
+import { mostBytesOf, type Takes } from "../../core/rulebook/takes";
 import type { KeptDocument } from "../../formats/document/inspection";
 import { webRuntime } from "../../runtime";
 import { readForm } from "./read-body";
@@ -24,17 +24,18 @@ const refused = (reason: string, status: number): Response =>
 export async function receiveFile(
   request: Request,
   owner: string,
-  picture: Picture | null = null,
+  { picture, takes = {} }: { readonly picture: Picture | null; readonly takes?: Takes } = { picture: null },
 ): Promise<ReceivedFile | Response> {
-  const form = await readForm(request, DEFAULT_MOST_BYTES + ENVELOPE);
+  const mostBytes = mostBytesOf(takes);
+  const form = await readForm(request, mostBytes + ENVELOPE);
   if (form === "too-large") return refused("too_large", 413);
   if (form === "cut-off") return refused("damaged", 400);
   const file = form.get("file");
   if (!(file instanceof File)) return refused("empty", 400);
-  if (file.size > DEFAULT_MOST_BYTES) return refused("too_large", 413);
+  if (file.size > mostBytes) return refused("too_large", 413);
   const { workshop } = await webRuntime();
   const bytes = new Uint8Array(await file.arrayBuffer());
-  const inspection = await workshop.run("inspect", { bytes, name: file.name, picture }, owner);
+  const inspection = await workshop.run("inspect", { bytes, name: file.name, picture, mostBytes }, owner);
   if (inspection === "busy") return refused("busy", 503);
   if (inspection === "too-hard") return refused("too_hard", 415);
   if (inspection.verdict === "refuse") return refused(inspection.reason, 415);

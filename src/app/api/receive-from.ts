@@ -1,6 +1,7 @@
 import "server-only";
 import type { Outcome } from "../../acts/act/act";
 import type { Picture } from "../../core/rulebook/requirement";
+import type { Takes } from "../../core/rulebook/takes";
 import { uploadPlace } from "../../views/evidence/upload-place";
 import type { Identity } from "../../views/people/identity";
 import { identity, see } from "../request";
@@ -17,7 +18,7 @@ export interface SentFile extends Pick<ReceivedFile, "document"> {
 }
 
 /** What may be sent: null where this person may send nothing there. */
-type Allowed = { readonly picture: Picture | null } | null;
+type Allowed = { readonly picture: Picture | null; readonly takes?: Takes } | null;
 
 /** A document for a file, from whoever may put one there. */
 export const intoFile = (actor: Identity["actor"], told: Told): Promise<Allowed> =>
@@ -38,7 +39,7 @@ export async function receiveFrom(
   const told = (key: string) => searchParams.get(key) ?? "";
   const allowed = await allow(person.actor, told);
   if (!allowed) return Response.json({ reason: "not-yours" }, { status: 403 });
-  const received = await receiveFile(request, `person:${person.actor.id}`, allowed.picture);
+  const received = await receiveFile(request, `person:${person.actor.id}`, allowed);
   if (received instanceof Response) return received;
   return { actor: person.actor, told, document: received.document };
 }

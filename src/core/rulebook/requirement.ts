@@ -2,6 +2,7 @@ import { z } from "zod";
 import { conditionSchema } from "../rules/condition";
 import { localTextSchema } from "../text/local-text";
 import { partKeySchema } from "./part-key";
+import { takesSchema } from "./takes";
 
 /** The moments by which something can be needed, in the order in which a file passes them. */
 export const MOMENTS = ["submission", "checking", "review", "decision", "answer", "enrolment"] as const;
@@ -56,6 +57,12 @@ export const requirementSchema = z.discriminatedUnion("kind", [
     shows: z.array(z.string()).default([]),
     /** A picture of this size in pixels: what is sent is cropped to its shape and shrunk to it. A PDF is not taken. */
     picture: pictureSchema.optional(),
+    /** Which files are taken, how large and how long. */
+    takes: takesSchema.optional(),
+    /** The languages in which it is read (ISO 639-1); what is in another one comes with a translation by whom this says. */
+    languages: z
+      .object({ read: z.array(z.string().regex(/^[a-z]{2}$/u)).min(1), translatedBy: localTextSchema })
+      .optional(),
     /** The name counts as it stands on this one; what other documents say of it does not replace it. */
     governsName: z.boolean().optional(),
     /** It stays with the office: copies of the file that are passed on leave it out. */

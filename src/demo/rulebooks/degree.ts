@@ -23,6 +23,12 @@ export const ectsAtLeast = (value: number, where?: Condition): Condition => ({
   ...(where ? { where } : {}),
 });
 
+/** What is in another language comes with a translation. */
+const LANGUAGES = {
+  read: ["en", "fr"],
+  translatedBy: { en: "a sworn translator", fr: "un traducteur assermenté" },
+};
+
 export const certificate: DocumentRequirement = {
   key: "certificate",
   kind: "document",
@@ -35,6 +41,7 @@ export const certificate: DocumentRequirement = {
   neededBy: "submission",
   proof: "copy",
   laterProof: { level: "original seen", neededBy: "enrolment" },
+  languages: LANGUAGES,
   perEntryOf: "education",
   checks: [],
   shows: [
@@ -60,6 +67,7 @@ export const transcript: DocumentRequirement = {
   scope: "file",
   neededBy: "submission",
   proof: "copy",
+  languages: LANGUAGES,
   perEntryOf: "education",
   checks: [
     {

@@ -58,6 +58,7 @@ export const mes: RulebookBody = {
       kind: "document",
       title: { en: "Letter of motivation", fr: "Lettre de motivation" },
       help: { en: "One page or two.", fr: "Une page ou deux." },
+      takes: { formats: ["pdf"], mostPages: 2 },
       scope: "file",
       neededBy: "submission",
       proof: "copy",

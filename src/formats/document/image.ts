@@ -1,5 +1,5 @@
 import sharp, { type Sharp } from "sharp";
-import { DEFAULT_MOST_BYTES } from "../../core/evidence/limits";
+import { DEFAULT_MOST_BYTES } from "../../core/rulebook/takes";
 import type { Inspection, Mark } from "./inspection";
 
 /** Below 150 dots an inch on A4 a page is hard to read: its shorter side has fewer pixels than this. */

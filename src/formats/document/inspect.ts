@@ -1,6 +1,6 @@
 import { fileTypeFromBuffer } from "file-type";
-import { DEFAULT_MOST_BYTES } from "../../core/evidence/limits";
 import type { Picture } from "../../core/rulebook/requirement";
+import { DEFAULT_MOST_BYTES } from "../../core/rulebook/takes";
 import { inspectImage } from "./image";
 import type { Inspection } from "./inspection";
 import { inspectPdf } from "./pdf";

@@ -8,9 +8,9 @@ import {
   PDFRef,
   PDFStream,
 } from "@cantoo/pdf-lib";
+import { MOST_PAGES } from "../../core/rulebook/takes";
 import type { Inspection, Mark } from "./inspection";
 
-const MOST_PAGES = 200;
 const TAIL = 2048;
 
 /** Dictionary keys and action types that run, fetch or send something when a reader obeys them. Names are compared decoded. */

@@ -26,7 +26,9 @@ export const TASKS = {
     readonly bytes: Uint8Array;
     readonly name: string;
     readonly picture: Picture | null;
-  }): Promise<Inspection> => inspectDocument(Buffer.from(input.bytes), input.name, undefined, input.picture),
+    /** The largest that is taken; left out, as everywhere. */
+    readonly mostBytes?: number;
+  }): Promise<Inspection> => inspectDocument(Buffer.from(input.bytes), input.name, input.mostBytes, input.picture),
 
   print: async ({ copy, locale, at, dossier }: ToPrint): Promise<Uint8Array> => {
     const form = await printFormCopy(copy, locale, new Date(at));

@@ -97,14 +97,21 @@ function Choose({
 }
 
 /** What stands out about a document: signs that help, the same one elsewhere, and that its pages were sorted. */
+/** What documents show by themselves, each as a sentence; none of it decides anything. */
+const SIGN_WORDS: Readonly<Record<string, string>> = {
+  hard_to_read: "The picture is small and may be hard to read.",
+  active_content: "It has active parts, and is shown without them.",
+  embedded_file: "It carries another file inside, which is not read.",
+  restricted: "It limits what may be done with it.",
+  few_pages: "It has fewer pages than usual.",
+};
+
 function Signs({ data, shown, act }: { data: FileData; shown: FileDocument; act: ActOnFile }) {
   const [wrong, setWrong] = useState<string | null>(null);
   const titleOf = (key: string) => data.assessment.requirements.find((r) => r.key === key)?.title.en ?? key;
   return (
     <>
-      {shown.marks.length > 0 ? (
-        <p className="notice">{shown.marks.map((m) => m.replace(/_/gu, " ")).join(", ")}</p>
-      ) : null}
+      {shown.marks.length > 0 ? <p className="notice">{shown.marks.map((m) => SIGN_WORDS[m] ?? m).join(" ")}</p> : null}
       {shown.twice.length > 0 ? (
         <p className="notice">
           The same document was sent for {shown.twice.map(titleOf).join(", ")}, too.{" "}

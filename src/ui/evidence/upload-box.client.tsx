@@ -4,8 +4,8 @@ import { Button, Progress } from "antd";
 import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
 import { type DragEvent, useId, useRef, useState } from "react";
-import { DEFAULT_MOST_BYTES } from "../../core/evidence/limits";
 import type { Picture } from "../../core/rulebook/requirement";
+import { FILE_FORMATS, mostBytesOf, type Takes } from "../../core/rulebook/takes";
 import type { Locale } from "../../core/text/local-text";
 import { isTextKey, sentence } from "../../text/sentence";
 import { refusedText, sendFile } from "../frame/send-form";
@@ -33,13 +33,15 @@ interface Props {
   readonly title: string;
   /** The size of the picture that is asked for; null where any document is. */
   readonly picture: Picture | null;
+  /** What else is taken here, or not. */
+  readonly takes: Takes;
   readonly supplied: readonly Shown[];
   readonly remove: (evidenceId: string) => Promise<string | null>;
 }
 
 /** Supplies a document for one requirement: choose it or drop it, see it go, see it here. */
 export function UploadBox(props: Props) {
-  const { applicationId, requirement, scope, entry, open, locale, title, picture, supplied, remove } = props;
+  const { applicationId, requirement, scope, entry, open, locale, title, picture, takes, supplied, remove } = props;
   const id = useId();
   const input = useRef<HTMLInputElement>(null);
   const router = useRouter();
@@ -51,12 +53,12 @@ export function UploadBox(props: Props) {
   const send = async (file: File | undefined) => {
     if (!file) return;
     setWrong(null);
-    if (file.size > DEFAULT_MOST_BYTES) return setWrong(refusedText(locale, { document: "too_large" }));
+    if (file.size > mostBytesOf(takes)) return setWrong(refusedText(locale, { document: "too_large" }, picture, takes));
     setPercent(0);
     try {
       const place = { applicationId, requirement, scope, entry };
       const { status, body } = await sendFile("/api/uploads", place, file, setPercent);
-      if (status >= 400) setWrong(refusedText(locale, body, picture));
+      if (status >= 400) setWrong(refusedText(locale, body, picture, takes));
       router.refresh();
     } catch {
       setWrong(sentence(locale, "doc.failed"));
@@ -74,6 +76,10 @@ export function UploadBox(props: Props) {
     } else void send(file);
   };
 
+  const [pdf, pictures] = [".pdf", ".jpg,.jpeg,.png"];
+  const endings = picture
+    ? pictures
+    : (takes.formats ?? FILE_FORMATS).map((format) => (format === "pdf" ? pdf : pictures)).join(",");
   const drop = (e: DragEvent) => {
     e.preventDefault();
     setOver(false);
@@ -149,7 +155,7 @@ export function UploadBox(props: Props) {
             type="file"
             className="hidden-text"
             tabIndex={-1}
-            accept={picture ? ".jpg,.jpeg,.png" : ".pdf,.jpg,.jpeg,.png"}
+            accept={endings}
             aria-label={title}
             onChange={(e) => choose(e.target.files?.[0])}
           />

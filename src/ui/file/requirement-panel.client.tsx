@@ -4,6 +4,7 @@ import { Button } from "antd";
 import { requirementKey, resultKey } from "../../core/file/place";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { sentence } from "../../text/sentence";
+import { languagesSentence, takenSentence } from "../../text/words/taken";
 import type { FileData } from "../../views/assessment/file-data";
 import { OpenAsks } from "../asks/open-asks.client";
 import { requirementName } from "../assessment/entry-name";
@@ -33,6 +34,15 @@ export function Said({ work: { said, undoable, undo } }: { work: Work }) {
   );
 }
 
+/** Which files are taken, and in which languages they are read, where the rulebook says so. */
+function Taken({ rules }: { rules: FileData["documentRules"][string] | undefined }) {
+  const words = [
+    ...(rules?.languages ? [languagesSentence("en", rules.languages)] : []),
+    ...(rules?.takes ? [takenSentence("en", rules.takes)] : []),
+  ].filter(Boolean);
+  return words.length > 0 ? <p className="quiet">{words.join(" ")}</p> : null;
+}
+
 /** What stands beside the evidence of one requirement: the acts, what is claimed, and the rules that use it. */
 export function RequirementPanel({
   data,
@@ -54,6 +64,7 @@ export function RequirementPanel({
       <h2>
         {requirementName(data, requirement)} <span className="quiet">{standingWord(requirement)}</span>
       </h2>
+      <Taken rules={data.documentRules[requirement.key]} />
       {form === "none" ? (
         <RequirementPresses
           requirement={requirement}

@@ -1,5 +1,5 @@
-import { DEFAULT_MOST_BYTES } from "../../core/evidence/limits";
 import type { Picture } from "../../core/rulebook/requirement";
+import { mostBytesOf, type Takes } from "../../core/rulebook/takes";
 import type { Locale } from "../../core/text/local-text";
 import { formatBytes } from "../../text/format";
 import { isTextKey, sentence } from "../../text/sentence";
@@ -46,10 +46,15 @@ export function sendFile(
 }
 
 /** The sentence for a refused document. */
-export function refusedText(locale: Locale, body: unknown, picture: Picture | null = null): string {
+export function refusedText(locale: Locale, body: unknown, picture: Picture | null = null, takes: Takes = {}): string {
   const answer = typeof body === "object" && body !== null ? (body as { reason?: string; document?: string }) : {};
   const key = answer.document ? `doc.refused.${answer.document}` : `refused.${answer.reason ?? ""}`;
   return isTextKey(key)
-    ? sentence(locale, key, { size: formatBytes(locale, DEFAULT_MOST_BYTES), check: "", ...picture })
+    ? sentence(locale, key, {
+        size: formatBytes(locale, mostBytesOf(takes)),
+        pages: takes.mostPages ?? 0,
+        check: "",
+        ...picture,
+      })
     : sentence(locale, "doc.failed");
 }

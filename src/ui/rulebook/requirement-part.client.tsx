@@ -20,6 +20,7 @@ import {
   put,
   Words,
 } from "./part-fields.client";
+import { TakesPart } from "./takes-part.client";
 import { TemplateList } from "./template-list.client";
 
 /** One thing that a file must have, of any kind. */
@@ -122,6 +123,7 @@ function RequirementKind({ context, value, onChange }: FormProps<Requirement>) {
             value={value.picture}
             onChange={(picture) => onChange(put(value, "picture", picture))}
           />
+          <TakesPart disabled={disabled} value={value} onChange={onChange} />
           <div className="plan-wide">
             <Checkbox
               disabled={disabled}

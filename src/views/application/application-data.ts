@@ -5,8 +5,9 @@ import type { AskWants, Json, PaperWay } from "../../core/file/facts";
 import type { Mode } from "../../core/file/mode";
 import type { RequirementPlace } from "../../core/file/place";
 import type { FormSection } from "../../core/form/form-sections";
-import type { Picture, Template } from "../../core/rulebook/requirement";
+import type { DocumentRequirement, Picture, Template } from "../../core/rulebook/requirement";
 import type { Field } from "../../core/rulebook/section";
+import type { Takes } from "../../core/rulebook/takes";
 import type { Registers } from "../../core/standards/reference-set";
 import type { LocalText } from "../../core/text/local-text";
 import type { Schedule } from "../../core/turns/schedule";
@@ -65,6 +66,8 @@ export interface MyApplication {
     readonly keptBack: boolean;
     /** The size of the picture that is asked for; null where any document is. */
     readonly picture: Picture | null;
+    readonly takes: Takes;
+    readonly languages: DocumentRequirement["languages"] | null;
     /** Forms to download and have filled in. */
     readonly templates: readonly Template[];
     readonly entryTitle: string | null;

@@ -178,6 +178,8 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
         governsName: documentOf(r.key)?.governsName ?? false,
         keptBack: documentOf(r.key)?.keptBack ?? false,
         picture: documentOf(r.key)?.picture ?? null,
+        takes: documentOf(r.key)?.takes ?? {},
+        languages: documentOf(r.key)?.languages ?? null,
         templates: documentOf(r.key)?.templates ?? [],
         entryTitle: entryTitle(loaded, r.entry),
         mayAnnounce:

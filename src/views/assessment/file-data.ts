@@ -6,6 +6,7 @@ import type { Mode } from "../../core/file/mode";
 import type { RequirementPlace } from "../../core/file/place";
 import type { ExplainedAssessment } from "../../core/file/result";
 import type { PaperState } from "../../core/post/inputs";
+import type { DocumentRequirement } from "../../core/rulebook/requirement";
 import type { Field, Keeper } from "../../core/rulebook/section";
 import type { ReferenceSet, Registers } from "../../core/standards/reference-set";
 import type { Locale, LocalText } from "../../core/text/local-text";
@@ -281,6 +282,8 @@ export interface FileData {
   readonly events: readonly FileEvent[];
   /** The identity papers that count for this person, by the field (`section.field`) that asks which one it is. */
   readonly counting: Readonly<Record<string, readonly { readonly key: string; readonly title: LocalText }[]>>;
+  /** What the rulebook says of the files and languages that a document may have, by the requirement's key. */
+  readonly documentRules: Readonly<Record<string, Pick<DocumentRequirement, "takes" | "languages">>>;
   readonly ruleFields: Readonly<Record<string, readonly string[]>>;
   /** What facts are called, by the names that rules use. */
   /** Who had the file for how long since it was submitted; null for a draft. */

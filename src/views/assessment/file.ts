@@ -120,6 +120,13 @@ function ruleFields(loaded: LoadedFile): Readonly<Record<string, readonly string
   );
 }
 
+function documentRules(loaded: LoadedFile): FileData["documentRules"] {
+  const asked = Object.values(loaded.rulebooks).flatMap((r) => r.body.requirements);
+  return Object.fromEntries(
+    asked.flatMap((r) => (r.kind === "document" ? [[r.key, { takes: r.takes, languages: r.languages }]] : [])),
+  );
+}
+
 function factTitles(loaded: LoadedFile, index: AnswerIndex, { set }: Office): Readonly<Record<string, string>> {
   const bodies = loaded.facts.choices.flatMap((c) => loaded.rulebooks[c.rulebookId]?.body ?? []);
   const titles = bodies.flatMap((body) => [titlesOf(body, set), entryTitles(index, body.sections)]);
@@ -280,6 +287,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     reopenable: reopenable(loaded).map((place) => ({ ...place, title: titleAt(loaded, place) })),
     counting: countingPapers(all, office),
     ruleFields: ruleFields(loaded),
+    documentRules: documentRules(loaded),
     spent: spentOn(loaded.facts, assessment.file.stage, office, ctx.now),
     factTitles: factTitles(loaded, index, office),
     office: { ...registersOf(office.set), targets: office.set.targets },

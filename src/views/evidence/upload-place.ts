@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { Picture, Requirement } from "../../core/rulebook/requirement";
+import type { Takes } from "../../core/rulebook/takes";
 import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
 import { defineView } from "../view/view";
 
@@ -10,7 +11,7 @@ export const uploadPlace = defineView({
   read: async (
     { pool, actor },
     { applicationId, requirement },
-  ): Promise<{ readonly picture: Picture | null } | null> => {
+  ): Promise<{ readonly picture: Picture | null; readonly takes: Takes } | null> => {
     if (actor.kind !== "person") return null;
     const scope = programmesOf(actor);
     const { rows } = await pool.query<{ asked: Requirement | null }>(
@@ -21,6 +22,7 @@ export const uploadPlace = defineView({
     );
     const [row] = rows;
     if (!row) return null;
-    return { picture: row.asked?.kind === "document" ? (row.asked.picture ?? null) : null };
+    const asked = row.asked?.kind === "document" ? row.asked : null;
+    return { picture: asked?.picture ?? null, takes: asked?.takes ?? {} };
   },
 });

@@ -62,6 +62,17 @@ export const evidence = {
   "doc.refused.too_hard":
     "This file is made in a way that takes too much work to open. Print it to PDF and choose that copy.",
   "doc.refused.busy": "Too many documents are coming in just now. Wait a minute and choose the file again.",
+  "doc.takes.pdf": "PDF only.",
+  "doc.takes.picture": "Pictures only: JPEG or PNG.",
+  "doc.takes.size": "Up to {size}.",
+  "doc.takes.pages": "{pages, plural, one {One page} other {At most # pages}}.",
+  "doc.languages":
+    "We read it in {languages}. In any other language, send it with a translation by {who}, in one file or as a second one.",
+  "doc.refused.only_pdf_here": "Only a PDF is taken here. Save it as PDF and choose that.",
+  "doc.refused.only_pictures_here": "Only a picture is taken here, JPEG or PNG.",
+  "doc.refused.too_many_pages_here":
+    "This has more pages than are taken here: {pages, plural, one {one page} other {at most # pages}}. Send only what belongs here.",
+  "doc.mark.few_pages": "This has fewer pages than usual. Look whether all of them are there.",
   "doc.mark.hard_to_read": "This picture is small and may be hard to read. A sharper one helps us.",
   "doc.mark.active_content": "This PDF contains active parts. We show it without them.",
   "doc.mark.embedded_file": "This PDF carries another file inside. We do not read that one.",

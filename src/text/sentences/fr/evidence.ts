@@ -71,6 +71,17 @@ export const evidence: Readonly<Record<keyof typeof english, string>> = {
     "Ce fichier est fait d’une manière qui demande trop de travail pour l’ouvrir. Imprimez-le en PDF et choisissez cette copie.",
   "doc.refused.busy":
     "Trop de documents arrivent en ce moment. Attendez une minute et choisissez le fichier à nouveau.",
+  "doc.takes.pdf": "PDF seulement.",
+  "doc.takes.picture": "Images seulement : JPEG ou PNG.",
+  "doc.takes.size": "Jusqu’à {size}.",
+  "doc.takes.pages": "{pages, plural, one {Une page} other {# pages au plus}}.",
+  "doc.languages":
+    "Nous le lisons en {languages}. Dans toute autre langue, envoyez-le avec une traduction par {who}, dans un seul fichier ou dans un second.",
+  "doc.refused.only_pdf_here": "Seul un PDF est accepté ici. Enregistrez-le en PDF et choisissez celui-ci.",
+  "doc.refused.only_pictures_here": "Seule une image est acceptée ici, JPEG ou PNG.",
+  "doc.refused.too_many_pages_here":
+    "Ce fichier a plus de pages qu’il n’en est accepté ici : {pages, plural, one {une page} other {# pages au plus}}. N’envoyez que ce qui est demandé.",
+  "doc.mark.few_pages": "Ce document a moins de pages que d’habitude. Vérifiez qu’elles y sont toutes.",
   "doc.mark.hard_to_read": "Cette image est petite et peut être difficile à lire. Une plus nette nous aide.",
   "doc.mark.active_content": "Ce PDF contient des parties actives. Nous le montrons sans elles.",
   "doc.mark.embedded_file": "Ce PDF contient un autre fichier. Nous ne lisons pas celui-là.",

@@ -1,10 +1,11 @@
-import { DEFAULT_MOST_BYTES } from "../../../../../core/evidence/limits";
 import type { DocumentResult } from "../../../../../core/file/result";
 import { PROOF_LEVELS, type ProofLevel } from "../../../../../core/rulebook/requirement";
+import { DEFAULT_MOST_BYTES } from "../../../../../core/rulebook/takes";
 import type { Locale } from "../../../../../core/text/local-text";
 import { formatBytes, formatDate, formatDayInZone } from "../../../../../text/format";
 import { isTextKey, sentence } from "../../../../../text/sentence";
 import { standingWord } from "../../../../../text/words/standing";
+import { languagesSentence, takenSentence } from "../../../../../text/words/taken";
 import { CombBar } from "../../../../../ui/assessment/comb";
 import { SignerBox } from "../../../../../ui/evidence/signer-box";
 import { UploadBox } from "../../../../../ui/evidence/upload-box.client";
@@ -32,6 +33,17 @@ function ProofNeeded({
       {owedProof
         ? sentence(language, "proof.later", { proof: word(owedProof.level), moment: owedProof.neededBy })
         : null}
+    </p>
+  );
+}
+
+/** Which files are taken, and in which languages, where the rulebook says so. */
+function Taken({ document, language }: { document: MyApplication["documents"][number]; language: Locale }) {
+  const taken = takenSentence(language, document.takes);
+  if (taken === "" && !document.languages) return null;
+  return (
+    <p className="quiet">
+      {taken} {document.languages ? languagesSentence(language, document.languages) : null}
     </p>
   );
 }
@@ -71,6 +83,7 @@ export function DocumentsPage({ application, language }: { application: MyApplic
               </span>
             </h3>
             {document.help ? <p className="quiet">{document.help[language]}</p> : null}
+            <Taken document={document} language={language} />
             {document.governsName ? <p className="quiet">{sentence(language, "doc.governsName")}</p> : null}
             <ProofNeeded result={result} language={language} />
             {document.open && result.standing !== "returned"
@@ -139,6 +152,7 @@ export function DocumentsPage({ application, language }: { application: MyApplic
               locale={language}
               title={result.title[language]}
               picture={document.picture}
+              takes={document.takes}
               supplied={document.supplied.map((s) => ({
                 ...s,
                 pagesText: sentence(language, "doc.pages", { pages: s.lastPage - s.firstPage + 1 }),
