@@ -80,18 +80,33 @@ const VISITOR: Actor = { kind: "visitor" };
 const OFFICE_TEXTS = [
   {
     name: "Thanks, nothing more is needed",
+    uses: ["message"],
     en: "Dear {name},\n\nThank you. Nothing more is needed for {programme} at present; your application No. {number} goes on as it is.\n\n{officer}",
     fr: "Bonjour {name},\n\nMerci. Rien d’autre n’est nécessaire pour {programme} à présent ; votre candidature n° {number} suit son cours.\n\n{officer}",
   },
   {
     name: "Both degrees count",
+    uses: ["message"],
     en: "Dear {name},\n\nBoth of your degrees count. Each is carried over on its own scale, and the mean of both is what we go by.\n\n{officer}",
     fr: "Bonjour {name},\n\nVos deux diplômes comptent. Chacun est converti sur sa propre échelle, et nous retenons la moyenne des deux.\n\n{officer}",
   },
   {
     name: "When we decide",
+    uses: ["message"],
     en: "Dear {name},\n\nWe expect to have worked through your application by {by}. You need to do nothing until then.\n\n{officer}",
     fr: "Bonjour {name},\n\nNous pensons avoir étudié votre candidature d’ici au {by}. Vous n’avez rien à faire d’ici là.\n\n{officer}",
+  },
+  {
+    name: "A sworn translation, please",
+    uses: ["ask", "return"],
+    en: "Please send a translation into English or French by a sworn translator, with its stamp, together with the original.",
+    fr: "Veuillez envoyer une traduction en français ou en anglais par un traducteur assermenté, avec son cachet, accompagnée de l’original.",
+  },
+  {
+    name: "Signed and stamped by the school",
+    uses: ["return"],
+    en: "Your school has to sign or stamp it, or send us a version that can be verified. Your application No. {number} waits for it.",
+    fr: "Votre école doit le signer ou le tamponner, ou nous en envoyer une version vérifiable. Votre candidature n° {number} l’attend.",
   },
 ] as const;
 
@@ -310,7 +325,7 @@ export async function loadDemo(
   await noteInFiles(ctx, staff, made);
   await shareWork(ctx, staff, anchor);
   for (const text of OFFICE_TEXTS)
-    await act(ctx.runtime, saveText, staff.lead, { ...text, textId: null, version: null });
+    await act(ctx.runtime, saveText, staff.lead, { ...text, uses: [...text.uses], textId: null, version: null });
   await act(ctx.runtime, keepList, staff.lead, {
     name: "Estuary, to check",
     query: "turn=office&reason=check&with=programme%3AMES",

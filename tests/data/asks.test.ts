@@ -69,6 +69,13 @@ describe("a list of what is asked for", () => {
       {},
     );
 
+  it("goes out with nothing left in braces, in no line", async () => {
+    const left = { ...question, text: "{name}, which of the two names is yours?" };
+    expect(await trySend({ items: [again, left] })).toMatchObject({ ok: false, reason: "field-left" });
+    expect(await trySend({ items: [again], words: "By {by}." })).toMatchObject({ ok: false, reason: "field-left" });
+    expect(await mails("asked-list")).toEqual([]);
+  });
+
   it("goes out in one mail, which says of each item what it is about", async () => {
     await send({ words: "Nearly there." });
     const [mail, ...more] = await mails("asked-list");

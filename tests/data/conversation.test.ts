@@ -157,8 +157,10 @@ describe("the conversation on a file", () => {
       name: "Thanks",
       en: "Dear {name}, about {number}: thank you.",
       fr: "Merci, {name}.",
+      uses: ["message" as const],
     };
     expect(await reasonOf(runAct(world.runtime, saveText, officer, text))).toBe("not-yours");
+    expect(await reasonOf(runAct(world.runtime, saveText, lead, { ...text, uses: [] }))).toBe("invalid-input");
     expect(await runAct(world.runtime, saveText, lead, { ...text, fr: "Merci, {nom}." })).toMatchObject({
       reason: "unknown-field",
       details: { fields: ["nom"] },

@@ -9,7 +9,7 @@ import { supply } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import * as documents from "../../src/demo/documents";
 import { lookAt, submittedFile, type TestFile } from "../support/files";
-import { DAY, makePerson, must, openWorld, type World } from "../support/world";
+import { DAY, makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 
 describe("judging what was supplied", () => {
   let world: World;
@@ -83,6 +83,14 @@ describe("judging what was supplied", () => {
     ]);
     const { loaded } = await lookAt(world, file.applicationId);
     expect(loaded.facts.asks.map((a) => a.requirement)).toEqual(["transcript"]);
+  });
+
+  it("goes out with nothing left in braces", async () => {
+    const ask = { ...at("passport"), text: "Dear {name}, which name do you use?", due: "2026-12-09" };
+    expect(await reasonOf(runAct(world.runtime, askApplicant, officer, ask))).toBe("field-left");
+    const back = { ...ask, reason: "other" as const, text: "By {by}, please." };
+    expect(await reasonOf(runAct(world.runtime, returnEvidence, officer, back))).toBe("field-left");
+    expect((await lookAt(world, file.applicationId)).loaded.facts.asks).toEqual([]);
   });
 
   it("takes an ask back for ten seconds: its mail is withdrawn, and nothing waits for the applicant", async () => {

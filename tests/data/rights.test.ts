@@ -350,7 +350,7 @@ describe("rights", () => {
       settleMessages: { applicationId },
       writeToOffice: { applicationId, text: "Good morning" },
       readConversation: { applicationId },
-      saveText: { textId: null, version: null, name: "Thanks", en: "Thank you.", fr: "Merci." },
+      saveText: { textId: null, version: null, name: "Thanks", en: "Thank you.", fr: "Merci.", uses: ["message"] },
       dropText: { textId: randomUUID() },
       assignFile: { applicationId },
       assignArrived: { applicationId },

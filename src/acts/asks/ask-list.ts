@@ -1,6 +1,7 @@
 import { and, eq, gte, isNull } from "drizzle-orm";
 import type { z } from "zod";
 import { sendAskListInput, takeAsksBackInput } from "../../core/asks/inputs";
+import { fieldsIn } from "../../core/conversation/merge";
 import { UNDO_MS } from "../../core/file-acts/undo";
 import type { Locale } from "../../core/text/local-text";
 import { ask } from "../../db/schema";
@@ -39,6 +40,7 @@ export const sendAskList = defineFileAct({
   run: async (ctx, file, input) => {
     const { items, sections, correction, words, due } = input;
     if (ctx.actor.kind !== "person") return refuse("not-yours");
+    if (fieldsIn([words, correction, ...items.map((i) => i.text)].join(" ")).length > 0) return refuse("field-left");
     if (items.length + sections.length === 0) return refuse("nothing-due");
     if (sections.length > 0 && correction === "") return refuse("needs-reason");
     if (!items.every((item) => mayAsk(file, item))) return refuse("not-found");

@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { and, eq, isNull } from "drizzle-orm";
 import { askApplicantInput, extendAskInput, settleAskInput } from "../../core/asks/inputs";
+import { fieldsIn } from "../../core/conversation/merge";
 import type { AskWants } from "../../core/file/facts";
 import type { RequirementPlace } from "../../core/file/place";
 import { UNDO_MS } from "../../core/file-acts/undo";
@@ -75,6 +76,8 @@ export const askApplicant = defineFileAct({
   right: "office",
   about: placeOf,
   run: async (ctx, file, input) => {
+    // A field that was not filled in would go out in its braces.
+    if (fieldsIn(input.text).length > 0) return refuse("field-left");
     const result = resultAt(file, input);
     // Sections are opened for correction instead: an answer cannot be supplied like a document.
     if (!result || result.kind === "sections" || !isSubmitted(file, result)) return refuse("not-found");

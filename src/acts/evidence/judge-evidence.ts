@@ -1,4 +1,5 @@
 import { and, eq, gte, inArray, isNull } from "drizzle-orm";
+import { fieldsIn } from "../../core/conversation/merge";
 import { acceptEvidenceInput, returnEvidenceInput, undoJudgementInput } from "../../core/evidence/inputs";
 import { type DocumentResult, isSupplied } from "../../core/file/result";
 import { UNDO_MS } from "../../core/file-acts/undo";
@@ -64,6 +65,7 @@ export const returnEvidence = defineFileAct({
     const result = resultAt(file, input);
     if (result?.kind !== "document" || result.evidence.length === 0) return refuse("not-found");
     if (!isSubmitted(file, result)) return refuse("locked");
+    if (fieldsIn(input.text).length > 0) return refuse("field-left");
     if (input.reason === "other" && input.text === "") return refuse("needs-reason");
     // Somebody else has just sent it back, and the applicant knows.
     if (isReturned(file, result)) return refuse("already-done");

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { onFile } from "../file/place";
+import { TEXT_USES } from "./text-uses";
 
 /** What the acts of a conversation on a file take. */
 
@@ -27,6 +28,7 @@ export const saveTextInput = z.object({
   name: z.string().trim().min(1).max(80),
   en: text,
   fr: text,
+  uses: z.array(z.enum(TEXT_USES)).min(1),
 });
 export type WrittenText = z.input<typeof saveTextInput>;
 export const dropTextInput = z.object({ textId: z.uuid() });

@@ -27,12 +27,17 @@ describe("what comes when", () => {
     answeredAt: null,
   };
   /** The schedule of the sample's file with what is changed of its choice and its turns. */
-  const schedule = (change: SampleChange, own: Partial<ChoiceFact> = {}, turns: readonly TurnFact[] = []) => {
+  const schedule = (
+    change: SampleChange,
+    own: Partial<ChoiceFact> = {},
+    turns: readonly TurnFact[] = [],
+    by = office,
+  ) => {
     const made = sampleFile(person(), change);
     const facts = { ...made, choices: made.choices.map((c) => ({ ...c, ...own })), turns };
     const [result] = look(facts).choices;
     const [choice] = facts.choices;
-    return choice && result ? scheduleOf(choice, result, sampleRound, office) : null;
+    return choice && result ? scheduleOf(choice, result, sampleRound, turns.at(-1)?.turn ?? "office", office) : null;
   };
   const told = (...of: Parameters<typeof schedule>) =>
     schedule(...of)?.milestones.map((m) => [m.kind, m.state, m.day, m.within]);
@@ -69,6 +74,18 @@ describe("what comes when", () => {
     const again = schedule(submitted, { completeAt: COMPLETE }, after);
     expect(again).toMatchObject({ standsStill: false, moved: { from: FIRST, days: 2 } });
     expect(again?.milestones[2]?.day).toBe(MOVED);
+  });
+
+  it("names no day in a year without a calendar, and does not say that it stands still", () => {
+    const facts = sampleFile(person(), submitted);
+    const [choice] = facts.choices;
+    const promise = { days: sampleRound.promiseDays, used: 2, due: null };
+    const told = (turn: Turn) =>
+      choice &&
+      scheduleOf({ ...choice, completeAt: COMPLETE }, { stage: "complete", promise }, sampleRound, turn, office);
+    expect(told("office")).toMatchObject({ standsStill: false, moved: null });
+    expect(told("office")?.milestones[2]).toMatchObject({ day: null, within: sampleRound.promiseDays - 2 });
+    expect(told("applicant")?.standsStill).toBe(true);
   });
 
   it("shows a decision when it is released, and no answer or first day to who got no offer", () => {

@@ -1,10 +1,11 @@
 import { addWorking, workingBetween } from "../calendar/working-days";
-import type { ChoiceFact, Round } from "../file/facts";
+import type { ChoiceFact, Round, Turn } from "../file/facts";
 import type { ChoiceResult } from "../file/result";
 import type { PlainDate } from "../ids";
 import type { Office } from "../standards/reference-set";
 import { formatDay } from "../time/day";
 import { dayAt, requireDay } from "../time/zone";
+import { isOwn } from "./spent";
 
 export const MILESTONES = ["submitted", "complete", "decision", "answer", "start"] as const;
 
@@ -35,6 +36,7 @@ export function scheduleOf(
   choice: ChoiceFact,
   { stage, promise }: Pick<ChoiceResult, "stage" | "promise">,
   round: Pick<Round, "promiseDays">,
+  turn: Turn,
   { calendar, zone, set }: Office,
 ): Schedule | null {
   if (choice.submittedAt === null || stage === "preparing" || stage === "closed") return null;
@@ -78,7 +80,8 @@ export function scheduleOf(
       day: done !== null ? (dayOf(done) as PlainDate) : (expected as PlainDate | null),
       within: done !== null ? null : within,
     })),
-    standsStill: complete && decision === null && promise !== null && promise.due === null,
+    // Without a calendar for the year there is no day either, and the clock runs all the same.
+    standsStill: complete && decision === null && promise?.due === null && !isOwn(turn),
     moved: moved > 0 && first !== null ? { from: formatDay(first), days: moved } : null,
   };
 }

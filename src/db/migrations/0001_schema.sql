@@ -472,6 +472,7 @@ CREATE TABLE "office_text" (
 	"name" text NOT NULL,
 	"en" text NOT NULL,
 	"fr" text NOT NULL,
+	"uses" text[] NOT NULL,
 	"version" integer DEFAULT 1 NOT NULL,
 	"by_id" uuid NOT NULL,
 	"at" timestamp with time zone NOT NULL,

@@ -1,5 +1,6 @@
 import { sql } from "drizzle-orm";
 import { boolean, index, integer, pgTable, text, uuid } from "drizzle-orm/pg-core";
+import type { TextUse } from "../../core/conversation/text-uses";
 import { application } from "./application";
 import { instant } from "./columns";
 import { person } from "./people";
@@ -41,6 +42,7 @@ export const officeText = pgTable("office_text", {
   name: text("name").notNull().unique(),
   en: text("en").notNull(),
   fr: text("fr").notNull(),
+  uses: text("uses").array().$type<readonly TextUse[]>().notNull(),
   version: integer("version").notNull().default(1),
   byId: uuid("by_id")
     .notNull()

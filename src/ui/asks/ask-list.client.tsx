@@ -5,6 +5,7 @@ import { useRouter } from "next/navigation";
 import { useId, useState } from "react";
 import { draftAsks, sectionsLacking } from "../../core/asks/draft-asks";
 import { LONGEST_ASK, MOST_ITEMS } from "../../core/asks/inputs";
+import { fieldsIn } from "../../core/conversation/merge";
 import type { AskWants } from "../../core/file/facts";
 import { type RequirementPlace, resultKey, sectionKey } from "../../core/file/place";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
@@ -13,6 +14,7 @@ import { askLines } from "../../text/words/ask-lines";
 import { renderMail } from "../../text/words/render-mail";
 import type { FileData } from "../../views/assessment/file-data";
 import { requirementName } from "../assessment/entry-name";
+import { StockText } from "../conversation/stock-text.client";
 import { DayInput } from "../form/fields/day-input.client";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
@@ -60,11 +62,14 @@ function ItemRow({
   title,
   onChange,
   onDrop,
+  onEnter,
 }: {
   item: Item;
   title: string;
   onChange: (item: Item) => void;
   onDrop: (() => void) | null;
+  /** When it is begun to be written in. */
+  onEnter: () => void;
 }) {
   const id = useId();
   return (
@@ -87,6 +92,7 @@ function ItemRow({
             autoSize={{ minRows: 1 }}
             maxLength={LONGEST_ASK}
             value={item.text}
+            onFocus={onEnter}
             onChange={(e) => onChange({ ...item, text: e.target.value })}
           />
         </>
@@ -123,6 +129,8 @@ export function AskList({ data, askDay, act }: { data: FileData; askDay: string;
   );
   const [correction, setCorrection] = useState("");
   const [words, setWords] = useState("");
+  /** Where it was written last: in an item, by its id, or above the list. */
+  const [at, setAt] = useState<string | null>(null);
   const [due, setDue] = useState(askDay);
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useAsking();
@@ -134,6 +142,9 @@ export function AskList({ data, askDay, act }: { data: FileData; askDay: string;
     ...(taken.some((i) => i.text.trim() === "") ? ["say what is asked for in each line"] : []),
     ...(opened.length > 0 && correction.trim() === "" ? ["say what is to be corrected"] : []),
     ...(due === "" ? ["say by when"] : []),
+    ...(fieldsIn([words, correction, ...taken.map((i) => i.text)].join(" ")).length > 0
+      ? ["fill in what stands in braces"]
+      : []),
   ];
   const add = (value: string) => {
     const [wants = "", key = ""] = value.split(" ");
@@ -195,6 +206,13 @@ export function AskList({ data, askDay, act }: { data: FileData; askDay: string;
       setCorrection("");
       router.refresh();
     });
+  const here = taken.find((i) => i.id === at);
+  const titleOf = ({ at: place }: Item): string => {
+    const result = data.assessment.requirements.find(
+      (r) => place && resultKey(r) === resultKey({ ...place, key: place.requirement }),
+    );
+    return result ? requirementName(data, result) : "A question";
+  };
   const count = taken.length + (opened.length > 0 ? 1 : 0);
   return (
     <form
@@ -217,14 +235,12 @@ export function AskList({ data, askDay, act }: { data: FileData; askDay: string;
         ) : null}
         <ul>
           {items.map((item) => {
-            const result = data.assessment.requirements.find(
-              (r) => item.at && resultKey(r) === resultKey({ ...item.at, key: item.at.requirement }),
-            );
             return (
               <ItemRow
                 key={item.id}
                 item={item}
-                title={result ? requirementName(data, result) : "A question"}
+                title={titleOf(item)}
+                onEnter={() => setAt(item.id)}
                 onChange={(next) => setItems(items.map((i) => (i.id === item.id ? next : i)))}
                 onDrop={
                   item.wants === "words" || item.text === "" ? () => setItems(items.filter((i) => i !== item)) : null
@@ -281,9 +297,20 @@ export function AskList({ data, askDay, act }: { data: FileData; askDay: string;
             autoSize={{ minRows: 1 }}
             maxLength={LONGEST_ASK}
             value={words}
+            onFocus={() => setAt(null)}
             onChange={(e) => setWords(e.target.value)}
           />
         </div>
+        <StockText
+          id="ask-take"
+          use="ask"
+          aids={data.writing}
+          label={here ? `A text of the office for “${titleOf(here)}”` : "A text of the office above the list"}
+          text={here?.text ?? words}
+          onText={(text) =>
+            here ? setItems(items.map((i) => (i.id === here.id ? { ...i, text } : i))) : setWords(text)
+          }
+        />
         <div className="field">
           <label htmlFor="ask-due">By</label>
           <DayInput id="ask-due" value={due} precision="day" locale="en" onTake={setDue} />

@@ -1,16 +1,17 @@
 "use client";
 
-import { Button, Input, Select } from "antd";
+import { Button, Input } from "antd";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { MOST_SIGNS } from "../../core/conversation/inputs";
-import { fieldsIn, merge } from "../../core/conversation/merge";
+import { fieldsIn } from "../../core/conversation/merge";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { formatMoment } from "../../text/format";
 import type { ConversationMessage, FileConversation as Data } from "../../views/conversation/conversation";
 import { useKeptText } from "../frame/kept-text.client";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
+import { FieldsLeft, StockText } from "./stock-text.client";
 
 const LANGUAGES = { en: "English", fr: "French" } as const;
 
@@ -51,7 +52,7 @@ function Message({
 /** What applicant and office wrote to each other, and the box to write in: with texts of the office, filled in for this file. */
 export function FileConversation({
   number,
-  data: { messages, locale, values, texts },
+  data: { messages, ...aids },
   sections,
   zone,
   act,
@@ -72,12 +73,6 @@ export function FileConversation({
   const open = messages.filter((m) => !m.fromOffice && m.answeredAt === null);
   const titleOf = (key: string) => sections.find((s) => s.key === key)?.title ?? "";
   const left = fieldsIn(text);
-  const take = (id: string) => {
-    const chosen = texts.find((t) => t.id === id);
-    if (!chosen) return;
-    const { text: filled } = merge(chosen[locale], values);
-    setText(text.trim() === "" ? filled : `${text.trimEnd()}\n\n${filled}`);
-  };
   const doing = (run: () => Promise<string | null>, then: () => void) =>
     begin(async () => {
       const refused = await run();
@@ -140,7 +135,7 @@ export function FileConversation({
         <div className="field">
           <label htmlFor="answer-text">
             {open.length > 0 ? "Your answer" : "Your message"}{" "}
-            <span className="quiet">· they read {LANGUAGES[locale]}</span>
+            <span className="quiet">· they read {LANGUAGES[aids.locale]}</span>
           </label>
           <Input.TextArea
             id="answer-text"
@@ -153,26 +148,8 @@ export function FileConversation({
             }}
           />
         </div>
-        {left.length > 0 ? (
-          <p className="wrong">
-            {left.map((field) => `{${field}}`).join(", ")} {left.length === 1 ? "is" : "are"} not filled in: write what
-            belongs there, or take it out.
-          </p>
-        ) : null}
-        {texts.length > 0 ? (
-          <div className="field">
-            <label htmlFor="answer-take">Add a text of the office</label>
-            <Select
-              id="answer-take"
-              value={null}
-              placeholder="Choose one; it is filled in for this file"
-              onChange={take}
-              showSearch={{ optionFilterProp: "label" }}
-              options={texts.map((t) => ({ value: t.id, label: t.name }))}
-              style={{ width: "100%" }}
-            />
-          </div>
-        ) : null}
+        <FieldsLeft text={text} />
+        <StockText id="answer-take" use="message" aids={aids} text={text} onText={setText} />
         {open.length > 0 ? (
           <div className="field">
             <label htmlFor="answer-question">

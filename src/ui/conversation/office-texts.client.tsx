@@ -1,15 +1,22 @@
 "use client";
 
-import { Button, Input } from "antd";
+import { Button, Checkbox, Input } from "antd";
 import { useState } from "react";
 import { MOST_SIGNS, type WrittenText } from "../../core/conversation/inputs";
 import { MERGE_FIELDS, unknownFields } from "../../core/conversation/merge";
+import { TEXT_USES, type TextUse } from "../../core/conversation/text-uses";
 import type { OfficeText } from "../../views/conversation/conversation";
 import { ConfirmPress } from "../frame/confirm-press.client";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
 
-const EMPTY: WrittenText = { textId: null, version: null, name: "", en: "", fr: "" };
+const EMPTY: WrittenText = { textId: null, version: null, name: "", en: "", fr: "", uses: ["message"] };
+
+const USE_WORDS: Readonly<Record<TextUse, string>> = {
+  message: "in the conversation",
+  ask: "where something is asked for",
+  return: "where a document goes back",
+};
 
 const Box = ({
   id,
@@ -73,6 +80,23 @@ function Editor({
         <Box id="text-en" label="English" value={text.en} change={(en) => setText({ ...text, en })} />
         <Box id="text-fr" label="French" value={text.fr} change={(fr) => setText({ ...text, fr })} />
       </div>
+      <fieldset className="text-uses">
+        <legend>Offered</legend>
+        {TEXT_USES.map((use) => (
+          <Checkbox
+            key={use}
+            checked={text.uses.includes(use)}
+            onChange={(e) =>
+              setText({
+                ...text,
+                uses: TEXT_USES.filter((u) => (u === use ? e.target.checked : text.uses.includes(u))),
+              })
+            }
+          >
+            {USE_WORDS[use]}
+          </Checkbox>
+        ))}
+      </fieldset>
       <p className="quiet">
         Fields that a file fills in: {MERGE_FIELDS.map((field) => `{${field}}`).join(", ")}. One that a file has no
         value for stays in its braces, and nothing is sent before a person has seen to it.
@@ -116,7 +140,7 @@ export function OfficeTexts({
           open === t.id ? (
             <li key={t.id}>
               <Editor
-                first={{ textId: t.id, version: t.version, name: t.name, en: t.en, fr: t.fr }}
+                first={{ textId: t.id, version: t.version, name: t.name, en: t.en, fr: t.fr, uses: [...t.uses] }}
                 save={save}
                 onDone={() => setOpen(null)}
               />
@@ -131,7 +155,7 @@ export function OfficeTexts({
                 </p>
               </div>
               <p className="quiet">
-                {t.by}, version {t.version}{" "}
+                Offered {t.uses.map((use) => USE_WORDS[use]).join(", ")}. {t.by}, version {t.version}{" "}
                 {writes ? (
                   <>
                     <Button size="small" onClick={() => setOpen(t.id)}>

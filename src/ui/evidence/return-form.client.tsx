@@ -2,6 +2,9 @@
 
 import { Button, Input, Select } from "antd";
 import { useEffect, useRef, useState } from "react";
+import { fieldsIn } from "../../core/conversation/merge";
+import type { WritingAids } from "../../views/conversation/writing-aids";
+import { FieldsLeft, StockText } from "../conversation/stock-text.client";
 import { DayInput } from "../form/fields/day-input.client";
 import { useAsking } from "../frame/unanswered.client";
 
@@ -22,6 +25,7 @@ export function ReturnForm({
   kind,
   draft,
   due,
+  aids,
   onSend,
   onCancel,
 }: {
@@ -29,6 +33,7 @@ export function ReturnForm({
   /** What is written to begin with. */
   draft: string;
   due: string;
+  aids: WritingAids;
   onSend: (input: {
     readonly reason: ReturnReason;
     readonly text: string;
@@ -42,7 +47,7 @@ export function ReturnForm({
   const [busy, begin] = useAsking();
   const box = useRef<HTMLFormElement>(null);
   useEffect(() => box.current?.querySelector<HTMLElement>("input, textarea")?.focus(), []);
-  const ready = day !== "" && (kind === "return" || text.trim() !== "");
+  const ready = day !== "" && (kind === "return" || text.trim() !== "") && fieldsIn(text).length === 0;
   const send = () => begin(() => onSend({ reason, text, due: day }));
   return (
     <form
@@ -78,6 +83,8 @@ export function ReturnForm({
           maxLength={2000}
         />
       </div>
+      <FieldsLeft text={text} />
+      <StockText id="return-take" use={kind} aids={aids} text={text} onText={setText} />
       <div className="field">
         <label htmlFor="return-due">By</label>
         <DayInput id="return-due" value={day} precision="day" locale="en" onTake={setDay} />

@@ -88,6 +88,7 @@ export function RequirementPanel({
             form === "ask" ? sentence(data.writesIn, "ask.draft", { title: requirement.title[data.writesIn] }) : ""
           }
           due={askDay}
+          aids={data.writing}
           onCancel={() => setForm("none")}
           onSend={async (input) =>
             form === "return"

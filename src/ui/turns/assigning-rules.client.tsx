@@ -113,7 +113,12 @@ function RuleRow({
           disabled={!plans}
           showSearch={{ optionFilterProp: "label" }}
           onChange={(value) => change({ officers: value })}
-          options={officers.map((o) => ({ value: o.id, label: o.name }))}
+          options={[
+            ...officers.map((o) => ({ value: o.id, label: o.name })),
+            ...rule.officers
+              .filter((id) => !officers.some((o) => o.id === id))
+              .map((id) => ({ value: id, label: "Somebody who left" })),
+          ]}
         />
       </td>
       {plans ? (

@@ -152,7 +152,9 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
     assessment: applicantsShare(assessment, new Set(choices.filter((c) => c.decision).map((c) => c.id))),
     schedules: live.flatMap(({ choice, round }) => {
       const result = assessment.choices.find((c) => c.id === choice.id);
-      return (result && scheduleOf(choice, result, round, office)) ?? [];
+      return (
+        (result && scheduleOf(choice, result, round, loaded.facts.turns.at(-1)?.turn ?? "applicant", office)) ?? []
+      );
     }),
     spent: spentOn(loaded.facts, assessment.file.stage, office, ctx.now),
     factTitles: Object.assign(

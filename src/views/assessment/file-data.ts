@@ -13,6 +13,7 @@ import type { Locale, LocalText } from "../../core/text/local-text";
 import type { TimeSpent } from "../../core/turns/spent";
 import type { ChoiceOffer } from "../application/choice-offer";
 import type { ContactPlace } from "../contact/contact-places";
+import type { WritingAids } from "../conversation/writing-aids";
 import type { Double, FileAccount } from "../people/doubles";
 import type { FileCase } from "../rulings/rulings";
 import type { AlikeStatements } from "../statements/likeness";
@@ -283,6 +284,8 @@ export interface FileData {
   /** The identity papers that count for this person, by the field (`section.field`) that asks which one it is. */
   readonly counting: Readonly<Record<string, readonly { readonly key: string; readonly title: LocalText }[]>>;
   /** What the rulebook says of the files and languages that a document may have, by the requirement's key. */
+  /** What an officer writes to the applicant with. */
+  readonly writing: WritingAids;
   readonly documentRules: Readonly<Record<string, Pick<DocumentRequirement, "takes" | "languages">>>;
   readonly ruleFields: Readonly<Record<string, readonly string[]>>;
   /** What facts are called, by the names that rules use. */

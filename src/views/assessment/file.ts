@@ -27,6 +27,7 @@ import { loadFile } from "../../db/queries/load-file";
 import { localTitles } from "../../text/words/trace";
 import { choiceOffer } from "../application/choice-offer";
 import { contactPlaces } from "../contact/contact-places";
+import { writingAids } from "../conversation/writing-aids";
 import { entryTitles, titlesOf } from "../form/fact-titles";
 import { accountOf, doublesOf } from "../people/doubles";
 import { casesOfFile } from "../rulings/rulings";
@@ -222,12 +223,14 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
   const prepared = prepare(input);
   const { index, all } = prepared;
   const assessment = explain(prepared, assessIn(prepared, input));
-  const [cases, doubles, account, likenesses] = await Promise.all([
+  const [cases, doubles, account, likenesses, writing] = await Promise.all([
     casesOfFile(ctx.pool, loaded.facts, all, office),
     doublesOf(ctx.pool, { ...loaded.facts, id, email: extras.email }, scope),
     accountOf(ctx.pool, id, scope),
     likenessesOf(ctx.pool, loaded, scope),
+    writingAids(ctx.pool, ctx.actor, id),
   ]);
+  if (!writing) return null;
   const advises = holds(
     ctx.actor,
     ["adviser"],
@@ -288,6 +291,7 @@ async function readFile(ctx: ViewContext, id: string, scope: "all" | readonly st
     counting: countingPapers(all, office),
     ruleFields: ruleFields(loaded),
     documentRules: documentRules(loaded),
+    writing,
     spent: spentOn(loaded.facts, assessment.file.stage, office, ctx.now),
     factTitles: factTitles(loaded, index, office),
     office: { ...registersOf(office.set), targets: office.set.targets },

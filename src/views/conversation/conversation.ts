@@ -1,11 +1,9 @@
 import type pg from "pg";
 import { z } from "zod";
-import type { MergeValues } from "../../core/conversation/merge";
-import type { Locale } from "../../core/text/local-text";
-import { formatDate } from "../../text/format";
-import { officeNow } from "../view/office-now";
+import type { TextUse } from "../../core/conversation/text-uses";
 import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
 import { defineView } from "../view/view";
+import { type WritingAids, writingAids } from "./writing-aids";
 
 /** One message of a conversation. */
 export interface ConversationMessage {
@@ -55,13 +53,9 @@ export const myConversation = defineView({
   },
 });
 
-/** The same as the office reads it, with what texts can be filled with, and the texts. */
-export interface FileConversation {
+/** The same as the office reads it, with what is needed to answer. */
+export interface FileConversation extends WritingAids {
   readonly messages: readonly ConversationMessage[];
-  /** The language in which the applicant reads. */
-  readonly locale: Locale;
-  readonly values: MergeValues;
-  readonly texts: readonly { readonly id: string; readonly name: string; readonly en: string; readonly fr: string }[];
 }
 
 export const fileConversation = defineView({
@@ -69,42 +63,15 @@ export const fileConversation = defineView({
   input: z.object({ number: z.string().max(20) }),
   read: async ({ pool, actor }, { number }): Promise<FileConversation | null> => {
     const scope = programmesOf(actor);
-    if (scope === null || actor.kind !== "person") return null;
-    const { rows } = await pool.query<{
-      id: string;
-      locale: Locale;
-      account: string;
-      name: string | null;
-      title: string | null;
-      due: string | null;
-      programmes: string;
-    }>(
-      `select a.id, p.locale, p.name as account, s.name, s.next_title as title, ((s.due_at - interval '1 second') at time zone $3)::date::text as due,
-         (select string_agg(g.title->>p.locale, ', ' order by c.rank) from choice c join intake i on i.id = c.intake_id join programme g on g.id = i.programme_id
-          where c.application_id = a.id and c.withdrawn_at is null) as programmes
-       from application a join person p on p.id = a.person_id left join file_standing s on s.application_id = a.id
-       where a.number = $2 and ${fileInScope("a.id", "$1")}`,
-      [scopeParameter(scope), number, (await officeNow(pool)).set.zone],
+    if (scope === null) return null;
+    const { rows } = await pool.query<{ id: string }>(
+      `select a.id from application a where a.number = $2 and ${fileInScope("a.id", "$1")}`,
+      [scopeParameter(scope), number],
     );
     const [row] = rows;
     if (!row) return null;
-    const [messages, texts] = await Promise.all([
-      messagesOf(pool, row.id),
-      pool.query<FileConversation["texts"][number]>("select id, name, en, fr from office_text order by lower(name)"),
-    ]);
-    return {
-      messages,
-      locale: row.locale,
-      values: {
-        name: row.name || row.account,
-        number,
-        programme: row.programmes ?? "",
-        "next step": row.title ?? "",
-        by: row.due ? formatDate(row.locale, row.due) : "",
-        officer: actor.name,
-      },
-      texts: texts.rows,
-    };
+    const [messages, aids] = await Promise.all([messagesOf(pool, row.id), writingAids(pool, actor, row.id)]);
+    return aids && { messages, ...aids };
   },
 });
 
@@ -113,6 +80,7 @@ export interface OfficeText {
   readonly name: string;
   readonly en: string;
   readonly fr: string;
+  readonly uses: readonly TextUse[];
   readonly version: number;
   readonly by: string;
   readonly at: string;
@@ -125,7 +93,7 @@ export const officeTexts = defineView({
   read: async ({ pool, actor }): Promise<readonly OfficeText[] | null> => {
     if (programmesOf(actor) === null) return null;
     const { rows } = await pool.query<Omit<OfficeText, "at"> & { at: Date }>(
-      "select t.id, t.name, t.en, t.fr, t.version, p.name as by, t.at from office_text t join person p on p.id = t.by_id order by lower(t.name)",
+      "select t.id, t.name, t.en, t.fr, t.uses, t.version, p.name as by, t.at from office_text t join person p on p.id = t.by_id order by lower(t.name)",
     );
     return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
   },

@@ -19,7 +19,7 @@ export async function saveOfficeText(text: WrittenText): Promise<string | null> 
     case "already-done":
       return "Another text has this name. Give this one another.";
     case "invalid-input":
-      return "A text needs a name and its words in both languages.";
+      return "A text needs a name, its words in both languages, and a place where it is offered.";
     default:
       return REFUSED_WORDS[outcome.reason];
   }
