@@ -27,12 +27,7 @@ describe("what comes when", () => {
     answeredAt: null,
   };
   /** The schedule of the sample's file with what is changed of its choice and its turns. */
-  const schedule = (
-    change: SampleChange,
-    own: Partial<ChoiceFact> = {},
-    turns: readonly TurnFact[] = [],
-    by = office,
-  ) => {
+  const schedule = (change: SampleChange, own: Partial<ChoiceFact> = {}, turns: readonly TurnFact[] = []) => {
     const made = sampleFile(person(), change);
     const facts = { ...made, choices: made.choices.map((c) => ({ ...c, ...own })), turns };
     const [result] = look(facts).choices;
