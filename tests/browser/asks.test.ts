@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { expectAccessible } from "../support/accessible";
-import { choose, newPerson, type Person, pickDate, readMail, signIn } from "../support/browser";
+import { newPerson, type Person, pickDate, readMail, signIn } from "../support/browser";
 import { type Demo, openDemo } from "../support/demo";
 
 const PHONE = { width: 390, height: 844 };
@@ -54,7 +54,8 @@ describe("what is asked of an applicant", () => {
     await page.getByLabel("Add").click();
     await page.locator(".ant-select-item-option", { hasText: "Again, or more of: Letter of motivation" }).click();
     await page.getByLabel(/^Words for Letter of motivation/).fill("Please sign it.");
-    await choose(page, "A text of the office for “Letter of motivation”", "A sworn translation, please");
+    await page.getByLabel("A text of the office for “Letter of motivation”").click();
+    await page.locator(".ant-select-item-option", { hasText: "A sworn translation, please" }).click();
     const mail = page.getByRole("region", { name: "The mail" });
     await mail.getByText("– Letter of motivation: Please sign it. Please send a translation").waitFor();
     await page.getByLabel(/^Words for Letter of motivation/).fill("By {by}: please sign it.");

@@ -39,13 +39,11 @@ function ProofNeeded({
 
 /** Which files are taken, and in which languages, where the rulebook says so. */
 function Taken({ document, language }: { document: MyApplication["documents"][number]; language: Locale }) {
-  const taken = takenSentence(language, document.takes);
-  if (taken === "" && !document.languages) return null;
-  return (
-    <p className="quiet">
-      {taken} {document.languages ? languagesSentence(language, document.languages) : null}
-    </p>
-  );
+  const words = [
+    takenSentence(language, document.takes),
+    document.languages ? languagesSentence(language, document.languages) : "",
+  ].filter(Boolean);
+  return words.length > 0 ? <p className="quiet">{words.join(" ")}</p> : null;
 }
 
 /** Every document that the rulebook asks for, with what was supplied and what was sent back. */
