@@ -5,6 +5,7 @@ import { useState } from "react";
 import { MOST_SIGNS, type WrittenText } from "../../core/conversation/inputs";
 import { MERGE_FIELDS, unknownFields } from "../../core/conversation/merge";
 import { TEXT_USES, type TextUse } from "../../core/conversation/text-uses";
+import { formatList } from "../../text/format";
 import type { OfficeText } from "../../views/conversation/conversation";
 import { ConfirmPress } from "../frame/confirm-press.client";
 import { useAsking } from "../frame/unanswered.client";
@@ -155,7 +156,12 @@ export function OfficeTexts({
                 </p>
               </div>
               <p className="quiet">
-                Offered {t.uses.map((use) => USE_WORDS[use]).join(", ")}. {t.by}, version {t.version}{" "}
+                Offered{" "}
+                {formatList(
+                  "en",
+                  t.uses.map((use) => USE_WORDS[use]),
+                )}
+                . {t.by}, version {t.version}{" "}
                 {writes ? (
                   <>
                     <Button size="small" onClick={() => setOpen(t.id)}>
