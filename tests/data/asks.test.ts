@@ -11,6 +11,8 @@ import * as documents from "../../src/demo/documents";
 import { IN_PLACE } from "../../src/formats/workshop/in-place";
 import { runJob } from "../../src/jobs/handlers";
 import { renderMail } from "../../src/text/words/render-mail";
+import { file as fileView } from "../../src/views/assessment/file";
+import { readView } from "../../src/views/view/view";
 import { begunFile, lookAt, submittedFile, type TestFile } from "../support/files";
 import { DAY, makePerson, must, NO_REGISTRY, openWorld, type World } from "../support/world";
 
@@ -68,6 +70,19 @@ describe("a list of what is asked for", () => {
       "remind-asked",
       {},
     );
+
+  it("says to the office when the applicant last signed in", async () => {
+    const { number } = (await lookAt(world, file.applicationId)).loaded.facts.application;
+    const seen = async () => (await readView(world.runtime, fileView, officer, { number }))?.lastSignIn;
+    expect(await seen()).toBeNull();
+    const person = file.applicant.kind === "person" ? file.applicant.id : "";
+    for (const at of ["2026-11-20T08:00:00Z", "2026-11-21T08:00:00Z"])
+      await world.runtime.pool.query("insert into access_record (at, kind, person_id) values ($1, 'signed in', $2)", [
+        at,
+        person,
+      ]);
+    expect(Date.parse((await seen()) ?? "")).toBe(Date.parse("2026-11-21T08:00:00Z"));
+  });
 
   it("goes out with nothing left in braces, in no line", async () => {
     const left = { ...question, text: "{name}, which of the two names is yours?" };

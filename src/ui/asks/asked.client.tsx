@@ -101,6 +101,21 @@ function useFresh(askedAt: string | undefined): boolean {
   return askedAt !== undefined && now > 0 && now - Date.parse(askedAt) < UNDO_MS;
 }
 
+/** Whether they have been there since something was asked: whoever has not looked for long is called, not written to again. */
+function LastLook({ data: { asks, lastSignIn } }: { data: FileData }) {
+  const open = asks.filter((a) => a.answeredAt === null).map((a) => a.askedAt);
+  const [first] = open.toSorted();
+  if (first === undefined) return null;
+  if (lastSignIn === null) return <p className="notice">They have not signed in for as long as it is kept.</p>;
+  const since = Date.parse(lastSignIn) >= Date.parse(first);
+  return (
+    <p className={since ? "quiet" : "notice"}>
+      {since ? "They last signed in on " : "They have not signed in since they were asked. The last time was "}
+      <OfficeDay at={lastSignIn} />.
+    </p>
+  );
+}
+
 /** All that the applicant was asked for, letter by letter, the newest first. */
 export function Asked({ data, today, act }: { data: FileData; today: string; act: ActOnFile }) {
   const [wrong, setWrong] = useState<string | null>(null);
@@ -114,6 +129,7 @@ export function Asked({ data, today, act }: { data: FileData; today: string; act
     <section className="asked" aria-label="Asked so far">
       <h2>Asked so far</h2>
       {letters.length === 0 ? <p className="empty">Nothing was asked for in this file yet.</p> : null}
+      <LastLook data={data} />
       {letters.map((letter, i) => {
         const asks = data.asks.filter((a) => a.letter === letter);
         const [first] = asks;

@@ -114,6 +114,8 @@ export interface FileData {
   readonly number: string;
   readonly name: string;
   readonly email: string;
+  /** When the applicant last signed in; null where that was never or is not kept any more. */
+  readonly lastSignIn: string | null;
   readonly now: string;
   readonly zone: string;
   readonly calendar: ReferenceSet["calendar"];

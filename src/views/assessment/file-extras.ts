@@ -17,6 +17,7 @@ interface ValueKey {
 export interface Extras {
   name: string;
   email: string;
+  lastSignIn: string | null;
   writesIn: Locale;
   officer:
     | (Omit<NonNullable<FileData["officer"]>, "cover"> & {
@@ -54,6 +55,7 @@ const rowsOf = (object: string, from: string) => `coalesce((select json_agg(${ob
 
 /** Everything else that the file's page shows, in one round trip. Names of people are joined in at reading; events hold ids. */
 export const EXTRAS = `select n.name as name, p.email, p.locale as "writesIn",
+  to_json((select r.at from access_record r where r.person_id = p.id and r.kind = 'signed in' order by r.id desc limit 1)) as "lastSignIn",
   (select json_build_object('id', o.id, 'name', o.name, 'absences', ${rowsOf(
     "json_build_object('cover', x.name, 'from', x.from_on, 'until', x.until_on)",
     "select c.name, b.from_on, b.until_on from absence b join person c on c.id = b.cover_id where b.person_id = o.id",
