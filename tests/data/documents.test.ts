@@ -62,7 +62,7 @@ describe("documents", () => {
     expect((await send(99)).ok).toBe(true);
   });
 
-  it("are taken as the rulebook says: of its formats and not longer, from the applicant and from the office alike", async () => {
+  it("are taken from the applicant as the rulebook says: of its formats and not longer", async () => {
     const send = (more: object) =>
       runAct(world.runtime, uploadDocument, owner, { ...sheet("%PDF-1.4 letter"), ...more });
     expect(await send({ mediaType: "image/png" })).toMatchObject({ ok: false, details: { document: "only_pdf_here" } });
@@ -74,10 +74,8 @@ describe("documents", () => {
     expect((await send({ requirement: "passport", mediaType: "image/png", pages: 3 })).ok).toBe(true);
     const submitted = await submittedFile(world, roundId, "Longwinded");
     const put = { ...sheet("%PDF-1.4 by mail"), applicationId: submitted.applicationId, pages: 3 };
-    expect(await runAct(world.runtime, supplyForApplicant, officer, put)).toMatchObject({
-      ok: false,
-      details: { document: "too_many_pages_here" },
-    });
+    // A bundle that came by mail is put in by the office, and sorted there.
+    expect((await runAct(world.runtime, supplyForApplicant, officer, put)).ok).toBe(true);
   });
 
   const supply = (text: string, name?: string) => must(world, uploadDocument, owner, sheet(text, name));

@@ -35,20 +35,24 @@ function askedAt(file: OpenFile, requirement: string): DocumentRequirement | nul
   return asked?.kind === "document" ? asked : null;
 }
 
-/** Why a document is not taken where it is sent, as the code of its sentence; null where it is. */
-function refusedAt(asked: DocumentRequirement | null, document: LookedAt): string | null {
+/**
+ * Why a document is not taken where it is sent, as the code of its sentence; null where it is. The office puts in what came, whatever its
+ * kind and length: a bundle is sorted there.
+ */
+function refusedAt(asked: DocumentRequirement | null, document: LookedAt, byOffice: boolean): string | null {
   const { picture, mediaType, pages, marks } = document;
   const wanted = asked?.picture;
   if (wanted && !(picture?.width === wanted.width && picture.height === wanted.height)) return "picture_only";
+  if (byOffice) return null;
   const sent = document.original ?? document;
   return notTaken(asked?.takes ?? {}, { mediaType, pages, marks, bytes: sent.bytes.length });
 }
 
 /** Keeps a document that has been looked at, and links it to the requirement that it answers. An open ask for it is answered. */
-async function take(ctx: ActContext, file: OpenFile, document: z.output<typeof input>) {
+async function take(ctx: ActContext, file: OpenFile, document: z.output<typeof input>, byOffice: boolean) {
   const place = placeOf(document);
   const asked = askedAt(file, place.requirement);
-  const refused = refusedAt(asked, document);
+  const refused = refusedAt(asked, document, byOffice);
   if (refused !== null) return refuse("document-refused", { document: refused, pages: asked?.takes?.mostPages ?? 0 });
   const here = file.facts.evidence.filter(
     (e) => e.requirement === place.requirement && e.scope === place.scope && e.entry === place.entry,
@@ -77,7 +81,7 @@ export const uploadDocument = defineFileAct({
   run: async (ctx, file, document) => {
     const growing = growingSections(file.facts, file.rulebooks);
     if (!maySupply(file.facts, file.assessment, placeOf(document), growing)) return refuse("locked");
-    return take(ctx, file, document);
+    return take(ctx, file, document, false);
   },
 });
 
@@ -91,7 +95,7 @@ export const supplyForApplicant = defineFileAct({
     const result = resultAt(file, placeOf(document));
     if (result?.kind !== "document" || result.standing === "not needed") return refuse("not-found");
     if (!isSubmitted(file, result) || file.assessment.file.stage === "closed") return refuse("locked");
-    const taken = await take(ctx, file, document);
+    const taken = await take(ctx, file, document, true);
     const { number } = file.facts.application;
     if (taken.ok)
       await mailApplicant(ctx, file.id, file.ownerId, "supplied-for-you", {
