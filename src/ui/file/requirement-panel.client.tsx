@@ -101,6 +101,7 @@ export function RequirementPanel({
                   await act("ask-applicant", { ...place, text: input.text, due: input.due }),
                   "Asked. The applicant is told in ten seconds.",
                   place,
+                  true,
                 )
           }
         />

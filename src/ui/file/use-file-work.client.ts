@@ -66,12 +66,13 @@ export function useFileWork(data: FileData, act: ActOnFile, only: string | null 
     else if (deciding) setAt(-1);
   }, [step, turn, form, firstOpen, deciding]);
 
-  const after = (refused: string | null, done: string, undo: RequirementPlace | null = null) => {
+  /** @param stays whether the cursor stays, as after an ask, whose words stand there */
+  const after = (refused: string | null, done: string, undo: RequirementPlace | null = null, stays = false) => {
     setSaid(refused ?? done);
     setUndoable(refused ? null : undo);
     if (!refused) {
       setForm("none");
-      acted.current = true;
+      acted.current = !stays;
     }
     return refused;
   };
