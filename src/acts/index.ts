@@ -25,7 +25,9 @@ import { remindOpenings } from "./catalogue/remind-openings";
 import * as rounds from "./catalogue/rounds";
 import * as checks from "./checks/checks";
 import { askContact, confirmContact, noteContact } from "./contact/contact-notes";
+import * as attachments from "./conversation/attachments";
 import * as conversation from "./conversation/conversation";
+import * as incoming from "./conversation/incoming";
 import * as texts from "./conversation/texts";
 import { eraseCopies, orderCopies, orderOwnCopy, reportCopy } from "./copies/copies";
 import { leaveOutPage, writeSummary } from "./copies/section-summary";
@@ -33,6 +35,7 @@ import * as decisions from "./decision/decisions";
 import { confirmValues } from "./evidence/confirm-values";
 import { doDeed, undoDeed } from "./evidence/deeds";
 import { excuseRequirement } from "./evidence/excuse-requirement";
+import { fileAttachment } from "./evidence/file-attachment";
 import { filePages, putTogether } from "./evidence/file-pages";
 import * as evidence from "./evidence/judge-evidence";
 import { noteKeeper } from "./evidence/note-keeper";
@@ -44,11 +47,13 @@ import { supplyForApplicant, uploadDocument } from "./evidence/upload-document";
 import { saveAnswers } from "./form/save-answers";
 import { takeBackLine } from "./form/take-back-line";
 import * as messages from "./mail/messages";
+import * as trayAnswers from "./mail/tray-answers";
 import * as notes from "./notes/notes";
 import * as payments from "./payments/payments";
 import { noteReading, noteSignIn } from "./people/access";
 import * as accounts from "./people/accounts";
 import { clearAway } from "./people/clear-away";
+import * as returned from "./people/correct-address";
 import * as erasure from "./people/erasure";
 import { joinAccounts, partAccounts } from "./people/join-accounts";
 import { notePasskey } from "./people/passkeys";
@@ -147,6 +152,16 @@ export const ACTS = {
   takeRegister: institutions.takeRegister,
   unlinkInstitution: institutions.unlinkInstitution,
   keepTrayMail: messages.keepTrayMail,
+  keepTrayAnswer: trayAnswers.keepTrayAnswer,
+  noteTrayFetched: trayAnswers.noteTrayFetched,
+  receiveMail: incoming.receiveMail,
+  placeMail: incoming.placeMail,
+  putMailAway: incoming.putMailAway,
+  settleReturned: returned.settleReturned,
+  correctAddress: returned.correctAddress,
+  holdAttachment: attachments.holdAttachment,
+  dropHeld: attachments.dropHeld,
+  fileAttachment,
   askReferencePreview,
   draftReferenceSet: referenceSet.draftReferenceSet,
   dropReferenceDraft: referenceSet.dropReferenceDraft,

@@ -30,11 +30,12 @@ export async function storeContent(client: Queryable, bytes: Buffer, mediaType: 
   return hash;
 }
 
-/** Deletes contents that nothing holds any more: no upload, no template, no copy and no note of a link. */
+/** Deletes contents that nothing holds any more: no upload, no mail, no template, no copy and no note of a link. */
 export async function dropUnheld(client: Queryable, hashes: readonly string[]): Promise<void> {
   await client.query(
     `delete from content c where c.sha256 = any($1::text[]) and not exists (select 1 from upload u where u.sha256 = c.sha256 or u.original_sha256 = c.sha256)
        and not exists (select 1 from template t where t.sha256 = c.sha256) and not exists (select 1 from copy_of f where f.sha256 = c.sha256)
+       and not exists (select 1 from incoming_file i where i.sha256 = c.sha256 or i.original_sha256 = c.sha256)
        and not exists (select 1 from link_note l where l.copy_sha256 = c.sha256)`,
     [hashes],
   );

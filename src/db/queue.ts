@@ -9,6 +9,7 @@ import { z } from "zod";
 export const JOBS = {
   "send-message": z.object({ messageId: z.uuid() }),
   "sweep-messages": z.object({}),
+  "fetch-mail": z.object({}),
   "reassess-aged": z.object({}),
   "remind-drafts": z.object({}),
   "remind-asked": z.object({}),

@@ -28,6 +28,7 @@ import { momentFrom } from "./catalogue";
 import { acceptAll, confirmAll } from "./checking";
 import * as documents from "./documents";
 import { fillAny } from "./filling";
+import { mailUs } from "./mailing";
 import type { Profile } from "./profile";
 import { askRegistries, correctRegistry } from "./registries";
 import type { Moment, Story } from "./story";
@@ -345,6 +346,10 @@ async function perform(play: Play, moment: Moment): Promise<void> {
         question: moment.question ?? "",
       });
       return;
+    case "mail us":
+      return mailUs({ runtime, applicationId, email: play.profile.email }, moment, () =>
+        documents.passport(play.profile, runtime.now()),
+      );
     case "ask registries":
       return askRegistries(asking(play));
     case "registry corrects":

@@ -104,6 +104,7 @@ export function sampleFile(profile: Profile, change: SampleChange = {}): FileFac
     reopenings: [],
     correctionRequests: [],
     unanswered: [],
+    returnedMails: [],
     turns: [],
     ...change.facts,
   };

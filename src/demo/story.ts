@@ -84,6 +84,15 @@ type What =
   /** The applicant writes to the office, about a section or the whole; the office answers. */
   | { readonly do: "write us"; readonly text: string; readonly about?: string }
   | { readonly do: "write back"; readonly text: string; readonly question?: string }
+  /** Somebody writes by mail: answers what was sent to them last, or not; from their own mailbox, or from another. */
+  | {
+      readonly do: "mail us";
+      readonly from?: string;
+      readonly subject: string;
+      readonly text: string;
+      readonly answers?: boolean;
+      readonly attach?: string;
+    }
   | { readonly do: "answer"; readonly answer: "accepted" | "declined" };
 
 export type Moment = What & { readonly day: number; readonly at?: string };

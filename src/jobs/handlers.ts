@@ -19,6 +19,7 @@ import { describeDefect, isOutage } from "../db/defects";
 import { JOBS, type JobName, type JobPayload } from "../db/queue";
 import type { Workshop } from "../formats/workshop/workshop";
 import type { MailResult, MailService } from "../outside/mail";
+import type { Mailbox } from "../outside/mailbox";
 import type { ExaminationRegistry } from "../outside/registry";
 import { renderMail } from "../text/words/render-mail";
 import { filesToRemind } from "../views/asks/due-asks";
@@ -27,11 +28,14 @@ import { dueMessages } from "../views/mail/due-messages";
 import { filesOfList } from "../views/results/result-work";
 import { type PreviewBatch, previewBatch } from "../views/rulebook/preview-work";
 import { makeCopies } from "./copies";
+import { fetchMail } from "./fetch-mail";
 
 /** What the handlers need: the runtime of the acts, and the ports to outside services. */
 export interface JobContext {
   readonly runtime: Runtime;
   readonly mail: MailService;
+  /** Left out where nobody answers by mail. */
+  readonly mailbox?: Mailbox | null;
   readonly registry: ExaminationRegistry;
   readonly baseUrl: string;
   readonly workshop: Pick<Workshop, "run">;
@@ -180,6 +184,8 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
       return;
     case "sweep-messages":
       return sweepMessages(ctx);
+    case "fetch-mail":
+      return fetchMail(ctx);
     case "reassess-aged":
       return reassessAged(ctx);
     case "remind-drafts":

@@ -50,12 +50,19 @@ export function smtpMail(url: string, from: string): MailService {
 /** Where the stand-in keeps what it received; the root files give it its store. */
 export type TrayStore = (mail: OutgoingMail) => Promise<void>;
 
-/** The simulated mail service: keeps every mail in a tray. Addresses at `bounce.example` do not exist there. */
-export function trayMail(keep: TrayStore): MailService {
+/**
+ * The simulated mail service: keeps every mail in a tray. Addresses at `bounce.example` do not exist there; those at `late.bounce.example`
+ * are taken, and reported later as not known.
+ */
+export function trayMail(
+  keep: TrayStore,
+  report: (mail: OutgoingMail) => Promise<void> = async () => undefined,
+): MailService {
   return {
     send: async (mail) => {
       if (mail.to.toLowerCase().endsWith("@bounce.example")) return { result: "refused", failure: "no such mailbox" };
-      await keep(mail);
+      if (mail.to.toLowerCase().endsWith("@late.bounce.example")) await report(mail);
+      else await keep(mail);
       return { result: "sent" };
     },
   };

@@ -29,6 +29,7 @@ import { clocks, decisionTimes } from "./figures/clocks";
 import { figures } from "./figures/figures";
 import { formPreview } from "./form/form-preview";
 import { selfCheck } from "./form/self-check";
+import { fileAt, incomingDocument, mailIn } from "./mail/incoming";
 import { linkPurpose } from "./mail/link-purpose";
 import { fileMessages, myMessages, tray } from "./mail/messages";
 import { waitingMail } from "./mail/waiting-mail";
@@ -91,6 +92,9 @@ export const VIEWS = {
   figures,
   file,
   fileMessages,
+  fileAt,
+  incomingDocument,
+  mailIn,
   finder,
   formPreview,
   institutionPage,

@@ -40,7 +40,7 @@ describe("the conversation on a file", () => {
   const at = () => ({ applicationId: file.applicationId });
   const owed = async (applicationId = file.applicationId) =>
     (await lookAt(world, applicationId)).result.file.owed.find((s) => s.kind === "answer message");
-  const mine = () => readView(world.runtime, myConversation, file.applicant, { number });
+  const mine = async () => (await readView(world.runtime, myConversation, file.applicant, { number }))?.messages;
   const theirs = () => readView(world.runtime, fileConversation, officer, { number });
   const mails = async () =>
     (

@@ -45,7 +45,7 @@ describe("mails about a file", () => {
   };
   const mails = async (of = file) => {
     const { number } = (await lookAt(world, of.applicationId)).loaded.facts.application;
-    return (await readView(world.runtime, fileMessages, officer, { number })) ?? [];
+    return (await readView(world.runtime, fileMessages, officer, { number }))?.sent ?? [];
   };
 
   it("are read as they were sent, without the links of their readers", async () => {

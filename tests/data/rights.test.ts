@@ -7,6 +7,7 @@ import { type Act, type Runtime, runAct } from "../../src/acts/act/act";
 import { startApplication } from "../../src/acts/application/start-application";
 import { requestReference } from "../../src/acts/references/request-reference";
 import type { Actor } from "../../src/core/rights/actor";
+import { storeContent } from "../../src/db/content";
 import { fillForm, supply } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { certificate, passport } from "../../src/demo/documents";
@@ -103,6 +104,15 @@ describe("rights", () => {
       "insert into institution_name (institution_id, name, folded, country, kind) values ($1, 'Sound U', 'sound u', 'SR', 'written')",
       [institutionId],
     );
+    const pdf = await storeContent(world.runtime.pool, Buffer.from("%PDF-1.4"), "application/pdf");
+    const waitingMail = await one(
+      `insert into incoming_mail (message_id, kind, from_address, from_name, subject, text, written, left_out, received_at, outcome)
+       values ('<w@b>', 'written', 'a@b.example', '', '', '', '', '[]', now(), 'waiting') returning id`,
+    );
+    await world.runtime.pool.query(
+      "insert into incoming_file (mail_id, no, name, sha256, pages, marks) values ($1, 0, 'a.pdf', $2, 1, '[]')",
+      [waitingMail, pdf],
+    );
     const otherIntakeId = await one(
       "select i.id from intake i join programme p on p.id = i.programme_id where p.code = 'MTE'",
     );
@@ -178,6 +188,33 @@ describe("rights", () => {
       dropPart: { key: "person" },
       editRulebook: { rulebookId: draftId, edit: 1, body: mes },
       sendAgain: { applicationId, messageId: randomUUID() },
+      settleReturned: { applicationId, again: false },
+      correctAddress: { applicationId, email: "right@people.example", reason: "Called" },
+      placeMail: { applicationId, mailId: randomUUID(), as: "kept" },
+      putMailAway: { mailId: randomUUID(), away: true },
+      receiveMail: {
+        messageId: "<a@b>",
+        kind: "written",
+        from: { address: "a@b.example", name: "" },
+        subject: "",
+        text: "",
+        written: "",
+        answers: [],
+        returned: null,
+        files: [],
+        left: [],
+      },
+      keepTrayAnswer: { raw: Buffer.from("x") },
+      noteTrayFetched: { id: randomUUID() },
+      fileAttachment: { ...place, uploadId: randomUUID() },
+      holdAttachment: {
+        applicationId,
+        name: "a.pdf",
+        bytes: Buffer.from("%PDF-1.4"),
+        mediaType: "application/pdf",
+        marks: [],
+      },
+      dropHeld: { applicationId, uploadId: randomUUID() },
       moveProgramme: { applicationId, choiceId, roundId, reason: "test" },
       suggestMove: { applicationId, choiceId, roundId, reason: "test" },
       moveToRulebook: { applicationId, choiceId, reason: "test" },
@@ -394,6 +431,9 @@ describe("rights", () => {
       postTable: {},
       drafts: {},
       fileMessages: { number },
+      fileAt: { number },
+      mailIn: {},
+      incomingDocument: { mailId: waitingMail, no: 0 },
       elsewhere: { number, choiceId },
       knownNames: { names: [] },
       registerTable: {},

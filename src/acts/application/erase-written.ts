@@ -14,7 +14,9 @@ const WRITTEN = [
   "task",
   "adjustment",
   "contact_note",
+  "attachment",
   "conversation",
+  "incoming_mail",
   "check_claim",
   "file_note",
   "file_mark",
@@ -44,7 +46,8 @@ export async function eraseWritten(ctx: ActContext, id: string): Promise<void> {
   );
   const { rows: copies } = await ctx.client.query<{ sha256: string | null }>(
     `with gone as (delete from copy_of where application_id = $1 returning sha256)
-     select sha256 from gone union select copy_sha256 from link_note where application_id = $1`,
+     select sha256 from gone union select unnest(array[f.sha256, f.original_sha256]) from incoming_file f join incoming_mail m on m.id = f.mail_id
+       where m.application_id = $1 union select copy_sha256 from link_note where application_id = $1`,
     [id],
   );
   await ctx.client.query(

@@ -10,6 +10,7 @@ import { done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { isSubmitted, placeOf, resultAt } from "../act/place";
 import { mayReopen, openSections, sectionTitles } from "../application/reopen-sections";
+import { markAnswered, waitAgain } from "../conversation/answered";
 import { mailApplicant } from "../mail/queue-mail";
 import { openAsks, withdrawAskMail } from "./asks";
 
@@ -53,6 +54,7 @@ export const sendAskList = defineFileAct({
       items.map((item) => ({ at: placeOf(item), text: item.text, wants: item.wants })),
       due,
     );
+    if (input.answers) await markAnswered(ctx, file.id);
     if (sections.length > 0) await openSections(ctx, file, { sections, reason: correction, due });
     const { number } = file.facts.application;
     await mailApplicant(
@@ -93,8 +95,10 @@ export const takeAsksBack = defineFileAct({
           gte(ask.askedAt, new Date(ctx.now.getTime() - UNDO_MS)),
         ),
       )
-      .returning({ letter: ask.letter });
-    if (gone.length === 0) return refuse("too-late-to-undo");
+      .returning({ letter: ask.letter, askedAt: ask.askedAt });
+    const [first] = gone;
+    if (!first) return refuse("too-late-to-undo");
+    await waitAgain(ctx, file.id, first.askedAt);
     await withdrawAskMail(ctx, file.id, gone);
     return done(null);
   },

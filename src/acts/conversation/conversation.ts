@@ -1,4 +1,4 @@
-import { and, count, eq, gt, isNull } from "drizzle-orm";
+import { and, eq, isNull } from "drizzle-orm";
 import {
   readConversationInput,
   settleMessagesInput,
@@ -10,20 +10,12 @@ import { fieldsIn } from "../../core/conversation/merge";
 import { UNDO_MS } from "../../core/file-acts/undo";
 import { holds, OFFICE } from "../../core/rights/actor";
 import { conversation } from "../../db/schema";
-import { type ActContext, defineAct, done, refuse } from "../act/act";
+import { defineAct, done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
 import { mailApplicant } from "../mail/queue-mail";
-
-/** Whoever has more to say in one day is better heard on the phone. */
-const MOST_A_DAY = 20;
-const DAY_MS = 86_400_000;
-
-const unanswered = (applicationId: string) =>
-  and(
-    eq(conversation.applicationId, applicationId),
-    eq(conversation.fromOffice, false),
-    isNull(conversation.answeredAt),
-  );
+import { markAnswered, unanswered, waitAgain } from "./answered";
+import { attachHeld } from "./attachments";
+import { wroteEnough } from "./wrote-enough";
 
 /** The applicant writes to the office; it is the office's turn until somebody has answered. */
 export const writeToOffice = defineFileAct({
@@ -31,47 +23,31 @@ export const writeToOffice = defineFileAct({
   input: writeToOfficeInput,
   right: "applicant",
   about: ({ about }) => ({ section: about }),
-  run: async (ctx, file, { text, about }) => {
+  run: async (ctx, file, { text, about, files }) => {
     const known = Object.values(file.rulebooks).some((r) => r.body.sections.some((s) => s.key === about));
-    const [today] = await ctx.db
-      .select({ number: count() })
-      .from(conversation)
-      .where(
-        and(
-          eq(conversation.applicationId, file.id),
-          eq(conversation.fromOffice, false),
-          gt(conversation.at, new Date(ctx.now.getTime() - DAY_MS)),
-        ),
-      );
-    if ((today?.number ?? 0) >= MOST_A_DAY) return refuse("written-enough");
-    await ctx.db.insert(conversation).values({
-      applicationId: file.id,
-      fromOffice: false,
-      byId: file.ownerId,
-      text,
-      about: known ? about : "",
-      at: ctx.now,
-    });
-    return done(null);
+    if (await wroteEnough(ctx, file.id)) return refuse("written-enough");
+    const [made] = await ctx.db
+      .insert(conversation)
+      .values({
+        applicationId: file.id,
+        fromOffice: false,
+        byId: file.ownerId,
+        text,
+        about: known ? about : "",
+        at: ctx.now,
+      })
+      .returning({ id: conversation.id });
+    if (!made) throw new Error("the message was not written");
+    return attachHeld(ctx, file.id, made.id, files);
   },
 });
-
-async function markAnswered(ctx: ActContext, applicationId: string): Promise<number> {
-  const answeredById = ctx.actor.kind === "person" ? ctx.actor.id : null;
-  const rows = await ctx.db
-    .update(conversation)
-    .set({ answeredAt: ctx.now, answeredById })
-    .where(unanswered(applicationId))
-    .returning({ id: conversation.id });
-  return rows.length;
-}
 
 /** The office writes to the applicant: it stands in the file and goes by mail; what the applicant had written counts as answered. */
 export const writeToApplicant = defineFileAct({
   name: "write-to-applicant",
   input: writeToApplicantInput,
   right: "office",
-  run: async (ctx, file, { text, question }) => {
+  run: async (ctx, file, { text, question, files }) => {
     if (ctx.actor.kind !== "person") return refuse("not-yours");
     // A field that was not filled in would go out in its braces.
     if (fieldsIn(text).length > 0) return refuse("field-left");
@@ -95,13 +71,15 @@ export const writeToApplicant = defineFileAct({
       })
       .returning({ id: conversation.id });
     if (!made) throw new Error("the message was not written");
+    const attached = await attachHeld(ctx, file.id, made.id, files);
+    if (!attached.ok) return attached;
     const { number } = file.facts.application;
     await mailApplicant(
       ctx,
       file.id,
       file.ownerId,
       "written",
-      { number, message: made.id, text, link: `/my/${number}/conversation` },
+      { number, message: made.id, text, files: String(files.length), link: `/my/${number}/conversation` },
       new Date(ctx.now.getTime() + UNDO_MS),
     );
     return done({ messageId: made.id });
@@ -125,16 +103,7 @@ export const takeMessageBack = defineFileAct({
     );
     if (rowCount === 0) return refuse("too-late-to-undo");
     await ctx.db.delete(conversation).where(eq(conversation.id, messageId));
-    await ctx.db
-      .update(conversation)
-      .set({ answeredAt: null, answeredById: null })
-      .where(
-        and(
-          eq(conversation.applicationId, file.id),
-          eq(conversation.fromOffice, false),
-          eq(conversation.answeredAt, row.at),
-        ),
-      );
+    await waitAgain(ctx, file.id, row.at);
     return done(null);
   },
 });

@@ -5,10 +5,10 @@ import { pauseAfter, TRIED_FOR_MS } from "../../core/mail/retry";
 import { holds } from "../../core/rights/actor";
 import { enqueue } from "../../db/queue";
 import { message, trayMail } from "../../db/schema";
-import { type ActContext, defineAct, done, refuse } from "../act/act";
+import { defineAct, done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
-import { settleFile } from "../act/settle";
 import { mailApplicant, type Template } from "./queue-mail";
+import { markRefused } from "./refused";
 
 /** So long a claimed mail belongs to its sender. The mail service gives up long before. */
 export const LEASE_MS = 15 * 60_000;
@@ -27,22 +27,6 @@ export const claimMessage = defineAct({
     return done(row ?? null);
   },
 });
-
-/** A person without an account who could not be reached: what they were asked for is undeliverable, and the file says so. */
-async function giveUp(ctx: ActContext, applicationId: string, template: string, address: string): Promise<void> {
-  if (template !== "reference-asked" && template !== "signature-asked") return;
-  await ctx.client.query("select 1 from application where id = $1 for update", [applicationId]);
-  const [table, closed, event] =
-    template === "reference-asked"
-      ? (["reference_request", "closed_at", "reference-undeliverable"] as const)
-      : (["signature_request", "answered_at", "signature-undeliverable"] as const);
-  const { rows } = await ctx.client.query<{ id: string }>(
-    `update ${table} set state = 'undeliverable', ${closed} = $3 where application_id = $1 and email = $2 and state = 'asked' returning id`,
-    [applicationId, address, ctx.now],
-  );
-  await ctx.emit(event, applicationId, { requests: rows.map((r) => r.id) });
-  await settleFile(ctx, applicationId);
-}
 
 /**
  * Reports how sending went. A sent mail keeps its words but no longer its link; a refused address makes what was asked there
@@ -69,16 +53,15 @@ export const reportMessage = defineAct({
         .update(message)
         .set({ state: "sent", sentAt: ctx.now, values: kept })
         .where(eq(message.id, messageId));
+    else if (result === "refused") await markRefused(ctx, row, failure ?? "not said");
     else {
-      const refused = result === "refused";
       const failingSince = row.failingSince ?? ctx.now;
       const next = new Date(ctx.now.getTime() + pauseAfter(row.attempts));
-      const over = refused || next.getTime() - failingSince.getTime() > TRIED_FOR_MS;
+      const over = next.getTime() - failingSince.getTime() > TRIED_FOR_MS;
       await ctx.db
         .update(message)
-        .set({ state: over ? "failed" : "queued", failure: failure ?? "not said", failingSince, refused, dueAt: next })
+        .set({ state: over ? "failed" : "queued", failure: failure ?? "not said", failingSince, dueAt: next })
         .where(eq(message.id, messageId));
-      if (refused && row.applicationId) await giveUp(ctx, row.applicationId, row.template, row.toAddress);
     }
     return done(null);
   },
@@ -151,6 +134,7 @@ export const sendAgain = defineFileAct({
     if (sent.state !== "sent" && sent.state !== "failed") return refuse("locked");
     const { number } = file.facts.application;
     const template = sent.template as Template; // acts write no other
+    if (sent.refused) await ctx.db.update(message).set({ dealtAt: ctx.now }).where(eq(message.id, sent.id));
     await mailApplicant(ctx, file.id, file.ownerId, template, { ...sent.values, link: `/my/${number}` });
     return done(null);
   },

@@ -62,6 +62,7 @@ export const TEMPLATES = [
   "reopening-ended",
   "contact-asked",
   "contact-failed",
+  "address-corrected",
   "erased-whole",
   "erased-part",
 ] as const;

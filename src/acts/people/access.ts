@@ -3,6 +3,7 @@ import { z } from "zod";
 import { type AccessKind, ONE_READING_MS, READING_KINDS, SIGN_IN_KINDS } from "../../core/record/access";
 import { accessRecord, person } from "../../db/schema";
 import { type ActContext, defineAct, done } from "../act/act";
+import { actingId } from "../act/acting-id";
 
 interface AccessLine {
   readonly kind: AccessKind;
@@ -16,9 +17,6 @@ interface AccessLine {
 export async function recordAccess(ctx: ActContext, line: AccessLine): Promise<void> {
   await ctx.db.insert(accessRecord).values({ ...line, at: ctx.now });
 }
-
-/** Whoever acts, as the access record names them: null for the system and for visitors. */
-export const actingId = ({ actor }: ActContext): string | null => (actor.kind === "person" ? actor.id : null);
 
 /** Where a request comes from, as far as a front server tells it. */
 export const network = z.string().max(100).nullable().default(null);

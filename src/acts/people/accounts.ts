@@ -6,9 +6,10 @@ import { localeSchema } from "../../core/text/local-text";
 import { requireDay, startOfDay } from "../../core/time/zone";
 import { application, consent, grant, mailLink, passwordGuess, person, programme } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
+import { actingId } from "../act/acting-id";
 import { hashToken, newToken } from "../act/token";
 import { hadEnough, networkHadEnough, queueMail } from "../mail/queue-mail";
-import { actingId, network, recordAccess } from "./access";
+import { network, recordAccess } from "./access";
 
 const HOUR = 3_600_000;
 const LIFETIME = { "confirm address": 24 * HOUR, "set password": HOUR } as const;

@@ -15,6 +15,7 @@ import {
   verification,
 } from "../../db/schema";
 import { type ActContext, defineAct, done } from "../act/act";
+import { dropForgotten } from "../conversation/attachments";
 import { GUESS_WINDOW } from "./accounts";
 
 const DAY = 86_400_000;
@@ -53,7 +54,7 @@ async function removeUnconfirmed({ db, now }: ActContext): Promise<number> {
 }
 
 /**
- * Removes what is over: guesses that no longer count, links and sessions that have ended, people who never confirmed their address, and
+ * Removes what is over: documents that were chosen for messages and never sent, guesses that no longer count, links and sessions that have ended, people who never confirmed their address, and
  * lines of the access record whose time is over.
  */
 export const clearAway = defineAct({
@@ -71,6 +72,7 @@ export const clearAway = defineAct({
       links: await counted(db.delete(mailLink).where(lte(mailLink.endsAt, ago(LINK_DAYS * DAY)))),
       access: await counted(db.delete(accessRecord).where(lte(accessRecord.at, ago(ACCESS_KEPT_DAYS * DAY)))),
       people: await removeUnconfirmed(ctx),
+      attachments: await dropForgotten(ctx),
     });
   },
 });

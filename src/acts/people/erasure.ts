@@ -3,12 +3,23 @@ import { z } from "zod";
 import { type ErasureReport, erasureOf } from "../../core/people/erasure";
 import { holds } from "../../core/rights/actor";
 import { keptFiles } from "../../db/queries/kept-files";
-import { consent, erasureRequest, grant, mailLink, message, passwordGuess, person, user } from "../../db/schema";
+import {
+  addressChange,
+  consent,
+  erasureRequest,
+  grant,
+  mailLink,
+  message,
+  passwordGuess,
+  person,
+  user,
+} from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
+import { actingId } from "../act/acting-id";
 import { settleFile } from "../act/settle";
 import { eraseWritten } from "../application/erase-written";
 import { queueMail } from "../mail/queue-mail";
-import { actingId, recordAccess } from "./access";
+import { recordAccess } from "./access";
 
 /** Asks that what is kept of oneself is erased, as far as the office's rules let it. */
 export const askErasure = defineAct({
@@ -50,6 +61,8 @@ async function eraseIdentity({ db, client }: ActContext, personId: string): Prom
   const [known] = await db.select().from(person).where(eq(person.id, personId));
   if (!known) return;
   await client.query("delete from interest where email = $1", [known.email]);
+  await client.query("delete from incoming_mail where application_id is null and from_address = $1", [known.email]);
+  await db.delete(addressChange).where(eq(addressChange.personId, personId));
   await db.delete(mailLink).where(eq(mailLink.personId, personId));
   await db.delete(consent).where(eq(consent.personId, personId));
   await client.query("delete from tray_mail where message_id in (select id from message where person_id = $1)", [

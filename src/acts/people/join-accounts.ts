@@ -4,9 +4,10 @@ import { maskedAddress } from "../../core/people/masked-address";
 import { holds } from "../../core/rights/actor";
 import { accountJoin, application, grant, person, samePerson } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
+import { actingId } from "../act/acting-id";
 import { defineFileAct } from "../act/file-act";
 import { queueMail } from "../mail/queue-mail";
-import { actingId, recordAccess } from "./access";
+import { recordAccess } from "./access";
 import { endSigningIn } from "./second-factor";
 
 interface OwnFile {

@@ -2,7 +2,8 @@ import { and, eq, gt } from "drizzle-orm";
 import { z } from "zod";
 import { account, grant, passkey, passwordGuess, person, session, twoFactor, user } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
-import { actingId, recordAccess } from "./access";
+import { actingId } from "../act/acting-id";
+import { recordAccess } from "./access";
 import { isAdministrator, mailNewLink } from "./accounts";
 
 /** A code is good for its half minute and the ones beside it; within this time none counts twice. */

@@ -29,6 +29,8 @@ export const sendAskListInput = z.object({
   correction: z.string().trim().max(LONGEST_ASK).default(""),
   /** What stands above the list. */
   words: z.string().trim().max(LONGEST_ASK).default(""),
+  /** Whether it answers what the applicant wrote. */
+  answers: z.boolean().default(false),
   due: z.iso.date(),
 });
 export const takeAsksBackInput = z.object({ ...onFile, letter: z.uuid() });

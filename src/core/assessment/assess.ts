@@ -176,7 +176,7 @@ function fileStage(choices: readonly ChoiceResult[]): Stage {
 }
 
 /** What the office owes before the submission. */
-const IN_DRAFTS: readonly Step["kind"][] = ["rule", "answer message"];
+const IN_DRAFTS: readonly Step["kind"][] = ["rule", "answer message", "reach applicant"];
 
 /**
  * The turn is the first in the fixed order that owes something; the next step is that turn's earliest due. A draft is the applicant's, but

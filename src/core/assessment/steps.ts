@@ -283,6 +283,15 @@ function messageSteps(input: StepInput): readonly Step[] {
   return [step(input, "office", "answer message", due, { count: unanswered.length })];
 }
 
+/** Mail that came back: nobody knows whether the applicant reads what we write. */
+function returnedSteps(input: StepInput): readonly Step[] {
+  const { returnedMails } = input.facts;
+  const [first] = returnedMails;
+  if (!first) return [];
+  const due = target(input, first.at, input.office.set.targets.answer);
+  return [step(input, "office", "reach applicant", due, { count: returnedMails.length })];
+}
+
 /** Papers that came and nobody has looked at. */
 const paperSteps = (input: StepInput): readonly Step[] =>
   input.facts.papers.map((paper) => {
@@ -311,6 +320,7 @@ export function owedSteps(input: StepInput): readonly Step[] {
           ...reopeningSteps(input),
           ...registrySteps(input),
           ...messageSteps(input),
+          ...returnedSteps(input),
           ...paperSteps(input),
           ...taskSteps(input),
         ]
@@ -338,6 +348,7 @@ function lacksCalendar({ kind, due }: Step): boolean {
       "read results",
       "answer request",
       "answer message",
+      "reach applicant",
       "inspect",
       "read answer",
       "follow up",

@@ -29,7 +29,12 @@ import {
 } from "../assessment/inputs";
 import { extendChoiceInput } from "../catalogue/inputs";
 import { contactPlaceInput, noteContactInput } from "../contact/inputs";
-import { settleMessagesInput, takeMessageBackInput, writeToApplicantInput } from "../conversation/inputs";
+import {
+  fileAttachmentInput,
+  settleMessagesInput,
+  takeMessageBackInput,
+  writeToApplicantInput,
+} from "../conversation/inputs";
 import { leaveOutPageInput, writeSummaryInput } from "../copies/inputs";
 import { dropDecisionInput, prepareDecisionInput, releaseDecisionInput } from "../decision/inputs";
 import {
@@ -49,7 +54,7 @@ import {
   undoJudgementInput,
 } from "../evidence/inputs";
 import { takeBackLineInput } from "../form/inputs";
-import { sendAgainInput } from "../mail/inputs";
+import { correctAddressInput, sendAgainInput, settleReturnedInput } from "../mail/inputs";
 import { addNoteInput, dropNoteInput, markFileInput } from "../notes/inputs";
 import { joinAccountsInput, judgeSamePersonInput, partAccountsInput } from "../people/inputs";
 import {
@@ -71,10 +76,12 @@ export const FILE_ACT_INPUTS = {
   "ask-contact": contactPlaceInput,
   "ask-registry": askRegistryInput,
   "confirm-values": confirmValuesInput,
+  "correct-address": correctAddressInput,
   "do-deed": doDeedInput,
   "drop-decision": dropDecisionInput,
   "drop-task": dropTaskInput,
   "extend-ask": extendAskInput,
+  "file-attachment": fileAttachmentInput,
   "end-adjustment": endAdjustmentInput,
   "end-case-ruling": caseInput,
   "end-override": endOverrideInput,
@@ -125,6 +132,7 @@ export const FILE_ACT_INPUTS = {
   "mark-file": markFileInput,
   "unmark-file": markFileInput,
   "settle-messages": settleMessagesInput,
+  "settle-returned": settleReturnedInput,
   "take-message-back": takeMessageBackInput,
   "write-to-applicant": writeToApplicantInput,
   "take-file": takeFileInput,

@@ -83,6 +83,8 @@ export interface FileFacts {
   readonly correctionRequests: readonly { readonly id: string; readonly askedAt: Instant }[];
   /** What the applicant wrote and nobody has answered yet. */
   readonly unanswered: readonly { readonly id: string; readonly at: Instant }[];
+  /** Mails to the applicant that came back from the address of their account, and that nobody has seen to. */
+  readonly returnedMails: readonly { readonly id: string; readonly at: Instant }[];
   /** Whose turn it was from when on, as recorded by the acts. */
   readonly turns: readonly TurnFact[];
 }

@@ -28,6 +28,7 @@ export const STEP_KINDS = [
   "read results",
   "answer request",
   "answer message",
+  "reach applicant",
   "name referee",
   "pay",
   "book payment",

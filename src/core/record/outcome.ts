@@ -32,6 +32,7 @@ export const REASONS = [
   "mailed-enough",
   "name-first",
   "own-address",
+  "address-taken",
   "written-enough",
   "field-left",
   "unknown-field",

@@ -453,6 +453,16 @@ CREATE TABLE "content_chunk" (
 	CONSTRAINT "content_chunk_sha256_no_pk" PRIMARY KEY("sha256","no")
 );
 --> statement-breakpoint
+CREATE TABLE "attachment" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"application_id" uuid NOT NULL,
+	"upload_id" uuid NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	"conversation_id" uuid,
+	CONSTRAINT "attachment_upload_id_unique" UNIQUE("upload_id")
+);
+--> statement-breakpoint
 CREATE TABLE "conversation" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"application_id" uuid NOT NULL,
@@ -464,7 +474,41 @@ CREATE TABLE "conversation" (
 	"at" timestamp with time zone NOT NULL,
 	"read_at" timestamp with time zone,
 	"answered_at" timestamp with time zone,
-	"answered_by_id" uuid
+	"answered_by_id" uuid,
+	"mail_id" uuid
+);
+--> statement-breakpoint
+CREATE TABLE "incoming_file" (
+	"mail_id" uuid NOT NULL,
+	"no" integer NOT NULL,
+	"name" text NOT NULL,
+	"sha256" text NOT NULL,
+	"original_sha256" text,
+	"pages" integer NOT NULL,
+	"marks" jsonb NOT NULL,
+	"upload_id" uuid,
+	CONSTRAINT "incoming_file_mail_id_no_pk" PRIMARY KEY("mail_id","no")
+);
+--> statement-breakpoint
+CREATE TABLE "incoming_mail" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"message_id" text NOT NULL,
+	"kind" text NOT NULL,
+	"from_address" text NOT NULL,
+	"from_name" text NOT NULL,
+	"subject" text NOT NULL,
+	"text" text NOT NULL,
+	"written" text NOT NULL,
+	"left_out" jsonb NOT NULL,
+	"received_at" timestamp with time zone NOT NULL,
+	"application_id" uuid,
+	"to_other" boolean DEFAULT false NOT NULL,
+	"outcome" text NOT NULL,
+	"dealt_at" timestamp with time zone,
+	"dealt_by_id" uuid,
+	CONSTRAINT "incoming_mail_message_id_unique" UNIQUE("message_id"),
+	CONSTRAINT "incoming_mail_kind" CHECK ("incoming_mail"."kind" in ('written','returned','automatic')),
+	CONSTRAINT "incoming_mail_outcome" CHECK ("incoming_mail"."outcome" in ('waiting','message','kept','put away'))
 );
 --> statement-breakpoint
 CREATE TABLE "office_text" (
@@ -849,6 +893,16 @@ CREATE TABLE "account_join" (
 	"ended_by_id" uuid
 );
 --> statement-breakpoint
+CREATE TABLE "address_change" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"person_id" uuid NOT NULL,
+	"before" "citext" NOT NULL,
+	"after" "citext" NOT NULL,
+	"reason" text NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE "assigning" (
 	"id" integer PRIMARY KEY NOT NULL,
 	"version" integer NOT NULL,
@@ -1041,7 +1095,7 @@ CREATE TABLE "file_standing" (
 	"rests_on" text[] NOT NULL,
 	CONSTRAINT "standing_stage" CHECK ("file_standing"."stage" in ('preparing','submitted','complete','in review','decided','answered','closed')),
 	CONSTRAINT "standing_turn_word" CHECK ("file_standing"."turn" in ('office','faculty','applicant','payment','third party','nobody')),
-	CONSTRAINT "standing_reason_word" CHECK ("file_standing"."reason" in ('fill','submit','check','confirm','rule','decide','release','supply','supply again','answer ask','read answer','follow up','correct','read changes','read results','answer request','answer message','name referee','pay','book payment','give reference','await result','await signature','await paper','await registry','do','inspect','task','answer offer','prove','load calendar','withdrawn','refused','declined','lapsed','offer lapsed','preparing','submitted','complete','in review','decided','answered','closed'))
+	CONSTRAINT "standing_reason_word" CHECK ("file_standing"."reason" in ('fill','submit','check','confirm','rule','decide','release','supply','supply again','answer ask','read answer','follow up','correct','read changes','read results','answer request','answer message','reach applicant','name referee','pay','book payment','give reference','await result','await signature','await paper','await registry','do','inspect','task','answer offer','prove','load calendar','withdrawn','refused','declined','lapsed','offer lapsed','preparing','submitted','complete','in review','decided','answered','closed'))
 );
 --> statement-breakpoint
 CREATE TABLE "file_trouble" (
@@ -1070,8 +1124,16 @@ CREATE TABLE "message" (
 	"failure" text,
 	"failing_since" timestamp with time zone,
 	"refused" boolean DEFAULT false NOT NULL,
+	"dealt_at" timestamp with time zone,
 	CONSTRAINT "message_state" CHECK ("message"."state" in ('queued','sending','sent','failed','withdrawn')),
 	CONSTRAINT "message_locale" CHECK ("message"."locale" in ('en','fr'))
+);
+--> statement-breakpoint
+CREATE TABLE "tray_answer" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"raw" "bytea" NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	"fetched_at" timestamp with time zone
 );
 --> statement-breakpoint
 CREATE TABLE "tray_mail" (
@@ -1232,9 +1294,20 @@ ALTER TABLE "round" ADD CONSTRAINT "round_intake_id_intake_id_fk" FOREIGN KEY ("
 ALTER TABLE "rulebook" ADD CONSTRAINT "rulebook_intake_id_intake_id_fk" FOREIGN KEY ("intake_id") REFERENCES "public"."intake"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "template" ADD CONSTRAINT "template_sha256_content_sha256_fk" FOREIGN KEY ("sha256") REFERENCES "public"."content"("sha256") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "content_chunk" ADD CONSTRAINT "content_chunk_sha256_content_sha256_fk" FOREIGN KEY ("sha256") REFERENCES "public"."content"("sha256") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "attachment" ADD CONSTRAINT "attachment_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "attachment" ADD CONSTRAINT "attachment_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "attachment" ADD CONSTRAINT "attachment_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "attachment" ADD CONSTRAINT "attachment_conversation_id_conversation_id_fk" FOREIGN KEY ("conversation_id") REFERENCES "public"."conversation"("id") ON DELETE set null ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "conversation" ADD CONSTRAINT "conversation_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "conversation" ADD CONSTRAINT "conversation_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "conversation" ADD CONSTRAINT "conversation_answered_by_id_person_id_fk" FOREIGN KEY ("answered_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "conversation" ADD CONSTRAINT "conversation_mail_id_incoming_mail_id_fk" FOREIGN KEY ("mail_id") REFERENCES "public"."incoming_mail"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "incoming_file" ADD CONSTRAINT "incoming_file_mail_id_incoming_mail_id_fk" FOREIGN KEY ("mail_id") REFERENCES "public"."incoming_mail"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "incoming_file" ADD CONSTRAINT "incoming_file_sha256_content_sha256_fk" FOREIGN KEY ("sha256") REFERENCES "public"."content"("sha256") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "incoming_file" ADD CONSTRAINT "incoming_file_original_sha256_content_sha256_fk" FOREIGN KEY ("original_sha256") REFERENCES "public"."content"("sha256") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "incoming_file" ADD CONSTRAINT "incoming_file_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE set null ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "incoming_mail" ADD CONSTRAINT "incoming_mail_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "incoming_mail" ADD CONSTRAINT "incoming_mail_dealt_by_id_person_id_fk" FOREIGN KEY ("dealt_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "office_text" ADD CONSTRAINT "office_text_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "evidence" ADD CONSTRAINT "evidence_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "evidence" ADD CONSTRAINT "evidence_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1295,6 +1368,8 @@ ALTER TABLE "account_join" ADD CONSTRAINT "account_join_kept_id_person_id_fk" FO
 ALTER TABLE "account_join" ADD CONSTRAINT "account_join_given_id_person_id_fk" FOREIGN KEY ("given_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "account_join" ADD CONSTRAINT "account_join_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "account_join" ADD CONSTRAINT "account_join_ended_by_id_person_id_fk" FOREIGN KEY ("ended_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "address_change" ADD CONSTRAINT "address_change_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "address_change" ADD CONSTRAINT "address_change_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "assigning" ADD CONSTRAINT "assigning_saved_by_id_person_id_fk" FOREIGN KEY ("saved_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "consent" ADD CONSTRAINT "consent_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "erasure_request" ADD CONSTRAINT "erasure_request_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1349,9 +1424,17 @@ CREATE INDEX "auth_passkey_user" ON "auth_passkey" USING btree ("user_id");--> s
 CREATE INDEX "preview_of" ON "preview" USING btree ("rulebook_id","asked_at");--> statement-breakpoint
 CREATE UNIQUE INDEX "rulebook_one_draft" ON "rulebook" USING btree ("intake_id") WHERE "rulebook"."status" = 'draft';--> statement-breakpoint
 CREATE UNIQUE INDEX "rulebook_one_published" ON "rulebook" USING btree ("intake_id") WHERE "rulebook"."status" = 'published';--> statement-breakpoint
+CREATE INDEX "attachment_conversation" ON "attachment" USING btree ("conversation_id");--> statement-breakpoint
+CREATE INDEX "attachment_held" ON "attachment" USING btree ("application_id","by_id") WHERE "attachment"."conversation_id" is null;--> statement-breakpoint
 CREATE INDEX "conversation_application" ON "conversation" USING btree ("application_id","at");--> statement-breakpoint
 CREATE INDEX "conversation_open" ON "conversation" USING btree ("application_id") WHERE not "conversation"."from_office" and "conversation"."answered_at" is null;--> statement-breakpoint
 CREATE INDEX "conversation_about" ON "conversation" USING btree ("about","at");--> statement-breakpoint
+CREATE INDEX "incoming_file_content" ON "incoming_file" USING btree ("sha256");--> statement-breakpoint
+CREATE INDEX "incoming_file_original" ON "incoming_file" USING btree ("original_sha256");--> statement-breakpoint
+CREATE INDEX "incoming_file_upload" ON "incoming_file" USING btree ("upload_id");--> statement-breakpoint
+CREATE INDEX "incoming_mail_application" ON "incoming_mail" USING btree ("application_id","received_at");--> statement-breakpoint
+CREATE INDEX "incoming_mail_waiting" ON "incoming_mail" USING btree ("received_at") WHERE "incoming_mail"."outcome" = 'waiting';--> statement-breakpoint
+CREATE INDEX "incoming_mail_dealt" ON "incoming_mail" USING btree ("dealt_at");--> statement-breakpoint
 CREATE INDEX "evidence_application" ON "evidence" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "reference_application" ON "reference_request" USING btree ("application_id");--> statement-breakpoint
 CREATE UNIQUE INDEX "reference_one_live" ON "reference_request" USING btree ("application_id","referee") WHERE "reference_request"."state" in ('asked','opened','given');--> statement-breakpoint
@@ -1379,6 +1462,7 @@ CREATE INDEX "absence_person" ON "absence" USING btree ("person_id","until_on");
 CREATE INDEX "absence_cover" ON "absence" USING btree ("cover_id","until_on");--> statement-breakpoint
 CREATE UNIQUE INDEX "account_join_given" ON "account_join" USING btree ("given_id") WHERE "account_join"."ended_at" is null;--> statement-breakpoint
 CREATE INDEX "account_join_kept" ON "account_join" USING btree ("kept_id");--> statement-breakpoint
+CREATE INDEX "address_change_person" ON "address_change" USING btree ("person_id","at");--> statement-breakpoint
 CREATE UNIQUE INDEX "erasure_request_open" ON "erasure_request" USING btree ("person_id") WHERE "erasure_request"."answered_at" is null;--> statement-breakpoint
 CREATE UNIQUE INDEX "mail_link_one_live" ON "mail_link" USING btree ("person_id","purpose") WHERE "mail_link"."used_at" is null and "mail_link"."replaced_at" is null;--> statement-breakpoint
 CREATE INDEX "password_guess_subject" ON "password_guess" USING btree ("subject","at");--> statement-breakpoint
@@ -1409,6 +1493,8 @@ CREATE INDEX "message_person" ON "message" USING btree ("person_id","queued_at")
 CREATE INDEX "message_stranger" ON "message" USING btree ("to_address","queued_at") WHERE "message"."application_id" is null;--> statement-breakpoint
 CREATE INDEX "message_asked" ON "message" USING btree ("queued_at") WHERE "message"."template" in ('reference-asked', 'signature-asked');--> statement-breakpoint
 CREATE INDEX "message_application" ON "message" USING btree ("application_id","queued_at");--> statement-breakpoint
+CREATE INDEX "message_returned" ON "message" USING btree ("application_id") WHERE "message"."refused" and "message"."dealt_at" is null;--> statement-breakpoint
+CREATE INDEX "tray_answer_new" ON "tray_answer" USING btree ("at") WHERE "tray_answer"."fetched_at" is null;--> statement-breakpoint
 CREATE INDEX "tray_to" ON "tray_mail" USING btree ("to_address","received_at");--> statement-breakpoint
 CREATE INDEX "owner_result_application" ON "owner_result" USING btree ("application_id");--> statement-breakpoint
 CREATE INDEX "owner_result_list" ON "owner_result" USING btree ("list_id");--> statement-breakpoint

@@ -132,6 +132,12 @@ select json_build_object(
     "conversation x where x.application_id = a.id and not x.from_office and x.answered_at is null",
     "x.at, x.id",
   )},
+  'returnedMails', ${list(
+    `json_build_object('id', x.id, 'at', ${iso("x.failing_since")})`,
+    `message x where x.application_id = a.id and x.refused and x.dealt_at is null and x.person_id = a.person_id
+      and x.to_address = (select p.email from person p where p.id = a.person_id)`,
+    "x.failing_since, x.id",
+  )},
   'turns', ${list(`json_build_object('turn', x.turn, 'from', ${iso("x.at")})`, "turn_change x where x.application_id = a.id", "x.at")}
 ) as facts,
 ${byColumns(ANSWER, "(select * from answer x where x.application_id = a.id)")} as answers,

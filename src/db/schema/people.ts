@@ -100,6 +100,25 @@ export const accountJoin = pgTable(
   ],
 );
 
+/** An address of an account that the office corrected: what it was, what it is, and how the office knew. */
+export const addressChange = pgTable(
+  "address_change",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+    before: citext("before").notNull(),
+    after: citext("after").notNull(),
+    reason: text("reason").notNull(),
+    byId: uuid("by_id")
+      .notNull()
+      .references(() => person.id),
+    at: instant("at").notNull(),
+  },
+  (t) => [index("address_change_person").on(t.personId, t.at)],
+);
+
 /** Which version of which text somebody agreed to, and when. */
 export const consent = pgTable(
   "consent",

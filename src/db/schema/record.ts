@@ -6,7 +6,7 @@ import { AWAITED_KINDS, CLOSED_AS, ELIGIBILITIES, STAGES } from "../../core/file
 import { ACCESS_KINDS } from "../../core/record/access";
 import { LOCALES } from "../../core/text/local-text";
 import { application, choice } from "./application";
-import { instant, isOneOf, oneOf } from "./columns";
+import { bytea, instant, isOneOf, oneOf } from "./columns";
 import { person } from "./people";
 
 const MESSAGE_STATES = ["queued", "sending", "sent", "failed", "withdrawn"] as const;
@@ -79,6 +79,8 @@ export const message = pgTable(
     failingSince: instant("failing_since"),
     /** The receiving server does not know the address. */
     refused: boolean("refused").notNull().default(false),
+    /** Of a refused one: when somebody saw to it. */
+    dealtAt: instant("dealt_at"),
   },
   (t) => [
     isOneOf("message_state", t.state, MESSAGE_STATES),
@@ -89,6 +91,7 @@ export const message = pgTable(
     index("message_stranger").on(t.toAddress, t.queuedAt).where(sql`${t.applicationId} is null`),
     index("message_asked").on(t.queuedAt).where(sql`${t.template} in ('reference-asked', 'signature-asked')`),
     index("message_application").on(t.applicationId, t.queuedAt),
+    index("message_returned").on(t.applicationId).where(sql`${t.refused} and ${t.dealtAt} is null`),
   ],
 );
 
@@ -104,6 +107,18 @@ export const trayMail = pgTable(
     receivedAt: instant("received_at").notNull(),
   },
   (t) => [index("tray_to").on(t.toAddress, t.receivedAt)],
+);
+
+/** What was written in the mail stand-in to the office, as it travels; the office fetches it from there. */
+export const trayAnswer = pgTable(
+  "tray_answer",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    raw: bytea("raw").notNull(),
+    at: instant("at").notNull(),
+    fetchedAt: instant("fetched_at"),
+  },
+  (t) => [index("tray_answer_new").on(t.at).where(sql`${t.fetchedAt} is null`)],
 );
 
 /** The assessment of each file as lists need it, rewritten by the act that changes the file, in its transaction. */

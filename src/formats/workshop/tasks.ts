@@ -4,6 +4,7 @@ import type { Locale } from "../../core/text/local-text";
 import { inspectDocument } from "../document/inspect";
 import type { Inspection } from "../document/inspection";
 import { type ReadElmo, readElmo } from "../elmo/read-elmo";
+import { type ReadMail, readMail } from "../mail/read-mail";
 import { type DossierDocument, type DossierWords, printDossier } from "../print/dossier";
 import { printFormCopy } from "../print/form-copy";
 
@@ -48,7 +49,25 @@ export const TASKS = {
         looked.push(await inspectDocument(Buffer.from(base64, "base64"), `x.${EXTENSION[mediaType] ?? ""}`));
     return { read, looked };
   },
+
+  /** A mail that came in, with a look at each document that hangs on it; null where the bytes are no mail. */
+  "read-mail": async (input: { readonly raw: Uint8Array; readonly most: number }): Promise<LookedMail | null> => {
+    const read = await readMail(input.raw).catch(() => null);
+    if (!read) return null;
+    const { parts, ...mail } = read;
+    const looked: LookedPart[] = [];
+    for (const { name, bytes } of parts.slice(0, input.most))
+      looked.push({ name, ...(await inspectDocument(Buffer.from(bytes), name)) });
+    return { ...mail, looked, more: parts.slice(input.most).map(({ name }) => name) };
+  },
 };
+
+type LookedPart = { readonly name: string } & Inspection;
+export interface LookedMail extends Omit<ReadMail, "parts"> {
+  readonly looked: readonly LookedPart[];
+  /** Names of what hung on it beyond the most that is taken. */
+  readonly more: readonly string[];
+}
 
 const EXTENSION: Readonly<Record<string, string>> = {
   "application/pdf": "pdf",

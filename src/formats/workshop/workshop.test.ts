@@ -26,7 +26,12 @@ describe("the workshop", { timeout: SLOW }, () => {
   beforeAll(async () => {
     await makeProgram("src/workshop.ts", PROGRAM);
     const little = { cpuMs: 6000, bytes: 700 * 1024 ** 2 };
-    workshop = new Workshop(PROGRAM, 2, { inspect: little, print: little, "read-results": little });
+    workshop = new Workshop(PROGRAM, 2, {
+      inspect: little,
+      print: little,
+      "read-results": little,
+      "read-mail": little,
+    });
   }, SLOW);
   afterAll(() => {
     workshop.close();
@@ -82,7 +87,7 @@ describe("the workshop", { timeout: SLOW }, () => {
 
   it("ends a process that holds much after its work, and goes on with a new one", async () => {
     const little = { cpuMs: 6000, bytes: 700 * 1024 ** 2 };
-    const limits = { inspect: little, print: little, "read-results": little };
+    const limits = { inspect: little, print: little, "read-results": little, "read-mail": little };
     const forgetful = new Workshop(PROGRAM, 1, limits, 1);
     const lasting = new Workshop(PROGRAM, 1, limits);
     const processes = async (of: Workshop): Promise<number> => {

@@ -41,6 +41,7 @@ export const REASON_WORDS: Readonly<Record<FileReason, string>> = {
   "read results": "Results that changed",
   "answer request": "Corrections asked for",
   "answer message": "Messages to answer",
+  "reach applicant": "Mail that came back",
   "name referee": "To name a referee",
   "answer offer": "Offer to answer",
   prove: "Original to show",
@@ -121,6 +122,8 @@ export function stepDeed(
       return "answer the wish for a correction";
     case "answer message":
       return count === 1 ? "answer a message" : `answer ${count} messages`;
+    case "reach applicant":
+      return count === 1 ? "see to a mail that came back" : `see to ${count} mails that came back`;
     case "name referee":
       return "name a referee and send the request";
     case "pay":
@@ -303,6 +306,12 @@ export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "write-to-applicant": "wrote to the applicant",
   "take-message-back": "took a message back before it was sent",
   "settle-messages": "said that a message needs no answer",
+  "file-attachment": "put a document of a message where it belongs",
+  "mail-came": "answered by mail",
+  "mail-returned": "a mail to the applicant came back",
+  "place-mail": "placed a mail that had come in",
+  "settle-returned": "saw to a mail that had come back",
+  "correct-address": "corrected the address of the account",
   withdraw: "withdrew",
   "time-passed": "time passed",
   "set-file-aside": "could not be assessed again, and was set aside to be tried later",
@@ -330,6 +339,8 @@ export const REFUSED_WORDS: Readonly<Record<Reason, string>> = {
   "not-complete": "The file is not complete yet.",
   "name-first": "The applicant’s name is not filled in yet.",
   "own-address": "This is an address of the applicant’s own.",
+  "address-taken":
+    "Another account has this address. If both are the same person, say so under Accounts and bring them together there.",
   "mailed-enough": "Enough mails went out for today: three to one address, twenty in all.",
   "too-late-to-undo": "Ten seconds have passed: this can no longer be undone.",
   "invalid-input": "Something in the form is not right.",

@@ -119,7 +119,18 @@ function useAdditions(data: FileData, items: readonly Item[]) {
 }
 
 /** Several things asked for in one mail: drafted from what the file lacks, edited, read as the applicant will read it, and sent. */
-export function AskList({ data, askDay, act }: { data: FileData; askDay: string; act: ActOnFile }) {
+export function AskList({
+  data,
+  askDay,
+  because,
+  act,
+}: {
+  data: FileData;
+  askDay: string;
+  /** What the applicant wrote, where that is why something is asked for. */
+  because: string | null;
+  act: ActOnFile;
+}) {
   const router = useRouter();
   const [items, setItems] = useState<readonly Item[]>(() => drafted(data));
   const [sections, setSections] = useState<readonly string[]>(() =>
@@ -131,6 +142,7 @@ export function AskList({ data, askDay, act }: { data: FileData; askDay: string;
   const [words, setWords] = useState("");
   /** Where it was written last: in an item, by its id, or above the list. */
   const [at, setAt] = useState<string | null>(null);
+  const [answers, setAnswers] = useState(because !== null);
   const [due, setDue] = useState(askDay);
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useAsking();
@@ -196,6 +208,7 @@ export function AskList({ data, askDay, act }: { data: FileData; askDay: string;
         sections: opened.map(({ scope, section }) => ({ scope, section })),
         correction,
         words,
+        answers: answers && because !== null,
         due,
       });
       setWrong(refused);
@@ -228,6 +241,15 @@ export function AskList({ data, askDay, act }: { data: FileData; askDay: string;
     >
       <div>
         <h2>Ask for several things at once</h2>
+        {because === null ? null : (
+          <blockquote className="because">
+            <p className="quiet">They wrote:</p>
+            <p className="letter">{because}</p>
+            <Checkbox checked={answers} onChange={(e) => setAnswers(e.target.checked)}>
+              This answers what they wrote
+            </Checkbox>
+          </blockquote>
+        )}
         {items.length === 0 ? (
           <p className="empty">
             Nothing is lacking that could be asked for. Add a question, or something that is wanted again.

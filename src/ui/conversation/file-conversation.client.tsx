@@ -6,62 +6,30 @@ import { useState } from "react";
 import { MOST_SIGNS } from "../../core/conversation/inputs";
 import { fieldsIn } from "../../core/conversation/merge";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
-import { formatMoment } from "../../text/format";
-import type { ConversationMessage, FileConversation as Data } from "../../views/conversation/conversation";
+import type { FileData } from "../../views/assessment/file-data";
+import type { FileConversation as Data } from "../../views/conversation/conversation";
 import { useKeptText } from "../frame/kept-text.client";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
+import { Attach } from "./attach.client";
+import { OfficeMessage } from "./office-message.client";
 import { FieldsLeft, StockText } from "./stock-text.client";
 
 const LANGUAGES = { en: "English", fr: "French" } as const;
 
-/** One message, and whether the other side has read it. */
-function Message({
-  message: m,
-  zone,
-  titleOf,
-}: {
-  message: ConversationMessage;
-  zone: string;
-  titleOf: (section: string) => string;
-}) {
-  const about = titleOf(m.about);
-  return (
-    <li data-office={m.fromOffice}>
-      <p className="by">
-        <strong>{m.by}</strong>{" "}
-        <span className="quiet">
-          {m.fromOffice ? "for the office, " : ""}
-          {formatMoment("en", m.at, zone)}
-          {about ? `, about ${about}` : ""}
-        </span>{" "}
-        {!m.fromOffice && m.answeredAt === null ? (
-          <span className="turn-word" data-turn="office">
-            to answer
-          </span>
-        ) : null}
-      </p>
-      <p className="letter">{m.text}</p>
-      {m.fromOffice ? (
-        <p className="quiet note">{m.readAt ? `Read on ${formatMoment("en", m.readAt, zone)}` : "Not read yet"}</p>
-      ) : null}
-    </li>
-  );
-}
-
 /** What applicant and office wrote to each other, and the box to write in: with texts of the office, filled in for this file. */
 export function FileConversation({
   number,
-  data: { messages, ...aids },
-  sections,
-  zone,
+  data: { messages, held, ...aids },
+  file,
   act,
+  drop,
 }: {
   number: string;
   data: Data;
-  sections: readonly { readonly key: string; readonly title: string }[];
-  zone: string;
+  file: FileData;
   act: ActOnFile;
+  drop: (uploadId: string) => Promise<string | null>;
 }) {
   const router = useRouter();
   const [text, setText] = useKeptText(`office ${number}`);
@@ -69,9 +37,9 @@ export function FileConversation({
   /** How many messages there were when one was sent: until the page has it, there is nothing to take back. */
   const [sent, setSent] = useState<number | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
+  const [sending, setSending] = useState(false);
   const [busy, begin] = useAsking();
   const open = messages.filter((m) => !m.fromOffice && m.answeredAt === null);
-  const titleOf = (key: string) => sections.find((s) => s.key === key)?.title ?? "";
   const left = fieldsIn(text);
   const doing = (run: () => Promise<string | null>, then: () => void) =>
     begin(async () => {
@@ -83,7 +51,7 @@ export function FileConversation({
     });
   const send = () =>
     doing(
-      () => act("write-to-applicant", { text, question }),
+      () => act("write-to-applicant", { text, question, files: held.map((d) => d.uploadId) }),
       () => {
         setText("");
         setQuestion("");
@@ -100,7 +68,7 @@ export function FileConversation({
       ) : null}
       <ol>
         {messages.map((m) => (
-          <Message key={m.id} message={m} zone={zone} titleOf={titleOf} />
+          <OfficeMessage key={m.id} message={m} file={file} act={act} />
         ))}
       </ol>
       {sent !== null && messages.length > sent && lastOwn ? (
@@ -129,7 +97,8 @@ export function FileConversation({
           send();
         }}
         onKeyDown={(e) => {
-          if (e.key === "Enter" && (e.ctrlKey || e.metaKey) && text.trim() && left.length === 0 && !busy) send();
+          if (e.key === "Enter" && (e.ctrlKey || e.metaKey) && text.trim() && left.length === 0 && !busy && !sending)
+            send();
         }}
       >
         <div className="field">
@@ -150,6 +119,7 @@ export function FileConversation({
         </div>
         <FieldsLeft text={text} />
         <StockText id="answer-take" use="message" aids={aids} text={text} onText={setText} />
+        <Attach applicationId={file.id} locale="en" held={held} drop={drop} onBusy={setSending} />
         {open.length > 0 ? (
           <div className="field">
             <label htmlFor="answer-question">
@@ -164,7 +134,12 @@ export function FileConversation({
           </div>
         ) : null}
         <div className="presses">
-          <Button type="primary" htmlType="submit" loading={busy} disabled={text.trim() === "" || left.length > 0}>
+          <Button
+            type="primary"
+            htmlType="submit"
+            loading={busy}
+            disabled={sending || text.trim() === "" || left.length > 0}
+          >
             {open.length > 0 ? "Send the answer" : "Send it"} <span className="key">Ctrl ↵</span>
           </Button>
           {open.length > 0 ? (

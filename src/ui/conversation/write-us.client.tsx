@@ -5,9 +5,11 @@ import { useState } from "react";
 import { MOST_SIGNS } from "../../core/conversation/inputs";
 import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
+import type { AttachedDocument } from "../../views/conversation/conversation";
 import { useKeptText } from "../frame/kept-text.client";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
+import { Attach } from "./attach.client";
 
 /** Writes to the office, about one part of the application or all of it. What was typed stays when it is refused. */
 export function WriteUs({
@@ -15,14 +17,22 @@ export function WriteUs({
   locale,
   about,
   topics,
+  applicationId,
+  held,
   send,
+  drop,
 }: {
   number: string;
   locale: Locale;
   about: string;
   topics: readonly { readonly value: string; readonly label: string }[];
-  send: (text: string, about: string) => Promise<string | null>;
+  applicationId: string;
+  /** Documents chosen for this message. */
+  held: readonly AttachedDocument[];
+  send: (text: string, about: string, files: readonly string[]) => Promise<string | null>;
+  drop: (uploadId: string) => Promise<string | null>;
 }) {
+  const [sending, setSending] = useState(false);
   const [text, setText] = useKeptText(number);
   const [topic, setTopic] = useState(about);
   const [said, setSaid] = useState<string | null>(null);
@@ -31,7 +41,11 @@ export function WriteUs({
   const go = () => {
     if (text.trim() === "") return setWrong(sentence(locale, "conversation.empty"));
     begin(async () => {
-      const refused = await send(text, topic);
+      const refused = await send(
+        text,
+        topic,
+        held.map((d) => d.uploadId),
+      );
       setWrong(refused);
       if (refused !== null) return;
       setText("");
@@ -69,7 +83,11 @@ export function WriteUs({
           }}
         />
       </div>
-      <Button type="primary" htmlType="submit" loading={busy}>
+      <div className="field">
+        <Attach applicationId={applicationId} locale={locale} held={held} drop={drop} onBusy={setSending} />
+        <p className="quiet">{sentence(locale, "conversation.attachHint")}</p>
+      </div>
+      <Button type="primary" htmlType="submit" loading={busy} disabled={sending}>
         {sentence(locale, "conversation.send")}
       </Button>
       <Wrong text={wrong} />

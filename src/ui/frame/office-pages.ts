@@ -38,6 +38,7 @@ const GROUPS: readonly OfficeGroup[] = [
     word: "Arrivals",
     pages: [
       page("/papers", "Papers", "h", OFFICE),
+      page("/mail-in", "Mail to place", "v", OFFICE),
       page("/post", "Addresses", "p", OFFICE),
       page("/results", "Test results", "r", OFFICE),
       page("/copies", "Copies", "c", OFFICE),

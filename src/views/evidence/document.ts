@@ -19,7 +19,7 @@ interface FileDocument extends DocumentData {
 }
 
 /**
- * A document's address: for the office over its file, for the person who supplied it, and for finance where the rulebook says that it
+ * A document's address: for the office over its file, for the person who supplied it or to whom it was sent with a message, and for finance where the rulebook says that it
  * reads it; never a referee's letter for the applicant.
  */
 export const document = defineView({
@@ -37,7 +37,8 @@ export const document = defineView({
       `select c.sha256, u.name, c.media_type as "mediaType", c.size, a.number as file,
          coalesce((select e.requirement from evidence e where e.upload_id = u.id limit 1), '') as requirement from upload u
          join content c on c.sha256 = case when $5 then coalesce(u.original_sha256, u.sha256) else u.sha256 end join application a on a.id = u.application_id
-       where u.id = $1 and ((a.person_id = $2 and u.uploaded_by = 'person:' || $2::text) or ($3 and ${fileInScope("a.id", "$4")})
+       where u.id = $1 and ((a.person_id = $2 and (u.uploaded_by = 'person:' || $2::text
+             or exists (select 1 from attachment t where t.upload_id = u.id and t.conversation_id is not null))) or ($3 and ${fileInScope("a.id", "$4")})
            or ($6 and ${fileInScope("a.id", "$7")} and exists (select 1 from evidence e where e.upload_id = u.id and e.replaced_at is null and ${FOR_FINANCE})))`,
       [
         ...[uploadId, actor.id, scope !== null, scope === null ? [] : scopeParameter(scope), original],

@@ -119,6 +119,7 @@ export function trialOf(
     reopenings: [],
     correctionRequests: [],
     unanswered: [],
+    returnedMails: [],
     turns: [],
   };
   const index = new AnswerIndex(facts);

@@ -1,6 +1,8 @@
+import type pg from "pg";
 import { z } from "zod";
 import type { Locale } from "../../core/text/local-text";
 import { renderMail } from "../../text/words/render-mail";
+import { type AttachedDocument, DOCUMENT } from "../conversation/conversation";
 import { officeNow } from "../view/office-now";
 import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
 import { defineView } from "../view/view";
@@ -54,11 +56,38 @@ interface StoredMessage extends Pick<FileMessage, "id" | "to" | "state" | "failu
   readonly at: Date;
 }
 
-/** Every mail about a file, whether it arrived, and what it said. */
+/** A mail that came in about a file and stands with it for the office alone. */
+export interface KeptMail {
+  readonly id: string;
+  readonly at: string;
+  readonly from: string;
+  readonly subject: string;
+  readonly text: string;
+  /** A machine sent it, as one that says that somebody is away. */
+  readonly automatic: boolean;
+  readonly documents: readonly AttachedDocument[];
+}
+
+/** An address of the applicant's account that the office corrected. */
+export interface CorrectedAddress {
+  readonly before: string;
+  readonly after: string;
+  readonly reason: string;
+  readonly by: string;
+  readonly at: string;
+}
+
+export interface FileMails {
+  readonly sent: readonly FileMessage[];
+  readonly kept: readonly KeptMail[];
+  readonly addresses: readonly CorrectedAddress[];
+}
+
+/** Every mail about a file, out and in, whether it arrived, and what it said; with what became of the address. */
 export const fileMessages = defineView({
   name: "file-messages",
   input: z.object({ number: z.string().max(20) }),
-  read: async ({ pool, actor }, { number }): Promise<readonly FileMessage[] | null> => {
+  read: async ({ pool, actor }, { number }): Promise<FileMails | null> => {
     const scope = programmesOf(actor);
     if (scope === null) return null;
     const { rows: known } = await pool.query<{ id: string }>(
@@ -72,16 +101,42 @@ export const fileMessages = defineView({
        from message m join application a on a.id = m.application_id where a.id = $1 order by m.queued_at desc, m.id limit 200`,
       [known[0].id],
     );
-    return rows.map(({ template, locale, values, at, ...row }) => ({
-      ...row,
-      at: at.toISOString(),
-      ...renderMail(locale, template, values, null),
-    }));
+    const [kept, addresses] = await Promise.all([keptMails(pool, known[0].id), correctedAddresses(pool, known[0].id)]);
+    return {
+      sent: rows.map(({ template, locale, values, at, ...row }) => ({
+        ...row,
+        at: at.toISOString(),
+        ...renderMail(locale, template, values, null),
+      })),
+      kept,
+      addresses,
+    };
   },
 });
 
+async function keptMails(pool: pg.Pool, applicationId: string): Promise<readonly KeptMail[]> {
+  const { rows } = await pool.query<Omit<KeptMail, "at"> & { at: Date }>(
+    `select m.id, m.received_at as at, m.from_address as "from", m.subject, m.text, m.kind = 'automatic' as automatic,
+       coalesce((select json_agg(${DOCUMENT} order by f.no) from incoming_file f join upload u on u.id = f.upload_id where f.mail_id = m.id), '[]') as documents
+     from incoming_mail m where m.application_id = $1 and m.outcome = 'kept' order by m.received_at desc, m.id limit 200`,
+    [applicationId],
+  );
+  return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
+}
+
+async function correctedAddresses(pool: pg.Pool, applicationId: string): Promise<readonly CorrectedAddress[]> {
+  const { rows } = await pool.query<Omit<CorrectedAddress, "at"> & { at: Date }>(
+    `select h.before, h.after, h.reason, w.name as by, h.at from address_change h join application a on a.person_id = h.person_id
+       join person w on w.id = h.by_id where a.id = $1 order by h.at desc`,
+    [applicationId],
+  );
+  return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
+}
+
 export interface TrayMail {
   readonly id: string;
+  /** Under which the office sent it; an answer names it. */
+  readonly messageId: string;
   readonly to: string;
   readonly subject: string;
   readonly body: string;
@@ -95,7 +150,7 @@ export const tray = defineView({
   read: async ({ pool, actor }, { to }): Promise<readonly TrayMail[] | null> => {
     if (actor.kind !== "system") return null;
     const { rows } = await pool.query<TrayMail>(
-      `select id, to_address as to, subject, body, received_at as at from tray_mail where $1::text is null or to_address ilike '%' || $1 || '%' order by received_at desc, id limit 100`,
+      `select id, message_id as "messageId", to_address as to, subject, body, received_at as at from tray_mail where $1::text is null or to_address ilike '%' || $1 || '%' order by received_at desc, id limit 100`,
       [to],
     );
     return rows.map((r) => ({ ...r, at: new Date(r.at).toISOString() }));

@@ -53,6 +53,11 @@ export const SUBJECTS: Readonly<Record<string, string>> = {
   asks: `select a.number, k.text, k.due, k.asked_at, k.answered_at, k.answer from ask k join application a on a.id = k.application_id where a.person_id = $1 order by k.asked_at`,
   conversation: `select a.number, c.from_office, c.text, c.at, c.read_at from conversation c join application a on a.id = c.application_id
     where a.person_id = $1 order by c.at`,
+  attachments: `select a.number, u.name, x.at from attachment x join upload u on u.id = x.upload_id join application a on a.id = x.application_id
+    where a.person_id = $1 and x.conversation_id is not null order by x.at`,
+  mailsIn: `select a.number, m.from_address, m.subject, m.written, m.received_at from incoming_mail m join application a on a.id = m.application_id
+    where a.person_id = $1 and m.outcome = 'message' order by m.received_at`,
+  addressChanges: `select before::text, after::text, reason, at from address_change where person_id = $1 order by at`,
   mails: `select to_address, template, values - 'link' as values, queued_at, sent_at from message where person_id = $1 order by queued_at`,
   history: `select a.number, e.at, e.act from event e join application a on a.id = e.application_id where a.person_id = $1 and e.actor = 'person:' || $1::text order by e.id`,
   signIns: "select at, kind, network from access_record where person_id = $1 order by id",

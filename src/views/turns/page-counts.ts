@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { holds, OFFICE } from "../../core/rights/actor";
+import { MAIL_WAITING } from "../mail/incoming";
 import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
 import { defineView } from "../view/view";
 
@@ -17,11 +18,12 @@ export const pageCounts = defineView({
     const [files, mail] = await Promise.all([
       scope === null || !holds(actor, OFFICE)
         ? { rows: [] }
-        : pool.query<Record<"turns" | "drafts" | "results" | "papers", number>>(
+        : pool.query<Record<"turns" | "drafts" | "results" | "papers" | "mailIn", number>>(
             `select (select count(*)::int from file_standing s where s.turn = 'office' and ${fileInScope("s.application_id", "$1")}) as turns,
                (select count(*)::int from file_standing s where s.stage = 'preparing' and ${fileInScope("s.application_id", "$1")}) as drafts,
                (select count(*)::int from owner_result r where r.state = 'other name' and ${fileInScope("r.application_id", "$1")}) as results,
-               (select count(*)::int from paper p where p.inspected_at is null and (p.application_id is null or ${fileInScope("p.application_id", "$1")})) as papers`,
+               (select count(*)::int from paper p where p.inspected_at is null and (p.application_id is null or ${fileInScope("p.application_id", "$1")})) as papers,
+               (${MAIL_WAITING}) as "mailIn"`,
             [scopeParameter(scope)],
           ),
       administers
@@ -38,6 +40,7 @@ export const pageCounts = defineView({
             "/office/drafts": waiting.drafts,
             "/office/results": waiting.results,
             "/office/papers": waiting.papers,
+            "/office/mail-in": waiting.mailIn,
           }
         : {}),
       ...(mail.rows[0] ? { "/office/mail": mail.rows[0].mail } : {}),

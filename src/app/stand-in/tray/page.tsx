@@ -1,9 +1,8 @@
 import { notFound } from "next/navigation";
-import { holds } from "../../../core/rights/actor";
-import { webRuntime } from "../../../runtime";
 import { formatMoment } from "../../../text/format";
 import { tray } from "../../../views/mail/messages";
-import { identity, SYSTEM, see, VISITOR } from "../../request";
+import { SYSTEM, see } from "../../request";
+import { isTrayOpen } from "./open";
 
 function linked(body: string) {
   return body.split(/(https?:\/\/\S+)/u).map((part, i) =>
@@ -18,13 +17,44 @@ function linked(body: string) {
   );
 }
 
+/** A mail to the office, as a mail program would send it: with the mail that it answers, or with none. */
+function WriteMail({
+  called,
+  from,
+  subject,
+  answers,
+}: {
+  called: string;
+  from: string;
+  subject: string;
+  answers: string;
+}) {
+  const id = answers || "new";
+  return (
+    <details>
+      <summary>{called}</summary>
+      <form action="/stand-in/tray/answer" method="post" encType="multipart/form-data" className="stacked-form">
+        <input type="hidden" name="answers" value={answers} />
+        <label htmlFor={`from-${id}`}>From</label>
+        <input id={`from-${id}`} name="from" type="email" required defaultValue={from} />
+        <label htmlFor={`subject-${id}`}>Subject</label>
+        <input id={`subject-${id}`} name="subject" defaultValue={subject} />
+        <label htmlFor={`text-${id}`}>Text</label>
+        <textarea id={`text-${id}`} name="text" rows={5} />
+        <label htmlFor={`files-${id}`}>Documents</label>
+        <input id={`files-${id}`} name="files" type="file" multiple />
+        <button type="submit" className="plain-button">
+          Send
+        </button>
+      </form>
+    </details>
+  );
+}
+
 /** The mail stand-in's tray: open to everybody in the demo, else to an administrator; closed when real mail is sent. */
-export default async function TrayPage({ searchParams }: { searchParams: Promise<{ to?: string }> }) {
-  const { settings } = await webRuntime();
-  const person = settings.demo ? null : await identity();
-  const open = settings.demo || holds(person?.actor ?? VISITOR, ["administrator"]);
-  if (settings.mail !== "tray" || !open) notFound();
-  const { to } = await searchParams;
+export default async function TrayPage({ searchParams }: { searchParams: Promise<{ to?: string; sent?: string }> }) {
+  if (!(await isTrayOpen())) notFound();
+  const { to, sent } = await searchParams;
   const mails = (await see(tray, SYSTEM, { to: to || null })) ?? [];
   return (
     <main className="stand-in">
@@ -37,6 +67,12 @@ export default async function TrayPage({ searchParams }: { searchParams: Promise
           Show
         </button>
       </form>
+      {sent ? (
+        <p role="status" className="saved">
+          It is on its way to the office.
+        </p>
+      ) : null}
+      <WriteMail called="Write a new mail to the office" from={to ?? ""} subject="" answers="" />
       {mails.length === 0 ? (
         <p className="empty">No mail here yet. It arrives within a second or two; load the page again.</p>
       ) : null}
@@ -47,6 +83,7 @@ export default async function TrayPage({ searchParams }: { searchParams: Promise
             to {mail.to} · {formatMoment("en", mail.at, "UTC")} UTC
           </p>
           <p className="letter">{linked(mail.body)}</p>
+          <WriteMail called="Answer it" from={mail.to} subject={`Re: ${mail.subject}`} answers={mail.messageId} />
         </article>
       ))}
     </main>

@@ -20,6 +20,8 @@ export const assessment = {
   "next.inspect": "We look at the paper that you sent us. You need to do nothing.",
   "next.read answer": "We read what you answered. You need to do nothing.",
   "next.follow up": "We look into what we asked you for and did not get. You can still send it.",
+  "next.reach applicant":
+    "A mail of ours to you came back. Everything that we write stands under Messages; tell us there if your address has changed.",
   "next.answer message": "We answer what you wrote to us. You need to do nothing.",
   "next.read results": "We look at results that we were sent. You need to do nothing.",
   "next.read changes": "We read what you corrected. You need to do nothing.",
@@ -78,6 +80,7 @@ export const assessment = {
   "meanwhile.inspect": "Meanwhile we look at the paper that you sent us.",
   "meanwhile.read answer": "Meanwhile we read what you answered.",
   "meanwhile.follow up": "What we asked you for is overdue; we look into how to go on.",
+  "meanwhile.reach applicant": "Meanwhile we look into why a mail to you came back.",
   "meanwhile.answer message": "Meanwhile we answer what you wrote to us.",
   "meanwhile.load calendar": "Meanwhile we look into your file.",
   "meanwhile.await registry": "Meanwhile the registry gives us your marks.",

@@ -18,6 +18,11 @@ export const contact = {
   "conversation.sent": "Your message is with the office.",
   "conversation.empty": "Write something first.",
   "conversation.unread": "{count, plural, one {one new message} other {# new messages}}",
+  "conversation.attach": "Add a document",
+  "conversation.attachHint": "PDF or a picture. What we asked for belongs where we asked for it.",
+  "conversation.with": "Documents with this message",
+  "conversation.byMail": "by mail",
+  "conversation.leftOut": "Not kept of this mail: {names}. Please add what it was as a PDF or a picture.",
   "conversation.ask": "Ask us about this page",
   "contact.title": "Where we reach you",
   "contact.lead":

@@ -43,6 +43,7 @@ export const frame = {
   "refused.written-enough": "You wrote twenty messages today. Call us if it cannot wait.",
   "refused.field-left": "A field in braces is not filled in.",
   "refused.unknown-field": "There is no such field.",
+  "refused.address-taken": "Another account has this address.",
   "refused.own-address":
     "This is an address of your own. A reference comes from somebody else: correct the address of your referee.",
   "refused.mailed-enough":

@@ -10,6 +10,9 @@ export const mail = {
     "The last place of {programme} is taken, and the round has closed. Your application is kept. You can choose another programme:\n\n{link}",
   "mail.round-reopened.subject": "No. {number}: the round is open again",
   "mail.round-reopened.body": "The round of {programme} is open again. Reason: {text}\n\nGo on here:\n\n{link}",
+  "mail.address-corrected.subject": "Your account has another address now",
+  "mail.address-corrected.body":
+    "The admissions office has put another address in the place of this one, for the account of application No. {number}. You sign in with the new address from now on.\n\nIf you did not ask for it, call or write to the office at once.",
   "mail.extended.subject": "No. {number}: you have more time",
   "mail.extended.body": "You have until {moment} for {programme}. Reason: {text}\n\nGo on here:\n\n{link}",
   "mail.rulebook-changed.subject": "No. {number}: what {programme} asks for has changed",
@@ -52,7 +55,8 @@ export const mail = {
   "mail.draft-closes.body":
     "Your application can be submitted until {moment}. {missing, plural, =0 {Nothing is missing; only the submission is.} one {One part is not complete yet.} other {# parts are not complete yet.}}\n\nGo on here:\n\n{link}",
   "mail.written.subject": "No. {number}: a message from the office",
-  "mail.written.body": "{text}\n\nAnswer here:\n\n{link}",
+  "mail.written.body":
+    "{text}\n\n{files, plural, =0 {} one {A document goes with it; you find it with the message.\n\n} other {# documents go with it; you find them with the message.\n\n}}Answer here:\n\n{link}",
   "mail.reminded.subject": "No. {number}: this waits for you",
   "mail.reminded.body":
     "This still waits for you in your application:\n\n{list}\n\n{said, plural, =0 {} other {Our office adds:\n\n{words}\n\n}}Go on here:\n\n{link}",

@@ -23,6 +23,8 @@ export const assessment: Readonly<Record<keyof typeof english, string>> = {
   "next.read answer": "Nous lisons votre réponse. Vous n’avez rien à faire.",
   "next.follow up":
     "Nous regardons comment continuer sans ce que nous vous avions demandé. Vous pouvez encore l’envoyer.",
+  "next.reach applicant":
+    "Un de nos courriels vous est revenu. Tout ce que nous écrivons se trouve sous Messages ; dites-nous-y si votre adresse a changé.",
   "next.answer message": "Nous répondons à votre message. Vous n’avez rien à faire.",
   "next.read results": "Nous examinons des résultats qui nous ont été envoyés. Vous n’avez rien à faire.",
   "next.read changes": "Nous lisons vos corrections. Vous n’avez rien à faire.",
@@ -81,6 +83,7 @@ export const assessment: Readonly<Record<keyof typeof english, string>> = {
   "meanwhile.inspect": "Entre-temps, nous examinons le document papier que vous avez envoyé.",
   "meanwhile.read answer": "Entre-temps, nous lisons votre réponse.",
   "meanwhile.follow up": "Ce que nous vous avions demandé est en retard ; nous regardons comment continuer.",
+  "meanwhile.reach applicant": "Entre-temps, nous cherchons pourquoi un courriel vous est revenu.",
   "meanwhile.answer message": "Entre-temps, nous répondons à votre message.",
   "meanwhile.load calendar": "Entre-temps, nous regardons votre dossier.",
   "meanwhile.await registry": "Entre-temps, le registre nous donne vos notes.",

@@ -20,6 +20,11 @@ export const contact: Readonly<Record<keyof typeof english, string>> = {
   "conversation.sent": "Votre message est parvenu au service.",
   "conversation.empty": "Écrivez d’abord quelque chose.",
   "conversation.unread": "{count, plural, one {un nouveau message} other {# nouveaux messages}}",
+  "conversation.attach": "Joindre un document",
+  "conversation.attachHint": "Un PDF ou une image. Ce que nous avons demandé se dépose là où nous l’avons demandé.",
+  "conversation.with": "Documents de ce message",
+  "conversation.byMail": "par courriel",
+  "conversation.leftOut": "Non conservé de ce courriel : {names}. Ajoutez-le, s’il vous plaît, en PDF ou en image.",
   "conversation.ask": "Une question sur cette page",
   "contact.title": "Où nous vous joignons",
   "contact.lead":

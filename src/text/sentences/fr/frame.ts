@@ -45,6 +45,7 @@ export const frame: Readonly<Record<keyof typeof english, string>> = {
   "refused.written-enough": "Vous avez écrit vingt messages aujourd’hui. Appelez-nous si c’est urgent.",
   "refused.field-left": "Un champ entre accolades n’est pas rempli.",
   "refused.unknown-field": "Ce champ n’existe pas.",
+  "refused.address-taken": "Un autre compte a cette adresse.",
   "refused.own-address":
     "C’est une adresse à vous. Une recommandation vient de quelqu’un d’autre : corrigez l’adresse de votre référent.",
   "refused.mailed-enough":

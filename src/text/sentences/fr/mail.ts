@@ -14,6 +14,9 @@ export const mail: Readonly<Record<keyof typeof english, string>> = {
   "mail.round-reopened.subject": "No {number} : la session est de nouveau ouverte",
   "mail.round-reopened.body":
     "La session de {programme} est de nouveau ouverte. Motif : {text}\n\nContinuez ici :\n\n{link}",
+  "mail.address-corrected.subject": "Votre compte a désormais une autre adresse",
+  "mail.address-corrected.body":
+    "Le bureau des admissions a remplacé cette adresse par une autre, pour le compte de la candidature n° {number}. Vous vous connectez désormais avec la nouvelle adresse.\n\nSi vous ne l’avez pas demandé, appelez le bureau ou écrivez-lui aussitôt.",
   "mail.extended.subject": "No {number} : vous avez plus de temps",
   "mail.extended.body": "Vous avez jusqu’au {moment} pour {programme}. Motif : {text}\n\nContinuez ici :\n\n{link}",
   "mail.rulebook-changed.subject": "No {number} : ce que demande {programme} a changé",
@@ -56,7 +59,8 @@ export const mail: Readonly<Record<keyof typeof english, string>> = {
   "mail.draft-closes.body":
     "Votre candidature peut être déposée jusqu’au {moment}. {missing, plural, =0 {Il ne manque rien ; il ne reste qu’à déposer.} one {Une partie n’est pas encore complète.} other {# parties ne sont pas encore complètes.}}\n\nContinuez ici :\n\n{link}",
   "mail.written.subject": "No {number} : un message du service",
-  "mail.written.body": "{text}\n\nRépondez ici :\n\n{link}",
+  "mail.written.body":
+    "{text}\n\n{files, plural, =0 {} one {Un document l’accompagne ; vous le trouvez avec le message.\n\n} other {# documents l’accompagnent ; vous les trouvez avec le message.\n\n}}Répondez ici :\n\n{link}",
   "mail.reminded.subject": "No {number} : ceci vous attend",
   "mail.reminded.body":
     "Ceci vous attend encore dans votre candidature :\n\n{list}\n\n{said, plural, =0 {} other {Notre service ajoute :\n\n{words}\n\n}}Continuez ici :\n\n{link}",

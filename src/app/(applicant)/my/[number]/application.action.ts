@@ -11,6 +11,7 @@ import { giveUndertaking } from "../../../../acts/application/undertaking";
 import { withdraw } from "../../../../acts/application/withdraw";
 import { answerAsk } from "../../../../acts/asks/answers";
 import { confirmContact } from "../../../../acts/contact/contact-notes";
+import { dropHeld } from "../../../../acts/conversation/attachments";
 import { writeToOffice } from "../../../../acts/conversation/conversation";
 import { orderOwnCopy } from "../../../../acts/copies/copies";
 import { answerDecision } from "../../../../acts/decision/decisions";
@@ -81,8 +82,20 @@ export async function unannounce(number: string, applicationId: string, place: R
 }
 
 /** Writes to the office about an application. */
-export async function writeUs(number: string, applicationId: string, text: string, about: string): Promise<Pressed> {
-  return answer(number, await perform(writeToOffice, (await person(number)).actor, { applicationId, text, about }));
+export async function writeUs(
+  number: string,
+  applicationId: string,
+  text: string,
+  about: string,
+  files: readonly string[],
+): Promise<Pressed> {
+  const { actor } = await person(number);
+  return answer(number, await perform(writeToOffice, actor, { applicationId, text, about, files: [...files] }));
+}
+
+/** Takes a document away from the message that is being written. */
+export async function dropAttachment(number: string, applicationId: string, uploadId: string): Promise<Pressed> {
+  return answer(number, await perform(dropHeld, (await person(number)).actor, { applicationId, uploadId }));
 }
 
 export async function askCorrection(

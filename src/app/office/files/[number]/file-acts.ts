@@ -20,6 +20,7 @@ import { dropDecision, prepareDecision, releaseDecision } from "../../../../acts
 import { confirmValues } from "../../../../acts/evidence/confirm-values";
 import { doDeed, undoDeed } from "../../../../acts/evidence/deeds";
 import { excuseRequirement } from "../../../../acts/evidence/excuse-requirement";
+import { fileAttachment } from "../../../../acts/evidence/file-attachment";
 import { filePages, putTogether } from "../../../../acts/evidence/file-pages";
 import { acceptEvidence, returnEvidence, undoJudgement } from "../../../../acts/evidence/judge-evidence";
 import { noteKeeper } from "../../../../acts/evidence/note-keeper";
@@ -29,6 +30,7 @@ import { setAsideTwin } from "../../../../acts/evidence/remove-document";
 import { remindSignature } from "../../../../acts/evidence/signatures";
 import { takeBackLine } from "../../../../acts/form/take-back-line";
 import { sendAgain } from "../../../../acts/mail/messages";
+import { correctAddress, settleReturned } from "../../../../acts/people/correct-address";
 import { joinAccounts, partAccounts } from "../../../../acts/people/join-accounts";
 import { judgeSamePerson } from "../../../../acts/people/same-person";
 import { inspectPaper, matchPaper, notePaper, sendPaperBack, takePaperBack } from "../../../../acts/post/papers";
@@ -100,6 +102,9 @@ export const FILE_ACTS: { readonly [Name in FileActName]: Act<(typeof FILE_ACT_I
   "mark-file": markFile,
   "unmark-file": unmarkFile,
   "settle-messages": settleMessages,
+  "settle-returned": settleReturned,
+  "correct-address": correctAddress,
+  "file-attachment": fileAttachment,
   "take-message-back": takeMessageBack,
   "write-to-applicant": writeToApplicant,
   "take-file": takeFile,

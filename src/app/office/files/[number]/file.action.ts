@@ -3,6 +3,7 @@
 import { revalidatePath } from "next/cache";
 import type { z } from "zod";
 import type { Act } from "../../../../acts/act/act";
+import { dropHeld } from "../../../../acts/conversation/attachments";
 import { lookIn } from "../../../../acts/notes/notes";
 import type { FileActName } from "../../../../core/file-acts/file-acts";
 import { toUtc } from "../../../../core/time/zone";
@@ -33,6 +34,13 @@ export async function actOnFile(
   if (outcome.ok) return null;
   const more = outcome.details?.check ? ` (${String(outcome.details.check)})` : "";
   return REFUSED_WORDS[outcome.reason] + more;
+}
+
+/** Takes a document away from the message that is being written. */
+export async function dropAttachment(number: string, applicationId: string, uploadId: string): Promise<string | null> {
+  const person = await requirePerson(`/office/files/${number}`);
+  const outcome = await perform(dropHeld, person.actor, { applicationId, uploadId });
+  return outcome.ok ? null : REFUSED_WORDS[outcome.reason];
 }
 
 /** Works out where one choice would stand on other tracks and programmes; nothing is stored. */

@@ -12,7 +12,11 @@ const FORM_STEPS: Readonly<Record<string, string>> = {
   "read changes": "Read what changed",
   "answer request": "Read what is asked for",
 };
-const UNANSWERED = "answer message";
+/** Steps that are done on the page of messages, and the words of the way there. */
+const MESSAGE_STEPS: Readonly<Record<string, string>> = {
+  "answer message": "Read and answer",
+  "reach applicant": "See what came back",
+};
 /** Steps that are done on the page of asks, and the words of the way there. */
 const ASK_STEPS: Readonly<Record<string, string>> = {
   "read answer": "Read the answer",
@@ -47,7 +51,9 @@ export function Head({ data, show }: { data: FileData; show: string }) {
   const unread = data.reopenings.filter((r) => r.answeredAt !== null && r.readAt === null);
   const openAsks = data.asks.filter((a) => a.answeredAt === null || (a.answer !== null && a.readAt === null)).length;
   const waiting = unread.length + (data.request ? 1 : 0);
-  const unanswered = data.assessment.file.owed.find((s) => s.kind === UNANSWERED)?.count ?? 0;
+  const unanswered = data.assessment.file.owed
+    .filter((s) => MESSAGE_STEPS[s.kind])
+    .reduce((sum, s) => sum + (s.count ?? 0), 0);
   const submitted = data.choices.map((c) => c.submittedAt).find((s) => s !== null);
   const reason = data.assessment.choices.map((c) => c.closedAs).find((c) => c !== null);
   return (
@@ -102,9 +108,9 @@ export function Head({ data, show }: { data: FileData; show: string }) {
             {left.text} <span className="quiet">· by {formatDate("en", next.due)}</span>
           </p>
         ) : null}
-        {next?.kind === UNANSWERED ? (
+        {next && MESSAGE_STEPS[next.kind] ? (
           <p>
-            <Link href="?show=messages">Read and answer</Link>
+            <Link href="?show=messages">{MESSAGE_STEPS[next.kind]}</Link>
           </p>
         ) : null}
         {next && ASK_STEPS[next.kind] ? (

@@ -15,7 +15,9 @@ import { FileConversation } from "../../../../ui/conversation/file-conversation.
 import { Adjustments } from "../../../../ui/file/adjustments.client";
 import { FileWork } from "../../../../ui/file/file-work.client";
 import { Tasks } from "../../../../ui/file/tasks.client";
+import { AccountAddress } from "../../../../ui/mail/account-address.client";
 import { FileMessages } from "../../../../ui/mail/file-messages.client";
+import { KeptMails } from "../../../../ui/mail/kept-mails.client";
 import { Notes } from "../../../../ui/notes/notes.client";
 import { Alike, AlikeLines } from "../../../../ui/statements/alike.client";
 import { submissions } from "../../../../views/application/submissions";
@@ -39,9 +41,9 @@ export default async function FilePage({
   searchParams,
 }: {
   params: Promise<{ number: string }>;
-  searchParams: Promise<{ show?: string; with?: string }>;
+  searchParams: Promise<{ show?: string; with?: string; because?: string }>;
 }) {
-  const [{ number }, { show = "", with: otherId = "" }] = await Promise.all([params, searchParams]);
+  const [{ number }, { show = "", with: otherId = "", because = "" }] = await Promise.all([params, searchParams]);
   const person = await requireStaff(`/office/files/${number}`, OFFICE);
   const { actor } = person;
   // What each part shows beside the file is asked for at the same time as the file itself.
@@ -50,7 +52,7 @@ export default async function FilePage({
     show === "form" ? see(submissions, actor, { number }) : null,
     show === "form" ? see(copiesOfFile, actor, { number }) : null,
     show === "messages" ? see(fileMessages, actor, { number }) : null,
-    show === "messages" ? see(fileConversation, actor, { number }) : null,
+    show === "messages" || because ? see(fileConversation, actor, { number }) : null,
     see(fileNotes, actor, { number }),
     show === "what-if" ? see(whatIf, actor, { number }) : null,
     show === "alike" ? see(statementComparison, actor, { number, otherId }) : null,
@@ -58,6 +60,7 @@ export default async function FilePage({
   if (!data) notFound();
   if (written?.messages.some((m) => !m.fromOffice && m.readAt === null))
     await perform(readConversation, actor, { applicationId: data.id });
+  const wrote = written?.messages.find((m) => m.id === because && !m.fromOffice && m.answeredAt === null);
   const calendar = workingCalendar(data.calendar);
   const zone = zoneTable(data.zone);
   const askDay = formatDay(proposedDay(calendar, zone, Date.parse(data.now), data.office.targets.ask));
@@ -85,7 +88,7 @@ export default async function FilePage({
                 : "The applicant is still preparing: the form itself says what is missing. Write to them under Messages."}
             </p>
           ) : (
-            <AskList key={data.asks.length} data={data} askDay={askDay} act={act} />
+            <AskList key={data.asks.length} data={data} askDay={askDay} because={wrote?.text ?? null} act={act} />
           )}
           <Asked data={data} today={formatDay(dayAt(zone, Date.parse(data.now)))} act={act} />
         </div>
@@ -95,15 +98,17 @@ export default async function FilePage({
         <FileConversation
           number={number}
           data={written}
-          sections={data.sections.map((s) => ({ key: s.key, title: s.title.en }))}
-          zone={data.zone}
+          file={data}
           act={act}
+          drop={actions.dropAttachment.bind(null, number, data.id)}
         />
       ) : null}
       {show === "messages" ? (
         <section aria-label="Mails" className="mails">
+          <AccountAddress file={data} corrected={mails?.addresses ?? []} act={act} />
           <h2>Mails</h2>
-          <FileMessages messages={mails ?? []} zone={data.zone} act={act} />
+          <FileMessages messages={mails?.sent ?? []} zone={data.zone} act={act} />
+          <KeptMails mails={mails?.kept ?? []} file={data} act={act} />
         </section>
       ) : null}
       {show === "contact" ? <ContactList data={data} act={act} /> : null}

@@ -1,10 +1,11 @@
 import { readConversation } from "../../../../../acts/conversation/conversation";
-import { formatMoment } from "../../../../../text/format";
+import { formatList, formatMoment } from "../../../../../text/format";
 import { sentence } from "../../../../../text/sentence";
+import { Attached } from "../../../../../ui/conversation/attach.client";
 import { WriteUs } from "../../../../../ui/conversation/write-us.client";
 import { myConversation } from "../../../../../views/conversation/conversation";
 import { locale, perform, see } from "../../../../request";
-import { writeUs } from "../application.action";
+import { dropAttachment, writeUs } from "../application.action";
 import { loadApplication } from "../load";
 
 /** What applicant and office wrote to each other about one application, the latest last, and the way to write. */
@@ -18,7 +19,7 @@ export default async function ConversationPage({
   const [{ number }, { about = "" }] = await Promise.all([params, searchParams]);
   const language = await locale();
   const { application, actor } = await loadApplication(number);
-  const messages = (await see(myConversation, actor, { number })) ?? [];
+  const { messages, held } = (await see(myConversation, actor, { number })) ?? { messages: [], held: [] };
   const sections = application.sections.filter((s) => s.applies);
   const titleOf = (key: string) => sections.find((s) => s.key === key)?.title[language] ?? "";
   // What was unread when the page was asked for is marked on it as new, and read from now on.
@@ -41,6 +42,7 @@ export default async function ConversationPage({
               </strong>{" "}
               <span className="quiet">
                 {when(m.at)}
+                {m.mail ? `, ${sentence(language, "conversation.byMail")}` : ""}
                 {titleOf(m.about) ? `, ${sentence(language, "conversation.about", { section: titleOf(m.about) })}` : ""}
               </span>{" "}
               {m.fromOffice && m.readAt === null ? (
@@ -48,6 +50,17 @@ export default async function ConversationPage({
               ) : null}
             </p>
             <p className="letter">{m.text}</p>
+            <Attached documents={m.documents} locale={language} />
+            {m.mail && m.mail.left.length > 0 ? (
+              <p className="notice">
+                {sentence(language, "conversation.leftOut", {
+                  names: formatList(
+                    language,
+                    m.mail.left.map((l) => l.name),
+                  ),
+                })}
+              </p>
+            ) : null}
             {!m.fromOffice && m.answeredAt === null ? (
               <p className="quiet note">
                 {sentence(language, "conversation.waits")}
@@ -65,7 +78,10 @@ export default async function ConversationPage({
           value,
           label,
         }))}
+        applicationId={application.id}
+        held={held}
         send={writeUs.bind(null, number, application.id)}
+        drop={dropAttachment.bind(null, number, application.id)}
       />
     </section>
   );
