@@ -48,6 +48,7 @@ import { saveAnswers } from "./form/save-answers";
 import { takeBackLine } from "./form/take-back-line";
 import * as messages from "./mail/messages";
 import * as trayAnswers from "./mail/tray-answers";
+import { saveWording } from "./mail/wordings";
 import * as notes from "./notes/notes";
 import * as payments from "./payments/payments";
 import { noteReading, noteSignIn } from "./people/access";
@@ -152,6 +153,7 @@ export const ACTS = {
   takeRegister: institutions.takeRegister,
   unlinkInstitution: institutions.unlinkInstitution,
   keepTrayMail: messages.keepTrayMail,
+  saveWording,
   keepTrayAnswer: trayAnswers.keepTrayAnswer,
   noteTrayFetched: trayAnswers.noteTrayFetched,
   receiveMail: incoming.receiveMail,

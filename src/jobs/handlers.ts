@@ -55,8 +55,9 @@ async function sendMessage(
 ): Promise<MailResult["result"] | null> {
   const claimed = await runAct(runtime, claimMessage, SYSTEM, { messageId });
   if (!claimed.ok || !claimed.value) return null;
-  const { toAddress, template, locale, values, attempts } = claimed.value;
-  const rendered = renderMail(locale as Locale, template, values, baseUrl); // written by ourselves from a checked locale
+  const { toAddress, template, values, attempts, words } = claimed.value;
+  const locale = claimed.value.locale as Locale; // written by ourselves from a checked locale
+  const rendered = renderMail(locale, template, values, baseUrl, words?.[locale] ?? null);
   const outcome = await mail.send({ messageId, to: toAddress, ...rendered });
   await runAct(runtime, reportMessage, SYSTEM, {
     messageId,

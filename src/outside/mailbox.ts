@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { ImapFlow } from "imapflow";
-import MailComposer from "nodemailer/lib/mail-composer";
+import MailComposer from "nodemailer/lib/mail-composer/index.js";
 import { MAIL_ID_DOMAIN } from "../core/conversation/incoming";
 
 /** The port to the mailbox where answers to our mails arrive. */

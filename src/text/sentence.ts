@@ -1,5 +1,5 @@
-import { IntlMessageFormat } from "intl-messageformat";
 import type { Locale } from "../core/text/local-text";
+import { messageFormat } from "./message-format";
 import { en } from "./sentences/en";
 import { fr } from "./sentences/fr";
 
@@ -8,16 +8,15 @@ export type TextKey = keyof typeof en;
 export type TextValues = Readonly<Record<string, string | number>>;
 
 const CATALOGUES: Readonly<Record<Locale, Readonly<Record<TextKey, string>>>> = { en, fr };
-const ready = new Map<string, IntlMessageFormat>();
 
 export function sentence(locale: Locale, key: TextKey, values?: TextValues): string {
   const source = CATALOGUES[locale][key];
   if (values === undefined && !source.includes("{")) return source;
-  const place = `${locale}|${key}`;
-  const known = ready.get(place) ?? new IntlMessageFormat(source, locale, undefined, { ignoreTag: true });
-  ready.set(place, known);
-  return String(known.format(values));
+  return String(messageFormat(locale, source).format(values));
 }
+
+/** A sentence as it stands in the catalogue, with its fields. */
+export const words = (locale: Locale, key: TextKey): string => CATALOGUES[locale][key];
 
 export function isTextKey(key: string): key is TextKey {
   return Object.hasOwn(en, key);

@@ -1,8 +1,7 @@
-import { IntlMessageFormat } from "intl-messageformat";
 import { describe, expect, it } from "vitest";
-import { TEMPLATES } from "../acts/mail/queue-mail";
 import { RETURN_REASONS } from "../core/evidence/inputs";
 import { STEP_KINDS } from "../core/file/result";
+import { TEMPLATES } from "../core/mail/templates";
 import { REASONS } from "../core/record/outcome";
 import { STANDINGS } from "../core/rulebook/requirement";
 import { formatDate, formatMoment, formatMoney } from "./format";
@@ -10,33 +9,13 @@ import { isTextKey, pickLocale, sentence } from "./sentence";
 import { en } from "./sentences/en";
 import { fr } from "./sentences/fr";
 import { countryOptions } from "./words/code-lists";
+import { fieldsOf } from "./words/mail-words";
 import { renderMail } from "./words/render-mail";
-
-interface Element {
-  readonly type: number;
-  readonly value: string;
-  readonly options?: Readonly<Record<string, { readonly value: readonly Element[] }>>;
-}
-const LITERAL = 0;
-const POUND = 7;
-
-/** The names of the values that a sentence wants, those inside plurals and choices included. */
-function wanted(text: string): readonly string[] {
-  const walk = (elements: readonly Element[]): readonly string[] =>
-    elements.flatMap((e) =>
-      e.type === LITERAL || e.type === POUND
-        ? []
-        : [e.value, ...Object.values(e.options ?? {}).flatMap((o) => walk(o.value))],
-    );
-  return [
-    ...new Set(walk(new IntlMessageFormat(text, "en", undefined, { ignoreTag: true }).getAst() as readonly Element[])),
-  ].sort();
-}
 
 describe("the catalogues", () => {
   it.each(Object.keys(en) as (keyof typeof en)[])("%s says the same in both languages and can be printed", (key) => {
-    const names = wanted(en[key]);
-    expect(wanted(fr[key])).toEqual(names);
+    const names = fieldsOf(en[key]) ?? [];
+    expect(fieldsOf(fr[key])).toEqual(names);
     for (const locale of ["en", "fr"] as const)
       expect(sentence(locale, key, Object.fromEntries(names.map((n) => [n, 2])))).not.toMatch(/[{}]/u);
   });

@@ -33,6 +33,7 @@ import { fileAt, incomingDocument, mailIn } from "./mail/incoming";
 import { linkPurpose } from "./mail/link-purpose";
 import { fileMessages, myMessages, tray } from "./mail/messages";
 import { waitingMail } from "./mail/waiting-mail";
+import { mailWording, mailWordings } from "./mail/wordings";
 import { fileNotes } from "./notes/notes";
 import { money } from "./payments/money";
 import { access, accessTable } from "./people/access";
@@ -95,6 +96,8 @@ export const VIEWS = {
   fileAt,
   incomingDocument,
   mailIn,
+  mailWording,
+  mailWordings,
   finder,
   formPreview,
   institutionPage,

@@ -37,6 +37,7 @@ const QUESTIONS: Readonly<Record<string, readonly Who[]>> = {
   "api/copies/[order]": ["officer"],
   "api/documents/[upload]": ["owner", ...OFFICERS],
   "api/figures": OFFICE,
+  "api/incoming/[mail]/[no]": OFFICE,
   "api/institutions": ALL,
   "api/link-copies/[sha256]": NOBODY,
   "api/my-data": PEOPLE,
@@ -59,6 +60,7 @@ const QUESTIONS: Readonly<Record<string, readonly Who[]>> = {
 /** Who may send something, by the folder of its address. What is sent says nothing: who may is told so in other words than who may not. */
 const SENDINGS: Readonly<Record<string, readonly Who[]>> = {
   "api/answers": ["owner"],
+  "api/attachments": ["owner", ...OFFICERS],
   "api/card-answer": NOBODY,
   "api/link-copies": ["owner", ...OFFICERS],
   "api/reference-letter": NOBODY,
@@ -85,6 +87,7 @@ const PAGES: Readonly<Record<string, readonly Who[]>> = {
   "institutions/[id]": READERS,
   "institutions/new": KEEPERS,
   mail: ADMINISTRATOR,
+  "mail-in": OFFICE,
   money: ["finance"],
   "no-permission": ALL,
   papers: OFFICE,
@@ -107,6 +110,8 @@ const PAGES: Readonly<Record<string, readonly Who[]>> = {
   standards: READERS,
   "standards/changes": READERS,
   texts: OFFICE,
+  "texts/mails": OFFICE,
+  "texts/mails/[template]": OFFICE,
   checks: OFFICE,
   "checks/[requirement]": OFFICE,
 };
@@ -168,6 +173,16 @@ describe("addresses", () => {
       applicationId,
     );
     places.set("[order]", order).set("[sha256]", "0".repeat(64));
+    places.set(
+      "[mail]",
+      await one(
+        `with came as (insert into incoming_mail (message_id, kind, from_address, from_name, subject, text, written, left_out, received_at, outcome)
+           values ('<w@b>', 'written', 'a@b.example', '', '', '', '', '[]', now(), 'waiting') returning id),
+         hangs as (insert into incoming_file (mail_id, no, name, sha256, pages, marks) select id, 0, 'a.pdf', 'of a copy', 1, '[]' from came)
+         select id as value from came`,
+      ),
+    );
+    places.set("[no]", "0").set("[template]", "submitted");
     await pool.end();
     for (const who of PEOPLE) {
       const person = await newPerson(demo);

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { expectAccessible } from "../support/accessible";
-import { choose, newPerson, type Person, readMail, signIn } from "../support/browser";
+import { newPerson, type Person, readMail, signIn, take } from "../support/browser";
 import { type Demo, openDemo } from "../support/demo";
 
 const PHONE = { width: 390, height: 844 };
@@ -30,7 +30,7 @@ describe("the conversation on a file", () => {
     await page.getByRole("link", { name: "Read and answer" }).click();
     await page.getByText("Do both of my degrees count").waitFor();
     await page.getByText("they read English").waitFor();
-    await choose(page, "Add a text of the office", "Both degrees count").catch(() => undefined);
+    await take(page, "Add a text of the office", "Both degrees count");
     await expect.poll(() => page.getByLabel(/^Your answer/).inputValue()).toMatch(/^Dear Fintan Weatherby-Nash,/u);
     await expectAccessible(page);
     await page.getByLabel(/^The question in general/).fill("Do two degrees count?");
@@ -104,5 +104,40 @@ describe("the conversation on a file", () => {
     await page.getByRole("button", { name: "Save it" }).click();
     await page.getByRole("heading", { name: "Closed at Christmas" }).waitFor();
     await expectAccessible(page);
+  });
+
+  it("sends mails in the words of the office, which are read with a real file first and can be taken back", async () => {
+    const { page } = lead;
+    const number = file.split("/").at(-1) ?? "";
+    await page.goto("/office/texts/mails");
+    await expectAccessible(page);
+    await page.getByRole("link", { name: /: a message from the office$/ }).click();
+    await page.getByLabel("Read it as the mail of file").fill(number);
+    await page.getByRole("button", { name: "Show" }).click();
+    await page.getByText(`Values of ${number}`).waitFor();
+    await page.getByText("Both of your degrees count.").first().waitFor();
+    await page.getByLabel("Text, English").fill("{text}\n\nSee {lnk}.");
+    await page.getByText("This mail has no field {lnk}.").waitFor();
+    await page.getByLabel("Text, English").fill("{text}");
+    await page.getByText("Leave {link} somewhere in the text").waitFor();
+    await page.getByLabel("Text, English").fill("{text}\n\nIt's all there: {link}");
+    await page.getByLabel("Subject, English").fill("{number}: we have written to you");
+    await expectAccessible(page);
+    await page.getByRole("button", { name: "Send it in these words from now on" }).click();
+    await page.getByRole("heading", { name: "Versions" }).waitFor();
+    await page.goto(`${file}?show=messages`);
+    await page.getByLabel(/^Your message/).fill("In other words.");
+    await page.getByRole("button", { name: /^Send it/ }).click();
+    await expect
+      .poll(() => readMail(applicant, APPLICANT, `${number}: we have written to you`).catch(() => ""), {
+        timeout: 60_000,
+      })
+      .toContain("It’s all there: http");
+    // What went before keeps its words.
+    await page.goto("/office/texts/mails/written");
+    await page.getByRole("button", { name: "Back to the words that came with Unvex" }).click();
+    await page.getByText("went back to the words that came with Unvex").waitFor();
+    await page.goto(`${file}?show=messages`);
+    await page.getByText(`${number}: we have written to you`).waitFor();
   });
 });

@@ -164,6 +164,12 @@ export async function choose(page: Page, label: string | RegExp, option: string)
   throw new Error(`${option} was not taken for ${String(label)}`);
 }
 
+/** Takes something from a list that is empty again once it was taken. */
+export async function take(page: Page, label: string, option: string): Promise<void> {
+  await page.getByLabel(label, { exact: true }).click();
+  await page.locator(".ant-select-dropdown:visible .ant-select-item-option", { hasText: option }).first().click();
+}
+
 /** Types a date into one of the library's pickers. */
 export async function pickDate(page: Page, label: string | RegExp, date: string): Promise<void> {
   const input = page.getByLabel(label, typeof label === "string" ? { exact: true } : {}).first();

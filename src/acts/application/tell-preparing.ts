@@ -1,6 +1,6 @@
+import type { Template } from "../../core/mail/templates";
 import { enqueue } from "../../db/queue";
 import type { ActContext } from "../act/act";
-import type { Template } from "../mail/queue-mail";
 
 /** Whom it concerns: everybody who prepares an application in one round, or for one start of a programme. */
 export type Preparing = { readonly round: string } | { readonly intake: string };

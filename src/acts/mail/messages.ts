@@ -2,16 +2,21 @@ import { and, eq, inArray, isNotNull, lte, sql } from "drizzle-orm";
 import { z } from "zod";
 import { sendAgainInput } from "../../core/mail/inputs";
 import { pauseAfter, TRIED_FOR_MS } from "../../core/mail/retry";
+import type { Template } from "../../core/mail/templates";
 import { holds } from "../../core/rights/actor";
 import { enqueue } from "../../db/queue";
-import { message, trayMail } from "../../db/schema";
+import { mailWording, message, trayMail } from "../../db/schema";
 import { defineAct, done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
-import { mailApplicant, type Template } from "./queue-mail";
+import { mailApplicant } from "./queue-mail";
 import { markRefused } from "./refused";
 
 /** So long a claimed mail belongs to its sender. The mail service gives up long before. */
 export const LEASE_MS = 15 * 60_000;
+
+/** The words of the office for a mail as they are now; none where it comes with those of Unvex. */
+const NEWEST = sql`(select case when w.words is null then null else w.id end from mail_wording w
+  where w.template = ${message.template} order by w.version desc limit 1)`;
 
 /** Claims a mail that is due: whoever changes its state to "sending" sends it, nobody else. */
 export const claimMessage = defineAct({
@@ -21,10 +26,14 @@ export const claimMessage = defineAct({
   run: async (ctx, { messageId }) => {
     const [row] = await ctx.db
       .update(message)
-      .set({ state: "sending", claimedAt: ctx.now, attempts: sql`${message.attempts} + 1` })
+      .set({ state: "sending", claimedAt: ctx.now, attempts: sql`${message.attempts} + 1`, wordingId: NEWEST })
       .where(and(eq(message.id, messageId), eq(message.state, "queued"), lte(message.dueAt, ctx.now)))
       .returning();
-    return done(row ?? null);
+    if (!row) return done(null);
+    const [wording] = row.wordingId
+      ? await ctx.db.select({ words: mailWording.words }).from(mailWording).where(eq(mailWording.id, row.wordingId))
+      : [];
+    return done({ ...row, words: wording?.words ?? null });
   },
 });
 

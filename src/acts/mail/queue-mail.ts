@@ -1,72 +1,8 @@
 import { and, eq, gt, inArray, isNull, or, sql } from "drizzle-orm";
+import type { Template } from "../../core/mail/templates";
 import { enqueue } from "../../db/queue";
 import { application, message, passwordGuess, person } from "../../db/schema";
 import type { ActContext } from "../act/act";
-
-/** Templates of mails; their sentences stand in the catalogues as `mail.<template>.subject` and `.body`. */
-export const TEMPLATES = [
-  "confirm-address",
-  "already-has-account",
-  "set-password",
-  "staff-invited",
-  "staff-let-in",
-  "passkey-added",
-  "accounts-joined",
-  "account-given",
-  "accounts-parted",
-  "reference-asked",
-  "reference-withdrawn",
-  "reference-given",
-  "reference-declined",
-  "signature-asked",
-  "signature-given",
-  "signature-declined",
-  "submitted",
-  "evidence-returned",
-  "asked",
-  "asked-list",
-  "ask-extended",
-  "supplied-for-you",
-  "paper-arrived",
-  "paper-sent-back",
-  "ask-reminder",
-  "decision-released",
-  "answer-received",
-  "withdrawn",
-  "round-changed",
-  "round-closed",
-  "round-full",
-  "round-reopened",
-  "extended",
-  "rulebook-changed",
-  "case-accepted",
-  "case-refused",
-  "choice-moved",
-  "adjustment-granted",
-  "programme-moved",
-  "move-suggested",
-  "rulebook-moved",
-  "interest-noted",
-  "interest-opened",
-  "round-opened",
-  "round-opens-soon",
-  "draft-closes",
-  "draft-missing",
-  "reminded",
-  "written",
-  "draft-erased-soon",
-  "group-changed",
-  "reopened",
-  "corrected",
-  "correction-refused",
-  "reopening-ended",
-  "contact-asked",
-  "contact-failed",
-  "address-corrected",
-  "erased-whole",
-  "erased-part",
-] as const;
-export type Template = (typeof TEMPLATES)[number];
 
 export interface Mail {
   readonly applicationId: string | null;

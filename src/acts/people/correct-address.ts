@@ -1,11 +1,12 @@
 import { and, eq, isNull, ne, sql } from "drizzle-orm";
 import { correctAddressInput, settleReturnedInput } from "../../core/mail/inputs";
+import type { Template } from "../../core/mail/templates";
 import { addressChange, application, grant, message, person, user } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
 import { actingId } from "../act/acting-id";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { settleFile } from "../act/settle";
-import { mailApplicant, queueMail, type Template } from "../mail/queue-mail";
+import { mailApplicant, queueMail } from "../mail/queue-mail";
 import { mailNewLink } from "./accounts";
 
 /** Mails to the applicant that came back and that nobody has seen to, in this file. */

@@ -1,8 +1,19 @@
 import { z } from "zod";
 import { onFile } from "../file/place";
+import { TEMPLATES } from "./templates";
 
 /** A message of a file that is to be sent once more. */
 export const sendAgainInput = z.object({ ...onFile, messageId: z.uuid() });
+
+const words = z.object({ subject: z.string().trim().min(1).max(200), body: z.string().trim().min(1).max(6000) });
+export type MailWords = z.output<typeof words>;
+
+/** Words of the office for a mail, in each language; null goes back to those that come with Unvex. `version`: the one that was changed. */
+export const saveWordingInput = z.object({
+  template: z.enum(TEMPLATES),
+  version: z.int().min(0),
+  words: z.object({ en: words, fr: words }).nullable(),
+});
 
 /** What came back is seen to; with `again` it goes out once more. */
 export const settleReturnedInput = z.object({ ...onFile, again: z.boolean() });

@@ -1107,6 +1107,16 @@ CREATE TABLE "file_trouble" (
 	"next_try_at" timestamp with time zone NOT NULL
 );
 --> statement-breakpoint
+CREATE TABLE "mail_wording" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"template" text NOT NULL,
+	"version" integer NOT NULL,
+	"words" jsonb,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	CONSTRAINT "mail_wording_template" CHECK ("mail_wording"."template" in ('confirm-address','already-has-account','set-password','staff-invited','staff-let-in','passkey-added','accounts-joined','account-given','accounts-parted','address-corrected','erased-whole','erased-part','interest-noted','interest-opened','round-opened','round-opens-soon','draft-closes','draft-missing','draft-erased-soon','round-changed','round-closed','round-full','round-reopened','extended','rulebook-changed','case-accepted','case-refused','move-suggested','submitted','choice-moved','programme-moved','rulebook-moved','group-changed','adjustment-granted','reopened','corrected','correction-refused','reopening-ended','withdrawn','written','evidence-returned','asked','asked-list','ask-extended','ask-reminder','reminded','supplied-for-you','paper-arrived','paper-sent-back','contact-asked','contact-failed','reference-asked','reference-withdrawn','reference-given','reference-declined','signature-asked','signature-given','signature-declined','decision-released','answer-received'))
+);
+--> statement-breakpoint
 CREATE TABLE "message" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"application_id" uuid,
@@ -1124,6 +1134,7 @@ CREATE TABLE "message" (
 	"failure" text,
 	"failing_since" timestamp with time zone,
 	"refused" boolean DEFAULT false NOT NULL,
+	"wording_id" uuid,
 	"dealt_at" timestamp with time zone,
 	CONSTRAINT "message_state" CHECK ("message"."state" in ('queued','sending','sent','failed','withdrawn')),
 	CONSTRAINT "message_locale" CHECK ("message"."locale" in ('en','fr'))
@@ -1391,8 +1402,10 @@ ALTER TABLE "file_key" ADD CONSTRAINT "file_key_application_id_application_id_fk
 ALTER TABLE "file_search" ADD CONSTRAINT "file_search_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "file_standing" ADD CONSTRAINT "file_standing_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "file_trouble" ADD CONSTRAINT "file_trouble_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "mail_wording" ADD CONSTRAINT "mail_wording_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "message" ADD CONSTRAINT "message_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "message" ADD CONSTRAINT "message_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "message" ADD CONSTRAINT "message_wording_id_mail_wording_id_fk" FOREIGN KEY ("wording_id") REFERENCES "public"."mail_wording"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "owner_list" ADD CONSTRAINT "owner_list_taken_by_id_person_id_fk" FOREIGN KEY ("taken_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "owner_result" ADD CONSTRAINT "owner_result_list_id_owner_list_id_fk" FOREIGN KEY ("list_id") REFERENCES "public"."owner_list"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "owner_result" ADD CONSTRAINT "owner_result_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1487,6 +1500,7 @@ CREATE INDEX "standing_valid" ON "file_standing" USING btree ("valid_until");-->
 CREATE INDEX "standing_arrived" ON "file_standing" USING btree ("arrived_at");--> statement-breakpoint
 CREATE INDEX "standing_last" ON "file_standing" USING btree ("turn","last_event_at","number");--> statement-breakpoint
 CREATE INDEX "file_trouble_next" ON "file_trouble" USING btree ("next_try_at");--> statement-breakpoint
+CREATE UNIQUE INDEX "mail_wording_version" ON "mail_wording" USING btree ("template","version");--> statement-breakpoint
 CREATE INDEX "message_due" ON "message" USING btree ("due_at") WHERE "message"."state" = 'queued';--> statement-breakpoint
 CREATE INDEX "message_claimed" ON "message" USING btree ("claimed_at") WHERE "message"."state" = 'sending';--> statement-breakpoint
 CREATE INDEX "message_person" ON "message" USING btree ("person_id","queued_at");--> statement-breakpoint

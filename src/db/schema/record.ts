@@ -1,10 +1,23 @@
 import { sql } from "drizzle-orm";
-import { bigserial, boolean, index, integer, jsonb, pgTable, primaryKey, text, uuid } from "drizzle-orm/pg-core";
+import {
+  bigserial,
+  boolean,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  uniqueIndex,
+  uuid,
+} from "drizzle-orm/pg-core";
 import { type Json, TURNS } from "../../core/file/facts";
 import { FILE_REASONS } from "../../core/file/reason";
 import { AWAITED_KINDS, CLOSED_AS, ELIGIBILITIES, STAGES } from "../../core/file/result";
+import type { MailWords } from "../../core/mail/inputs";
+import { TEMPLATES, type Template } from "../../core/mail/templates";
 import { ACCESS_KINDS } from "../../core/record/access";
-import { LOCALES } from "../../core/text/local-text";
+import { LOCALES, type Locale } from "../../core/text/local-text";
 import { application, choice } from "./application";
 import { bytea, instant, isOneOf, oneOf } from "./columns";
 import { person } from "./people";
@@ -55,6 +68,25 @@ export const accessRecord = pgTable(
   ],
 );
 
+/** The words of the office for a mail, version by version; one without words goes back to those that come with Unvex. */
+export const mailWording = pgTable(
+  "mail_wording",
+  {
+    id: uuid("id").primaryKey().defaultRandom(),
+    template: oneOf("template", TEMPLATES as [Template, ...Template[]]).notNull(),
+    version: integer("version").notNull(),
+    words: jsonb("words").$type<Readonly<Record<Locale, MailWords>> | null>(),
+    byId: uuid("by_id")
+      .notNull()
+      .references(() => person.id),
+    at: instant("at").notNull(),
+  },
+  (t) => [
+    uniqueIndex("mail_wording_version").on(t.template, t.version),
+    isOneOf("mail_wording_template", t.template, TEMPLATES),
+  ],
+);
+
 /** The truth of a mail: written in the act's transaction, claimed by the sender when due. */
 export const message = pgTable(
   "message",
@@ -79,6 +111,8 @@ export const message = pgTable(
     failingSince: instant("failing_since"),
     /** The receiving server does not know the address. */
     refused: boolean("refused").notNull().default(false),
+    /** The words of the office with which it was sent; null for those that come with Unvex. */
+    wordingId: uuid("wording_id").references(() => mailWording.id),
     /** Of a refused one: when somebody saw to it. */
     dealtAt: instant("dealt_at"),
   },

@@ -1,6 +1,8 @@
+import type { MailWords } from "../../core/mail/inputs";
 import type { Locale } from "../../core/text/local-text";
 import { formatDate, formatMoment, formatZone } from "../format";
 import { isTextKey, sentence } from "../sentence";
+import { builtInWords, filledIn } from "./mail-words";
 
 export interface RenderedMail {
   readonly subject: string;
@@ -37,20 +39,22 @@ function readable(locale: Locale, values: Readonly<Record<string, string>>): Rec
   return shown;
 }
 
-/** Renders a mail in its reader's language. The same values always give the same words, so a copy can be shown at any time. */
+/**
+ * Renders a mail in its reader's language. The same values and words always give the same mail, so a copy can be shown at any time.
+ * @param wording the words of the office; null for those that come with Unvex
+ */
 export function renderMail(
   locale: Locale,
   template: string,
   values: Readonly<Record<string, string>>,
   baseUrl: string | null,
+  wording: MailWords | null = null,
 ): RenderedMail {
-  const subjectKey = `mail.${template}.subject`;
-  const bodyKey = `mail.${template}.body`;
-  if (!isTextKey(subjectKey) || !isTextKey(bodyKey)) throw new Error(`no mail is called ${template}`);
+  const words = wording ?? builtInWords(locale, template);
   const shown = readable(locale, values.link && baseUrl !== null ? { ...values, link: baseUrl + values.link } : values);
   const greeting = shown.name ? `${sentence(locale, "mail.greeting", { name: shown.name })}\n\n` : "";
   return {
-    subject: sentence(locale, subjectKey, shown),
-    body: `${greeting}${sentence(locale, bodyKey, shown)}\n\n${sentence(locale, "mail.closing")}\n`,
+    subject: filledIn(locale, words.subject, shown),
+    body: `${greeting}${filledIn(locale, words.body, shown)}\n\n${sentence(locale, "mail.closing")}\n`,
   };
 }

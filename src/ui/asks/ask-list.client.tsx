@@ -196,6 +196,7 @@ export function AskList({
       link: `/my/${data.number}`,
     },
     null,
+    data.writing.askedList,
   );
   const send = () =>
     begin(async () => {

@@ -1,6 +1,7 @@
 import type pg from "pg";
 import type { MergeValues } from "../../core/conversation/merge";
 import type { TextUse } from "../../core/conversation/text-uses";
+import type { MailWords } from "../../core/mail/inputs";
 import type { Actor } from "../../core/rights/actor";
 import type { Locale } from "../../core/text/local-text";
 import { formatDate } from "../../text/format";
@@ -11,6 +12,8 @@ export interface WritingAids {
   /** The language in which the applicant reads. */
   readonly locale: Locale;
   readonly values: MergeValues;
+  /** The words of the office for the mail that asks for several things; null for those that come with Unvex. */
+  readonly askedList: MailWords | null;
   readonly texts: readonly {
     readonly id: string;
     readonly name: string;
@@ -32,10 +35,12 @@ export async function writingAids(pool: pg.Pool, actor: Actor, applicationId: st
       title: string | null;
       due: string | null;
       programmes: string | null;
+      askedList: MailWords | null;
     }>(
       `select a.number, p.locale, p.name as account, s.name, s.next_title as title, ((s.due_at - interval '1 second') at time zone $2)::date::text as due,
          (select string_agg(g.title->>p.locale, ', ' order by c.rank) from choice c join intake i on i.id = c.intake_id join programme g on g.id = i.programme_id
-          where c.application_id = a.id and c.withdrawn_at is null) as programmes
+          where c.application_id = a.id and c.withdrawn_at is null) as programmes,
+         (select w.words->p.locale from mail_wording w where w.template = 'asked-list' order by w.version desc limit 1) as "askedList"
        from application a join person p on p.id = a.person_id left join file_standing s on s.application_id = a.id where a.id = $1`,
       [applicationId, zone],
     ),
@@ -45,6 +50,7 @@ export async function writingAids(pool: pg.Pool, actor: Actor, applicationId: st
   if (!row || actor.kind !== "person") return null;
   return {
     locale: row.locale,
+    askedList: row.askedList,
     values: {
       name: row.name || row.account,
       number: row.number,

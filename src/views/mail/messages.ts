@@ -1,17 +1,20 @@
 import type pg from "pg";
 import { z } from "zod";
+import type { MailWords } from "../../core/mail/inputs";
 import type { Locale } from "../../core/text/local-text";
 import { renderMail } from "../../text/words/render-mail";
 import { type AttachedDocument, DOCUMENT } from "../conversation/conversation";
 import { officeNow } from "../view/office-now";
 import { fileInScope, programmesOf, scopeParameter } from "../view/scope";
 import { defineView } from "../view/view";
+import { WORDS_OF } from "./words-of";
 
 export interface MyMessage {
   readonly id: string;
   readonly template: string;
   readonly locale: string;
   readonly values: Readonly<Record<string, string>>;
+  readonly words: MailWords | null;
   readonly at: string;
   readonly sent: boolean;
 }
@@ -27,7 +30,7 @@ export const myMessages = defineView({
   }): Promise<{ readonly zone: string; readonly messages: readonly MyMessage[] } | null> => {
     if (actor.kind !== "person") return null;
     const { rows } = await pool.query<MyMessage>(
-      `select id, template, locale, values - 'link' as values, coalesce(sent_at, queued_at) as at, state = 'sent' as sent from message
+      `select id, template, locale, values - 'link' as values, ${WORDS_OF} as words, coalesce(sent_at, queued_at) as at, state = 'sent' as sent from message m
        where person_id = $1 and state <> 'withdrawn' and due_at <= $2 order by queued_at desc limit 200`,
       [actor.id, now],
     );
@@ -53,6 +56,7 @@ interface StoredMessage extends Pick<FileMessage, "id" | "to" | "state" | "failu
   readonly template: string;
   readonly locale: Locale;
   readonly values: Readonly<Record<string, string>>;
+  readonly words: MailWords | null;
   readonly at: Date;
 }
 
@@ -96,17 +100,17 @@ export const fileMessages = defineView({
     );
     if (!known[0]) return null;
     const { rows } = await pool.query<StoredMessage>(
-      `select m.id, m.to_address as to, coalesce(m.sent_at, m.queued_at) as at, m.state, m.failure, m.template, m.locale, m.values - 'link' as values,
+      `select m.id, m.to_address as to, coalesce(m.sent_at, m.queued_at) as at, m.state, m.failure, m.template, m.locale, m.values - 'link' as values, ${WORDS_OF} as words,
          coalesce(m.person_id = a.person_id, false) as again
        from message m join application a on a.id = m.application_id where a.id = $1 order by m.queued_at desc, m.id limit 200`,
       [known[0].id],
     );
     const [kept, addresses] = await Promise.all([keptMails(pool, known[0].id), correctedAddresses(pool, known[0].id)]);
     return {
-      sent: rows.map(({ template, locale, values, at, ...row }) => ({
+      sent: rows.map(({ template, locale, values, words, at, ...row }) => ({
         ...row,
         at: at.toISOString(),
-        ...renderMail(locale, template, values, null),
+        ...renderMail(locale, template, values, null, words),
       })),
       kept,
       addresses,

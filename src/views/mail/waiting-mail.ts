@@ -1,8 +1,10 @@
 import { z } from "zod";
+import type { MailWords } from "../../core/mail/inputs";
 import { holds } from "../../core/rights/actor";
 import type { Locale } from "../../core/text/local-text";
 import { renderMail } from "../../text/words/render-mail";
 import { defineView } from "../view/view";
+import { WORDS_OF } from "./words-of";
 
 /** A mail that could not be handed over: it waits for its next try, or was given up. */
 export interface WaitingMail {
@@ -24,6 +26,7 @@ interface Stored {
   template: string;
   locale: Locale;
   values: Readonly<Record<string, string>>;
+  words: MailWords | null;
 }
 
 const MOST = 200;
@@ -35,14 +38,14 @@ export const waitingMail = defineView({
   read: async ({ pool, actor }): Promise<readonly WaitingMail[] | null> => {
     if (!holds(actor, ["administrator"])) return null;
     const { rows } = await pool.query<Omit<WaitingMail, "subject"> & Stored>(
-      `select m.id, m.to_address as "to", m.template, m.locale, m.values, a.number, m.queued_at as "queuedAt", m.attempts, m.failure,
+      `select m.id, m.to_address as "to", m.template, m.locale, m.values, ${WORDS_OF} as words, a.number, m.queued_at as "queuedAt", m.attempts, m.failure,
          case when m.state = 'queued' then m.due_at end as "nextAt", m.refused
        from message m left join application a on a.id = m.application_id
        where m.failure is not null and (m.state = 'failed' or m.state = 'queued') order by m.state desc, m.queued_at desc limit ${MOST}`,
     );
-    return rows.map(({ template, locale, values, ...mail }) => ({
+    return rows.map(({ template, locale, values, words, ...mail }) => ({
       ...mail,
-      subject: renderMail(locale, template, values, null).subject,
+      subject: renderMail(locale, template, values, null, words).subject,
     }));
   },
 });

@@ -15,7 +15,13 @@ export default async function MessagesPage() {
       <h1>{sentence(language, "messages.title")}</h1>
       {messages.length === 0 ? <p className="empty">{sentence(language, "messages.none")}</p> : null}
       {messages.map((message) => {
-        const mail = renderMail(message.locale === "fr" ? "fr" : "en", message.template, message.values, null);
+        const mail = renderMail(
+          message.locale === "fr" ? "fr" : "en",
+          message.template,
+          message.values,
+          null,
+          message.words,
+        );
         return (
           <details key={message.id} className="message">
             <summary>

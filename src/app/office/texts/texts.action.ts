@@ -2,8 +2,10 @@
 
 import { revalidatePath } from "next/cache";
 import { dropText, saveText } from "../../../acts/conversation/texts";
+import { saveWording } from "../../../acts/mail/wordings";
 import type { WrittenText } from "../../../core/conversation/inputs";
 import { REFUSED_WORDS } from "../../../text/words/office";
+import type { SaveWording } from "../../../ui/mail/mail-wording.client";
 import { perform, requirePerson } from "../../request";
 
 /** Saves a text; the sentence says why not. */
@@ -23,6 +25,18 @@ export async function saveOfficeText(text: WrittenText): Promise<string | null> 
     default:
       return REFUSED_WORDS[outcome.reason];
   }
+}
+
+/** Keeps the words of the office for a mail; the sentence says why not. */
+export async function saveMailWording(wording: Parameters<SaveWording>[0]): Promise<string | null> {
+  const person = await requirePerson("/office/texts/mails");
+  const outcome = await perform(saveWording, person.actor, wording);
+  revalidatePath(`/office/texts/mails/${wording.template}`);
+  if (outcome.ok) return null;
+  if (outcome.reason === "invalid-input") return "A mail needs a subject and a text in both languages.";
+  return outcome.reason === "unknown-field"
+    ? "There is something wrong with the fields; the line below the text says what."
+    : REFUSED_WORDS[outcome.reason];
 }
 
 /** Takes a text away. */

@@ -66,6 +66,8 @@ export default async function FilePage({
   const askDay = formatDay(proposedDay(calendar, zone, Date.parse(data.now), data.office.targets.ask));
   const act = actions.actOnFile.bind(null, number, data.id) as ActOnFile; // what it takes hangs on the name it is called with
   const lead = holds(actor, ["lead officer"]);
+  const address = <AccountAddress file={data} corrected={mails?.addresses ?? []} act={act} />;
+  const returned = data.assessment.file.owed.some((s) => s.kind === "reach applicant");
   return (
     <div className="file">
       <Head data={data} show={show} />
@@ -94,6 +96,7 @@ export default async function FilePage({
         </div>
       ) : null}
       {show === "history" ? <History data={data} /> : null}
+      {show === "messages" && returned ? address : null}
       {show === "messages" && written ? (
         <FileConversation
           number={number}
@@ -105,7 +108,7 @@ export default async function FilePage({
       ) : null}
       {show === "messages" ? (
         <section aria-label="Mails" className="mails">
-          <AccountAddress file={data} corrected={mails?.addresses ?? []} act={act} />
+          {returned ? null : address}
           <h2>Mails</h2>
           <FileMessages messages={mails?.sent ?? []} zone={data.zone} act={act} />
           <KeptMails mails={mails?.kept ?? []} file={data} act={act} />
