@@ -1,3 +1,4 @@
+import { parseArgs } from "node:util";
 import { startApplication } from "../src/acts/application/start-application";
 import { makeAuth } from "../src/auth/better-auth";
 import { database, openPool } from "../src/db/connection";
@@ -37,7 +38,10 @@ const SUBJECTS = [
   "hostile",
   "savers",
 ] as const;
-const named = process.argv.slice(2);
+/** So many files stand in the lists, unless `--files` says another number. */
+const MANY = 100_000;
+const { values, positionals: named } = parseArgs({ allowPositionals: true, options: { files: { type: "string" } } });
+const files = Number(values.files ?? MANY);
 const wants = (...subjects: readonly (typeof SUBJECTS)[number][]) =>
   named.length === 0 || subjects.some((s) => named.includes(s));
 
@@ -96,8 +100,8 @@ if (wants("list", "page")) {
   const staff = DEMO_STAFF.find((s) => s.role === "officer");
   if (!staff) throw new Error("the demo has no officer");
   const officer = await makeStaffMember({ runtime, auth }, staff);
-  await fill(pool);
-  if (wants("list")) await benchList(pool, officer);
+  await fill(pool, files);
+  if (wants("list")) await benchList(pool, officer, files);
   if (wants("page")) {
     const cookie = await cookieOf(staff.email);
     await served((url) => benchPage(pool, url, cookie));

@@ -42,6 +42,7 @@ import { noteKeeper } from "./evidence/note-keeper";
 import { keepLinkCopy, noteLink } from "./evidence/note-link";
 import { remindApplicant } from "./evidence/remind-applicant";
 import { removeDocument, setAsideTwin } from "./evidence/remove-document";
+import { saveReason } from "./evidence/return-reasons";
 import * as signatures from "./evidence/signatures";
 import { supplyForApplicant, uploadDocument } from "./evidence/upload-document";
 import { saveAnswers } from "./form/save-answers";
@@ -154,6 +155,7 @@ export const ACTS = {
   unlinkInstitution: institutions.unlinkInstitution,
   keepTrayMail: messages.keepTrayMail,
   saveWording,
+  saveReason,
   keepTrayAnswer: trayAnswers.keepTrayAnswer,
   noteTrayFetched: trayAnswers.noteTrayFetched,
   receiveMail: incoming.receiveMail,

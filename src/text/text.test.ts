@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { RETURN_REASONS } from "../core/evidence/inputs";
+import { RETURN_REASONS } from "../core/evidence/return-reasons";
 import { STEP_KINDS } from "../core/file/result";
 import { TEMPLATES } from "../core/mail/templates";
 import { REASONS } from "../core/record/outcome";
@@ -9,7 +9,7 @@ import { isTextKey, pickLocale, sentence } from "./sentence";
 import { en } from "./sentences/en";
 import { fr } from "./sentences/fr";
 import { countryOptions } from "./words/code-lists";
-import { fieldsOf } from "./words/mail-words";
+import { builtInWords, faultOf, fieldsOf, sampleValues } from "./words/mail-words";
 import { renderMail } from "./words/render-mail";
 
 describe("the catalogues", () => {
@@ -70,7 +70,8 @@ describe("mails", () => {
       number: "27-00008",
       documentEn: "Transcript of records",
       documentFr: "Relevé de notes",
-      reason: "incomplete",
+      reasonTextEn: "Pages are missing.",
+      reasonTextFr: "Des pages manquent.",
       text: "Page 2.",
       due: "2026-12-09",
       link: "/my/27-00008",
@@ -81,6 +82,21 @@ describe("mails", () => {
     expect(mail.body).toContain("9 déc. 2026");
     expect(mail.body).toContain("https://apply.example.org/my/27-00008");
   });
+  it.each(TEMPLATES)("%s is read with made-up values in both languages, and keeps its link", (template) => {
+    for (const locale of ["en", "fr"] as const) {
+      const { subject, body } = renderMail(locale, template, sampleValues(template), "https://apply.example");
+      expect(`${subject}${body}`).not.toMatch(/[{}]|undefined|NaN/u);
+      expect(faultOf(template, builtInWords(locale, template))).toBeNull();
+    }
+  });
+  it.each([
+    ["a brace that stands open", "{number", "{link}", { kind: "braces" }],
+    ["a field of another mail", "{number}", "{moment} {link}", { kind: "unknown field", fields: ["moment"] }],
+    ["no way on", "{number}", "Please answer by {due}.", { kind: "no link" }],
+    ["nothing wrong", "{number}, {name}", "It’s here: {link}", null],
+  ])("say what is wrong with words of the office: %s", (_, subject, body, fault) =>
+    expect(faultOf("asked", { subject, body })).toEqual(fault),
+  );
   it("take a name for a name: in one line, and leading nowhere", () => {
     const greeting = (name: string) => renderMail("en", "confirm-address", { name }, null).body.split("\n")[0];
     expect(greeting("Kit\n\nPay at https://evil.example/x now\u202e")).toBe("Dear Kit Pay at … now,");

@@ -23,6 +23,7 @@ import { fileConversation, myConversation, officeTexts } from "./conversation/co
 import { copies, copiesOfFile, readyCopies } from "./copies/copies";
 import { document } from "./evidence/document";
 import { linkCopy } from "./evidence/link-copy";
+import { returnReasons } from "./evidence/return-reasons";
 import { signaturePage } from "./evidence/signature-page";
 import { uploadPlace } from "./evidence/upload-place";
 import { clocks, decisionTimes } from "./figures/clocks";
@@ -96,6 +97,7 @@ export const VIEWS = {
   fileAt,
   incomingDocument,
   mailIn,
+  returnReasons,
   mailWording,
   mailWordings,
   finder,

@@ -68,6 +68,7 @@ const SENDINGS: Readonly<Record<string, readonly Who[]>> = {
   "api/templates": READERS,
   "api/uploads": ["owner", ...OFFICERS],
   "api/uploads/office": ["owner", ...OFFICERS],
+  "stand-in/tray/answer": ALL,
 };
 
 /** Who is shown a page of the office, by its folder below the office's. */
@@ -110,6 +111,7 @@ const PAGES: Readonly<Record<string, readonly Who[]>> = {
   standards: READERS,
   "standards/changes": READERS,
   texts: OFFICE,
+  "texts/reasons": OFFICE,
   "texts/mails": OFFICE,
   "texts/mails/[template]": OFFICE,
   checks: OFFICE,

@@ -3,11 +3,17 @@ import { runAct } from "../../src/acts/act/act";
 import { askApplicant, settleAsk } from "../../src/acts/asks/asks";
 import { excuseRequirement } from "../../src/acts/evidence/excuse-requirement";
 import { acceptEvidence, returnEvidence, undoJudgement } from "../../src/acts/evidence/judge-evidence";
+import { saveReason } from "../../src/acts/evidence/return-reasons";
 import { UNDO_MS } from "../../src/core/file-acts/undo";
 import type { Actor } from "../../src/core/rights/actor";
 import { supply } from "../../src/demo/applicant";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import * as documents from "../../src/demo/documents";
+import { renderMail } from "../../src/text/words/render-mail";
+import { reasonText } from "../../src/text/words/return-reasons";
+import { myApplication } from "../../src/views/application/my-application";
+import { returnReasons } from "../../src/views/evidence/return-reasons";
+import { readView } from "../../src/views/view/view";
 import { lookAt, submittedFile, type TestFile } from "../support/files";
 import { DAY, makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 
@@ -144,6 +150,62 @@ describe("judging what was supplied", () => {
     expect(
       await runAct(world.runtime, returnEvidence, officer, { ...back, requirement: "reference", reason: "unreadable" }),
     ).toMatchObject({ reason: "not-found" });
+  });
+
+  it("goes back for a reason that the office keeps, in its words; one that is not offered any more stays readable", async () => {
+    const lead = await makePerson(world, "Nora Valtteri", ["lead officer"]);
+    const words = { en: "The stamp is missing.", fr: "Le tampon manque." };
+    const reason = { key: null, version: 0, title: "No stamp", words, offered: true };
+    expect(await reasonOf(runAct(world.runtime, saveReason, officer, reason))).toBe("not-yours");
+    const { key } = await must(world, saveReason, lead, reason);
+    const back = (at: string, code: string) =>
+      runAct(world.runtime, returnEvidence, officer, {
+        applicationId: file.applicationId,
+        requirement: at,
+        scope: "file",
+        entry: "",
+        reason: code,
+        due: "2026-12-09",
+      });
+    expect(await reasonOf(back("motivation", "nothing"))).toBe("not-offered");
+    expect(await reasonOf(back("motivation", key))).toBe("ok");
+    const { rows } = await world.runtime.pool.query<{ values: Record<string, string> }>(
+      "select values from message where application_id = $1 and template = 'evidence-returned'",
+      [file.applicationId],
+    );
+    const mail = (locale: "en" | "fr") => renderMail(locale, "evidence-returned", rows[0]?.values ?? {}, null).body;
+    expect([mail("en"), mail("fr")]).toEqual([
+      expect.stringContaining("The stamp is missing."),
+      expect.stringContaining("Le tampon manque."),
+    ]);
+    const both = await Promise.all(
+      [false, true].map((offered) =>
+        reasonOf(runAct(world.runtime, saveReason, lead, { ...reason, key, version: 1, offered })),
+      ),
+    );
+    expect(both.sort()).toEqual(["changed-meanwhile", "ok"]);
+    const last = (await readView(world.runtime, returnReasons, officer, {}))?.find((r) => r.key === key);
+    await runAct(world.runtime, saveReason, lead, { ...reason, key, version: last?.version ?? 0, offered: false });
+    expect(await reasonOf(back("passport", key))).toBe("not-offered");
+    const number = (await lookAt(world, file.applicationId)).loaded.facts.application.number;
+    const mine = await readView(world.runtime, myApplication, file.applicant, { number });
+    const result = mine?.assessment.requirements.find((r) => r.key === "motivation");
+    expect(result?.kind === "document" ? reasonText("fr", result.reason, mine?.returnWords ?? {}) : "").toBe(
+      "Le tampon manque.",
+    );
+  });
+
+  it("sends a built-in reason in the words of the office once it has some", async () => {
+    const lead = await makePerson(world, "Sini Valtteri", ["lead officer"]);
+    const words = { en: "We cannot read it.", fr: "Nous ne pouvons le lire." };
+    const own = { key: "unreadable", version: 0, title: "Cannot be read", words, offered: true };
+    expect(await reasonOf(runAct(world.runtime, saveReason, lead, { ...own, key: "of-nobody" }))).toBe("not-found");
+    await must(world, saveReason, lead, own);
+    const reasons = await readView(world.runtime, returnReasons, officer, {});
+    expect(reasons?.filter((r) => r.key === "unreadable")).toMatchObject([
+      { title: "Cannot be read", words, version: 1 },
+    ]);
+    expect(reasons?.map((r) => r.key).slice(0, 2)).toEqual(["unreadable", "incomplete"]);
   });
 
   it("is answered by a new document, which replaces the one that was sent back and keeps it in the history", async () => {

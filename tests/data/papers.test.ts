@@ -1,7 +1,10 @@
+import { randomUUID } from "node:crypto";
+import { readFileSync } from "node:fs";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act/act";
 import { askApplicant } from "../../src/acts/asks/asks";
-import { returnEvidence } from "../../src/acts/evidence/judge-evidence";
+import { acceptEvidence, returnEvidence } from "../../src/acts/evidence/judge-evidence";
+import { supplyForApplicant } from "../../src/acts/evidence/upload-document";
 import {
   announcePaper,
   dropAnnouncement,
@@ -18,7 +21,7 @@ import { loadCatalogue } from "../../src/demo/catalogue";
 import { paperFile, papers } from "../../src/views/post/papers";
 import { readView } from "../../src/views/view/view";
 import { begunFile, lookAt, submittedFile, type TestFile } from "../support/files";
-import { DAY, makePerson, must, openWorld, type World } from "../support/world";
+import { DAY, makePerson, must, openWorld, reasonOf, type World } from "../support/world";
 
 describe("papers that come otherwise than by upload", () => {
   let world: World;
@@ -110,6 +113,37 @@ describe("papers that come otherwise than by upload", () => {
     expect(await runAct(world.runtime, takePaperBack, officer, { ...back, paperId: second.paperId })).toMatchObject({
       reason: "too-late-to-undo",
     });
+  });
+
+  it("have their scan beside them, which is told with them and goes with their note", async () => {
+    const scan = (paperId: string | null) =>
+      runAct(world.runtime, supplyForApplicant, officer, {
+        ...at("motivation"),
+        name: "scan.pdf",
+        bytes: readFileSync("tests/fixtures/files/good.pdf"),
+        mediaType: "application/pdf",
+        marks: [],
+        paperId,
+      });
+    const documents = async () =>
+      (await lookAt(world, file.applicationId)).loaded.facts.evidence.filter((e) => e.requirement === "motivation")
+        .length;
+    const before = await documents();
+    const { paperId } = await note();
+    expect(await reasonOf(scan(randomUUID()))).toBe("already-done");
+    expect(await reasonOf(scan(paperId))).toBe("ok");
+    expect(await reasonOf(scan(paperId))).toBe("already-done");
+    expect([await documents(), (await mails("supplied-for-you")).length]).toEqual([before + 1, 0]);
+    expect((await list("to look at"))?.rows.find((r) => r.id === paperId)?.uploadId).not.toBeNull();
+    await must(world, takePaperBack, officer, { applicationId: file.applicationId, paperId });
+    expect(await documents()).toBe(before);
+    // One that was judged meanwhile stays, and so does the note of its paper.
+    const again = await note();
+    await scan(again.paperId);
+    await must(world, acceptEvidence, officer, at("motivation"));
+    const takeBack = runAct(world.runtime, takePaperBack, officer, { applicationId: file.applicationId, ...again });
+    expect(await reasonOf(takeBack)).toBe("locked");
+    expect((await list("to look at"))?.rows.some((r) => r.id === again.paperId)).toBe(true);
   });
 
   it("go back once they were looked at, and the applicant is told", async () => {

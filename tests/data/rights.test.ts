@@ -204,6 +204,7 @@ describe("rights", () => {
         files: [],
         left: [],
       },
+      saveReason: { key: null, version: 0, title: "A", words: { en: "a", fr: "a" }, offered: true },
       saveWording: {
         template: "withdrawn",
         version: 0,
@@ -439,6 +440,7 @@ describe("rights", () => {
       fileAt: { number },
       mailIn: {},
       mailWording: { template: "submitted", number: "" },
+      returnReasons: {},
       mailWordings: {},
       incomingDocument: { mailId: waitingMail, no: 0 },
       elsewhere: { number, choiceId },

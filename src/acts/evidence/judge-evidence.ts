@@ -1,6 +1,7 @@
 import { and, eq, gte, inArray, isNull } from "drizzle-orm";
 import { fieldsIn } from "../../core/conversation/merge";
 import { acceptEvidenceInput, returnEvidenceInput, undoJudgementInput } from "../../core/evidence/inputs";
+import { BY_NOTE } from "../../core/evidence/return-reasons";
 import { type DocumentResult, isSupplied } from "../../core/file/result";
 import { UNDO_MS } from "../../core/file-acts/undo";
 import { atLeastProof } from "../../core/rulebook/requirement";
@@ -10,6 +11,7 @@ import { defineFileAct, type OpenFile } from "../act/file-act";
 import { isSubmitted, placeOf, resultAt, rowsAt } from "../act/place";
 import { closeAsks, openAsks, withdrawAskMail } from "../asks/asks";
 import { mailApplicant } from "../mail/queue-mail";
+import { currentReasons } from "./return-reasons";
 
 /** Whether all of a document was sent back and is asked for again. */
 function isReturned({ facts }: OpenFile, { evidence: own, key, scope, entry }: DocumentResult): boolean {
@@ -19,7 +21,6 @@ function isReturned({ facts }: OpenFile, { evidence: own, key, scope, entry }: D
   return asked && facts.evidence.every((e) => !own.includes(e.id) || e.judgement === "returned");
 }
 
-/** Why a document goes back; the sentences stand in the catalogues as `return.<reason>`. */
 /** Accepts what was supplied for a requirement. A check that fails refuses it: such a document goes back with an ask. */
 export const acceptEvidence = defineFileAct({
   name: "accept-evidence",
@@ -66,7 +67,9 @@ export const returnEvidence = defineFileAct({
     if (result?.kind !== "document" || result.evidence.length === 0) return refuse("not-found");
     if (!isSubmitted(file, result)) return refuse("locked");
     if (fieldsIn(input.text).length > 0) return refuse("field-left");
-    if (input.reason === "other" && input.text === "") return refuse("needs-reason");
+    const reason = (await currentReasons(ctx)).find((r) => r.key === input.reason && r.offered);
+    if (!reason) return refuse("not-offered");
+    if (reason.key === BY_NOTE && input.text === "") return refuse("needs-reason");
     // Somebody else has just sent it back, and the applicant knows.
     if (isReturned(file, result)) return refuse("already-done");
     const judged = {
@@ -90,7 +93,8 @@ export const returnEvidence = defineFileAct({
         number: file.facts.application.number,
         documentEn: result.title.en,
         documentFr: result.title.fr,
-        reason: input.reason,
+        reasonTextEn: reason.words.en,
+        reasonTextFr: reason.words.fr,
         text: input.text,
         due: input.due,
         link: `/my/${file.facts.application.number}`,

@@ -1,11 +1,11 @@
-import { and, isNull } from "drizzle-orm";
+import { and, eq, isNull } from "drizzle-orm";
 import { z } from "zod";
 import { MOST_AT_REQUIREMENT, MOST_IN_FILE } from "../../core/evidence/limits";
 import { growingSections, maySupply } from "../../core/evidence/may-supply";
 import { type RequirementPlace, requirementPlace } from "../../core/file/place";
 import type { DocumentRequirement } from "../../core/rulebook/requirement";
 import { marksHere, notTaken } from "../../core/rulebook/takes";
-import { evidence } from "../../db/schema";
+import { evidence, paper } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { isSubmitted, placeOf, resultAt, rowsAt } from "../act/place";
@@ -85,25 +85,42 @@ export const uploadDocument = defineFileAct({
   },
 });
 
+const supplied = input.extend({
+  /** The paper of which it is the scan; null for what came otherwise. */
+  paperId: z.uuid().nullable().default(null),
+});
+
+/** Ties a scan to its paper, of which the applicant is told anyway. */
+async function tieScan(ctx: ActContext, file: OpenFile, paperId: string, uploadId: string): Promise<boolean> {
+  const tied = await ctx.db
+    .update(paper)
+    .set({ uploadId })
+    .where(and(eq(paper.id, paperId), eq(paper.applicationId, file.id), isNull(paper.uploadId)))
+    .returning({ id: paper.id });
+  return tied.length > 0;
+}
+
 /** Takes what reached the office on paper or by mail, for a submitted application; it is looked at like what the applicant sends. */
 export const supplyForApplicant = defineFileAct({
   name: "supply-for-applicant",
-  input,
+  input: supplied,
   right: "office",
   about: placeOf,
-  run: async (ctx, file, document) => {
+  run: async (ctx, file, { paperId, ...document }) => {
     const result = resultAt(file, placeOf(document));
     if (result?.kind !== "document" || result.standing === "not needed") return refuse("not-found");
     if (!isSubmitted(file, result) || file.assessment.file.stage === "closed") return refuse("locked");
     const taken = await take(ctx, file, document, true);
+    if (!taken.ok) return taken;
+    if (paperId !== null)
+      return (await tieScan(ctx, file, paperId, taken.value.uploadId)) ? taken : refuse("already-done");
     const { number } = file.facts.application;
-    if (taken.ok)
-      await mailApplicant(ctx, file.id, file.ownerId, "supplied-for-you", {
-        number,
-        documentEn: result.title.en,
-        documentFr: result.title.fr,
-        link: `/my/${number}/documents`,
-      });
+    await mailApplicant(ctx, file.id, file.ownerId, "supplied-for-you", {
+      number,
+      documentEn: result.title.en,
+      documentFr: result.title.fr,
+      link: `/my/${number}/documents`,
+    });
     return taken;
   },
 });

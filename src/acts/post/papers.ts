@@ -12,6 +12,7 @@ import {
   takePaperBackInput,
 } from "../../core/post/inputs";
 import { holds, OFFICE } from "../../core/rights/actor";
+import { dropUnheld } from "../../db/content";
 import { announcedPaper, paper } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
@@ -148,6 +149,24 @@ export const matchPaper = defineFileAct({
   },
 });
 
+/** Takes the scan of a paper away with it, unless somebody has judged it already. */
+async function dropScan({ client }: ActContext, uploadId: string): Promise<boolean> {
+  const { rows } = await client.query("select 1 from evidence where upload_id = $1 and judgement is not null limit 1", [
+    uploadId,
+  ]);
+  if (rows.length > 0) return false;
+  await client.query("delete from evidence where upload_id = $1", [uploadId]);
+  const gone = await client.query<{ sha256: string; original: string | null }>(
+    "delete from upload where id = $1 returning sha256, original_sha256 as original",
+    [uploadId],
+  );
+  await dropUnheld(
+    client,
+    gone.rows.flatMap(({ sha256, original }) => (original ? [sha256, original] : [sha256])),
+  );
+  return true;
+}
+
 /** Takes a note of an arrival back within ten seconds: it was another file's, or another paper. What was promised before has to be said again. */
 export const takePaperBack = defineFileAct({
   name: "take-paper-back",
@@ -155,11 +174,13 @@ export const takePaperBack = defineFileAct({
   right: "office",
   run: async (ctx, file, { paperId }) => {
     const since = new Date(ctx.now.getTime() - UNDO_MS);
-    const gone = await ctx.client.query(
-      "delete from paper where id = $1 and application_id = $2 and noted_at >= $3 and inspected_at is null",
+    const gone = await ctx.client.query<{ upload: string | null }>(
+      `delete from paper where id = $1 and application_id = $2 and noted_at >= $3 and inspected_at is null returning upload_id as upload`,
       [paperId, file.id, since],
     );
-    if (gone.rowCount === 0) return refuse("too-late-to-undo");
+    const [taken] = gone.rows;
+    if (!taken) return refuse("too-late-to-undo");
+    if (taken.upload !== null && !(await dropScan(ctx, taken.upload))) return refuse("locked");
     await ctx.client.query(
       "update message set state = 'withdrawn' where application_id = $1 and state = 'queued' and values->>'paper' = $2",
       [file.id, paperId],

@@ -8,20 +8,10 @@ import { proofLevelSchema } from "../rulebook/requirement";
 const requirement = { ...onFile, ...requirementPlace };
 const value = { ...onFile, ...answerPlace };
 
-export const RETURN_REASONS = [
-  "unreadable",
-  "incomplete",
-  "wrong-document",
-  "not-matching",
-  "expired",
-  "translation-needed",
-  "other",
-] as const;
-
 export const acceptEvidenceInput = z.object({ ...requirement, proof: proofLevelSchema.default("copy") });
 export const returnEvidenceInput = z.object({
   ...requirement,
-  reason: z.enum(RETURN_REASONS),
+  reason: z.string().max(60),
   text: z.string().trim().max(2000).default(""),
   due: z.iso.date(),
 });

@@ -605,6 +605,16 @@ CREATE TABLE "registry_record" (
 	CONSTRAINT "registry_record_board_year_candidate_pk" PRIMARY KEY("board","year","candidate")
 );
 --> statement-breakpoint
+CREATE TABLE "return_reason" (
+	"key" text PRIMARY KEY NOT NULL,
+	"title" text NOT NULL,
+	"words" jsonb NOT NULL,
+	"offered" boolean NOT NULL,
+	"version" integer NOT NULL,
+	"by_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE "signature_request" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"application_id" uuid NOT NULL,
@@ -1004,6 +1014,7 @@ CREATE TABLE "paper" (
 	"sender" text NOT NULL,
 	"state" text NOT NULL,
 	"came_on" date NOT NULL,
+	"upload_id" uuid,
 	"noted_at" timestamp with time zone NOT NULL,
 	"noted_by_id" uuid NOT NULL,
 	"inspected_at" timestamp with time zone,
@@ -1329,6 +1340,7 @@ ALTER TABLE "reference_request" ADD CONSTRAINT "reference_request_upload_id_uplo
 ALTER TABLE "reference_request" ADD CONSTRAINT "reference_request_judged_by_id_person_id_fk" FOREIGN KEY ("judged_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "registry_query" ADD CONSTRAINT "registry_query_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "registry_query" ADD CONSTRAINT "registry_query_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "return_reason" ADD CONSTRAINT "return_reason_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "signature_request" ADD CONSTRAINT "signature_request_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "signature_request" ADD CONSTRAINT "signature_request_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "upload" ADD CONSTRAINT "upload_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1392,6 +1404,7 @@ ALTER TABLE "same_person" ADD CONSTRAINT "same_person_second_id_person_id_fk" FO
 ALTER TABLE "same_person" ADD CONSTRAINT "same_person_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "announced_paper" ADD CONSTRAINT "announced_paper_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "paper" ADD CONSTRAINT "paper_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "paper" ADD CONSTRAINT "paper_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE set null ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "paper" ADD CONSTRAINT "paper_noted_by_id_person_id_fk" FOREIGN KEY ("noted_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "paper" ADD CONSTRAINT "paper_inspected_by_id_person_id_fk" FOREIGN KEY ("inspected_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "awaited" ADD CONSTRAINT "awaited_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint

@@ -84,6 +84,19 @@ export const evidence = pgTable(
   ],
 );
 
+/** A reason for which a document goes back, in the words of the office; those that it left alone have no row. */
+export const returnReason = pgTable("return_reason", {
+  key: text("key").primaryKey(),
+  title: text("title").notNull(),
+  words: jsonb("words").$type<LocalText>().notNull(),
+  offered: boolean("offered").notNull(),
+  version: integer("version").notNull(),
+  byId: uuid("by_id")
+    .notNull()
+    .references(() => person.id),
+  at: instant("at").notNull(),
+});
+
 /** A question to a registry of examinations about one sitting, and what it answered. */
 export const registryQuery = pgTable(
   "registry_query",

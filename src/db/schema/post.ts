@@ -4,6 +4,7 @@ import { PAPER_WAYS } from "../../core/file/facts";
 import { PAPER_STATES } from "../../core/post/inputs";
 import { application } from "./application";
 import { day, instant, isOneOf, oneOf } from "./columns";
+import { upload } from "./evidence";
 import { person } from "./people";
 
 /** That a paper travels otherwise than by upload: it is promised until it comes, or its applicant says that it does not. */
@@ -44,6 +45,8 @@ export const paper = pgTable(
     sender: text("sender").notNull(),
     state: oneOf("state", PAPER_STATES).notNull(),
     cameOn: day("came_on").notNull(),
+    /** What was scanned of it, where it stands as a document. */
+    uploadId: uuid("upload_id").references(() => upload.id, { onDelete: "set null" }),
     notedAt: instant("noted_at").notNull(),
     notedById: uuid("noted_by_id")
       .notNull()

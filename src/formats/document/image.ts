@@ -1,6 +1,7 @@
 import sharp, { type Sharp } from "sharp";
 import { DEFAULT_MOST_BYTES } from "../../core/rulebook/takes";
 import type { Inspection, Mark } from "./inspection";
+import { legibilityOf } from "./legibility";
 
 /** Below 150 dots an inch on A4 a page is hard to read: its shorter side has fewer pixels than this. */
 const READABLE_SHORT_SIDE = 1240;
@@ -40,7 +41,8 @@ export async function inspectImage(bytes: Buffer, mediaType: "image/jpeg" | "ima
     const { width, height } = await sharp(bytes, { limitInputPixels: false }).metadata();
     if (width * height > MOST_PIXELS[mediaType]) return { verdict: "refuse", reason: "too_many_pixels" };
     const kept = await madeAnew(bytes, mediaType, MOST_PIXELS[mediaType]);
-    const marks: readonly Mark[] = kept.shortSide < READABLE_SHORT_SIDE ? ["hard_to_read"] : [];
+    const legible = await legibilityOf(kept.made, KEPT_PIXELS * 2);
+    const marks: readonly Mark[] = kept.shortSide < READABLE_SHORT_SIDE ? ["hard_to_read", ...legible] : legible;
     return {
       verdict: "store",
       bytes: kept.made,

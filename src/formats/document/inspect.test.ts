@@ -15,10 +15,10 @@ describe("a document is judged by its bytes", () => {
     ["embedded.pdf", ["embedded_file"]],
     ["owner-password-only.pdf", ["restricted"]],
     ["late-header.pdf", []],
-    ["page.png", []],
-    ["too-small.png", ["hard_to_read"]],
-    ["rotated-6.jpg", []],
-    ["plain.jpg", []],
+    ["page.png", ["blank_page"]],
+    ["too-small.png", ["hard_to_read", "blank_page"]],
+    ["rotated-6.jpg", ["blank_page"]],
+    ["plain.jpg", ["blank_page"]],
   ])("%s is stored with the marks %j", async (name, marks) => {
     expect(await look(name)).toMatchObject({ verdict: "store", marks });
   });

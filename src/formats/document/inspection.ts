@@ -1,7 +1,7 @@
 import type { Picture } from "../../core/rulebook/requirement";
 
 /** What a document is, by its bytes: names and announced types are hints only. */
-export type Mark = "active_content" | "embedded_file" | "restricted" | "hard_to_read";
+export type Mark = "active_content" | "embedded_file" | "restricted" | "hard_to_read" | "blank_page" | "blurred";
 export const MEDIA_TYPES = ["application/pdf", "image/jpeg", "image/png"] as const;
 export type MediaType = (typeof MEDIA_TYPES)[number];
 

@@ -10,6 +10,7 @@ import {
 } from "@cantoo/pdf-lib";
 import { MOST_PAGES } from "../../core/rulebook/takes";
 import type { Inspection, Mark } from "./inspection";
+import { marksOfPages } from "./scanned-pages";
 
 const TAIL = 2048;
 
@@ -107,9 +108,11 @@ export async function inspectPdf(bytes: Buffer): Promise<Inspection> {
     if (pages === null) return { verdict: "refuse", reason: "damaged" };
     if (pages === 0) return { verdict: "refuse", reason: "no_pages" };
     if (pages > MOST_PAGES) return { verdict: "refuse", reason: "too_many_pages" };
+    const inside = marksOf(loaded.document);
+    // What is locked is not taken apart.
     const marks: readonly Mark[] = loaded.restricted
-      ? ["restricted", ...marksOf(loaded.document)]
-      : marksOf(loaded.document);
+      ? ["restricted", ...inside]
+      : [...inside, ...(await marksOfPages(loaded.document).catch(() => []))];
     return { verdict: "store", bytes, mediaType: "application/pdf", pages, marks, original: null, picture: null };
   } catch {
     return { verdict: "refuse", reason: "damaged" };

@@ -1,7 +1,7 @@
 import type { MailWords } from "../../core/mail/inputs";
 import type { Locale } from "../../core/text/local-text";
 import { formatDate, formatMoment, formatZone } from "../format";
-import { isTextKey, sentence } from "../sentence";
+import { sentence } from "../sentence";
 import { builtInWords, filledIn } from "./mail-words";
 
 export interface RenderedMail {
@@ -34,8 +34,6 @@ function readable(locale: Locale, values: Readonly<Record<string, string>>): Rec
     if (key.endsWith(SUFFIX[locale])) shown[key.slice(0, -SUFFIX[locale].length)] = value;
   if (values.moment && values.zone)
     shown.moment = `${formatMoment(locale, values.moment, values.zone)} (${formatZone(values.zone)})`;
-  const reason = `return.${values.reason ?? ""}`;
-  shown.reasonText = isTextKey(reason) ? sentence(locale, reason) : "";
   return shown;
 }
 

@@ -9,9 +9,10 @@ import { fieldsIn } from "../../core/conversation/merge";
 import type { AskWants } from "../../core/file/facts";
 import { type RequirementPlace, resultKey, sectionKey } from "../../core/file/place";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
-import { isTextKey, sentence } from "../../text/sentence";
+import { sentence } from "../../text/sentence";
 import { askLines } from "../../text/words/ask-lines";
 import { renderMail } from "../../text/words/render-mail";
+import { reasonText } from "../../text/words/return-reasons";
 import type { FileData } from "../../views/assessment/file-data";
 import { requirementName } from "../assessment/entry-name";
 import { StockText } from "../conversation/stock-text.client";
@@ -40,7 +41,9 @@ const titleAt = (data: FileData, at: RequirementPlace | null) =>
 function drafted(data: FileData): readonly Item[] {
   const locale = data.writesIn;
   return draftAsks(data.assessment.requirements, data.asks).map(({ place, ground, result, asked }) => {
-    const returned = `return.${result.kind === "document" ? (result.reason ?? "") : ""}`;
+    const code = result.kind === "document" ? result.reason : null;
+    const words = Object.fromEntries(data.writing.reasons.map((r) => [r.key, r.words]));
+    const returned = reasonText(locale, code, words);
     const proof = result.kind === "document" ? result.owedProof?.level : undefined;
     const said = sentence(locale, `ask.draft.${ground}`, {
       proof: proof ? sentence(locale, `proof.${proof}`) : "",
@@ -49,7 +52,7 @@ function drafted(data: FileData): readonly Item[] {
       id: resultKey(result),
       at: place,
       wants: "evidence",
-      text: ground === "again" && isTextKey(returned) ? `${sentence(locale, returned)} ${said}` : said,
+      text: ground === "again" && returned ? `${returned} ${said}` : said,
       taken: !asked,
       note: asked ? "asked for already" : result.standing,
     };

@@ -100,6 +100,8 @@ function Choose({
 /** What documents show by themselves, each as a sentence; none of it decides anything. */
 const SIGN_WORDS: Readonly<Record<string, string>> = {
   hard_to_read: "The picture is small and may be hard to read.",
+  blank_page: "There is a page with nothing on it.",
+  blurred: "A page is blurred and may be hard to read.",
   active_content: "It has active parts, and is shown without them.",
   embedded_file: "It carries another file inside, which is not read.",
   restricted: "It limits what may be done with it.",
@@ -207,6 +209,7 @@ export function DocumentEvidence({
 }) {
   const own = data.documents.filter((d) => resultKey({ ...d, key: d.requirement }) === resultKey(requirement));
   const current = own.filter((d) => requirement.kind === "document" && requirement.evidence.includes(d.evidenceId));
+  const titleOf = (reason: string) => data.writing.reasons.find((r) => r.key === reason)?.title ?? reason;
   const older = own.filter((d) => d.replacedAt !== null && !data.documents.some((p) => p.partOf === d.evidenceId));
   const [chosen, setChosen] = useState("");
   const [mode, setMode] = useState<"read" | "sort" | "beside">("read");
@@ -276,6 +279,9 @@ export function DocumentEvidence({
             firstPage={shown.firstPage}
             lastPage={shown.lastPage}
             leftOut={shown.leftOut}
+            names={[data.name, data.otherNames.called, data.otherNames.former, data.otherNames.onCertificates].flatMap(
+              (name) => name || [],
+            )}
             leaveOut={(page, out) => act("leave-out-page", { uploadId: shown.uploadId, page, out })}
           />
           {mode === "beside" ? <Beside data={data} not={shown} onLeave={() => setMode("read")} /> : null}
@@ -285,7 +291,7 @@ export function DocumentEvidence({
       {older.map((d) => (
         <p key={d.evidenceId} className="quiet">
           Replaced: <a href={`/api/documents/${d.uploadId}`}>{d.name}</a>
-          {d.reason ? `, sent back as ${d.reason.replace(/-/gu, " ")}` : ""}
+          {d.reason ? `, sent back: ${titleOf(d.reason)}` : ""}
         </p>
       ))}
     </>

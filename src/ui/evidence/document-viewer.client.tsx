@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { Document, Page, type pdfjs } from "react-pdf";
-import { markWords, useFoundPages } from "./find-text.client";
+import { markWords, useFoundPages, useLacksName } from "./find-text.client";
 import { PageStrip } from "./page-strip.client";
 import { READER } from "./reader.client";
 import "react-pdf/dist/Page/TextLayer.css";
@@ -84,6 +84,7 @@ export default function DocumentViewer({
   lastPage,
   leftOut,
   leaveOut,
+  names,
 }: {
   uploadId: string;
   mediaType: string;
@@ -94,6 +95,8 @@ export default function DocumentViewer({
   /** Pages that are left out of the copies of those who assess; null where that cannot be said. */
   leftOut?: readonly number[];
   leaveOut?: (page: number, out: boolean) => Promise<string | null>;
+  /** What whoever it should be about is called; a text that carries none of it is pointed out. */
+  names?: readonly string[];
 }) {
   const url = `/api/documents/${uploadId}?show=1`;
   const [pdf, setPdf] = useState<pdfjs.PDFDocumentProxy | null>(null);
@@ -104,6 +107,7 @@ export default function DocumentViewer({
   const [words, setWords] = useState("");
   const { box, width } = useWidth();
   const found = useFoundPages(pdf, firstPage, last, words);
+  const lacksName = useLacksName(pdf, firstPage, last, names);
   const step = (by: number) => setPage((p) => Math.max(firstPage, Math.min(last, p + by)));
   useHotkeys("n", () => step(1), [firstPage, last]);
   useHotkeys("b", () => step(-1), [firstPage, last]);
@@ -185,6 +189,11 @@ export default function DocumentViewer({
         {leftOut && leftOut.length > 0 ? (
           <span className="quiet">
             · left out of their copies: {leftOut.length === 1 ? "page" : "pages"} {leftOut.join(", ")}
+          </span>
+        ) : null}
+        {lacksName ? (
+          <span role="status" className="sign">
+            · Its text carries none of the applicant’s names.
           </span>
         ) : null}
         {wrong ? (

@@ -2,6 +2,7 @@
 
 import { useEffect, useMemo, useState } from "react";
 import type { pdfjs } from "react-pdf";
+import { carriesName } from "../../core/evidence/carries-name";
 
 type Pdf = pdfjs.PDFDocumentProxy;
 
@@ -29,6 +30,33 @@ export function markWords(text: string, words: string): string {
 async function textOf(pdf: Pdf, page: number): Promise<string> {
   const { items } = await (await pdf.getPage(page)).getTextContent();
   return items.map((item) => ("str" in item ? item.str : "")).join(" ");
+}
+
+/** So many pages are read for a name: it stands on the first ones, if anywhere. */
+const PAGES_FOR_NAME = 10;
+
+/** Whether the text of a document carries none of somebody's names; false while it is read, and where it has too little text to say. */
+export function useLacksName(
+  pdf: Pdf | null,
+  first: number,
+  last: number,
+  names: readonly string[] | undefined,
+): boolean {
+  const [lacks, setLacks] = useState(false);
+  const all = names?.join("\n");
+  useEffect(() => {
+    if (!pdf || !all) return;
+    let here = true;
+    const pages = Math.min(PAGES_FOR_NAME, last - first + 1);
+    void Promise.all(Array.from({ length: pages }, (_, i) => textOf(pdf, first + i))).then(
+      (texts) => here && setLacks(carriesName(texts.join(" "), all.split("\n")) === false),
+      () => undefined,
+    );
+    return () => {
+      here = false;
+    };
+  }, [pdf, first, last, all]);
+  return lacks;
 }
 
 /**

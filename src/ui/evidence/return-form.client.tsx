@@ -8,18 +8,6 @@ import { FieldsLeft, StockText } from "../conversation/stock-text.client";
 import { DayInput } from "../form/fields/day-input.client";
 import { useAsking } from "../frame/unanswered.client";
 
-const REASONS = [
-  { value: "unreadable", label: "It cannot be read" },
-  { value: "incomplete", label: "Pages are missing" },
-  { value: "wrong-document", label: "It is another document" },
-  { value: "not-matching", label: "It does not match what was typed" },
-  { value: "expired", label: "It is no longer valid, or ends too early" },
-  { value: "translation-needed", label: "It needs a translation" },
-  { value: "other", label: "Another reason: see the note" },
-] as const;
-
-export type ReturnReason = (typeof REASONS)[number]["value"];
-
 /** Sends something back or asks for something, with a date; it says what will happen before it does. */
 export function ReturnForm({
   kind,
@@ -34,14 +22,11 @@ export function ReturnForm({
   draft: string;
   due: string;
   aids: WritingAids;
-  onSend: (input: {
-    readonly reason: ReturnReason;
-    readonly text: string;
-    readonly due: string;
-  }) => Promise<string | null>;
+  onSend: (input: { readonly reason: string; readonly text: string; readonly due: string }) => Promise<string | null>;
   onCancel: () => void;
 }) {
-  const [reason, setReason] = useState<ReturnReason>("incomplete");
+  const offered = aids.reasons.filter((r) => r.offered);
+  const [reason, setReason] = useState((offered.find((r) => r.key === "incomplete") ?? offered[0])?.key ?? "");
   const [text, setText] = useState(draft);
   const [day, setDay] = useState(due);
   const [busy, begin] = useAsking();
@@ -64,11 +49,12 @@ export function ReturnForm({
       {kind === "return" ? (
         <div className="field">
           <label htmlFor="return-reason">Why it goes back</label>
-          <Select<ReturnReason>
+          <Select
             id="return-reason"
             value={reason}
             onChange={setReason}
-            options={[...REASONS]}
+            showSearch={{ optionFilterProp: "label" }}
+            options={offered.map((r) => ({ value: r.key, label: r.title }))}
             style={{ width: "100%" }}
           />
         </div>

@@ -3,22 +3,13 @@
 import { AutoComplete, Button, Input, Select } from "antd";
 import { useEffect, useRef, useState } from "react";
 import { requirementKey } from "../../core/file/place";
-import { PAPER_STATES, type PaperState } from "../../core/post/inputs";
 import { formatDate } from "../../text/format";
-import { STATE_WORDS } from "../../text/words/papers";
 import type { PaperFile, PaperPlace } from "../../views/post/papers";
-import { DayInput } from "../form/fields/day-input.client";
 import { useQuickFind } from "../frame/quick-find.client";
+import { refusedText, sendFile } from "../frame/send-form";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
-
-/** What is noted of a paper that came. */
-export interface Arrival {
-  readonly contents: string;
-  readonly sender: string;
-  readonly state: PaperState;
-  readonly cameOn: string;
-}
+import { type Arrival, ArrivalFields, ScanField } from "./arrival-fields.client";
 
 export interface PaperActs {
   readonly lookUp: (number: string) => Promise<PaperFile | null>;
@@ -86,6 +77,18 @@ function FileField({
   );
 }
 
+/** Puts the scan of a paper where the paper belongs. @returns null, or the sentence that says why not */
+async function sendScan(file: PaperFile, place: PaperPlace, paperId: string, scan: File): Promise<string | null> {
+  const { requirement, scope, entry } = place;
+  const at = { applicationId: file.applicationId, requirement, scope, entry, paper: paperId };
+  try {
+    const { status, body } = await sendFile("/api/uploads/office", at, scan, () => undefined);
+    return status >= 400 ? refusedText("en", body) : null;
+  } catch {
+    return refusedText("en", null);
+  }
+}
+
 /** Notes papers one after the other: whose, what, in which state; Enter, and the next. */
 export function PaperEntry({
   today,
@@ -101,12 +104,11 @@ export function PaperEntry({
 }) {
   const [file, setFile] = useState<PaperFile | null>(null);
   const [what, setWhat] = useState("");
-  const [contents, setContents] = useState("");
-  const [sender, setSender] = useState("");
-  const [state, setState] = useState<PaperState>("in order");
-  const [cameOn, setCameOn] = useState(today);
+  const [arrival, setArrival] = useState<Arrival>({ contents: "", sender: "", state: "in order", cameOn: today });
+  const { contents, cameOn } = arrival;
   const [said, setSaid] = useState<{ readonly text: string; readonly undo: (() => Promise<void>) | null } | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
+  const [scan, setScan] = useState<File | null>(null);
   const [busy, begin] = useAsking();
   const box = useRef<HTMLFormElement>(null);
   useEffect(() => {
@@ -121,13 +123,11 @@ export function PaperEntry({
   const again = (text: string, undo: (() => Promise<void>) | null = null) => {
     setSaid({ text, undo });
     setFile(null);
-    setContents("");
-    setSender("");
-    setState("in order");
+    setArrival({ contents: "", sender: "", state: "in order", cameOn });
+    setScan(null);
     onDone();
     requestAnimationFrame(() => box.current?.querySelector<HTMLElement>("#paper-file")?.focus());
   };
-  const arrival = { contents, sender, state, cameOn };
   const send = () =>
     begin(async () => {
       setSaid(null);
@@ -147,7 +147,10 @@ export function PaperEntry({
       const noted = await acts.note(file, place, arrival);
       setWrong(typeof noted === "string" ? noted : null);
       if (typeof noted === "string") return;
-      again(`${file.number} ${file.name}: ${title}. They are told in ten seconds.`, async () => {
+      const unscanned = scan && place ? await sendScan(file, place, noted.paperId, scan) : null;
+      const what = scan && place && unscanned === null ? `${title}, with its scan` : title;
+      setWrong(unscanned === null ? null : `The paper is noted, its scan is not kept: ${unscanned}`);
+      again(`${file.number} ${file.name}: ${what}. They are told in ten seconds.`, async () => {
         const refused = await acts.takeBack(file, noted.paperId);
         setSaid({ text: refused ?? "Taken back.", undo: null });
         onDone();
@@ -188,30 +191,9 @@ export function PaperEntry({
         </div>
       ) : null}
       {stray ? null : (
-        <>
-          <div className="field wide">
-            <label htmlFor="paper-contents">{place ? "What is in it, if that says more" : "What came"}</label>
-            <Input id="paper-contents" maxLength={300} value={contents} onChange={(e) => setContents(e.target.value)} />
-          </div>
-          <div className="field">
-            <label htmlFor="paper-state">In which state</label>
-            <Select
-              id="paper-state"
-              value={state}
-              onChange={setState}
-              options={PAPER_STATES.map((s) => ({ value: s, label: STATE_WORDS[s] }))}
-              style={{ width: "100%" }}
-            />
-          </div>
-          <div className="field">
-            <label htmlFor="paper-day">Came on</label>
-            <DayInput id="paper-day" value={cameOn} precision="day" locale="en" onTake={setCameOn} />
-          </div>
-          <div className="field wide">
-            <label htmlFor="paper-sender">From whom, if not from the applicant</label>
-            <Input id="paper-sender" maxLength={200} value={sender} onChange={(e) => setSender(e.target.value)} />
-          </div>
-        </>
+        <ArrivalFields arrival={arrival} titled={place !== null} change={setArrival}>
+          {place && file?.submitted ? <ScanField take={setScan} /> : null}
+        </ArrivalFields>
       )}
       <div className="presses wide">
         <Button

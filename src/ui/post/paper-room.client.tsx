@@ -86,6 +86,14 @@ function Rows({
             </td>
             <td>
               {[row.title, row.contents].filter(Boolean).join(": ")}
+              {row.uploadId ? (
+                <>
+                  {" · "}
+                  <a href={`/api/documents/${row.uploadId}?show`} target="_blank" rel="noreferrer">
+                    scan
+                  </a>
+                </>
+              ) : null}
               {row.sender ? <span className="quiet"> · from {row.sender}</span> : null}
             </td>
             <td>{STATE_WORDS[row.state]}</td>

@@ -39,6 +39,8 @@ export interface MyApplication {
   readonly spent: TimeSpent | null;
   /** What facts are called, by the names that rules use. */
   readonly factTitles: Readonly<Record<string, LocalText>>;
+  /** The words of the office for reasons for which documents go back, by their keys. */
+  readonly returnWords: Readonly<Record<string, LocalText>>;
   readonly groupTitle: LocalText | null;
   /** What was stated that decides the group, as the rules of the groups read it. */
   readonly groupBecause: readonly { readonly field: Pick<Field, "title" | "kind" | "options">; readonly value: Json }[];

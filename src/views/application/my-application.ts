@@ -23,6 +23,7 @@ import { scheduleOf } from "../../core/turns/schedule";
 import { spentOn } from "../../core/turns/spent";
 import { loadFile } from "../../db/queries/load-file";
 import { contactPlaces } from "../contact/contact-places";
+import { ownReasons, wordsByKey } from "../evidence/return-reasons";
 import { entryTitles, titlesOf } from "../form/fact-titles";
 import { officeNow } from "../view/office-now";
 import { defineView, type ViewContext } from "../view/view";
@@ -119,7 +120,10 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
   const index = new AnswerIndex(loaded.facts);
   const all = contexts(loaded.facts, index, loaded.rulebooks, loaded.rounds, office, ctx.now.getTime());
   const live = all.filter((c) => c.choice.withdrawnAt === null);
-  const { rows } = await ctx.pool.query<Extras>(EXTRAS, [id, SHOWN_EVENTS]);
+  const [{ rows }, reasons] = await Promise.all([
+    ctx.pool.query<Extras>(EXTRAS, [id, SHOWN_EVENTS]),
+    ownReasons(ctx.pool),
+  ]);
   const extras = rows[0];
   const choices = (extras?.choices ?? []).map(({ decision, programme, options, ...plain }) => {
     const own = offeredOptions(programme, { options });
@@ -212,6 +216,7 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
     })),
     charges: (extras?.charges ?? []).map((c) => ({ ...c, whenWithdrawn: withdrawnFee(loaded.rulebooks, c.item) })),
     asks: extras?.asks ?? [],
+    returnWords: wordsByKey(reasons),
     cases: casesOfDraft(loaded, live, office),
     // Nothing is corrected any more in what is closed.
     ...(assessment.file.stage === "closed"

@@ -1,10 +1,13 @@
 import type pg from "pg";
 import type { MergeValues } from "../../core/conversation/merge";
 import type { TextUse } from "../../core/conversation/text-uses";
+import type { KeptReason } from "../../core/evidence/return-reasons";
 import type { MailWords } from "../../core/mail/inputs";
 import type { Actor } from "../../core/rights/actor";
 import type { Locale } from "../../core/text/local-text";
 import { formatDate } from "../../text/format";
+import { reasonsNow } from "../../text/words/return-reasons";
+import { ownReasons } from "../evidence/return-reasons";
 import { officeNow } from "../view/office-now";
 
 /** What an officer writes to an applicant with: their language, what a file fills in, and the texts of the office. */
@@ -14,6 +17,8 @@ export interface WritingAids {
   readonly values: MergeValues;
   /** The words of the office for the mail that asks for several things; null for those that come with Unvex. */
   readonly askedList: MailWords | null;
+  /** Why documents go back, those included that may not be chosen any more. */
+  readonly reasons: readonly KeptReason[];
   readonly texts: readonly {
     readonly id: string;
     readonly name: string;
@@ -26,7 +31,7 @@ export interface WritingAids {
 /** @param applicationId of a file that the actor may work on */
 export async function writingAids(pool: pg.Pool, actor: Actor, applicationId: string): Promise<WritingAids | null> {
   const { zone } = (await officeNow(pool)).set;
-  const [found, texts] = await Promise.all([
+  const [found, own, texts] = await Promise.all([
     pool.query<{
       number: string;
       locale: Locale;
@@ -44,6 +49,7 @@ export async function writingAids(pool: pg.Pool, actor: Actor, applicationId: st
        from application a join person p on p.id = a.person_id left join file_standing s on s.application_id = a.id where a.id = $1`,
       [applicationId, zone],
     ),
+    ownReasons(pool),
     pool.query<WritingAids["texts"][number]>("select id, name, en, fr, uses from office_text order by lower(name)"),
   ]);
   const [row] = found.rows;
@@ -51,6 +57,7 @@ export async function writingAids(pool: pg.Pool, actor: Actor, applicationId: st
   return {
     locale: row.locale,
     askedList: row.askedList,
+    reasons: reasonsNow(own),
     values: {
       name: row.name || row.account,
       number: row.number,

@@ -25,6 +25,8 @@ export interface PaperRow {
   readonly sender: string;
   readonly state: PaperState;
   readonly cameOn: string;
+  /** What was scanned of it. */
+  readonly uploadId: string | null;
   readonly by: string;
   readonly inspectedAt: Date | null;
   readonly toGoBackAt: Date | null;
@@ -80,7 +82,7 @@ export const papers = defineView({
       list === "expected"
         ? { rows: [] }
         : pool.query<PaperRow>(
-            `select p.id, p.application_id as "applicationId", s.number, s.name, ${titled("p")} as title, p.contents, p.sender, p.state, p.came_on::text as "cameOn",
+            `select p.id, p.application_id as "applicationId", s.number, s.name, ${titled("p")} as title, p.contents, p.sender, p.state, p.came_on::text as "cameOn", p.upload_id as "uploadId",
                w.name as by, p.inspected_at as "inspectedAt", p.to_go_back_at as "toGoBackAt", p.sent_back_at as "sentBackAt"
              from paper p join person w on w.id = p.noted_by_id left join file_standing s on s.application_id = p.application_id
              where ${WHICH[list]} and ${mine} order by p.noted_at desc, p.id limit ${MOST}`,
@@ -109,6 +111,8 @@ export interface PaperFile {
   readonly applicationId: string;
   readonly number: string;
   readonly name: string;
+  /** A scan is taken only once the application is here. */
+  readonly submitted: boolean;
   /** What can come for it, what is expected or lacking first. */
   readonly places: readonly PaperPlace[];
 }
@@ -154,6 +158,7 @@ export const paperFile = defineView({
       applicationId: row.id,
       number,
       name: row.name,
+      submitted: loaded.facts.choices.some((c) => c.submittedAt !== null),
       places: places.toSorted((a, b) => a.near - b.near).map((p) => p.place),
     };
   },

@@ -4,7 +4,7 @@ import { revalidatePath } from "next/cache";
 import type { Outcome } from "../../../acts/act/act";
 import { matchPaper, notePaper, noteStrayPaper, sendPaperBack, takePaperBack } from "../../../acts/post/papers";
 import { REFUSED_WORDS } from "../../../text/words/office";
-import type { Arrival } from "../../../ui/post/paper-entry.client";
+import type { Arrival } from "../../../ui/post/arrival-fields.client";
 import { type PaperFile, type PaperPlace, paperFile } from "../../../views/post/papers";
 import { perform, requirePerson, see } from "../../request";
 

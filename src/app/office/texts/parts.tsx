@@ -1,7 +1,7 @@
 import Link from "next/link";
 
-/** The two kinds of texts that the office keeps. */
-export function TextKinds({ shown }: { shown: "texts" | "mails" }) {
+/** The kinds of texts that the office keeps. */
+export function TextKinds({ shown }: { shown: "texts" | "mails" | "reasons" }) {
   return (
     <nav className="kinds" aria-label="Texts">
       <Link href="/office/texts" aria-current={shown === "texts" ? "page" : undefined}>
@@ -9,6 +9,9 @@ export function TextKinds({ shown }: { shown: "texts" | "mails" }) {
       </Link>
       <Link href="/office/texts/mails" aria-current={shown === "mails" ? "page" : undefined}>
         Mails that go by themselves
+      </Link>
+      <Link href="/office/texts/reasons" aria-current={shown === "reasons" ? "page" : undefined}>
+        Why documents go back
       </Link>
     </nav>
   );

@@ -2,8 +2,10 @@
 
 import { revalidatePath } from "next/cache";
 import { dropText, saveText } from "../../../acts/conversation/texts";
+import { saveReason } from "../../../acts/evidence/return-reasons";
 import { saveWording } from "../../../acts/mail/wordings";
 import type { WrittenText } from "../../../core/conversation/inputs";
+import type { WrittenReason } from "../../../core/evidence/return-reasons";
 import { REFUSED_WORDS } from "../../../text/words/office";
 import type { SaveWording } from "../../../ui/mail/mail-wording.client";
 import { perform, requirePerson } from "../../request";
@@ -36,6 +38,17 @@ export async function saveMailWording(wording: Parameters<SaveWording>[0]): Prom
   if (outcome.reason === "invalid-input") return "A mail needs a subject and a text in both languages.";
   return outcome.reason === "unknown-field"
     ? "There is something wrong with the fields; the line below the text says what."
+    : REFUSED_WORDS[outcome.reason];
+}
+
+/** Keeps a reason for which documents go back; the sentence says why not. */
+export async function saveReturnReason(reason: WrittenReason): Promise<string | null> {
+  const person = await requirePerson("/office/texts/reasons");
+  const outcome = await perform(saveReason, person.actor, reason);
+  revalidatePath("/office/texts/reasons");
+  if (outcome.ok) return null;
+  return outcome.reason === "invalid-input"
+    ? "A reason needs a name for us, and its words in both languages."
     : REFUSED_WORDS[outcome.reason];
 }
 

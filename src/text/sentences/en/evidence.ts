@@ -73,6 +73,8 @@ export const evidence = {
   "doc.refused.too_many_pages_here":
     "This has more pages than are taken here: {pages, plural, one {one page} other {at most # pages}}. Send only what belongs here.",
   "doc.mark.few_pages": "This has fewer pages than usual. Look whether all of them are there.",
+  "doc.mark.blank_page": "There is a page with nothing on it. Look whether all pages came out.",
+  "doc.mark.blurred": "A page is blurred. A sharper picture helps us.",
   "doc.mark.hard_to_read": "This picture is small and may be hard to read. A sharper one helps us.",
   "doc.mark.active_content": "This PDF contains active parts. We show it without them.",
   "doc.mark.embedded_file": "This PDF carries another file inside. We do not read that one.",

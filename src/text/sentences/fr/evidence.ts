@@ -82,6 +82,8 @@ export const evidence: Readonly<Record<keyof typeof english, string>> = {
   "doc.refused.too_many_pages_here":
     "Ce fichier a plus de pages qu’il n’en est accepté ici : {pages, plural, one {une page} other {# pages au plus}}. N’envoyez que ce qui est demandé.",
   "doc.mark.few_pages": "Ce document a moins de pages que d’habitude. Vérifiez qu’elles y sont toutes.",
+  "doc.mark.blank_page": "Une page est vide. Vérifiez que toutes les pages y sont.",
+  "doc.mark.blurred": "Une page est floue. Une image plus nette nous aide.",
   "doc.mark.hard_to_read": "Cette image est petite et peut être difficile à lire. Une plus nette nous aide.",
   "doc.mark.active_content": "Ce PDF contient des parties actives. Nous le montrons sans elles.",
   "doc.mark.embedded_file": "Ce PDF contient un autre fichier. Nous ne lisons pas celui-là.",

@@ -2,7 +2,8 @@ import Link from "next/link";
 import { requirementKey, resultKey } from "../../../../core/file/place";
 import type { Locale } from "../../../../core/text/local-text";
 import { formatDate, formatMoment } from "../../../../text/format";
-import { isTextKey, sentence } from "../../../../text/sentence";
+import { sentence } from "../../../../text/sentence";
+import { reasonText } from "../../../../text/words/return-reasons";
 import { requirementHref } from "../../../../ui/application/addresses";
 import { AnswerAsk } from "../../../../ui/asks/answer-ask.client";
 import type { MyApplication } from "../../../../views/application/application-data";
@@ -18,7 +19,8 @@ export function Asks({ application, language }: { application: MyApplication; la
         {application.asks.map((ask) => {
           const result = application.assessment.requirements.find((r) => resultKey(r) === requirementKey(ask));
           const title = result?.title[language] ?? (ask.requirement || sentence(language, "ask.question"));
-          const reason = `return.${result?.kind === "document" ? (result.reason ?? "") : ""}`;
+          const code = result?.kind === "document" ? result.reason : null;
+          const reason = ask.wants === "evidence" ? reasonText(language, code, application.returnWords) : "";
           return (
             <li key={ask.id}>
               {ask.wants === "words" ? (
@@ -36,7 +38,7 @@ export function Asks({ application, language }: { application: MyApplication; la
                 </span>
               ) : null}
               <p className="letter">
-                {ask.wants === "evidence" && isTextKey(reason) ? `${sentence(language, reason)} ` : ""}
+                {reason ? `${reason} ` : ""}
                 {ask.text}
               </p>
               {ask.answeredAt !== null ? (

@@ -7,5 +7,8 @@ import { documentOf } from "../document-of";
 export async function POST(request: Request): Promise<Response> {
   const sent = await receiveFrom(request, intoFile);
   if (sent instanceof Response) return sent;
-  return answerTo(await perform(supplyForApplicant, sent.actor, documentOf(sent)), () => null);
+  return answerTo(
+    await perform(supplyForApplicant, sent.actor, { ...documentOf(sent), paperId: sent.told("paper") || null }),
+    () => null,
+  );
 }

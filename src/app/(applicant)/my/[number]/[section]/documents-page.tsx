@@ -3,7 +3,8 @@ import { PROOF_LEVELS, type ProofLevel } from "../../../../../core/rulebook/requ
 import { DEFAULT_MOST_BYTES } from "../../../../../core/rulebook/takes";
 import type { Locale } from "../../../../../core/text/local-text";
 import { formatBytes, formatDate, formatDayInZone } from "../../../../../text/format";
-import { isTextKey, sentence } from "../../../../../text/sentence";
+import { sentence } from "../../../../../text/sentence";
+import { reasonText } from "../../../../../text/words/return-reasons";
 import { standingWord } from "../../../../../text/words/standing";
 import { languagesSentence, takenSentence } from "../../../../../text/words/taken";
 import { CombBar } from "../../../../../ui/assessment/comb";
@@ -60,7 +61,7 @@ export function DocumentsPage({ application, language }: { application: MyApplic
         const ask = application.asks.find(
           (a) => a.requirement === document.requirement && a.entry === document.entry && a.scope === document.scope,
         );
-        const reason = `return.${result.reason ?? ""}`;
+        const reason = reasonText(language, result.reason, application.returnWords) || result.reason;
         return (
           <section
             key={`${document.scope}-${document.requirement}-${document.entry}`}
@@ -101,7 +102,7 @@ export function DocumentsPage({ application, language }: { application: MyApplic
             ))}
             {result.standing === "returned" ? (
               <p className="notice">
-                {isTextKey(reason) ? sentence(language, reason) : result.reason} {ask?.text}{" "}
+                {reason} {ask?.text}{" "}
                 {ask ? sentence(language, "app.askedUntil", { date: formatDate(language, ask.due) }) : null}
               </p>
             ) : null}
