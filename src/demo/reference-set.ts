@@ -265,6 +265,6 @@ export const referenceSet: ReferenceSet = {
   graceMinutes: 10,
   keepDraftsDays: 180,
   keepFilesDays: 1825,
-  asks: { remindBefore: 3, remindAfter: 2, returnAfter: 5 },
+  asks: { remindBefore: 3, remindAfter: 2, remindTimes: 1, returnAfter: 5 },
   targets: { check: 5, answer: 2, ask: 10, acceptOffer: 15 },
 };

@@ -45,7 +45,7 @@ export const remindAsked = defineFileAct({
       number,
       listEn: listIn("en"),
       listFr: listIn("fr"),
-      late: due.some((d) => d.which === 2) ? "1" : "0",
+      late: due.some((d) => d.which > 1) ? "1" : "0",
       link: `/my/${number}`,
     });
     return done({ reminded: due.length });

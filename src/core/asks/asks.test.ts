@@ -99,8 +99,19 @@ describe("a reminder of what was asked for", () => {
     expect(due("2026-12-07", 0, { askedAt: "2026-12-07T09:00:00.000Z" as Instant })).toBe(0);
   });
 
+  it.each([
+    ["2026-12-11", 1, 2, "the first after its day"],
+    ["2026-12-14", 2, 0, "there is time until the next"],
+    ["2026-12-15", 2, 3, "two working days after the first"],
+    ["2026-12-17", 3, 4, "two working days after that"],
+    ["2027-02-01", 4, 0, "as often as the office says, and no more"],
+    ["2027-02-01", 1, 4, "the worker was down for long: the last alone"],
+  ])("on %s after %i: %i where three follow the day, for %s", (today, sent, expected) => {
+    expect(due(today, sent, {}, { remindBefore: 3, remindAfter: 2, remindTimes: 3, returnAfter: 5 })).toBe(expected);
+  });
+
   it("is sent before or after only where the office does so", () => {
-    const never = { remindBefore: null, remindAfter: null, returnAfter: 5 };
+    const never = { remindBefore: null, remindAfter: null, remindTimes: 1, returnAfter: 5 };
     expect([due("2026-12-04", 0, {}, never), due("2027-02-01", 0, {}, never)]).toEqual([0, 0]);
   });
 });

@@ -8,9 +8,10 @@ import { dayAt, requireDay } from "../time/zone";
 export const LOOK_AHEAD_DAYS = 120;
 
 /**
- * Which reminder of something that was asked for is due: the first so many working days before its day, the second so many after it. Who was
- * asked within those days is not reminded before the day.
- * @param sent how many of the two went out
+ * Which reminder of something that was asked for is due: the first so many working days before its day, the further ones so many after it and
+ * after each other, as often as the office says. Who was asked within those days is not reminded before the day. After a pause of the worker
+ * one goes out for all that were missed.
+ * @param sent which was the last that went out, counted as if all before it had; 0 for none
  * @returns 0 where none is due
  */
 export function reminderDue(
@@ -18,11 +19,13 @@ export function reminderDue(
   sent: number,
   { calendar, set, zone }: Office,
   today: Day,
-): 0 | 1 | 2 {
-  const { remindBefore, remindAfter } = set.asks;
+): number {
+  const { remindBefore, remindAfter, remindTimes } = set.asks;
   const due = requireDay(ask.due);
-  const after = remindAfter === null ? null : addWorking(calendar, due, remindAfter);
-  if (after !== null && after <= today) return sent < 2 ? 2 : 0;
+  for (let time = remindAfter === null ? 0 : remindTimes; time > 0; time -= 1) {
+    const after = addWorking(calendar, due, (remindAfter ?? 0) * time);
+    if (after !== null && after <= today) return sent <= time ? time + 1 : 0;
+  }
   if (remindBefore === null || sent > 0 || due < today) return 0;
   const near = (from: Day) => {
     const reached = addWorking(calendar, from, remindBefore);

@@ -75,9 +75,11 @@ export const referenceSetSchema = z.object({
     .object({
       remindBefore: z.int().min(0).max(60).nullable(),
       remindAfter: z.int().min(1).max(60).nullable(),
+      /** So many reminders after the day, each as far from the one before it. */
+      remindTimes: z.int().min(1).max(10).default(1),
       returnAfter: z.int().min(0).max(120),
     })
-    .default({ remindBefore: 3, remindAfter: 2, returnAfter: 5 }),
+    .default({ remindBefore: 3, remindAfter: 2, remindTimes: 1, returnAfter: 5 }),
   /** Working days. */
   targets: z.object({ check: z.int(), answer: z.int(), ask: z.int(), acceptOffer: z.int() }),
 });
@@ -127,7 +129,7 @@ export const NOTHING_LOADED: ReferenceSet = {
   graceMinutes: 0,
   keepDraftsDays: null,
   keepFilesDays: null,
-  asks: { remindBefore: 3, remindAfter: 2, returnAfter: 5 },
+  asks: { remindBefore: 3, remindAfter: 2, remindTimes: 1, returnAfter: 5 },
   targets: { check: 5, answer: 5, ask: 10, acceptOffer: 15 },
 };
 

@@ -278,7 +278,7 @@ export const ask = pgTable(
     answer: text("answer"),
     readAt: instant("read_at"),
     readById: uuid("read_by_id").references(() => person.id),
-    /** How many of the two reminders were sent: before its day, and after it. */
+    /** Which reminder was sent last: the first before its day, the others after it; 0 for none. */
     reminders: smallint("reminders").notNull().default(0),
   },
   (t) => [

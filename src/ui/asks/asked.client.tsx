@@ -12,13 +12,18 @@ import { OfficeDay } from "../frame/office-day.client";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
 
-const REMINDED = ["", "reminded once", "reminded twice"] as const;
+/** Which reminder went last: the first before the day, the others after it. */
+function reminded(which: number): string {
+  if (which === 0) return "";
+  if (which === 1) return "reminded before its day";
+  return which === 2 ? "reminded after its day" : `reminded after its day, number ${which - 1}`;
+}
 
 /** What became of one ask, in words. */
 function became(ask: FileAsk, today: string): string {
   if (ask.answeredAt === null) {
     const late = ask.due < today ? "overdue" : "open";
-    return [late, REMINDED[ask.reminders]].filter(Boolean).join(", ");
+    return [late, reminded(ask.reminders)].filter(Boolean).join(", ");
   }
   if (ask.answer !== null) return ask.readAt === null ? "answered, to read" : "answered, and read";
   return "answered or settled";

@@ -1,7 +1,7 @@
 "use client";
 
-import { Input, Select } from "antd";
-import type { ReactNode } from "react";
+import { Button, Input, Select } from "antd";
+import { type ReactNode, useRef } from "react";
 import { PAPER_STATES, type PaperState } from "../../core/post/inputs";
 import { STATE_WORDS } from "../../text/words/papers";
 import { DayInput } from "../form/fields/day-input.client";
@@ -73,16 +73,38 @@ export function ArrivalFields({
 }
 
 /** The scan of a paper, which stands beside it as a document. */
-export function ScanField({ take }: { take: (scan: File | null) => void }) {
+export function ScanField({ scan, take }: { scan: File | null; take: (scan: File | null) => void }) {
+  const input = useRef<HTMLInputElement>(null);
   return (
     <div className="field wide">
-      <label htmlFor="paper-scan">Its scan, if there is one: it stands beside the paper, to be checked</label>
       <input
+        ref={input}
         id="paper-scan"
         type="file"
+        className="hidden-text"
+        tabIndex={-1}
         accept=".pdf,.jpg,.jpeg,.png"
+        aria-label="Its scan"
         onChange={(e) => take(e.target.files?.[0] ?? null)}
       />
+      <Button onClick={() => input.current?.click()}>{scan ? "Another scan" : "Put its scan beside it"}</Button>{" "}
+      {scan ? (
+        <span>
+          {scan.name}{" "}
+          <button
+            type="button"
+            className="bare"
+            onClick={() => {
+              take(null);
+              if (input.current) input.current.value = "";
+            }}
+          >
+            Take it out
+          </button>
+        </span>
+      ) : (
+        <span className="quiet">if there is one</span>
+      )}
     </div>
   );
 }

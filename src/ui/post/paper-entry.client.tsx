@@ -192,7 +192,7 @@ export function PaperEntry({
       ) : null}
       {stray ? null : (
         <ArrivalFields arrival={arrival} titled={place !== null} change={setArrival}>
-          {place && file?.submitted ? <ScanField take={setScan} /> : null}
+          {place && file?.submitted ? <ScanField scan={scan} take={setScan} /> : null}
         </ArrivalFields>
       )}
       <div className="presses wide">

@@ -57,6 +57,7 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   acceptOffer: "days to answer an offer",
   remindBefore: "days of the reminder before what is asked for is due",
   remindAfter: "days of the reminder after what is asked for was due",
+  remindTimes: "reminders after what is asked for was due",
   returnAfter: "days after which what is asked for is with the office again",
   weekend: "weekend",
   shownToApplicant: "shown to applicants",

@@ -105,6 +105,12 @@ export function OfficePart({ set, disabled, onChange }: PartProps) {
           onChange={(n) => onChange({ ...set, asks: { ...set.asks, remindAfter: n ?? null } })}
         />
         <NumberBox
+          label="How often, after its day"
+          value={set.asks.remindTimes}
+          disabled={disabled}
+          onChange={(n) => onChange({ ...set, asks: { ...set.asks, remindTimes: Math.min(10, Math.max(1, n ?? 1)) } })}
+        />
+        <NumberBox
           label="With the office again after"
           value={set.asks.returnAfter}
           disabled={disabled}

@@ -11,8 +11,8 @@ export async function filesToRemind(pool: pg.Pool, now: Date): Promise<readonly 
   const today = dayAt(office.zone, now.getTime());
   const { rows } = await pool.query<{ file: string; due: PlainDate; reminders: number; asked_at: Date }>(
     `select k.application_id as file, k.due::text, k.reminders, k.asked_at from ask k join file_standing s on s.application_id = k.application_id
-     where k.answered_at is null and k.reminders < 2 and k.due <= $1 and s.stage <> 'closed' order by k.due, k.id`,
-    [formatDay(today + LOOK_AHEAD_DAYS)],
+     where k.answered_at is null and k.reminders <= $2 and k.due <= $1 and s.stage <> 'closed' order by k.due, k.id`,
+    [formatDay(today + LOOK_AHEAD_DAYS), office.set.asks.remindTimes],
   );
   const due = rows.filter((row) => {
     const askedAt: Instant = toInstant(row.asked_at.getTime());
