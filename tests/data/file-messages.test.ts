@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act/act";
 import { sendAgain } from "../../src/acts/mail/messages";
+import { sendLink } from "../../src/acts/people/accounts";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { IN_PLACE } from "../../src/formats/workshop/in-place";
@@ -8,7 +9,7 @@ import { type JobContext, runJob } from "../../src/jobs/handlers";
 import { fileMessages } from "../../src/views/mail/messages";
 import { readView } from "../../src/views/view/view";
 import { lookAt, submittedFile, type TestFile } from "../support/files";
-import { makePerson, must, NO_REGISTRY, openWorld, reasonOf, type World } from "../support/world";
+import { makePerson, must, NO_REGISTRY, openWorld, reasonOf, SYSTEM, type World } from "../support/world";
 
 /** The mails about a file, as the office reads them. */
 describe("mails about a file", () => {
@@ -55,6 +56,21 @@ describe("mails about a file", () => {
     const asked = (await mails()).find((m) => !m.again);
     expect(asked?.subject).toMatch(/^A reference for /u);
     expect(asked?.body).not.toContain("https://");
+  });
+
+  it("come with those about the applicant's account, without their links, and not to be sent again from here", async () => {
+    const email = (
+      await world.runtime.pool.query<{ email: string }>(
+        "select p.email from person p join application a on a.person_id = p.id where a.id = $1",
+        [file.applicationId],
+      )
+    ).rows[0]?.email;
+    await must(world, sendLink, SYSTEM, { email: email ?? "", purpose: "set password" });
+    await deliver();
+    const link = (await mails()).find((m) => m.subject === "Set a new password");
+    expect(link).toMatchObject({ to: email, state: "sent", again: false });
+    expect(link?.body).not.toContain("https://");
+    expect((await mails(other)).some((m) => m.subject === "Set a new password")).toBe(false);
   });
 
   it("are sent once more to the applicant, in the same words, and to nobody else", async () => {

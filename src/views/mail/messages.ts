@@ -101,8 +101,9 @@ export const fileMessages = defineView({
     if (!known[0]) return null;
     const { rows } = await pool.query<StoredMessage>(
       `select m.id, m.to_address as to, coalesce(m.sent_at, m.queued_at) as at, m.state, m.failure, m.template, m.locale, m.values - 'link' as values, ${WORDS_OF} as words,
-         coalesce(m.person_id = a.person_id, false) as again
-       from message m join application a on a.id = m.application_id where a.id = $1 order by m.queued_at desc, m.id limit 200`,
+         m.application_id is not null and coalesce(m.person_id = a.person_id, false) as again
+       from application a join message m on m.application_id = a.id or (m.application_id is null and m.person_id = a.person_id)
+       where a.id = $1 order by m.queued_at desc, m.id limit 200`,
       [known[0].id],
     );
     const [kept, addresses] = await Promise.all([keptMails(pool, known[0].id), correctedAddresses(pool, known[0].id)]);
