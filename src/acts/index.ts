@@ -85,6 +85,7 @@ import * as institutions from "./standards/institutions";
 import * as referenceSet from "./standards/reference-set";
 import { compareStatements, judgeLikeness } from "./statements/likeness";
 import { assignArrived, assignFile, dropAbsence, noteAbsence, saveAssigning } from "./turns/assigning";
+import { noteLook, takeLookBack } from "./turns/last-look";
 import { dropList, keepList } from "./turns/named-lists";
 
 /** Every act there is: a test walks them with every role. */
@@ -243,6 +244,8 @@ export const ACTS = {
   endCaseRuling: rulings.endCaseRuling,
   endRuling: rulings.endRuling,
   handFile,
+  noteLook,
+  takeLookBack,
   assignArrived,
   assignFile,
   saveAssigning,

@@ -190,6 +190,13 @@ describe("lists of files", () => {
       await page.getByRole("heading", { name, exact: true }).waitFor();
       expect([name, await counted(page)]).toEqual([name, Number(count)]);
     }
+    await today.getByRole("link", { name: /^Came in/ }).click();
+    await page.getByRole("button", { name: "I have seen these" }).click();
+    await page.getByRole("heading", { name: "Came in since my last look", exact: true }).waitFor();
+    await expect.poll(() => counted(page)).toBe(0);
+    await page.getByRole("button", { name: "Take my last look back" }).click();
+    await page.getByRole("heading", { name: "Came in since yesterday", exact: true }).waitFor();
+    await expect.poll(() => counted(page)).toBeGreaterThan(0);
     await today.getByRole("link", { name: /^Almost sent/ }).click();
     await page.getByRole("row", { name: /Sólveig Brynjarsdóttir/ }).waitFor();
   });

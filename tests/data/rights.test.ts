@@ -204,6 +204,8 @@ describe("rights", () => {
         files: [],
         left: [],
       },
+      noteLook: { at: "2026-01-01T00:00:00.000Z" },
+      takeLookBack: {},
       saveReason: { key: null, version: 0, title: "A", words: { en: "a", fr: "a" }, offered: true },
       saveWording: {
         template: "withdrawn",

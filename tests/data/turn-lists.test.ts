@@ -3,6 +3,7 @@ import { runAct, tryAct } from "../../src/acts/act/act";
 import { askApplicant } from "../../src/acts/asks/asks";
 import { handFile } from "../../src/acts/assessment/take-file";
 import { acceptEvidence } from "../../src/acts/evidence/judge-evidence";
+import { noteLook, takeLookBack } from "../../src/acts/turns/last-look";
 import { doToFiles } from "../../src/acts/turns/many-files";
 import { dropList, keepList } from "../../src/acts/turns/named-lists";
 import type { Actor } from "../../src/core/rights/actor";
@@ -98,6 +99,34 @@ describe("lists of files", () => {
     const after = `${row?.arrivedAt}~${row?.number}`;
     expect(await names({ turn: "office", order: "newest", after })).toEqual(["Ilse"]);
     expect(await names({ turn: "office", order: "urgent", after: "nonsense" })).toHaveLength(2);
+  });
+
+  it("hold what came in since one's own last look, which is taken back, and is nobody else's", async () => {
+    const look = (at: string, by = officer) => reasonOf(runAct(world.runtime, noteLook, by, { at }));
+    const [bettina] = (await read({ day: "came in" })).rows;
+    const arrived = bettina?.arrivedAt ?? "";
+    const before = new Date(Date.parse(arrived) - 1).toISOString();
+    expect([await look(before), (await read({})).looked, await names({ day: "came in" })]).toEqual([
+      "ok",
+      before,
+      ["Bettina"],
+    ]);
+    // What is dated forward, or behind what one has seen, is no look.
+    expect(await look(new Date(world.runtime.now().getTime() + DAY).toISOString())).toBe("invalid-input");
+    expect(await look(new Date(Date.parse(before) - DAY).toISOString())).toBe("already-done");
+    const after = new Date(Date.parse(arrived) + 1).toISOString();
+    expect([await look(after), await names({ day: "came in" }), (await read({})).days["came in"]]).toEqual([
+      "ok",
+      [],
+      0,
+    ]);
+    const theirs = await readView(world.runtime, turns, await makePerson(world, "Ossian Vael", ["officer"]), {
+      day: "came in",
+    });
+    expect(theirs?.rows.map((r) => r.number)).toEqual([bettina?.number]);
+    const back = () => reasonOf(runAct(world.runtime, takeLookBack, officer, {}));
+    expect([await back(), await names({ day: "came in" })]).toEqual(["ok", ["Bettina"]]);
+    expect([await back(), (await read({})).looked, await back()]).toEqual(["ok", null, "already-done"]);
   });
 
   it("begin a day with what came in, what is due and what is stuck", async () => {

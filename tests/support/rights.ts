@@ -185,6 +185,8 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   placeMail: OFFICERS,
   putMailAway: OFFICE,
   receiveMail: ONLY_SYSTEM,
+  noteLook: OFFICE,
+  takeLookBack: OFFICE,
   saveReason: ["lead officer", "lead officer elsewhere"],
   saveWording: ["lead officer", "lead officer elsewhere"],
   keepTrayAnswer: ONLY_SYSTEM,

@@ -2,6 +2,7 @@
 
 import { revalidatePath } from "next/cache";
 import { z } from "zod";
+import { noteLook, takeLookBack } from "../../acts/turns/last-look";
 import { doToFiles } from "../../acts/turns/many-files";
 import { dropList, keepList } from "../../acts/turns/named-lists";
 import { type Many, type ManyLine, manySchema } from "../../core/turns/many";
@@ -26,6 +27,19 @@ export async function dropNamedList(listId: string): Promise<string | null> {
   const person = await requirePerson("/office");
   const outcome = await perform(dropList, person.actor, { listId });
   if (outcome.ok) revalidatePath("/office");
+  return outcome.ok ? null : REFUSED_WORDS[outcome.reason];
+}
+
+/** Says that what had come in when the list was read is seen. */
+export async function seenUntil(at: string): Promise<string | null> {
+  const outcome = await perform(noteLook, (await requirePerson("/office")).actor, { at });
+  revalidatePath("/office");
+  return outcome.ok ? null : REFUSED_WORDS[outcome.reason];
+}
+
+export async function takeLastLookBack(): Promise<string | null> {
+  const outcome = await perform(takeLookBack, (await requirePerson("/office")).actor, {});
+  revalidatePath("/office");
   return outcome.ok ? null : REFUSED_WORDS[outcome.reason];
 }
 

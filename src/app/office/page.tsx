@@ -5,22 +5,27 @@ import { holds, OFFICE } from "../../core/rights/actor";
 import { listQuery } from "../../core/turns/named-list";
 import { REASON_WORDS, TURN_WORDS } from "../../text/words/office";
 import { TurnList } from "../../ui/turns/turn-list.client";
-import { DAY_WORDS, TurnNav } from "../../ui/turns/turn-nav";
+import { dayWords, TurnNav } from "../../ui/turns/turn-nav";
 import { type TurnQuery, turnAddress, turnFilter } from "../../ui/turns/turn-query";
 import { namedLists } from "../../views/turns/named-lists";
 import { listDigest, type TurnsData, turns } from "../../views/turns/turns";
 import { identity, requirePerson, see } from "../request";
-import { choicesForMany, doToSome, dropNamedList, keepNamedList } from "./lists.action";
+import { choicesForMany, doToSome, dropNamedList, keepNamedList, seenUntil, takeLastLookBack } from "./lists.action";
 import { copyThem, takeInHand } from "./office.action";
 import { officeClock } from "./office-clock";
 
 type Shown = ReturnType<typeof turnFilter>;
 
 /** What the list holds, as its heading. */
-function titleOf(query: TurnQuery, { turn, reason, day, find }: Shown, name: string | undefined): string {
+function titleOf(
+  query: TurnQuery,
+  { turn, reason, day, find }: Shown,
+  name: string | undefined,
+  looked: string | null,
+): string {
   if (find !== null) return `Found: ${query.find}`;
   if (name !== undefined) return name;
-  if (day !== null) return DAY_WORDS[day];
+  if (day !== null) return dayWords(day, looked);
   if (query.also && isTurn(query.also)) return `${TURN_WORDS[query.also]}, too`;
   if (reason !== null && isFileReason(reason)) return REASON_WORDS[reason];
   if (turn === "office") return "Ours";
@@ -56,12 +61,20 @@ export default async function TurnsPage({ searchParams }: { searchParams: Promis
   const leads = holds(person.actor, ["lead officer"]);
   return (
     <div className="turns">
-      <TurnNav data={data} query={query} lists={lists ?? []} here={here} leads={leads} drop={dropNamedList} />
+      <TurnNav
+        data={data}
+        query={query}
+        lists={lists ?? []}
+        here={here}
+        leads={leads}
+        drop={dropNamedList}
+        look={{ seen: seenUntil, takeBack: takeLastLookBack }}
+      />
       <TurnList
         key={JSON.stringify(query)}
         forFinance={holds(person.actor, ["finance"], [])}
         leads={leads}
-        title={titleOf(query, filter, (lists ?? []).find((l) => l.query === here)?.name)}
+        title={titleOf(query, filter, (lists ?? []).find((l) => l.query === here)?.name, data.looked)}
         total={finding ? data.rows.length : totalShown(data, filter)}
         rows={data.rows.map((row) => clock.line(row, Date.parse(data.now)))}
         near={data.near}

@@ -948,6 +948,12 @@ CREATE TABLE "role_grant" (
 	CONSTRAINT "role_grant_role" CHECK ("role_grant"."role" in ('officer','lead officer','standards keeper','finance','assessor','adviser','administrator','agent'))
 );
 --> statement-breakpoint
+CREATE TABLE "last_look" (
+	"person_id" uuid PRIMARY KEY NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	"before" timestamp with time zone
+);
+--> statement-breakpoint
 CREATE TABLE "mail_link" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"token_hash" text NOT NULL,
@@ -1398,6 +1404,7 @@ ALTER TABLE "consent" ADD CONSTRAINT "consent_person_id_person_id_fk" FOREIGN KE
 ALTER TABLE "erasure_request" ADD CONSTRAINT "erasure_request_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "erasure_request" ADD CONSTRAINT "erasure_request_answered_by_id_person_id_fk" FOREIGN KEY ("answered_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "role_grant" ADD CONSTRAINT "role_grant_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "last_look" ADD CONSTRAINT "last_look_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "mail_link" ADD CONSTRAINT "mail_link_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "same_person" ADD CONSTRAINT "same_person_first_id_person_id_fk" FOREIGN KEY ("first_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "same_person" ADD CONSTRAINT "same_person_second_id_person_id_fk" FOREIGN KEY ("second_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint

@@ -100,6 +100,15 @@ export const accountJoin = pgTable(
   ],
 );
 
+/** Until when somebody has seen what came in, and until when before that, so that it can be taken back. */
+export const lastLook = pgTable("last_look", {
+  personId: uuid("person_id")
+    .primaryKey()
+    .references(() => person.id),
+  at: instant("at").notNull(),
+  before: instant("before"),
+});
+
 /** An address of an account that the office corrected: what it was, what it is, and how the office knew. */
 export const addressChange = pgTable(
   "address_change",

@@ -5,17 +5,22 @@ import type { DayList } from "../../views/turns/filter";
 import type { NamedList } from "../../views/turns/named-lists";
 import type { TurnsData } from "../../views/turns/turns";
 import { NamedListLink } from "./named-list-link.client";
+import { type LookActs, SeenPress } from "./seen-press.client";
 import { DAYS, type TurnQuery, turnAddress } from "./turn-query";
 
-export const DAY_WORDS: Readonly<Record<DayList, string>> = {
+const DAY_WORDS: Readonly<Record<DayList, string>> = {
   "came in": "Came in since yesterday",
   "due this week": "Due this week",
   stuck: "Stuck with others",
   "for me": "Noted for me",
 };
 
+/** What a list of the day is called, for whoever has said what they have seen and for others. */
+export const dayWords = (day: DayList, looked: string | null): string =>
+  day === "came in" && looked !== null ? "Came in since my last look" : DAY_WORDS[day];
+
 /** The lists that a day begins with. */
-function DayLists({ data, query }: { data: TurnsData; query: TurnQuery }) {
+function DayLists({ data, query, look }: { data: TurnsData; query: TurnQuery; look: LookActs }) {
   return (
     <div className="day-lists">
       <h2>Today</h2>
@@ -23,9 +28,12 @@ function DayLists({ data, query }: { data: TurnsData; query: TurnQuery }) {
         {Object.entries(DAYS).map(([key, day]) => (
           <li key={key}>
             <Link href={turnAddress({}, { day: key })} aria-current={query.day === key ? "page" : undefined}>
-              <span>{DAY_WORDS[day]}</span>
+              <span>{dayWords(day, data.looked)}</span>
               <span className="count">{data.days[day]}</span>
             </Link>
+            {day === "came in" && query.day === key ? (
+              <SeenPress readAt={data.now} count={data.days[day]} looked={data.looked !== null} acts={look} />
+            ) : null}
           </li>
         ))}
         <li>
@@ -47,6 +55,7 @@ export function TurnNav({
   here,
   leads,
   drop,
+  look,
 }: {
   data: TurnsData;
   query: TurnQuery;
@@ -55,6 +64,7 @@ export function TurnNav({
   here: string;
   leads: boolean;
   drop: (listId: string) => Promise<string | null>;
+  look: LookActs;
 }) {
   // What narrows the list goes along from turn to turn.
   const { find: _find, after: _after, turn: _turn, reason: _reason, also: _also, day: _day, ...kept } = query;
@@ -107,7 +117,7 @@ export function TurnNav({
           </div>
         );
       })}
-      <DayLists data={data} query={query} />
+      <DayLists data={data} query={query} look={look} />
       {lists.length > 0 ? (
         <div className="day-lists">
           <h2>Lists</h2>

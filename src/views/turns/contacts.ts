@@ -33,7 +33,7 @@ export const turnContacts = defineView({
   read: async (ctx, asked): Promise<readonly TurnContact[] | null> => {
     const scope = programmesOf(ctx.actor);
     if (scope === null || ctx.actor.kind !== "person") return null;
-    const filter = await filterOf(ctx.pool, asked);
+    const filter = await filterOf(ctx, asked);
     if (filter === null) return null;
     const { where, values } = shownWhere(ctx, scopeParameter(scope), { ...filter, after: null, order: "urgent" });
     const { rows } = await ctx.pool.query<TurnContact>(

@@ -83,7 +83,7 @@ export const turnFacets = defineView({
   read: async (ctx, asked): Promise<Facets | null> => {
     const scope = programmesOf(ctx.actor);
     if (scope === null || ctx.actor.kind !== "person") return null;
-    const filter = await filterOf(ctx.pool, asked);
+    const filter = await filterOf(ctx, asked);
     if (filter === null) return null;
     const { where, values } = shownWhere(ctx, scopeParameter(scope), { ...filter, after: null });
     const [tags, officers, marks] = await Promise.all([

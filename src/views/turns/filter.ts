@@ -1,6 +1,7 @@
 import type pg from "pg";
 import { z } from "zod";
 import { isWorking } from "../../core/calendar/working-days";
+import type { Actor } from "../../core/rights/actor";
 import { readTag, tagText } from "../../core/settlement/file-tags";
 import { soughtWords } from "../../core/settlement/search-text";
 import type { Office } from "../../core/standards/reference-set";
@@ -68,16 +69,27 @@ export const turnsInput = z.object({
 export interface Filter extends z.output<typeof turnsInput> {
   readonly known: KnownAnswer | null;
   readonly office: Office;
+  /** Until when whoever asks has seen what came in; null where they never said so. */
+  readonly look: Date | null;
   /** Looks for what is nearly so called, as nothing is exactly. */
   readonly near: boolean;
 }
 
 /** @returns null where an answer is asked for that nobody may know */
-export async function filterOf(pool: pg.Pool, asked: z.output<typeof turnsInput>): Promise<Filter | null> {
-  const office = await officeNow(pool);
-  if (asked.said === null) return { ...asked, office, known: null, near: false };
+export async function filterOf(
+  { pool, actor }: Pick<ViewContext, "pool" | "actor">,
+  asked: z.output<typeof turnsInput>,
+): Promise<Filter | null> {
+  const [office, look] = await Promise.all([officeNow(pool), lastLook(pool, actor)]);
+  if (asked.said === null) return { ...asked, office, look, known: null, near: false };
   const known = await knownAnswer(pool, asked.said, office.set);
-  return known ? { ...asked, office, known, near: false } : null;
+  return known ? { ...asked, office, look, known, near: false } : null;
+}
+
+async function lastLook(pool: pg.Pool, actor: Actor): Promise<Date | null> {
+  if (actor.kind !== "person") return null;
+  const { rows } = await pool.query<{ at: Date }>("select at from last_look where person_id = $1", [actor.id]);
+  return rows[0]?.at ?? null;
 }
 
 /** Whether a list is narrowed by more than the turn and its reason. */
@@ -101,7 +113,7 @@ const roundIs = (round: RoundFilter, now: string): string =>
 const ALIKE = `s.application_id in (select t.application_id from likeness l cross join lateral (values (l.first_id), (l.second_id)) x (id)
   join statement_text t on t.id = x.id where l.verdict is null)`;
 
-/** The beginning of the last working day before today: what came in since then is news in the morning. */
+/** The beginning of the last working day before today: what came in since then is news for whoever has not said what they have seen. */
 export function newsSince({ calendar, zone }: Office, now: Date): Date {
   const today = dayAt(zone, now.getTime());
   let day = today - 1;
@@ -129,9 +141,9 @@ const DAY_SQL: Readonly<Record<DayList, (p: string) => string>> = {
 };
 
 /** The parameter of each: a moment, or who asks. */
-function dayOf(day: DayList, { office }: Filter, { now, actor }: ViewContext): Date | string | null {
+function dayOf(day: DayList, { office, look }: Filter, { now, actor }: ViewContext): Date | string | null {
   if (day === "for me") return actor.kind === "person" ? actor.id : null;
-  if (day === "came in") return newsSince(office, now);
+  if (day === "came in") return look ?? newsSince(office, now);
   return day === "stuck" ? now : endOfWeek(office, now);
 }
 

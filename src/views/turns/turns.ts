@@ -75,6 +75,8 @@ export interface TurnRow {
 }
 
 export interface TurnsData extends DayCounts {
+  /** Until when whoever reads the list has seen what came in; null where they never said so. */
+  readonly looked: string | null;
   readonly now: string;
   readonly zone: string;
   readonly counts: readonly TurnCount[];
@@ -163,7 +165,7 @@ async function counts(ctx: ViewContext, scope: readonly string[] | null, filter:
   const whole = { ...filter, ...EVERYTHING };
   const [all, days] = await keptShort(
     ctx.pool,
-    JSON.stringify([scope, ctx.actor.kind === "person" ? ctx.actor.id : null]),
+    JSON.stringify([scope, ctx.actor.kind === "person" ? ctx.actor.id : null, filter.look]),
     () => Promise.all([count(ctx, scope, whole), countDays(ctx, scope, whole)]),
     ([files]) => filesIn(files),
   );
@@ -301,7 +303,7 @@ export const turns = defineView({
   read: async (ctx, asked): Promise<TurnsData | null> => {
     const scope = programmesOf(ctx.actor);
     if (scope === null || ctx.actor.kind !== "person") return null;
-    const filter = await filterOf(ctx.pool, asked);
+    const filter = await filterOf(ctx, asked);
     if (filter === null) return null;
     const parameter = scopeParameter(scope);
     const [all, { rows, near }] = await Promise.all([counts(ctx, parameter, filter), found(ctx, parameter, filter)]);
@@ -310,6 +312,7 @@ export const turns = defineView({
     return {
       now: ctx.now.toISOString(),
       zone: filter.office.set.zone,
+      looked: filter.look?.toISOString() ?? null,
       counts: all.counts,
       also: all.also,
       days: all.days,
