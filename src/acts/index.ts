@@ -287,6 +287,8 @@ export const ACTS = {
   dropText: texts.dropText,
   saveText: texts.saveText,
   leaveChecks: checks.leaveChecks,
+  leaveForLater: checks.leaveForLater,
+  takeUpLater: checks.takeUpLater,
   nextCheck: checks.nextCheck,
   addNote: notes.addNote,
   dropNote: notes.dropNote,

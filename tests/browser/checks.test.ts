@@ -106,6 +106,15 @@ describe("a check run", () => {
         .toBe(true);
     }
     await page.getByText(/^That was all: \d+ files? checked/).waitFor();
+    // What was left for later stays so when the run is begun anew, and is given again once it is taken up.
+    await page.reload();
+    await page.getByText(/^Nothing of this kind waits to be checked/).waitFor();
+    await page.getByRole("button", { name: /^Take up the / }).click();
+    await page.locator(".run-who a").waitFor();
+    await page.goto("/office/checks/passport");
+    await page.locator(".run-who a").waitFor();
+    await page.goto("/office/checks/passport?institution=nobody");
+    await page.getByText(/^Nothing of this kind waits to be checked/).waitFor();
     await page.getByRole("link", { name: "To the other kinds" }).click();
     await page.getByRole("heading", { name: /^Check run/ }).waitFor();
   });

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { leaveChecks, nextCheck } from "../../src/acts/checks/checks";
+import { leaveChecks, leaveForLater, nextCheck, takeUpLater } from "../../src/acts/checks/checks";
 import { acceptEvidence } from "../../src/acts/evidence/judge-evidence";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
@@ -77,6 +77,26 @@ describe("a check run", () => {
     expect(new Set(real).size).toBe(real.length);
     expect(real.length).toBeGreaterThan(0);
     for (const by of officers) await must(world, leaveChecks, by, { requirement: "passport" });
+  });
+
+  it("gives what one left for later to others, and to oneself the next day, or once it is taken up", async () => {
+    const [first = "", second = ""] = ids();
+    const leave = () => must(world, leaveForLater, one, { requirement: "passport", applicationId: first });
+    const run = async (by: Actor) => readView(world.runtime, checkRunOf, by, { requirement: "passport" });
+    expect(await next(one)).toBe(first);
+    await leave();
+    expect([await next(one), await next(other)]).toEqual([second, first]);
+    for (const by of [one, other]) await must(world, leaveChecks, by, { requirement: "passport" });
+    expect([await run(one), await run(other)]).toMatchObject([
+      { left: 3, later: 1 },
+      { left: 4, later: 0 },
+    ]);
+    await must(world, takeUpLater, one, { requirement: "passport" });
+    expect([await next(one), (await run(one))?.later]).toEqual([first, 0]);
+    await leave();
+    world.later(86_400_000);
+    expect(await next(one)).toBe(first);
+    await must(world, leaveChecks, one, { requirement: "passport" });
   });
 
   it("lets go of what nobody came back to", async () => {

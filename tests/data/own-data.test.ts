@@ -19,6 +19,7 @@ const OFFICE_OWN = [
   "applied_ruling",
   "awaited",
   "check_claim",
+  "check_later",
   "choice_standing",
   "confirmation_version",
   "contact_note",

@@ -390,6 +390,8 @@ describe("rights", () => {
       lookIn: { applicationId },
       nextCheck: { requirement: "passport", passed: [] },
       leaveChecks: { requirement: "passport" },
+      leaveForLater: { requirement: "passport", applicationId },
+      takeUpLater: { requirement: "passport" },
       writeToApplicant: { applicationId, text: "Good morning" },
       takeMessageBack: { applicationId, messageId: randomUUID() },
       settleMessages: { applicationId },

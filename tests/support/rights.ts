@@ -245,6 +245,8 @@ export const MAY: Readonly<Record<keyof typeof ACTS, readonly RoleName[]>> = {
   lookIn: OFFICE,
   nextCheck: OFFICE,
   leaveChecks: OFFICE,
+  leaveForLater: OFFICE,
+  takeUpLater: OFFICE,
   writeToApplicant: OFFICERS,
   takeMessageBack: OFFICERS,
   settleMessages: OFFICERS,

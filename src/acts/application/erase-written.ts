@@ -18,6 +18,7 @@ const WRITTEN = [
   "conversation",
   "incoming_mail",
   "check_claim",
+  "check_later",
   "file_note",
   "file_mark",
   "file_presence",

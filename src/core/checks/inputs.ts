@@ -9,6 +9,8 @@ export const checkRun = {
 
 /** `passed`: files that are not given again in this run. */
 export const nextCheckInput = z.object({ ...checkRun, passed: z.array(z.uuid()).max(1000) });
+/** A file that is left for later in a run. */
+export const leaveForLaterInput = z.object({ applicationId: z.uuid(), requirement: checkRun.requirement });
 export const leaveChecksInput = z.object({ requirement: checkRun.requirement });
 
 /** What a run is of, with how much of it there is. */

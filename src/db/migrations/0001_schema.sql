@@ -725,6 +725,14 @@ CREATE TABLE "check_claim" (
 	CONSTRAINT "check_claim_application_id_requirement_pk" PRIMARY KEY("application_id","requirement")
 );
 --> statement-breakpoint
+CREATE TABLE "check_later" (
+	"application_id" uuid NOT NULL,
+	"requirement" text NOT NULL,
+	"person_id" uuid NOT NULL,
+	"until" timestamp with time zone NOT NULL,
+	CONSTRAINT "check_later_application_id_requirement_person_id_pk" PRIMARY KEY("application_id","requirement","person_id")
+);
+--> statement-breakpoint
 CREATE TABLE "contact_note" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"application_id" uuid NOT NULL,
@@ -1360,6 +1368,8 @@ ALTER TABLE "adjustment" ADD CONSTRAINT "adjustment_application_id_application_i
 ALTER TABLE "adjustment" ADD CONSTRAINT "adjustment_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "check_claim" ADD CONSTRAINT "check_claim_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "check_claim" ADD CONSTRAINT "check_claim_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "check_later" ADD CONSTRAINT "check_later_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "check_later" ADD CONSTRAINT "check_later_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "contact_note" ADD CONSTRAINT "contact_note_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "contact_note" ADD CONSTRAINT "contact_note_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "copy_of" ADD CONSTRAINT "copy_of_order_id_copy_order_id_fk" FOREIGN KEY ("order_id") REFERENCES "public"."copy_order"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint

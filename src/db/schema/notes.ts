@@ -235,6 +235,20 @@ export const checkClaim = pgTable(
   (t) => [primaryKey({ columns: [t.applicationId, t.requirement] })],
 );
 
+/** What somebody left for later in a check run: it is not given to them again that day, and to others as before. */
+export const checkLater = pgTable(
+  "check_later",
+  {
+    ...ofApplication(),
+    requirement: text("requirement").notNull(),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+    until: instant("until").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.applicationId, t.requirement, t.personId] })],
+);
+
 /** What officers note in a file for each other. */
 export const fileNote = pgTable(
   "file_note",

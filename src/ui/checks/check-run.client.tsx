@@ -26,6 +26,9 @@ export interface CheckWays {
   readonly next: (requirement: string, institution: string, passed: readonly string[]) => Promise<CheckItem | null>;
   readonly again: (number: string) => Promise<CheckItem | null>;
   readonly leave: (requirement: string) => Promise<void>;
+  /** Leaves a file for later, also when the run is begun anew. */
+  readonly later: (requirement: string, applicationId: string) => Promise<void>;
+  readonly takeUp: (requirement: string) => Promise<void>;
   readonly act: (number: string, applicationId: string, name: FileActName, input: object) => Promise<string | null>;
 }
 
@@ -130,7 +133,9 @@ export function CheckRun({
   const passed = useRef<string[]>([]);
   /** What comes next, the first first: one that is looked for while another is read, or one that somebody came back from. */
   const ahead = useRef<Promise<CheckItem | null>[]>([]);
-  const { next, again, leave, act: doAct } = ways;
+  const { next, again, leave, later: leaveItem, takeUp, act: doAct } = ways;
+  /** How many were left for later, today or in this run. */
+  const [waiting, setWaiting] = useState(run.later);
 
   const fetchNext = useCallback(async (): Promise<CheckItem | null> => {
     const found = await next(requirement, institution, passed.current);
@@ -206,7 +211,18 @@ export function CheckRun({
   };
   const later = () => {
     setLast(null);
+    setWaiting((n) => n + 1);
+    const leaves = item ? leaveItem(requirement, item.data.id) : null;
+    // Who leaves something is not kept waiting for it to be remembered.
+    leaves?.catch(() => undefined);
     void forward();
+  };
+  const takeUpAgain = async () => {
+    await takeUp(requirement);
+    passed.current = [];
+    ahead.current = [];
+    setWaiting(0);
+    await forward();
   };
   useHotkeys("u", () => void undo(), { enabled: last !== null && last.place !== null }, [last, item, state]);
   useHotkeys("s", later, { enabled: state === "there" }, [state, forward]);
@@ -276,6 +292,13 @@ export function CheckRun({
           {done === 0
             ? "Nothing of this kind waits to be checked, or others have it before them."
             : `That was all: ${done} ${done === 1 ? "file" : "files"} checked. What you left for later, or others have before them, is not among it.`}{" "}
+          {waiting > 0 ? (
+            <>
+              <Button onClick={() => void takeUpAgain()}>
+                {waiting === 1 ? "Take up the one left for later" : `Take up the ${waiting} left for later`}
+              </Button>{" "}
+            </>
+          ) : null}
           <Link href="/office/checks">To the other kinds</Link>
         </p>
       )}

@@ -47,10 +47,15 @@ export const checkKinds = defineView({
 export interface CheckRunData {
   readonly title: string;
   readonly left: number;
+  /** So many whoever reads it has left for later. */
+  readonly later: number;
   readonly institutions: readonly { readonly name: string; readonly files: number }[];
 }
 
 const MOST_INSTITUTIONS = 30;
+
+/** Whether whoever asks has left a file for later. */
+const LATER = `exists (select 1 from check_later l where l.application_id = s.application_id and l.requirement = $4 and l.person_id = $5 and l.until > $6)`;
 
 export const checkRunOf = defineView({
   name: "check-run",
@@ -61,10 +66,15 @@ export const checkRunOf = defineView({
     const files = `from file_standing s join file_search n on n.application_id = s.application_id
        where s.stage <> 'preparing' and s.stage <> 'closed' and s.tags @> array[$2] and ${fileInScope("s.application_id", "$1")}`;
     const at = [scopeParameter(scope), checkTag(requirement)];
-    const [left, institutions, office] = await Promise.all([
+    const [left, later, institutions, office] = await Promise.all([
       pool.query<{ left: number }>(
         `select count(*)::int as left ${files} and ($3 = '' or strpos(n.text, '&' || $3) > 0)
-           and not exists (select 1 from check_claim k where k.application_id = s.application_id and k.requirement = $4 and k.person_id <> $5 and k.until > $6)`,
+           and not exists (select 1 from check_claim k where k.application_id = s.application_id and k.requirement = $4 and k.person_id <> $5 and k.until > $6)
+           and not ${LATER}`,
+        [...at, institution, requirement, actor.id, now],
+      ),
+      pool.query<{ later: number }>(
+        `select count(*)::int as later ${files} and ($3 = '' or strpos(n.text, '&' || $3) > 0) and ${LATER}`,
         [...at, institution, requirement, actor.id, now],
       ),
       pool.query<CheckRunData["institutions"][number]>(
@@ -76,6 +86,11 @@ export const checkRunOf = defineView({
     ]);
     const titles = await tagTitles(pool, office.set, [checkTag(requirement)]);
     const title = titles.get(checkTag(requirement))?.replace(/: to check$/u, "");
-    return { title: title ?? requirement, left: left.rows[0]?.left ?? 0, institutions: institutions.rows };
+    return {
+      title: title ?? requirement,
+      left: left.rows[0]?.left ?? 0,
+      later: later.rows[0]?.later ?? 0,
+      institutions: institutions.rows,
+    };
   },
 });

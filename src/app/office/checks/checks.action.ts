@@ -1,6 +1,6 @@
 "use server";
 
-import { leaveChecks, nextCheck } from "../../../acts/checks/checks";
+import { leaveChecks, leaveForLater, nextCheck, takeUpLater } from "../../../acts/checks/checks";
 import { workingCalendar } from "../../../core/calendar/working-days";
 import { formatDay } from "../../../core/time/day";
 import { zoneTable } from "../../../core/time/zone";
@@ -31,6 +31,18 @@ export async function nextItem(
   const person = await requirePerson("/office/checks");
   const outcome = await perform(nextCheck, person.actor, { requirement, institution, passed: [...passed] });
   return outcome.ok && outcome.value ? itemOf(outcome.value.number) : null;
+}
+
+/** Leaves a file for later, until the next day. */
+export async function leaveItem(requirement: string, applicationId: string): Promise<void> {
+  const person = await requirePerson("/office/checks");
+  await perform(leaveForLater, person.actor, { requirement, applicationId });
+}
+
+/** Gives what was left for later again. */
+export async function takeUp(requirement: string): Promise<void> {
+  const person = await requirePerson("/office/checks");
+  await perform(takeUpLater, person.actor, { requirement });
 }
 
 /** Lets go of what was before somebody who leaves. */

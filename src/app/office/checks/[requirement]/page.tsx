@@ -5,7 +5,7 @@ import { CheckRun } from "../../../../ui/checks/check-run.client";
 import { checkRunOf } from "../../../../views/checks/checks";
 import { requireStaff, see } from "../../../request";
 import { actOnFile } from "../../files/[number]/file.action";
-import { itemOf, leaveRun, nextItem } from "../checks.action";
+import { itemOf, leaveItem, leaveRun, nextItem, takeUp } from "../checks.action";
 
 /** One kind of evidence, file after file: the document, the claim and the acts, and nothing else. */
 export default async function CheckRunPage({
@@ -28,7 +28,7 @@ export default async function CheckRunPage({
       institution={of}
       run={run}
       lead={holds(person.actor, ["lead officer"])}
-      ways={{ next: nextItem, again: itemOf, leave: leaveRun, act: actOnFile }}
+      ways={{ next: nextItem, again: itemOf, later: leaveItem, takeUp, leave: leaveRun, act: actOnFile }}
     />
   );
 }
