@@ -1,5 +1,7 @@
+import { readFileSync } from "node:fs";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { runAct } from "../../src/acts/act/act";
+import { dropHeld, holdAttachment } from "../../src/acts/conversation/attachments";
 import {
   readConversation,
   settleMessages,
@@ -8,6 +10,8 @@ import {
   writeToOffice,
 } from "../../src/acts/conversation/conversation";
 import { dropText, saveText } from "../../src/acts/conversation/texts";
+import { fileAttachment } from "../../src/acts/evidence/file-attachment";
+import { clearAway } from "../../src/acts/people/clear-away";
 import type { Actor } from "../../src/core/rights/actor";
 import { loadCatalogue } from "../../src/demo/catalogue";
 import { verifyAll } from "../../src/verify";
@@ -15,7 +19,7 @@ import { recurringQuestions } from "../../src/views/contact/recurring-questions"
 import { fileConversation, myConversation, officeTexts } from "../../src/views/conversation/conversation";
 import { readView } from "../../src/views/view/view";
 import { begunFile, lookAt, submittedFile, type TestFile } from "../support/files";
-import { makePerson, must, openWorld, reasonOf, type World } from "../support/world";
+import { makePerson, must, openWorld, reasonOf, SYSTEM, type World } from "../support/world";
 
 /** Applicant and office write to each other in the file; whoever has not answered has the turn. */
 describe("the conversation on a file", () => {
@@ -179,6 +183,67 @@ describe("the conversation on a file", () => {
     expect(data?.texts.map((t) => t.name)).toEqual(["Thanks"]);
     await must(world, dropText, lead, { textId });
     expect(await readView(world.runtime, officeTexts, officer, {})).toEqual([]);
+  });
+
+  it("sends documents that are held for the writer, and lets go of what nobody sends", async () => {
+    const hold = async (by: Actor, name = "a.pdf") =>
+      must(world, holdAttachment, by, {
+        ...at(),
+        name,
+        bytes: readFileSync("tests/fixtures/files/good.pdf"),
+        mediaType: "application/pdf",
+        marks: [],
+      });
+    const held = async (by: Actor) =>
+      by === officer ? (await theirs())?.held : (await readView(world.runtime, myConversation, by, { number }))?.held;
+    const mineNow = await hold(file.applicant, "mine.pdf");
+    const office = await hold(officer, "ours.pdf");
+    expect([(await held(file.applicant))?.map((d) => d.name), (await held(officer))?.map((d) => d.name)]).toEqual([
+      ["mine.pdf"],
+      ["ours.pdf"],
+    ]);
+    expect(
+      await reasonOf(
+        runAct(world.runtime, holdAttachment, elsewhere, {
+          ...at(),
+          name: "x.pdf",
+          bytes: Buffer.from("x"),
+          mediaType: "application/pdf",
+          marks: [],
+        }),
+      ),
+    ).toBe("not-yours");
+    // Nobody sends or takes away what another one holds.
+    const write = (files: readonly string[]) =>
+      runAct(world.runtime, writeToApplicant, officer, { ...at(), text: "See there.", files: [...files] });
+    expect(await reasonOf(write([mineNow.uploadId]))).toBe("changed-meanwhile");
+    expect(await reasonOf(runAct(world.runtime, dropHeld, officer, { ...at(), uploadId: mineNow.uploadId }))).toBe(
+      "already-done",
+    );
+    const sent = await must(world, writeToApplicant, officer, {
+      ...at(),
+      text: "See there.",
+      files: [office.uploadId],
+    });
+    const message = (await mine())?.find((m) => m.text === "See there.");
+    expect(message?.documents.map((d) => d.name)).toEqual(["ours.pdf"]);
+    // Taken back, it is held again, and what was put to a requirement meanwhile stays there.
+    await must(world, fileAttachment, officer, {
+      ...at(),
+      requirement: "passport",
+      scope: "file",
+      entry: "",
+      uploadId: office.uploadId,
+    });
+    await must(world, takeMessageBack, officer, { ...at(), messageId: sent.messageId });
+    expect((await held(officer))?.map((d) => d.name)).toEqual(["ours.pdf"]);
+    await must(world, dropHeld, officer, { ...at(), uploadId: office.uploadId });
+    expect(await held(officer)).toEqual([]);
+    world.later(25 * 3_600_000);
+    expect(await must(world, clearAway, SYSTEM, {})).toMatchObject({ attachments: 1 });
+    expect(await held(file.applicant)).toEqual([]);
+    const { rows } = await world.runtime.pool.query("select 1 from upload where id = $1", [office.uploadId]);
+    expect(rows).toHaveLength(1);
   });
 
   it("leaves every file stored as it is assessed anew", async () => {

@@ -1,11 +1,11 @@
-import { and, count, eq, inArray, isNull, lte } from "drizzle-orm";
+import { and, count, eq, inArray, isNull, lte, notExists } from "drizzle-orm";
 import { z } from "zod";
 import { MOST_ATTACHED } from "../../core/conversation/incoming";
 import { dropHeldInput } from "../../core/conversation/inputs";
 import { MOST_IN_FILE } from "../../core/evidence/limits";
 import { holds, OFFICE } from "../../core/rights/actor";
 import { dropUnheld } from "../../db/content";
-import { attachment, upload } from "../../db/schema";
+import { attachment, evidence, upload } from "../../db/schema";
 import { type ActContext, defineAct, done, type Outcome, refuse } from "../act/act";
 import { actingId } from "../act/acting-id";
 import { lookedAt, storeUpload } from "../evidence/looked-at";
@@ -49,7 +49,13 @@ async function letGo(ctx: ActContext, uploadIds: readonly string[]): Promise<voi
   await ctx.db.delete(attachment).where(inArray(attachment.uploadId, [...uploadIds]));
   const gone = await ctx.db
     .delete(upload)
-    .where(inArray(upload.id, [...uploadIds]))
+    .where(
+      and(
+        inArray(upload.id, [...uploadIds]),
+        // What was put to a requirement meanwhile stays there.
+        notExists(ctx.db.select({ id: evidence.id }).from(evidence).where(eq(evidence.uploadId, upload.id))),
+      ),
+    )
     .returning({ sha256: upload.sha256, original: upload.originalSha256 });
   await dropUnheld(
     ctx.client,
