@@ -278,7 +278,8 @@ describe("mail that comes in", () => {
       [true, true],
       [2, 1],
     ]);
-    expect((await spoken()).slice(-2).map((m) => m.text)).toEqual(["Over IMAP.", "And one more."]);
+    // Both came in the same moment.
+    expect(new Set((await spoken()).slice(-2).map((m) => m.text))).toEqual(new Set(["Over IMAP.", "And one more."]));
     await imap.close();
   });
 

@@ -69,6 +69,7 @@ describe("the find field", () => {
     expect(await counts(officer)).toEqual({
       "/office": 1,
       "/office/drafts": 0,
+      "/office/mail-in": 0,
       "/office/results": 0,
       "/office/papers": 0,
     });
