@@ -133,6 +133,7 @@ export function CheckRun({
   const passed = useRef<string[]>([]);
   /** What comes next, the first first: one that is looked for while another is read, or one that somebody came back from. */
   const ahead = useRef<Promise<CheckItem | null>[]>([]);
+  const remembering = useRef<Promise<void>>(Promise.resolve());
   const { next, again, leave, later: leaveItem, takeUp, act: doAct } = ways;
   /** How many were left for later, today or in this run. */
   const [waiting, setWaiting] = useState(run.later);
@@ -148,6 +149,8 @@ export function CheckRun({
     try {
       const found = await (ahead.current.shift() ?? fetchNext());
       if (found && !openPlace(found.data, requirement)) return void forward();
+      // Whoever is told that this was all may go: by then it is remembered what they left.
+      if (!found) await remembering.current;
       setItem(found);
       setState(found ? "there" : "over");
       if (!found || ahead.current.length > 0) return;
@@ -212,9 +215,8 @@ export function CheckRun({
   const later = () => {
     setLast(null);
     setWaiting((n) => n + 1);
-    const leaves = item ? leaveItem(requirement, item.data.id) : null;
-    // Who leaves something is not kept waiting for it to be remembered.
-    leaves?.catch(() => undefined);
+    // Who leaves something is not kept waiting for it to be remembered, while there is a next one.
+    if (item) remembering.current = leaveItem(requirement, item.data.id).catch(() => undefined);
     void forward();
   };
   const takeUpAgain = async () => {
@@ -225,7 +227,7 @@ export function CheckRun({
     await forward();
   };
   useHotkeys("u", () => void undo(), { enabled: last !== null && last.place !== null }, [last, item, state]);
-  useHotkeys("s", later, { enabled: state === "there" }, [state, forward]);
+  useHotkeys("s", later, { enabled: state === "there" }, [state, forward, item]);
   const left = Math.max(0, begunWith - done);
   return (
     <div className="check-run">
