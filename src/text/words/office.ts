@@ -308,7 +308,7 @@ export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "settle-messages": "said that a message needs no answer",
   "file-attachment": "put a document of a message where it belongs",
   "mail-came": "answered by mail",
-  "mail-returned": "a mail to the applicant came back",
+  "mail-returned": "a mail came back",
   "place-mail": "placed a mail that had come in",
   "settle-returned": "saw to a mail that had come back",
   "correct-address": "corrected the address of the account",
