@@ -4,6 +4,7 @@ import { runAct } from "../../src/acts/act/act";
 import { writeToApplicant } from "../../src/acts/conversation/conversation";
 import { placeMail, putMailAway } from "../../src/acts/conversation/incoming";
 import { fileAttachment } from "../../src/acts/evidence/file-attachment";
+import { tryMailAgain } from "../../src/acts/mail/messages";
 import { keepTrayAnswer, noteTrayFetched } from "../../src/acts/mail/tray-answers";
 import { correctAddress, settleReturned } from "../../src/acts/people/correct-address";
 import type { Actor } from "../../src/core/rights/actor";
@@ -309,6 +310,16 @@ describe("mail that comes in", () => {
           ),
         ).toBe("already-done");
       }
+    });
+
+    it("is seen to once it was tried again and has gone out", async () => {
+      await write();
+      expect(await owed("reach applicant")).toBe(1);
+      const admin = await makePerson(world, "Mireille Castagnier", ["administrator"]);
+      const { id } = await one<{ id: string }>("select id from message where refused and dealt_at is null");
+      await must(world, tryMailAgain, admin, { messageId: id });
+      await runJob({ ...jobs(), mail: { send: async () => ({ result: "sent" }) } }, "sweep-messages", {});
+      expect(await owed("reach applicant")).toBe(0);
     });
 
     it("goes to the right address once the office has corrected it, with a trace; the old one is told", async () => {

@@ -9,7 +9,7 @@ import { mailWording, message, trayMail } from "../../db/schema";
 import { defineAct, done, refuse } from "../act/act";
 import { defineFileAct } from "../act/file-act";
 import { mailApplicant } from "./queue-mail";
-import { markRefused } from "./refused";
+import { endRefusal, markRefused } from "./refused";
 
 /** So long a claimed mail belongs to its sender. The mail service gives up long before. */
 export const LEASE_MS = 15 * 60_000;
@@ -57,12 +57,13 @@ export const reportMessage = defineAct({
     if (!row || (row.state !== "sending" && row.state !== "queued")) return done(null);
     if (result !== "sent" && (row.state !== "sending" || row.attempts !== attempt)) return done(null);
     const { link: _link, ...kept } = row.values;
-    if (result === "sent")
+    if (result === "sent") {
       await ctx.db
         .update(message)
         .set({ state: "sent", sentAt: ctx.now, values: kept })
         .where(eq(message.id, messageId));
-    else if (result === "refused") await markRefused(ctx, row, failure ?? "not said");
+      await endRefusal(ctx, row);
+    } else if (result === "refused") await markRefused(ctx, row, failure ?? "not said");
     else {
       const failingSince = row.failingSince ?? ctx.now;
       const next = new Date(ctx.now.getTime() + pauseAfter(row.attempts));

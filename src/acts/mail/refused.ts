@@ -34,3 +34,12 @@ export async function markRefused(ctx: ActContext, sent: Sent, failure: string):
   } else await ctx.emit("mail-returned", sent.applicationId, { message: sent.id });
   await settleFile(ctx, sent.applicationId);
 }
+
+/** A mail that was refused and tried again has gone out: nobody has to see to it any more. */
+export async function endRefusal(ctx: ActContext, sent: Sent): Promise<void> {
+  if (!sent.refused) return;
+  await ctx.db.update(message).set({ dealtAt: ctx.now }).where(eq(message.id, sent.id));
+  if (!sent.applicationId) return;
+  await ctx.client.query("select 1 from application where id = $1 for update", [sent.applicationId]);
+  await settleFile(ctx, sent.applicationId);
+}
