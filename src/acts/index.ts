@@ -37,6 +37,7 @@ import { doDeed, undoDeed } from "./evidence/deeds";
 import { excuseRequirement } from "./evidence/excuse-requirement";
 import { fileAttachment } from "./evidence/file-attachment";
 import { filePages, putTogether } from "./evidence/file-pages";
+import { joinPages, takeApart } from "./evidence/join-pages";
 import * as evidence from "./evidence/judge-evidence";
 import { noteKeeper } from "./evidence/note-keeper";
 import { keepLinkCopy, noteLink } from "./evidence/note-link";
@@ -269,6 +270,8 @@ export const ACTS = {
   inspectPaper,
   sendPaperBack,
   filePages,
+  joinPages,
+  takeApart,
   putTogether,
   extendAsk,
   readAnswer,

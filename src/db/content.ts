@@ -53,3 +53,10 @@ export async function* readContent(client: Queryable, hash: string): AsyncGenera
     yield Buffer.from(row.text, "base64");
   }
 }
+
+/** The whole of a content at once, for what is worked on in one go. */
+export async function contentBytes(client: Queryable, hash: string): Promise<Buffer> {
+  const chunks: Buffer[] = [];
+  for await (const chunk of readContent(client, hash)) chunks.push(chunk);
+  return Buffer.concat(chunks);
+}

@@ -22,6 +22,7 @@ import { recurringQuestions } from "./contact/recurring-questions";
 import { fileConversation, myConversation, officeTexts } from "./conversation/conversation";
 import { copies, copiesOfFile, readyCopies } from "./copies/copies";
 import { document } from "./evidence/document";
+import { joinSources } from "./evidence/join-sources";
 import { linkCopy } from "./evidence/link-copy";
 import { returnReasons } from "./evidence/return-reasons";
 import { signaturePage } from "./evidence/signature-page";
@@ -120,6 +121,7 @@ export const VIEWS = {
   registerTable,
   resultsFile,
   waitingMail,
+  joinSources,
   uploadPlace,
   scalesInUse,
   closedToMe,

@@ -62,6 +62,7 @@ const SENDINGS: Readonly<Record<string, readonly Who[]>> = {
   "api/answers": ["owner"],
   "api/attachments": ["owner", ...OFFICERS],
   "api/card-answer": NOBODY,
+  "api/joined-pages": PEOPLE,
   "api/link-copies": ["owner", ...OFFICERS],
   "api/reference-letter": NOBODY,
   "api/results-file": PEOPLE,

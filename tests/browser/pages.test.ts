@@ -77,6 +77,39 @@ describe("the pages of a document", () => {
     const { page } = officer;
     await page.getByRole("button", { name: "Put it together again" }).click();
     await requirement("Degree certificate").getByText("2 pages").waitFor();
+  });
+
+  it("of several documents are laid in order, turned and made one, which can be taken apart again", async () => {
+    const { page } = officer;
+    await page.locator("h1").click();
+    await page.keyboard.press("Shift+P");
+    const laid = page.getByRole("list", { name: "The new document" });
+    await expect.poll(() => laid.getByRole("listitem").count()).toBe(2);
+    await page.locator(".join-source summary", { hasText: "Motivation" }).click();
+    await page.getByRole("button", { name: /^Add page 1 of motivation/u }).click();
+    await expect.poll(() => laid.getByRole("listitem").count()).toBe(3);
+    await page.getByRole("button", { name: /^Take page 1 of degree/u }).click();
+    await page.getByText("is not in it, and stays in what was sent").waitFor();
+    const grip = page.getByRole("button", { name: /^Move page 1 of motivation/u });
+    await grip.focus();
+    await page.keyboard.press("Space");
+    await page
+      .getByText(/was picked up|Picked up/u)
+      .first()
+      .waitFor({ state: "attached" });
+    await page.keyboard.press("ArrowLeft");
+    await expect.poll(() => page.locator("[id^=DndLiveRegion]").first().textContent()).toMatch(/over/u);
+    await page.keyboard.press("Space");
+    await expect
+      .poll(() => laid.getByRole("listitem").first().getByRole("button").first().getAttribute("aria-label"))
+      .toMatch(/motivation/u);
+    await page.getByRole("button", { name: /^Turn page 1 of motivation/u }).click();
+    await expectAccessible(page);
+    await page.getByRole("button", { name: "Put these 2 pages together" }).click();
+    await page.getByText("Put together from pages of").waitFor();
+    await requirement("Degree certificate").getByText("2 pages").waitFor();
+    await page.getByRole("button", { name: "Take it apart again" }).click();
+    await page.getByText("Put together from pages of").waitFor({ state: "detached" });
     expect(officer.complaints).toEqual([]);
   });
 });

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { answerValue } from "../answers/answer-value";
 import { answerPlace, onFile, requirementPlace } from "../file/place";
 import { proofLevelSchema } from "../rulebook/requirement";
+import { MOST_PAGES } from "../rulebook/takes";
 
 /** What the acts on evidence take. */
 
@@ -55,6 +56,17 @@ export const filePagesInput = z.object({
     .max(MOST_PARTS),
 });
 export const putTogetherInput = z.object({ ...onFile, evidenceId: z.uuid() });
+
+/** Where the new document stands, and its pages in their order, each turned by so many degrees to the right. */
+export const joinPagesInput = z.object({
+  ...onFile,
+  ...requirementPlace,
+  laid: z
+    .array(z.object({ evidenceId: z.uuid(), page: z.int().min(1), turn: z.literal([0, 90, 180, 270]) }))
+    .min(1)
+    .max(MOST_PAGES),
+});
+export const takeApartInput = z.object({ ...onFile, evidenceId: z.uuid() });
 
 export const setAsideTwinInput = z.object({ ...onFile, evidenceId: z.uuid() });
 export const signatureInput = z.object({ ...onFile, requirement: z.string().max(60) });

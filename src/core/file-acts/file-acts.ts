@@ -50,6 +50,7 @@ import {
   returnEvidenceInput,
   setAsideTwinInput,
   signatureInput,
+  takeApartInput,
   undoDeedInput,
   undoJudgementInput,
 } from "../evidence/inputs";
@@ -120,6 +121,7 @@ export const FILE_ACT_INPUTS = {
   "rule-on-case": ruleOnCaseInput,
   "send-again": sendAgainInput,
   "send-ask-list": sendAskListInput,
+  "take-apart": takeApartInput,
   "take-asks-back": takeAsksBackInput,
   "set-aside-twin": setAsideTwinInput,
   "settle-ask": settleAskInput,

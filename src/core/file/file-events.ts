@@ -45,6 +45,8 @@ export const FILE_EVENTS = [
   "inspect-paper",
   "send-paper-back",
   "put-together",
+  "join-pages",
+  "take-apart",
   "supply-for-applicant",
   "note-keeper",
   "note-contact",

@@ -535,6 +535,7 @@ CREATE TABLE "evidence" (
 	"supplied_at" timestamp with time zone NOT NULL,
 	"replaced_at" timestamp with time zone,
 	"part_of" uuid,
+	"joined_into" uuid,
 	"judgement" text,
 	"judged_at" timestamp with time zone,
 	"judged_by_id" uuid,
@@ -1348,6 +1349,7 @@ ALTER TABLE "office_text" ADD CONSTRAINT "office_text_by_id_person_id_fk" FOREIG
 ALTER TABLE "evidence" ADD CONSTRAINT "evidence_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "evidence" ADD CONSTRAINT "evidence_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "evidence" ADD CONSTRAINT "evidence_part_of_evidence_id_fk" FOREIGN KEY ("part_of") REFERENCES "public"."evidence"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "evidence" ADD CONSTRAINT "evidence_joined_into_evidence_id_fk" FOREIGN KEY ("joined_into") REFERENCES "public"."evidence"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "evidence" ADD CONSTRAINT "evidence_judged_by_id_person_id_fk" FOREIGN KEY ("judged_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "reference_request" ADD CONSTRAINT "reference_request_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "reference_request" ADD CONSTRAINT "reference_request_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint

@@ -71,6 +71,8 @@ export const evidence = pgTable(
     replacedAt: instant("replaced_at"),
     /** The evidence of whose pages this is a part: an officer sorted them. */
     partOf: uuid("part_of").references((): AnyPgColumn => evidence.id),
+    /** The document that an officer put together and that stands in its place. */
+    joinedInto: uuid("joined_into").references((): AnyPgColumn => evidence.id),
     judgement: oneOf("judgement", JUDGEMENTS),
     judgedAt: instant("judged_at"),
     judgedById: uuid("judged_by_id").references(() => person.id),

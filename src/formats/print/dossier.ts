@@ -1,5 +1,5 @@
 import { PDFDocument, type PDFFont, type PDFPage, rgb, StandardFonts } from "@cantoo/pdf-lib";
-import { countPages, openPdf } from "../document/pdf";
+import { A4, copyPdfPages, MARGIN, picturePage } from "../document/pages";
 
 /** A document as it was supplied, with the words that stand above its pages. */
 export interface DossierDocument {
@@ -20,9 +20,6 @@ export interface DossierWords {
   readonly left: string;
 }
 
-/** A4 in points. */
-const PAGE: readonly [width: number, height: number] = [595.28, 841.89];
-const MARGIN = 36;
 const SIZE = 8;
 const INK = rgb(0.1, 0.14, 0.19);
 const PAPER = rgb(1, 1, 1);
@@ -48,40 +45,15 @@ const keptPages = (pages: number, { range, without = [] }: DossierDocument): rea
     (page) => !without.includes(page) && (range === undefined || (page >= range.first && page <= range.last)),
   );
 
-async function addPdf(into: PDFDocument, document: DossierDocument): Promise<readonly PDFPage[] | null> {
-  const opened = await openPdf(document.bytes);
-  if (typeof opened === "string") return null;
-  try {
-    const count = countPages(opened.document);
-    if (count === null) return null;
-    const kept = keptPages(count, document);
-    const pages = await into.copyPages(
-      opened.document,
-      kept.map((page) => page - 1),
-    );
-    return pages.map((page) => into.addPage(page));
-  } catch {
-    return null;
-  }
-}
-
-async function addImage(into: PDFDocument, document: DossierDocument): Promise<readonly PDFPage[] | null> {
-  if (keptPages(1, document).length === 0) return [];
-  const { mediaType, bytes } = document;
-  try {
-    const image = mediaType === "image/png" ? await into.embedPng(bytes) : await into.embedJpg(bytes);
-    const page = into.addPage([...PAGE]);
-    const { width, height } = image.scaleToFit(PAGE[0] - 2 * MARGIN, PAGE[1] - 2 * MARGIN);
-    page.drawImage(image, { x: (PAGE[0] - width) / 2, y: PAGE[1] - MARGIN - height, width, height });
-    return [page];
-  } catch {
-    return null;
-  }
-}
+const pagesOf = (into: PDFDocument, document: DossierDocument): Promise<readonly PDFPage[] | null> => {
+  const { bytes, mediaType } = document;
+  if (mediaType === "application/pdf") return copyPdfPages(into, bytes, (count) => keptPages(count, document));
+  return keptPages(1, document).length === 0 ? Promise.resolve([]) : picturePage(into, bytes, mediaType);
+};
 
 const LINE = 20;
 const CONTENTS_SIZE = 11;
-const LINES_A_PAGE = Math.floor((PAGE[1] - 4 * MARGIN) / LINE);
+const LINES_A_PAGE = Math.floor((A4[1] - 4 * MARGIN) / LINE);
 
 /** One thing that the contents name, and where it begins. */
 interface Chapter {
@@ -96,7 +68,7 @@ function lead(from: PDFPage, to: PDFPage, y: number): void {
     context.obj({
       Type: "Annot",
       Subtype: "Link",
-      Rect: [MARGIN, y - 5, PAGE[0] - MARGIN, y + LINE - 5],
+      Rect: [MARGIN, y - 5, A4[0] - MARGIN, y + LINE - 5],
       Border: [0, 0, 0],
       Dest: [to.ref, "XYZ", null, null, null],
     }),
@@ -113,10 +85,10 @@ function addContents(
   chapters: readonly Chapter[],
 ): void {
   const sheets = Math.max(1, Math.ceil(chapters.length / LINES_A_PAGE));
-  const added = Array.from({ length: sheets }, (_, i) => into.insertPage(i, [...PAGE]));
+  const added = Array.from({ length: sheets }, (_, i) => into.insertPage(i, [...A4]));
   const pages = into.getPages();
   for (const [sheet, page] of added.entries()) {
-    const top = PAGE[1] - 2 * MARGIN;
+    const top = A4[1] - 2 * MARGIN;
     page.drawText(encodable(font, `${number} \u00b7 ${words.contents}`), {
       x: MARGIN,
       y: top,
@@ -129,7 +101,7 @@ function addContents(
       const at = String(pages.indexOf(chapter.page) + 1);
       const write = (text: string, x: number) => page.drawText(text, { x, y, size: CONTENTS_SIZE, font, color: INK });
       write(encodable(font, chapter.title), MARGIN);
-      write(at, PAGE[0] - MARGIN - font.widthOfTextAtSize(at, CONTENTS_SIZE));
+      write(at, A4[0] - MARGIN - font.widthOfTextAtSize(at, CONTENTS_SIZE));
       lead(page, chapter.page, y);
     }
   }
@@ -166,15 +138,14 @@ export async function printDossier(
     .slice(0, 1)
     .map((page) => ({ title: words.form, page }));
   for (const document of documents) {
-    const added =
-      document.mediaType === "application/pdf" ? await addPdf(into, document) : await addImage(into, document);
-    const pages = added ?? [into.addPage([...PAGE])];
+    const added = (await pagesOf(into, document))?.map((page) => into.addPage(page)) ?? null;
+    const pages = added ?? [into.addPage([...A4])];
     for (const [i, page] of pages.entries())
       stamp(page, font, `${number} \u00b7 ${document.title} \u00b7 ${i + 1}/${pages.length}`);
     if (added === null)
       pages[0]?.drawText(encodable(font, words.left), {
         x: MARGIN,
-        y: PAGE[1] - 2 * MARGIN,
+        y: A4[1] - 2 * MARGIN,
         size: 11,
         font,
         color: INK,

@@ -3,6 +3,7 @@ import type { Picture } from "../../core/rulebook/requirement";
 import type { Locale } from "../../core/text/local-text";
 import { inspectDocument } from "../document/inspect";
 import type { Inspection } from "../document/inspection";
+import { type ChosenPage, joinPages } from "../document/pages";
 import { type ReadElmo, readElmo } from "../elmo/read-elmo";
 import { type ReadMail, readMail } from "../mail/read-mail";
 import { type DossierDocument, type DossierWords, printDossier } from "../print/dossier";
@@ -34,6 +35,16 @@ export const TASKS = {
   print: async ({ copy, locale, at, dossier }: ToPrint): Promise<Uint8Array> => {
     const form = await printFormCopy(copy, locale, new Date(at));
     return dossier ? printDossier(form, dossier.number, dossier.documents, dossier.words) : form;
+  },
+
+  /** Pages of several documents as one, looked at like what is sent; null where they cannot be put together. */
+  "join-pages": async (input: {
+    readonly sources: readonly { readonly bytes: Uint8Array; readonly mediaType: string }[];
+    readonly pages: readonly ChosenPage[];
+    readonly mostBytes: number;
+  }): Promise<Inspection | null> => {
+    const joined = await joinPages(input.sources, input.pages);
+    return joined && inspectDocument(Buffer.from(joined), "joined.pdf", input.mostBytes);
   },
 
   /** Student results, with a look at each document that travels in them. */

@@ -18,6 +18,9 @@ const good = readFileSync(path.join(process.cwd(), "tests/fixtures/files/good.pd
 /** A process is started for each file that was given up, beside whatever else the machine does. */
 const SLOW = 240_000;
 
+const LITTLE = { cpuMs: 6000, bytes: 700 * 1024 ** 2 };
+const LIMITS = { inspect: LITTLE, "join-pages": LITTLE, print: LITTLE, "read-results": LITTLE, "read-mail": LITTLE };
+
 describe("the workshop", { timeout: SLOW }, () => {
   let workshop: Workshop;
   const look = (bytes: Buffer, name = "a.pdf", owner = "somebody") =>
@@ -25,13 +28,7 @@ describe("the workshop", { timeout: SLOW }, () => {
 
   beforeAll(async () => {
     await makeProgram("src/workshop.ts", PROGRAM);
-    const little = { cpuMs: 6000, bytes: 700 * 1024 ** 2 };
-    workshop = new Workshop(PROGRAM, 2, {
-      inspect: little,
-      print: little,
-      "read-results": little,
-      "read-mail": little,
-    });
+    workshop = new Workshop(PROGRAM, 2, LIMITS);
   }, SLOW);
   afterAll(() => {
     workshop.close();
@@ -86,10 +83,8 @@ describe("the workshop", { timeout: SLOW }, () => {
   });
 
   it("ends a process that holds much after its work, and goes on with a new one", async () => {
-    const little = { cpuMs: 6000, bytes: 700 * 1024 ** 2 };
-    const limits = { inspect: little, print: little, "read-results": little, "read-mail": little };
-    const forgetful = new Workshop(PROGRAM, 1, limits, 1);
-    const lasting = new Workshop(PROGRAM, 1, limits);
+    const forgetful = new Workshop(PROGRAM, 1, LIMITS, 1);
+    const lasting = new Workshop(PROGRAM, 1, LIMITS);
     const processes = async (of: Workshop): Promise<number> => {
       const seen = new Set<number | undefined>();
       for (const name of ["a.pdf", "b.pdf", "c.pdf"]) {

@@ -12,6 +12,7 @@ const LIMITS: Readonly<Record<TaskName, Usage>> = {
   inspect: { cpuMs: 30_000, bytes: GB },
   "read-results": { cpuMs: 60_000, bytes: GB },
   "read-mail": { cpuMs: 60_000, bytes: GB },
+  "join-pages": { cpuMs: 120_000, bytes: GB },
   print: { cpuMs: 240_000, bytes: 1.5 * GB },
 };
 /** A process that holds more after its work is ended: nobody gives memory back by themselves, and the next one starts small. */

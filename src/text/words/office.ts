@@ -236,6 +236,8 @@ export const EVENT_WORDS: Readonly<Record<FileEvent, string>> = {
   "send-paper-back": "sent a paper back",
   "file-pages": "sorted the pages of a document",
   "put-together": "put the pages of a document together again",
+  "join-pages": "put pages together as one document",
+  "take-apart": "took a document apart again",
   "set-aside-twin": "set a document aside that stood twice",
   "supply-for-applicant": "put in what came by post or mail",
   "note-keeper": "noted a change that another system has to make",

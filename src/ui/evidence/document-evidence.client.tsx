@@ -12,8 +12,10 @@ import type { FileData, FileDocument } from "../../views/assessment/file-data";
 import { requirementName } from "../assessment/entry-name";
 import { FilePress } from "../assessment/file-press.client";
 import { useOfficeZone } from "../frame/office-day.client";
+import { refusedText } from "../frame/send-form";
 import { CameOn } from "./arrival.client";
-import { DocumentViewer, SortPages } from "./lazy-viewer.client";
+import { pagesOf, Signs } from "./document-signs.client";
+import { DocumentViewer, JoinPages, SortPages } from "./lazy-viewer.client";
 
 /** Who was asked to sign by a link, and what became of it; asked again where nothing has come. */
 function Signing({ data, requirement, act }: { data: FileData; requirement: RequirementResult; act: ActOnFile }) {
@@ -63,9 +65,14 @@ function FromPost({ data, requirement }: { data: FileData; requirement: Requirem
   );
 }
 
-/** Which pages of what was sent are meant, where it is not all of it. */
-const pagesOf = ({ firstPage, lastPage, partOf }: FileDocument): string =>
-  partOf === null ? "" : firstPage === lastPage ? `, page ${firstPage}` : `, pages ${firstPage} to ${lastPage}`;
+const isAt = (result: RequirementResult, d: FileDocument) =>
+  resultKey(result) === resultKey({ ...d, key: d.requirement });
+
+/** What the requirement is called at which a document stands. */
+function titleAt(data: FileData, d: FileDocument): string {
+  const result = data.assessment.requirements.find((r) => isAt(r, d));
+  return result ? requirementName(data, result) : d.requirement;
+}
 
 /** The documents of one requirement, of which one is shown. */
 function Choose({
@@ -96,65 +103,6 @@ function Choose({
   );
 }
 
-/** What stands out about a document: signs that help, the same one elsewhere, and that its pages were sorted. */
-/** What documents show by themselves, each as a sentence; none of it decides anything. */
-const SIGN_WORDS: Readonly<Record<string, string>> = {
-  hard_to_read: "The picture is small and may be hard to read.",
-  blank_page: "There is a page with nothing on it.",
-  blurred: "A page is blurred and may be hard to read.",
-  active_content: "It has active parts, and is shown without them.",
-  embedded_file: "It carries another file inside, which is not read.",
-  restricted: "It limits what may be done with it.",
-  few_pages: "It has fewer pages than usual.",
-};
-
-function Signs({ data, shown, act }: { data: FileData; shown: FileDocument; act: ActOnFile }) {
-  const [wrong, setWrong] = useState<string | null>(null);
-  const titleOf = (key: string) => data.assessment.requirements.find((r) => r.key === key)?.title.en ?? key;
-  return (
-    <>
-      {shown.marks.length > 0 ? <p className="notice">{shown.marks.map((m) => SIGN_WORDS[m] ?? m).join(" ")}</p> : null}
-      {shown.twice.length > 0 ? (
-        <p className="notice">
-          The same document was sent for {shown.twice.map(titleOf).join(", ")}, too.{" "}
-          {shown.judgement === "accepted" ? null : (
-            <button
-              type="button"
-              className="link-button"
-              onClick={async () => setWrong(await act("set-aside-twin", { evidenceId: shown.evidenceId }))}
-            >
-              Set this one aside
-            </button>
-          )}
-        </p>
-      ) : null}
-      {shown.alsoIn.length > 0 ? (
-        <p className="notice">The same document stands in file {shown.alsoIn.join(", ")}.</p>
-      ) : null}
-      {shown.partOf === null ? null : (
-        <p className="quiet">
-          Sorted out of {shown.name}
-          {pagesOf(shown)}.{" "}
-          {shown.judgement === null ? (
-            <button
-              type="button"
-              className="link-button"
-              onClick={async () => setWrong(await act("put-together", { evidenceId: shown.partOf ?? "" }))}
-            >
-              Put it together again
-            </button>
-          ) : null}
-        </p>
-      )}
-      {wrong ? (
-        <p role="alert" className="wrong">
-          {wrong}
-        </p>
-      ) : null}
-    </>
-  );
-}
-
 /** Another document of the file beside the one that is worked on: an original and its translation, turned page by page together. */
 function Beside({ data, not, onLeave }: { data: FileData; not: FileDocument; onLeave: () => void }) {
   const others = data.documents.filter((d) => d.replacedAt === null && d.evidenceId !== not.evidenceId);
@@ -163,8 +111,7 @@ function Beside({ data, not, onLeave }: { data: FileData; not: FileDocument; onL
   );
   const shown = others.find((d) => d.evidenceId === chosen);
   const nameOf = (d: FileDocument) => {
-    const result = data.assessment.requirements.find((r) => resultKey(r) === resultKey({ ...d, key: d.requirement }));
-    return `${result ? requirementName(data, result) : d.requirement} · ${d.name}${pagesOf(d)}`;
+    return `${titleAt(data, d)} · ${d.name}${pagesOf(d)}`;
   };
   return (
     <div className="beside">
@@ -197,6 +144,16 @@ function Beside({ data, not, onLeave }: { data: FileData; not: FileDocument; onL
   );
 }
 
+/** Has pages put together. @returns null when it was done, else the sentence that says why not */
+async function askToJoin(asked: object): Promise<string | null> {
+  const answer = await fetch("/api/joined-pages", {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify(asked),
+  });
+  return answer.ok ? null : refusedText("en", await answer.json().catch(() => null));
+}
+
 /** The documents of one requirement, with what can be done to their pages. */
 export function DocumentEvidence({
   data,
@@ -207,16 +164,22 @@ export function DocumentEvidence({
   requirement: RequirementResult;
   act: ActOnFile;
 }) {
-  const own = data.documents.filter((d) => resultKey({ ...d, key: d.requirement }) === resultKey(requirement));
+  const own = data.documents.filter((d) => isAt(requirement, d));
   const current = own.filter((d) => requirement.kind === "document" && requirement.evidence.includes(d.evidenceId));
   const titleOf = (reason: string) => data.writing.reasons.find((r) => r.key === reason)?.title ?? reason;
   const older = own.filter((d) => d.replacedAt !== null && !data.documents.some((p) => p.partOf === d.evidenceId));
+  const router = useRouter();
   const [chosen, setChosen] = useState("");
-  const [mode, setMode] = useState<"read" | "sort" | "beside">("read");
+  const [mode, setMode] = useState<"read" | "sort" | "join" | "beside">("read");
   const shown = current.find((d) => d.evidenceId === chosen) ?? current[0];
   const maySort = shown !== undefined && shown.judgement !== "accepted" && data.assessment.file.stage !== "preparing";
-  const turn = (to: "sort" | "beside") => setMode((m) => (m === to ? "read" : to));
+  const joinable = data.documents.filter(
+    (d) => d.replacedAt === null && d.judgement !== "accepted" && data.assessment.requirements.some((r) => isAt(r, d)),
+  );
+  const mayJoin = maySort && joinable.reduce((sum, d) => sum + d.lastPage - d.firstPage + 1, 0) > 1;
+  const turn = (to: "sort" | "join" | "beside") => setMode((m) => (m === to ? "read" : to));
   useHotkeys("p", () => turn("sort"), { enabled: maySort });
+  useHotkeys("shift+p", () => turn("join"), { enabled: mayJoin });
   useHotkeys("v", () => turn("beside"), { enabled: shown !== undefined });
   if (!shown)
     return (
@@ -249,6 +212,11 @@ export function DocumentEvidence({
             sort the pages <span className="key">p</span>
           </button>
         ) : null}{" "}
+        {mayJoin ? (
+          <button type="button" className="link-button" aria-pressed={mode === "join"} onClick={() => turn("join")}>
+            put pages together <span className="key">⇧p</span>
+          </button>
+        ) : null}{" "}
         <button type="button" className="link-button" aria-pressed={mode === "beside"} onClick={() => turn("beside")}>
           another beside it <span className="key">v</span>
         </button>
@@ -266,6 +234,21 @@ export function DocumentEvidence({
             const refused = await act("file-pages", { evidenceId: shown.evidenceId, parts: [...parts] });
             if (refused === null) setMode("read");
             return refused;
+          }}
+          onLeave={() => setMode("read")}
+        />
+      ) : mode === "join" && mayJoin ? (
+        <JoinPages
+          documents={joinable}
+          titleOf={(d) => titleAt(data, d)}
+          at={{ requirement: requirement.key, scope: requirement.scope, entry: requirement.entry }}
+          targets={targets}
+          onJoin={async (to, name, laid) => {
+            const refused = await askToJoin({ applicationId: data.id, ...to, name, laid });
+            if (refused !== null) return refused;
+            setMode("read");
+            router.refresh();
+            return null;
           }}
           onLeave={() => setMode("read")}
         />

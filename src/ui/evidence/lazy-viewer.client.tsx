@@ -15,5 +15,6 @@ export const DocumentViewer = dynamic(() => import("./document-viewer.client"), 
   ),
 });
 
-/** And what sorts their pages. */
+/** And what sorts their pages, and puts them together. */
 export const SortPages = dynamic(() => import("./sort-pages.client"), { ssr: false });
+export const JoinPages = dynamic(() => import("./join-pages.client"), { ssr: false });

@@ -1,10 +1,19 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
-import { Page } from "react-pdf";
+import { Page, type pdfjs } from "react-pdf";
 
 /** A small picture of a page, drawn once it comes into view. */
-export function SmallPage({ page, width }: { page: number; width: number }) {
+export function SmallPage({
+  page,
+  width,
+  pdf,
+}: {
+  page: number;
+  width: number;
+  /** The document, where it is not the one around. */
+  pdf?: pdfjs.PDFDocumentProxy;
+}) {
   const box = useRef<HTMLSpanElement>(null);
   const [near, setNear] = useState(false);
   useEffect(() => {
@@ -23,6 +32,7 @@ export function SmallPage({ page, width }: { page: number; width: number }) {
     <span ref={box} className="small-page" style={{ width, minHeight: Math.round(width * 1.41) }}>
       {near ? (
         <Page
+          {...(pdf ? { pdf } : {})}
           pageNumber={page}
           width={width}
           loading=""

@@ -21,7 +21,8 @@ import { READER } from "./reader.client";
 
 const WIDTH = 104;
 
-interface Target {
+/** A requirement at which pages can be filed. */
+export interface Target {
   readonly at: RequirementPlace;
   readonly title: string;
 }

@@ -61,6 +61,8 @@ export interface FileDocument {
   readonly lastPage: number;
   /** The evidence of whose pages it is a part. */
   readonly partOf: string | null;
+  /** The names of the documents out of whose pages it was put together. */
+  readonly joinedOf: readonly string[];
   readonly mediaType: string;
   readonly marks: readonly string[];
   readonly suppliedAt: string;

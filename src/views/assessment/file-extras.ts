@@ -80,11 +80,12 @@ export const EXTRAS = `select n.name as name, p.email, p.locale as "writesIn",
   (select json_build_object('sections', q.sections, 'text', q.text, 'askedAt', q.asked_at) from correction_request q
    where q.application_id = a.id and q.answered_at is null) as request,
   ${rowsOf(
-    `json_build_object('evidenceId', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'uploadId', x.upload_id, 'name', x.name, 'firstPage', x.first_page, 'lastPage', x.last_page, 'partOf', x.part_of, 'mediaType', x.media_type, 'marks', x.marks,
+    `json_build_object('evidenceId', x.id, 'requirement', x.requirement, 'scope', x.scope, 'entry', x.entry, 'uploadId', x.upload_id, 'name', x.name, 'firstPage', x.first_page, 'lastPage', x.last_page, 'partOf', x.part_of, 'joinedOf', x.joined_of, 'mediaType', x.media_type, 'marks', x.marks,
       'suppliedAt', x.supplied_at, 'replacedAt', x.replaced_at, 'judgement', x.judgement, 'reason', x.reason, 'proof', x.proof, 'alsoIn', x.also, 'twice', x.twice, 'leftOut', x.left_out)`,
     `select e.*, u.name, u.marks, c.media_type, coalesce((select array_agg(distinct f.number) from upload y join application f on f.id = y.application_id where y.sha256 = u.sha256 and y.application_id <> a.id), '{}') as also,
        coalesce((select array_agg(distinct t.requirement) from evidence t join upload y on y.id = t.upload_id where t.application_id = a.id and y.sha256 = u.sha256
          and t.id <> e.id and t.first_page <= e.last_page and t.last_page >= e.first_page and t.replaced_at is null), '{}') as twice,
+       coalesce((select array_agg(w.name order by j.supplied_at, w.name) from evidence j join upload w on w.id = j.upload_id where j.joined_into = e.id), '{}') as joined_of,
        coalesce((select array_agg(l.page order by l.page) from page_left_out l where l.upload_id = u.id), '{}') as left_out
      from evidence e join upload u on u.id = e.upload_id join content c on c.sha256 = u.sha256 where e.application_id = a.id order by e.supplied_at`,
   )} as documents,

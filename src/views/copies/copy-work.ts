@@ -1,7 +1,7 @@
 import type pg from "pg";
 import type { CopyReader } from "../../core/form/readers";
 import type { Locale } from "../../core/text/local-text";
-import { readContent } from "../../db/content";
+import { contentBytes } from "../../db/content";
 import type { MyApplication } from "../application/application-data";
 import type { SectionSummary } from "../application/form-copy";
 import { readApplication } from "../application/my-application";
@@ -63,7 +63,5 @@ export async function uploadedBytes(
   );
   const [row] = rows;
   if (!row) return null;
-  const chunks: Buffer[] = [];
-  for await (const chunk of readContent(pool, row.sha256)) chunks.push(chunk);
-  return { mediaType: row.mediaType, bytes: Buffer.concat(chunks) };
+  return { mediaType: row.mediaType, bytes: await contentBytes(pool, row.sha256) };
 }

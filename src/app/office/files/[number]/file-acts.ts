@@ -22,6 +22,7 @@ import { doDeed, undoDeed } from "../../../../acts/evidence/deeds";
 import { excuseRequirement } from "../../../../acts/evidence/excuse-requirement";
 import { fileAttachment } from "../../../../acts/evidence/file-attachment";
 import { filePages, putTogether } from "../../../../acts/evidence/file-pages";
+import { takeApart } from "../../../../acts/evidence/join-pages";
 import { acceptEvidence, returnEvidence, undoJudgement } from "../../../../acts/evidence/judge-evidence";
 import { noteKeeper } from "../../../../acts/evidence/note-keeper";
 import { noteLink } from "../../../../acts/evidence/note-link";
@@ -92,6 +93,7 @@ export const FILE_ACTS: { readonly [Name in FileActName]: Act<(typeof FILE_ACT_I
   "take-paper-back": takePaperBack,
   "read-answer": readAnswer,
   "send-ask-list": sendAskList,
+  "take-apart": takeApart,
   "take-asks-back": takeAsksBack,
   "suggest-move": suggestMove,
   "take-back-line": takeBackLine,
