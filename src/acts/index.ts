@@ -44,6 +44,7 @@ import { keepLinkCopy, noteLink } from "./evidence/note-link";
 import { remindApplicant } from "./evidence/remind-applicant";
 import { removeDocument, setAsideTwin } from "./evidence/remove-document";
 import { saveReason } from "./evidence/return-reasons";
+import { beginSending, dropSending, sendPart } from "./evidence/sendings";
 import * as signatures from "./evidence/signatures";
 import { supplyForApplicant, uploadDocument } from "./evidence/upload-document";
 import { saveAnswers } from "./form/save-answers";
@@ -270,6 +271,9 @@ export const ACTS = {
   inspectPaper,
   sendPaperBack,
   filePages,
+  beginSending,
+  dropSending,
+  sendPart,
   joinPages,
   takeApart,
   putTogether,

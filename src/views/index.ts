@@ -25,6 +25,7 @@ import { document } from "./evidence/document";
 import { joinSources } from "./evidence/join-sources";
 import { linkCopy } from "./evidence/link-copy";
 import { returnReasons } from "./evidence/return-reasons";
+import { sending } from "./evidence/sending";
 import { signaturePage } from "./evidence/signature-page";
 import { uploadPlace } from "./evidence/upload-place";
 import { clocks, decisionTimes } from "./figures/clocks";
@@ -122,6 +123,7 @@ export const VIEWS = {
   resultsFile,
   waitingMail,
   joinSources,
+  sending,
   uploadPlace,
   scalesInUse,
   closedToMe,

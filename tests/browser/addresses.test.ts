@@ -66,6 +66,7 @@ const SENDINGS: Readonly<Record<string, readonly Who[]>> = {
   "api/link-copies": ["owner", ...OFFICERS],
   "api/reference-letter": NOBODY,
   "api/results-file": PEOPLE,
+  "api/sendings/[[...id]]": PEOPLE,
   "api/templates": READERS,
   "api/uploads": ["owner", ...OFFICERS],
   "api/uploads/office": ["owner", ...OFFICERS],
@@ -199,6 +200,7 @@ describe("addresses", () => {
 
   const addressOf = (folder: string): string =>
     `/${folder}`
+      .replace("/[[...id]]", "")
       .replace("institutions/[id]", "institutions/[institution]")
       .replace("[code]/sites", "[two campuses]/sites")
       .replace(/\[[\w ]+\]/gu, (part) => {

@@ -88,17 +88,15 @@ describe("the pages of a document", () => {
     await page.locator(".join-source summary", { hasText: "Motivation" }).click();
     await page.getByRole("button", { name: /^Add page 1 of motivation/u }).click();
     await expect.poll(() => laid.getByRole("listitem").count()).toBe(3);
-    await page.getByRole("button", { name: /^Take page 1 of degree/u }).click();
+    await page.getByRole("button", { name: /^Take page 1 of certificate/u }).click();
     await page.getByText("is not in it, and stays in what was sent").waitFor();
     const grip = page.getByRole("button", { name: /^Move page 1 of motivation/u });
     await grip.focus();
     await page.keyboard.press("Space");
-    await page
-      .getByText(/was picked up|Picked up/u)
-      .first()
-      .waitFor({ state: "attached" });
+    const said = () => page.locator("[id^=DndLiveRegion]").first().textContent();
+    await expect.poll(said).toMatch(/^page 1 of motivation\.pdf (?:taken up|at place 2 of 2)$/u);
     await page.keyboard.press("ArrowLeft");
-    await expect.poll(() => page.locator("[id^=DndLiveRegion]").first().textContent()).toMatch(/over/u);
+    await expect.poll(said).toBe("page 1 of motivation.pdf at place 1 of 2");
     await page.keyboard.press("Space");
     await expect
       .poll(() => laid.getByRole("listitem").first().getByRole("button").first().getAttribute("aria-label"))

@@ -128,6 +128,9 @@ describe("rights", () => {
       settleAsk: place,
       filePages: { applicationId, evidenceId: owner.id, parts: [{ ...place, firstPage: 1, lastPage: 1 }] },
       putTogether: { applicationId, evidenceId: owner.id },
+      beginSending: { name: "a.pdf", size: 10 },
+      dropSending: { id: "x" },
+      sendPart: { id: "x", first: 0, bytes: Buffer.from("x") },
       takeApart: { applicationId, evidenceId: owner.id },
       joinPages: { ...place, laid: [{ evidenceId: owner.id, page: 1, turn: 0 }], ...file },
       announcePaper: { ...place, way: "post", expectedOn: "2026-12-20" },
@@ -457,6 +460,11 @@ describe("rights", () => {
       selfCheck: { code: "MES" },
       document: { uploadId },
       uploadPlace: { applicationId },
+      sending: {
+        id: await one(
+          `insert into sending (id, person_id, name, size, at) values ('on its way', '${owner.id}', 'a.pdf', 10, now()) returning id`,
+        ),
+      },
       joinSources: { applicationId, evidenceIds: [await one("select id from evidence limit 1")] },
       clocks: {},
       decisionTimes: { code: "MES" },

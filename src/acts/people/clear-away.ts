@@ -10,6 +10,7 @@ import {
   message,
   passwordGuess,
   person,
+  sending,
   session,
   trayMail,
   verification,
@@ -23,6 +24,8 @@ const DAY = 86_400_000;
 const UNCONFIRMED_DAYS = 30;
 /** So long it can still be told what became of a link. */
 const LINK_DAYS = 30;
+/** So long what has arrived of a file waits for the rest. */
+const SENDING_DAYS = 1;
 const AT_ONCE = 500;
 
 /** Removes people whose address was never confirmed, with all that was kept of them: nobody ever came in as them. */
@@ -54,8 +57,8 @@ async function removeUnconfirmed({ db, now }: ActContext): Promise<number> {
 }
 
 /**
- * Removes what is over: documents that were chosen for messages and never sent, guesses that no longer count, links and sessions that have ended, people who never confirmed their address, and
- * lines of the access record whose time is over.
+ * Removes what is over: files that stopped on their way, documents that were chosen for messages and never sent, guesses that no longer
+ * count, links and sessions that have ended, people who never confirmed their address, and lines of the access record whose time is over.
  */
 export const clearAway = defineAct({
   name: "clear-away",
@@ -72,6 +75,7 @@ export const clearAway = defineAct({
       links: await counted(db.delete(mailLink).where(lte(mailLink.endsAt, ago(LINK_DAYS * DAY)))),
       access: await counted(db.delete(accessRecord).where(lte(accessRecord.at, ago(ACCESS_KEPT_DAYS * DAY)))),
       people: await removeUnconfirmed(ctx),
+      sendings: await counted(db.delete(sending).where(lte(sending.at, ago(SENDING_DAYS * DAY)))),
       attachments: await dropForgotten(ctx),
     });
   },

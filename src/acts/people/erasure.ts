@@ -12,6 +12,7 @@ import {
   message,
   passwordGuess,
   person,
+  sending,
   user,
 } from "../../db/schema";
 import { type ActContext, defineAct, done, refuse } from "../act/act";
@@ -62,6 +63,7 @@ async function eraseIdentity({ db, client }: ActContext, personId: string): Prom
   if (!known) return;
   await client.query("delete from interest where email = $1", [known.email]);
   await client.query("delete from incoming_mail where application_id is null and from_address = $1", [known.email]);
+  await db.delete(sending).where(eq(sending.personId, personId));
   await db.delete(addressChange).where(eq(addressChange.personId, personId));
   await db.delete(mailLink).where(eq(mailLink.personId, personId));
   await db.delete(consent).where(eq(consent.personId, personId));

@@ -1,11 +1,12 @@
 import "server-only";
 import type { Outcome } from "../../acts/act/act";
-import type { Picture } from "../../core/rulebook/requirement";
-import type { Takes } from "../../core/rulebook/takes";
+import { dropSending } from "../../acts/evidence/sendings";
+import { webRuntime } from "../../runtime";
+import { sending, sentBytes } from "../../views/evidence/sending";
 import { uploadPlace } from "../../views/evidence/upload-place";
 import type { Identity } from "../../views/people/identity";
-import { identity, see } from "../request";
-import { type ReceivedFile, receiveFile } from "./receive-file";
+import { identity, perform, see } from "../request";
+import { lookAtFile, type ReceivedFile, receiveFile, type Wanted } from "./receive-file";
 import { isSameOrigin } from "./same-origin";
 
 /** What stands in the address of a request, by its name. */
@@ -18,11 +19,26 @@ export interface SentFile extends Pick<ReceivedFile, "document"> {
 }
 
 /** What may be sent: null where this person may send nothing there. */
-type Allowed = { readonly picture: Picture | null; readonly takes?: Takes } | null;
+type Allowed = Wanted | null;
 
 /** A document for a file, from whoever may put one there. */
 export const intoFile = (actor: Identity["actor"], told: Told): Promise<Allowed> =>
   see(uploadPlace, actor, { applicationId: told("applicationId"), requirement: told("requirement") });
+
+/** Looks at a file that has arrived in parts; then it is not kept for that any more, unless there was no time to look. */
+async function receiveSending(
+  actor: Identity["actor"],
+  id: string,
+  wanted: Wanted,
+): Promise<ReceivedFile["document"] | Response> {
+  const found = await see(sending, actor, { id });
+  if (!found || found.arrived < found.size)
+    return Response.json({ reason: "document-refused", document: "damaged" }, { status: 400 });
+  const { pool } = await webRuntime();
+  const looked = await lookAtFile({ name: found.name, bytes: await sentBytes(pool, id) }, `person:${actor.id}`, wanted);
+  if (!(looked instanceof Response && looked.status === 503)) await perform(dropSending, actor, { id });
+  return looked;
+}
 
 /**
  * A file that somebody who is signed in sends from our own pages, or the answer that says why not. Where it is to go stands in the address,
@@ -39,9 +55,13 @@ export async function receiveFrom(
   const told = (key: string) => searchParams.get(key) ?? "";
   const allowed = await allow(person.actor, told);
   if (!allowed) return Response.json({ reason: "not-yours" }, { status: 403 });
-  const received = await receiveFile(request, `person:${person.actor.id}`, allowed);
-  if (received instanceof Response) return received;
-  return { actor: person.actor, told, document: received.document };
+  const { actor } = person;
+  if (told("sending") !== "") {
+    const document = await receiveSending(actor, told("sending"), allowed);
+    return document instanceof Response ? document : { actor, told, document };
+  }
+  const received = await receiveFile(request, `person:${actor.id}`, allowed);
+  return received instanceof Response ? received : { actor, told, document: received.document };
 }
 
 /** What the page is answered: what was done, or why it was refused. */

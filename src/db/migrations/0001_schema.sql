@@ -453,6 +453,23 @@ CREATE TABLE "content_chunk" (
 	CONSTRAINT "content_chunk_sha256_no_pk" PRIMARY KEY("sha256","no")
 );
 --> statement-breakpoint
+CREATE TABLE "sending" (
+	"id" text PRIMARY KEY NOT NULL,
+	"person_id" uuid NOT NULL,
+	"name" text NOT NULL,
+	"size" integer NOT NULL,
+	"arrived" integer DEFAULT 0 NOT NULL,
+	"at" timestamp with time zone NOT NULL,
+	CONSTRAINT "sending_arrived" CHECK ("sending"."arrived" between 0 and "sending"."size")
+);
+--> statement-breakpoint
+CREATE TABLE "sending_part" (
+	"sending_id" text NOT NULL,
+	"first" integer NOT NULL,
+	"bytes" "bytea" NOT NULL,
+	CONSTRAINT "sending_part_sending_id_first_pk" PRIMARY KEY("sending_id","first")
+);
+--> statement-breakpoint
 CREATE TABLE "attachment" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"application_id" uuid NOT NULL,
@@ -1331,6 +1348,8 @@ ALTER TABLE "round" ADD CONSTRAINT "round_intake_id_intake_id_fk" FOREIGN KEY ("
 ALTER TABLE "rulebook" ADD CONSTRAINT "rulebook_intake_id_intake_id_fk" FOREIGN KEY ("intake_id") REFERENCES "public"."intake"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "template" ADD CONSTRAINT "template_sha256_content_sha256_fk" FOREIGN KEY ("sha256") REFERENCES "public"."content"("sha256") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "content_chunk" ADD CONSTRAINT "content_chunk_sha256_content_sha256_fk" FOREIGN KEY ("sha256") REFERENCES "public"."content"("sha256") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "sending" ADD CONSTRAINT "sending_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "sending_part" ADD CONSTRAINT "sending_part_sending_id_sending_id_fk" FOREIGN KEY ("sending_id") REFERENCES "public"."sending"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "attachment" ADD CONSTRAINT "attachment_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "attachment" ADD CONSTRAINT "attachment_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "attachment" ADD CONSTRAINT "attachment_by_id_person_id_fk" FOREIGN KEY ("by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1469,6 +1488,7 @@ CREATE INDEX "auth_passkey_user" ON "auth_passkey" USING btree ("user_id");--> s
 CREATE INDEX "preview_of" ON "preview" USING btree ("rulebook_id","asked_at");--> statement-breakpoint
 CREATE UNIQUE INDEX "rulebook_one_draft" ON "rulebook" USING btree ("intake_id") WHERE "rulebook"."status" = 'draft';--> statement-breakpoint
 CREATE UNIQUE INDEX "rulebook_one_published" ON "rulebook" USING btree ("intake_id") WHERE "rulebook"."status" = 'published';--> statement-breakpoint
+CREATE INDEX "sending_person" ON "sending" USING btree ("person_id");--> statement-breakpoint
 CREATE INDEX "attachment_conversation" ON "attachment" USING btree ("conversation_id");--> statement-breakpoint
 CREATE INDEX "attachment_held" ON "attachment" USING btree ("application_id","by_id") WHERE "attachment"."conversation_id" is null;--> statement-breakpoint
 CREATE INDEX "conversation_application" ON "conversation" USING btree ("application_id","at");--> statement-breakpoint

@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { goingText, useGoing } from "../frame/going-line.client";
 import { refusedText, sendFile } from "../frame/send-form";
 
 /** Chooses one file of the office's and sends it at once, with what belongs to it; says how far it is, and why it was not taken. */
@@ -15,28 +16,28 @@ export function FilePress({
   told: Readonly<Record<string, string>>;
   onSent: () => void;
 }) {
-  const [percent, setPercent] = useState<number | null>(null);
+  const { going, onProgress, end } = useGoing();
   const [wrong, setWrong] = useState<string | null>(null);
   const send = async (file: File) => {
     setWrong(null);
-    setPercent(0);
+    onProgress(0, false);
     try {
-      const { status, body } = await sendFile(to, told, file, setPercent);
+      const { status, body } = await sendFile(to, told, file, onProgress);
       if (status === 200) onSent();
       else setWrong(refusedText("en", body));
     } catch {
-      setWrong("There is no connection. Choose the file again.");
+      setWrong("There is no connection. Choose the file again: it goes on where it stopped.");
     }
-    setPercent(null);
+    end();
   };
   return (
     <>
       <label className="file-press">
-        {percent === null ? label : `Sending … ${percent} %`}
+        {goingText(going) ?? label}
         <input
           type="file"
           accept="application/pdf,image/png,image/jpeg"
-          disabled={percent !== null}
+          disabled={going !== null}
           onChange={(e) => {
             const [file] = e.target.files ?? [];
             e.target.value = "";

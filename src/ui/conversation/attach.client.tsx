@@ -1,12 +1,13 @@
 "use client";
 
-import { Button, Progress } from "antd";
+import { Button } from "antd";
 import { useRouter } from "next/navigation";
 import { useRef, useState } from "react";
 import { MOST_ATTACHED } from "../../core/conversation/incoming";
 import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
 import type { AttachedDocument } from "../../views/conversation/conversation";
+import { GoingLine, useGoing } from "../frame/going-line.client";
 import { refusedText, sendFile } from "../frame/send-form";
 import { Wrong } from "../frame/wrong";
 
@@ -41,21 +42,21 @@ export function Attach({
 }) {
   const input = useRef<HTMLInputElement>(null);
   const router = useRouter();
-  const [percent, setPercent] = useState<number | null>(null);
+  const { going, onProgress, end } = useGoing();
   const [wrong, setWrong] = useState<string | null>(null);
   const send = async (files: readonly File[]) => {
     setWrong(null);
     onBusy(true);
     for (const file of files) {
-      setPercent(0);
+      onProgress(0, false);
       try {
-        const { status, body } = await sendFile("/api/attachments", { applicationId }, file, setPercent);
+        const { status, body } = await sendFile("/api/attachments", { applicationId }, file, onProgress);
         if (status >= 400) setWrong(`${file.name}: ${refusedText(locale, body)}`);
       } catch {
         setWrong(`${file.name}: ${sentence(locale, "doc.failed")}`);
       }
     }
-    setPercent(null);
+    end();
     onBusy(false);
     if (input.current) input.current.value = "";
     router.refresh();
@@ -92,13 +93,11 @@ export function Attach({
         onChange={(e) => void send([...(e.target.files ?? [])])}
       />
       {held.length < MOST_ATTACHED ? (
-        <Button onClick={() => input.current?.click()} disabled={percent !== null}>
+        <Button onClick={() => input.current?.click()} disabled={going !== null}>
           {sentence(locale, "conversation.attach")}
         </Button>
       ) : null}
-      {percent !== null ? (
-        <Progress percent={percent} size="small" aria-label={sentence(locale, "doc.uploading", { percent })} />
-      ) : null}
+      <GoingLine going={going} locale={locale} />
       <Wrong text={wrong} />
     </div>
   );

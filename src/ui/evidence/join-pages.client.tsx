@@ -193,6 +193,19 @@ export default function JoinPages({
   const drop = ({ active, over }: DragEndEvent) => {
     if (over) setPages(arrayMove([...pages], ids.indexOf(String(active.id)), ids.indexOf(String(over.id))));
   };
+  const nameOf = (id: string | number) => {
+    const laid = pages.find((p) => pageKey(p) === id);
+    const of = documents.find((d) => d.evidenceId === laid?.evidenceId);
+    return laid && of ? called(of, laid.page) : "";
+  };
+  const placed = ({ active, over }: { active: { id: string | number }; over: { id: string | number } | null }) =>
+    over ? `${nameOf(active.id)} at place ${ids.indexOf(String(over.id)) + 1} of ${ids.length}` : undefined;
+  const announcements = {
+    onDragStart: ({ active }: { active: { id: string | number } }) => `${nameOf(active.id)} taken up`,
+    onDragOver: placed,
+    onDragEnd: placed,
+    onDragCancel: ({ active }: { active: { id: string | number } }) => `${nameOf(active.id)} left where it was`,
+  };
   const turn = (page: LaidPage) =>
     setPages(
       pages.map((p) =>
@@ -200,7 +213,8 @@ export default function JoinPages({
       ),
     );
   const behind = leftBehind(pages, documents);
-  const changed = JSON.stringify(pages) !== JSON.stringify(all) || own.length > 1 || to !== requirementKey(at);
+  const laidAnew = JSON.stringify(pages) !== JSON.stringify(all);
+  const changed = laidAnew || own.length > 1 || to !== requirementKey(at);
   return (
     <section className="sort-pages" aria-label="Put pages together">
       <p className="quiet">
@@ -209,7 +223,13 @@ export default function JoinPages({
       </p>
       <div className="sorting">
         <div>
-          <DndContext id="join-pages" sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+          <DndContext
+            id="join-pages"
+            sensors={sensors}
+            collisionDetection={closestCenter}
+            onDragEnd={drop}
+            accessibility={{ announcements }}
+          >
             <SortableContext items={ids} strategy={rectSortingStrategy}>
               <ol className="laid-pages" aria-label="The new document">
                 {pages.map((laid, i) => {
@@ -273,7 +293,7 @@ export default function JoinPages({
         >
           {pages.length === 1 ? "Make it of this page" : `Put these ${pages.length} pages together`}
         </Button>
-        {pages === all ? null : <Button onClick={() => setPages(all)}>Start again</Button>}
+        {laidAnew ? <Button onClick={() => setPages(all)}>Start again</Button> : null}
         <Button onClick={onLeave}>Not now</Button>
       </div>
       <Wrong text={wrong} />

@@ -1,6 +1,6 @@
 "use client";
 
-import { Button, Progress } from "antd";
+import { Button } from "antd";
 import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
 import { type DragEvent, useId, useRef, useState } from "react";
@@ -8,6 +8,7 @@ import type { Picture } from "../../core/rulebook/requirement";
 import { FILE_FORMATS, mostBytesOf, type Takes } from "../../core/rulebook/takes";
 import type { Locale } from "../../core/text/local-text";
 import { isTextKey, sentence } from "../../text/sentence";
+import { GoingLine, useGoing } from "../frame/going-line.client";
 import { refusedText, sendFile } from "../frame/send-form";
 import { Wrong } from "../frame/wrong";
 
@@ -45,7 +46,7 @@ export function UploadBox(props: Props) {
   const id = useId();
   const input = useRef<HTMLInputElement>(null);
   const router = useRouter();
-  const [percent, setPercent] = useState<number | null>(null);
+  const { going, onProgress, end } = useGoing();
   const [wrong, setWrong] = useState<string | null>(null);
   const [over, setOver] = useState(false);
   const [cropped, setCropped] = useState<File | null>(null);
@@ -54,16 +55,16 @@ export function UploadBox(props: Props) {
     if (!file) return;
     setWrong(null);
     if (file.size > mostBytesOf(takes)) return setWrong(refusedText(locale, { document: "too_large" }, picture, takes));
-    setPercent(0);
+    onProgress(0, false);
     try {
       const place = { applicationId, requirement, scope, entry };
-      const { status, body } = await sendFile("/api/uploads", place, file, setPercent);
+      const { status, body } = await sendFile("/api/uploads", place, file, onProgress);
       if (status >= 400) setWrong(refusedText(locale, body, picture, takes));
       router.refresh();
     } catch {
       setWrong(sentence(locale, "doc.failed"));
     } finally {
-      setPercent(null);
+      end();
       if (input.current) input.current.value = "";
     }
   };
@@ -161,14 +162,12 @@ export function UploadBox(props: Props) {
           />
           <Button
             onClick={() => input.current?.click()}
-            disabled={percent !== null}
+            disabled={going !== null}
             aria-label={`${sentence(locale, "doc.upload")}: ${title}`}
           >
             {sentence(locale, "doc.upload")}
           </Button>
-          {percent !== null ? (
-            <Progress percent={percent} size="small" aria-label={sentence(locale, "doc.uploading", { percent })} />
-          ) : null}
+          <GoingLine going={going} locale={locale} />
         </div>
       ) : null}
       <Wrong text={wrong} />

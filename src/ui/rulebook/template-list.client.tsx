@@ -3,6 +3,7 @@
 import { Button } from "antd";
 import { useState } from "react";
 import type { Template } from "../../core/rulebook/requirement";
+import { goingText, useGoing } from "../frame/going-line.client";
 import { refusedText, sendFile } from "../frame/send-form";
 import { Wrong } from "../frame/wrong";
 
@@ -16,20 +17,20 @@ export function TemplateList({
   value: readonly Template[];
   onChange: (next: readonly Template[]) => void;
 }) {
-  const [percent, setPercent] = useState<number | null>(null);
+  const { going, onProgress, end } = useGoing();
   const [wrong, setWrong] = useState<string | null>(null);
   const add = async (file: File) => {
     setWrong(null);
-    setPercent(0);
+    onProgress(0, false);
     try {
-      const { status, body } = await sendFile("/api/templates", {}, file, setPercent);
+      const { status, body } = await sendFile("/api/templates", {}, file, onProgress);
       if (status === 200)
         onChange([...value, body as Template]); // the route answers with what it has kept
       else setWrong(refusedText("en", body));
     } catch {
-      setWrong("There is no connection. Choose the file again.");
+      setWrong("There is no connection. Choose the file again: it goes on where it stopped.");
     }
-    setPercent(null);
+    end();
   };
   return (
     <fieldset className="plan-wide">
@@ -56,11 +57,11 @@ export function TemplateList({
       </ul>
       {disabled ? null : (
         <label className="file-press">
-          {percent === null ? "Add a form (PDF)" : `Sending … ${percent} %`}
+          {goingText(going) ?? "Add a form (PDF)"}
           <input
             type="file"
             accept="application/pdf,.pdf"
-            disabled={percent !== null}
+            disabled={going !== null}
             onChange={(e) => {
               const [file] = e.target.files ?? [];
               e.target.value = "";

@@ -39,9 +39,11 @@ export const evidence = {
   "doc.upload": "Choose a file",
   "doc.drop": "PDF, JPEG or PNG, up to {size}. Choose a file or drop it here.",
   "doc.uploading": "Sending {percent} %",
+  "doc.waiting": "The line is broken. What got through stays, and it goes on by itself.",
   "doc.pages": "{pages, plural, one {# page} other {# pages}}",
   "doc.remove": "Remove",
-  "doc.failed": "The file did not get through. Look at your connection and try again.",
+  "doc.failed":
+    "The file did not get through. Look at your connection and choose it again: it goes on where it stopped.",
   "doc.template": "Form to fill in:",
   "doc.refused.active_content": "This PDF contains a program. Save a plain copy and choose that.",
   "doc.refused.not_a_form": "A form to fill in has to be a PDF. Save it as PDF and choose that.",

@@ -44,9 +44,11 @@ export const evidence: Readonly<Record<keyof typeof english, string>> = {
   "doc.upload": "Choisir un fichier",
   "doc.drop": "PDF, JPEG ou PNG, jusqu’à {size}. Choisissez un fichier ou déposez-le ici.",
   "doc.uploading": "Envoi {percent} %",
+  "doc.waiting": "La connexion est coupée. Ce qui est passé reste, et l’envoi reprend de lui-même.",
   "doc.pages": "{pages, plural, one {# page} other {# pages}}",
   "doc.remove": "Retirer",
-  "doc.failed": "Le fichier n’est pas passé. Vérifiez la connexion et réessayez.",
+  "doc.failed":
+    "Le fichier n’est pas passé. Vérifiez la connexion et choisissez-le de nouveau : l’envoi reprend où il s’est arrêté.",
   "doc.template": "Formulaire à remplir :",
   "doc.refused.active_content": "Ce PDF contient un programme. Enregistrez une copie simple et choisissez-la.",
   "doc.refused.not_a_form": "Un formulaire à remplir doit être un PDF. Enregistrez-le en PDF et choisissez-le.",
