@@ -75,6 +75,7 @@ await boss.schedule("reassess-aged", EVERY_MINUTE);
 await boss.schedule("announce-openings", EVERY_MINUTE);
 await boss.schedule("remind-drafts", EVERY_HOUR);
 await boss.schedule("remind-asked", EVERY_HOUR);
+await boss.schedule("remind-referees", EVERY_HOUR);
 await boss.schedule("remind-openings", EVERY_HOUR);
 await boss.schedule("erase-drafts", EVERY_HOUR);
 await boss.schedule("erase-copies", EVERY_HOUR);

@@ -74,6 +74,7 @@ import {
   takePaperBack,
 } from "./post/papers";
 import * as reference from "./references/answer-reference";
+import * as chasing from "./references/chase-reference";
 import * as requests from "./references/request-reference";
 import { matchResults, settleOwnerResult, takeOwnerList } from "./results/owner-lists";
 import * as registry from "./results/registry";
@@ -114,6 +115,15 @@ export const ACTS = {
   takeBackLine,
   tellMissing,
   copyCycle,
+  askMoreTime: reference.askMoreTime,
+  saveReference: reference.saveReference,
+  askReferenceAgain: chasing.askReferenceAgain,
+  correctReferee: chasing.correctReferee,
+  endReference: chasing.endReference,
+  extendReference: chasing.extendReference,
+  remindReferee: chasing.remindReferee,
+  sendReferenceAgain: chasing.sendReferenceAgain,
+  takeReference: chasing.takeReference,
   declineReference: reference.declineReference,
   dropDecision: decisions.dropDecision,
   excuseRequirement,

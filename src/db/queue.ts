@@ -13,6 +13,7 @@ export const JOBS = {
   "reassess-aged": z.object({}),
   "remind-drafts": z.object({}),
   "remind-asked": z.object({}),
+  "remind-referees": z.object({}),
   "announce-openings": z.object({}),
   "remind-openings": z.object({}),
   "erase-drafts": z.object({}),

@@ -14,7 +14,7 @@ import { confirmValues } from "../acts/evidence/confirm-values";
 import { acceptEvidence, returnEvidence } from "../acts/evidence/judge-evidence";
 import { recordPayment, startPayment } from "../acts/payments/payments";
 import { announcePaper, noteStrayPaper } from "../acts/post/papers";
-import { declineReference, giveReference, openReference } from "../acts/references/answer-reference";
+import { askMoreTime, declineReference, giveReference, openReference } from "../acts/references/answer-reference";
 import { requestReference } from "../acts/references/request-reference";
 import { ruleOnCase } from "../acts/rulings/rulings";
 import { orderOf } from "../core/catalogue/choice-rules";
@@ -237,7 +237,13 @@ async function perform(play: Play, moment: Moment): Promise<void> {
       return;
     }
     case "reference declined":
-      await act(runtime, declineReference, await linkHolder(play), {});
+      await act(runtime, declineReference, await linkHolder(play), {
+        reason: "no time",
+        words: "I retire in December.",
+      });
+      return;
+    case "reference takes longer":
+      await act(runtime, askMoreTime, await linkHolder(play), { until: moment.until, words: moment.words });
       return;
     case "pay":
       return payFee(play, moment.result ?? "booked");

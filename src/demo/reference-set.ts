@@ -266,5 +266,6 @@ export const referenceSet: ReferenceSet = {
   keepDraftsDays: 180,
   keepFilesDays: 1825,
   asks: { remindBefore: 3, remindAfter: 2, remindTimes: 1, returnAfter: 5 },
+  referees: { remindEvery: 7, remindTimes: 2, remindBefore: 3 },
   targets: { check: 5, answer: 2, ask: 10, acceptOffer: 15 },
 };

@@ -5,6 +5,7 @@ import type { Profile } from "./profile";
 type What =
   | { readonly do: "fill" | "ask referee" | "reference declined" | "submit" | "withdraw" }
   | { readonly do: "reference given"; readonly letter?: boolean }
+  | { readonly do: "reference takes longer"; readonly until: string; readonly words: string }
   | { readonly do: "fill some"; readonly sections: number }
   /** Any form: what the story tells by `section.field`, and a plausible answer for all else. */
   | {

@@ -8,6 +8,7 @@ import { remindOpenings } from "../acts/catalogue/remind-openings";
 import { eraseCopies } from "../acts/copies/copies";
 import { claimMessage, releaseStuckMessages, reportMessage } from "../acts/mail/messages";
 import { clearAway } from "../acts/people/clear-away";
+import { remindReferee } from "../acts/references/chase-reference";
 import { matchResults } from "../acts/results/owner-lists";
 import { claimRegistryQuery, reportRegistry } from "../acts/results/registry";
 import { askRegistriesAgain } from "../acts/results/registry-again";
@@ -25,6 +26,7 @@ import { renderMail } from "../text/words/render-mail";
 import { filesToRemind } from "../views/asks/due-asks";
 import { agedFiles } from "../views/assessment/aged-files";
 import { dueMessages } from "../views/mail/due-messages";
+import { requestsToRemind } from "../views/references/due-requests";
 import { filesOfList } from "../views/results/result-work";
 import { type PreviewBatch, previewBatch } from "../views/rulebook/preview-work";
 import { makeCopies } from "./copies";
@@ -142,6 +144,12 @@ async function remindOfAsks({ runtime }: JobContext): Promise<void> {
     await runAct(runtime, remindAsked, SYSTEM, { applicationId });
 }
 
+/** Reminds referees who have not answered: request after request, each in a transaction of its own. */
+async function remindReferees({ runtime }: JobContext): Promise<void> {
+  for (const request of await requestsToRemind(runtime.pool, runtime.now()))
+    await runAct(runtime, remindReferee, SYSTEM, request);
+}
+
 /** Asks the registry of examinations. While it is down the file says so, and the queue asks again by itself. */
 async function askRegistry({ runtime, registry }: JobContext, { queryId }: JobPayload<"ask-registry">): Promise<void> {
   const claimed = await runAct(runtime, claimRegistryQuery, SYSTEM, { queryId });
@@ -194,6 +202,8 @@ export async function runJob(ctx: JobContext, name: JobName, payload: unknown): 
       return;
     case "remind-asked":
       return remindOfAsks(ctx);
+    case "remind-referees":
+      return remindReferees(ctx);
     case "remind-openings":
       await runAct(ctx.runtime, remindOpenings, SYSTEM, {});
       return;

@@ -46,6 +46,7 @@ import { ownData } from "./people/own-data";
 import { staff } from "./people/staff";
 import { paperFile, papers } from "./post/papers";
 import { referencePage } from "./references/reference-page";
+import { references } from "./references/references";
 import { ownerListLook, ownerLists } from "./results/owner-lists";
 import { resultsFile } from "./results/results-file";
 import { rulebookPage, rulebooks } from "./rulebook/rulebooks";
@@ -118,6 +119,7 @@ export const VIEWS = {
   ownerLists,
   peek,
   plans,
+  references,
   referencePage,
   registerTable,
   resultsFile,

@@ -70,6 +70,7 @@ describe("the find field", () => {
       "/office": 1,
       "/office/drafts": 0,
       "/office/mail-in": 0,
+      "/office/references": 0,
       "/office/results": 0,
       "/office/papers": 0,
     });

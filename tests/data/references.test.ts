@@ -93,10 +93,20 @@ describe("references", () => {
       "Estuary Science",
     ]);
     const seen = await page(await holder());
-    expect(Object.keys(seen ?? {}).sort()).toEqual(["applicant", "endsAt", "locale", "programmes", "state", "zone"]);
+    expect(Object.keys(seen ?? {}).sort()).toEqual([
+      "applicant",
+      "draft",
+      "dueAt",
+      "endsAt",
+      "locale",
+      "moreUntil",
+      "programmes",
+      "state",
+      "zone",
+    ]);
     expect(seen).toMatchObject({ state: "asked", applicant: "Ana Vale" });
     const { rows } = await world.runtime.pool.query(
-      "select token_hash from reference_request where application_id = $1",
+      "select l.token_hash from reference_link l join reference_request r on r.id = l.request_id where r.application_id = $1",
       [applicationId],
     );
     expect(mail?.values.link).not.toContain(rows[0]?.token_hash);

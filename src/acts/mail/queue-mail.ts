@@ -56,7 +56,7 @@ export async function networkHadEnough({ db, now }: ActContext, network: string 
 }
 
 /** What applicants have sent to addresses that they name. */
-const TO_OTHERS: readonly Template[] = ["reference-asked", "signature-asked"];
+const TO_OTHERS: readonly Template[] = ["reference-asked", "reference-reminder", "signature-asked"];
 const DAY = 24 * HOUR;
 /** The first request, and two more where the first went wrong. */
 const TO_ONE_A_DAY = 3;

@@ -8,6 +8,8 @@ type Sent = typeof message.$inferSelect;
 /** Mails that ask somebody without an account, with what was asked there. */
 const ASKED_OTHERS = {
   "reference-asked": ["reference_request", "closed_at", "reference-undeliverable"],
+  "reference-reminder": ["reference_request", "closed_at", "reference-undeliverable"],
+  "reference-extended": ["reference_request", "closed_at", "reference-undeliverable"],
   "signature-asked": ["signature_request", "answered_at", "signature-undeliverable"],
 } as const;
 

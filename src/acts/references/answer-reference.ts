@@ -1,6 +1,9 @@
 import { eq } from "drizzle-orm";
 import { z } from "zod";
 import type { FileEvent } from "../../core/file/file-events";
+import { declineInput, moreTimeInput } from "../../core/references/requests";
+import { formatDay } from "../../core/time/day";
+import { dayAt } from "../../core/time/zone";
 import { application, person, referenceRequest } from "../../db/schema";
 import { type Act, type ActContext, defineAct, done, type Outcome, refuse } from "../act/act";
 import { settleFile } from "../act/settle";
@@ -26,8 +29,10 @@ function isOpen(request: Request, now: Date): boolean {
   return (request.state === "asked" || request.state === "opened") && now < request.endsAt;
 }
 
+/** @param leaves the event; null for what is no news of the file */
 function refereeAct<Schema extends z.ZodType>(
-  name: FileEvent,
+  name: string,
+  leaves: FileEvent | null,
   input: Schema,
   write: (ctx: ActContext, request: Request, input: z.output<Schema>) => Promise<Outcome<null>>,
 ): Act<Schema, null> {
@@ -40,7 +45,8 @@ function refereeAct<Schema extends z.ZodType>(
       if (!request || !isOpen(request, ctx.now)) return refuse("link-ended");
       const outcome = await write(ctx, request, values);
       if (!outcome.ok) return outcome;
-      await ctx.emit(name, request.applicationId, { request: request.id });
+      if (leaves === null) return outcome;
+      await ctx.emit(leaves, request.applicationId, { request: request.id });
       await settleFile(ctx, request.applicationId);
       return outcome;
     },
@@ -50,18 +56,22 @@ function refereeAct<Schema extends z.ZodType>(
 async function tellApplicant(
   ctx: ActContext,
   request: Request,
-  template: "reference-given" | "reference-declined",
+  template: "reference-given" | "reference-declined" | "referee-not-reached",
 ): Promise<void> {
   const [owner] = await ctx.db
     .select({ personId: application.personId })
     .from(application)
     .innerJoin(person, eq(person.id, application.personId))
     .where(eq(application.id, request.applicationId));
-  if (owner) await mailApplicant(ctx, request.applicationId, owner.personId, template, { referee: request.name });
+  if (owner)
+    await mailApplicant(ctx, request.applicationId, owner.personId, template, {
+      referee: request.name,
+      email: request.email,
+    });
 }
 
 /** The referee pressed "begin" on the page of the link. */
-export const openReference = refereeAct("open-reference", z.object({}), async (ctx, request) => {
+export const openReference = refereeAct("open-reference", "open-reference", z.object({}), async (ctx, request) => {
   if (request.state === "asked")
     await ctx.db
       .update(referenceRequest)
@@ -75,9 +85,11 @@ export const referenceAnswersSchema = z.object({
   rating: z.enum(["outstanding", "very good", "good", "fair", "cannot say"]),
   text: z.string().trim().max(20_000).default(""),
 });
+const draftSchema = referenceAnswersSchema.extend({ known: z.string().max(500), text: z.string().max(20_000) });
 
 /** The reference itself: a short form with words, or a letter. It ends the link. */
 export const giveReference = refereeAct(
+  "give-reference",
   "give-reference",
   z
     .object({ answers: referenceAnswersSchema, letter: z.object(lookedAt).nullable().default(null) })
@@ -89,18 +101,50 @@ export const giveReference = refereeAct(
     const uploadId = letter && (await storeUpload(ctx, request.applicationId, letter));
     await ctx.db
       .update(referenceRequest)
-      .set({ state: "given", givenAt: ctx.now, closedAt: ctx.now, answers, uploadId })
+      .set({ state: "given", givenAt: ctx.now, closedAt: ctx.now, answers, uploadId, draft: null, moreUntil: null })
       .where(eq(referenceRequest.id, request.id));
     await tellApplicant(ctx, request, "reference-given");
     return done(null);
   },
 );
 
-export const declineReference = refereeAct("decline-reference", z.object({}), async (ctx, request) => {
+/** What is written so far, as it is left: nothing is lost where the page is closed. */
+export const saveReference = refereeAct("save-reference", null, draftSchema, async (ctx, request, draft) => {
   await ctx.db
     .update(referenceRequest)
-    .set({ state: "declined", closedAt: ctx.now })
+    .set({ draft, state: "opened", openedAt: request.openedAt ?? ctx.now })
     .where(eq(referenceRequest.id, request.id));
-  await tellApplicant(ctx, request, "reference-declined");
   return done(null);
 });
+
+/** The referee asks for more time than they have; the office answers that. */
+export const askMoreTime = refereeAct(
+  "ask-more-time",
+  "ask-more-time",
+  moreTimeInput,
+  async (ctx, request, { until, words }) => {
+    const office = await ctx.office();
+    if (until <= formatDay(dayAt(office.zone, Math.max(request.dueAt.getTime(), ctx.now.getTime()))))
+      return refuse("nothing-due");
+    await ctx.db
+      .update(referenceRequest)
+      .set({ moreUntil: until, moreWords: words })
+      .where(eq(referenceRequest.id, request.id));
+    return done(null);
+  },
+);
+
+/** Says no, and why. Where it reached somebody else the applicant is told that the address is wrong. */
+export const declineReference = refereeAct(
+  "decline-reference",
+  "decline-reference",
+  declineInput,
+  async (ctx, request, { reason, words }) => {
+    await ctx.db
+      .update(referenceRequest)
+      .set({ state: "declined", closedAt: ctx.now, declineReason: reason, declineWords: words, draft: null })
+      .where(eq(referenceRequest.id, request.id));
+    await tellApplicant(ctx, request, reason === "not me" ? "referee-not-reached" : "reference-declined");
+    return done(null);
+  },
+);

@@ -2,17 +2,13 @@ import { and, eq, inArray } from "drizzle-orm";
 import { z } from "zod";
 import { emailKey } from "../../core/people/email-key";
 import { shownName } from "../../core/people/shown-name";
-import type { Locale, LocalText } from "../../core/text/local-text";
-import { formatDay } from "../../core/time/day";
-import { dayAt } from "../../core/time/zone";
-import { person, referenceRequest, round } from "../../db/schema";
+import { DAYS_AFTER_DUE } from "../../core/references/requests";
+import { referenceRequest, round } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
-import { newToken } from "../act/token";
 import { mayAskOthers, queueMail } from "../mail/queue-mail";
+import { mailReferee, ownerOf } from "./reference-link";
 
-/** A link serves its request for so long after the latest closing among the choices it serves. */
-const DAYS_AFTER_CLOSING = 30;
 const DAY_MS = 86_400_000;
 
 function answerOf(file: OpenFile, entry: string, field: string): string {
@@ -36,27 +32,8 @@ async function latestClosing(ctx: ActContext, roundIds: readonly string[]): Prom
   return Math.max(...rows.flatMap((r) => r.closings.map((c) => Date.parse(c.at))));
 }
 
-async function programmeTitles(
-  ctx: ActContext,
-  applicationId: string,
-): Promise<{ readonly programmeEn: string; readonly programmeFr: string }> {
-  const { rows } = await ctx.client.query<{ title: LocalText }>(
-    "select p.title from choice c join intake i on i.id = c.intake_id join programme p on p.id = i.programme_id where c.application_id = $1 and c.withdrawn_at is null order by c.rank",
-    [applicationId],
-  );
-  const titles = (locale: Locale) => rows.map((r) => r.title[locale]).join(", ");
-  return { programmeEn: titles("en"), programmeFr: titles("fr") };
-}
-
-async function ownerOf(ctx: ActContext, file: OpenFile): Promise<{ readonly locale: string; readonly email: string }> {
-  const { locale, email } = person;
-  const [owner] = await ctx.db.select({ locale, email }).from(person).where(eq(person.id, file.ownerId));
-  if (!owner) throw new Error("a file without its person");
-  return owner;
-}
-
 /** Every address under which an applicant can be written to: that of the account, and those that the form has. */
-const ownAddresses = (file: OpenFile, account: string): readonly (string | null)[] => {
+export const ownAddresses = (file: OpenFile, account: string): readonly (string | null)[] => {
   const stated = file.facts.answers.filter((a) => a.section !== refereeSection(file) && a.entry === "");
   return [
     account,
@@ -80,49 +57,26 @@ export const requestReference = defineFileAct({
     const email = answerOf(file, referee, "email");
     if (name === "" || !z.email().safeParse(email).success || answerOf(file, referee, "role") === "")
       return refuse("not-complete");
-    const applicant = shownName(file.facts);
-    if (applicant === "") return refuse("name-first");
-    const owner = await ownerOf(ctx, file);
+    if (shownName(file.facts) === "") return refuse("name-first");
+    const owner = await ownerOf(ctx, file.ownerId);
     if (ownAddresses(file, owner.email).includes(emailKey(email))) return refuse("own-address");
     if (file.facts.references.some((r) => r.referee === referee && ["asked", "opened", "given"].includes(r.state)))
       return refuse("already-done");
     if (!(await mayAskOthers(ctx, file.ownerId, email))) return refuse("mailed-enough");
-    const { token, hash } = newToken();
-    const endsAt = new Date(
-      (await latestClosing(
-        ctx,
-        live.map((c) => c.roundId),
-      )) +
-        DAYS_AFTER_CLOSING * DAY_MS,
+    // Wanted by the latest closing among the choices it serves.
+    const due = await latestClosing(
+      ctx,
+      live.map((c) => c.roundId),
     );
     const [row] = await ctx.db
       .insert(referenceRequest)
       .values({
-        applicationId: file.id,
-        referee,
-        scopes: ["file"],
-        name,
-        email,
-        tokenHash: hash,
-        state: "asked",
-        askedAt: ctx.now,
-        endsAt,
+        ...{ applicationId: file.id, referee, scopes: ["file"], name, email, state: "asked", askedAt: ctx.now },
+        dueAt: new Date(due),
+        endsAt: new Date(due + DAYS_AFTER_DUE * DAY_MS),
       })
-      .returning({ id: referenceRequest.id });
-    await queueMail(ctx, {
-      applicationId: file.id,
-      personId: null,
-      toAddress: email,
-      locale: owner.locale,
-      template: "reference-asked",
-      values: {
-        name,
-        applicant,
-        ...(await programmeTitles(ctx, file.id)),
-        link: `/reference/${token}`,
-        until: formatDay(dayAt(file.office.zone, endsAt.getTime())),
-      },
-    });
+      .returning();
+    if (row) await mailReferee(ctx, file, row, "reference-asked");
     return done({ requestId: row?.id ?? "" });
   },
 });
@@ -151,7 +105,7 @@ export const withdrawReference = defineFileAct({
       applicationId: file.id,
       personId: null,
       toAddress: row.email,
-      locale: (await ownerOf(ctx, file)).locale,
+      locale: (await ownerOf(ctx, file.ownerId)).locale,
       template: "reference-withdrawn",
       values: { name: row.name, applicant: shownName(file.facts) },
     });

@@ -48,6 +48,7 @@ export function compareReferenceSets(before: ReferenceSet, after: ReferenceSet):
     keepDraftsDays,
     keepFilesDays,
     asks,
+    referees,
     targets,
     map,
   }: ReferenceSet) => ({
@@ -58,6 +59,9 @@ export function compareReferenceSets(before: ReferenceSet, after: ReferenceSet):
     keepDraftsDays,
     keepFilesDays,
     ...asks,
+    refereeEvery: referees.remindEvery,
+    refereeTimes: referees.remindTimes,
+    refereeBefore: referees.remindBefore,
     ...targets,
     map: map ? [...map.land, ...map.water].length : null,
     outlines: JSON.stringify(map),

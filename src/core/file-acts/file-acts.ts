@@ -65,6 +65,7 @@ import {
   sendPaperBackInput,
   takePaperBackInput,
 } from "../post/inputs";
+import { correctRefereeInput, endReferenceInput, extendReferenceInput, requestInput } from "../references/requests";
 import { askRegistryInput, takeRegistryResultsInput } from "../results/inputs";
 import { caseInput, ruleOnCaseInput } from "../rulings/inputs";
 import { judgeLikenessInput } from "../statements/inputs";
@@ -89,6 +90,10 @@ export const FILE_ACT_INPUTS = {
   "end-reopening": endReopeningInput,
   "excuse-requirement": excuseRequirementInput,
   "extend-choice": extendChoiceInput,
+  "correct-referee": correctRefereeInput,
+  "extend-reference": extendReferenceInput,
+  "end-reference": endReferenceInput,
+  "send-reference-again": requestInput,
   "file-pages": filePagesInput,
   "finish-task": finishTaskInput,
   "grant-adjustment": grantAdjustmentInput,

@@ -61,6 +61,12 @@ export const MAIL_GROUPS = {
   ],
   others: [
     "reference-asked",
+    "reference-reminder",
+    "reference-extended",
+    "reference-silent",
+    "reference-ended",
+    "referee-wanted",
+    "referee-not-reached",
     "reference-withdrawn",
     "reference-given",
     "reference-declined",

@@ -80,6 +80,14 @@ export const referenceSetSchema = z.object({
       returnAfter: z.int().min(0).max(120),
     })
     .default({ remindBefore: 3, remindAfter: 2, remindTimes: 1, returnAfter: 5 }),
+  /** Referees who have not answered, in calendar days: reminded so many days after the last word, so many times, and so many days before the time is over (null: not). */
+  referees: z
+    .object({
+      remindEvery: z.int().min(1).max(60).nullable(),
+      remindTimes: z.int().min(0).max(10),
+      remindBefore: z.int().min(0).max(60).nullable(),
+    })
+    .default({ remindEvery: 7, remindTimes: 2, remindBefore: 3 }),
   /** Working days. */
   targets: z.object({ check: z.int(), answer: z.int(), ask: z.int(), acceptOffer: z.int() }),
 });
@@ -130,6 +138,7 @@ export const NOTHING_LOADED: ReferenceSet = {
   keepDraftsDays: null,
   keepFilesDays: null,
   asks: { remindBefore: 3, remindAfter: 2, remindTimes: 1, returnAfter: 5 },
+  referees: { remindEvery: 7, remindTimes: 2, remindBefore: 3 },
   targets: { check: 5, answer: 5, ask: 10, acceptOffer: 15 },
 };
 

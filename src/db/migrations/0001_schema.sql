@@ -562,6 +562,12 @@ CREATE TABLE "evidence" (
 	CONSTRAINT "evidence_proof" CHECK ("evidence"."proof" in ('claimed','copy','certified copy','original seen','from the issuer'))
 );
 --> statement-breakpoint
+CREATE TABLE "reference_link" (
+	"token_hash" text PRIMARY KEY NOT NULL,
+	"request_id" uuid NOT NULL,
+	"at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE "reference_request" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"application_id" uuid NOT NULL,
@@ -569,10 +575,18 @@ CREATE TABLE "reference_request" (
 	"scopes" jsonb NOT NULL,
 	"name" text NOT NULL,
 	"email" text NOT NULL,
-	"token_hash" text NOT NULL,
 	"state" text NOT NULL,
 	"asked_at" timestamp with time zone NOT NULL,
+	"due_at" timestamp with time zone NOT NULL,
 	"ends_at" timestamp with time zone NOT NULL,
+	"reminded_at" timestamp with time zone,
+	"reminders" integer DEFAULT 0 NOT NULL,
+	"more_until" date,
+	"more_words" text,
+	"decline_reason" text,
+	"decline_words" text,
+	"draft" jsonb,
+	"taken_by_id" uuid,
 	"opened_at" timestamp with time zone,
 	"given_at" timestamp with time zone,
 	"closed_at" timestamp with time zone,
@@ -581,7 +595,7 @@ CREATE TABLE "reference_request" (
 	"judgement" text,
 	"judged_at" timestamp with time zone,
 	"judged_by_id" uuid,
-	CONSTRAINT "reference_request_token_hash_unique" UNIQUE("token_hash"),
+	CONSTRAINT "reference_decline_reason" CHECK ("reference_request"."decline_reason" in ('no time','not well enough','too close','not me','other')),
 	CONSTRAINT "reference_state" CHECK ("reference_request"."state" in ('asked','opened','given','declined','withdrawn','undeliverable')),
 	CONSTRAINT "reference_judgement" CHECK ("reference_request"."judgement" in ('accepted','returned'))
 );
@@ -1157,7 +1171,7 @@ CREATE TABLE "mail_wording" (
 	"words" jsonb,
 	"by_id" uuid NOT NULL,
 	"at" timestamp with time zone NOT NULL,
-	CONSTRAINT "mail_wording_template" CHECK ("mail_wording"."template" in ('confirm-address','already-has-account','set-password','staff-invited','staff-let-in','passkey-added','accounts-joined','account-given','accounts-parted','address-corrected','erased-whole','erased-part','interest-noted','interest-opened','round-opened','round-opens-soon','draft-closes','draft-missing','draft-erased-soon','round-changed','round-closed','round-full','round-reopened','extended','rulebook-changed','case-accepted','case-refused','move-suggested','submitted','choice-moved','programme-moved','rulebook-moved','group-changed','adjustment-granted','reopened','corrected','correction-refused','reopening-ended','withdrawn','written','evidence-returned','asked','asked-list','ask-extended','ask-reminder','reminded','supplied-for-you','paper-arrived','paper-sent-back','contact-asked','contact-failed','reference-asked','reference-withdrawn','reference-given','reference-declined','signature-asked','signature-given','signature-declined','decision-released','answer-received'))
+	CONSTRAINT "mail_wording_template" CHECK ("mail_wording"."template" in ('confirm-address','already-has-account','set-password','staff-invited','staff-let-in','passkey-added','accounts-joined','account-given','accounts-parted','address-corrected','erased-whole','erased-part','interest-noted','interest-opened','round-opened','round-opens-soon','draft-closes','draft-missing','draft-erased-soon','round-changed','round-closed','round-full','round-reopened','extended','rulebook-changed','case-accepted','case-refused','move-suggested','submitted','choice-moved','programme-moved','rulebook-moved','group-changed','adjustment-granted','reopened','corrected','correction-refused','reopening-ended','withdrawn','written','evidence-returned','asked','asked-list','ask-extended','ask-reminder','reminded','supplied-for-you','paper-arrived','paper-sent-back','contact-asked','contact-failed','reference-asked','reference-reminder','reference-extended','reference-silent','reference-ended','referee-wanted','referee-not-reached','reference-withdrawn','reference-given','reference-declined','signature-asked','signature-given','signature-declined','decision-released','answer-received'))
 );
 --> statement-breakpoint
 CREATE TABLE "message" (
@@ -1370,7 +1384,9 @@ ALTER TABLE "evidence" ADD CONSTRAINT "evidence_upload_id_upload_id_fk" FOREIGN 
 ALTER TABLE "evidence" ADD CONSTRAINT "evidence_part_of_evidence_id_fk" FOREIGN KEY ("part_of") REFERENCES "public"."evidence"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "evidence" ADD CONSTRAINT "evidence_joined_into_evidence_id_fk" FOREIGN KEY ("joined_into") REFERENCES "public"."evidence"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "evidence" ADD CONSTRAINT "evidence_judged_by_id_person_id_fk" FOREIGN KEY ("judged_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "reference_link" ADD CONSTRAINT "reference_link_request_id_reference_request_id_fk" FOREIGN KEY ("request_id") REFERENCES "public"."reference_request"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "reference_request" ADD CONSTRAINT "reference_request_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "reference_request" ADD CONSTRAINT "reference_request_taken_by_id_person_id_fk" FOREIGN KEY ("taken_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "reference_request" ADD CONSTRAINT "reference_request_upload_id_upload_id_fk" FOREIGN KEY ("upload_id") REFERENCES "public"."upload"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "reference_request" ADD CONSTRAINT "reference_request_judged_by_id_person_id_fk" FOREIGN KEY ("judged_by_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "registry_query" ADD CONSTRAINT "registry_query_application_id_application_id_fk" FOREIGN KEY ("application_id") REFERENCES "public"."application"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -1501,6 +1517,7 @@ CREATE INDEX "incoming_mail_application" ON "incoming_mail" USING btree ("applic
 CREATE INDEX "incoming_mail_waiting" ON "incoming_mail" USING btree ("received_at") WHERE "incoming_mail"."outcome" = 'waiting';--> statement-breakpoint
 CREATE INDEX "incoming_mail_dealt" ON "incoming_mail" USING btree ("dealt_at");--> statement-breakpoint
 CREATE INDEX "evidence_application" ON "evidence" USING btree ("application_id");--> statement-breakpoint
+CREATE INDEX "reference_link_request" ON "reference_link" USING btree ("request_id");--> statement-breakpoint
 CREATE INDEX "reference_application" ON "reference_request" USING btree ("application_id");--> statement-breakpoint
 CREATE UNIQUE INDEX "reference_one_live" ON "reference_request" USING btree ("application_id","referee") WHERE "reference_request"."state" in ('asked','opened','given');--> statement-breakpoint
 CREATE INDEX "registry_query_application" ON "registry_query" USING btree ("application_id","asked_at");--> statement-breakpoint

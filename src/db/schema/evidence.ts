@@ -13,10 +13,11 @@ import {
   uuid,
 } from "drizzle-orm/pg-core";
 import type { RegistrySitting } from "../../core/education/registry-answer";
+import { DECLINE_REASONS, type ReferenceAnswers } from "../../core/references/requests";
 import { PROOF_LEVELS } from "../../core/rulebook/requirement";
 import type { LocalText } from "../../core/text/local-text";
 import { application } from "./application";
-import { instant, isOneOf, oneOf } from "./columns";
+import { day, instant, isOneOf, oneOf } from "./columns";
 import { content } from "./content";
 import { person } from "./people";
 
@@ -200,24 +201,33 @@ export const referenceRequest = pgTable(
     scopes: jsonb("scopes").$type<readonly string[]>().notNull(),
     name: text("name").notNull(),
     email: text("email").notNull(),
-    tokenHash: text("token_hash").notNull().unique(),
     state: oneOf("state", REFERENCE_STATES).notNull(),
     askedAt: instant("asked_at").notNull(),
+    /** Until when the reference is wanted; the link works longer. */
+    dueAt: instant("due_at").notNull(),
     endsAt: instant("ends_at").notNull(),
+    remindedAt: instant("reminded_at"),
+    reminders: integer("reminders").notNull().default(0),
+    /** The last day of the time that the referee asks for, until the office has answered that. */
+    moreUntil: day("more_until"),
+    moreWords: text("more_words"),
+    declineReason: oneOf("decline_reason", DECLINE_REASONS),
+    declineWords: text("decline_words"),
+    /** What the referee has written so far. */
+    draft: jsonb("draft").$type<ReferenceAnswers>(),
+    /** Who put in a reference that came otherwise than by the link. */
+    takenById: uuid("taken_by_id").references(() => person.id),
     openedAt: instant("opened_at"),
     givenAt: instant("given_at"),
     closedAt: instant("closed_at"),
-    answers: jsonb("answers").$type<{
-      readonly known: string;
-      readonly rating: string;
-      readonly text: string;
-    } | null>(),
+    answers: jsonb("answers").$type<ReferenceAnswers | null>(),
     uploadId: uuid("upload_id").references(() => upload.id),
     judgement: oneOf("judgement", JUDGEMENTS),
     judgedAt: instant("judged_at"),
     judgedById: uuid("judged_by_id").references(() => person.id),
   },
   (t) => [
+    isOneOf("reference_decline_reason", t.declineReason, DECLINE_REASONS),
     index("reference_application").on(t.applicationId),
     uniqueIndex("reference_one_live")
       .on(t.applicationId, t.referee)
@@ -225,4 +235,17 @@ export const referenceRequest = pgTable(
     isOneOf("reference_state", t.state, REFERENCE_STATES),
     isOneOf("reference_judgement", t.judgement, JUDGEMENTS),
   ],
+);
+
+/** The links of a request, of which only the hash is kept: each mail has one of its own, and all of them lead to the same. */
+export const referenceLink = pgTable(
+  "reference_link",
+  {
+    tokenHash: text("token_hash").primaryKey(),
+    requestId: uuid("request_id")
+      .notNull()
+      .references(() => referenceRequest.id, { onDelete: "cascade" }),
+    at: instant("at").notNull(),
+  },
+  (t) => [index("reference_link_request").on(t.requestId)],
 );

@@ -5,7 +5,7 @@ import { ALL, home, numbered, prepared, submitted, type Telling } from "./moment
 export const waiting = ({ day, who }: Telling): readonly Story[] => [
   {
     key: "waits-for-referee",
-    tells: "Everything is checked; the referee has not answered.",
+    tells: "Everything is checked; the referee is at sea and asks for more time.",
     profile: who("Yi-Ting", "Chen", {
       citizenships: ["TW"],
       residence: "TW",
@@ -14,7 +14,18 @@ export const waiting = ({ day, who }: Telling): readonly Story[] => [
       english: numbered("HET-31 9O4"),
       referee: { name: "Prof. Lin Mei-Hua", email: "mh.lin@tainan-coast.example" },
     }),
-    moments: [...submitted(-10), { do: "accept", day: -7, which: ALL }, { do: "confirm", day: -7, at: "11:00" }],
+    moments: [
+      ...submitted(-10),
+      { do: "accept", day: -7, which: ALL },
+      { do: "confirm", day: -7, at: "11:00" },
+      {
+        do: "reference takes longer",
+        day: -2,
+        at: "16:00",
+        until: day(75),
+        words: "I am on a research ship until February.",
+      },
+    ],
     expects: { stage: "submitted", turn: "third party", next: "give reference", requirement: "reference" },
   },
   {

@@ -3,8 +3,10 @@
 import type { RequirementResult } from "../../core/file/result";
 import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { formatMoney } from "../../text/format";
+import { requestWords } from "../../text/words/references";
 import type { FileData } from "../../views/assessment/file-data";
 import { OfficeDay } from "../frame/office-day.client";
+import { RefereeSaid, RequestWork } from "../references/request-work.client";
 import { CameOn } from "./arrival.client";
 import { Deed } from "./deed.client";
 import { DocumentEvidence } from "./document-evidence.client";
@@ -22,12 +24,14 @@ export function Evidence({
 }) {
   const reference =
     requirement.kind === "reference" ? data.references.find((f) => f.id === requirement.request) : undefined;
+  const failed = data.references.filter((r) => r.state === "declined" || r.state === "undeliverable");
   if (requirement.kind === "reference")
     return reference ? (
       <div className="reference">
         <h2>{reference.name}</h2>
         <p className="quiet">
-          {reference.email} · asked <OfficeDay at={reference.askedAt} /> · {reference.state}
+          {reference.email} · asked <OfficeDay at={reference.askedAt} />
+          {reference.state === "asked" ? "" : ` · ${requestWords(reference)}`}
           {reference.givenAt ? (
             <>
               {" "}
@@ -48,15 +52,32 @@ export function Evidence({
           </>
         ) : (
           <p>
-            The referee has not answered yet. The link works until <OfficeDay at={reference.endsAt} />.
+            The referee has not answered yet. It is wanted by <OfficeDay at={reference.dueAt} />; the link works until{" "}
+            <OfficeDay at={reference.endsAt} />.
           </p>
         )}
+        {reference.takenBy ? (
+          <p className="quiet">Put in by {reference.takenBy}: it came otherwise than by the link.</p>
+        ) : null}
+        <RefereeSaid request={reference} />
+        <RequestWork applicationId={data.id} request={reference} act={act} />
         {reference.uploadId ? (
           <DocumentViewer uploadId={reference.uploadId} mediaType="application/pdf" name="Letter" />
         ) : null}
       </div>
     ) : (
-      <p className="empty">No referee was asked yet.</p>
+      <>
+        <p className="empty">{failed.length > 0 ? "Nobody else was asked yet." : "No referee was asked yet."}</p>
+        {failed.map((r) => (
+          <div key={r.id} className="reference">
+            <p>
+              <strong>{r.name}</strong>, {r.email}: {requestWords(r)}
+            </p>
+            <RefereeSaid request={r} />
+            <RequestWork applicationId={data.id} request={r} act={act} />
+          </div>
+        ))}
+      </>
     );
   if (requirement.kind === "fee") {
     const charges = data.charges.filter((c) => requirement.charges.includes(c.id));

@@ -6,10 +6,10 @@ import type { FormSection as Section } from "../../core/form/form-sections";
 import type { Locale } from "../../core/text/local-text";
 import { formatMoment } from "../../text/format";
 import { sentence } from "../../text/sentence";
-import { RefereeRequests, type Requesting } from "../references/referee-requests.client";
 import type { SaveStatus } from "./autosave.client";
 import { type Around, FormSection } from "./form-section.client";
 import { HeldElsewhere } from "./held-change.client";
+import { RefereeRequests, type Requesting } from "./referee-requests.client";
 import { useFormPage } from "./use-form-page.client";
 
 export function SaveLine({ status, locale, zone }: { status: SaveStatus; locale: Locale; zone: string }) {

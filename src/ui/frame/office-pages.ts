@@ -39,6 +39,7 @@ const GROUPS: readonly OfficeGroup[] = [
     pages: [
       page("/papers", "Papers", "h", OFFICE),
       page("/mail-in", "Mail to place", "v", OFFICE),
+      page("/references", "References", "z", OFFICE),
       page("/post", "Addresses", "p", OFFICE),
       page("/results", "Test results", "r", OFFICE),
       page("/copies", "Copies", "c", OFFICE),

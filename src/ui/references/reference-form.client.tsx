@@ -1,16 +1,19 @@
 "use client";
 
 import { Button, Input, Radio } from "antd";
-import { useId, useRef, useState } from "react";
+import { useEffect, useId, useMemo, useRef, useState } from "react";
+import type { ReferenceAnswers } from "../../core/references/requests";
 import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
-import { ConfirmPress } from "../frame/confirm-press.client";
 import { refusedText, sendForm } from "../frame/send-form";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
+import { type AskingTime, type Declining, Otherwise } from "./otherwise.client";
 
 const RATINGS = ["outstanding", "very good", "good", "fair", "cannot say"] as const;
 const LEAST_WORDS = 20;
+/** So long the hands rest before what is written is saved. */
+const REST_MS = 800;
 
 interface Props {
   readonly token: string;
@@ -18,25 +21,49 @@ interface Props {
   readonly locale: Locale;
   readonly applicant: string;
   readonly begin: () => Promise<string | null>;
-  readonly give: (answers: {
-    readonly known: string;
-    readonly rating: string;
-    readonly text: string;
-  }) => Promise<string | null>;
-  readonly decline: () => Promise<string | null>;
+  readonly give: (answers: ReferenceAnswers) => Promise<string | null>;
+  /** What was written before, on this device or another. */
+  readonly draft: ReferenceAnswers | null;
+  readonly save: (draft: ReferenceAnswers) => Promise<boolean>;
+  /** The time that was asked for and not answered yet. */
+  readonly moreUntil: string | null;
+  readonly decline: Declining;
+  readonly askTime: AskingTime;
+}
+
+/** Saves what is written once the hands rest, and says so. */
+function useSaving(answers: ReferenceAnswers, first: ReferenceAnswers | null, save: Props["save"]): boolean {
+  const kept = useRef(JSON.stringify(first));
+  const [saved, setSaved] = useState(false);
+  const now = JSON.stringify(answers);
+  useEffect(() => {
+    if (now === kept.current || (answers.known === "" && answers.text === "")) return;
+    setSaved(false);
+    const waiting = setTimeout(async () => {
+      // Where the line is broken the next stop saves all of it.
+      const done = await save(answers).catch(() => false);
+      if (done) kept.current = now;
+      setSaved(done);
+    }, REST_MS);
+    return () => clearTimeout(waiting);
+  }, [now, answers, save]);
+  return saved;
 }
 
 /** The short form of a reference. Opening the link does nothing by itself; "begin" is pressed by a person. */
-export function ReferenceForm({ token, begun, locale, applicant, begin, give, decline }: Props) {
+export function ReferenceForm(props: Props) {
+  const { token, begun, locale, begin, give, draft, save } = props;
   const id = useId();
   const file = useRef<HTMLInputElement>(null);
   const [open, setOpen] = useState(begun);
-  const [known, setKnown] = useState("");
-  const [rating, setRating] = useState<(typeof RATINGS)[number]>("cannot say");
-  const [text, setText] = useState("");
+  const [known, setKnown] = useState(draft?.known ?? "");
+  const [rating, setRating] = useState(draft?.rating ?? "cannot say");
+  const [text, setText] = useState(draft?.text ?? "");
   const [letter, setLetter] = useState<File | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  const answers = useMemo(() => ({ known, rating, text }), [known, rating, text]);
+  const saved = useSaving(answers, draft, save);
 
   const [, asking] = useAsking();
   const start = () =>
@@ -67,22 +94,15 @@ export function ReferenceForm({ token, begun, locale, applicant, begin, give, de
     }
   };
 
-  const declining = (
-    <ConfirmPress
-      action={decline}
-      label={sentence(locale, "reference.decline")}
-      question={sentence(locale, "reference.declineAsk", { applicant })}
-      locale={locale}
-    />
-  );
+  const otherwise = <Otherwise {...props} />;
   if (!open)
     return (
       <div className="presses">
         <Button type="primary" onClick={start}>
           {sentence(locale, "reference.begin")}
         </Button>
-        {declining}
         <Wrong text={wrong} />
+        {otherwise}
       </div>
     );
   return (
@@ -125,12 +145,15 @@ export function ReferenceForm({ token, begun, locale, applicant, begin, give, de
         {letter ? <span className="quiet">{letter.name}</span> : null}
       </div>
       <Wrong text={wrong} />
+      <p className="help" role="status">
+        {sentence(locale, saved ? "reference.saved" : "reference.savedAsYouGo")}
+      </p>
       <p className="help">{sentence(locale, "reference.giveHelp")}</p>
       <div className="presses">
         <Button type="primary" loading={busy} onClick={() => void send()}>
           {sentence(locale, "reference.give")}
         </Button>
-        {declining}
+        {otherwise}
       </div>
     </div>
   );

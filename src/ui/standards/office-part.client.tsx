@@ -117,6 +117,29 @@ export function OfficePart({ set, disabled, onChange }: PartProps) {
           onChange={(n) => onChange({ ...set, asks: { ...set.asks, returnAfter: n ?? 0 } })}
         />
       </fieldset>
+      <fieldset className="plan-wide plan-form">
+        <legend>Referees who have not answered, in days</legend>
+        <NumberBox
+          label="Reminder after the last word (empty: none)"
+          value={set.referees.remindEvery ?? undefined}
+          disabled={disabled}
+          onChange={(n) => onChange({ ...set, referees: { ...set.referees, remindEvery: n ?? null } })}
+        />
+        <NumberBox
+          label="So many times"
+          value={set.referees.remindTimes}
+          disabled={disabled}
+          onChange={(n) =>
+            onChange({ ...set, referees: { ...set.referees, remindTimes: Math.min(10, Math.max(0, n ?? 0)) } })
+          }
+        />
+        <NumberBox
+          label="Last reminder before their time is over (empty: none)"
+          value={set.referees.remindBefore ?? undefined}
+          disabled={disabled}
+          onChange={(n) => onChange({ ...set, referees: { ...set.referees, remindBefore: n ?? null } })}
+        />
+      </fieldset>
       <p className="plan-wide quiet">
         The map is drawn by path data, one shape a line, in a square of 100 by 100 from the upper left corner.
       </p>

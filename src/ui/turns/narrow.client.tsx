@@ -76,13 +76,13 @@ export function Narrow({ query, total }: { query: TurnQuery; total: number }) {
   }, [asked]);
   if (failed)
     return (
-      <div className="narrow">
+      <div className="narrowing">
         <p className="wrong">What the list can be narrowed down by did not come. Close this and open it again.</p>
       </div>
     );
   if (!facets)
     return (
-      <div className="narrow" aria-busy="true">
+      <div className="narrowing" aria-busy="true">
         <p className="quiet">Counting …</p>
       </div>
     );
@@ -90,7 +90,7 @@ export function Narrow({ query, total }: { query: TurnQuery; total: number }) {
   const tagHref = (value: string) =>
     turnAddress(query, { with: tags.includes(value) ? tags.filter((t) => t !== value) : [...tags, value] });
   return (
-    <div className="narrow">
+    <div className="narrowing">
       {facets.tags.map(({ word, values }) => (
         <Facet
           key={word}

@@ -5,6 +5,7 @@ import type { AskWants, Json, PaperWay } from "../../core/file/facts";
 import type { Mode } from "../../core/file/mode";
 import type { RequirementPlace } from "../../core/file/place";
 import type { FormSection } from "../../core/form/form-sections";
+import type { DeclineReason } from "../../core/references/requests";
 import type { DocumentRequirement, Picture, Template } from "../../core/rulebook/requirement";
 import type { Field } from "../../core/rulebook/section";
 import type { Takes } from "../../core/rulebook/takes";
@@ -87,6 +88,9 @@ export interface MyApplication {
     readonly email: string;
     readonly state: string;
     readonly askedAt: string;
+    readonly dueAt: string;
+    readonly remindedAt: string | null;
+    readonly declineReason: DeclineReason | null;
   }[];
   readonly charges: readonly {
     readonly id: string;

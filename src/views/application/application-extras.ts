@@ -82,8 +82,10 @@ export interface Extras {
   papers: (RequirementPlace & MyApplication["documents"][number]["papers"][number])[] | null;
   charges: Omit<MyApplication["charges"][number], "whenWithdrawn">[] | null;
   asks: MyApplication["asks"] | null;
-  /** Where requests to referees went, by request. */
-  addresses: Readonly<Record<string, string>> | null;
+  /** Where requests to referees went and what became of them, by request. */
+  requests: Readonly<
+    Record<string, Pick<MyApplication["references"][number], "email" | "dueAt" | "remindedAt" | "declineReason">>
+  > | null;
   signatures: { requirement: string; state: string; email: string; askedAt: string }[] | null;
   choices:
     | (Omit<MyApplication["choices"][number], "decision" | "offered"> & {
@@ -125,7 +127,7 @@ export const EXTRAS = `select
    where c.application_id = $1) as choices,
   (select json_agg(json_build_object('requirement', s.requirement, 'state', s.state, 'email', s.email, 'askedAt', s.asked_at) order by s.asked_at) from signature_request s
    where s.application_id = $1 and s.state <> 'replaced') as signatures,
-  (select json_object_agg(r.id, r.email) from reference_request r where r.application_id = $1) as addresses,
+  (select json_object_agg(r.id, json_build_object('email', r.email, 'dueAt', r.due_at, 'remindedAt', r.reminded_at, 'declineReason', r.decline_reason)) from reference_request r where r.application_id = $1) as requests,
   (select json_build_object('text', q.text, 'askedAt', q.asked_at) from correction_request q where q.application_id = $1 and q.answered_at is null) as request,
   (select json_build_object('reason', o.reason, 'due', o.due) from reopening o where o.application_id = $1 and o.answered_at is null and o.ended_at is null) as reopening,
   (select f.rules from application a join procedure f on f.id = a.procedure_id where a.id = $1) as rules,

@@ -210,9 +210,9 @@ export async function readApplication(ctx: ViewContext, id: string): Promise<MyA
     references: loaded.facts.references.map(({ id: requestId, referee, state, askedAt }) => ({
       id: requestId,
       referee,
-      email: extras?.addresses?.[requestId] ?? "",
       state,
       askedAt,
+      ...(extras?.requests?.[requestId] ?? { email: "", dueAt: askedAt, remindedAt: null, declineReason: null }),
     })),
     charges: (extras?.charges ?? []).map((c) => ({ ...c, whenWithdrawn: withdrawnFee(loaded.rulebooks, c.item) })),
     asks: extras?.asks ?? [],

@@ -15,6 +15,7 @@ import type { ChoiceOffer } from "../application/choice-offer";
 import type { ContactPlace } from "../contact/contact-places";
 import type { WritingAids } from "../conversation/writing-aids";
 import type { Double, FileAccount } from "../people/doubles";
+import type { FileReference } from "../references/file-reference";
 import type { FileCase } from "../rulings/rulings";
 import type { AlikeStatements } from "../statements/likeness";
 
@@ -76,19 +77,6 @@ export interface FileDocument {
   readonly twice: readonly string[];
   /** Pages that are left out of the copies of those who assess, counted from 1. */
   readonly leftOut: readonly number[];
-}
-
-export interface FileReference {
-  readonly id: string;
-  readonly name: string;
-  readonly email: string;
-  readonly state: string;
-  readonly askedAt: string;
-  readonly endsAt: string;
-  readonly givenAt: string | null;
-  readonly answers: { readonly known: string; readonly rating: string; readonly text: string } | null;
-  readonly uploadId: string | null;
-  readonly judgement: string | null;
 }
 
 export interface FileEvent {

@@ -90,8 +90,10 @@ export const EXTRAS = `select n.name as name, p.email, p.locale as "writesIn",
      from evidence e join upload u on u.id = e.upload_id join content c on c.sha256 = u.sha256 where e.application_id = a.id order by e.supplied_at`,
   )} as documents,
   ${rowsOf(
-    `json_build_object('id', x.id, 'name', x.name, 'email', x.email, 'state', x.state, 'askedAt', x.asked_at, 'endsAt', x.ends_at, 'givenAt', x.given_at, 'answers', x.answers, 'uploadId', x.upload_id, 'judgement', x.judgement)`,
-    "select * from reference_request r where r.application_id = a.id order by r.asked_at",
+    `json_build_object('id', x.id, 'name', x.name, 'email', x.email, 'state', x.state, 'askedAt', x.asked_at, 'dueAt', x.due_at, 'endsAt', x.ends_at, 'openedAt', x.opened_at, 'begun', x.draft is not null,
+      'remindedAt', x.reminded_at, 'reminders', x.reminders, 'moreUntil', x.more_until, 'moreWords', coalesce(x.more_words, ''), 'declineReason', x.decline_reason,
+      'declineWords', coalesce(x.decline_words, ''), 'takenBy', x.taken_by, 'givenAt', x.given_at, 'answers', x.answers, 'uploadId', x.upload_id, 'judgement', x.judgement)`,
+    "select r.*, (select w.name from person w where w.id = r.taken_by_id) as taken_by from reference_request r where r.application_id = a.id order by r.asked_at",
   )} as references,
   ${rowsOf(
     `json_build_object('scope', x.scope, 'section', x.section, 'entry', x.entry, 'field', x.field, 'url', x.url, 'opens', x.opens, 'copy', case when x.copy_sha256 is not null then json_build_object('sha256', x.copy_sha256, 'name', x.copy_name, 'at', x.copied_at) end, 'by', x.name, 'at', x.at)`,

@@ -18,11 +18,12 @@ export const pageCounts = defineView({
     const [files, mail] = await Promise.all([
       scope === null || !holds(actor, OFFICE)
         ? { rows: [] }
-        : pool.query<Record<"turns" | "drafts" | "results" | "papers" | "mailIn", number>>(
+        : pool.query<Record<"turns" | "drafts" | "results" | "papers" | "references" | "mailIn", number>>(
             `select (select count(*)::int from file_standing s where s.turn = 'office' and ${fileInScope("s.application_id", "$1")}) as turns,
                (select count(*)::int from file_standing s where s.stage = 'preparing' and ${fileInScope("s.application_id", "$1")}) as drafts,
                (select count(*)::int from owner_result r where r.state = 'other name' and ${fileInScope("r.application_id", "$1")}) as results,
                (select count(*)::int from paper p where p.inspected_at is null and (p.application_id is null or ${fileInScope("p.application_id", "$1")})) as papers,
+               (select count(*)::int from reference_request r where r.state in ('asked', 'opened') and r.more_until is not null and ${fileInScope("r.application_id", "$1")}) as references,
                (${MAIL_WAITING}) as "mailIn"`,
             [scopeParameter(scope)],
           ),
@@ -40,6 +41,7 @@ export const pageCounts = defineView({
             "/office/drafts": waiting.drafts,
             "/office/results": waiting.results,
             "/office/papers": waiting.papers,
+            "/office/references": waiting.references,
             "/office/mail-in": waiting.mailIn,
           }
         : {}),

@@ -1,11 +1,11 @@
 import { hashToken } from "../../../acts/act/token";
 import { webRuntime } from "../../../runtime";
-import { formatMoment, formatZone } from "../../../text/format";
+import { formatDayInZone, formatMoment, formatZone } from "../../../text/format";
 import { sentence } from "../../../text/sentence";
 import { ReferenceForm } from "../../../ui/references/reference-form.client";
 import { referencePage, requestOfLink } from "../../../views/references/reference-page";
 import { locale, see } from "../../request";
-import { begin, decline, give } from "./reference.action";
+import { askTime, begin, decline, give, save } from "./reference.action";
 
 /** The referee's page: one link, one request, no account. It shows the applicant's name and programme and nothing else. */
 export default async function ReferencePage({ params }: { params: Promise<{ token: string }> }) {
@@ -34,6 +34,7 @@ export default async function ReferencePage({ params }: { params: Promise<{ toke
       {state === "declined" ? <p className="notice">{sentence(language, "reference.declined")}</p> : null}
       {data && (state === "asked" || state === "opened") ? (
         <>
+          <p>{sentence(language, "reference.due", { date: formatDayInZone(language, data.dueAt, data.zone) })}</p>
           <p className="quiet">
             {sentence(language, "reference.until", { date: formatMoment(language, data.endsAt, data.zone) })} (
             {formatZone(data.zone)})
@@ -46,6 +47,10 @@ export default async function ReferencePage({ params }: { params: Promise<{ toke
             begin={begin.bind(null, token)}
             give={give.bind(null, token)}
             decline={decline.bind(null, token)}
+            save={save.bind(null, token)}
+            askTime={askTime.bind(null, token)}
+            draft={data.draft}
+            moreUntil={data.moreUntil}
           />
         </>
       ) : null}

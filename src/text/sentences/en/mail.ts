@@ -137,6 +137,23 @@ export const mail = {
   "mail.reference-asked.subject": "A reference for {applicant}",
   "mail.reference-asked.body":
     "{applicant} applies for {programme} and names you as referee. Follow this link to answer a short form or upload a letter. No account is needed. It works until {until}, for this request only:\n\n{link}",
+  "mail.reference-reminder.subject": "Still open: a reference for {applicant}",
+  "mail.reference-reminder.body":
+    "{applicant} applies for {programme} and waits for your reference, wanted by {due}. Follow this link to write it, to go on with what you have begun, to ask for more time or to decline. It works until {until}:\n\n{link}",
+  "mail.reference-extended.subject": "More time for the reference for {applicant}",
+  "mail.reference-extended.body":
+    "The reference for {applicant} is now wanted by {due}. This link leads to it:\n\n{link}",
+  "mail.reference-silent.subject": "{referee} has not answered yet",
+  "mail.reference-silent.body":
+    "We have reminded {referee}, whom you named as referee. The reference is wanted by {due}. Ask them yourself, or name another referee:\n\n{link}",
+  "mail.reference-ended.subject": "The request for a reference has ended",
+  "mail.reference-ended.body": "The reference for {applicant} is not needed any more. You need to do nothing.",
+  "mail.referee-wanted.subject": "Please name another referee",
+  "mail.referee-wanted.body":
+    "The request to {referee} has ended: {text}\n\nPlease name another referee here:\n\n{link}",
+  "mail.referee-not-reached.subject": "The request did not reach your referee",
+  "mail.referee-not-reached.body":
+    "Whoever reads {email} is not {referee}. Please correct the address in your application and send the request again.",
   "mail.reference-withdrawn.subject": "The request for a reference was withdrawn",
   "mail.reference-withdrawn.body": "{applicant} has withdrawn the request. You need to do nothing.",
   "mail.reference-given.subject": "Your referee has answered",

@@ -142,6 +142,23 @@ export const mail: Readonly<Record<keyof typeof english, string>> = {
   "mail.reference-asked.subject": "Une recommandation pour {applicant}",
   "mail.reference-asked.body":
     "{applicant} postule à {programme} et vous nomme comme référent. Suivez ce lien pour répondre à un court formulaire ou déposer une lettre. Aucun compte n’est nécessaire. Il vaut jusqu’au {until}, pour cette seule demande :\n\n{link}",
+  "mail.reference-reminder.subject": "En attente : une recommandation pour {applicant}",
+  "mail.reference-reminder.body":
+    "{applicant} postule à {programme} et attend votre recommandation, souhaitée pour le {due}. Suivez ce lien pour l’écrire, continuer ce que vous avez commencé, demander plus de temps ou décliner. Il vaut jusqu’au {until} :\n\n{link}",
+  "mail.reference-extended.subject": "Plus de temps pour la recommandation de {applicant}",
+  "mail.reference-extended.body":
+    "La recommandation pour {applicant} est maintenant souhaitée pour le {due}. Ce lien y mène :\n\n{link}",
+  "mail.reference-silent.subject": "{referee} n’a pas encore répondu",
+  "mail.reference-silent.body":
+    "Nous avons relancé {referee}, que vous avez nommé comme référent. La recommandation est souhaitée pour le {due}. Demandez-lui vous-même, ou nommez un autre référent :\n\n{link}",
+  "mail.reference-ended.subject": "La demande de recommandation a pris fin",
+  "mail.reference-ended.body": "La recommandation pour {applicant} n’est plus nécessaire. Vous n’avez rien à faire.",
+  "mail.referee-wanted.subject": "Nommez un autre référent",
+  "mail.referee-wanted.body":
+    "La demande adressée à {referee} a pris fin : {text}\n\nNommez ici un autre référent :\n\n{link}",
+  "mail.referee-not-reached.subject": "La demande n’est pas arrivée à votre référent",
+  "mail.referee-not-reached.body":
+    "La personne qui lit {email} n’est pas {referee}. Corrigez l’adresse dans votre candidature et envoyez de nouveau la demande.",
   "mail.reference-withdrawn.subject": "La demande de recommandation a été retirée",
   "mail.reference-withdrawn.body": "{applicant} a retiré la demande. Vous n’avez rien à faire.",
   "mail.reference-given.subject": "Votre référent a répondu",

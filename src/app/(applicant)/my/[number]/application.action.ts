@@ -19,6 +19,7 @@ import { removeDocument } from "../../../../acts/evidence/remove-document";
 import { requestSignature } from "../../../../acts/evidence/signatures";
 import { startPayment } from "../../../../acts/payments/payments";
 import { announcePaper, dropAnnouncement } from "../../../../acts/post/papers";
+import { askReferenceAgain } from "../../../../acts/references/chase-reference";
 import { requestReference, withdrawReference } from "../../../../acts/references/request-reference";
 import { askEarlyRuling } from "../../../../acts/rulings/rulings";
 import type { Option } from "../../../../core/catalogue/programme";
@@ -166,6 +167,10 @@ export async function answerOffer(
 
 export async function askReferee(number: string, applicationId: string, referee: string): Promise<Pressed> {
   return answer(number, await perform(requestReference, (await person(number)).actor, { applicationId, referee }));
+}
+
+export async function askRefereeAgain(number: string, applicationId: string, requestId: string): Promise<Pressed> {
+  return answer(number, await perform(askReferenceAgain, (await person(number)).actor, { applicationId, requestId }));
 }
 
 export async function withdrawRequest(number: string, applicationId: string, requestId: string): Promise<Pressed> {

@@ -35,6 +35,12 @@ import { correctAddress, settleReturned } from "../../../../acts/people/correct-
 import { joinAccounts, partAccounts } from "../../../../acts/people/join-accounts";
 import { judgeSamePerson } from "../../../../acts/people/same-person";
 import { inspectPaper, matchPaper, notePaper, sendPaperBack, takePaperBack } from "../../../../acts/post/papers";
+import {
+  correctReferee,
+  endReference,
+  extendReference,
+  sendReferenceAgain,
+} from "../../../../acts/references/chase-reference";
 import { askRegistry, leaveRegistryResults, takeRegistryResults } from "../../../../acts/results/registry";
 import { moveToRulebook } from "../../../../acts/rulebook/rulebooks";
 import { endCaseRuling, ruleOnCase } from "../../../../acts/rulings/rulings";
@@ -58,6 +64,10 @@ export const FILE_ACTS: { readonly [Name in FileActName]: Act<(typeof FILE_ACT_I
   "end-reopening": endReopening,
   "excuse-requirement": excuseRequirement,
   "extend-choice": extendChoice,
+  "correct-referee": correctReferee,
+  "extend-reference": extendReference,
+  "end-reference": endReference,
+  "send-reference-again": sendReferenceAgain,
   "file-pages": filePages,
   "put-together": putTogether,
   "finish-task": finishTask,

@@ -9,7 +9,7 @@ import { EstablishedOtherwise } from "../../../../../ui/application/changed-answ
 import { SectionForm } from "../../../../../ui/form/section-form.client";
 import type { MyApplication } from "../../../../../views/application/application-data";
 import { locale } from "../../../../request";
-import { askReferee, lookForLikeness, withdrawRequest } from "../application.action";
+import { askReferee, askRefereeAgain, lookForLikeness, withdrawRequest } from "../application.action";
 import { EarlyCases } from "../early-cases";
 import { loadApplication } from "../load";
 import { ChoicesPage } from "./choices-page";
@@ -93,6 +93,7 @@ export default async function SectionPage({ params }: { params: Promise<{ number
         requesting={{
           requests: application.references,
           ask: askReferee.bind(null, application.number, application.id),
+          again: askRefereeAgain.bind(null, application.number, application.id),
           withdraw: withdrawRequest.bind(null, application.number, application.id),
         }}
         starts={

@@ -14,6 +14,8 @@ export interface Requesting {
   readonly requests: MyApplication["references"];
   /** Mails the referee of an entry. */
   readonly ask: Press;
+  /** Has the mail sent once more. */
+  readonly again: Press;
   /** Ends a request. */
   readonly withdraw: Press;
 }
@@ -24,7 +26,7 @@ const OPEN = ["asked", "opened"];
 /** Each referee as the form has them now, with the state of the request, and the press that sends or withdraws it. */
 export function RefereeRequests({
   section,
-  requesting: { requests, ask, withdraw },
+  requesting: { requests, ask, again, withdraw },
   locale,
   zone,
 }: {
@@ -40,13 +42,21 @@ export function RefereeRequests({
         const last = requests.filter((r) => r.referee === entry.id).at(-1);
         const live = last !== undefined && UNDER_WAY.includes(last.state);
         const isOpen = last !== undefined && OPEN.includes(last.state);
-        const state = `referee.state.${last?.state ?? ""}`;
+        const state = `referee.state.${last?.declineReason === "not me" ? "notMe" : (last?.state ?? "")}`;
+        const why = `referee.why.${last?.declineReason ?? ""}`;
         const ready = value("name") !== "" && value("email") !== "" && value("role") !== "";
         return (
           <li key={entry.id}>
             <span className="strong">{value("name") || "—"}</span> <span className="quiet">{value("email")}</span>
             {last && isTextKey(state) ? (
-              <p>{sentence(locale, state, { date: formatDayInZone(locale, last.askedAt, zone) })}</p>
+              <p>
+                {sentence(locale, state, { date: formatDayInZone(locale, last.askedAt, zone), email: last.email })}{" "}
+                {isTextKey(why) ? sentence(locale, why) : ""}
+                {isOpen && last.remindedAt
+                  ? sentence(locale, "referee.reminded", { date: formatDayInZone(locale, last.remindedAt, zone) })
+                  : ""}{" "}
+                {isOpen ? sentence(locale, "referee.wanted", { date: formatDayInZone(locale, last.dueAt, zone) }) : ""}
+              </p>
             ) : null}
             {isOpen && value("email") !== "" && value("email") !== last.email ? (
               <p className="doubt">{sentence(locale, "referee.askedElsewhere", { email: last.email })}</p>
@@ -61,6 +71,14 @@ export function RefereeRequests({
               />
             )}
             {live || ready ? null : <p className="quiet">{sentence(locale, "referee.sendFirst")}</p>}
+            {isOpen ? (
+              <ConfirmPress
+                action={() => again(last.id)}
+                label={sentence(locale, "referee.again")}
+                question={sentence(locale, "referee.againAsk", { name: value("name"), email: last.email })}
+                locale={locale}
+              />
+            ) : null}
             {isOpen ? (
               <ConfirmPress
                 action={() => withdraw(last.id)}
