@@ -4,7 +4,8 @@ import type { Locale } from "../../core/text/local-text";
 import { offeredBy } from "../../db/queries/offered";
 import type { PlannedChoice } from "../application/choice-offer";
 import { REACH_NOTES } from "../contact/contact-places";
-import type { FileData, FileDocument, FileEvent, FileReference, FileReopening } from "./file-data";
+import type { FileReference } from "../references/file-reference";
+import type { FileData, FileDocument, FileEvent, FileReopening } from "./file-data";
 
 interface ValueKey {
   scope: string;
