@@ -95,6 +95,22 @@ describe("references that are waited for", () => {
     await referee.page.getByRole("heading", { name: "This link has ended." }).waitFor();
   });
 
+  it("whose time is over can still be offered: the referee asks the office for time", async () => {
+    await pool.query(
+      `with late as (update reference_request set due_at = now() - interval '40 days', ends_at = now() - interval '1 day' where state = 'asked'
+         and id in (select r.id from reference_request r join file_standing s on s.application_id = r.application_id where s.number = $1) returning id)
+       insert into reference_link (token_hash, request_id, at) select encode(sha256('late'), 'hex'), id, now() from late`,
+      [waiting.number],
+    );
+    const { page } = referee;
+    await page.goto("/reference/late");
+    await page.getByText(/^The time of this link is over/u).waitFor();
+    await expectAccessible(page);
+    await page.getByLabel("Until").fill("5 May 2099");
+    await page.getByRole("button", { name: "Ask for it" }).click();
+    await page.getByText("You have asked for time until 5 May 2099.").waitFor();
+  });
+
   it("that came on paper are put in with their day", async () => {
     const { page } = officer;
     await page.getByRole("button", { name: "Put in a letter that came" }).click();

@@ -104,14 +104,15 @@ describe("chasing references", () => {
       expect(await remindAll()).toBe(0);
       expect((await row()).reminders).toBe(reminders);
     }
-    world.later(20 * DAY);
+    world.later(9 * DAY);
     expect(await remindAll()).toBe(0);
     const links = (await sent("reference-reminder")).map((m) => m.values.link);
     expect(new Set([first, ...links]).size).toBe(3);
     for (const link of [first, ...links]) expect(await behind(link)).toBe(requestId);
     expect((await sent("reference-silent")).map((m) => m.values.referee)).toEqual(["Dr Orla Finnegan"]);
-    const before = (await row()).due_at.getTime() - 2 * DAY;
-    world.at(new Date(before).toISOString());
+    // Once more shortly before the time is over.
+    const until = new Date(world.runtime.now().getTime() + 3 * DAY).toISOString().slice(0, 10);
+    await must(world, extendReference, officer, { applicationId, requestId, until });
     expect(await remindAll()).toBe(1);
     world.later(DAY);
     expect(await remindAll()).toBe(0);
@@ -152,6 +153,27 @@ describe("chasing references", () => {
     world.at("2027-04-05T09:00:00Z");
     expect((await page())?.state).toBe("asked");
     expect((await listed("endangered"))?.[0]).toMatchObject({ due: "2027-03-10", danger: "overdue" });
+  });
+
+  it("whose time is over wait for a word of the office, once the referee asks for it", async () => {
+    const { ends_at } = await row();
+    world.at(new Date(ends_at.getTime() + DAY).toISOString());
+    expect((await page())?.state).toBe("late");
+    const until = new Date(ends_at.getTime() + 20 * DAY).toISOString().slice(0, 10);
+    expect(await reasonOf(runAct(world.runtime, giveReference, referee(), { answers }))).toBe("link-ended");
+    await must(world, askMoreTime, referee(), { until, words: "" });
+    expect((await page())?.moreUntil).toBe(until);
+  });
+
+  it("show that they were opened where the applicant was signed in, and that both have one name", async () => {
+    if (owner.kind !== "person") throw new Error("an applicant is a person");
+    await must(world, openReference, referee(), { signedIn: randomUUID() });
+    expect((await listed("waiting"))?.[0]?.signs).toEqual([]);
+    await must(world, openReference, referee(), { signedIn: owner.id });
+    expect((await listed("waiting"))?.[0]?.signs).toEqual(["own browser"]);
+    await world.runtime.pool.query("update reference_request set name = 'VALE Ana' where id = $1", [requestId]);
+    expect((await listed("waiting"))?.[0]?.signs).toEqual(["same address", "own browser", "own name"]);
+    await world.runtime.pool.query("update reference_request set name = 'Dr Orla Finnegan' where id = $1", [requestId]);
   });
 
   it("are declined with a reason; the words stay with the office", async () => {

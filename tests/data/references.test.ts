@@ -198,7 +198,7 @@ describe("references", () => {
     world.at("2027-02-08T17:59:59Z");
     expect((await page(link))?.state).toBe("asked");
     world.at("2027-02-08T18:00:00Z");
-    expect((await page(link))?.state).toBe("ended");
+    expect((await page(link))?.state).toBe("late");
     expect(await runAct(world.runtime, giveReference, link, { answers })).toMatchObject({ reason: "link-ended" });
     expect(await runAct(world.runtime, openReference, link, {})).toMatchObject({ reason: "link-ended" });
   });

@@ -4,7 +4,7 @@ import type { FileEvent } from "../../core/file/file-events";
 import { declineInput, moreTimeInput } from "../../core/references/requests";
 import { formatDay } from "../../core/time/day";
 import { dayAt } from "../../core/time/zone";
-import { application, person, referenceRequest } from "../../db/schema";
+import { application, referenceRequest } from "../../db/schema";
 import { type Act, type ActContext, defineAct, done, type Outcome, refuse } from "../act/act";
 import { settleFile } from "../act/settle";
 import { lookedAt, storeUpload } from "../evidence/looked-at";
@@ -26,15 +26,22 @@ async function openRequest(ctx: ActContext): Promise<Request | null> {
 }
 
 function isOpen(request: Request, now: Date): boolean {
-  return (request.state === "asked" || request.state === "opened") && now < request.endsAt;
+  return isWaiting(request) && now < request.endsAt;
 }
 
-/** @param leaves the event; null for what is no news of the file */
+/** What still waits, though the time of its link may be over. */
+const isWaiting = (request: Request): boolean => request.state === "asked" || request.state === "opened";
+
+/**
+ * @param leaves the event; null for what is no news of the file
+ * @param may whether the request is still open for that
+ */
 function refereeAct<Schema extends z.ZodType>(
   name: string,
   leaves: FileEvent | null,
   input: Schema,
   write: (ctx: ActContext, request: Request, input: z.output<Schema>) => Promise<Outcome<null>>,
+  may: (request: Request, now: Date) => boolean = isOpen,
 ): Act<Schema, null> {
   return defineAct<Schema, null>({
     name,
@@ -42,7 +49,7 @@ function refereeAct<Schema extends z.ZodType>(
     may: (ctx) => ctx.actor.kind === "link",
     run: async (ctx, values) => {
       const request = await openRequest(ctx);
-      if (!request || !isOpen(request, ctx.now)) return refuse("link-ended");
+      if (!request || !may(request, ctx.now)) return refuse("link-ended");
       const outcome = await write(ctx, request, values);
       if (!outcome.ok) return outcome;
       if (leaves === null) return outcome;
@@ -53,32 +60,47 @@ function refereeAct<Schema extends z.ZodType>(
   });
 }
 
+async function ownerOf(ctx: ActContext, request: Request): Promise<string | null> {
+  const [owner] = await ctx.db
+    .select({ personId: application.personId })
+    .from(application)
+    .where(eq(application.id, request.applicationId));
+  return owner?.personId ?? null;
+}
+
 async function tellApplicant(
   ctx: ActContext,
   request: Request,
   template: "reference-given" | "reference-declined" | "referee-not-reached",
 ): Promise<void> {
-  const [owner] = await ctx.db
-    .select({ personId: application.personId })
-    .from(application)
-    .innerJoin(person, eq(person.id, application.personId))
-    .where(eq(application.id, request.applicationId));
-  if (owner)
-    await mailApplicant(ctx, request.applicationId, owner.personId, template, {
+  const personId = await ownerOf(ctx, request);
+  if (personId !== null)
+    await mailApplicant(ctx, request.applicationId, personId, template, {
       referee: request.name,
       email: request.email,
     });
 }
 
-/** The referee pressed "begin" on the page of the link. */
-export const openReference = refereeAct("open-reference", "open-reference", z.object({}), async (ctx, request) => {
-  if (request.state === "asked")
+/**
+ * The referee pressed "begin" on the page of the link.
+ * @param signedIn who was signed in to the browser in which it was pressed: where that is the applicant, the office is told
+ */
+export const openReference = refereeAct(
+  "open-reference",
+  "open-reference",
+  z.object({ signedIn: z.uuid().nullable().default(null) }),
+  async (ctx, request, { signedIn }) => {
+    const own = signedIn !== null && signedIn === (await ownerOf(ctx, request));
     await ctx.db
       .update(referenceRequest)
-      .set({ state: "opened", openedAt: ctx.now })
+      .set({
+        ...(request.state === "asked" ? { state: "opened", openedAt: ctx.now } : {}),
+        ...(own ? { ownBrowser: true } : {}),
+      })
       .where(eq(referenceRequest.id, request.id));
-  return done(null);
-});
+    return done(null);
+  },
+);
 
 export const referenceAnswersSchema = z.object({
   known: z.string().trim().min(1).max(500),
@@ -117,7 +139,7 @@ export const saveReference = refereeAct("save-reference", null, draftSchema, asy
   return done(null);
 });
 
-/** The referee asks for more time than they have; the office answers that. */
+/** The referee asks for more time than they have, also once it is over; the office answers that. */
 export const askMoreTime = refereeAct(
   "ask-more-time",
   "ask-more-time",
@@ -132,6 +154,7 @@ export const askMoreTime = refereeAct(
       .where(eq(referenceRequest.id, request.id));
     return done(null);
   },
+  isWaiting,
 );
 
 /** Says no, and why. Where it reached somebody else the applicant is told that the address is wrong. */

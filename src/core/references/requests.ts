@@ -97,4 +97,4 @@ export const REFERENCE_LISTS = ["more time", "endangered", "failed", "waiting", 
 export type ReferenceList = (typeof REFERENCE_LISTS)[number];
 
 /** What stands out about a reference; none of it decides anything. */
-export type ReferenceSign = "open mailbox" | "same letter" | "same address";
+export type ReferenceSign = "open mailbox" | "same letter" | "same address" | "own browser" | "own name";

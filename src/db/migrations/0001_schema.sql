@@ -583,6 +583,7 @@ CREATE TABLE "reference_request" (
 	"reminders" integer DEFAULT 0 NOT NULL,
 	"more_until" date,
 	"more_words" text,
+	"own_browser" boolean DEFAULT false NOT NULL,
 	"decline_reason" text,
 	"decline_words" text,
 	"draft" jsonb,

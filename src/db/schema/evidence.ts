@@ -211,6 +211,8 @@ export const referenceRequest = pgTable(
     /** The last day of the time that the referee asks for, until the office has answered that. */
     moreUntil: day("more_until"),
     moreWords: text("more_words"),
+    /** Whether it was opened or given in a browser in which the applicant was signed in. */
+    ownBrowser: boolean("own_browser").notNull().default(false),
     declineReason: oneOf("decline_reason", DECLINE_REASONS),
     declineWords: text("decline_words"),
     /** What the referee has written so far. */

@@ -25,6 +25,8 @@ export const REFERENCE_LIST_WORDS: Readonly<Record<ReferenceList, { readonly nam
 export const REFERENCE_SIGN_WORDS: Readonly<Record<ReferenceSign, string>> = {
   "open mailbox": "Anybody can open a mailbox there.",
   "same letter": "The same letter stands in another file.",
+  "own browser": "It was opened in a browser in which the applicant was signed in.",
+  "own name": "Referee and applicant have the same name.",
   "same address": "Another person’s referee of another name has this address.",
 };
 

@@ -1,12 +1,12 @@
 "use client";
 
 import { Button } from "antd";
-import { useState } from "react";
 import type { Json } from "../../core/file/facts";
 import { type AnswerPlace, answerKey } from "../../core/file/place";
 import type { Field } from "../../core/rulebook/section";
 import { sentence } from "../../text/sentence";
 import { NOTHING_SAID, valueText } from "../../text/words/value-text";
+import { CopyPress } from "../frame/copy-press.client";
 import type { FieldContext } from "./field-context";
 import type { HeldChange } from "./unsent";
 
@@ -69,15 +69,12 @@ function Refused({
   held: Exclude<HeldChange, { why: "conflict" }>;
 }) {
   const { locale } = context;
-  const [copied, setCopied] = useState(false);
   const text = inWords(context, field, held.value);
   return (
     <div className="conflict" role="alert">
       <p>{sentence(locale, `save.held.${held.why}`)}</p>
       <p className="held-value">{text}</p>
-      <Button size="small" onClick={() => void navigator.clipboard.writeText(text).then(() => setCopied(true))}>
-        {sentence(locale, copied ? "save.copied" : "save.copy")}
-      </Button>{" "}
+      <CopyPress text={text} label={sentence(locale, "save.copy")} done={sentence(locale, "save.copied")} small />{" "}
       <Button size="small" onClick={() => context.letGo(held)}>
         {sentence(locale, "save.letGo")}
       </Button>

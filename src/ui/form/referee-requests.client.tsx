@@ -6,6 +6,7 @@ import { formatDayInZone } from "../../text/format";
 import { isTextKey, sentence } from "../../text/sentence";
 import type { MyApplication } from "../../views/application/application-data";
 import { ConfirmPress } from "../frame/confirm-press.client";
+import { CopyPress } from "../frame/copy-press.client";
 
 type Press = (id: string) => Promise<string | null>;
 
@@ -69,6 +70,17 @@ export function RefereeRequests({
                 primary
                 locale={locale}
               />
+            )}
+            {live || value("name") === "" ? null : (
+              <details>
+                <summary>{sentence(locale, "referee.askFirst")}</summary>
+                <p className="held-value">{sentence(locale, "referee.askFirstText", { name: value("name") })}</p>
+                <CopyPress
+                  text={sentence(locale, "referee.askFirstText", { name: value("name") })}
+                  label={sentence(locale, "save.copy")}
+                  done={sentence(locale, "save.copied")}
+                />
+              </details>
             )}
             {live || ready ? null : <p className="quiet">{sentence(locale, "referee.sendFirst")}</p>}
             {isOpen ? (

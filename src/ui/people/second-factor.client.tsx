@@ -4,6 +4,7 @@ import { Button, Input, QRCode } from "antd";
 import { type FormEvent, type ReactNode, useId, useState } from "react";
 import type { Locale } from "../../core/text/local-text";
 import { sentence, type TextKey } from "../../text/sentence";
+import { CopyPress } from "../frame/copy-press.client";
 
 type Problem = "wrong" | "locked" | "unavailable";
 
@@ -207,7 +208,6 @@ function Codes({
   title: string;
   to: string;
 }) {
-  const [copied, setCopied] = useState(false);
   const text = `${codes.join("\n")}\n`;
   return (
     <section role="status">
@@ -221,9 +221,7 @@ function Codes({
         ))}
       </ul>
       <div className="presses">
-        <Button onClick={() => void navigator.clipboard.writeText(text).then(() => setCopied(true))}>
-          {t(copied ? "account.factorCopied" : "account.factorCopy")}
-        </Button>
+        <CopyPress text={text} label={t("account.factorCopy")} done={t("account.factorCopied")} />
         <a
           className="plain-button"
           download="unvex-recovery-codes.txt"

@@ -59,7 +59,7 @@ function Decline({ locale, applicant, decline }: Props) {
   );
 }
 
-function MoreTime({ locale, askTime }: Props) {
+function MoreTime({ locale, askTime }: Pick<Props, "locale" | "askTime">) {
   const [until, setUntil] = useState("");
   const [words, setWords] = useState("");
   const [wrong, setWrong] = useState<string | null>(null);
@@ -79,8 +79,10 @@ function MoreTime({ locale, askTime }: Props) {
         <Button
           type="primary"
           loading={busy}
-          disabled={until === ""}
-          onClick={() => begin(async () => setWrong(await askTime({ until, words })))}
+          onClick={() => {
+            if (until === "") setWrong(sentence(locale, "reference.moreTooSoon"));
+            else begin(async () => setWrong(await askTime({ until, words })));
+          }}
         >
           {sentence(locale, "reference.moreSend")}
         </Button>
@@ -88,6 +90,17 @@ function MoreTime({ locale, askTime }: Props) {
       <Wrong text={wrong} />
     </div>
   );
+}
+
+/** That the office is asked for more time, while it has not answered. */
+function Asked({ locale, moreUntil }: Pick<Props, "locale" | "moreUntil">) {
+  if (moreUntil === null) return null;
+  return <p className="notice">{sentence(locale, "reference.moreAsked", { date: formatDate(locale, moreUntil) })}</p>;
+}
+
+/** What a referee can still do whose time is over: ask for more. */
+export function LateReferee(props: Pick<Props, "locale" | "moreUntil" | "askTime">) {
+  return props.moreUntil === null ? <MoreTime {...props} /> : <Asked {...props} />;
 }
 
 /** What a referee answers instead of the reference: that they need more time, or that they cannot give one, and why. */
@@ -101,9 +114,7 @@ export function Otherwise(props: Props) {
   );
   return (
     <div className="otherwise">
-      {moreUntil === null ? null : (
-        <p className="notice">{sentence(locale, "reference.moreAsked", { date: formatDate(locale, moreUntil) })}</p>
-      )}
+      <Asked {...props} />
       <div className="presses">
         {press("time", "reference.moreTime")}
         {press("decline", "reference.decline")}

@@ -55,10 +55,9 @@ function MoreTime({ request, act, does }: { request: WorkedRequest; act: ActOnFi
       <Button
         size="small"
         type="primary"
-        disabled={until === ""}
         onClick={() =>
           does(
-            () => act("extend-reference", { requestId: request.id, until }),
+            async () => (until === "" ? "Say until when." : act("extend-reference", { requestId: request.id, until })),
             "They have the time, and a mail that says so.",
           )
         }

@@ -5,7 +5,8 @@ import type { LocalText } from "../../core/text/local-text";
 import { defineView } from "../view/view";
 
 export interface ReferencePage {
-  readonly state: "asked" | "opened" | "given" | "declined" | "ended";
+  /** "late": the link's time is over, and the reference is still waited for. */
+  readonly state: "asked" | "opened" | "given" | "declined" | "late" | "ended";
   readonly applicant: string;
   readonly programmes: readonly LocalText[];
   /** Until when the reference is wanted; the link works longer. */
@@ -57,7 +58,7 @@ export const referencePage = defineView({
     const over = (row.state === "asked" || row.state === "opened") && now >= row.ends_at;
     const known = ["asked", "opened", "given", "declined"].includes(row.state) && !over;
     return {
-      state: known ? (row.state as ReferencePage["state"]) : "ended", // just tested
+      state: over ? "late" : known ? (row.state as ReferencePage["state"]) : "ended", // just tested
       applicant: row.applicant,
       programmes: row.programmes ?? [],
       dueAt: row.due_at.toISOString(),

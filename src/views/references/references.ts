@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { nameSimilarity } from "../../core/people/name-similarity";
 import { isOpenMail } from "../../core/people/open-mail";
 import {
   type Danger,
@@ -53,6 +54,8 @@ export interface ReferencesPage {
 }
 
 const MOST_LISTED = 300;
+/** From here on two names are one, however they are written. */
+const SAME_NAME = 0.95;
 /** References that came are listed for so long. */
 const GIVEN_DAYS = 30;
 
@@ -112,7 +115,7 @@ export const references = defineView({
                exists (select 1 from upload u join upload o on o.sha256 = u.sha256 and o.application_id <> u.application_id join reference_request q on q.upload_id = o.id
                  where u.id = r.upload_id) as "sameLetter",
                exists (select 1 from reference_request q join application a on a.id = q.application_id join application b on b.id = r.application_id
-                 where q.email = r.email and q.name <> r.name and a.person_id <> b.person_id) as "sameAddress"
+                 where q.email = r.email and q.name <> r.name and a.person_id <> b.person_id) as "sameAddress", r.own_browser as "ownBrowser"
              from reference_request r join file_standing s on s.application_id = r.application_id
              left join lateral (select sent_at, failure from message m where m.application_id = r.application_id and m.to_address = r.email
                and m.template in ('reference-asked', 'reference-reminder', 'reference-extended') order by m.queued_at desc limit 1) m on true
@@ -122,12 +125,14 @@ export const references = defineView({
           ),
     ]);
     const today = formatDay(dayAt(office.zone, now.getTime()));
-    const rows = listed.rows.map(({ dueAt, sameLetter, sameAddress, ...row }) => {
+    const rows = listed.rows.map(({ dueAt, sameLetter, sameAddress, ownBrowser, ...row }) => {
       const due = dueAt ? formatDay(dayAt(office.zone, dueAt.getTime())) : null;
       const signs: ReferenceSign[] = [
         ...(isOpenMail(row.email.split("@")[1] ?? "") ? (["open mailbox"] as const) : []),
         ...(sameLetter ? (["same letter"] as const) : []),
         ...(sameAddress ? (["same address"] as const) : []),
+        ...(ownBrowser ? (["own browser"] as const) : []),
+        ...(nameSimilarity(row.name, row.applicant).score >= SAME_NAME ? (["own name"] as const) : []),
       ];
       return {
         ...EMPTY,
@@ -174,4 +179,5 @@ interface Listed
   readonly dueAt?: Date | null;
   readonly sameLetter?: boolean;
   readonly sameAddress?: boolean;
+  readonly ownBrowser?: boolean;
 }

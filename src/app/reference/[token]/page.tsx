@@ -2,6 +2,7 @@ import { hashToken } from "../../../acts/act/token";
 import { webRuntime } from "../../../runtime";
 import { formatDayInZone, formatMoment, formatZone } from "../../../text/format";
 import { sentence } from "../../../text/sentence";
+import { LateReferee } from "../../../ui/references/otherwise.client";
 import { ReferenceForm } from "../../../ui/references/reference-form.client";
 import { referencePage, requestOfLink } from "../../../views/references/reference-page";
 import { locale, see } from "../../request";
@@ -29,6 +30,12 @@ export default async function ReferencePage({ params }: { params: Promise<{ toke
       ) : (
         <h1>{sentence(language, "refused.link-ended")}</h1>
       )}
+      {data && state === "late" ? (
+        <>
+          <p>{sentence(language, "reference.late", { date: formatDayInZone(language, data.dueAt, data.zone) })}</p>
+          <LateReferee locale={language} moreUntil={data.moreUntil} askTime={askTime.bind(null, token)} />
+        </>
+      ) : null}
       {state === "ended" ? <p>{sentence(language, "reference.ended")}</p> : null}
       {state === "given" ? <p className="notice">{sentence(language, "reference.given")}</p> : null}
       {state === "declined" ? <p className="notice">{sentence(language, "reference.declined")}</p> : null}

@@ -15,7 +15,7 @@ import type { Actor } from "../../../core/rights/actor";
 import { webRuntime } from "../../../runtime";
 import { sentence } from "../../../text/sentence";
 import { requestOfLink } from "../../../views/references/reference-page";
-import { locale, perform, VISITOR } from "../../request";
+import { identity, locale, perform, VISITOR } from "../../request";
 
 async function holder(token: string): Promise<Actor> {
   const requestId = await requestOfLink((await webRuntime()).pool, hashToken(token));
@@ -36,7 +36,8 @@ async function answer(token: string, outcome: Outcome<unknown>): Promise<string 
 }
 
 export async function begin(token: string): Promise<string | null> {
-  return answer(token, await perform(openReference, await holder(token), {}));
+  const signedIn = (await identity())?.actor.id ?? null;
+  return answer(token, await perform(openReference, await holder(token), { signedIn }));
 }
 
 export async function give(token: string, answers: ReferenceAnswers): Promise<string | null> {

@@ -40,6 +40,8 @@ export const references = {
   "reference.decline.other": "Another reason",
   "reference.declineWords": "In your own words (may stay empty; the office reads it)",
   "reference.declineSend": "Tell them so",
+  "reference.late":
+    "The time of this link is over: the reference was wanted by {date}. If you would still like to give it, ask the office for time; it answers by mail.",
   "reference.moreTime": "I need more time",
   "reference.moreUntil": "Until",
   "reference.moreWords": "A word about it (may stay empty)",
@@ -50,6 +52,9 @@ export const references = {
   "referee.why.no time": "They have no time for it now.",
   "referee.why.not well enough": "They say that they do not know you well enough.",
   "referee.why.too close": "They say that they are too close to you.",
+  "referee.askFirst": "Ask them first: a text to use",
+  "referee.askFirstText":
+    "Dear {name},\n\nI am applying for a study programme and would like to name you as referee. You would get a mail with a link from the admissions office, and could answer a short form or upload a letter there; no account is needed. You can also decline there.\n\nWould that be all right with you?",
   "referee.again": "Send the request again",
   "referee.againAsk": "This writes to {name} ({email}) once more, with a new link.",
   "referee.reminded": "Reminded on {date}.",

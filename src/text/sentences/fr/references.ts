@@ -42,6 +42,8 @@ export const references: Readonly<Record<keyof typeof english, string>> = {
   "reference.decline.other": "Une autre raison",
   "reference.declineWords": "Avec vos mots (facultatif ; le bureau les lit)",
   "reference.declineSend": "Le faire savoir",
+  "reference.late":
+    "Le délai de ce lien est passé : la recommandation était souhaitée pour le {date}. Si vous voulez encore la donner, demandez du temps au bureau ; il répond par courriel.",
   "reference.moreTime": "Il me faut plus de temps",
   "reference.moreUntil": "Jusqu’au",
   "reference.moreWords": "Un mot à ce sujet (facultatif)",
@@ -53,6 +55,9 @@ export const references: Readonly<Record<keyof typeof english, string>> = {
   "referee.why.no time": "Le temps lui manque actuellement.",
   "referee.why.not well enough": "Il ou elle dit ne pas vous connaître assez.",
   "referee.why.too close": "Il ou elle dit être trop proche de vous.",
+  "referee.askFirst": "Demandez-lui d’abord : un texte tout prêt",
+  "referee.askFirstText":
+    "Bonjour {name},\n\nJe postule à un programme d’études et souhaite vous nommer comme référent. Vous recevriez du bureau des admissions un courriel avec un lien, et pourriez y répondre à un court formulaire ou déposer une lettre ; aucun compte n’est nécessaire. Vous pouvez aussi y décliner.\n\nCela vous conviendrait-il ?",
   "referee.again": "Envoyer de nouveau la demande",
   "referee.againAsk": "Ceci écrit encore une fois à {name} ({email}), avec un nouveau lien.",
   "referee.reminded": "Relance le {date}.",
