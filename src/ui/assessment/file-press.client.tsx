@@ -1,8 +1,8 @@
 "use client";
 
 import { useState } from "react";
-import { goingText, useGoing } from "../frame/going-line.client";
-import { refusedText, sendFile } from "../frame/send-form";
+import { goingText, useGoing } from "../sending/going-line.client";
+import { refusedText, sendFile } from "../sending/send-form";
 
 /** Chooses one file of the office's and sends it at once, with what belongs to it; says how far it is, and why it was not taken. */
 export function FilePress({

@@ -7,9 +7,9 @@ import { MOST_ATTACHED } from "../../core/conversation/incoming";
 import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
 import type { AttachedDocument } from "../../views/conversation/conversation";
-import { GoingLine, useGoing } from "../frame/going-line.client";
-import { refusedText, sendFile } from "../frame/send-form";
 import { Wrong } from "../frame/wrong";
+import { GoingLine, useGoing } from "../sending/going-line.client";
+import { refusedText, sendFile } from "../sending/send-form";
 
 /** Documents that go with a message, with the way to each. */
 export function Attached({ documents, locale }: { documents: readonly AttachedDocument[]; locale: Locale }) {

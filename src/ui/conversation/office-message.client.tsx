@@ -5,7 +5,7 @@ import type { ActOnFile } from "../../core/file-acts/file-acts";
 import { formatMoment } from "../../text/format";
 import type { FileData } from "../../views/assessment/file-data";
 import type { ConversationMessage } from "../../views/conversation/conversation";
-import { refusedText } from "../frame/send-form";
+import { refusedText } from "../sending/send-form";
 import { LooseDocuments } from "./loose-documents.client";
 
 /** How a message came that was written as a mail, and what of it could not be kept. */

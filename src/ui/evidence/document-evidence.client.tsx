@@ -12,7 +12,7 @@ import type { FileData, FileDocument } from "../../views/assessment/file-data";
 import { requirementName } from "../assessment/entry-name";
 import { FilePress } from "../assessment/file-press.client";
 import { useOfficeZone } from "../frame/office-day.client";
-import { refusedText } from "../frame/send-form";
+import { refusedText } from "../sending/send-form";
 import { CameOn } from "./arrival.client";
 import { pagesOf, Signs } from "./document-signs.client";
 import { DocumentViewer, JoinPages, SortPages } from "./lazy-viewer.client";

@@ -8,9 +8,9 @@ import type { Picture } from "../../core/rulebook/requirement";
 import { FILE_FORMATS, mostBytesOf, type Takes } from "../../core/rulebook/takes";
 import type { Locale } from "../../core/text/local-text";
 import { isTextKey, sentence } from "../../text/sentence";
-import { GoingLine, useGoing } from "../frame/going-line.client";
-import { refusedText, sendFile } from "../frame/send-form";
 import { Wrong } from "../frame/wrong";
+import { GoingLine, useGoing } from "../sending/going-line.client";
+import { refusedText, sendFile } from "../sending/send-form";
 
 const CropPicture = dynamic(() => import("./crop-picture.client"), { ssr: false });
 

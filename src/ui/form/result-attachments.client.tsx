@@ -6,8 +6,8 @@ import { useState } from "react";
 import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
 import type { DocumentPlace, FileAttachment } from "../../views/results/results-file";
-import { refusedText, sendFile } from "../frame/send-form";
 import { Wrong } from "../frame/wrong";
+import { refusedText, sendFile } from "../sending/send-form";
 
 interface Props {
   readonly applicationId: string;

@@ -4,9 +4,9 @@ import { Button, Input } from "antd";
 import { useState } from "react";
 import { formatMoment } from "../../text/format";
 import type { IncomingMail } from "../../views/mail/incoming";
-import { refusedText } from "../frame/send-form";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
+import { refusedText } from "../sending/send-form";
 
 type Place = (mailId: string, number: string, as: "message" | "kept") => Promise<string | null>;
 

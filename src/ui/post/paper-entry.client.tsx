@@ -6,9 +6,9 @@ import { requirementKey } from "../../core/file/place";
 import { formatDate } from "../../text/format";
 import type { PaperFile, PaperPlace } from "../../views/post/papers";
 import { useQuickFind } from "../frame/quick-find.client";
-import { refusedText, sendFile } from "../frame/send-form";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
+import { refusedText, sendFile } from "../sending/send-form";
 import { type Arrival, ArrivalFields, ScanField } from "./arrival-fields.client";
 
 export interface PaperActs {

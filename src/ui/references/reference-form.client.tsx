@@ -5,9 +5,9 @@ import { useEffect, useId, useMemo, useRef, useState } from "react";
 import type { ReferenceAnswers } from "../../core/references/requests";
 import type { Locale } from "../../core/text/local-text";
 import { sentence } from "../../text/sentence";
-import { refusedText, sendForm } from "../frame/send-form";
 import { useAsking } from "../frame/unanswered.client";
 import { Wrong } from "../frame/wrong";
+import { refusedText, sendForm } from "../sending/send-form";
 import { type AskingTime, type Declining, Otherwise } from "./otherwise.client";
 
 const RATINGS = ["outstanding", "very good", "good", "fair", "cannot say"] as const;

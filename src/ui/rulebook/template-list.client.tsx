@@ -3,9 +3,9 @@
 import { Button } from "antd";
 import { useState } from "react";
 import type { Template } from "../../core/rulebook/requirement";
-import { goingText, useGoing } from "../frame/going-line.client";
-import { refusedText, sendFile } from "../frame/send-form";
 import { Wrong } from "../frame/wrong";
+import { goingText, useGoing } from "../sending/going-line.client";
+import { refusedText, sendFile } from "../sending/send-form";
 
 /** The forms that applicants download for a document, such as one for a school to fill in. */
 export function TemplateList({

@@ -67,7 +67,6 @@ export default async function FilePage({
   const act = actions.actOnFile.bind(null, number, data.id) as ActOnFile; // what it takes hangs on the name it is called with
   const lead = holds(actor, ["lead officer"]);
   const address = <AccountAddress file={data} corrected={mails?.addresses ?? []} act={act} />;
-  const returned = data.assessment.file.owed.some((s) => s.kind === "reach applicant");
   return (
     <div className="file">
       <Head data={data} show={show} />
@@ -96,7 +95,7 @@ export default async function FilePage({
         </div>
       ) : null}
       {show === "history" ? <History data={data} /> : null}
-      {show === "messages" && returned ? address : null}
+      {show === "messages" ? address : null}
       {show === "messages" && written ? (
         <FileConversation
           number={number}
@@ -108,7 +107,6 @@ export default async function FilePage({
       ) : null}
       {show === "messages" ? (
         <section aria-label="Mails" className="mails">
-          {returned ? null : address}
           <h2>Mails</h2>
           <FileMessages messages={mails?.sent ?? []} zone={data.zone} act={act} />
           <KeptMails mails={mails?.kept ?? []} file={data} act={act} />
