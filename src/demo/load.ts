@@ -14,7 +14,6 @@ import { confirmValues } from "../acts/evidence/confirm-values";
 import { acceptEvidence, returnEvidence } from "../acts/evidence/judge-evidence";
 import { recordPayment, startPayment } from "../acts/payments/payments";
 import { announcePaper, noteStrayPaper } from "../acts/post/papers";
-import { askMoreTime, declineReference, giveReference, openReference } from "../acts/references/answer-reference";
 import { requestReference } from "../acts/references/request-reference";
 import { ruleOnCase } from "../acts/rulings/rulings";
 import { orderOf } from "../core/catalogue/choice-rules";
@@ -28,7 +27,7 @@ import { momentFrom } from "./catalogue";
 import { acceptAll, confirmAll } from "./checking";
 import * as documents from "./documents";
 import { fillAny } from "./filling";
-import { mailUs } from "./mailing";
+import { mailUs, refereeDoes } from "./from-outside";
 import type { Profile } from "./profile";
 import { askRegistries, correctRegistry } from "./registries";
 import type { Moment, Story } from "./story";
@@ -136,19 +135,6 @@ async function payFee(play: Play, result: "booked" | "declined"): Promise<void> 
   }
 }
 
-async function linkHolder(play: Play): Promise<Actor> {
-  const { rows } = await play.stage.runtime.pool.query<{ id: string }>(
-    "select id from reference_request where application_id = $1 order by asked_at desc limit 1",
-    [play.applicationId],
-  );
-  return { kind: "link", requestId: rows[0]?.id ?? "" };
-}
-
-async function letterOf(play: Play) {
-  const bytes = await documents.letterOfReference(play.profile, play.stage.runtime.now());
-  return { name: "reference.pdf", bytes, mediaType: "application/pdf" as const, pages: 1, marks: [] };
-}
-
 /** Submits every choice that is still in preparation. */
 async function submitAll({ stage, actor, applicationId }: Play): Promise<void> {
   const loaded = await loadFile(stage.runtime.pool, applicationId);
@@ -223,28 +209,10 @@ async function perform(play: Play, moment: Moment): Promise<void> {
     case "ask referee":
       await act(runtime, requestReference, play.actor, { applicationId, referee: play.filled.referee });
       return;
-    case "reference given": {
-      const holder = await linkHolder(play);
-      await act(runtime, openReference, holder, {});
-      await act(runtime, giveReference, holder, {
-        answers: {
-          known: "Two years, as teacher and supervisor of the thesis",
-          rating: "very good",
-          text: moment.letter ? "" : play.profile.referee.words,
-        },
-        letter: moment.letter ? await letterOf(play) : null,
-      });
-      return;
-    }
+    case "reference given":
     case "reference declined":
-      await act(runtime, declineReference, await linkHolder(play), {
-        reason: "no time",
-        words: "I retire in December.",
-      });
-      return;
     case "reference takes longer":
-      await act(runtime, askMoreTime, await linkHolder(play), { until: moment.until, words: moment.words });
-      return;
+      return refereeDoes(runtime, applicationId, play.profile, moment);
     case "pay":
       return payFee(play, moment.result ?? "booked");
     case "submit":

@@ -3,7 +3,8 @@ import type { Profile } from "./profile";
 
 /** One thing that happens to a file, on a day counted from the demo's anchor. */
 type What =
-  | { readonly do: "fill" | "ask referee" | "reference declined" | "submit" | "withdraw" }
+  | { readonly do: "fill" | "ask referee" | "submit" | "withdraw" }
+  | { readonly do: "reference declined" }
   | { readonly do: "reference given"; readonly letter?: boolean }
   | { readonly do: "reference takes longer"; readonly until: string; readonly words: string }
   | { readonly do: "fill some"; readonly sections: number }

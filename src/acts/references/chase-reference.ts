@@ -1,8 +1,7 @@
-import { and, eq, inArray } from "drizzle-orm";
+import { and, eq } from "drizzle-orm";
 import { z } from "zod";
 import type { PlainDate } from "../../core/ids";
 import { emailKey } from "../../core/people/email-key";
-import { shownName } from "../../core/people/shown-name";
 import {
   correctRefereeInput,
   DAYS_AFTER_DUE,
@@ -19,14 +18,13 @@ import { type ActContext, done, refuse } from "../act/act";
 import { actingId } from "../act/acting-id";
 import { defineFileAct, type OpenFile } from "../act/file-act";
 import { lookedAt, storeUpload } from "../evidence/looked-at";
-import { mailApplicant, mayAskOthers, queueMail } from "../mail/queue-mail";
-import { mailReferee, ownerOf, type ReferenceRequest } from "./reference-link";
+import { mailApplicant, mayAskOthers } from "../mail/queue-mail";
+import { endRequest, isAsked, mailReferee, OPEN, ownerOf, type ReferenceRequest } from "./reference-link";
 import { ownAddresses } from "./request-reference";
 
 /** What the office, the applicant and the clock do with a request that was sent: each names it by its id. */
 
 const DAY_MS = 86_400_000;
-const OPEN: ReferenceRequest["state"][] = ["asked", "opened"];
 const about = ({ requestId }: { readonly requestId: string }) => ({ request: requestId });
 
 async function requestOf(ctx: ActContext, file: OpenFile, requestId: string): Promise<ReferenceRequest | null> {
@@ -43,6 +41,23 @@ const today = (ctx: ActContext, file: OpenFile) => formatDay(dayAt(file.office.z
 const isOver = (file: OpenFile) =>
   file.facts.application.withdrawnAt !== null || file.assessment.file.stage === "closed";
 
+/** A request that waits for its referee, or why there is none. */
+async function openRequest(
+  ctx: ActContext,
+  file: OpenFile,
+  requestId: string,
+): Promise<ReferenceRequest | "not-found" | "already-done"> {
+  const request = await requestOf(ctx, file, requestId);
+  if (!request || isOver(file)) return "not-found";
+  return OPEN.includes(request.state) ? request : "already-done";
+}
+
+/** The same, whose link still works. */
+async function workingRequest(ctx: ActContext, file: OpenFile, requestId: string) {
+  const request = await openRequest(ctx, file, requestId);
+  return typeof request !== "string" && ctx.now >= request.endsAt ? ("link-ended" as const) : request;
+}
+
 async function remind(ctx: ActContext, file: OpenFile, request: ReferenceRequest): Promise<void> {
   await ctx.db
     .update(referenceRequest)
@@ -58,10 +73,8 @@ export const sendReferenceAgain = defineFileAct({
   right: "office",
   about,
   run: async (ctx, file, { requestId }) => {
-    const request = await requestOf(ctx, file, requestId);
-    if (!request || isOver(file)) return refuse("not-found");
-    if (!OPEN.includes(request.state)) return refuse("already-done");
-    if (ctx.now >= request.endsAt) return refuse("link-ended");
+    const request = await workingRequest(ctx, file, requestId);
+    if (typeof request === "string") return refuse(request);
     await remind(ctx, file, request);
     return done(null);
   },
@@ -74,10 +87,8 @@ export const askReferenceAgain = defineFileAct({
   right: "applicant",
   about,
   run: async (ctx, file, { requestId }) => {
-    const request = await requestOf(ctx, file, requestId);
-    if (!request || isOver(file)) return refuse("not-found");
-    if (!OPEN.includes(request.state)) return refuse("already-done");
-    if (ctx.now >= request.endsAt) return refuse("link-ended");
+    const request = await workingRequest(ctx, file, requestId);
+    if (typeof request === "string") return refuse(request);
     if (!(await mayAskOthers(ctx, file.ownerId, request.email))) return refuse("mailed-enough");
     await remind(ctx, file, request);
     return done(null);
@@ -126,16 +137,14 @@ export const correctReferee = defineFileAct({
     if (request.name === name && request.email.toLowerCase() === email) return refuse("nothing-due");
     const owner = await ownerOf(ctx, file.ownerId);
     if (ownAddresses(file, owner.email).includes(emailKey(email))) return refuse("own-address");
-    const live = file.facts.references.some(
-      (r) => r.id !== requestId && r.referee === request.referee && ["asked", "opened", "given"].includes(r.state),
-    );
-    if (live) return refuse("already-done");
+    if (isAsked(file, request.referee, requestId)) return refuse("already-done");
     await ctx.db.delete(referenceLink).where(eq(referenceLink.requestId, requestId));
     const [now] = await ctx.db
       .update(referenceRequest)
       .set({
         ...{ name, email, state: "asked", askedAt: ctx.now, openedAt: null, closedAt: null, draft: null },
         ...{ remindedAt: null, reminders: 0, declineReason: null, declineWords: null },
+        ...{ moreUntil: null, moreWords: null },
       })
       .where(eq(referenceRequest.id, requestId))
       .returning();
@@ -151,9 +160,8 @@ export const extendReference = defineFileAct({
   right: "office",
   about: ({ requestId, until }) => ({ request: requestId, until }),
   run: async (ctx, file, { requestId, until }) => {
-    const request = await requestOf(ctx, file, requestId);
-    if (!request || isOver(file)) return refuse("not-found");
-    if (!OPEN.includes(request.state)) return refuse("already-done");
+    const request = await openRequest(ctx, file, requestId);
+    if (typeof request === "string") return refuse(request);
     if (until < today(ctx, file)) return refuse("invalid-input");
     const dueAt = new Date(startOfDay(file.office.zone, requireDay(until as PlainDate) + 1) - 1);
     const [now] = await ctx.db
@@ -178,26 +186,8 @@ export const endReference = defineFileAct({
   right: "office",
   about: ({ requestId, reason }) => ({ request: requestId, reason }),
   run: async (ctx, file, { requestId, reason }) => {
-    const [row] = await ctx.db
-      .update(referenceRequest)
-      .set({ state: "withdrawn", closedAt: ctx.now })
-      .where(
-        and(
-          eq(referenceRequest.id, requestId),
-          eq(referenceRequest.applicationId, file.id),
-          inArray(referenceRequest.state, OPEN),
-        ),
-      )
-      .returning();
+    const row = await endRequest(ctx, file, requestId, "reference-ended");
     if (!row) return refuse("already-done");
-    await queueMail(ctx, {
-      applicationId: file.id,
-      personId: null,
-      toAddress: row.email,
-      locale: (await ownerOf(ctx, file.ownerId)).locale,
-      template: "reference-ended",
-      values: { name: row.name, applicant: shownName(file.facts) },
-    });
     const { number } = file.facts.application;
     await mailApplicant(ctx, file.id, file.ownerId, "referee-wanted", {
       referee: row.name,
@@ -219,15 +209,13 @@ export const takeReference = defineFileAct({
     if (!request) return refuse("not-found");
     if (request.state === "given") return refuse("already-done");
     if (cameOn > today(ctx, file) || (letter === null && text.length < 20)) return refuse("invalid-input");
-    const live = file.facts.references.some(
-      (r) => r.id !== requestId && r.referee === request.referee && ["asked", "opened", "given"].includes(r.state),
-    );
-    if (live) return refuse("already-done");
+    if (isAsked(file, request.referee, requestId)) return refuse("already-done");
     const endOfDay = startOfDay(file.office.zone, requireDay(cameOn as PlainDate) + 1) - 1;
     await ctx.db
       .update(referenceRequest)
       .set({
         ...{ state: "given", closedAt: ctx.now, takenById: actingId(ctx), moreUntil: null, moreWords: null },
+        ...{ draft: null, declineReason: null, declineWords: null },
         givenAt: new Date(Math.min(ctx.now.getTime(), endOfDay)),
         answers: { known, rating: "cannot say", text },
         uploadId: letter && (await storeUpload(ctx, file.id, letter)),

@@ -1,9 +1,9 @@
-import { asc, eq } from "drizzle-orm";
+import { and, asc, eq, inArray } from "drizzle-orm";
 import { shownName } from "../../core/people/shown-name";
 import type { Locale, LocalText } from "../../core/text/local-text";
 import { formatDay } from "../../core/time/day";
 import { dayAt } from "../../core/time/zone";
-import { person, referenceLink, type referenceRequest } from "../../db/schema";
+import { person, referenceLink, referenceRequest } from "../../db/schema";
 import type { ActContext } from "../act/act";
 import type { OpenFile } from "../act/file-act";
 import { newToken } from "../act/token";
@@ -13,6 +13,14 @@ export type ReferenceRequest = typeof referenceRequest.$inferSelect;
 
 /** A request ends in so many links at most; the oldest makes room. */
 const MOST_LINKS = 12;
+
+export const OPEN: ReferenceRequest["state"][] = ["asked", "opened"];
+
+/** Whether a referee of the form is asked already, or has answered, beside one request. */
+export const isAsked = (file: OpenFile, referee: string, beside?: string): boolean =>
+  file.facts.references.some(
+    (r) => r.id !== beside && r.referee === referee && ["asked", "opened", "given"].includes(r.state),
+  );
 
 export async function ownerOf(
   ctx: ActContext,
@@ -69,4 +77,29 @@ export async function mailReferee(
       until: day(request.endsAt),
     },
   });
+}
+
+/** Ends a request that waits, and tells its referee. @returns null where there is none to end */
+export async function endRequest(
+  ctx: ActContext,
+  file: OpenFile,
+  requestId: string,
+  template: "reference-withdrawn" | "reference-ended",
+): Promise<ReferenceRequest | null> {
+  const { id, applicationId, state } = referenceRequest;
+  const [row] = await ctx.db
+    .update(referenceRequest)
+    .set({ state: "withdrawn", closedAt: ctx.now })
+    .where(and(eq(id, requestId), eq(applicationId, file.id), inArray(state, OPEN)))
+    .returning();
+  if (!row) return null;
+  await queueMail(ctx, {
+    applicationId: file.id,
+    personId: null,
+    toAddress: row.email,
+    locale: (await ownerOf(ctx, file.ownerId)).locale,
+    template,
+    values: { name: row.name, applicant: shownName(file.facts) },
+  });
+  return row;
 }

@@ -1,4 +1,4 @@
-import { and, eq, inArray } from "drizzle-orm";
+import { inArray } from "drizzle-orm";
 import { z } from "zod";
 import { emailKey } from "../../core/people/email-key";
 import { shownName } from "../../core/people/shown-name";
@@ -6,8 +6,8 @@ import { DAYS_AFTER_DUE } from "../../core/references/requests";
 import { referenceRequest, round } from "../../db/schema";
 import { type ActContext, done, refuse } from "../act/act";
 import { defineFileAct, type OpenFile } from "../act/file-act";
-import { mayAskOthers, queueMail } from "../mail/queue-mail";
-import { mailReferee, ownerOf } from "./reference-link";
+import { mayAskOthers } from "../mail/queue-mail";
+import { endRequest, isAsked, mailReferee, ownerOf } from "./reference-link";
 
 const DAY_MS = 86_400_000;
 
@@ -60,8 +60,7 @@ export const requestReference = defineFileAct({
     if (shownName(file.facts) === "") return refuse("name-first");
     const owner = await ownerOf(ctx, file.ownerId);
     if (ownAddresses(file, owner.email).includes(emailKey(email))) return refuse("own-address");
-    if (file.facts.references.some((r) => r.referee === referee && ["asked", "opened", "given"].includes(r.state)))
-      return refuse("already-done");
+    if (isAsked(file, referee)) return refuse("already-done");
     if (!(await mayAskOthers(ctx, file.ownerId, email))) return refuse("mailed-enough");
     // Wanted by the latest closing among the choices it serves.
     const due = await latestClosing(
@@ -88,27 +87,7 @@ export const withdrawReference = defineFileAct({
   right: "applicant",
   about: ({ requestId }) => ({ request: requestId }),
   run: async (ctx, file, { requestId }) => {
-    const open = ["asked" as const, "opened" as const];
-    const [row] = await ctx.db
-      .update(referenceRequest)
-      .set({ state: "withdrawn", closedAt: ctx.now })
-      .where(
-        and(
-          eq(referenceRequest.id, requestId),
-          eq(referenceRequest.applicationId, file.id),
-          inArray(referenceRequest.state, open),
-        ),
-      )
-      .returning();
-    if (!row) return refuse("already-done");
-    await queueMail(ctx, {
-      applicationId: file.id,
-      personId: null,
-      toAddress: row.email,
-      locale: (await ownerOf(ctx, file.ownerId)).locale,
-      template: "reference-withdrawn",
-      values: { name: row.name, applicant: shownName(file.facts) },
-    });
-    return done(null);
+    const row = await endRequest(ctx, file, requestId, "reference-withdrawn");
+    return row ? done(null) : refuse("already-done");
   },
 });

@@ -1,4 +1,5 @@
 import type { MailWords } from "../../core/mail/inputs";
+import type { MailGroup } from "../../core/mail/templates";
 import type { Locale } from "../../core/text/local-text";
 import { messageFormat } from "../message-format";
 import { isTextKey, type TextValues, words } from "../sentence";
@@ -80,3 +81,13 @@ export function faultOf(template: string, { subject, body }: MailWords): WordsFa
   if (fields.length > 0) return { kind: "unknown field", fields };
   return known.includes("link") && !inBody.includes("link") ? { kind: "no link" } : null;
 }
+
+/** What mails are about, for the office. */
+export const MAIL_GROUP_WORDS: Readonly<Record<MailGroup, string>> = {
+  account: "Accounts",
+  before: "Before something is sent",
+  application: "The application",
+  asks: "What is asked for",
+  others: "Referees and others who sign",
+  decision: "Decision and answer",
+};

@@ -1,5 +1,6 @@
 import { formatMoment } from "../../../../text/format";
-import { EVENT_WORDS, inSentence } from "../../../../text/words/office";
+import { EVENT_WORDS } from "../../../../text/words/events";
+import { inSentence } from "../../../../text/words/office";
 import { TurnDays } from "../../../../ui/turns/turn-days";
 import type { FileData } from "../../../../views/assessment/file-data";
 
